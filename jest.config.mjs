@@ -1,0 +1,14 @@
+/** Unit tests stand beside the code; the browser tests in tests/e2e belong to Playwright. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/src', '<rootDir>/tests'],
+  testMatch: ['**/*.test.ts'],
+  testPathIgnorePatterns: ['/tests/e2e/'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'commonjs', ignoreDynamic: true } },
+    ],
+  },
+};
