@@ -1,0 +1,24 @@
+import { GROUND, resolve, type Element, type Netlist, type Node } from './netlist';
+
+/** Collects elements and joins nodes that are the same piece of metal. */
+export class NetlistBuilder {
+  private readonly elements: Element[] = [];
+  private readonly joined = new Map<Node, Node>();
+
+  add(element: Element): void {
+    this.elements.push(element);
+  }
+
+  /** Makes two names one node; ground keeps its name. */
+  join(first: Node, second: Node): void {
+    const a = resolve(this.joined, first);
+    const b = resolve(this.joined, second);
+    if (a === b) return;
+    if (a === GROUND) this.joined.set(b, a);
+    else this.joined.set(a, b);
+  }
+
+  build(): Netlist {
+    return { elements: this.elements, joined: this.joined };
+  }
+}

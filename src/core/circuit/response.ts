@@ -1,0 +1,92 @@
+import type { Hertz, Ohms } from '../units';
+import { islands } from './islands';
+import { factorComplex, solveComplex, type ComplexMatrix } from './linear/complex';
+import type { Netlist, Node } from './netlist';
+import { singular, type OperatingPoint } from './operatingPoint';
+import type { System } from './system';
+
+export interface Complex {
+  re: number;
+  im: number;
+}
+
+export const magnitude = ({ re, im }: Complex): number => Math.hypot(re, im);
+/** Angle in degrees, -180 to 180. */
+export const phase = ({ re, im }: Complex): number => (Math.atan2(im, re) * 180) / Math.PI;
+
+/** The circuit's answer to small signals at one frequency. */
+export interface Response {
+  /** Signal voltage of `a` over `b` (default ground) with all signal sources at work. */
+  volts(a: Node, b?: Node): Complex;
+  /** Impedance between two nodes with all signal sources at zero. */
+  impedance(a: Node, b?: Node): Complex & { ohms: Ohms };
+}
+
+/**
+ * Linearises a circuit at its operating point and returns the answer at any frequency (Hz, above 0).
+ * @throws CircuitError `singular`
+ */
+export function smallSignal(point: OperatingPoint): (frequency: Hertz) => Response {
+  const { system } = point;
+  const n = system.size;
+  const g = Float64Array.from(system.g);
+  const add = (row: number, column: number, value: number) => {
+    if (row >= 0 && column >= 0) g[row * n + column] += value;
+  };
+  system.nonLinear.forEach(({ a, b }, k) => {
+    const siemens = point.slopes[k];
+    add(a, a, siemens);
+    add(b, b, siemens);
+    add(a, b, -siemens);
+    add(b, a, -siemens);
+  });
+  for (const [first] of islands(system, 'signal')) add(system.node(first)!, system.node(first)!, 1);
+  return (frequency) => responseAt(system, g, 2 * Math.PI * frequency);
+}
+
+function responseAt(system: System, g: Float64Array, omega: number): Response {
+  const n = system.size;
+  const matrix: ComplexMatrix = { n, re: Float64Array.from(g), im: system.c.map((value) => omega * value), order: new Int32Array(n) };
+  const column = factorComplex(matrix);
+  if (column >= 0) throw singular(system, column);
+  const solveFor = (excitation: Float64Array) => {
+    const re = new Float64Array(n);
+    const im = new Float64Array(n);
+    solveComplex(matrix, excitation, re, im);
+    return (a: Node, b: Node): Complex => {
+      const high = system.node(a) ?? -1;
+      const low = system.node(b) ?? -1;
+      return {
+        re: (high < 0 ? 0 : re[high]) - (low < 0 ? 0 : re[low]),
+        im: (high < 0 ? 0 : im[high]) - (low < 0 ? 0 : im[low]),
+      };
+    };
+  };
+  let driven: ReturnType<typeof solveFor> | undefined;
+  return {
+    volts: (a, b = 'gnd') => (driven ??= solveFor(system.signal))(a, b),
+    impedance(a, b = 'gnd') {
+      const excitation = new Float64Array(n);
+      const high = system.node(a) ?? -1;
+      const low = system.node(b) ?? -1;
+      if (high >= 0) excitation[high] += 1;
+      if (low >= 0) excitation[low] -= 1;
+      const z = solveFor(excitation)(a, b);
+      return { ...z, ohms: magnitude(z) };
+    },
+  };
+}
+
+/** The same circuit with the named signal sources and amplifiers at rest; their impedance stays. */
+export function silence(netlist: Netlist, names: ReadonlySet<string>): Netlist {
+  if (names.size === 0) return netlist;
+  return {
+    ...netlist,
+    elements: netlist.elements.map((element) => {
+      if (!names.has(element.name)) return element;
+      if (element.type === 'voltageSource' || element.type === 'currentSource') return { ...element, signal: 0 };
+      if (element.type === 'voltageControlledVoltage') return { ...element, gain: 0 };
+      return element;
+    }),
+  };
+}

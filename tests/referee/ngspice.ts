@@ -1,0 +1,53 @@
+import { GROUND, resolve, smallSignal, operatingPoint, spiceText, type Complex, type Netlist, type Node } from '@/core/circuit';
+
+/** One ngspice for the whole test file; it runs as WebAssembly inside this process. */
+let engine: Promise<Engine> | undefined;
+interface Engine {
+  setNetList(text: string): void;
+  runSim(): Promise<{ data: { name: string; values: unknown[] }[] }>;
+  getError(): string[];
+}
+
+const start = async (): Promise<Engine> => {
+  const { Simulation } = await import('eecircuit-engine');
+  const simulation = new Simulation();
+  await simulation.start();
+  return simulation as unknown as Engine;
+};
+
+async function run(text: string): Promise<Map<string, unknown[]>> {
+  const simulation = await (engine ??= start());
+  simulation.setNetList(text);
+  const { data } = await simulation.runSim();
+  return new Map(data.map(({ name, values }) => [name.toLowerCase(), values]));
+}
+
+/** Every node of a netlist by its final name, ground excluded. */
+export const nodesOf = (netlist: Netlist): Node[] => operatingPoint(netlist).system.nodes;
+
+/** Direct voltages by node, as ngspice finds them. */
+export async function directVolts(netlist: Netlist): Promise<(node: Node) => number> {
+  const { text, node } = spiceText(netlist, { title: 'operating point' });
+  const found = await run(text);
+  return (name) => {
+    if (resolve(netlist.joined, name) === GROUND) return 0;
+    const values = found.get(`v(${node(name)})`);
+    if (!values) throw new Error(`ngspice does not know ${name} in\n${text}`);
+    return values[0] as number;
+  };
+}
+
+export const FREQUENCIES = [20, 200, 2000, 20000];
+
+/** Signal voltages by node at `FREQUENCIES`, as ngspice finds them. */
+export async function signalVolts(netlist: Netlist): Promise<(node: Node) => Complex[]> {
+  const { text, node } = spiceText(netlist, { title: 'response', analyses: ['.ac dec 1 20 20000'] });
+  const found = await run(text);
+  return (name) => (found.get(`v(${node(name)})`) as { real: number; img: number }[]).map(({ real, img }) => ({ re: real, im: img }));
+}
+
+/** Signal voltages at `FREQUENCIES` by our own solver. */
+export function ownSignalVolts(netlist: Netlist): (node: Node) => Complex[] {
+  const responses = FREQUENCIES.map(smallSignal(operatingPoint(netlist)));
+  return (node) => responses.map((response) => response.volts(node));
+}
