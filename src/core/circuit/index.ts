@@ -3,5 +3,5 @@ export * from './netlist';
 export { NetlistBuilder } from './builder';
 export { CircuitError, type CircuitFault } from './errors';
 export { operatingPoint, type OperatingPoint } from './operatingPoint';
-export { magnitude, phase, silence, smallSignal, type Complex, type Response } from './response';
+export { magnitude, phase, smallSignal, type Complex, type Response } from './response';
 export { spiceText } from './spice';

@@ -1,7 +1,7 @@
 import type { Hertz, Ohms } from '../units';
 import { islands } from './islands';
 import { factorComplex, solveComplex, type ComplexMatrix } from './linear/complex';
-import type { Netlist, Node } from './netlist';
+import type { Node } from './netlist';
 import { singular, type OperatingPoint } from './operatingPoint';
 import type { System } from './system';
 
@@ -74,19 +74,5 @@ function responseAt(system: System, g: Float64Array, omega: number): Response {
       const z = solveFor(excitation)(a, b);
       return { ...z, ohms: magnitude(z) };
     },
-  };
-}
-
-/** The same circuit with the named signal sources and amplifiers at rest; their impedance stays. */
-export function silence(netlist: Netlist, names: ReadonlySet<string>): Netlist {
-  if (names.size === 0) return netlist;
-  return {
-    ...netlist,
-    elements: netlist.elements.map((element) => {
-      if (!names.has(element.name)) return element;
-      if (element.type === 'voltageSource' || element.type === 'currentSource') return { ...element, signal: 0 };
-      if (element.type === 'voltageControlledVoltage') return { ...element, gain: 0 };
-      return element;
-    }),
   };
 }

@@ -1,0 +1,178 @@
+import type { NetlistBuilder, Node } from '../circuit';
+import { GROUND } from '../circuit';
+import type { ConnectorId, Contact } from './connectors';
+import { UNITS, type Figure } from './figures';
+import type { AnyKind, Fault, Part, PartRef, Reader } from './part';
+import type { AnyStake, Bridge, Channel, Limit, Path } from './stakes';
+
+/** Reads one part's figures and choices, its kind's catalogue entry standing in where it says nothing. */
+export function reader(kind: AnyKind, part: Part): Reader & { figure(name: string): Figure | undefined } {
+  const figure = (name: string): Figure | undefined => {
+    const spec = kind.figures[name];
+    if (!spec) throw new Error(`${kind.kind} has no figure ${name}`);
+    return part.figures?.[name] ?? (spec.typical && { ...spec.typical, unit: spec.unit });
+  };
+  const optional = (name: string) => {
+    const found = figure(name);
+    return found && found.value * UNITS[found.unit];
+  };
+  return {
+    figure,
+    optional,
+    value(name) {
+      const value = optional(name);
+      if (value === undefined) throw new Error(`${kind.kind}: ${name} has no value`);
+      return value;
+    },
+    choice(name) {
+      const spec = kind.choices[name];
+      if (!spec) throw new Error(`${kind.kind} has no choice ${name}`);
+      return part.choices?.[name] ?? spec.standard;
+    },
+  };
+}
+
+/** Where a part meets its neighbours. */
+export interface Terminals {
+  prefix: string;
+  /** Nodes of the contacts of its own socket, for links and inlets. */
+  inputs: Partial<Record<Contact, Node>>;
+  /** The plug that sits in an inlet. */
+  plug?: ConnectorId;
+}
+
+/** What a part leaves behind besides circuit elements. */
+export interface Notes {
+  stakes: AnyStake[];
+  paths: Path[];
+  bridges: Bridge[];
+  channels: Channel[];
+}
+
+/** The bench on which one part is wired into the circuit of its line. Element names get the part's prefix. */
+export class Bench implements Reader {
+  readonly value: Reader['value'];
+  readonly optional: Reader['optional'];
+  readonly choice: Reader['choice'];
+  private readonly figure: (name: string) => Figure | undefined;
+
+  constructor(
+    private readonly kind: AnyKind,
+    private readonly part: Part,
+    readonly ref: PartRef,
+    private readonly net: NetlistBuilder,
+    private readonly terminals: Terminals,
+    private readonly notes: Notes,
+  ) {
+    const read = reader(kind, part);
+    this.value = read.value;
+    this.optional = read.optional;
+    this.choice = read.choice;
+    this.figure = read.figure;
+  }
+
+  get faults(): Fault[] {
+    return this.part.faults ?? [];
+  }
+
+  get plug(): ConnectorId | undefined {
+    return this.terminals.plug;
+  }
+
+  /** An inner node of this part. */
+  node(name: string): Node {
+    return `${this.terminals.prefix}.${name}`;
+  }
+
+  /** A contact of this part's socket, on the source's side. */
+  in(contact: Contact): Node {
+    return this.terminals.inputs[contact] ?? this.node(`in.${contact}`);
+  }
+
+  /** A contact of this part's plug, on the inlet's side. */
+  out(contact: Contact): Node {
+    return this.node(`out.${contact}`);
+  }
+
+  element(name: string): string {
+    return this.node(name);
+  }
+
+  join(a: Node, b: Node): void {
+    this.net.join(a, b);
+  }
+
+  ground(node: Node): void {
+    this.net.join(node, GROUND);
+  }
+
+  resistor(name: string, a: Node, b: Node, ohms: number): void {
+    this.net.add({ type: 'resistor', name: this.element(name), a, b, ohms });
+  }
+
+  /** A capacitance of 0 is no capacitor at all. */
+  capacitor(name: string, a: Node, b: Node, farads: number): void {
+    if (farads > 0) this.net.add({ type: 'capacitor', name: this.element(name), a, b, farads });
+  }
+
+  /** A winding with its direct-current resistance. */
+  winding(name: string, a: Node, b: Node, henries: number, ohms: number): void {
+    this.resistor(`${name}.wire`, a, this.node(`${name}.turns`), ohms);
+    this.inductor(name, this.node(`${name}.turns`), b, henries);
+  }
+
+  inductor(name: string, a: Node, b: Node, henries: number): void {
+    this.net.add({ type: 'inductor', name: this.element(name), a, b, henries });
+  }
+
+  couple(first: string, second: string, factor: number): void {
+    this.net.add({
+      type: 'coupling', name: this.element(`${first}-${second}`),
+      first: this.element(first), second: this.element(second), factor,
+    });
+  }
+
+  voltage(name: string, a: Node, b: Node, volts: number, signal = 0): void {
+    this.net.add({ type: 'voltageSource', name: this.element(name), a, b, volts, signal });
+  }
+
+  signalCurrent(name: string, a: Node, b: Node, signal: number): void {
+    this.net.add({ type: 'currentSource', name: this.element(name), a, b, amps: 0, signal });
+  }
+
+  amplifier(name: string, a: Node, b: Node, controlA: Node, controlB: Node, gain: number): void {
+    this.net.add({ type: 'voltageControlledVoltage', name: this.element(name), a, b, controlA, controlB, gain });
+  }
+
+  diode(name: string, a: Node, b: Node, saturationAmps: number, emission: number): void {
+    this.net.add({ type: 'diode', name: this.element(name), a, b, saturationAmps, emission });
+  }
+
+  load(name: string, a: Node, b: Node, amps: number, kneeVolts: number): void {
+    this.net.add({ type: 'constantCurrentLoad', name: this.element(name), a, b, amps, kneeVolts });
+  }
+
+  /** The figure as something that readings are held against. */
+  limit(name: string): Limit {
+    const figure = this.figure(name);
+    if (!figure) throw new Error(`${this.kind.kind}: ${name} has no value`);
+    const { unit, basis, where } = figure;
+    return { part: this.ref, figure: name, label: this.kind.figures[name].label, value: this.value(name), unit, basis, where };
+  }
+
+  stake(stake: AnyStake extends infer S ? (S extends AnyStake ? Omit<S, 'part'> : never) : never): void {
+    this.notes.stakes.push({ ...stake, part: this.ref } as AnyStake);
+  }
+
+  path(path: Path): void {
+    this.notes.paths.push(path);
+  }
+
+  bridge(bridge: Bridge): void {
+    this.notes.bridges.push(bridge);
+  }
+
+  listen(channel: Channel): void {
+    this.notes.channels.push(channel);
+  }
+}

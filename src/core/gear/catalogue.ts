@@ -1,0 +1,26 @@
+import { INLETS } from './inlets';
+import { LINKS } from './links';
+import type { AnyKind, InletKind, LinkKind, PartRef, SourceKind } from './part';
+import { SOURCES } from './sources';
+
+/** Everything the application knows how to wire, by role and kind. */
+export { INLETS, LINKS, SOURCES };
+
+const byKind = <K extends AnyKind>(kinds: readonly K[]) => new Map(kinds.map((kind) => [kind.kind, kind]));
+const sources = byKind(SOURCES);
+const links = byKind(LINKS);
+const inlets = byKind(INLETS);
+
+const found = <K>(role: string, map: Map<string, K>, kind: string): K => {
+  const entry = map.get(kind);
+  if (!entry) throw new Error(`there is no ${role} of kind ${kind}`);
+  return entry;
+};
+
+/** The catalogue entry of a kind. @throws Error for a kind that a checked document cannot have */
+export const sourceKind = (kind: string): SourceKind => found('source', sources, kind);
+export const linkKind = (kind: string): LinkKind => found('link', links, kind);
+export const inletKind = (kind: string): InletKind => found('inlet', inlets, kind);
+
+export const kindAt = (ref: PartRef, kind: string): AnyKind =>
+  ref === 'source' ? sourceKind(kind) : ref === 'inlet' ? inletKind(kind) : linkKind(kind);

@@ -1,0 +1,53 @@
+/** Connectors, their contacts, and what touches what when one goes into another. */
+
+export type ConnectorId = 'xlr3' | 'ts635' | 'trs635' | 'ts35' | 'trs35' | 'trrs35';
+export type Contact = '1' | '2' | '3' | 'T' | 'R' | 'R1' | 'R2' | 'S';
+
+export interface Connector {
+  id: ConnectorId;
+  label: string;
+  contacts: readonly Contact[];
+  /** What everything else is measured against. */
+  reference: Contact;
+  /** Pairs that carry a signal, hot before cold; the first is the main one. */
+  pairs: readonly (readonly [Contact, Contact])[];
+  /** Family of plugs that go into each other's sockets. */
+  size: 'xlr' | '6.35 mm' | '3.5 mm';
+}
+
+export const CONNECTORS: Record<ConnectorId, Connector> = {
+  xlr3: { id: 'xlr3', label: 'three-pin', contacts: ['1', '2', '3'], reference: '1', pairs: [['2', '3']], size: 'xlr' },
+  ts635: { id: 'ts635', label: '6.35 mm TS', contacts: ['T', 'S'], reference: 'S', pairs: [['T', 'S']], size: '6.35 mm' },
+  trs635: { id: 'trs635', label: '6.35 mm TRS', contacts: ['T', 'R', 'S'], reference: 'S', pairs: [['T', 'R']], size: '6.35 mm' },
+  ts35: { id: 'ts35', label: 'mini-jack TS', contacts: ['T', 'S'], reference: 'S', pairs: [['T', 'S']], size: '3.5 mm' },
+  trs35: { id: 'trs35', label: 'mini-jack TRS', contacts: ['T', 'R', 'S'], reference: 'S', pairs: [['T', 'S'], ['R', 'S']], size: '3.5 mm' },
+  trrs35: {
+    id: 'trrs35', label: 'mini-jack TRRS', contacts: ['T', 'R1', 'R2', 'S'], reference: 'R2',
+    pairs: [['S', 'R2'], ['T', 'R2'], ['R1', 'R2']], size: '3.5 mm',
+  },
+};
+
+/**
+ * Which plug contact each socket contact touches, by contact count of plug and socket. A short plug's sleeve reaches
+ * every contact behind it. A four-contact plug's sleeve stays outside a shorter socket (common practice; sockets differ).
+ */
+const JACKS: Record<string, Partial<Record<Contact, Contact>>> = {
+  'TS>TS': { T: 'T', S: 'S' },
+  'TS>TRS': { T: 'T', R: 'S', S: 'S' },
+  'TS>TRRS': { T: 'T', R1: 'S', R2: 'S', S: 'S' },
+  'TRS>TS': { T: 'T', S: 'S' },
+  'TRS>TRS': { T: 'T', R: 'R', S: 'S' },
+  'TRS>TRRS': { T: 'T', R1: 'R', R2: 'S', S: 'S' },
+  'TRRS>TS': { T: 'T', S: 'R2' },
+  'TRRS>TRS': { T: 'T', R: 'R1', S: 'R2' },
+  'TRRS>TRRS': { T: 'T', R1: 'R1', R2: 'R2', S: 'S' },
+};
+
+const shape = (id: ConnectorId) => ['', '', 'TS', 'TRS', 'TRRS'][CONNECTORS[id].contacts.length];
+
+/** Socket contact to plug contact, or undefined if the plug does not go in. */
+export function mate(plug: ConnectorId, socket: ConnectorId): Partial<Record<Contact, Contact>> | undefined {
+  if (CONNECTORS[plug].size !== CONNECTORS[socket].size) return undefined;
+  if (plug === 'xlr3') return { '1': '1', '2': '2', '3': '3' };
+  return JACKS[`${shape(plug)}>${shape(socket)}`];
+}

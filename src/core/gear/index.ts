@@ -1,0 +1,8 @@
+/** Gear as data: connectors, sources, links, inlets, and how a line of them becomes a circuit. */
+export * from './connectors';
+export * from './figures';
+export * from './part';
+export * from './stakes';
+export * from './catalogue';
+export { reader } from './bench';
+export { lineCircuit, type Junction, type LineCircuit, type LinkView } from './lineCircuit';

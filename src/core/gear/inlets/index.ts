@@ -1,0 +1,4 @@
+import type { InletKind } from '../part';
+import { balancedJack, combo, miniJack, phoneJack, threePin } from './kinds';
+
+export const INLETS: readonly InletKind[] = [threePin, combo, balancedJack, miniJack, phoneJack];

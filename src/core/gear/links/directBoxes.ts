@@ -1,0 +1,79 @@
+import type { LinkKind } from '../part';
+import { choice, resistance, transformer } from '../shared';
+
+const groundLift = choice('Ground', [['joined', 'sleeve joined to pin 1'], ['lifted', 'lifted']], 'Lifting breaks the shield, never the protective earth.');
+
+export const passiveDirectBox: LinkKind = {
+  role: 'link',
+  kind: 'passive-direct-box',
+  label: 'Passive direct box',
+  summary: 'A transformer from an instrument or line output to a microphone inlet; needs no feed and blocks it.',
+  nature: 'blocks feed',
+  figures: {
+    ratio: { label: 'Turns ratio', unit: ':1', min: 1, max: 30, typical: { value: 12, basis: 'common practice' } },
+    primary: { label: 'Inductance of the instrument side', unit: 'H', min: 1, max: 5000, typical: { value: 800, basis: 'assumed' } },
+  },
+  choices: { ground: groundLift },
+  ends: () => ({ input: 'ts635', output: 'xlr3' }),
+  gain: (part) => -20 * Math.log10(part.value('ratio')),
+  build(bench) {
+    transformer(
+      bench,
+      { a: bench.in('T'), b: bench.in('S'), henries: bench.value('primary'), ohms: 2000 },
+      { a: bench.out('2'), b: bench.out('3'), ohms: 20 },
+      bench.value('ratio'),
+    );
+    if (bench.choice('ground') === 'joined') {
+      bench.resistor('ground', bench.in('S'), bench.out('1'), 0.01);
+      bench.path({ from: 'S', to: '1', look: 'wire' });
+    }
+    bench.path({ from: 'T', to: '2', look: 'transformer' });
+    bench.path({ from: 'S', to: '3', look: 'transformer' });
+  },
+};
+
+export const activeDirectBox: LinkKind = {
+  role: 'link',
+  kind: 'active-direct-box',
+  label: 'Active direct box',
+  summary: 'An amplifier with a very high input resistance for pickups; runs on phantom, its battery, or either.',
+  nature: 'blocks feed',
+  figures: {
+    inputResistance: { label: 'Input resistance', unit: 'MΩ', min: 0.01, max: 100, typical: { value: 10, basis: 'common practice' } },
+    gain: { label: 'Gain', unit: 'dB', min: -40, max: 20, typical: { value: 0, basis: 'common practice' } },
+    outputResistance: resistance('Output resistance', 150),
+    current: { label: 'Supply current', unit: 'mA', min: 0.1, max: 15, typical: { value: 3, basis: 'common practice' } },
+    needs: { label: 'Voltage at its pins it is specified from', unit: 'V', min: 3, max: 52, typical: { value: 20, basis: 'common practice' } },
+    stops: { label: 'Voltage at its pins below which it falls silent', unit: 'V', min: 1, max: 52, typical: { value: 9, basis: 'common practice' } },
+    stands: { label: 'Most voltage at its pins', unit: 'V', min: 12, max: 60, typical: { value: 52, basis: 'common practice' } },
+  },
+  choices: {
+    battery: choice('Battery', [['off', 'none, or switched off'], ['on', 'in and switched on']]),
+    ground: groundLift,
+  },
+  ends: () => ({ input: 'ts635', output: 'xlr3' }),
+  gain: (part) => part.value('gain'),
+  build(bench) {
+    const [pin1, pin2, pin3] = [bench.out('1'), bench.out('2'), bench.out('3')];
+    // A lifted ground leaves the instrument's sleeve on the box through some kilohms, as such boxes do.
+    bench.resistor('ground', bench.in('S'), pin1, bench.choice('ground') === 'joined' ? 0.01 : 10e3);
+    bench.resistor('input', bench.in('T'), bench.in('S'), bench.value('inputResistance'));
+    bench.resistor('leg2', pin2, bench.node('supply'), 2200);
+    bench.resistor('leg3', pin3, bench.node('supply'), 2200);
+    bench.load('electronics', bench.node('supply'), pin1, bench.value('current'), 0.5);
+    bench.capacitor('filter', bench.node('supply'), pin1, 100e-6);
+    const half = bench.value('outputResistance') / 2;
+    const gain = 0.5 * 10 ** (bench.value('gain') / 20) * (1 + half / 2200);
+    for (const [pin, sign] of [['2', 1], ['3', -1]] as const) {
+      bench.amplifier(`output${pin}`, bench.node(`drive${pin}`), pin1, bench.in('T'), bench.in('S'), sign * gain);
+      bench.resistor(`series${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), half);
+      bench.capacitor(`coupling${pin}`, bench.node(`coupled${pin}`), bench.out(pin), 100e-6);
+    }
+    bench.stake({
+      type: 'supply', what: 'the direct box', wants: 'phantom', contacts: 'pins 2 and 3', between: [[pin2, pin1], [pin3, pin1]],
+      needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: bench.choice('battery') === 'on',
+    });
+    bench.path({ from: 'T', to: '2', look: 'amplifier' });
+    if (bench.choice('ground') === 'joined') bench.path({ from: 'S', to: '1', look: 'wire' });
+  },
+};

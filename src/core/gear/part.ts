@@ -1,0 +1,88 @@
+import type { Contact, ConnectorId } from './connectors';
+import type { ChoiceSpec, Figure, FigureSpec } from './figures';
+import type { Bench } from './bench';
+
+/** A fault of a cable. `at` is metres from the source's end; absent means at the inlet's end. */
+export type Fault =
+  | { type: 'open'; contact: Contact; at?: number }
+  | { type: 'swapped'; contacts: [Contact, Contact] }
+  | { type: 'shorted'; contacts: [Contact, Contact] }
+  | { type: 'leaky'; contacts: [Contact, Contact]; ohms: number }
+  | { type: 'shield to cold' };
+
+/** A source, link or inlet as a document holds it: a kind, and whatever differs from that kind's catalogue entry. */
+export interface Part {
+  kind: string;
+  name?: string;
+  note?: string;
+  figures?: Record<string, Figure>;
+  choices?: Record<string, string>;
+  faults?: Fault[];
+}
+
+/** One line: a source, its links in order, the inlet. */
+export interface Line {
+  id: string;
+  name: string;
+  note?: string;
+  source: Part;
+  links: Part[];
+  inlet: Part;
+}
+
+/** Which part of a line: the source, the n-th link (0 is next to the source), the inlet. */
+export type PartRef = 'source' | 'inlet' | number;
+
+export const partAt = (line: Line, ref: PartRef): Part => (typeof ref === 'number' ? line.links[ref] : line[ref]);
+
+/** What every kind of gear has in common. */
+export interface Kind {
+  kind: string;
+  label: string;
+  /** One sentence that tells somebody in the rain whether this is what they hold. */
+  summary: string;
+  figures: Record<string, FigureSpec>;
+  choices: Record<string, ChoiceSpec>;
+}
+
+/** Groups sources by what they tolerate; rules speak of these and never of kinds. */
+export type Character = 'moving coil' | 'passive ribbon' | 'powered' | 'self-powered' | 'line output' | 'pickup';
+
+/** How a source's open-circuit level follows from its figures. */
+export type LevelFrom = 'sensitivity' | 'output level';
+
+export interface SourceKind extends Kind {
+  role: 'source';
+  character: Character;
+  level: LevelFrom;
+  connector(part: Reader): ConnectorId;
+  /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */
+  build(bench: Bench): void;
+}
+
+export interface LinkKind extends Kind {
+  role: 'link';
+  ends(part: Reader): { input: ConnectorId; output: ConnectorId };
+  /** Gain of a sound link between its intended neighbours, in dB; absent means 0. */
+  gain?(part: Reader): number;
+  /** What kind of thing it is, where rules or remedies must know. */
+  nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply';
+  faults?: boolean;
+  build(bench: Bench): void;
+}
+
+export interface InletKind extends Kind {
+  role: 'inlet';
+  /** Sockets it offers; a combination socket has two. */
+  sockets: readonly ConnectorId[];
+  build(bench: Bench): void;
+}
+
+export type AnyKind = SourceKind | LinkKind | InletKind;
+
+/** Reads figures (in SI units) and choices of a part, falling back to its kind's catalogue entry. */
+export interface Reader {
+  value(figure: string): number;
+  optional(figure: string): number | undefined;
+  choice(name: string): string;
+}

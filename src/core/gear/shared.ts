@@ -1,0 +1,63 @@
+import type { Bench } from './bench';
+import type { Contact } from './connectors';
+import type { ChoiceSpec, FigureSpec, Option } from './figures';
+
+/** Figures and choices that several kinds of gear have. */
+
+export const soundFigures = (sensitivity: number, loudness: number, loudest: number): Record<string, FigureSpec> => ({
+  sensitivity: {
+    label: 'Sensitivity', unit: 'mV/Pa', min: 0.01, max: 500,
+    typical: { value: sensitivity, basis: 'common practice' },
+    help: 'Open-circuit output at 94 dB SPL.',
+  },
+  loudness: {
+    label: 'Loudest sound expected', unit: 'dB SPL', min: 20, max: 160,
+    typical: { value: loudness, basis: 'assumed' },
+    help: 'Peak level at the microphone; decides the gain that is needed.',
+  },
+  loudest: {
+    label: 'Loudest sound it takes', unit: 'dB SPL', min: 80, max: 180,
+    typical: { value: loudest, basis: 'common practice' },
+  },
+  lowest: lowestFigure(40),
+});
+
+export const lowestFigure = (hertz: number): FigureSpec => ({
+  label: 'Lowest note needed', unit: 'Hz', min: 1, max: 5000,
+  typical: { value: hertz, basis: 'assumed' },
+  help: 'A low cut above this counts as a loss.',
+});
+
+export const resistance = (label: string, ohms: number, help?: string): FigureSpec => ({
+  label, unit: 'Ω', min: 0.1, max: 100e3, typical: { value: ohms, basis: 'common practice' }, help,
+});
+
+export const directCurrentLimit = (milliamps: number): FigureSpec => ({
+  label: 'Direct current it stands', unit: 'mA', min: 0, max: 100,
+  typical: { value: milliamps, basis: 'assumed' },
+  help: 'Steady current, not the moment of plugging.',
+});
+
+export const choice = (label: string, options: [value: string, label: string][], help?: string): ChoiceSpec => ({
+  label, options: options.map(([value, text]): Option => ({ value, label: text })), standard: options[0][0], help,
+});
+
+export const connectorChoice = (options: [value: string, label: string][]): ChoiceSpec => choice('Connector', options);
+
+/** Two windings on one core: turns ratio to 1, from the primary's inductance; `k` close to 1. */
+export function transformer(
+  bench: Bench,
+  primary: { a: string; b: string; henries: number; ohms: number },
+  secondary: { a: string; b: string; ohms: number },
+  ratio: number,
+): void {
+  bench.winding('primary', primary.a, primary.b, primary.henries, primary.ohms);
+  bench.winding('secondary', secondary.a, secondary.b, primary.henries / ratio ** 2, secondary.ohms);
+  bench.couple('primary', 'secondary', 0.9999);
+}
+
+/** Draws conductors that run straight through with the given look. */
+export function straight(bench: Bench, contacts: Contact[], look: Parameters<Bench['path']>[0]['look']): void {
+  for (const contact of contacts) bench.path({ from: contact, to: contact, look });
+}
+

@@ -1,0 +1,18 @@
+import type { SourceKind } from '../part';
+import { choice } from '../shared';
+import { buildPhantomPowered, phantomFigures } from './phantomPowered';
+
+export const batteryOrPhantom: SourceKind = {
+  role: 'source',
+  kind: 'battery-or-phantom-condenser',
+  label: 'Condenser, battery or phantom',
+  summary: 'Runs on its own cell or on a phantom feed; a switch on the body turns the cell on.',
+  character: 'powered',
+  level: 'sensitivity',
+  figures: phantomFigures({ milliamps: 2, needs: 8, stops: 6, sensitivity: 25 }),
+  choices: {
+    battery: choice('Battery', [['off', 'none, or switched off'], ['on', 'in and switched on']]),
+  },
+  connector: () => 'xlr3',
+  build: (bench) => buildPhantomPowered(bench, bench.choice('battery') === 'on'),
+};

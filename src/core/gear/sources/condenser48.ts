@@ -1,0 +1,15 @@
+import type { SourceKind } from '../part';
+import { buildPhantomPowered, phantomFigures } from './phantomPowered';
+
+export const condenser48: SourceKind = {
+  role: 'source',
+  kind: 'condenser-48',
+  label: 'Condenser, 48 V only',
+  summary: 'Needs the full 48 V feed; lower feeds leave it noisy, quiet or dead.',
+  character: 'powered',
+  level: 'sensitivity',
+  figures: phantomFigures({ milliamps: 3, needs: 32, stops: 18, sensitivity: 20 }),
+  choices: {},
+  connector: () => 'xlr3',
+  build: (bench) => buildPhantomPowered(bench),
+};

@@ -1,0 +1,32 @@
+import type { SourceKind } from '../part';
+import { resistance, soundFigures } from '../shared';
+
+export const condenserT12: SourceKind = {
+  role: 'source',
+  kind: 'condenser-t12',
+  label: 'Condenser for T12',
+  summary: 'Older film-set microphone fed with 12 V between pins 2 and 3; phantom does not run it.',
+  character: 'powered',
+  level: 'sensitivity',
+  figures: {
+    current: { label: 'Supply current', unit: 'mA', min: 0.5, max: 20, typical: { value: 5, basis: 'common practice' } },
+    needs: { label: 'Voltage from pin 2 to pin 3 it is specified from', unit: 'V', min: 2, max: 14, typical: { value: 9, basis: 'common practice' } },
+    stops: { label: 'Voltage from pin 2 to pin 3 below which it falls silent', unit: 'V', min: 1, max: 14, typical: { value: 6, basis: 'common practice' } },
+    stands: { label: 'Most voltage from pin 2 to pin 3', unit: 'V', min: 5, max: 60, typical: { value: 16, basis: 'assumed' } },
+    outputResistance: resistance('Output resistance', 30),
+    ...soundFigures(20, 94, 125),
+  },
+  choices: {},
+  connector: () => 'xlr3',
+  build(bench) {
+    const [pin2, pin3] = [bench.out('2'), bench.out('3')];
+    bench.load('electronics', pin2, pin3, bench.value('current'), 0.5);
+    bench.voltage('signal', bench.node('drive'), pin3, 0, 1);
+    bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
+    bench.capacitor('coupling', bench.node('coupled'), pin2, 220e-6);
+    bench.stake({
+      type: 'supply', what: 'the microphone', wants: 'T12', contacts: 'pin 2 over pin 3', between: [[pin2, pin3]],
+      needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: false,
+    });
+  },
+};

@@ -1,0 +1,29 @@
+import type { SourceKind } from '../part';
+import { activeMovingCoil } from './activeMovingCoil';
+import { activeRibbon } from './activeRibbon';
+import { batteryOrPhantom } from './batteryOrPhantom';
+import { condenser48 } from './condenser48';
+import { condenserT12 } from './condenserT12';
+import { condenserWide } from './condenserWide';
+import { lineOutput } from './lineOutput';
+import { movingCoil } from './movingCoil';
+import { passiveRibbon } from './passiveRibbon';
+import { magneticPickup, piezoPickup } from './pickups';
+import { plugInElectret } from './plugInElectret';
+import { selfPoweredElectret } from './selfPoweredElectret';
+
+export const SOURCES: readonly SourceKind[] = [
+  movingCoil,
+  activeMovingCoil,
+  passiveRibbon,
+  activeRibbon,
+  condenser48,
+  condenserWide,
+  batteryOrPhantom,
+  condenserT12,
+  plugInElectret,
+  selfPoweredElectret,
+  lineOutput,
+  piezoPickup,
+  magneticPickup,
+];

@@ -1,0 +1,60 @@
+import type { SourceKind } from '../part';
+import { UNKNOWN } from '../figures';
+import { directCurrentLimit, resistance, soundFigures } from '../shared';
+
+/** A ribbon of a few tenths of an ohm, stepped up to the line; the ratio follows from the line side's level. */
+const RIBBON = { ohms: 0.2, henries: 5e-3, ratio: 30 };
+
+export const passiveRibbon: SourceKind = {
+  role: 'source',
+  kind: 'passive-ribbon',
+  label: 'Passive ribbon',
+  summary: 'Ribbon with an output transformer and no electronics; needs no feed and may be harmed by one.',
+  character: 'passive ribbon',
+  level: 'sensitivity',
+  figures: {
+    halfWinding: resistance('Resistance of each half of the output winding', 100),
+    directCurrent: { ...directCurrentLimit(0.1), help: 'Practically none: the ribbon feels every step times the turns ratio.' },
+    ...soundFigures(1.5, 94, 140),
+  },
+  choices: {
+    tap: {
+      label: 'Centre tap of the output transformer',
+      options: [
+        { value: UNKNOWN, label: 'not known' },
+        { value: 'none', label: 'none, or left free' },
+        { value: 'grounded', label: 'on pin 1' },
+      ],
+      standard: UNKNOWN,
+      question: { ask: 'Is the centre tap of the output transformer connected to pin 1?', drawnAs: 'none' },
+    },
+    maker: {
+      label: 'What its maker says of phantom',
+      options: [
+        { value: 'nothing', label: 'nothing found' },
+        { value: 'safe', label: 'phantom does no harm' },
+        { value: 'harmful', label: 'keep phantom away' },
+      ],
+      standard: 'nothing',
+    },
+  },
+  connector: () => 'xlr3',
+  build(bench) {
+    const tap = bench.choice('tap') === 'grounded' ? bench.out('1') : bench.node('tap');
+    const half = bench.value('halfWinding');
+    const secondary = (RIBBON.henries * RIBBON.ratio ** 2) / 4;
+    bench.voltage('signal', bench.node('emf'), bench.node('ribbon.end'), 0, 1 / RIBBON.ratio);
+    bench.winding('ribbon', bench.node('emf'), bench.node('ribbon.end'), RIBBON.henries, RIBBON.ohms);
+    bench.winding('half2', bench.out('2'), tap, secondary, half);
+    // Wound on in the same sense: from the tap on to pin 3.
+    bench.resistor('half3.wire', bench.node('half3.start'), bench.out('3'), half);
+    bench.inductor('half3', tap, bench.node('half3.start'), secondary);
+    bench.couple('ribbon', 'half2', 0.999);
+    bench.couple('ribbon', 'half3', 0.999);
+    bench.couple('half2', 'half3', 0.9995);
+    bench.stake({
+      type: 'winding', what: 'the ribbon transformer',
+      elements: [bench.element('half2'), bench.element('half3')], limit: bench.limit('directCurrent'),
+    });
+  },
+};

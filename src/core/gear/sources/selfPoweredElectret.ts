@@ -1,0 +1,36 @@
+import type { ConnectorId } from '../connectors';
+import type { SourceKind } from '../part';
+import { choice, resistance, soundFigures } from '../shared';
+import { electretConnectors, electretContacts } from './electret';
+
+export const selfPoweredElectret: SourceKind = {
+  role: 'source',
+  kind: 'self-powered-electret',
+  label: 'Electret with its own battery',
+  summary: 'Body-worn or hand microphone with a cell inside; its output comes through a capacitor.',
+  character: 'self-powered',
+  level: 'sensitivity',
+  figures: {
+    outputResistance: resistance('Output resistance', 1000),
+    capacitor: { label: 'Output capacitor', unit: 'µF', min: 0.01, max: 1000, typical: { value: 10, basis: 'assumed' } },
+    stands: { label: 'Rating of the output capacitor', unit: 'V', min: 1, max: 100, typical: { value: 16, basis: 'assumed' } },
+    ...soundFigures(6, 100, 120),
+  },
+  choices: {
+    connector: electretConnectors,
+    battery: choice('Battery', [['on', 'in and switched on'], ['off', 'none, empty or switched off']]),
+  },
+  connector: (part) => part.choice('connector').replace('-both', '') as ConnectorId,
+  build(bench) {
+    const { hot, common } = electretContacts(bench.choice('connector'));
+    const output = bench.out(hot[0]);
+    hot.slice(1).forEach((contact) => bench.join(bench.out(contact), output));
+    const on = bench.choice('battery') === 'on';
+    bench.voltage('signal', bench.node('drive'), bench.out(common), 0, on ? 1 : 0);
+    bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
+    bench.capacitor('coupling', output, bench.node('coupled'), bench.value('capacitor'));
+    bench.stake({
+      type: 'output capacitor', what: 'the output capacitor', between: [[output, bench.node('coupled')]], stands: bench.limit('stands'),
+    });
+  },
+};
