@@ -6,3 +6,4 @@ export * from './stakes';
 export * from './catalogue';
 export { reader } from './bench';
 export { lineCircuit, type Junction, type LineCircuit, type LinkView } from './lineCircuit';
+export { asDrawn, choose, questions, withPart } from './questions';

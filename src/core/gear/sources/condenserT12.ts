@@ -12,7 +12,7 @@ export const condenserT12: SourceKind = {
     current: { label: 'Supply current', unit: 'mA', min: 0.5, max: 20, typical: { value: 5, basis: 'common practice' } },
     needs: { label: 'Voltage from pin 2 to pin 3 it is specified from', unit: 'V', min: 2, max: 14, typical: { value: 9, basis: 'common practice' } },
     stops: { label: 'Voltage from pin 2 to pin 3 below which it falls silent', unit: 'V', min: 1, max: 14, typical: { value: 6, basis: 'common practice' } },
-    stands: { label: 'Most voltage from pin 2 to pin 3', unit: 'V', min: 5, max: 60, typical: { value: 16, basis: 'assumed' } },
+    stands: { label: 'Most voltage from pin 2 to pin 3', unit: 'V', min: 5, max: 60, typical: { value: 16, basis: 'common practice' } },
     outputResistance: resistance('Output resistance', 30),
     ...soundFigures(20, 94, 125),
   },

@@ -25,8 +25,7 @@ export const selfPoweredElectret: SourceKind = {
     const { hot, common } = electretContacts(bench.choice('connector'));
     const output = bench.out(hot[0]);
     hot.slice(1).forEach((contact) => bench.join(bench.out(contact), output));
-    const on = bench.choice('battery') === 'on';
-    bench.voltage('signal', bench.node('drive'), bench.out(common), 0, on ? 1 : 0);
+    bench.voltage('signal', bench.node('drive'), bench.out(common), 0, 1);
     bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
     bench.capacitor('coupling', output, bench.node('coupled'), bench.value('capacitor'));
     bench.stake({

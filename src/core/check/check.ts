@@ -1,0 +1,69 @@
+import { asDrawn, choose, questions, UNKNOWN, type Line } from '../gear';
+import { applyEdits, type Edit } from '../rig/edits';
+import type { Alternative, Case } from './case';
+import { SEVERITIES, VERDICT_ORDER, verdictOf, type Finding, type Remedy, type Verdict } from './finding';
+import { RULES } from './rules';
+import type { Schools } from './schools';
+import { solveLine, type Solved } from './solve';
+
+/** A line judged: everything solved, every finding, worst first. */
+export interface Checked {
+  solved: Solved;
+  findings: Finding[];
+  verdict: Verdict;
+}
+
+function judge(line: Line, schools: Schools, alternatives: Alternative[]): Checked {
+  const peakTarget = Number(schools.peakTarget);
+  const solve = (asked: Line) => solveLine(asDrawn(asked), peakTarget);
+  const solved = solve(line);
+  // Rules see the line as its owner described it, open questions included; circuits are solved as drawn.
+  const at: Case = { ...solved, line, schools, alternatives, whatIf: (edits) => solve(applyEdits(line, edits)) };
+  const found = RULES.flatMap((rule) => rule.judge(at));
+  const findings = SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity));
+  return { solved, findings, verdict: verdictOf(findings) };
+}
+
+function judgeAll(line: Line, schools: Schools): Checked {
+  const alternatives = questions(line).flatMap(({ part, choice, spec }) =>
+    spec.options
+      .filter(({ value }) => value !== UNKNOWN && value !== spec.question.drawnAs)
+      .map(({ value, label }): Alternative => {
+        const { solved, findings } = judge(choose(line, part, choice, value), schools, []);
+        return { part, choice, value, label, ask: spec.question.ask, solved, findings };
+      }),
+  );
+  return judge(line, schools, alternatives);
+}
+
+/** Solves and judges one line, and says what each remedy and each answer would give. */
+export function checkLine(line: Line, schools: Schools): Checked {
+  const checked = judgeAll(line, schools);
+  const tried = new Map<string, Checked>();
+  const after = (edits: Edit[]): Checked => {
+    const key = JSON.stringify(edits);
+    if (!tried.has(key)) tried.set(key, judgeAll(applyEdits(line, edits), schools));
+    return tried.get(key)!;
+  };
+  const findings = checked.findings.map((finding) => ({
+    ...finding,
+    remedies: useful(finding, checked.verdict, finding.remedies, after),
+    ...(finding.answers && { answers: finding.answers.map((answer) => ({ ...answer, gives: after(answer.edits).verdict })) }),
+  }));
+  return { ...checked, findings };
+}
+
+const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
+
+/** Remedies that really mend the finding without making the line worse, each once, the best first. */
+function useful(finding: Finding, now: Verdict, remedies: Remedy[], after: (edits: Edit[]) => Checked): Remedy[] {
+  const severity = SEVERITIES.indexOf(finding.severity);
+  const distinct = new Map(remedies.map((remedy) => [JSON.stringify(remedy.edits), remedy]));
+  return [...distinct.values()]
+    .flatMap((remedy) => {
+      const { verdict, findings } = after(remedy.edits);
+      const stays = findings.some((other) => other.code === finding.code && SEVERITIES.indexOf(other.severity) <= severity);
+      return stays || rank(verdict) < rank(now) ? [] : [{ ...remedy, gives: verdict }];
+    })
+    .sort((a, b) => rank(b.gives) - rank(a.gives));
+}

@@ -1,0 +1,97 @@
+import { CONNECTORS, type ConnectorId, type Contact, type LinkView } from '../gear';
+import type { Amps, Hertz, Ohms, Volts } from '../units';
+import { checkLine, type Checked } from './check';
+import type { Finding, Verdict } from './finding';
+import type { Line } from '../gear';
+import type { Schools } from './schools';
+import type { LevelPlan } from '../level/plan';
+
+export interface ContactReading {
+  contact: Contact;
+  /** Over the inlet's ground; null where nothing connects the contact to it. */
+  volts: Volts | null;
+}
+
+/** What a meter shows where two neighbours meet. */
+export interface JunctionReading {
+  /** Before link n; the last one is at the inlet. */
+  at: 'source' | 'inlet' | `after link ${number}`;
+  plug: ConnectorId;
+  contacts: ContactReading[];
+}
+
+/** The result of checking one line, ready for JSON. Volts, amperes, ohms, hertz; levels in dB. */
+export interface LineResult {
+  id: string;
+  name: string;
+  verdict: Verdict;
+  findings: Finding[];
+  readings: {
+    junctions: JunctionReading[];
+    supplies: { part: string | number; what: string; contacts: string; volts: Volts; state: string; needs: Volts; stops: Volts }[];
+    feeds: { part: string | number; feed: string; amps: Amps; limit: Amps; legs: Amps[] }[];
+    windings: { part: string | number; what: string; amps: Amps; limit: Amps }[];
+    capsules: { part: string | number; what: string; volts: Volts; stands: Volts }[];
+    signal: {
+      powered: boolean;
+      channels: { name: string; level: number | null; reversed: boolean }[];
+      load: Ohms | null;
+      lowCut: Hertz | null;
+      highCut: Hertz | null;
+      response: { frequency: Hertz; level: number | null }[];
+    };
+    level: LevelPlan | null;
+  };
+  links: LinkView[];
+}
+
+const orNull = (value: number | undefined): number | null => (value !== undefined && Number.isFinite(value) ? value : null);
+
+/** Checks one line and lays the result out for a screen, a terminal or a file. */
+export function lineResult(line: Line, schools: Schools): LineResult {
+  return present(line, checkLine(line, schools));
+}
+
+function present(line: Line, { solved, findings, verdict }: Checked): LineResult {
+  const { circuit, point, signal, supplies } = solved;
+  const last = circuit.junctions.length - 1;
+  return {
+    id: line.id,
+    name: line.name,
+    verdict,
+    findings,
+    links: circuit.links,
+    readings: {
+      junctions: circuit.junctions.map(({ plug, nodes }, n) => ({
+        at: n === 0 ? 'source' : n === last ? 'inlet' : `after link ${n}`,
+        plug,
+        contacts: CONNECTORS[plug].contacts.map((contact) => ({ contact, volts: orNull(point.volts(nodes[contact])) })),
+      })),
+      supplies: supplies.map(({ stake, volts, state }) => ({
+        part: stake.part, what: stake.what, contacts: stake.contacts, volts, state, needs: stake.needs.value, stops: stake.stops.value,
+      })),
+      feeds: circuit.stakes.flatMap((stake) =>
+        stake.type === 'feed'
+          ? [{ part: stake.part, feed: stake.feed, amps: Math.abs(point.amps(stake.element)), limit: stake.limit.value, legs: stake.resistors.map((name) => Math.abs(point.amps(name))) }]
+          : [],
+      ),
+      windings: circuit.stakes.flatMap((stake) =>
+        stake.type === 'winding'
+          ? [{ part: stake.part, what: stake.what, amps: Math.max(...stake.elements.map((name) => Math.abs(point.amps(name)))), limit: stake.limit.value }]
+          : [],
+      ),
+      capsules: circuit.stakes.flatMap((stake) =>
+        stake.type === 'capsule' ? [{ part: stake.part, what: stake.what, volts: point.volts(...stake.between) ?? 0, stands: stake.stands.value }] : [],
+      ),
+      signal: {
+        powered: solved.powered,
+        channels: signal.channels.map(({ name, level, reversed }) => ({ name, level: orNull(level), reversed })),
+        load: orNull(signal.load),
+        lowCut: orNull(signal.lowCut),
+        highCut: orNull(signal.highCut),
+        response: signal.response.map(({ frequency, level }) => ({ frequency, level: orNull(level) })),
+      },
+      level: solved.level ?? null,
+    },
+  };
+}

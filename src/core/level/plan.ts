@@ -1,0 +1,47 @@
+import { dbu, pascal, type Dbfs, type Dbu, type Decibels, type Volts } from '../units';
+import type { LevelFrom, Reader } from '../gear';
+import { fromDbu } from '../units';
+
+/** How the loudest expected sound arrives, and what the inlet makes of it. */
+export interface LevelPlan {
+  /** Open-circuit peak level of the source, as the level of a sine with that peak. */
+  source: Dbu;
+  inlet: Dbu;
+  target: Dbfs;
+  gainNeeded: Decibels;
+  gainMin: Decibels;
+  gainMax: Decibels;
+  /** Where the peak lands with as much gain as needed and possible. */
+  reaches: Dbfs;
+  /** How far the expected sound stays below the loudest the source takes; undefined for sources without such a figure. */
+  sourceMargin?: Decibels;
+}
+
+/** Open-circuit level of a source at its loudest expected sound, in volts RMS. */
+function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader): Volts {
+  if (from === 'sensitivity') return read.value('sensitivity') * pascal(read.value('loudness'));
+  return unit === 'dBu' ? fromDbu(read.value('outputLevel')) : read.value('outputLevel');
+}
+
+/**
+ * Plans the gain of a line.
+ * @param lineGain what the circuit makes of an open-circuit volt at 1 kHz, as a ratio above 0
+ * @param levelUnit unit of the source's `outputLevel`, if it has one
+ */
+export function levelPlan(
+  source: { from: LevelFrom; levelUnit?: string; read: Reader },
+  inlet: Reader,
+  lineGain: number,
+  target: Dbfs,
+): LevelPlan {
+  const volts = sourceVolts(source.from, source.levelUnit, source.read);
+  const arriving = dbu(volts * lineGain);
+  const [gainMin, gainMax] = [inlet.value('gainMin'), inlet.value('gainMax')];
+  const atNoGain = arriving - inlet.value('fullScale');
+  const gainNeeded = target - atNoGain;
+  return {
+    source: dbu(volts), inlet: arriving, target, gainNeeded, gainMin, gainMax,
+    reaches: atNoGain + Math.min(Math.max(gainNeeded, gainMin), gainMax),
+    sourceMargin: source.from === 'sensitivity' ? source.read.value('loudest') - source.read.value('loudness') : undefined,
+  };
+}
