@@ -41,7 +41,7 @@ export const FREQUENCIES = [20, 200, 2000, 20000];
 
 /** Signal voltages by node at `FREQUENCIES`, as ngspice finds them. */
 export async function signalVolts(netlist: Netlist): Promise<(node: Node) => Complex[]> {
-  const { text, node } = spiceText(netlist, { title: 'response', analyses: ['.ac dec 1 20 20000'] });
+  const { text, node } = spiceText(netlist, { title: 'response', analyses: () => ['.ac dec 1 20 20000'] });
   const found = await run(text);
   return (name) => (found.get(`v(${node(name)})`) as { real: number; img: number }[]).map(({ real, img }) => ({ re: real, im: img }));
 }

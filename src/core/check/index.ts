@@ -1,6 +1,6 @@
 /** The check: a line in, readings, findings and a verdict out. */
 export { checkLine } from './check';
-export { lineResult, type JunctionReading, type LineResult } from './result';
+export { lineResult, rigResult, type JunctionReading, type LineResult, type RigResult } from './result';
 export { probe, type ProbeTip } from './probe';
 export * from './finding';
 export * from './schools';

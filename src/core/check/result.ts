@@ -17,6 +17,8 @@ export interface JunctionReading {
   /** Before link n; the last one is at the inlet. */
   at: 'source' | 'inlet' | `after link ${number}`;
   plug: ConnectorId;
+  socket: ConnectorId;
+  fits: boolean;
   contacts: ContactReading[];
 }
 
@@ -62,9 +64,11 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
     findings,
     links: circuit.links,
     readings: {
-      junctions: circuit.junctions.map(({ plug, nodes }, n) => ({
+      junctions: circuit.junctions.map(({ plug, socket, fits, nodes }, n) => ({
         at: n === 0 ? 'source' : n === last ? 'inlet' : `after link ${n}`,
         plug,
+        socket,
+        fits,
         contacts: CONNECTORS[plug].contacts.map((contact) => ({ contact, volts: orNull(point.volts(nodes[contact])) })),
       })),
       supplies: supplies.map(({ stake, volts, state }) => ({
@@ -95,3 +99,15 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
     },
   };
 }
+
+/** Name and version of the result's format. */
+export const RESULT_FORMAT = { format: 'inlet-check-result', version: 1 } as const;
+
+/** Checks every line of a rig. */
+export const rigResult = (rig: { name: string; lines: Line[] }, schools: Schools) => ({
+  ...RESULT_FORMAT,
+  name: rig.name,
+  schools,
+  lines: rig.lines.map((line) => lineResult(line, schools)),
+});
+export type RigResult = ReturnType<typeof rigResult>;

@@ -6,7 +6,7 @@ import { GROUND, resolve, type Netlist, type Node } from './netlist';
 export interface SpiceJob {
   title: string;
   /** Analysis commands; default `.op`. */
-  analyses?: string[];
+  analyses?: (node: (name: Node) => string) => string[];
 }
 
 /** Node and element names a SPICE program takes, each distinct, and the list that explains them. */
@@ -29,7 +29,7 @@ export function spiceText(netlist: Netlist, job: SpiceJob): SpiceText {
     ...legend,
     ...lines,
     '.options reltol=1e-11 abstol=1e-16 vntol=1e-13 gmin=1e-18 itl1=500',
-    ...(job.analyses ?? ['.op']),
+    ...(job.analyses?.(names.node) ?? ['.op']),
     '.end',
     '',
   ].join('\n');

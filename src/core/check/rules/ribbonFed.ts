@@ -30,11 +30,19 @@ function doubts(at: Case): string[] {
   ];
 }
 
+/** The feed at a passive ribbon: what stands at its pins, however little, as long as a live feed reaches it; else 0. */
+export function fedRibbon(at: Case): number {
+  if (sourceKind(at.line.source.kind).character !== 'passive ribbon') return 0;
+  const volts = feedAt(at, 0);
+  const flows = at.circuit.stakes.some((stake) => stake.type === 'winding' && windingCurrent(at, stake) > stake.limit.value);
+  return volts > LIVE || flows ? volts : 0;
+}
+
 export const ribbonFed: Rule = {
   code: 'ribbon-fed',
   judge(at) {
-    const volts = feedAt(at, 0);
-    if (sourceKind(at.line.source.kind).character !== 'passive ribbon' || volts <= LIVE) return [];
+    const volts = fedRibbon(at);
+    if (volts === 0) return [];
     const source = readPart(at.line, 'source');
     const facts: RibbonFacts = { tap: source.choice('tap'), maker: source.choice('maker'), doubts: doubts(at) };
     const severity = ribbonSeverity(at.schools.ribbonFeed, facts);
@@ -44,7 +52,7 @@ export const ribbonFed: Rule = {
         code: 'ribbon-fed',
         severity,
         part: 'source',
-        what: `A live feed of ${quantity(volts, 'V')} reaches a passive ribbon`,
+        what: volts > LIVE ? `A live feed of ${quantity(volts, 'V')} reaches a passive ribbon` : 'A live feed reaches a passive ribbon, which pulls it down',
         why: [tapText(at, facts), doubtText(facts), makerText(facts)].filter(Boolean).join(' '),
         numbers: numbers(at, volts),
         remedies: [

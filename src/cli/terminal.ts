@@ -1,0 +1,26 @@
+import { readFileSync, statSync } from 'node:fs';
+import { DocumentError, MOST_BYTES, parseDocument, type RigDocument } from '@/core/rig';
+
+/** Ends the program with an error that says what to change, as JSON like the web's. */
+export function refuse(code: string, message: string, details?: unknown): never {
+  process.stderr.write(`${JSON.stringify({ error: { code, message, ...(details ? { details } : {}) } }, null, 2)}\n`);
+  process.exit(2);
+}
+
+/** Reads a rig document from a file, `-` being standard input. */
+export function documentFrom(path: string | undefined, usage: string): RigDocument {
+  if (!path) refuse('usage', usage);
+  let text: string;
+  try {
+    if (path !== '-' && statSync(path).size > MOST_BYTES) refuse('too-large', `${path} is larger than 1 MiB`);
+    text = readFileSync(path === '-' ? 0 : path, 'utf8');
+  } catch (error) {
+    refuse('unreadable', `${path} cannot be read: ${(error as Error).message}`);
+  }
+  try {
+    return parseDocument(text);
+  } catch (error) {
+    if (error instanceof DocumentError) refuse('bad-document', `${path}: ${error.message}`, error.refusals);
+    throw error;
+  }
+}

@@ -1,0 +1,21 @@
+import { spiceText } from '../circuit';
+import { asDrawn, lineCircuit } from '../gear';
+import type { RigDocument } from './document';
+
+/**
+ * A line of a rig as SPICE text, with its operating point and its response from 20 Hz to 20 kHz.
+ * @returns undefined if the rig has no line of that id
+ */
+export function lineSpice(rig: RigDocument, id: string): string | undefined {
+  const line = rig.lines.find((other) => other.id === id);
+  if (!line) return undefined;
+  const { netlist, channels } = lineCircuit(asDrawn(line));
+  return spiceText(netlist, {
+    title: `${rig.name}: ${line.name}`,
+    analyses: (node) => [
+      '.op',
+      '.ac dec 10 20 20000',
+      `.print ac ${channels.map(({ hot, cold }) => `vdb(${node(hot)},${node(cold)})`).join(' ')}`,
+    ],
+  }).text;
+}

@@ -1,0 +1,96 @@
+import { randomUUID } from 'node:crypto';
+import { readDocument, type RigDocument } from '@/core/rig';
+import type { Store } from './database';
+
+/** A rig with the revision it is at. */
+export interface SavedRig {
+  id: string;
+  revision: number;
+  savedAt: string;
+  document: RigDocument;
+}
+
+export interface RigEntry {
+  id: string;
+  name: string;
+  revision: number;
+  savedAt: string;
+}
+
+/** A save that was based on an older revision; what it held is kept as `refused`. */
+export class StaleRevision extends Error {
+  constructor(readonly current: SavedRig, readonly basedOn: number, readonly refused: number) {
+    super(`this rig is at revision ${current.revision}; the change was based on ${basedOn}`);
+    this.name = 'StaleRevision';
+  }
+}
+
+const now = () => new Date().toISOString();
+
+export const listRigs = (store: Store): RigEntry[] =>
+  store.prepare('SELECT id, name, revision, saved_at AS savedAt FROM rig ORDER BY created_at, id').all() as RigEntry[];
+
+/** A rig at its newest or a given revision; undefined if there is none. */
+export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {
+  const row = store
+    .prepare(
+      `SELECT rig_id AS id, revision, saved_at AS savedAt, document FROM rig_revision
+       WHERE rig_id = @id AND revision = COALESCE(@revision, (SELECT revision FROM rig WHERE id = @id))`,
+    )
+    .get({ id, revision: revision ?? null }) as (Omit<SavedRig, 'document'> & { document: string }) | undefined;
+  return row && { ...row, document: readDocument(JSON.parse(row.document)) };
+}
+
+/** Every revision of a rig, newest first. */
+export const listRevisions = (store: Store, id: string): { revision: number; savedAt: string }[] =>
+  store.prepare('SELECT revision, saved_at AS savedAt FROM rig_revision WHERE rig_id = ? ORDER BY revision DESC').all(id) as {
+    revision: number;
+    savedAt: string;
+  }[];
+
+/** Saves a new rig as revision 1. @throws DocumentError for a document that is not one */
+export function createRig(store: Store, value: unknown, id: string = randomUUID()): SavedRig {
+  const document = readDocument(value);
+  const savedAt = now();
+  store.transaction(() => {
+    store.prepare('INSERT INTO rig (id, name, revision, created_at, saved_at) VALUES (?, ?, 1, ?, ?)').run(id, document.name, savedAt, savedAt);
+    insertRevision(store, { id, revision: 1, savedAt, document });
+  }).immediate();
+  return { id, revision: 1, savedAt, document };
+}
+
+/**
+ * Saves a changed rig as the next revision. When this returns, the change survives a killed process.
+ * @returns undefined if there is no such rig
+ * @throws StaleRevision if somebody saved in between; DocumentError for a document that is not one
+ */
+export function saveRig(store: Store, id: string, basedOn: number, value: unknown): SavedRig | undefined {
+  const document = readDocument(value);
+  const outcome = store.transaction((): SavedRig | StaleRevision | undefined => {
+    const current = loadRig(store, id);
+    if (!current) return undefined;
+    const savedAt = now();
+    if (current.revision !== basedOn) {
+      const { lastInsertRowid } = store
+        .prepare('INSERT INTO rig_refused (rig_id, based_on, document, refused_at) VALUES (?, ?, ?, ?)')
+        .run(id, basedOn, JSON.stringify(document), savedAt);
+      return new StaleRevision(current, basedOn, Number(lastInsertRowid));
+    }
+    const next: SavedRig = { id, revision: basedOn + 1, savedAt, document };
+    insertRevision(store, next);
+    store.prepare('UPDATE rig SET name = ?, revision = ?, saved_at = ? WHERE id = ?').run(document.name, next.revision, savedAt, id);
+    return next;
+  }).immediate();
+  if (outcome instanceof StaleRevision) throw outcome;
+  return outcome;
+}
+
+/** What a refused save held. */
+export function loadRefused(store: Store, rig: string, refused: number): RigDocument | undefined {
+  const row = store.prepare('SELECT document FROM rig_refused WHERE id = ? AND rig_id = ?').get(refused, rig) as { document: string } | undefined;
+  return row && readDocument(JSON.parse(row.document));
+}
+
+const insertRevision = (store: Store, { id, revision, savedAt, document }: SavedRig): void => {
+  store.prepare('INSERT INTO rig_revision (rig_id, revision, document, saved_at) VALUES (?, ?, ?, ?)').run(id, revision, JSON.stringify(document), savedAt);
+};
