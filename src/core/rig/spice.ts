@@ -15,7 +15,7 @@ export function lineSpice(rig: RigDocument, id: string): string | undefined {
     analyses: (node) => [
       '.op',
       '.ac dec 10 20 20000',
-      `.print ac ${channels.map(({ hot, cold }) => `vdb(${node(hot)},${node(cold)})`).join(' ')}`,
+      `.print ac ${channels.map(({ hot, cold }) => `vm(${node(hot)},${node(cold)})`).join(' ')}`,
     ],
   }).text;
 }

@@ -1,0 +1,72 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { DocumentError, MOST_BYTES } from '@/core/rig';
+import { StaleRevision } from '@/store/rigs';
+
+/** An answer of 4xx that says what to change. */
+export class Refused extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+const error = (status: number, code: string, message: string, more: object = {}) =>
+  NextResponse.json({ error: { code, message, ...more } }, { status });
+
+/** Runs a handler and turns whatever goes wrong into an answer without insides. */
+export async function door(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
+  try {
+    return await handler();
+  } catch (problem) {
+    if (problem instanceof Refused) return error(problem.status, problem.code, problem.message);
+    if (problem instanceof DocumentError) {
+      const [{ path, message }] = problem.refusals;
+      return error(400, 'bad-document', message, { path, all: problem.refusals });
+    }
+    if (problem instanceof StaleRevision) {
+      const { current, basedOn, refused } = problem;
+      return error(409, 'stale-revision', `${problem.message}. Load the newest revision, or save again on top of it.`, { current, basedOn, refused });
+    }
+    console.error(problem);
+    return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
+  }
+}
+
+/** Refuses requests that a page from elsewhere sent through the user's browser. */
+export function sameOrigin(request: NextRequest): void {
+  const origin = request.headers.get('origin');
+  const site = request.headers.get('sec-fetch-site');
+  const foreign = (origin !== null && URL.parse(origin)?.host !== request.headers.get('host')) || site === 'cross-site';
+  if (foreign) throw new Refused(403, 'other-origin', 'Requests from other sites are refused; send it from Inlet Check itself or without an Origin.');
+}
+
+/** The JSON body of a request, 1 MiB at most. */
+export async function jsonBody(request: NextRequest): Promise<unknown> {
+  if (!/^application\/([\w.]+\+)?json\b/i.test(request.headers.get('content-type') ?? ''))
+    throw new Refused(415, 'not-json', 'Send the body as application/json.');
+  const text = await limitedText(request);
+  try {
+    return JSON.parse(text);
+  } catch (problem) {
+    throw new Refused(400, 'not-json', `The body is not JSON: ${(problem as Error).message}`);
+  }
+}
+
+async function limitedText(request: NextRequest): Promise<string> {
+  const tooLarge = () => new Refused(413, 'too-large', 'The body is larger than 1 MiB; send fewer lines at a time.');
+  if (Number(request.headers.get('content-length')) > MOST_BYTES) throw tooLarge();
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  const reader = request.body?.getReader();
+  for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
+    bytes += part.value.byteLength;
+    if (bytes > MOST_BYTES) throw tooLarge();
+    chunks.push(part.value);
+  }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+export const notFound = (what: string) => new Refused(404, 'not-found', `There is no ${what}.`);

@@ -1,0 +1,24 @@
+import '@fontsource-variable/inter';
+import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
+import type { Metadata, Viewport } from 'next';
+import { headers } from 'next/headers';
+import type { ReactNode } from 'react';
+import { Providers } from '@/ui/Providers';
+
+export const metadata: Metadata = {
+  title: { default: 'Inlet Check', template: '%s · Inlet Check' },
+  description: 'Check every microphone line before anything is plugged in.',
+};
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <InitColorSchemeScript attribute="data-scheme" defaultMode="system" nonce={nonce} />
+        <Providers nonce={nonce}>{children}</Providers>
+      </body>
+    </html>
+  );
+}

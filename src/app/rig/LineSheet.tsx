@@ -1,0 +1,151 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Divider from '@mui/material/Divider';
+import ListSubheader from '@mui/material/ListSubheader';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { CONNECTORS, INLETS, LINKS, SOURCES, inletKind, kindAt, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
+import type { Edit } from '@/core/rig';
+import { PartEditor, NameField } from '@/ui/parts/PartEditor';
+import { Strip } from '@/ui/strip/Strip';
+import type { CheckWorker } from '@/workers/checkWorker';
+import { PartLabels } from './PartLabels';
+import { ProbePanel } from './ProbePanel';
+import { Readings } from './Readings';
+import { useProbe, type LineAnswer, type Probe } from './useCheck';
+
+interface Props {
+  line: Line;
+  answer?: LineAnswer;
+  worker: RefObject<CheckWorker | undefined>;
+  onEdit: (edits: Edit[]) => void;
+  onDuplicate: () => void;
+  onRemove: () => void;
+}
+
+/** One line: its switch, its drawing, what a meter reads on it, and the part being edited. */
+export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove }: Props) {
+  const [part, setPart] = useState<PartRef>('source');
+  const [inserting, setInserting] = useState<number>();
+  const anchor = useRef<HTMLDivElement>(null);
+  const chosen: PartRef = typeof part === 'number' && part >= line.links.length ? 'source' : part;
+  const result = answer?.result;
+
+  const insert = (kind: string) => {
+    onEdit([{ do: 'insert', at: inserting!, part: fitting(line, inserting!, kind) }]);
+    setPart(inserting!);
+    setInserting(undefined);
+  };
+  return (
+    <Stack spacing={2} sx={{ p: 2.5, minWidth: 0 }} ref={anchor}>
+      <Stack direction="row" spacing={2} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
+        <NameField key={line.name} label="Line" value={line.name} onChange={(name) => name && onEdit([{ do: 'rename', name }])} />
+        <Button onClick={onDuplicate}>Duplicate</Button>
+        <Button onClick={onRemove} color="error">Remove</Button>
+        <FeedSwitch line={line} onEdit={onEdit} />
+      </Stack>
+      <Divider />
+      {answer?.failed && <Alert severity="error">This line cannot be solved: {answer.failed}. Undo the last change, or take the part out that causes it.</Alert>}
+      {result && result.readings.junctions.length === line.links.length + 1 && (
+        <Drawing line={answer.line} answer={answer} worker={worker}>
+          {(probe, setTip) => (
+            <Strip
+              result={result} tips={probe} onTip={setTip}
+              labels={(grid) => <PartLabels line={line} grid={grid} selected={chosen} onSelect={setPart} onInsert={setInserting} />}
+            />
+          )}
+        </Drawing>
+      )}
+      <Divider />
+      <PartEditor
+        key={`${line.id}.${chosen}`} role={chosen} part={partAt(line, chosen)}
+        kinds={chosen === 'source' ? SOURCES : chosen === 'inlet' ? INLETS : LINKS}
+        onChange={(to) => onEdit([{ do: 'replace', part: chosen, with: to }])}
+      />
+      {typeof chosen === 'number' && (
+        <Button color="error" sx={{ alignSelf: 'flex-start' }} onClick={() => { onEdit([{ do: 'remove', at: chosen }]); setPart('source'); }}>
+          Take this link out
+        </Button>
+      )}
+      <Menu open={inserting !== undefined} onClose={() => setInserting(undefined)} anchorEl={() => anchor.current!} anchorOrigin={{ vertical: 90, horizontal: 'center' }} transformOrigin={{ vertical: 'top', horizontal: 'center' }}>
+        <ListSubheader sx={{ lineHeight: 2.4 }}>Insert a link</ListSubheader>
+        {LINKS.map(({ kind, label, summary }) => (
+          <MenuItem key={kind} onClick={() => insert(kind)} sx={{ maxWidth: 460, whiteSpace: 'normal' }}>
+            <Box>
+              <Typography variant="body2" sx={{ fontWeight: 650 }}>{label}</Typography>
+              <Typography variant="caption" color="text.secondary">{summary}</Typography>
+            </Box>
+          </MenuItem>
+        ))}
+      </Menu>
+    </Stack>
+  );
+}
+
+/** A new link; a cable gets the connector of the place it is put into. */
+function fitting(line: Line, at: number, kind: string): Part {
+  const fresh: Part = { kind };
+  if (kind !== 'cable') return fresh;
+  const before: PartRef = at === 0 ? 'source' : at - 1;
+  const part = partAt(line, before);
+  const known = kindAt(before, part.kind);
+  const read = reader(known, part);
+  const connector = known.role === 'source' ? known.connector(read) : known.role === 'link' ? known.ends(read).output : 'xlr3';
+  return { ...fresh, choices: { connector } };
+}
+
+/** The inlet's feed: the switch of this line. */
+function FeedSwitch({ line, onEdit }: Pick<Props, 'line' | 'onEdit'>) {
+  const kind = inletKind(line.inlet.kind);
+  const feed = kind.choices.feed;
+  if (!feed) return <Typography variant="body2" color="text.secondary" sx={{ ml: 'auto !important' }}>This inlet has no feed</Typography>;
+  const value = reader(kind, line.inlet).choice('feed');
+  const change = (to: string | null) => to && onEdit([{ do: 'choose', part: 'inlet', choice: 'feed', value: to }]);
+  return (
+    <Stack direction="row" spacing={1} sx={{ alignItems: 'center', ml: 'auto !important' }}>
+      <Typography variant="body2" id="feed-label">Feed at the inlet</Typography>
+      <ToggleButtonGroup exclusive size="small" color="primary" value={value} onChange={(_, to) => change(to)} aria-labelledby="feed-label">
+        {feed.options.map(({ value: option, label }) => <ToggleButton key={option} value={option}>{label.replace(' high current', '+')}</ToggleButton>)}
+      </ToggleButtonGroup>
+    </Stack>
+  );
+}
+
+interface DrawingProps {
+  line: Line;
+  answer: LineAnswer;
+  worker: Props['worker'];
+  children: (probe: Probe, setTip: (tip: Probe['red']) => void) => ReactNode;
+}
+
+/** The strip with its probe and readings. The red tip goes where you press, the black one where it was pressed before. */
+function Drawing({ line, answer, worker, children }: DrawingProps) {
+  const result = answer.result!;
+  const { junctions } = result.readings;
+  const [placed, setPlaced] = useState<Probe>();
+  const { plug } = junctions[0];
+  const standard = useMemo((): Probe => {
+    const { pairs, reference } = CONNECTORS[plug];
+    return { red: { junction: 0, contact: pairs[0][0] }, black: { junction: 0, contact: reference } };
+  }, [plug]);
+  const here = ({ junction, contact }: Probe['red']) => junctions[junction]?.contacts.some((other) => other.contact === contact);
+  const probe = placed && here(placed.red) && here(placed.black) ? placed : standard;
+  const reading = useProbe(worker, line, probe);
+  const places = junctions.map(({ at }, n) => (n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `behind link ${n}`));
+  return (
+    <>
+      {children(probe, (tip) => setPlaced({ red: tip, black: probe.red }))}
+      <ProbePanel result={result} places={places} probe={probe} reading={reading} onChange={setPlaced} />
+      <Divider />
+      <Readings result={result} />
+    </>
+  );
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { LineResult, ProbeTip } from '@/core/check';
+import { quantity } from '@/core/units/format';
+import type { Probe } from './useCheck';
+
+interface Props {
+  result: LineResult;
+  places: string[];
+  probe: Probe;
+  reading?: { volts?: number; failed?: string };
+  onChange: (probe: Probe) => void;
+}
+
+/** A meter of 10 MΩ whose tips go on any two contacts of the line. */
+export function ProbePanel({ result, places, probe, reading, onChange }: Props) {
+  const spots = result.readings.junctions.flatMap(({ contacts }, junction) =>
+    contacts.map(({ contact }) => ({ key: `${junction}.${contact}`, tip: { junction, contact }, label: `${contact}, ${places[junction]}` })),
+  );
+  const tip = (name: 'red' | 'black', label: string) => (
+    <TextField
+      select label={label} value={keyOf(probe[name])} sx={{ minWidth: 150, flex: 1 }}
+      onChange={(event) => onChange({ ...probe, [name]: spots.find(({ key }) => key === event.target.value)!.tip })}
+    >
+      {spots.map(({ key, label: text }) => <MenuItem key={key} value={key}>{text}</MenuItem>)}
+    </TextField>
+  );
+  return (
+    <Box component="section" aria-label="Probe" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+      {tip('red', 'Probe, red tip')}
+      {tip('black', 'black tip')}
+      <Typography component="output" aria-label="Probe reads" sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right' }}>
+        {reading?.failed !== undefined ? 'no reading' : reading?.volts === undefined ? '…' : quantity(reading.volts, 'V')}
+      </Typography>
+    </Box>
+  );
+}
+
+const keyOf = ({ junction, contact }: ProbeTip) => `${junction}.${contact}`;

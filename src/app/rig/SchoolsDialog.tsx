@@ -1,0 +1,44 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { SCHOOLS, SCHOOL_NAMES, type SchoolName, type Schools } from '@/core/check';
+
+interface Props {
+  open: boolean;
+  schools: Schools;
+  onChange: (name: SchoolName, value: string) => void;
+  onClose: () => void;
+}
+
+/** The schools a rig follows where good engineers disagree. */
+export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
+  const field = (name: SchoolName) => (
+    <TextField key={name} select fullWidth label={SCHOOLS[name].question} helperText={SCHOOLS[name].why} value={schools[name]} onChange={(event) => onChange(name, event.target.value)}>
+      {SCHOOLS[name].options.map(({ value, label }) => <MenuItem key={value} value={value}>{label}</MenuItem>)}
+    </TextField>
+  );
+  const deciding = SCHOOL_NAMES.filter((name) => SCHOOLS[name].decides === 'verdict');
+  return (
+    <Dialog open={open} onClose={onClose} fullWidth maxWidth="sm">
+      <DialogTitle>Schools</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          <Typography variant="body2" color="text.secondary">Good engineers disagree on these. The first choice is the careful one. A finding names the school that decided it.</Typography>
+          {deciding.map(field)}
+          <Typography variant="h3" component="h3">Kept with the rig</Typography>
+          <Typography variant="body2" color="text.secondary">These do not change a verdict here. They travel in the rig&apos;s file for switching, batteries and noise.</Typography>
+          {SCHOOL_NAMES.filter((name) => !deciding.includes(name)).map(field)}
+        </Stack>
+      </DialogContent>
+      <DialogActions><Button onClick={onClose}>Done</Button></DialogActions>
+    </Dialog>
+  );
+}

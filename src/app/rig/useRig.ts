@@ -1,0 +1,112 @@
+'use client';
+
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { RigDocument } from '@/core/rig';
+
+export interface SavedRig {
+  id: string;
+  revision: number;
+  savedAt: string;
+  document: RigDocument;
+}
+
+export type Saving =
+  | { state: 'saved' }
+  | { state: 'saving' }
+  | { state: 'failed'; message: string }
+  | { state: 'stale'; current: SavedRig };
+
+/** How long to wait for further typing before a change is sent, in milliseconds. */
+const PAUSE = 250;
+const RETRY = 3000;
+
+interface History {
+  past: RigDocument[];
+  present: RigDocument;
+  future: RigDocument[];
+}
+
+/** A rig being edited: undo and redo, and every change saved as a revision. */
+export function useRig(saved: SavedRig) {
+  const [history, setHistory] = useState<History>({ past: [], present: saved.document, future: [] });
+  const [revision, setRevision] = useState({ number: saved.revision, savedAt: saved.savedAt });
+  const [saving, setSaving] = useState<Saving>({ state: 'saved' });
+  const [onServer, setOnServer] = useState(saved.document);
+  const busy = useRef(false);
+  const { present } = history;
+
+  const change = useCallback((to: RigDocument | ((from: RigDocument) => RigDocument)) => {
+    setHistory(({ past, present: from }) => {
+      const next = typeof to === 'function' ? to(from) : to;
+      return next === from ? { past, present: from, future: [] } : { past: [...past, from].slice(-200), present: next, future: [] };
+    });
+  }, []);
+  const undo = useCallback(() => {
+    setHistory((h) => (h.past.length ? { past: h.past.slice(0, -1), present: h.past[h.past.length - 1], future: [h.present, ...h.future] } : h));
+  }, []);
+  const redo = useCallback(() => {
+    setHistory((h) => (h.future.length ? { past: [...h.past, h.present], present: h.future[0], future: h.future.slice(1) } : h));
+  }, []);
+
+  const send = useCallback(
+    async (document: RigDocument, basedOn: number) => {
+      if (busy.current) return;
+      busy.current = true;
+      setSaving({ state: 'saving' });
+      try {
+        const response = await fetch(`/api/rigs/${saved.id}`, {
+          method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ basedOn, document }), keepalive: true,
+        });
+        const answer = await response.json();
+        if (response.ok) {
+          setRevision({ number: answer.revision, savedAt: answer.savedAt });
+          setOnServer(document);
+          setSaving({ state: 'saved' });
+        } else if (response.status === 409) setSaving({ state: 'stale', current: answer.error.current });
+        else setSaving({ state: 'failed', message: answer.error.message });
+      } catch {
+        setSaving({ state: 'failed', message: 'The server does not answer. The change is kept here and sent again.' });
+      } finally {
+        busy.current = false;
+      }
+    },
+    [saved.id],
+  );
+
+  const dirty = present !== onServer;
+  useEffect(() => {
+    if (!dirty || saving.state === 'stale' || saving.state === 'saving') return;
+    const timer = setTimeout(() => void send(present, revision.number), saving.state === 'failed' ? RETRY : PAUSE);
+    return () => clearTimeout(timer);
+  }, [dirty, present, revision.number, saving.state, send]);
+
+  useEffect(() => {
+    if (!dirty) return;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [dirty]);
+
+  /** After a save was refused: go on from what the other tab saved, or save this on top of it. */
+  const settle = useCallback(
+    (keep: 'theirs' | 'mine') => {
+      if (saving.state !== 'stale') return;
+      const { current } = saving;
+      setRevision({ number: current.revision, savedAt: current.savedAt });
+      setOnServer(current.document);
+      if (keep === 'theirs') change(current.document);
+      setSaving({ state: 'saved' });
+    },
+    [saving, change],
+  );
+
+  return {
+    document: present,
+    revision,
+    saving: dirty && saving.state === 'saved' ? ({ state: 'saving' } as Saving) : saving,
+    change,
+    undo: history.past.length ? undo : undefined,
+    redo: history.future.length ? redo : undefined,
+    settle,
+  };
+}

@@ -1,0 +1,76 @@
+'use client';
+
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import InputAdornment from '@mui/material/InputAdornment';
+import { useState } from 'react';
+import { BASES, BASIS_LABELS, type Basis, type Figure, type FigureSpec } from '@/core/gear';
+
+interface Props {
+  spec: FigureSpec;
+  figure: Figure | undefined;
+  onChange: (figure: Figure | undefined) => void;
+}
+
+/** One figure with its unit and where it comes from. Empty means the catalogue's figure. */
+export function FigureField({ spec, figure, onChange }: Props) {
+  const [draft, setDraft] = useState<string>();
+  const text = draft ?? (figure ? String(figure.value) : '');
+  const error = text.trim() === '' ? undefined : fault(text, spec);
+  const basis: Basis = figure?.basis ?? spec.typical?.basis ?? 'measured';
+
+  const commit = () => {
+    if (draft === undefined || error) return;
+    setDraft(undefined);
+    if (draft.trim() === '') onChange(undefined);
+    else onChange({ value: parse(draft), unit: spec.unit, basis: figure?.basis ?? 'maker', ...(figure?.where && { where: figure.where }) });
+  };
+  return (
+    <Stack direction="row" spacing={1} sx={{ alignItems: 'flex-start' }}>
+      <TextField
+        label={spec.label}
+        value={text}
+        placeholder={spec.typical ? String(spec.typical.value) : 'open'}
+        onChange={(event) => setDraft(event.target.value)}
+        onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') commit();
+          if (event.key === 'Escape') setDraft(undefined);
+        }}
+        error={Boolean(error)}
+        helperText={error ?? spec.help}
+        slotProps={{
+          inputLabel: { shrink: true },
+          htmlInput: { inputMode: 'decimal' },
+          input: { endAdornment: <InputAdornment position="end">{spec.unit}</InputAdornment> },
+        }}
+        sx={{ flex: 1, minWidth: 150 }}
+      />
+      <TextField
+        select
+        label="From"
+        value={basis}
+        disabled={!figure && !spec.typical}
+        onChange={(event) => {
+          const value = figure?.value ?? spec.typical?.value;
+          if (value !== undefined) onChange({ value, unit: spec.unit, basis: event.target.value as Basis });
+        }}
+        sx={{ width: 150 }}
+        slotProps={{ htmlInput: { 'aria-label': `${spec.label}: where it comes from` } }}
+      >
+        {BASES.map((value) => (
+          <MenuItem key={value} value={value}>{BASIS_LABELS[value]}</MenuItem>
+        ))}
+      </TextField>
+    </Stack>
+  );
+}
+
+const parse = (text: string): number => Number(text.trim().replace(',', '.').replace('−', '-'));
+
+function fault(text: string, { min, max, unit }: FigureSpec): string | undefined {
+  const value = parse(text);
+  if (!Number.isFinite(value)) return `Type a number in ${unit}`;
+  return value < min || value > max ? `From ${min} to ${max} ${unit}` : undefined;
+}

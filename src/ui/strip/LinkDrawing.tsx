@@ -1,0 +1,130 @@
+import { useTheme } from '@mui/material/styles';
+import type { Contact, LinkView } from '@/core/gear';
+import { rowOf } from './geometry';
+import { Rail, type End } from './Rail';
+
+interface Props {
+  view: LinkView;
+  x: number;
+  width: number;
+  /** Voltages of the socket's and of the plug's contacts. */
+  before: Map<Contact, number | null>;
+  after: Map<Contact, number | null>;
+  scheme: 'light' | 'dark';
+}
+
+/** What a link does with its conductors: runs them through, swaps, breaks, joins or transforms them. */
+export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
+  const { palette } = useTheme().vars!;
+  const ends = (path: LinkView['paths'][number]): { from: End; to: End } => ({
+    from: { x, y: rowOf(view.input, path.from), volts: before.get(path.from) ?? null },
+    to: { x: x + width, y: rowOf(view.output, path.to), volts: after.get(path.to) ?? null },
+  });
+  const stubs = [
+    ...[...before].filter(([contact]) => !view.paths.some(({ from }) => from === contact)).map(([contact, volts]) => ({ x, y: rowOf(view.input, contact), volts, way: 1 })),
+    ...[...after].filter(([contact]) => !view.paths.some(({ to }) => to === contact)).map(([contact, volts]) => ({ x: x + width, y: rowOf(view.output, contact), volts, way: -1 })),
+  ];
+  const hasBlock = view.paths.some(({ look }) => look === 'transformer' || look === 'amplifier');
+  return (
+    <g>
+      {stubs.map(({ x: at, y, volts, way }) => {
+        const length = Math.min(hasBlock ? width * 0.38 : width * 0.12, 60);
+        const end = { x: at + way * length, y, volts };
+        return (
+          <g key={`${at}${y}`}>
+            <Rail from={{ x: at, y, volts }} to={end} scheme={scheme} />
+            {!hasBlock && <circle cx={end.x} cy={y} r={2.5} fill="none" stroke={palette.text.secondary} />}
+          </g>
+        );
+      })}
+      {view.paths.map((path) => {
+        const { from, to } = ends(path);
+        const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+        const gap = path.look === 'wire' ? 0 : path.look === 'open' ? 9 : path.look === 'transformer' || path.look === 'amplifier' ? 18 : 10;
+        if (gap === 0) return <Wire key={`${path.from}${path.to}`} from={from} to={to} scheme={scheme} />;
+        const at = path.look === 'open' ? from.x + gap * 1.5 + (width - gap * 3) * (path.at ?? 1) : middle.x;
+        const share = (at - from.x) / (to.x - from.x);
+        const y = from.y + (to.y - from.y) * (path.look === 'open' ? share : 0.5);
+        return (
+          <g key={`${path.from}${path.to}`}>
+            <Rail from={from} to={{ x: at - gap, y: path.look === 'open' ? y : from.y, volts: from.volts }} scheme={scheme} />
+            <Rail from={{ x: at + gap, y: path.look === 'open' ? y : to.y, volts: to.volts }} to={to} scheme={scheme} />
+            <Symbol look={path.look} x={at} from={from.y} to={to.y} y={y} ink={palette.text.primary} alarm={palette.verdict.Stop} ground={palette.background.paper} />
+          </g>
+        );
+      })}
+      {view.bridges.map(({ contacts, look, at }, n) => {
+        const [a, b] = contacts.map((contact) => rowOf(view.output, contact));
+        const atX = x + width * at - n * 6;
+        const colour = look === 'leak' ? palette.verdict.Watch : palette.verdict.Stop;
+        return (
+          <g key={n} stroke={colour} fill={colour}>
+            <line x1={atX} y1={a} x2={atX} y2={b} strokeWidth={2.5} strokeDasharray={look === 'leak' ? '3 3' : undefined} />
+            <circle cx={atX} cy={a} r={3.5} />
+            <circle cx={atX} cy={b} r={3.5} />
+          </g>
+        );
+      })}
+    </g>
+  );
+}
+
+/** Straight where it stays in its row, else slanting over in the middle third. */
+function Wire({ from, to, scheme }: { from: End; to: End; scheme: 'light' | 'dark' }) {
+  if (Math.abs(from.y - to.y) < 0.5) return <Rail from={from} to={to} scheme={scheme} />;
+  const third = (to.x - from.x) / 3;
+  const a = { x: from.x + third, y: from.y, volts: from.volts };
+  const b = { x: to.x - third, y: to.y, volts: to.volts };
+  return (
+    <>
+      <Rail from={from} to={a} scheme={scheme} />
+      <Rail from={a} to={b} scheme={scheme} />
+      <Rail from={b} to={to} scheme={scheme} />
+    </>
+  );
+}
+
+interface SymbolProps {
+  look: LinkView['paths'][number]['look'];
+  x: number;
+  y: number;
+  from: number;
+  to: number;
+  ink: string;
+  alarm: string;
+  ground: string;
+}
+
+function Symbol({ look, x, y, from, to, ink, alarm, ground }: SymbolProps) {
+  switch (look) {
+    case 'open':
+      return <path d={`M${x - 6} ${y - 6}l12 12m0-12l-12 12`} stroke={alarm} strokeWidth={2.2} fill="none" />;
+    case 'resistor':
+      return <rect x={x - 10} y={y - 4.5} width={20} height={9} fill={ground} stroke={ink} strokeWidth={1.3} />;
+    case 'capacitor':
+      return <path d={`M${x - 3} ${y - 9}v18M${x + 3} ${y - 9}v18M${x - 10} ${y}h7M${x + 3} ${y}h7`} stroke={ink} strokeWidth={1.5} fill="none" />;
+    case 'transformer':
+      return (
+        <g stroke={ink} strokeWidth={1.4} fill="none">
+          <path d={`M${x - 18} ${from}h6${coil(1)}`} />
+          <path d={`M${x + 18} ${to}h-6${coil(-1)}`} />
+          <path d={`M${x - 1.5} ${from - 10}v20M${x + 1.5} ${to - 10}v20`} strokeWidth={1} />
+        </g>
+      );
+    case 'amplifier':
+      return (
+        <g>
+          <path d={`M${x - 18} ${from}L${x - 11} ${y}M${x + 18} ${to}L${x + 11} ${y}`} stroke={ink} strokeWidth={1.2} />
+          <path d={`M${x - 11} ${y - 11}v22l22-11z`} fill={ground} stroke={ink} strokeWidth={1.4} />
+        </g>
+      );
+    case 'wire':
+      return null;
+  }
+}
+
+/** Three half turns, centred on the rail. */
+const coil = (side: 1 | -1): string => {
+  const turn = `a4 3.5 0 0 ${side === 1 ? 1 : 0} 0 7`;
+  return `m0 -10.5${turn}${turn}${turn}`;
+};

@@ -1,0 +1,69 @@
+'use client';
+
+import { createTheme } from '@mui/material/styles';
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    verdict: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
+    hairline: string;
+  }
+  interface PaletteOptions {
+    verdict?: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
+    hairline?: string;
+  }
+}
+
+/** An engineer's bench sheet: calm ground, hairlines instead of boxes, one accent, figures in tabular digits. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  colorSchemes: {
+    light: {
+      palette: {
+        background: { default: '#f2f3f0', paper: '#fbfbf9' },
+        text: { primary: '#1b1f23', secondary: '#545b62' },
+        primary: { main: '#234e8f' },
+        error: { main: '#b3261e' },
+        divider: '#d3d5cf',
+        hairline: '#d3d5cf',
+        verdict: { Stop: '#b3261e', Silent: '#5b4a9c', Watch: '#855300', Clear: '#176b45' },
+      },
+    },
+    dark: {
+      palette: {
+        background: { default: '#14171a', paper: '#1b1f23' },
+        text: { primary: '#e8e9e6', secondary: '#a7adb3' },
+        primary: { main: '#9dbff5' },
+        error: { main: '#ff8a80' },
+        divider: '#343a40',
+        hairline: '#343a40',
+        verdict: { Stop: '#ff8a80', Silent: '#bcaef5', Watch: '#f0b64d', Clear: '#7bd3a6' },
+      },
+    },
+  },
+  typography: {
+    fontFamily: '"Inter Variable", system-ui, sans-serif',
+    fontSize: 13,
+    h1: { fontSize: '1.25rem', fontWeight: 650, letterSpacing: '-0.01em' },
+    h2: { fontSize: '0.95rem', fontWeight: 650 },
+    h3: { fontSize: '0.875rem', fontWeight: 650 },
+    body1: { fontSize: '0.875rem', lineHeight: 1.45 },
+    body2: { fontSize: '0.8125rem', lineHeight: 1.45 },
+    caption: { fontSize: '0.75rem', lineHeight: 1.4 },
+    button: { textTransform: 'none', fontWeight: 600 },
+  },
+  shape: { borderRadius: 3 },
+  components: {
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: 'tabular-nums' },
+        '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
+      },
+    },
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
+    MuiTextField: { defaultProps: { size: 'small' } },
+    MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
+    MuiToggleButton: { styleOverrides: { root: { padding: '3px 10px', lineHeight: 1.5 } } },
+    MuiTooltip: { defaultProps: { enterDelay: 400 } },
+  },
+});

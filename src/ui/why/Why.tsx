@@ -1,0 +1,99 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import { SCHOOLS, schoolLabel, verdictOf, type Finding, type LineResult, type Remedy } from '@/core/check';
+import { BASIS_LABELS } from '@/core/gear';
+import type { Edit } from '@/core/rig';
+import { quantity } from '@/core/units/format';
+import { VerdictMark } from '../verdict/VerdictMark';
+
+interface Props {
+  result: LineResult;
+  onApply: (edits: Edit[]) => void;
+}
+
+/** Why a line has its verdict: the findings, worst first, with their numbers and what mends them. */
+export function Why({ result, onApply }: Props) {
+  return (
+    <Stack spacing={0} component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      {result.findings.length === 0 && (
+        <Box component="li">
+          <Typography variant="body1">Nothing speaks against this line: every part gets what it needs and stands what it gets.</Typography>
+        </Box>
+      )}
+      {result.findings.map((finding, n) => (
+        <Box component="li" key={`${finding.code}${n}`} sx={{ pb: 2, mb: 2, borderBottom: 1, borderColor: 'divider', '&:last-of-type': { border: 0 } }}>
+          <FindingCard finding={finding} onApply={onApply} />
+        </Box>
+      ))}
+    </Stack>
+  );
+}
+
+function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['onApply'] }) {
+  const { what, why, numbers, remedies, answers, basis, school, severity } = finding;
+  return (
+    <Box component="article" aria-label={what}>
+      {severity === 'note' ? <Typography variant="caption" color="text.secondary">Note</Typography> : <VerdictMark verdict={verdictOf([finding])} />}
+      <Typography variant="h2" component="h3" sx={{ mt: 0.25, mb: 0.5 }}>{what}</Typography>
+      <Typography variant="body2">{why}</Typography>
+      {numbers.length > 0 && (
+        <Box component="dl" sx={{ m: 0, mt: 1, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5, rowGap: 0.25, fontSize: '0.8125rem' }}>
+          {numbers.map(({ label, value, unit, limit }) => (
+            <Box key={label} sx={{ display: 'contents' }}>
+              <Box component="dt" sx={{ color: 'text.secondary' }}>{label}</Box>
+              <Box component="dd" sx={{ m: 0, fontWeight: 650, textAlign: 'right' }}>{quantity(value, unit)}</Box>
+              {limit && (
+                <>
+                  <Box component="dt" sx={{ color: 'text.secondary', pl: 1.5 }}>
+                    {limit.label} <Box component="span" sx={{ fontStyle: 'italic' }}>({limit.where ?? BASIS_LABELS[limit.basis]})</Box>
+                  </Box>
+                  <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>{quantity(limit.value, unit)}</Box>
+                </>
+              )}
+            </Box>
+          ))}
+        </Box>
+      )}
+      <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.75 }}>
+        {school ? `School: ${SCHOOLS[school.name].question.toLowerCase()}, “${schoolLabel(school.name, school.choice)}”` : `Rests on ${basis}`}
+      </Typography>
+      {remedies.length > 0 && (
+        <Stack spacing={0.75} sx={{ mt: 1.25 }}>
+          {remedies.map((remedy) => <RemedyButton key={remedy.label + remedy.note} remedy={remedy} onApply={onApply} />)}
+        </Stack>
+      )}
+      {answers && answers.length > 0 && (
+        <Box sx={{ mt: 1.25 }}>
+          <Typography variant="caption" color="text.secondary" component="p">Ask the manual or the maker, and record the answer:</Typography>
+          <Stack spacing={0.75} sx={{ mt: 0.5 }}>
+            {answers.map((answer) => <RemedyButton key={answer.label} remedy={answer} onApply={onApply} quiet />)}
+          </Stack>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** One press mends; what the line is afterwards stands beside it. */
+function RemedyButton({ remedy, onApply, quiet }: { remedy: Remedy; onApply: Props['onApply']; quiet?: boolean }) {
+  return (
+    <ButtonBase
+      onClick={() => onApply(remedy.edits)}
+      sx={{
+        display: 'flex', justifyContent: 'space-between', gap: 1.5, width: '100%', textAlign: 'left', px: 1.25, py: 0.75, border: 1, borderRadius: 1,
+        borderStyle: quiet ? 'dashed' : 'solid', borderColor: quiet ? 'divider' : 'primary.main', minHeight: 36,
+        '&:hover': { backgroundColor: 'action.hover' }, '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: 1, outlineColor: 'primary.main' },
+      }}
+    >
+      <Box>
+        <Typography variant="body2" sx={{ fontWeight: 650, color: quiet ? 'text.primary' : 'primary.main' }}>{remedy.label}</Typography>
+        {remedy.note && <Typography variant="caption" color="text.secondary">{remedy.note}</Typography>}
+      </Box>
+      {remedy.gives && <VerdictMark verdict={remedy.gives} />}
+    </ButtonBase>
+  );
+}
