@@ -46,9 +46,9 @@ export function LineList({ lines, answers, selected, onSelect, onAdd }: Props) {
               >
                 <Box sx={{ minWidth: 0 }}>
                   <Typography variant="body2" noWrap sx={{ fontWeight: on ? 650 : 500 }}>{line.name}</Typography>
-                  <Typography variant="caption" color="text.secondary" noWrap component="div">{line.inlet.name || inletKind(line.inlet.kind).label}</Typography>
+                  <Typography variant="caption" color="textSecondary" noWrap component="div">{line.inlet.name || inletKind(line.inlet.kind).label}</Typography>
                 </Box>
-                {answer?.result ? <VerdictMark verdict={answer.result.verdict} /> : <Typography variant="caption" color="text.secondary">{answer?.failed ? 'unsolved' : '…'}</Typography>}
+                {answer?.result ? <VerdictMark verdict={answer.result.verdict} /> : <Typography variant="caption" color="textSecondary">{answer?.failed ? 'unsolved' : '…'}</Typography>}
               </ButtonBase>
             </Box>
           );

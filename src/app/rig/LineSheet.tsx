@@ -1,19 +1,23 @@
 'use client';
 
+import ContentCopyIcon from '@mui/icons-material/ContentCopy';
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Divider from '@mui/material/Divider';
+import IconButton from '@mui/material/IconButton';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { useMemo, useState, type ReactNode, type RefObject } from 'react';
 import { CONNECTORS, INLETS, LINKS, SOURCES, inletKind, kindAt, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
-import type { Edit } from '@/core/rig';
+import type { Edit } from '@/core/rig/edits';
 import { PartEditor, NameField } from '@/ui/parts/PartEditor';
 import { Strip } from '@/ui/strip/Strip';
 import type { CheckWorker } from '@/workers/checkWorker';
@@ -35,7 +39,7 @@ interface Props {
 export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove }: Props) {
   const [part, setPart] = useState<PartRef>('source');
   const [inserting, setInserting] = useState<number>();
-  const anchor = useRef<HTMLDivElement>(null);
+  const [sheet, setSheet] = useState<HTMLDivElement | null>(null);
   const chosen: PartRef = typeof part === 'number' && part >= line.links.length ? 'source' : part;
   const result = answer?.result;
 
@@ -45,11 +49,13 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
     setInserting(undefined);
   };
   return (
-    <Stack spacing={2} sx={{ p: 2.5, minWidth: 0 }} ref={anchor}>
-      <Stack direction="row" spacing={2} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
+    <Stack spacing={2} sx={{ p: 2.5, minWidth: 0 }} ref={setSheet}>
+      <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
         <NameField key={line.name} label="Line" value={line.name} onChange={(name) => name && onEdit([{ do: 'rename', name }])} />
-        <Button onClick={onDuplicate}>Duplicate</Button>
-        <Button onClick={onRemove} color="error">Remove</Button>
+        <Box>
+          <Tooltip title="Duplicate this line"><IconButton aria-label="Duplicate this line" onClick={onDuplicate}><ContentCopyIcon fontSize="small" /></IconButton></Tooltip>
+          <Tooltip title="Remove this line (undo brings it back)"><IconButton aria-label="Remove this line" onClick={onRemove}><DeleteOutlineIcon fontSize="small" /></IconButton></Tooltip>
+        </Box>
         <FeedSwitch line={line} onEdit={onEdit} />
       </Stack>
       <Divider />
@@ -75,13 +81,13 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
           Take this link out
         </Button>
       )}
-      <Menu open={inserting !== undefined} onClose={() => setInserting(undefined)} anchorEl={() => anchor.current!} anchorOrigin={{ vertical: 90, horizontal: 'center' }} transformOrigin={{ vertical: 'top', horizontal: 'center' }}>
+      <Menu open={inserting !== undefined} anchorEl={sheet} onClose={() => setInserting(undefined)} anchorOrigin={{ vertical: 90, horizontal: 'center' }} transformOrigin={{ vertical: 'top', horizontal: 'center' }}>
         <ListSubheader sx={{ lineHeight: 2.4 }}>Insert a link</ListSubheader>
         {LINKS.map(({ kind, label, summary }) => (
           <MenuItem key={kind} onClick={() => insert(kind)} sx={{ maxWidth: 460, whiteSpace: 'normal' }}>
             <Box>
               <Typography variant="body2" sx={{ fontWeight: 650 }}>{label}</Typography>
-              <Typography variant="caption" color="text.secondary">{summary}</Typography>
+              <Typography variant="caption" color="textSecondary">{summary}</Typography>
             </Box>
           </MenuItem>
         ))}
@@ -106,12 +112,12 @@ function fitting(line: Line, at: number, kind: string): Part {
 function FeedSwitch({ line, onEdit }: Pick<Props, 'line' | 'onEdit'>) {
   const kind = inletKind(line.inlet.kind);
   const feed = kind.choices.feed;
-  if (!feed) return <Typography variant="body2" color="text.secondary" sx={{ ml: 'auto !important' }}>This inlet has no feed</Typography>;
+  if (!feed) return <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto !important' }}>This inlet has no feed</Typography>;
   const value = reader(kind, line.inlet).choice('feed');
   const change = (to: string | null) => to && onEdit([{ do: 'choose', part: 'inlet', choice: 'feed', value: to }]);
   return (
     <Stack direction="row" spacing={1} sx={{ alignItems: 'center', ml: 'auto !important' }}>
-      <Typography variant="body2" id="feed-label">Feed at the inlet</Typography>
+      <Typography variant="body2" id="feed-label">Feed</Typography>
       <ToggleButtonGroup exclusive size="small" color="primary" value={value} onChange={(_, to) => change(to)} aria-labelledby="feed-label">
         {feed.options.map(({ value: option, label }) => <ToggleButton key={option} value={option}>{label.replace(' high current', '+')}</ToggleButton>)}
       </ToggleButtonGroup>

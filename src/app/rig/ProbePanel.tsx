@@ -5,7 +5,6 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { LineResult, ProbeTip } from '@/core/check';
-import { quantity } from '@/core/units/format';
 import type { Probe } from './useCheck';
 
 interface Props {
@@ -34,10 +33,13 @@ export function ProbePanel({ result, places, probe, reading, onChange }: Props) 
       {tip('red', 'Probe, red tip')}
       {tip('black', 'black tip')}
       <Typography component="output" aria-label="Probe reads" sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right' }}>
-        {reading?.failed !== undefined ? 'no reading' : reading?.volts === undefined ? '…' : quantity(reading.volts, 'V')}
+        {reading?.failed !== undefined ? 'no reading' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>
     </Box>
   );
 }
+
+/** As a meter on its 60 V range shows it. */
+const meterText = (volts: number) => `${(Math.abs(volts) < 0.005 ? 0 : volts).toFixed(2).replace('-', '−')} V`;
 
 const keyOf = ({ junction, contact }: ProbeTip) => `${junction}.${contact}`;

@@ -84,7 +84,7 @@ function ResponseChart({ response, lowCut }: { response: LineResult['readings'][
         {lowCut && <line x1={x(lowCut)} x2={x(lowCut)} y1={SIZE.top} y2={SIZE.height - SIZE.bottom} stroke={palette.verdict.Watch} strokeDasharray="3 3" />}
         <path d={draw(points) ?? ''} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />
       </svg>
-      <Typography component="figcaption" variant="caption" color="text.secondary" sx={{ pl: `${SIZE.left}px`, display: 'block' }}>
+      <Typography component="figcaption" variant="caption" color="textSecondary" sx={{ pl: `${SIZE.left}px`, display: 'block' }}>
         Response at the inlet, dB over Hz{lowCut ? `; −3 dB at ${quantity(lowCut, 'Hz')}` : ''}
       </Typography>
     </Box>

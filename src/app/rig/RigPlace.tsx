@@ -8,7 +8,8 @@ import { useCallback, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { SchoolName } from '@/core/check';
 import type { Line } from '@/core/gear';
-import { applyEdits, schoolsOf, type Edit, type RigDocument } from '@/core/rig';
+import { schoolsOf, type RigDocument } from '@/core/rig/document';
+import { applyEdits, type Edit } from '@/core/rig/edits';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { Why } from '@/ui/why/Why';
 import { LineList } from './LineList';
@@ -90,7 +91,7 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
       <Box component="aside" aria-label="Why" aria-live="polite" sx={{ gridArea: 'why', borderLeft: { lg: 1 }, borderTop: { xs: 1, lg: 0 }, borderColor: { xs: 'divider', lg: 'divider' }, p: 2.5, overflowY: { lg: 'auto' } }}>
         {answer?.result && (
           <>
-            <Typography variant="caption" color="text.secondary" component="p">{line.name}</Typography>
+            <Typography variant="caption" color="textSecondary" component="p">{line.name}</Typography>
             <Box sx={{ mt: 0.25, mb: 2 }} data-testid="verdict"><VerdictMark verdict={answer.result.verdict} size="large" /></Box>
             <Why result={answer.result} onApply={edit} />
           </>
@@ -108,7 +109,7 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
 /** What can hurt people where a feed is decided. */
 function Cautions() {
   return (
-    <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 3 }}>
+    <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 3 }}>
       Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the protective earth; mains work
       belongs to a licensed electrician and local code.
     </Typography>

@@ -31,10 +31,10 @@ export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
       <DialogTitle>Schools</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
-          <Typography variant="body2" color="text.secondary">Good engineers disagree on these. The first choice is the careful one. A finding names the school that decided it.</Typography>
+          <Typography variant="body2" color="textSecondary">Good engineers disagree on these. The first choice is the careful one. A finding names the school that decided it.</Typography>
           {deciding.map(field)}
           <Typography variant="h3" component="h3">Kept with the rig</Typography>
-          <Typography variant="body2" color="text.secondary">These do not change a verdict here. They travel in the rig&apos;s file for switching, batteries and noise.</Typography>
+          <Typography variant="body2" color="textSecondary">These do not change a verdict here. They travel in the rig&apos;s file for switching, batteries and noise.</Typography>
           {SCHOOL_NAMES.filter((name) => !deciding.includes(name)).map(field)}
         </Stack>
       </DialogContent>

@@ -34,7 +34,7 @@ export function TopBar({ name, revision, saving, verdicts, undo, redo, onSchools
     >
       <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>Inlet Check</Typography>
       <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 500 }}>{name}</Typography>
-      <Typography variant="caption" color={saving.state === 'failed' ? 'error' : 'text.secondary'} role="status" suppressHydrationWarning>
+      <Typography variant="caption" color={saving.state === 'failed' ? 'error' : 'textSecondary'} role="status" suppressHydrationWarning>
         {savingText(saving, revision)}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, ml: { md: 'auto' } }} aria-label="Verdicts of this rig" role="group">

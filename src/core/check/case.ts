@@ -36,7 +36,9 @@ export interface Rule {
 /** A rule's finding with the usual fields filled in. */
 export const finding = (
   given: Pick<Finding, 'code' | 'severity' | 'part' | 'what' | 'why' | 'basis'> & Partial<Finding>,
-): Finding => ({ numbers: [], remedies: [], ...given });
+): Finding => ({ numbers: [], remedies: [], ...given, what: capital(given.what), why: capital(given.why) });
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 export const readPart = (line: Line, ref: PartRef): Reader => reader(kindAt(ref, partAt(line, ref).kind), partAt(line, ref));
 

@@ -56,7 +56,7 @@ export function FigureField({ spec, figure, onChange }: Props) {
           const value = figure?.value ?? spec.typical?.value;
           if (value !== undefined) onChange({ value, unit: spec.unit, basis: event.target.value as Basis });
         }}
-        sx={{ width: 150 }}
+        sx={{ width: 165 }}
         slotProps={{ htmlInput: { 'aria-label': `${spec.label}: where it comes from` } }}
       >
         {BASES.map((value) => (

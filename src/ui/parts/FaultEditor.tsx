@@ -30,7 +30,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
   return (
     <Stack spacing={1.25}>
       <Typography variant="h3" component="h4">Faults</Typography>
-      {faults.length === 0 && <Typography variant="body2" color="text.secondary">None: every conductor is sound.</Typography>}
+      {faults.length === 0 && <Typography variant="body2" color="textSecondary">None: every conductor is sound.</Typography>}
       {faults.map((fault, n) => (
         <Stack key={n} direction="row" spacing={1} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
           <TextField select label={`Fault ${n + 1}`} value={fault.type} onChange={(event) => set(n, start(event.target.value as Fault['type'], contacts))} sx={{ minWidth: 190 }}>

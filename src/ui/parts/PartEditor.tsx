@@ -51,7 +51,7 @@ export function PartEditor({ role, part, kinds, onChange }: Props) {
       {Object.keys(kind.figures).length > 0 && (
         <Stack spacing={1.5}>
           <Typography variant="h3" component="h4">Figures</Typography>
-          <Box sx={{ display: 'grid', columnGap: 3, rowGap: 1.75, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}>
+          <Box sx={{ display: 'grid', columnGap: 3, rowGap: 1.75, gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 400px), 1fr))' }}>
             {Object.entries(kind.figures).map(([name, spec]) => (
               <FigureField
                 key={`${part.kind}.${name}`} spec={spec} figure={part.figures?.[name]}

@@ -81,13 +81,14 @@ function figuresAt(junctions: Junction[], n: number): (contact: Contact) => bool
 function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; last: Junction; scheme: Scheme }) {
   const { palette } = useTheme().vars!;
   const left = grid.junction(0);
-  const right = grid.junction(0) === left && last === first ? left + JOINT : grid.width - grid.inlet;
-  const stub = 58;
+  const right = last === first ? left + JOINT : grid.width - grid.inlet;
+  // Rails of a line without links run on to the middle, where plug and socket meet.
+  const [sourceX, inletX] = [36, grid.width - 16];
   const block = (x: number, connector: ConnectorId, anchor: 'source' | 'inlet') => {
     const rows = CONNECTORS[connector].contacts.map((contact) => rowOf(connector, contact));
-    const [top, bottom] = [Math.min(...rows) - 13, Math.max(...rows) + 13];
+    const [top, bottom] = [Math.min(...rows) - 12, Math.max(...rows) + 12];
     return anchor === 'source' ? (
-      <path d={`M${x} ${top}h-10a${(bottom - top) / 2} ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h10z`} fill={palette.background.default} stroke={palette.text.secondary} strokeWidth={1.2} />
+      <path d={`M${x} ${top}h-12a22 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h12z`} fill={palette.background.default} stroke={palette.text.secondary} strokeWidth={1.2} />
     ) : (
       <path d={`M${x} ${top}h12v${bottom - top}h-12`} fill={palette.background.default} stroke={palette.text.secondary} strokeWidth={1.2} />
     );
@@ -96,14 +97,14 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
     <g>
       {first.contacts.map(({ contact, volts }) => {
         const y = rowOf(first.plug, contact);
-        return <Rail key={contact} from={{ x: left - stub, y, volts }} to={{ x: left, y, volts }} scheme={scheme} />;
+        return <Rail key={contact} from={{ x: sourceX, y, volts }} to={{ x: left, y, volts }} scheme={scheme} />;
       })}
-      {block(left - stub, first.plug, 'source')}
+      {block(sourceX, first.plug, 'source')}
       {[...socketVolts(last)].map(([contact, volts]) => {
         const y = rowOf(last.socket, contact);
-        return <Rail key={contact} from={{ x: right, y, volts }} to={{ x: right + stub, y, volts }} scheme={scheme} />;
+        return <Rail key={contact} from={{ x: right, y, volts }} to={{ x: inletX, y, volts }} scheme={scheme} />;
       })}
-      {block(right + stub, last.socket, 'inlet')}
+      {block(inletX, last.socket, 'inlet')}
     </g>
   );
 }

@@ -6,7 +6,7 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { SCHOOLS, schoolLabel, verdictOf, type Finding, type LineResult, type Remedy } from '@/core/check';
 import { BASIS_LABELS } from '@/core/gear';
-import type { Edit } from '@/core/rig';
+import type { Edit } from '@/core/rig/edits';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '../verdict/VerdictMark';
 
@@ -37,7 +37,7 @@ function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['o
   const { what, why, numbers, remedies, answers, basis, school, severity } = finding;
   return (
     <Box component="article" aria-label={what}>
-      {severity === 'note' ? <Typography variant="caption" color="text.secondary">Note</Typography> : <VerdictMark verdict={verdictOf([finding])} />}
+      {severity === 'note' ? <Typography variant="caption" color="textSecondary">Note</Typography> : <VerdictMark verdict={verdictOf([finding])} />}
       <Typography variant="h2" component="h3" sx={{ mt: 0.25, mb: 0.5 }}>{what}</Typography>
       <Typography variant="body2">{why}</Typography>
       {numbers.length > 0 && (
@@ -58,7 +58,7 @@ function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['o
           ))}
         </Box>
       )}
-      <Typography variant="caption" color="text.secondary" component="p" sx={{ mt: 0.75 }}>
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
         {school ? `School: ${SCHOOLS[school.name].question.toLowerCase()}, “${schoolLabel(school.name, school.choice)}”` : `Rests on ${basis}`}
       </Typography>
       {remedies.length > 0 && (
@@ -68,7 +68,7 @@ function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['o
       )}
       {answers && answers.length > 0 && (
         <Box sx={{ mt: 1.25 }}>
-          <Typography variant="caption" color="text.secondary" component="p">Ask the manual or the maker, and record the answer:</Typography>
+          <Typography variant="caption" color="textSecondary" component="p">Ask the manual or the maker, and record the answer:</Typography>
           <Stack spacing={0.75} sx={{ mt: 0.5 }}>
             {answers.map((answer) => <RemedyButton key={answer.label} remedy={answer} onApply={onApply} quiet />)}
           </Stack>
@@ -91,7 +91,7 @@ function RemedyButton({ remedy, onApply, quiet }: { remedy: Remedy; onApply: Pro
     >
       <Box>
         <Typography variant="body2" sx={{ fontWeight: 650, color: quiet ? 'text.primary' : 'primary.main' }}>{remedy.label}</Typography>
-        {remedy.note && <Typography variant="caption" color="text.secondary">{remedy.note}</Typography>}
+        {remedy.note && <Typography variant="caption" color="textSecondary">{remedy.note}</Typography>}
       </Box>
       {remedy.gives && <VerdictMark verdict={remedy.gives} />}
     </ButtonBase>

@@ -20,7 +20,7 @@ export const capsuleOvervoltage: Rule = {
             'Nothing between the inlet and the capsule keeps the phantom feed away from it.',
           numbers: [{ label: 'Voltage on the capsule', value: volts, unit: 'V', limit: heldAgainst(stake.stands) }],
           remedies: [...converterForAdapter(at), ...feedOff(at)],
-          basis: `computed; ${restsOn(stake.stands)}`,
+          basis: `computation; ${restsOn(stake.stands)}`,
         }),
       ];
     }),

@@ -34,7 +34,7 @@ export const elementDirectCurrent: Rule = {
               : 'One side of it is fed while the other has a way to ground, so the feed drives a current through it.'),
           numbers: [{ label: `Current through ${stake.what}`, value: amps, unit: 'A', limit: heldAgainst(stake.limit) }],
           remedies: [...mendCables(at), ...feedOff(at), ...isolate(at)],
-          basis: `computed; ${restsOn(stake.limit)}`,
+          basis: `computation; ${restsOn(stake.limit)}`,
         }),
       ];
     }),

@@ -33,7 +33,7 @@ export const exposedPatch: Rule = {
             ...(amps === undefined ? [] : [{ label: 'Current through the source, plug half way in', value: amps, unit: 'A' as const }]),
           ],
           remedies: [...feedOff(at), removeLink('Take the patch point out', n, 'run the cable straight through')],
-          basis: 'computed for the steady middle position; contact order of TRS plugs is common practice',
+          basis: 'computation of the steady middle position; contact order of TRS plugs is common practice',
         }),
       ];
     }),

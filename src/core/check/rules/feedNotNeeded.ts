@@ -26,7 +26,7 @@ export const feedNotNeeded: Rule = {
           (amps < NOTHING ? 'nothing flows.' : `${quantity(amps, 'A')} flow all the same.`),
         numbers: [{ label: 'Feed current', value: amps, unit: 'A' }],
         remedies: feedOff(at),
-        ...(coil ? schoolOf(at, 'movingCoilFeed') : { basis: 'computed' }),
+        ...(coil ? schoolOf(at, 'movingCoilFeed') : { basis: 'computation' }),
       }),
     ];
   },

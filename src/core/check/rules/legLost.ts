@@ -32,7 +32,7 @@ export const legLost: Rule = {
           { label: 'Other leg to ground, 1 kHz', value: Math.min(found.hot, found.cold), unit: 'Ω' },
         ],
         remedies: mendCables(at),
-        basis: 'computed impedances and response at 1 kHz',
+        basis: 'the computed impedances and response at 1 kHz',
       }),
     ];
   },

@@ -35,7 +35,7 @@ export const loaded: Rule = {
           (costly ? `At 1 kHz ${quantity(-signal.atSource, 'dB')} are lost.` : ''),
         numbers,
         remedies: lighter(at),
-        basis: `computed response; ${restsOn({ label: 'Lowest note needed', ...lowestFigure(at) })}`,
+        basis: `the computed response; ${restsOn({ label: 'Lowest note needed', ...lowestFigure(at) })}`,
       }),
     ];
   },

@@ -22,7 +22,7 @@ export const oneSided: Rule = {
             (Number.isFinite(below) ? `is ${quantity(-below, 'dB')} below the ${channels[best].name} one.` : 'gets nothing: its contact is grounded or free.'),
           numbers: Number.isFinite(below) ? [{ label: `${channel.name} against ${channels[best].name}`, value: below, unit: 'dB' }] : [],
           remedies: adapter < 0 ? [] : [replaceLink('Use an adapter that feeds both channels', adapter, { kind: 'plain-adapter', choices: { wiring: 'xlr-to-mini-both' } })],
-          basis: 'computed small-signal response at 1 kHz',
+          basis: 'the computed small-signal response at 1 kHz',
         }),
       ];
     });

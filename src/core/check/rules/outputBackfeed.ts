@@ -35,7 +35,7 @@ function backfeed(at: Case, value: number, unit: 'A' | 'V', limit: Limit, what: 
       why: `${label}: ${quantity(value, unit)}, ${over ? 'more than' : 'more than half of'} the ${quantity(limit.value, unit)} it stands.`,
       numbers: [{ label, value, unit, limit: heldAgainst(limit) }],
       remedies: [...feedOff(at), ...converterOrBox(at), ...isolate(at)],
-      basis: `computed; ${restsOn(limit)}`,
+      basis: `computation; ${restsOn(limit)}`,
     }),
   ];
 }

@@ -27,7 +27,7 @@ export const reversed: Rule = {
               ? [removeLink('Take the polarity reverser out', reverser)]
               : at.circuit.junctions[last].plug === 'xlr3' ? [insertLink('Insert a polarity reverser', last, { kind: 'polarity-reverser' })] : []),
           ],
-          basis: 'computed small-signal response at 1 kHz',
+          basis: 'the computed small-signal response at 1 kHz',
         }),
       ];
     });

@@ -26,7 +26,7 @@ export const shieldOpen: Rule = {
           why: `Seen from ${n === 0 ? 'the source' : 'the link before it'}, contact ${CONNECTORS[input].reference} has ${ohms > OPEN_CIRCUIT ? 'no way' : `${quantity(ohms, 'Ω')}`} to the inlet's ground: expect hum, and no return for a feed.`,
           numbers: ohms > OPEN_CIRCUIT ? [] : [{ label: 'Shield to ground, 50 Hz', value: ohms, unit: 'Ω' }],
           remedies: mendCables(at),
-          basis: 'computed impedance at 50 Hz',
+          basis: 'the computed impedance at 50 Hz',
         }),
       ];
     }

@@ -42,7 +42,7 @@ function lost(at: Case, code: string, what: string, why: string, ohms?: number):
       ...(ohms === undefined ? [] : [{ label: 'Load at 1 kHz', value: ohms, unit: 'Ω' as const }]),
     ],
     remedies: mendCables(at),
-    basis: 'computed small-signal response at 1 kHz',
+    basis: 'the computed small-signal response at 1 kHz',
   });
 }
 

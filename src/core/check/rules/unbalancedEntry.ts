@@ -38,7 +38,7 @@ export const unbalancedEntry: Rule = {
           { label: 'Higher leg to ground, 1 kHz', value: high, unit: 'Ω' },
         ],
         remedies: [...mendCables(at), ...(adapter < 0 ? [] : [replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' })])],
-        basis: 'computed impedances at 1 kHz',
+        basis: 'the computed impedances at 1 kHz',
       }),
     ];
   },

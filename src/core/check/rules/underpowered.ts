@@ -18,7 +18,7 @@ export const underpowered: Rule = {
             'it runs, with less headroom and perhaps more noise.',
           numbers: [{ label: `Voltage, ${stake.contacts}`, value: volts, unit: 'V', limit: heldAgainst(stake.needs) }],
           remedies: powerUp(at, supply),
-          basis: `computed; ${restsOn(stake.needs)}`,
+          basis: `computation; ${restsOn(stake.needs)}`,
         });
       }),
 };

@@ -42,7 +42,7 @@ export const unpowered: Rule = {
             `below ${quantity(stake.stops.value, 'V')} it is silent, its maker specifies it from ${quantity(stake.needs.value, 'V')}.`,
           numbers: [{ label: `Voltage, ${stake.contacts}`, value: volts, unit: 'V', limit: heldAgainst(stake.stops) }],
           remedies: powerUp(at, supply),
-          basis: `computed; ${restsOn(stake.stops)}`,
+          basis: `computation; ${restsOn(stake.stops)}`,
         });
       }),
     ...(batteryFlat(at.line)

@@ -39,7 +39,7 @@ export const wrongContact: Rule = {
           (Number.isFinite(level) ? `: ${quantity(level, 'dB')} arrive of it.` : ': nothing of it arrives.'),
         numbers: Number.isFinite(level) ? [{ label: 'Signal along the path', value: level, unit: 'dB' }] : [],
         remedies: adapter(plug, socket, junction, at),
-        basis: 'computed; how plugs and sockets of different length touch is common practice',
+        basis: 'computation; how plugs and sockets of different length touch is common practice',
       }),
     ];
   },
