@@ -1,5 +1,5 @@
 /** Unit tests stand beside the code; the browser tests in tests/e2e belong to Playwright. */
-export default {
+const config = {
   testEnvironment: 'node',
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts'],
@@ -12,3 +12,4 @@ export default {
     ],
   },
 };
+export default config;

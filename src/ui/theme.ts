@@ -40,6 +40,7 @@ export const theme = createTheme({
       },
     },
   },
+  breakpoints: { values: { xs: 0, sm: 600, md: 720, lg: 1120, xl: 1536 } },
   typography: {
     fontFamily: '"Inter Variable", system-ui, sans-serif',
     fontSize: 13,

@@ -37,13 +37,16 @@ export async function directVolts(netlist: Netlist): Promise<(node: Node) => num
   };
 }
 
-export const FREQUENCIES = [20, 200, 2000, 20000];
+const FREQUENCIES = [20, 200, 2000, 20000];
 
 /** Signal voltages by node at `FREQUENCIES`, as ngspice finds them. */
 export async function signalVolts(netlist: Netlist): Promise<(node: Node) => Complex[]> {
   const { text, node } = spiceText(netlist, { title: 'response', analyses: () => ['.ac dec 1 20 20000'] });
   const found = await run(text);
-  return (name) => (found.get(`v(${node(name)})`) as { real: number; img: number }[]).map(({ real, img }) => ({ re: real, im: img }));
+  return (name) => {
+    if (resolve(netlist.joined, name) === GROUND) return FREQUENCIES.map(() => ({ re: 0, im: 0 }));
+    return (found.get(`v(${node(name)})`) as { real: number; img: number }[]).map(({ real, img }) => ({ re: real, im: img }));
+  };
 }
 
 /** Signal voltages at `FREQUENCIES` by our own solver. */

@@ -20,6 +20,7 @@ import { CONNECTORS, INLETS, LINKS, SOURCES, inletKind, kindAt, partAt, reader, 
 import type { Edit } from '@/core/rig/edits';
 import { PartEditor, NameField } from '@/ui/parts/PartEditor';
 import { Strip } from '@/ui/strip/Strip';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { CheckWorker } from '@/workers/checkWorker';
 import { PartLabels } from './PartLabels';
 import { ProbePanel } from './ProbePanel';
@@ -56,6 +57,7 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
           <Tooltip title="Duplicate this line"><IconButton aria-label="Duplicate this line" onClick={onDuplicate}><ContentCopyIcon fontSize="small" /></IconButton></Tooltip>
           <Tooltip title="Remove this line (undo brings it back)"><IconButton aria-label="Remove this line" onClick={onRemove}><DeleteOutlineIcon fontSize="small" /></IconButton></Tooltip>
         </Box>
+        {result && <Box sx={{ display: { md: 'none' } }}><VerdictMark verdict={result.verdict} size="large" /></Box>}
         <FeedSwitch line={line} onEdit={onEdit} />
       </Stack>
       <Divider />

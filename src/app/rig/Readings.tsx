@@ -11,8 +11,8 @@ import { quantity } from '@/core/units/format';
 export function Readings({ result }: { result: LineResult }) {
   const { signal } = result.readings;
   return (
-    <Box component="section" aria-label="Readings" sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 270px' }, gap: 3, alignItems: 'start' }}>
-      <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: 'max-content auto', columnGap: 2, rowGap: 0.4, fontSize: '0.8125rem', alignItems: 'baseline' }}>
+    <Box component="section" aria-label="Readings" sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'flex-start' }}>
+      <Box component="dl" sx={{ flex: '1 1 340px', m: 0, display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 2, rowGap: 0.4, fontSize: '0.8125rem', alignItems: 'baseline' }}>
         {rows(result).map(({ label, value, note }) => (
           <Box key={label} sx={{ display: 'contents' }}>
             <Box component="dt" sx={{ color: 'text.secondary' }}>{label}</Box>

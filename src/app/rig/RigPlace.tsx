@@ -59,9 +59,9 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
     <Box
       sx={{
         height: { lg: '100dvh' }, minHeight: '100dvh', display: 'grid',
-        gridTemplateAreas: { xs: '"bar" "list" "sheet" "why"', md: '"bar bar" "list sheet" "list why"', lg: '"bar bar bar" "list sheet why"' },
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '236px minmax(0, 1fr)', lg: '248px minmax(0, 1fr) 336px' },
-        gridTemplateRows: { xs: 'auto auto auto auto', md: 'auto auto 1fr', lg: 'auto minmax(0, 1fr)' },
+        gridTemplateAreas: { xs: '"bar" "list" "sheet" "why"', md: '"bar bar" "list sheet" "why sheet"', lg: '"bar bar bar" "list sheet why"' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '272px minmax(0, 1fr)', lg: '248px minmax(0, 1fr) 336px' },
+        gridTemplateRows: { xs: 'auto auto auto auto', md: 'auto minmax(200px, 38dvh) 1fr', lg: 'auto minmax(0, 1fr)' },
       }}
     >
       <TopBar
@@ -88,7 +88,7 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
           </Box>
         )}
       </Box>
-      <Box component="aside" aria-label="Why" aria-live="polite" sx={{ gridArea: 'why', borderLeft: { lg: 1 }, borderTop: { xs: 1, lg: 0 }, borderColor: { xs: 'divider', lg: 'divider' }, p: 2.5, overflowY: { lg: 'auto' } }}>
+      <Box component="aside" aria-label="Why" aria-live="polite" sx={{ gridArea: 'why', borderLeft: { lg: 1 }, borderRight: { md: 1, lg: 0 }, borderTop: { xs: 1, lg: 0 }, borderColor: { xs: 'divider', md: 'divider', lg: 'divider' }, p: { xs: 2.5, md: 2, lg: 2.5 }, overflowY: { lg: 'auto' } }}>
         {answer?.result && (
           <>
             <Typography variant="caption" color="textSecondary" component="p">{line.name}</Typography>

@@ -1,5 +1,5 @@
 import { inletKind, kindAt, linkKind, partAt, reader, type Line, type PartRef, type Reader } from '../gear';
-import { applyEdits, type Edit } from '../rig/edits';
+import type { Edit } from '../rig/edits';
 import { quantity } from '../units/format';
 import { isPhantom, type FeedName } from '../standards/feeds';
 import type { Finding } from './finding';
@@ -83,5 +83,4 @@ export const restsOn = (limit: { label: string; basis: string; where?: string })
 
 export const heldAgainst = ({ label, value, basis, where }: NonNullable<Finding['numbers'][number]['limit']>) => ({ label, value, basis, where });
 
-export const apply = (line: Line, edits: Edit[]): Line => applyEdits(line, edits);
 export { quantity };

@@ -1,5 +1,4 @@
 /** The check: a line in, readings, findings and a verdict out. */
-export { checkLine } from './check';
 export { lineResult, rigResult, type JunctionReading, type LineResult, type RigResult } from './result';
 export { probe, type ProbeTip } from './probe';
 export * from './finding';

@@ -101,7 +101,7 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
 }
 
 /** Name and version of the result's format. */
-export const RESULT_FORMAT = { format: 'inlet-check-result', version: 1 } as const;
+const RESULT_FORMAT = { format: 'inlet-check-result', version: 1 } as const;
 
 /** Checks every line of a rig. */
 export const rigResult = (rig: { name: string; lines: Line[] }, schools: Schools) => ({

@@ -87,11 +87,23 @@ function loadSeen(whole: Complex, loaded: Complex): Ohms {
   return missing < 1e-6 ? Infinity : magnitude(whole) / missing;
 }
 
+/** The point around which the response is flattest: its plateau, not the top of a pickup's resonance. */
+function plateau(response: SignalReading['response']): number {
+  const slope = (n: number) => Math.abs(response[n].level - response[n - 1].level);
+  let flattest = response.length - 1;
+  for (let n = response.length - 2; n > 0; n--) {
+    const here = Math.max(slope(n), slope(n + 1));
+    if (here < (flattest === response.length - 1 ? slope(flattest) : Math.max(slope(flattest), slope(flattest + 1)))) flattest = n;
+  }
+  return flattest;
+}
+
+/** Where the response has fallen 3 dB below its plateau, on either side of it. */
 function cuts(response: SignalReading['response'], level: (frequency: Hertz) => Decibels): { lowCut?: Hertz; highCut?: Hertz } {
-  const top = response.reduce((best, point, n) => (point.level > response[best].level ? n : best), 0);
+  const top = plateau(response);
   const floor = response[top].level + decibels(Math.SQRT1_2);
   const below = (n: number) => response[n].level < floor;
-  const low = response.findLastIndex((_, n) => n < top && below(n));
+  const low = response.findLastIndex((_, n) => n <= top && below(n));
   const high = response.findIndex((_, n) => n > top && below(n));
   const between = (under: Hertz, over: Hertz): Hertz => {
     let [a, b] = [under, over];

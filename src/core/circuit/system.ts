@@ -50,7 +50,7 @@ export function assemble(netlist: Netlist): System {
     if (fault) throw new CircuitError('bad-element', [element.name], `${element.name}: ${fault}`);
     named.set(element.name, element);
     const paths = rules.paths(element);
-    for (const [a, b] of [...paths.always, ...paths.signalOnly]) register(a), register(b);
+    [...paths.always, ...paths.signalOnly].flat().forEach(register);
     rules.senses?.(element).forEach(register);
     if (rules.branches(element) > 0) branchIndex.set(element.name, branches.length);
     for (let n = 0; n < rules.branches(element); n++) branches.push({ element: element.name, n });

@@ -1,5 +1,4 @@
 import type { Bench } from './bench';
-import type { Contact } from './connectors';
 import type { ChoiceSpec, FigureSpec, Option } from './figures';
 
 /** Figures and choices that several kinds of gear have. */
@@ -55,9 +54,3 @@ export function transformer(
   bench.winding('secondary', secondary.a, secondary.b, primary.henries / ratio ** 2, secondary.ohms);
   bench.couple('primary', 'secondary', 0.9999);
 }
-
-/** Draws conductors that run straight through with the given look. */
-export function straight(bench: Bench, contacts: Contact[], look: Parameters<Bench['path']>[0]['look']): void {
-  for (const contact of contacts) bench.path({ from: contact, to: contact, look });
-}
-

@@ -1,6 +1,5 @@
 /** The rig document: its type, its schema, edits, and the texts it is written as. */
 export * from './document';
-export { applyEdits, type Edit } from './edits';
 export { DocumentError, parseDocument, readDocument, type Refusal } from './schema';
 export { jsonSchema } from './jsonSchema';
 export { lineSpice } from './spice';

@@ -21,10 +21,10 @@ export type Dbfs = number;
 export type DbSpl = number;
 
 /** 0 dBu: the square root of 0.6 V (1 mW in 600 Ω). */
-export const ZERO_DBU: Volts = Math.sqrt(0.6);
+const ZERO_DBU: Volts = Math.sqrt(0.6);
 
 /** Sound pressure of 0 dB SPL in pascal. */
-export const ZERO_DB_SPL = 20e-6;
+const ZERO_DB_SPL = 20e-6;
 
 /** Amplitude ratio (0 or more) to decibels; a ratio of 0 gives -Infinity. */
 export const decibels = (ratio: number): Decibels => 20 * Math.log10(ratio);
@@ -40,5 +40,3 @@ export const fromDbu = (level: Dbu): Volts => ZERO_DBU * ratio(level);
 
 /** Sound pressure in pascal (RMS) at a sound pressure level. 94 dB SPL gives 1.0024 Pa. */
 export const pascal = (level: DbSpl): number => ZERO_DB_SPL * ratio(level);
-
-export const milliamps = (amps: Amps): Milliamps => amps * 1e3;

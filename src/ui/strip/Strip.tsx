@@ -7,7 +7,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
 import { quantity } from '@/core/units/format';
-import { columns, HEIGHT, JOINT, rowOf, socketVolts, type Columns } from './geometry';
+import { columns, HEIGHT, JOINT, leastWidth, rowOf, socketVolts, type Columns } from './geometry';
 import { LinkDrawing } from './LinkDrawing';
 import { Rail } from './Rail';
 
@@ -25,14 +25,15 @@ interface Props {
 /** The line drawn: its conductors from the source at the left to the inlet at the right. */
 export function Strip({ result, labels, tips, onTip }: Props) {
   const holder = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(700);
+  const [room, setRoom] = useState(700);
   useLayoutEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.max(entry.contentRect.width, 330)));
+    const observer = new ResizeObserver(([entry]) => setRoom(entry.contentRect.width));
     if (holder.current) observer.observe(holder.current);
     return () => observer.disconnect();
   }, []);
   const scheme = useScheme();
   const { junctions } = result.readings;
+  const width = Math.max(room, leastWidth(result.links.length));
   const grid = columns(width, result.links.length);
   const last = junctions.length - 1;
 
@@ -149,7 +150,7 @@ function Joint({ junction, n, x, scheme, show, tips, onTip }: JointProps) {
                 {value === null ? 'floats' : figure(value)}
               </text>
             )}
-            <text x={x + 3} y={y + 13} fontSize={10} fill={palette.text.secondary}>{contact}</text>
+            <text x={same ? x + 4 : x - 5} y={y + 13} textAnchor={same ? 'start' : 'end'} fontSize={10} fill={palette.text.secondary}>{contact}</text>
             <circle cx={x} cy={y} r={11} fill="transparent" style={{ cursor: 'crosshair' }} onClick={() => onTip(contact)}>
               <title>{`Probe contact ${contact}`}</title>
             </circle>

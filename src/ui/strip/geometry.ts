@@ -2,7 +2,7 @@ import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
 import type { LineResult } from '@/core/check';
 
 /** Where a strip draws what, in pixels. Contacts lie in rows: hot on top, the reference at the bottom. */
-export const ROWS = { top: 26, gap: 36 };
+const ROWS = { top: 26, gap: 36 };
 export const HEIGHT = ROWS.top + 2 * ROWS.gap + 22;
 /** Width in which a plug's contacts lead over to the socket's. */
 export const JOINT = 22;
@@ -31,6 +31,9 @@ export interface Columns {
   inlet: number;
   width: number;
 }
+
+/** The least width in which the names of all parts can be read; narrower screens scroll the strip. */
+export const leastWidth = (links: number): number => 2 * 104 + JOINT + links * (68 + JOINT);
 
 /** Divides a width among the source, the links and the inlet. */
 export function columns(width: number, links: number): Columns {

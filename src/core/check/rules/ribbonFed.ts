@@ -5,7 +5,7 @@ import type { Answer, Finding, Severity } from '../finding';
 import { feedOff, isolate } from '../remedies';
 import { windingCurrent } from './elementDirectCurrent';
 
-export interface RibbonFacts {
+interface RibbonFacts {
   tap: string;
   maker: string;
   /** What on the line speaks against a feed by itself. */
@@ -13,7 +13,7 @@ export interface RibbonFacts {
 }
 
 /** What each school says of a live feed on a passive ribbon; undefined is no objection. */
-export function ribbonSeverity(school: string, { tap, maker, doubts }: RibbonFacts): Severity | undefined {
+function ribbonSeverity(school: string, { tap, maker, doubts }: RibbonFacts): Severity | undefined {
   if (school === 'never') return 'harm';
   if (school === 'trust-maker' && maker === 'safe') return undefined;
   return tap !== 'none' || maker === 'harmful' || doubts.length > 0 ? 'harm' : 'watch';

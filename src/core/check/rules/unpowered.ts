@@ -4,7 +4,7 @@ import type { Remedy } from '../finding';
 import { converterForAdapter, feedOn, insertLink, mendCables } from '../remedies';
 import { batteryFlat, type SupplyState } from '../solve';
 
-export const PHANTOMS = [{ value: 'P48', label: '48 V' }, { value: 'P24', label: '24 V' }, { value: 'P12', label: '12 V' }];
+const PHANTOMS = [{ value: 'P48', label: '48 V' }, { value: 'P24', label: '24 V' }, { value: 'P12', label: '12 V' }];
 
 /** Ways to get a part the power it wants. */
 export function powerUp(at: Case, { stake }: SupplyState): Remedy[] {

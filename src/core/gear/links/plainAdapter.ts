@@ -11,7 +11,7 @@ interface Wiring {
 }
 
 /** Adapters that are nothing but wire, named by what they join (common practice; wirings differ between makers). */
-export const WIRINGS: Record<string, Wiring> = {
+const WIRINGS: Record<string, Wiring> = {
   'mini-to-xlr-grounded': { label: 'mini-jack to three-pin: tip to 2, sleeve to 1 and 3', input: 'trs35', output: 'xlr3', wires: [['T', '2'], ['S', '1'], ['S', '3']] },
   'mini-to-xlr-open': { label: 'mini-jack to three-pin: tip to 2, sleeve to 1, 3 free', input: 'trs35', output: 'xlr3', wires: [['T', '2'], ['S', '1']] },
   'mini-to-xlr-balanced': { label: 'mini-jack to three-pin: tip to 2, ring to 3, sleeve to 1', input: 'trs35', output: 'xlr3', wires: [['T', '2'], ['R', '3'], ['S', '1']] },

@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
+
+/** Drives the production build in Debian's headless Chromium; each run has a fresh database with the demo data. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  fullyParallel: false,
+  workers: 1,
+  retries: 0,
+  forbidOnly: true,
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
+        '--disable-component-update', '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `rm -rf test-results/database && npm run -s demo-data && node_modules/.bin/next start --hostname 127.0.0.1 --port ${PORT}`,
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { INLET_CHECK_DATABASE: 'test-results/database/test.sqlite', NEXT_TELEMETRY_DISABLED: '1' },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});
