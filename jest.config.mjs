@@ -8,7 +8,7 @@ const config = {
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'commonjs', ignoreDynamic: true } },
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'commonjs' } },
     ],
   },
 };

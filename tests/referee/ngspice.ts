@@ -1,24 +1,27 @@
+import { Worker } from 'node:worker_threads';
 import { GROUND, resolve, smallSignal, operatingPoint, spiceText, type Complex, type Netlist, type Node } from '@/core/circuit';
 
-/** One ngspice for the whole test file; it runs as WebAssembly inside this process. */
-let engine: Promise<Engine> | undefined;
-interface Engine {
-  setNetList(text: string): void;
-  runSim(): Promise<{ data: { name: string; values: unknown[] }[] }>;
-  getError(): string[];
+/** One ngspice for the whole test file; circuits are run one after the other. */
+let engine: Worker | undefined;
+let queue: Promise<unknown> = Promise.resolve();
+
+type Vectors = { data?: { name: string; values: unknown[] }[]; error?: string; log?: string[] };
+
+function ask(text: string): Promise<Vectors> {
+  engine ??= new Worker('./tests/referee/engine.mjs');
+  engine.unref();
+  const worker = engine;
+  return new Promise((answer) => {
+    worker.once('message', answer);
+    worker.postMessage(text);
+  });
 }
 
-const start = async (): Promise<Engine> => {
-  const { Simulation } = await import('eecircuit-engine');
-  const simulation = new Simulation();
-  await simulation.start();
-  return simulation as unknown as Engine;
-};
-
 async function run(text: string): Promise<Map<string, unknown[]>> {
-  const simulation = await (engine ??= start());
-  simulation.setNetList(text);
-  const { data } = await simulation.runSim();
+  const turn = queue.then(() => ask(text));
+  queue = turn;
+  const { data, error, log } = await turn;
+  if (!data) throw new Error(`ngspice: ${error} ${log?.join(' ')}\n${text}`);
   return new Map(data.map(({ name, values }) => [name.toLowerCase(), values]));
 }
 

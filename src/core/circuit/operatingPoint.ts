@@ -1,4 +1,5 @@
 import type { Amps, Volts } from '../units';
+import type { Characteristic } from './elements/rules';
 import { CircuitError } from './errors';
 import { islands } from './islands';
 import { factor, solve } from './linear/real';
@@ -8,8 +9,10 @@ import { assemble, unknownName, type System } from './system';
 const STEPS = 200;
 /** Newton stops when no non-linear element's voltage moves more than this, in volts and as a share. */
 const CLOSE = 1e-11;
+/** A change of current that counts as none. */
+const NOTHING: Amps = 1e-16;
 /** Current that may leak through the pin of a floating island before it counts as forced. */
-const FORCED: Amps = 1e-12;
+const FORCED: Amps = 1e-9;
 
 /** The direct-current solution of a circuit. */
 export interface OperatingPoint {
@@ -62,7 +65,7 @@ function newton(system: System, pins: number[]): { x: Float64Array; slopes: numb
     for (let k = 0; k < nonLinear.length; k++) {
       const { a: high, b: low, characteristic } = nonLinear[k];
       const next = characteristic.limit((high < 0 ? 0 : x[high]) - (low < 0 ? 0 : x[low]), at[k]);
-      if (!(Math.abs(next - at[k]) <= CLOSE * (1 + Math.abs(next)))) settled = false;
+      if (!still(characteristic, at[k], next)) settled = false;
       at[k] = next;
     }
     if (settled) return { x, slopes };
@@ -70,6 +73,14 @@ function newton(system: System, pins: number[]): { x: Float64Array; slopes: numb
   const names = nonLinear.map(({ element }) => element.name);
   throw new CircuitError('no-convergence', names, `no operating point found after ${STEPS} steps; looked at ${names.join(', ')}`);
 }
+
+/**
+ * Whether a step changes nothing any more: neither the voltage nor the current. Where next to nothing flows, as in a
+ * part that hangs in the air, rounding moves the voltage about for ever and the current tells.
+ */
+const still = (characteristic: Characteristic, before: Volts, next: Volts): boolean =>
+  Math.abs(next - before) <= CLOSE * (1 + Math.abs(next)) ||
+  Math.abs(characteristic.at(next).amps - characteristic.at(before).amps) < NOTHING;
 
 /** Replaces the element by its tangent at `volts`: a conductance beside a current. */
 function stampTangent(part: System['nonLinear'][number], volts: Volts, a: Float64Array, b: Float64Array, n: number): number {

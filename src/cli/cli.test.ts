@@ -1,0 +1,45 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const run = (script: string, ...args: string[]) => spawnSync('npm', ['run', '-s', script, '--', ...args], { encoding: 'utf8' });
+const file = (text: string) => {
+  const path = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'rig.json');
+  writeFileSync(path, text);
+  return path;
+};
+const one = (feed: string) =>
+  JSON.stringify({
+    format: 'inlet-check', version: 1, name: 'one',
+    lines: [{ id: 'one', name: 'one', source: { kind: 'condenser-48' }, links: [{ kind: 'cable' }], inlet: { kind: 'three-pin', choices: { feed } } }],
+  });
+
+test('check prints the result as JSON: 37.8 V at pins 2 and 3, Clear', () => {
+  const { stdout, status } = run('check', file(one('P48')));
+  expect(status).toBe(0);
+  const [line] = JSON.parse(stdout).lines;
+  expect(line.verdict).toBe('Clear');
+  expect(line.readings.junctions[0].contacts.map(({ volts }: { volts: number }) => volts.toFixed(1))).toEqual(['0.0', '37.8', '37.8']);
+});
+
+test.each([
+  ['a file that is not there', 'nowhere.json', 'unreadable'],
+  ['a file that is not JSON', file('{'), 'bad-document'],
+  ['a wrong field', file(one('P49')), 'bad-document'],
+  ['a file over 1 MiB', file(' '.repeat(1024 * 1024 + 1)), 'too-large'],
+])('check refuses %s', (_name, path, code) => {
+  const { stderr, stdout, status } = run('check', path);
+  expect(status).toBe(2);
+  expect(stdout).toBe('');
+  expect(JSON.parse(stderr).error.code).toBe(code);
+});
+
+test('spice prints a netlist; an unknown line lists the known ones', () => {
+  const good = run('spice', file(one('P48')), 'one');
+  expect(good.stdout).toMatch(/^one: one\n[\s\S]*\.op\n/);
+  const bad = run('spice', file(one('P48')), 'two');
+  expect(bad.status).toBe(2);
+  expect(JSON.parse(bad.stderr).error).toMatchObject({ code: 'no-line', message: expect.stringContaining('one') });
+  expect(JSON.parse(run('spice', file(one('P48'))).stderr).error.code).toBe('usage');
+});
