@@ -18,7 +18,7 @@ function judge(line: Line, schools: Schools, alternatives: Alternative[]): Check
   const solve = (asked: Line) => solveLine(asDrawn(asked), peakTarget);
   const solved = solve(line);
   // Rules see the line as its owner described it, open questions included; circuits are solved as drawn.
-  const at: Case = { ...solved, line, schools, alternatives, whatIf: (edits) => solve(applyEdits(line, edits)) };
+  const at: Case = Object.assign(Object.create(solved), { line, schools, alternatives, whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)) });
   const found = RULES.flatMap((rule) => rule.judge(at));
   const findings = SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity));
   return { solved, findings, verdict: verdictOf(findings) };

@@ -17,11 +17,11 @@ export interface Solved {
   circuit: LineCircuit;
   point: OperatingPoint;
   supplies: SupplyState[];
-  signal: SignalReading;
+  readonly signal: SignalReading;
   /** Every powered part gets what it runs on. */
   powered: boolean;
   /** Present if a usable signal arrives at a powered inlet. */
-  level?: LevelPlan;
+  readonly level?: LevelPlan;
 }
 
 /** Below this against what is expected a signal counts as lost, in dB. */
@@ -35,10 +35,24 @@ export function solveLine(line: Line, peakTarget: number): Solved {
   const circuit = lineCircuit(line);
   const point = operatingPoint(circuit.netlist);
   const supplies = circuit.stakes.flatMap((stake) => (stake.type === 'supply' ? [supplyState(stake, point)] : []));
-  const signal = readSignal(circuit, point);
   const powered = supplies.every(({ state }) => state !== 'dead') && !batteryFlat(line);
-  const arrives = powered && signal.alongPath > LOST;
-  return { line, circuit, point, supplies, signal, powered, level: arrives ? plan(line, signal, peakTarget) : undefined };
+  // Many a question is about direct current alone: the signal is read when somebody asks for it.
+  const signal = once(() => readSignal(circuit, point));
+  const level = once(() => (powered && signal().alongPath > LOST ? plan(line, signal(), peakTarget) : undefined));
+  return {
+    line, circuit, point, supplies, powered,
+    get signal() {
+      return signal();
+    },
+    get level() {
+      return level();
+    },
+  };
+}
+
+function once<T>(make: () => T): () => T {
+  let made: { value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
 }
 
 /** The voltage from a to b; two nodes that nothing connects show a meter nothing. */

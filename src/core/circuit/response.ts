@@ -29,7 +29,7 @@ export interface Response {
 export function smallSignal(point: OperatingPoint): (frequency: Hertz) => Response {
   const { system } = point;
   const n = system.size;
-  const g = Float64Array.from(system.g);
+  const g = system.g.slice();
   const add = (row: number, column: number, value: number) => {
     if (row >= 0 && column >= 0) g[row * n + column] += value;
   };
@@ -46,7 +46,9 @@ export function smallSignal(point: OperatingPoint): (frequency: Hertz) => Respon
 
 function responseAt(system: System, g: Float64Array, omega: number): Response {
   const n = system.size;
-  const matrix: ComplexMatrix = { n, re: Float64Array.from(g), im: system.c.map((value) => omega * value), order: new Int32Array(n) };
+  const im = new Float64Array(n * n);
+  for (let k = 0; k < im.length; k++) im[k] = omega * system.c[k];
+  const matrix: ComplexMatrix = { n, re: g.slice(), im, order: new Int32Array(n) };
   const column = factorComplex(matrix);
   if (column >= 0) throw singular(system, column);
   const solveFor = (excitation: Float64Array) => {
