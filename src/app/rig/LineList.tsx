@@ -21,7 +21,9 @@ interface Props {
 /** The saved lines, each with its verdict. */
 export function LineList({ lines, answers, selected, onSelect, onAdd }: Props) {
   const current = useRef<HTMLButtonElement>(null);
-  useEffect(() => current.current?.scrollIntoView({ block: 'nearest' }), [selected]);
+  useEffect(() => {
+    void current.current?.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
   return (
     <Box component="nav" aria-label="Lines" sx={{ gridArea: 'list', borderRight: { md: 1 }, borderBottom: { xs: 1, md: 0 }, borderColor: { xs: 'divider', md: 'divider' }, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', px: 2, py: 1 }}>

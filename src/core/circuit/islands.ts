@@ -1,27 +1,35 @@
 import { rulesOf } from './elements';
-import { GROUND, resolve, type Node } from './netlist';
+import type { Node } from './netlist';
 import type { System } from './system';
 
+export type Analysis = 'direct' | 'signal';
+
 /** Groups of nodes that no element connects to ground: capacitors count for signals, not for direct current. */
-export function islands(system: System, analysis: 'direct' | 'signal'): Node[][] {
-  const { netlist, nodes } = system;
-  const parent = new Map<Node, Node>([[GROUND, GROUND], ...nodes.map((node): [Node, Node] => [node, node])]);
-  const root = (node: Node): Node => {
-    let at = node;
-    while (parent.get(at) !== at) at = parent.get(at)!;
-    return at;
+export function islands(system: System, analysis: Analysis): Node[][] {
+  const { nodes } = system;
+  // Ground is the last of the places; every node points to one it is connected with, roots to themselves.
+  const ground = nodes.length;
+  const parent = new Int32Array(ground + 1).map((_, place) => place);
+  const root = (place: number): number => {
+    while (parent[place] !== place) place = parent[place] = parent[parent[place]];
+    return place;
   };
-  for (const element of netlist.elements) {
+  const place = (node: Node): number => {
+    const index = system.node(node)!;
+    return index < 0 ? ground : index;
+  };
+  for (const element of system.netlist.elements) {
     const { always, signalOnly } = rulesOf(element).paths(element);
-    for (const [a, b] of analysis === 'signal' ? [...always, ...signalOnly] : always)
-      parent.set(root(resolve(netlist.joined, a)), root(resolve(netlist.joined, b)));
+    for (const [a, b] of always) parent[root(place(a))] = root(place(b));
+    if (analysis === 'signal') for (const [a, b] of signalOnly) parent[root(place(a))] = root(place(b));
   }
-  const ground = root(GROUND);
-  const groups = new Map<Node, Node[]>();
-  for (const node of nodes) {
-    const group = root(node);
-    if (group === ground) continue;
-    groups.set(group, [...(groups.get(group) ?? []), node]);
-  }
+  const groups = new Map<number, Node[]>();
+  nodes.forEach((node, n) => {
+    const group = root(n);
+    if (group === root(ground)) return;
+    const others = groups.get(group);
+    if (others) others.push(node);
+    else groups.set(group, [node]);
+  });
   return [...groups.values()];
 }

@@ -1,16 +1,12 @@
 import type { Amps, Volts } from '../units';
-import type { Characteristic } from './elements/rules';
 import { CircuitError } from './errors';
-import { islands } from './islands';
-import { factor, solve } from './linear/real';
+import { factor, solve, workspace } from './linear/real';
 import { resolve, type Element, type Netlist, type Node } from './netlist';
+import { reduced } from './reduced';
 import { assemble, unknownName, type System } from './system';
+import { stampTangent, still, voltage } from './tangent';
 
 const STEPS = 200;
-/** Newton stops when no non-linear element's voltage moves more than this, in volts and as a share. */
-const CLOSE = 1e-11;
-/** A change of current that counts as none. */
-const NOTHING: Amps = 1e-16;
 /** Current that may leak through the pin of a floating island before it counts as forced. */
 const FORCED: Amps = 1e-9;
 
@@ -32,11 +28,13 @@ export interface OperatingPoint {
  * @throws CircuitError `singular` (sources or windings without resistance in a loop), `floating` (a current driven into
  *   nodes that have no way to ground), `no-convergence`, `bad-element`
  */
-export function operatingPoint(netlist: Netlist): OperatingPoint {
-  const system = assemble(netlist);
-  const floating = islands(system, 'direct');
+export const operatingPoint = (netlist: Netlist): OperatingPoint => solveSystem(assemble(netlist));
+
+/** Solves equations that are already written. @throws as `operatingPoint` does */
+export function solveSystem(system: System): OperatingPoint {
+  const floating = system.islands('direct');
   const pins = floating.map((group) => system.node(group[0])!);
-  const { x, slopes } = newton(system, pins);
+  const { x, slopes } = reduced(system, pins) ?? newton(system, pins, startValues(system));
   pins.forEach((pin, n) => {
     if (Math.abs(x[pin]) > FORCED)
       throw new CircuitError('floating', floating[n], `a current is driven into ${floating[n].join(', ')}, which has no way back to ground`);
@@ -44,27 +42,29 @@ export function operatingPoint(netlist: Netlist): OperatingPoint {
   return readings(system, floating, x, slopes);
 }
 
-function newton(system: System, pins: number[]): { x: Float64Array; slopes: number[] } {
-  const { size: n, g, z, nonLinear } = system;
+interface Solution {
+  x: Float64Array;
+  slopes: number[];
+}
+
+const startValues = (system: System): number[] => system.nonLinear.map(() => 0);
+
+/** Newton iteration on the whole circuit: a decomposition at every step. Never fails for want of precision. */
+function newton(system: System, pins: number[], at: number[]): Solution {
+  const { size: n, nonLinear } = system;
   const a = new Float64Array(n * n);
   const b = new Float64Array(n);
   const x = new Float64Array(n);
-  const order = new Int32Array(n);
-  const largest = new Float64Array(n);
-  const at = nonLinear.map(() => 0);
-  const slopes = nonLinear.map(() => 0);
+  const space = workspace(n);
   for (let step = 0; step < STEPS; step++) {
-    a.set(g);
-    b.set(z);
-    for (const pin of pins) a[pin * n + pin] += 1;
-    for (let k = 0; k < nonLinear.length; k++) slopes[k] = stampTangent(nonLinear[k], at[k], a, b, n);
-    const column = factor(a, n, order, largest);
+    const slopes = linearised(system, pins, at, a, b);
+    const column = factor(a, n, space);
     if (column >= 0) throw singular(system, column);
-    solve(a, n, order, b, x);
+    solve(a, n, space, b, x);
     let settled = true;
     for (let k = 0; k < nonLinear.length; k++) {
-      const { a: high, b: low, characteristic } = nonLinear[k];
-      const next = characteristic.limit((high < 0 ? 0 : x[high]) - (low < 0 ? 0 : x[low]), at[k]);
+      const { characteristic } = nonLinear[k];
+      const next = characteristic.limit(voltage(x, nonLinear[k]), at[k]);
       if (!still(characteristic, at[k], next)) settled = false;
       at[k] = next;
     }
@@ -74,31 +74,12 @@ function newton(system: System, pins: number[]): { x: Float64Array; slopes: numb
   throw new CircuitError('no-convergence', names, `no operating point found after ${STEPS} steps; looked at ${names.join(', ')}`);
 }
 
-/**
- * Whether a step changes nothing any more: neither the voltage nor the current. Where next to nothing flows, as in a
- * part that hangs in the air, rounding moves the voltage about for ever and the current tells.
- */
-const still = (characteristic: Characteristic, before: Volts, next: Volts): boolean =>
-  Math.abs(next - before) <= CLOSE * (1 + Math.abs(next)) ||
-  Math.abs(characteristic.at(next).amps - characteristic.at(before).amps) < NOTHING;
-
-/** Replaces the element by its tangent at `volts`: a conductance beside a current. */
-function stampTangent(part: System['nonLinear'][number], volts: Volts, a: Float64Array, b: Float64Array, n: number): number {
-  const { amps, siemens } = part.characteristic.at(volts);
-  const rest = amps - siemens * volts;
-  if (part.a >= 0) {
-    a[part.a * n + part.a] += siemens;
-    b[part.a] -= rest;
-  }
-  if (part.b >= 0) {
-    a[part.b * n + part.b] += siemens;
-    b[part.b] += rest;
-  }
-  if (part.a >= 0 && part.b >= 0) {
-    a[part.a * n + part.b] -= siemens;
-    a[part.b * n + part.a] -= siemens;
-  }
-  return siemens;
+/** Writes the circuit with every non-linear element replaced by its tangent; returns the slopes. */
+function linearised({ size: n, g, z, nonLinear }: System, pins: number[], at: number[], a: Float64Array, b: Float64Array): number[] {
+  a.set(g);
+  b.set(z);
+  for (const pin of pins) a[pin * n + pin] += 1;
+  return nonLinear.map((part, k) => stampTangent(part, at[k], a, b, n));
 }
 
 export function singular(system: System, column: number): CircuitError {
@@ -112,23 +93,21 @@ export function singular(system: System, column: number): CircuitError {
 
 function readings(system: System, floating: Node[][], x: Float64Array, slopes: number[]): OperatingPoint {
   const { netlist } = system;
-  const island = new Map<Node, number>(floating.flatMap((group, n) => group.map((node): [Node, number] => [node, n])));
   const at = (name: Node): Volts => {
     const index = system.node(name);
     return index === undefined || index < 0 ? 0 : x[index];
   };
   const group = (name: Node): number | string => {
     const node = resolve(netlist.joined, name);
-    return system.node(node) === undefined ? node : (island.get(node) ?? -1);
+    return system.node(node) === undefined ? node : floating.findIndex((island) => island.includes(node));
   };
-  const elements = new Map<string, Element>(netlist.elements.map((element) => [element.name, element]));
   return {
     system,
     floating,
     slopes,
     volts: (a, b = 'gnd') => (group(a) === group(b) ? at(a) - at(b) : undefined),
     amps(name, n = 0) {
-      const element = elements.get(name);
+      const element = netlist.elements.find((other) => other.name === name);
       if (!element) throw new CircuitError('bad-element', [name], `${name} is not in the circuit`);
       const branch = system.branch(name, n);
       if (branch !== undefined) return x[branch];

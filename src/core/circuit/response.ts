@@ -1,5 +1,4 @@
 import type { Hertz, Ohms } from '../units';
-import { islands } from './islands';
 import { factorComplex, solveComplex, type ComplexMatrix } from './linear/complex';
 import type { Node } from './netlist';
 import { singular, type OperatingPoint } from './operatingPoint';
@@ -40,7 +39,7 @@ export function smallSignal(point: OperatingPoint): (frequency: Hertz) => Respon
     add(a, b, -siemens);
     add(b, a, -siemens);
   });
-  for (const [first] of islands(system, 'signal')) add(system.node(first)!, system.node(first)!, 1);
+  for (const [first] of system.islands('signal')) add(system.node(first)!, system.node(first)!, 1);
   return (frequency) => responseAt(system, g, 2 * Math.PI * frequency);
 }
 

@@ -1,6 +1,7 @@
 import { CircuitError } from './errors';
 import { rulesOf } from './elements';
 import type { Characteristic, Index, Stamp } from './elements/rules';
+import { islands, type Analysis } from './islands';
 import { GROUND, resolve, type Element, type Netlist, type Node } from './netlist';
 
 /** A two-terminal element whose current is not proportional to its voltage. */
@@ -25,6 +26,8 @@ export interface System {
   /** Index of a node by any of its names; -1 for ground, undefined if the circuit does not have it. */
   node(name: Node): Index | undefined;
   branch(element: string, n?: number): Index | undefined;
+  /** Groups of nodes that nothing connects to ground, for direct current or for signals. */
+  islands(analysis: Analysis): Node[][];
 }
 
 /**
@@ -40,9 +43,11 @@ export function assemble(netlist: Netlist): System {
   const named = new Map<string, Element>();
 
   const register = (name: Node) => {
+    if (nodeIndex.has(name)) return;
     const node = resolve(joined, name);
-    if (!nodeIndex.has(node)) nodeIndex.set(node, nodes.push(node) - 1);
-    nodeIndex.set(name, nodeIndex.get(node)!);
+    let index = nodeIndex.get(node);
+    if (index === undefined) nodeIndex.set(node, (index = nodes.push(node) - 1));
+    if (name !== node) nodeIndex.set(name, index);
   };
   for (const element of elements) {
     const rules = rulesOf(element);
@@ -50,13 +55,21 @@ export function assemble(netlist: Netlist): System {
     if (fault) throw new CircuitError('bad-element', [element.name], `${element.name}: ${fault}`);
     named.set(element.name, element);
     const paths = rules.paths(element);
-    [...paths.always, ...paths.signalOnly].flat().forEach(register);
-    rules.senses?.(element).forEach(register);
+    for (const [a, b] of paths.always) {
+      register(a);
+      register(b);
+    }
+    for (const [a, b] of paths.signalOnly) {
+      register(a);
+      register(b);
+    }
+    for (const node of rules.senses?.(element) ?? []) register(node);
     if (rules.branches(element) > 0) branchIndex.set(element.name, branches.length);
     for (let n = 0; n < rules.branches(element); n++) branches.push({ element: element.name, n });
   }
 
   const size = nodes.length + branches.length;
+  const found: Partial<Record<Analysis, Node[][]>> = {};
   const system: System = {
     netlist, size, nodes, branches,
     g: new Float64Array(size * size),
@@ -65,6 +78,7 @@ export function assemble(netlist: Netlist): System {
     signal: new Float64Array(size),
     nonLinear: [],
     node: (name) => nodeIndex.get(name) ?? nodeIndex.get(resolve(joined, name)),
+    islands: (analysis) => (found[analysis] ??= islands(system, analysis)),
     branch: (element, n = 0) => (branchIndex.has(element) ? nodes.length + branchIndex.get(element)! + n : undefined),
   };
   const stamp = stampInto(system, named);

@@ -6,7 +6,6 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
-import { quantity } from '@/core/units/format';
 import { columns, HEIGHT, JOINT, leastWidth, rowOf, socketVolts, type Columns } from './geometry';
 import { LinkDrawing } from './LinkDrawing';
 import { Rail } from './Rail';
@@ -65,7 +64,7 @@ export function useScheme(): Scheme {
 
 const describe = (result: LineResult): string =>
   result.readings.junctions
-    .map(({ at, contacts }) => `${at}: ${contacts.map(({ contact, volts }) => `${contact} ${volts === null ? 'floats' : quantity(volts, 'V')}`).join(', ')}`)
+    .map(({ at, contacts }) => `${at}: ${contacts.map(({ contact, volts }) => `${contact} ${volts === null ? 'floats' : `${figure(volts)} V`}`).join(', ')}`)
     .join('; ');
 
 /** Voltages are written at both ends of the line and wherever they change on the way. */

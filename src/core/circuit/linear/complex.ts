@@ -12,6 +12,7 @@ const SINGULAR = 1e-14;
 /** Decomposes the matrix. @returns -1, or the column at which it turned out singular */
 export function factorComplex({ n, re, im, order }: ComplexMatrix): number {
   const largest = new Float64Array(n);
+  const columns = new Int32Array(n);
   for (let row = 0; row < n; row++) {
     order[row] = row;
     for (let column = 0; column < n; column++) {
@@ -34,6 +35,9 @@ export function factorComplex({ n, re, im, order }: ComplexMatrix): number {
     const pivotRe = re[k * n + k];
     const pivotIm = im[k * n + k];
     const norm = pivotRe * pivotRe + pivotIm * pivotIm;
+    let filled = 0;
+    for (let column = k + 1; column < n; column++)
+      if (re[k * n + column] !== 0 || im[k * n + column] !== 0) columns[filled++] = column;
     for (let row = k + 1; row < n; row++) {
       const ar = re[row * n + k];
       const ai = im[row * n + k];
@@ -42,7 +46,8 @@ export function factorComplex({ n, re, im, order }: ComplexMatrix): number {
       const fi = (ai * pivotRe - ar * pivotIm) / norm;
       re[row * n + k] = fr;
       im[row * n + k] = fi;
-      for (let column = k + 1; column < n; column++) {
+      for (let at = 0; at < filled; at++) {
+        const column = columns[at];
         const br = re[k * n + column];
         const bi = im[k * n + column];
         re[row * n + column] -= fr * br - fi * bi;

@@ -6,11 +6,20 @@
 /** A pivot smaller than this share of its column's largest entry means that the column says nothing new. */
 const SINGULAR = 1e-14;
 
+/** What the decomposition of matrices of one size needs besides the matrix; used again and again. */
+export interface Workspace {
+  order: Int32Array;
+  largest: Float64Array;
+  columns: Int32Array;
+}
+
+export const workspace = (n: number): Workspace => ({ order: new Int32Array(n), largest: new Float64Array(n), columns: new Int32Array(n) });
+
 /**
- * Decomposes the row-major n × n matrix `a`, noting the row order in `order`.
+ * Decomposes the row-major n × n matrix `a`, noting the row order in the workspace.
  * @returns -1, or the column at which the matrix turned out singular
  */
-export function factor(a: Float64Array, n: number, order: Int32Array, largest: Float64Array): number {
+export function factor(a: Float64Array, n: number, { order, largest, columns }: Workspace): number {
   largest.fill(0);
   for (let row = 0; row < n; row++) {
     order[row] = row;
@@ -41,19 +50,23 @@ export function factor(a: Float64Array, n: number, order: Int32Array, largest: F
       order[best] = kept;
     }
     const inverse = 1 / a[k * n + k];
+    // Few of a circuit's nodes are neighbours: most of the pivot's row is zero and stays out of the inner loop.
+    let filled = 0;
+    for (let column = k + 1; column < n; column++) if (a[k * n + column] !== 0) columns[filled++] = column;
     for (let row = k + 1; row < n; row++) {
-      const share = a[row * n + k];
+      const start = row * n;
+      const share = a[start + k];
       if (share === 0) continue;
       const scaled = share * inverse;
-      a[row * n + k] = scaled;
-      for (let column = k + 1; column < n; column++) a[row * n + column] -= scaled * a[k * n + column];
+      a[start + k] = scaled;
+      for (let at = 0; at < filled; at++) a[start + columns[at]] -= scaled * a[k * n + columns[at]];
     }
   }
   return -1;
 }
 
 /** Solves for one right-hand side `b` with a matrix that `factor` decomposed; the answer goes to `x`. */
-export function solve(a: Float64Array, n: number, order: Int32Array, b: Float64Array, x: Float64Array): void {
+export function solve(a: Float64Array, n: number, { order }: Workspace, b: Float64Array, x: Float64Array): void {
   for (let row = 0; row < n; row++) {
     let sum = b[order[row]];
     for (let column = 0; column < row; column++) sum -= a[row * n + column] * x[column];

@@ -1,0 +1,40 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { expect, test, type Page } from '@playwright/test';
+import { openLine, verdict } from './rig';
+
+const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** Runs axe-core for WCAG 2 A and AA; what it finds, in short. */
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  return page.evaluate(async () => {
+    const { violations: found } = await (window as unknown as { axe: { run(node: Document, options: object): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }> } }).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
+    });
+    return found.flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`));
+  });
+}
+
+for (const colorScheme of ['light', 'dark'] as const)
+  for (const [width, height] of [[1280, 800], [820, 1100], [390, 844]])
+    test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
+      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+      await openLine(page, 'Trio, long ribbon');
+      await expect(verdict(page)).toHaveText('Stop');
+      expect(await violations(page)).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+      await page.getByRole('button', { name: 'Schools' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+      await page.waitForTimeout(350);
+      expect(await violations(page)).toEqual([]);
+      await page.close();
+    });
+
+test('the theme is chosen by hand and kept', async ({ page }) => {
+  await page.goto('/rig');
+  await page.getByRole('button', { name: 'Switch to the dark theme' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
+});

@@ -1,0 +1,86 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { feed, openLine, saved, verdict } from './rig';
+
+const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
+
+test('health answers', async ({ request }) => {
+  expect(await (await request.get('/api/health')).json()).toMatchObject({ status: 'ok' });
+});
+
+test('check answers every line of a document', async ({ request }) => {
+  const response = await request.post('/api/check', { data: demo });
+  expect(response.status()).toBe(200);
+  const { lines } = await response.json();
+  expect(lines).toHaveLength(demo.lines.length);
+  expect(lines.find(({ id }: { id: string }) => id === 'guide-body-worn').verdict).toBe('Stop');
+});
+
+test('wrong documents, bodies and origins are refused and say what to change', async ({ request }) => {
+  const refused = async (options: Parameters<typeof request.post>[1], status: number, code: string) => {
+    const response = await request.post('/api/check', options);
+    expect(response.status()).toBe(status);
+    const { error } = await response.json();
+    expect(error.code).toBe(code);
+    expect(error.message.length).toBeGreaterThan(10);
+    expect(JSON.stringify(error)).not.toContain('node_modules');
+    return error;
+  };
+  const json = { 'content-type': 'application/json' };
+  expect(await refused({ data: { ...demo, colour: 'red' } }, 400, 'bad-document')).toMatchObject({ path: 'colour' });
+  await refused({ data: Buffer.from('{ "format":'), headers: json }, 400, 'not-json');
+  await refused({ data: 'text', headers: { 'content-type': 'text/plain' } }, 415, 'not-json');
+  await refused({ data: Buffer.alloc(1024 * 1024 + 1, ' '), headers: json }, 413, 'too-large');
+  await refused({ data: demo, headers: { origin: 'http://elsewhere.example' } }, 403, 'other-origin');
+});
+
+test('rigs: a stale save is refused with both versions kept', async ({ request }) => {
+  const document = { ...demo, name: 'Second barge' };
+  const { id } = await (await request.post('/api/rigs', { data: document })).json();
+  expect((await request.put(`/api/rigs/${id}`, { data: { basedOn: 1, document: { ...document, name: 'Theirs' } } })).status()).toBe(200);
+  const stale = await request.put(`/api/rigs/${id}`, { data: { basedOn: 1, document: { ...document, name: 'Mine' } } });
+  expect(stale.status()).toBe(409);
+  const { error } = await stale.json();
+  expect(error.current.document.name).toBe('Theirs');
+  expect((await (await request.get(`/api/rigs/${id}/refused/${error.refused}`)).json()).document.name).toBe('Mine');
+  expect((await (await request.get(`/api/rigs/${id}/revisions`)).json()).revisions).toHaveLength(2);
+  expect((await (await request.get(`/api/rigs/${id}/revisions/1`)).json()).document.name).toBe('Second barge');
+  expect((await request.get('/api/rigs/nobody')).status()).toBe(404);
+  expect((await request.put(`/api/rigs/${id}`, { data: { document } })).status()).toBe(400);
+});
+
+test('two tabs: the second is told, and may save on top', async ({ page, context }) => {
+  await openLine(page, 'Hydrophone at the sluice');
+  const other = await context.newPage();
+  await openLine(other, 'Hydrophone at the sluice');
+  await feed(page, '24 V').click();
+  await saved(page);
+  await expect(page.getByRole('status').filter({ hasText: 'revision' })).toBeVisible();
+  await page.waitForTimeout(600);
+  await feed(other, 'off').click();
+  await expect(other.getByText(/changed in another tab/).first()).toBeVisible();
+  await other.getByRole('button', { name: 'Save mine on top' }).click();
+  await saved(other);
+  await page.reload();
+  await expect(feed(page, 'off')).toHaveAttribute('aria-pressed', 'true');
+  await feed(page, '48 V').click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await saved(page);
+});
+
+test('the page keeps to its own server and its console clean', async ({ page }) => {
+  const foreign: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith('http://127.0.0.1:')) foreign.push(request.url());
+  });
+  const problems: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
+  page.on('pageerror', (error) => problems.push(error.message));
+  await openLine(page, 'Trio, large condenser');
+  await expect(verdict(page)).toHaveText('Silent');
+  const response = await page.goto('/rig');
+  expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
+  await expect(verdict(page)).toHaveText('Clear');
+  expect(foreign).toEqual([]);
+  expect(problems).toEqual([]);
+});
