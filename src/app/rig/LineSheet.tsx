@@ -15,7 +15,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState, type ReactNode, type RefObject } from 'react';
+import { memo, useCallback, useMemo, useState, type ReactNode, type RefObject } from 'react';
 import { CONNECTORS, INLETS, LINKS, SOURCES, inletKind, kindAt, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
 import type { Edit } from '@/core/rig/edits';
 import { PartEditor, NameField } from '@/ui/parts/PartEditor';
@@ -43,6 +43,7 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
   const [sheet, setSheet] = useState<HTMLDivElement | null>(null);
   const chosen: PartRef = typeof part === 'number' && part >= line.links.length ? 'source' : part;
   const result = answer?.result;
+  const replace = useCallback((role: PartRef, to: Part) => onEdit([{ do: 'replace', part: role, with: to }]), [onEdit]);
 
   const insert = (kind: string) => {
     onEdit([{ do: 'insert', at: inserting!, part: fitting(line, inserting!, kind) }]);
@@ -58,7 +59,7 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
           <Tooltip title="Remove this line (undo brings it back)"><IconButton aria-label="Remove this line" onClick={onRemove}><DeleteOutlineIcon fontSize="small" /></IconButton></Tooltip>
         </Box>
         {result && <Box sx={{ display: { md: 'none' } }}><VerdictMark verdict={result.verdict} size="large" /></Box>}
-        <FeedSwitch line={line} onEdit={onEdit} />
+        <FeedSwitch inlet={line.inlet} onEdit={onEdit} />
       </Stack>
       <Divider />
       {answer?.failed && <Alert severity="error">This line cannot be solved: {answer.failed}. Undo the last change, or take the part out that causes it.</Alert>}
@@ -76,7 +77,7 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
       <PartEditor
         key={`${line.id}.${chosen}`} role={chosen} part={partAt(line, chosen)}
         kinds={chosen === 'source' ? SOURCES : chosen === 'inlet' ? INLETS : LINKS}
-        onChange={(to) => onEdit([{ do: 'replace', part: chosen, with: to }])}
+        onChange={replace}
       />
       {typeof chosen === 'number' && (
         <Button color="error" sx={{ alignSelf: 'flex-start' }} onClick={() => { onEdit([{ do: 'remove', at: chosen }]); setPart('source'); }}>
@@ -111,11 +112,11 @@ function fitting(line: Line, at: number, kind: string): Part {
 }
 
 /** The inlet's feed: the switch of this line. */
-function FeedSwitch({ line, onEdit }: Pick<Props, 'line' | 'onEdit'>) {
-  const kind = inletKind(line.inlet.kind);
+const FeedSwitch = memo(function FeedSwitch({ inlet, onEdit }: { inlet: Part; onEdit: Props['onEdit'] }) {
+  const kind = inletKind(inlet.kind);
   const feed = kind.choices.feed;
   if (!feed) return <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto !important' }}>This inlet has no feed</Typography>;
-  const value = reader(kind, line.inlet).choice('feed');
+  const value = reader(kind, inlet).choice('feed');
   const change = (to: string | null) => to && onEdit([{ do: 'choose', part: 'inlet', choice: 'feed', value: to }]);
   return (
     <Stack direction="row" spacing={1} sx={{ alignItems: 'center', ml: 'auto !important' }}>
@@ -125,7 +126,7 @@ function FeedSwitch({ line, onEdit }: Pick<Props, 'line' | 'onEdit'>) {
       </ToggleButtonGroup>
     </Stack>
   );
-}
+});
 
 interface DrawingProps {
   line: Line;
@@ -147,11 +148,10 @@ function Drawing({ line, answer, worker, children }: DrawingProps) {
   const here = ({ junction, contact }: Probe['red']) => junctions[junction]?.contacts.some((other) => other.contact === contact);
   const probe = placed && here(placed.red) && here(placed.black) ? placed : standard;
   const reading = useProbe(worker, line, probe);
-  const places = junctions.map(({ at }, n) => (n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `behind link ${n}`));
   return (
     <>
       {children(probe, (tip) => setPlaced({ red: tip, black: probe.red }))}
-      <ProbePanel result={result} places={places} probe={probe} reading={reading} onChange={setPlaced} />
+      <ProbePanel result={result} probe={probe} reading={reading} onChange={setPlaced} />
       <Divider />
       <Readings result={result} />
     </>

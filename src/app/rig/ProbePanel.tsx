@@ -4,21 +4,23 @@ import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import type { Probe } from './useCheck';
 
 interface Props {
   result: LineResult;
-  places: string[];
   probe: Probe;
   reading?: { volts?: number; failed?: string };
   onChange: (probe: Probe) => void;
 }
 
 /** A meter of 10 MΩ whose tips go on any two contacts of the line. */
-export function ProbePanel({ result, places, probe, reading, onChange }: Props) {
-  const spots = result.readings.junctions.flatMap(({ contacts }, junction) =>
-    contacts.map(({ contact }) => ({ key: `${junction}.${contact}`, tip: { junction, contact }, label: `${contact}, ${places[junction]}` })),
+export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onChange }: Props) {
+  const { junctions } = result.readings;
+  const place = (at: string, n: number) => (n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `behind link ${n}`);
+  const spots = junctions.flatMap(({ at, contacts }, junction) =>
+    contacts.map(({ contact }) => ({ key: `${junction}.${contact}`, tip: { junction, contact }, label: `${contact}, ${place(at, junction)}` })),
   );
   const tip = (name: 'red' | 'black', label: string) => (
     <TextField
@@ -37,7 +39,7 @@ export function ProbePanel({ result, places, probe, reading, onChange }: Props) 
       </Typography>
     </Box>
   );
-}
+});
 
 /** As a meter on its 60 V range shows it. */
 const meterText = (volts: number) => `${(Math.abs(volts) < 0.005 ? 0 : volts).toFixed(2).replace('-', '−')} V`;

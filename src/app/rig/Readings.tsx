@@ -3,12 +3,13 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
+import { memo } from 'react';
 import { line as path, scaleLinear, scaleLog } from 'd3';
 import type { LineResult } from '@/core/check';
 import { quantity } from '@/core/units/format';
 
 /** What a meter shows on this line, and the response of its signal path. */
-export function Readings({ result }: { result: LineResult }) {
+export const Readings = memo(function Readings({ result }: { result: LineResult }) {
   const { signal } = result.readings;
   return (
     <Box component="section" aria-label="Readings" sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'flex-start' }}>
@@ -26,7 +27,7 @@ export function Readings({ result }: { result: LineResult }) {
       <ResponseChart response={signal.response} lowCut={signal.lowCut} />
     </Box>
   );
-}
+});
 
 interface Row {
   label: string;

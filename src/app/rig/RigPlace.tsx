@@ -29,11 +29,14 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
   const { answers, worker } = useCheck(document.lines, schools, line?.id);
   const answer = line && answers.get(line.id);
 
+  const verdicts = useMemo(() => document.lines.flatMap((each) => answers.get(each.id)?.result?.verdict ?? []), [document.lines, answers]);
+  const openSchools = useCallback(() => setSchoolsOpen(true), []);
   const select = useCallback((id: string) => {
     setChosen(id);
     window.history.replaceState(null, '', `?line=${id}`);
   }, []);
-  const edit = (edits: Edit[]) => change((from) => withLine(from, line.id, (to) => applyEdits(to, edits)));
+  const id = line?.id;
+  const edit = useCallback((edits: Edit[]) => change((from) => withLine(from, id, (to) => applyEdits(to, edits))), [change, id]);
   const add = (fresh: Line) => {
     change((from) => ({ ...from, lines: [...from.lines, fresh] }));
     select(fresh.id);
@@ -65,8 +68,7 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
       }}
     >
       <TopBar
-        name={document.name} revision={revision} saving={saving} undo={undo} redo={redo} onSchools={() => setSchoolsOpen(true)}
-        verdicts={document.lines.flatMap(({ id }) => answers.get(id)?.result?.verdict ?? [])}
+        name={document.name} revision={revision} saving={saving} undo={undo} redo={redo} onSchools={openSchools} verdicts={verdicts}
       />
       <LineList lines={document.lines} answers={answers} selected={line?.id} onSelect={select} onAdd={newLine} />
       <Box component="main" sx={{ gridArea: 'sheet', overflowY: { lg: 'auto' }, bgcolor: 'background.paper', minWidth: 0 }}>
@@ -116,7 +118,7 @@ function Cautions() {
   );
 }
 
-const withLine = (document: RigDocument, id: string, edit: (line: Line) => Line): RigDocument => ({
+const withLine = (document: RigDocument, id: string | undefined, edit: (line: Line) => Line): RigDocument => ({
   ...document, lines: document.lines.map((line) => (line.id === id ? edit(line) : line)),
 });
 

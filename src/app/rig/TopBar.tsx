@@ -11,6 +11,7 @@ import { useColorScheme } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { memo } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
 import { useScheme } from '@/ui/strip/Strip';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
@@ -26,7 +27,7 @@ interface Props {
   onSchools: () => void;
 }
 
-export function TopBar({ name, revision, saving, verdicts, undo, redo, onSchools }: Props) {
+export const TopBar = memo(function TopBar({ name, revision, saving, verdicts, undo, redo, onSchools }: Props) {
   return (
     <Box
       component="header"
@@ -50,7 +51,7 @@ export function TopBar({ name, revision, saving, verdicts, undo, redo, onSchools
       </Box>
     </Box>
   );
-}
+});
 
 function savingText(saving: Saving, { number, savedAt }: Props['revision']): string {
   switch (saving.state) {

@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { CONNECTORS, kindAt, linkKind, reader, type AnyKind, type Part, type PartRef } from '@/core/gear';
 import { FigureField } from '../figures/FigureField';
 import { FaultEditor } from './FaultEditor';
@@ -14,13 +14,14 @@ interface Props {
   role: PartRef;
   part: Part;
   kinds: readonly AnyKind[];
-  onChange: (part: Part) => void;
+  onChange: (role: PartRef, part: Part) => void;
 }
 
 const PLACE = { source: 'Source', inlet: 'Inlet' } as const;
 
 /** Everything about one part of a line: what it is, how it is set, its figures, its faults. */
-export function PartEditor({ role, part, kinds, onChange }: Props) {
+export const PartEditor = memo(function PartEditor({ role, part, kinds, onChange: report }: Props) {
+  const onChange = (to: Part) => report(role, to);
   const kind = kindAt(role, part.kind);
   const title = typeof role === 'number' ? `Link ${role + 1}` : PLACE[role];
   return (
@@ -68,7 +69,7 @@ export function PartEditor({ role, part, kinds, onChange }: Props) {
       )}
     </Stack>
   );
-}
+});
 
 const without = (part: Part, field: 'faults' | 'name'): Part => {
   const rest = { ...part };

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
+import { memo } from 'react';
 import { SCHOOLS, schoolLabel, verdictOf, type Finding, type LineResult, type Remedy } from '@/core/check';
 import { BASIS_LABELS } from '@/core/gear';
 import type { Edit } from '@/core/rig/edits';
@@ -16,7 +17,7 @@ interface Props {
 }
 
 /** Why a line has its verdict: the findings, worst first, with their numbers and what mends them. */
-export function Why({ result, onApply }: Props) {
+export const Why = memo(function Why({ result, onApply }: Props) {
   return (
     <Stack spacing={0} component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {result.findings.length === 0 && (
@@ -31,7 +32,7 @@ export function Why({ result, onApply }: Props) {
       ))}
     </Stack>
   );
-}
+});
 
 function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['onApply'] }) {
   const { what, why, numbers, remedies, answers, basis, school, severity } = finding;
