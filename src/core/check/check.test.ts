@@ -147,3 +147,13 @@ test('the same line always gives the same findings in the same order', () => {
   expect(judged(busy)).toEqual(judged(structuredClone(busy)));
   expect(codes(judged(busy))[0]).toBe('capsule-overvoltage');
 });
+
+test('currents stand at every contact: 1.5 mA in each leg, 3 mA back through the shield', () => {
+  const { junctions } = judged(line('condenser-48', [cable()], on('P48'))).readings;
+  for (const { contacts } of junctions) {
+    const milliamps = Object.fromEntries(contacts.map(({ contact, amps }) => [contact, amps! * 1e3]));
+    expect(milliamps['2']).toBeCloseTo(1.5, 6);
+    expect(milliamps['3']).toBeCloseTo(1.5, 6);
+  }
+  expect(junctions[0].contacts.find(({ contact }) => contact === '1')!.amps! * 1e3).toBeCloseTo(-3, 6);
+});

@@ -1,6 +1,7 @@
 import { CONNECTORS, type ConnectorId, type Contact, type LinkView } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { checkLine, type Checked } from './check';
+import { contactCurrents } from './currents';
 import type { Finding, Verdict } from './finding';
 import type { Line } from '../gear';
 import type { Schools } from './schools';
@@ -10,6 +11,8 @@ export interface ContactReading {
   contact: Contact;
   /** Over the inlet's ground; null where nothing connects the contact to it. */
   volts: Volts | null;
+  /** Direct current towards the source; null where it cannot be told apart from the shield's. */
+  amps: Amps | null;
 }
 
 /** What a meter shows where two neighbours meet. */
@@ -64,13 +67,18 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
     findings,
     links: circuit.links,
     readings: {
-      junctions: circuit.junctions.map(({ plug, socket, fits, nodes }, n) => ({
+      junctions: circuit.junctions.map(({ plug, socket, fits, nodes }, n) => {
+        const currents = contactCurrents(circuit, point, n);
+        return {
         at: n === 0 ? 'source' : n === last ? 'inlet' : `after link ${n}`,
         plug,
         socket,
         fits,
-        contacts: CONNECTORS[plug].contacts.map((contact) => ({ contact, volts: orNull(point.volts(nodes[contact])) })),
-      })),
+        contacts: CONNECTORS[plug].contacts.map((contact) => ({
+          contact, volts: orNull(point.volts(nodes[contact])), amps: orNull(currents.get(contact)),
+        })),
+        };
+      }),
       supplies: supplies.map(({ stake, volts, state }) => ({
         part: stake.part, what: stake.what, contacts: stake.contacts, volts, state, needs: stake.needs.value, stops: stake.stops.value,
       })),

@@ -36,6 +36,11 @@ const pairs: Record<string, Pair> = {
   'exposed-patch': { severity: 'watch', has: line('condenser-48', [cable(), { kind: 'trs-patch-point' }], on('P48')), not: line('moving-coil', [cable(), { kind: 'trs-patch-point' }], on('off')) },
   'feed-overload': { severity: 'watch', has: line('moving-coil', [cable({ type: 'shorted', contacts: ['2', '1'] }, { type: 'shorted', contacts: ['3', '1'] })], on('P48')), not: line('moving-coil', [cable()], on('P48')) },
   'does-not-fit': { severity: 'silent', has: line('moving-coil', [cable()], { kind: 'balanced-jack' }), not: line('moving-coil', [cable(), adapter('xlr-to-trs')], { kind: 'balanced-jack' }) },
+  'through-as-input': {
+    severity: 'watch',
+    has: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box', choices: { through: 'driven' } }], on('off')),
+    not: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box' }], on('off')),
+  },
   unpowered: { severity: 'silent', has: line('active-ribbon', [cable()], on('off')), not: line('active-ribbon', [cable()], on('P48')) },
   underpowered: { severity: 'watch', has: line('active-ribbon', [cable()], on('P24')), not: line('condenser-9-52', [cable()], on('P24')) },
   'open-path': { severity: 'silent', has: line('moving-coil', [cable({ type: 'open', contact: '2' })], on('off')), not: line('moving-coil', [cable({ type: 'open', contact: '1' })], on('off')) },
@@ -110,4 +115,11 @@ test('a TRS patch point tells the current while a plug is half way in', () => {
   // 48 V / (6.8 kΩ + 2 · 100 Ω)
   expect(number(find(judged(ribbon), 'exposed-patch'), 'half way') * 1e3).toBeCloseTo(6.857, 2);
   expect(find(judged(ribbon), 'exposed-patch').severity).toBe('harm');
+});
+
+test('two outputs on one box: the current between them, and harm where they are directly coupled', () => {
+  const piano = (coupling: string) => line(keyboard(coupling, 'ts635'), [{ kind: 'passive-direct-box', choices: { through: 'driven' } }], on('off'));
+  // +4 dBu is 1.228 V; both outputs at their peaks in opposite directions across 150 Ω + 600 Ω.
+  expect(number(find(judged(piano('capacitor')), 'through-as-input'), 'Peak current') * 1e3).toBeCloseTo((2 * Math.SQRT2 * 1228) / 750, 1);
+  expect(find(judged(piano('direct')), 'through-as-input').severity).toBe('harm');
 });

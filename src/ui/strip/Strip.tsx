@@ -6,6 +6,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
+import { quantity } from '@/core/units/format';
 import { columns, HEIGHT, JOINT, leastWidth, rowOf, socketVolts, type Columns } from './geometry';
 import { LinkDrawing } from './LinkDrawing';
 import { Rail } from './Rail';
@@ -49,7 +50,7 @@ export function Strip({ result, labels, tips, onTip }: Props) {
           />
         ))}
         {junctions.map((junction, n) => (
-          <Joint key={n} junction={junction} x={grid.junction(n)} scheme={scheme} show={figuresAt(junctions, n)} tips={tips} onTip={(contact) => onTip({ junction: n, contact })} n={n} />
+          <Joint key={n} junction={junction} x={grid.junction(n)} scheme={scheme} show={figuresAt(junctions, n)} tips={tips} onTip={(contact) => onTip({ junction: n, contact })} n={n} last={n === last} />
         ))}
       </svg>
     </Box>
@@ -112,6 +113,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
 interface JointProps {
   junction: Junction;
   n: number;
+  last: boolean;
   x: number;
   scheme: Scheme;
   show: (contact: Contact) => boolean;
@@ -120,7 +122,7 @@ interface JointProps {
 }
 
 /** Plug in socket: contacts that touch are joined, those that do not end in the air; each takes the probe. */
-function Joint({ junction, n, x, scheme, show, tips, onTip }: JointProps) {
+function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) {
   const { palette } = useTheme().vars!;
   const { plug, socket, fits, contacts } = junction;
   const volts = new Map(contacts.map(({ contact, volts: value }) => [contact, value]));
@@ -138,7 +140,7 @@ function Joint({ junction, n, x, scheme, show, tips, onTip }: JointProps) {
         );
       })}
       {!fits && <path d={`M${x + 4} ${HEIGHT / 2 - 7}l14 14m0-14l-14 14`} stroke={palette.verdict.Stop} strokeWidth={2.2} />}
-      {contacts.map(({ contact, volts: value }) => {
+      {contacts.map(({ contact, volts: value, amps }) => {
         const y = rowOf(plug, contact);
         const [red, black] = [tips.red, tips.black].map((tip) => tip?.junction === n && tip.contact === contact);
         const first = n === 0;
@@ -147,6 +149,11 @@ function Joint({ junction, n, x, scheme, show, tips, onTip }: JointProps) {
             {show(contact) && (
               <text x={first ? x - 5 : x + JOINT + 5} y={y - 7} textAnchor={first ? 'end' : 'start'} fontSize={12} fontWeight={600} fill={palette.text.primary}>
                 {value === null ? 'floats' : figure(value)}
+              </text>
+            )}
+            {amps !== null && Math.abs(amps) > 1e-6 && (n === 0 || last) && (
+              <text x={first ? x - 5 : x + JOINT + 5} y={y + 15} textAnchor={first ? 'end' : 'start'} fontSize={11} fill={palette.text.secondary}>
+                {quantity(Math.abs(amps), 'A')}
               </text>
             )}
             <text x={same ? x + 4 : x - 5} y={y + 13} textAnchor={same ? 'start' : 'end'} fontSize={10} fill={palette.text.secondary}>{contact}</text>

@@ -19,6 +19,7 @@ import { ribbonFed } from './ribbonFed';
 import { shieldOpen } from './shieldOpen';
 import { openPath, shortedPath } from './signalPath';
 import { supplyOvervoltage } from './supplyOvervoltage';
+import { throughAsInput } from './throughAsInput';
 import { unbalancedEntry } from './unbalancedEntry';
 import { underpowered } from './underpowered';
 import { unpowered } from './unpowered';
@@ -33,6 +34,7 @@ export const RULES: readonly Rule[] = [
   ribbonFed,
   exposedPatch,
   feedOverload,
+  throughAsInput,
   doesNotFit,
   unpowered,
   wrongContact,

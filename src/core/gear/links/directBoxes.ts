@@ -1,7 +1,17 @@
+import type { Bench } from '../bench';
 import type { LinkKind } from '../part';
 import { choice, resistance, transformer } from '../shared';
 
 const groundLift = choice('Ground', [['joined', 'sleeve joined to pin 1'], ['lifted', 'lifted']], 'Lifting breaks the shield, never the protective earth.');
+
+/** The second socket: joined to the input, meant for a cable on to an amplifier. */
+const throughSocket = choice('Link-through socket', [['free', 'free, or feeding an amplifier'], ['driven', 'another output is plugged into it']]);
+const throughFigure = resistance('Output resistance of what is plugged into the link-through', 600);
+
+/** Another output on the link-through socket: its resistance, silent at the moment that is looked at. */
+function buildThrough(bench: Bench): void {
+  if (bench.choice('through') === 'driven') bench.resistor('through', bench.in('T'), bench.in('S'), bench.value('throughResistance'));
+}
 
 export const passiveDirectBox: LinkKind = {
   role: 'link',
@@ -12,11 +22,13 @@ export const passiveDirectBox: LinkKind = {
   figures: {
     ratio: { label: 'Turns ratio', unit: ':1', min: 1, max: 30, typical: { value: 12, basis: 'common practice' } },
     primary: { label: 'Inductance of the instrument side', unit: 'H', min: 1, max: 5000, typical: { value: 800, basis: 'assumed' } },
+    throughResistance: throughFigure,
   },
-  choices: { ground: groundLift },
+  choices: { ground: groundLift, through: throughSocket },
   ends: () => ({ input: 'ts635', output: 'xlr3' }),
   gain: (part) => -20 * Math.log10(part.value('ratio')),
   build(bench) {
+    buildThrough(bench);
     transformer(
       bench,
       { a: bench.in('T'), b: bench.in('S'), henries: bench.value('primary'), ohms: 2000 },
@@ -42,6 +54,7 @@ export const activeDirectBox: LinkKind = {
     inputResistance: { label: 'Input resistance', unit: 'MΩ', min: 0.01, max: 100, typical: { value: 10, basis: 'common practice' } },
     gain: { label: 'Gain', unit: 'dB', min: -40, max: 20, typical: { value: 0, basis: 'common practice' } },
     outputResistance: resistance('Output resistance', 150),
+    throughResistance: throughFigure,
     current: { label: 'Supply current', unit: 'mA', min: 0.1, max: 15, typical: { value: 3, basis: 'common practice' } },
     needs: { label: 'Voltage at its pins it is specified from', unit: 'V', min: 3, max: 52, typical: { value: 20, basis: 'common practice' } },
     stops: { label: 'Voltage at its pins below which it falls silent', unit: 'V', min: 1, max: 52, typical: { value: 9, basis: 'common practice' } },
@@ -50,11 +63,13 @@ export const activeDirectBox: LinkKind = {
   choices: {
     battery: choice('Battery', [['off', 'none, or switched off'], ['on', 'in and switched on']]),
     ground: groundLift,
+    through: throughSocket,
   },
   ends: () => ({ input: 'ts635', output: 'xlr3' }),
   gain: (part) => part.value('gain'),
   build(bench) {
     const [pin1, pin2, pin3] = [bench.out('1'), bench.out('2'), bench.out('3')];
+    buildThrough(bench);
     // A lifted ground leaves the instrument's sleeve on the box through some kilohms, as such boxes do.
     bench.resistor('ground', bench.in('S'), pin1, bench.choice('ground') === 'joined' ? 0.01 : 10e3);
     bench.resistor('input', bench.in('T'), bench.in('S'), bench.value('inputResistance'));

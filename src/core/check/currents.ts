@@ -1,0 +1,42 @@
+import { GROUND, resolve, type Element, type OperatingPoint } from '../circuit';
+import { CONNECTORS, type Contact, type LineCircuit } from '../gear';
+import type { Amps } from '../units';
+
+/** Position of the part an element belongs to, counted from the source. */
+function placeOf(element: Element): number {
+  const [prefix] = element.name.split('.');
+  return prefix === 'source' ? 0 : prefix === 'inlet' ? Infinity : Number(prefix.slice('link'.length));
+}
+
+/** Terminals of an element with the current that enters it there. */
+function terminals(element: Element, point: OperatingPoint): { node: string; amps: Amps }[] {
+  if (element.type === 'coupling') return [];
+  if (element.type === 'idealTransformer')
+    return element.windings.flatMap(({ a, b }, n) => {
+      const amps = point.amps(element.name, n);
+      return [{ node: a, amps }, { node: b, amps: -amps }];
+    });
+  const amps = point.amps(element.name);
+  return [{ node: element.a, amps }, { node: element.b, amps: -amps }];
+}
+
+/**
+ * Direct current through each contact of a junction, positive towards the source. What the reference contact carries
+ * back is the rest of what the others bring; with a contact joined to it on the way this is not known by contact.
+ */
+export function contactCurrents(circuit: LineCircuit, point: OperatingPoint, junction: number): Map<Contact, Amps> {
+  const { netlist, junctions } = circuit;
+  const { plug, nodes } = junctions[junction];
+  const node = (name: string) => resolve(netlist.joined, name);
+  const towardsInlet = netlist.elements.filter((element) => placeOf(element) > junction).flatMap((element) => terminals(element, point));
+  const currents = new Map<Contact, Amps>();
+  const { contacts, reference } = CONNECTORS[plug];
+  const grounded = new Set([GROUND, node(nodes[reference])]);
+  for (const contact of contacts) {
+    if (grounded.has(node(nodes[contact]))) continue;
+    const entering = towardsInlet.filter((end) => node(end.node) === node(nodes[contact])).reduce((sum, { amps }) => sum + amps, 0);
+    currents.set(contact, -entering);
+  }
+  if (currents.size === contacts.length - 1) currents.set(reference, -[...currents.values()].reduce((sum, amps) => sum + amps, 0));
+  return currents;
+}
