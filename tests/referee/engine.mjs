@@ -10,7 +10,7 @@ parentPort.on('message', async (text) => {
   simulation.setNetList(text);
   try {
     const { data } = await simulation.runSim();
-    parentPort.postMessage({ data });
+    parentPort.postMessage({ data, log: simulation.getError() });
   } catch (error) {
     parentPort.postMessage({ error: String(error), log: simulation.getError() });
   }

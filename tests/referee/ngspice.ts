@@ -17,16 +17,26 @@ function ask(text: string): Promise<Vectors> {
   });
 }
 
-async function run(text: string): Promise<Map<string, unknown[]>> {
+function next(text: string): Promise<Vectors> {
   const turn = queue.then(() => ask(text));
   queue = turn;
-  const { data, error, log } = await turn;
+  return turn;
+}
+
+async function run(text: string): Promise<Map<string, unknown[]>> {
+  const { data, error, log } = await next(text);
   if (!data) throw new Error(`ngspice: ${error} ${log?.join(' ')}\n${text}`);
   return new Map(data.map(({ name, values }) => [name.toLowerCase(), values]));
 }
 
 /** Every node of a netlist by its final name, ground excluded. */
 export const nodesOf = (netlist: Netlist): Node[] => operatingPoint(netlist).system.nodes;
+
+/** What ngspice complains about in a SPICE text; nothing if it accepts it. */
+export async function complaints(text: string): Promise<string[]> {
+  const { error, log = [] } = await next(text);
+  return [...(error ? [error] : []), ...log.filter((entry) => /error|abort|fail|singular|undefined/i.test(entry))];
+}
 
 /** Direct voltages by node, as ngspice finds them. */
 export async function directVolts(netlist: Netlist): Promise<(node: Node) => number> {

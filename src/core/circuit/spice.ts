@@ -1,6 +1,10 @@
 import { rulesOf } from './elements';
-import type { SpiceNames } from './elements/rules';
+import { spiceNumber, type SpiceNames } from './elements/rules';
 import { GROUND, resolve, type Netlist, type Node } from './netlist';
+import { assemble } from './system';
+
+/** Ohms between a floating node and ground. */
+const TIE = 1e12;
 
 /** What the simulator is asked to do, written as SPICE has it. */
 export interface SpiceJob {
@@ -20,6 +24,8 @@ export interface SpiceText {
  */
 export function spiceText(netlist: Netlist, job: SpiceJob): SpiceText {
   const names = plainNames(netlist);
+  // A SPICE program refuses nodes without a way to ground; this much resistance gives them one and changes nothing else.
+  const ties = assemble(netlist).islands('direct').map(([node], n) => `R_tie_${n + 1} ${names.node(node)} 0 ${spiceNumber(TIE)}`);
   const lines = netlist.elements.flatMap((element) => rulesOf(element).spice(element, names));
   const legend = [...new Set(netlist.elements.flatMap((e) => ('a' in e ? [e.a, e.b] : [])).map((n) => resolve(netlist.joined, n)))]
     .filter((node) => node !== GROUND)
@@ -28,6 +34,7 @@ export function spiceText(netlist: Netlist, job: SpiceJob): SpiceText {
     job.title.replace(/\s+/g, ' ').trim() || 'line',
     ...legend,
     ...lines,
+    ...(ties.length ? ['* Nodes that float are tied to ground:', ...ties] : []),
     '.options reltol=1e-11 abstol=1e-16 vntol=1e-13 gmin=1e-18 itl1=500',
     ...(job.analyses?.(names.node) ?? ['.op']),
     '.end',

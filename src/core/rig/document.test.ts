@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
+import { complaints } from '../../../tests/referee/ngspice';
 import { lineResult, verdictOf } from '../check';
 import { INLETS, LINKS, SOURCES, type AnyKind, type Line, type Part } from '../gear';
 import { applyEdits } from './edits';
@@ -119,6 +120,14 @@ describe('the JSON Schema', () => {
     expect(valid(changed((rig) => (rig.lines[0].source.figures!.current.unit = 'V')))).toBe(false);
     expect(valid(changed((rig) => (rig.lines[1].links[0].kind = 'hose')))).toBe(false);
   });
+});
+
+test.each(demo.lines.map(({ id }) => id))('ngspice accepts the netlist of %s', async (id) => {
+  expect(await complaints(lineSpice(demo, id)!)).toEqual([]);
+});
+
+test('ngspice does complain of a netlist that is none', async () => {
+  expect(await complaints('nonsense\nR1 a 0\n.op\n.end\n')).not.toEqual([]);
 });
 
 test('a line as SPICE text has its analyses; a line that is not there has none', () => {

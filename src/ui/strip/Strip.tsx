@@ -39,7 +39,7 @@ export function Strip({ result, labels, tips, onTip }: Props) {
 
   return (
     <Box ref={holder} sx={{ width: '100%', overflowX: 'auto' }}>
-      <Box sx={{ position: 'relative', width, minHeight: 62 }}>{labels(grid)}</Box>
+      <Box sx={{ position: 'relative', width, minHeight: 54 }}>{labels(grid)}</Box>
       <svg width={width} height={HEIGHT} role="img" aria-label={describe(result)} style={{ display: 'block' }}>
         <Ends grid={grid} first={junctions[0]} last={junctions[last]} scheme={scheme} />
         {result.links.map((view, n) => (

@@ -2,7 +2,7 @@ import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
 import type { LineResult } from '@/core/check';
 
 /** Where a strip draws what, in pixels. Contacts lie in rows: hot on top, the reference at the bottom. */
-const ROWS = { top: 26, gap: 36 };
+const ROWS = { top: 26, gap: 42 };
 export const HEIGHT = ROWS.top + 2 * ROWS.gap + 22;
 /** Width in which a plug's contacts lead over to the socket's. */
 export const JOINT = 22;

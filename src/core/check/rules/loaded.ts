@@ -3,6 +3,7 @@ import type { Finding, Remedy } from '../finding';
 import { insertLink, replaceLink } from '../remedies';
 import type { Case } from '../case';
 import { openPath, shortedPath } from './signalPath';
+import { throughAsInput } from './throughAsInput';
 
 /** What a load may cost, in dB. */
 const MOST_LOSS = 3;
@@ -11,6 +12,8 @@ export const loaded: Rule = {
   code: 'loaded',
   judge(at) {
     const { signal } = at;
+    // Another output on the link-through socket is a load of its own kind; its rule speaks of it.
+    if (throughAsInput.judge(at).length) return [];
     const dead = at.supplies.some(({ stake, state }) => stake.part === 'source' && state === 'dead');
     if (dead || !at.circuit.junctions.every(({ fits }) => fits) || shortedPath.judge(at).length || openPath.judge(at).length) return [];
     const lowest = readPart(at.line, 'source').value('lowest');
