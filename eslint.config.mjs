@@ -12,16 +12,39 @@ const forbidden = {
   core: [],
 };
 const outsideCore = [
-  'react', 'react-dom', 'next', 'next/*', '@mui/*', '@emotion/*', 'better-sqlite3', 'fs', 'path', 'os', 'net', 'http',
-  'crypto', 'child_process', 'node:*',
+  'react',
+  'react-dom',
+  'next',
+  'next/*',
+  '@mui/*',
+  '@emotion/*',
+  'better-sqlite3',
+  'fs',
+  'path',
+  'os',
+  'net',
+  'http',
+  'crypto',
+  'child_process',
+  'node:*',
 ];
 
 const group = (names) => names.flatMap((name) => [`@/${name}`, `@/${name}/*`, `**/${name}/*`]);
 const layerRule = (layer) => {
   const above = layers.slice(0, layers.indexOf(layer));
-  const patterns = [{ group: group([...above, 'cli', ...forbidden[layer]]), message: `${layer} imports only its own layer and those below it (README, Layers).` }];
-  if (layer === 'core') patterns.push({ group: outsideCore, message: 'The core knows no interface, database, file, network or clock.' });
-  return { files: [`src/${layer}/**/*.{ts,tsx}`], ignores: ['**/*.test.ts'], rules: { 'no-restricted-imports': ['error', { patterns }] } };
+  const patterns = [
+    {
+      group: group([...above, 'cli', ...forbidden[layer]]),
+      message: `${layer} imports only its own layer and those below it (README, Layers).`,
+    },
+  ];
+  if (layer === 'core')
+    patterns.push({ group: outsideCore, message: 'The core knows no interface, database, file, network or clock.' });
+  return {
+    files: [`src/${layer}/**/*.{ts,tsx}`],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns }] },
+  };
 };
 
 const config = [
@@ -31,14 +54,35 @@ const config = [
   ...layers.map(layerRule),
   {
     files: ['src/cli/**/*.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ group: group(['app', 'ui', 'workers', 'store']), message: 'The terminal uses the core alone.' }] }] },
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [{ group: group(['app', 'ui', 'workers', 'store']), message: 'The terminal uses the core alone.' }],
+        },
+      ],
+    },
   },
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'localStorage', 'process', 'setTimeout', 'setInterval', 'performance'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'fetch',
+        'localStorage',
+        'process',
+        'setTimeout',
+        'setInterval',
+        'performance',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
     },
   },
 ];

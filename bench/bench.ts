@@ -76,7 +76,7 @@ void ngspice().then((spice) => {
   const matrix = point.system.g.slice();
   for (let k = 0; k < n; k++) matrix[k * n + k] += 1e-3;
   const space = workspace(n);
-const x = new Float64Array(n);
+  const x = new Float64Array(n);
   const b = point.system.z;
   const ours = measure(5000, () => {
     const a = matrix.slice();

@@ -14,7 +14,15 @@ const pictures = [
 async function take() {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
-    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
   for (const { name, line, width, height, scheme } of pictures) {
     const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme });

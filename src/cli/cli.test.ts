@@ -3,7 +3,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-const run = (script: string, ...args: string[]) => spawnSync('npm', ['run', '-s', script, '--', ...args], { encoding: 'utf8' });
+const run = (script: string, ...args: string[]) =>
+  spawnSync('npm', ['run', '-s', script, '--', ...args], { encoding: 'utf8' });
 const file = (text: string) => {
   const path = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'rig.json');
   writeFileSync(path, text);
@@ -11,8 +12,18 @@ const file = (text: string) => {
 };
 const one = (feed: string) =>
   JSON.stringify({
-    format: 'inlet-check', version: 1, name: 'one',
-    lines: [{ id: 'one', name: 'one', source: { kind: 'condenser-48' }, links: [{ kind: 'cable' }], inlet: { kind: 'three-pin', choices: { feed } } }],
+    format: 'inlet-check',
+    version: 1,
+    name: 'one',
+    lines: [
+      {
+        id: 'one',
+        name: 'one',
+        source: { kind: 'condenser-48' },
+        links: [{ kind: 'cable' }],
+        inlet: { kind: 'three-pin', choices: { feed } },
+      },
+    ],
   });
 
 test('check prints the result as JSON: 37.8 V at pins 2 and 3, Clear', () => {
@@ -20,7 +31,11 @@ test('check prints the result as JSON: 37.8 V at pins 2 and 3, Clear', () => {
   expect(status).toBe(0);
   const [line] = JSON.parse(stdout).lines;
   expect(line.verdict).toBe('Clear');
-  expect(line.readings.junctions[0].contacts.map(({ volts }: { volts: number }) => volts.toFixed(1))).toEqual(['0.0', '37.8', '37.8']);
+  expect(line.readings.junctions[0].contacts.map(({ volts }: { volts: number }) => volts.toFixed(1))).toEqual([
+    '0.0',
+    '37.8',
+    '37.8',
+  ]);
 });
 
 test.each([

@@ -5,7 +5,8 @@ import Database from 'better-sqlite3';
 export type Store = Database.Database;
 
 /** Where the database lies: INLET_CHECK_DATABASE, else data/inlet-check.sqlite. */
-export const databasePath = (): string => resolve(process.env.INLET_CHECK_DATABASE || join('data', 'inlet-check.sqlite'));
+export const databasePath = (): string =>
+  resolve(process.env.INLET_CHECK_DATABASE || join('data', 'inlet-check.sqlite'));
 
 const MIGRATIONS = join(process.cwd(), 'src', 'store', 'migrations');
 
@@ -28,18 +29,24 @@ const version = (store: Store): number => store.pragma('user_version', { simple:
 
 /** Runs what is missing, each step in a transaction of its own, with a consistent copy of what was there before. */
 function migrate(store: Store, path: string): void {
-  const steps = readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql')).sort();
+  const steps = readdirSync(MIGRATIONS)
+    .filter((name) => name.endsWith('.sql'))
+    .sort();
   if (version(store) > steps.length)
-    throw new Error(`${path} was written by a newer version of Inlet Check (step ${version(store)}, this one knows ${steps.length}).`);
+    throw new Error(
+      `${path} was written by a newer version of Inlet Check (step ${version(store)}, this one knows ${steps.length}).`,
+    );
   steps.forEach((name, n) => {
     if (version(store) > n) return;
     if (n > 0) store.prepare('VACUUM INTO ?').run(`${path}.before-${name.slice(0, 3)}-${Date.now()}`);
-    store.transaction(() => {
-      // Another process may have been quicker.
-      if (version(store) > n) return;
-      store.exec(readFileSync(join(MIGRATIONS, name), 'utf8'));
-      store.pragma(`user_version = ${n + 1}`);
-    }).immediate();
+    store
+      .transaction(() => {
+        // Another process may have been quicker.
+        if (version(store) > n) return;
+        store.exec(readFileSync(join(MIGRATIONS, name), 'utf8'));
+        store.pragma(`user_version = ${n + 1}`);
+      })
+      .immediate();
   });
 }
 

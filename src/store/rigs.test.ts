@@ -68,7 +68,9 @@ test('a file from a newer version is left alone', () => {
 
 test('kill -9 right after an acknowledged save loses nothing', async () => {
   const path = join(folder, 'killed.sqlite');
-  const saver = spawn(process.execPath, ['--import', 'tsx', 'tests/crash/saver.ts', path], { stdio: ['ignore', 'pipe', 'inherit'] });
+  const saver = spawn(process.execPath, ['--import', 'tsx', 'tests/crash/saver.ts', path], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   // The saver acknowledges each revision with a line and goes on saving until it is killed.
   const acknowledged = await new Promise<number>((resolve, reject) => {
     let last = 0;
@@ -76,7 +78,9 @@ test('kill -9 right after an acknowledged save loses nothing', async () => {
       last = Number(chunk.toString().trim().split('\n').pop());
       if (last >= 40) saver.kill('SIGKILL');
     });
-    saver.on('exit', (_code, signal) => (signal === 'SIGKILL' ? resolve(last) : reject(new Error(`saver ended with ${signal}`))));
+    saver.on('exit', (_code, signal) =>
+      signal === 'SIGKILL' ? resolve(last) : reject(new Error(`saver ended with ${signal}`)),
+    );
   });
   const survivor = openStore(path);
   const found = loadRig(survivor, 'rig')!;

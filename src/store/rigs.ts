@@ -19,7 +19,11 @@ export interface RigEntry {
 
 /** A save that was based on an older revision; what it held is kept as `refused`. */
 export class StaleRevision extends Error {
-  constructor(readonly current: SavedRig, readonly basedOn: number, readonly refused: number) {
+  constructor(
+    readonly current: SavedRig,
+    readonly basedOn: number,
+    readonly refused: number,
+  ) {
     super(`this rig is at revision ${current.revision}; the change was based on ${basedOn}`);
     this.name = 'StaleRevision';
   }
@@ -43,7 +47,9 @@ export function loadRig(store: Store, id: string, revision?: number): SavedRig |
 
 /** Every revision of a rig, newest first. */
 export const listRevisions = (store: Store, id: string): { revision: number; savedAt: string }[] =>
-  store.prepare('SELECT revision, saved_at AS savedAt FROM rig_revision WHERE rig_id = ? ORDER BY revision DESC').all(id) as {
+  store
+    .prepare('SELECT revision, saved_at AS savedAt FROM rig_revision WHERE rig_id = ? ORDER BY revision DESC')
+    .all(id) as {
     revision: number;
     savedAt: string;
   }[];
@@ -52,10 +58,14 @@ export const listRevisions = (store: Store, id: string): { revision: number; sav
 export function createRig(store: Store, value: unknown, id: string = randomUUID()): SavedRig {
   const document = readDocument(value);
   const savedAt = now();
-  store.transaction(() => {
-    store.prepare('INSERT INTO rig (id, name, revision, created_at, saved_at) VALUES (?, ?, 1, ?, ?)').run(id, document.name, savedAt, savedAt);
-    insertRevision(store, { id, revision: 1, savedAt, document });
-  }).immediate();
+  store
+    .transaction(() => {
+      store
+        .prepare('INSERT INTO rig (id, name, revision, created_at, saved_at) VALUES (?, ?, 1, ?, ?)')
+        .run(id, document.name, savedAt, savedAt);
+      insertRevision(store, { id, revision: 1, savedAt, document });
+    })
+    .immediate();
   return { id, revision: 1, savedAt, document };
 }
 
@@ -66,31 +76,38 @@ export function createRig(store: Store, value: unknown, id: string = randomUUID(
  */
 export function saveRig(store: Store, id: string, basedOn: number, value: unknown): SavedRig | undefined {
   const document = readDocument(value);
-  const outcome = store.transaction((): SavedRig | StaleRevision | undefined => {
-    const current = loadRig(store, id);
-    if (!current) return undefined;
-    const savedAt = now();
-    if (current.revision !== basedOn) {
-      const { lastInsertRowid } = store
-        .prepare('INSERT INTO rig_refused (rig_id, based_on, document, refused_at) VALUES (?, ?, ?, ?)')
-        .run(id, basedOn, JSON.stringify(document), savedAt);
-      return new StaleRevision(current, basedOn, Number(lastInsertRowid));
-    }
-    const next: SavedRig = { id, revision: basedOn + 1, savedAt, document };
-    insertRevision(store, next);
-    store.prepare('UPDATE rig SET name = ?, revision = ?, saved_at = ? WHERE id = ?').run(document.name, next.revision, savedAt, id);
-    return next;
-  }).immediate();
+  const outcome = store
+    .transaction((): SavedRig | StaleRevision | undefined => {
+      const current = loadRig(store, id);
+      if (!current) return undefined;
+      const savedAt = now();
+      if (current.revision !== basedOn) {
+        const { lastInsertRowid } = store
+          .prepare('INSERT INTO rig_refused (rig_id, based_on, document, refused_at) VALUES (?, ?, ?, ?)')
+          .run(id, basedOn, JSON.stringify(document), savedAt);
+        return new StaleRevision(current, basedOn, Number(lastInsertRowid));
+      }
+      const next: SavedRig = { id, revision: basedOn + 1, savedAt, document };
+      insertRevision(store, next);
+      store
+        .prepare('UPDATE rig SET name = ?, revision = ?, saved_at = ? WHERE id = ?')
+        .run(document.name, next.revision, savedAt, id);
+      return next;
+    })
+    .immediate();
   if (outcome instanceof StaleRevision) throw outcome;
   return outcome;
 }
 
 /** What a refused save held. */
 export function loadRefused(store: Store, rig: string, refused: number): RigDocument | undefined {
-  const row = store.prepare('SELECT document FROM rig_refused WHERE id = ? AND rig_id = ?').get(refused, rig) as { document: string } | undefined;
+  const row = store.prepare('SELECT document FROM rig_refused WHERE id = ? AND rig_id = ?').get(refused, rig) as
+    { document: string } | undefined;
   return row && readDocument(JSON.parse(row.document));
 }
 
 const insertRevision = (store: Store, { id, revision, savedAt, document }: SavedRig): void => {
-  store.prepare('INSERT INTO rig_revision (rig_id, revision, document, saved_at) VALUES (?, ?, ?, ?)').run(id, revision, JSON.stringify(document), savedAt);
+  store
+    .prepare('INSERT INTO rig_revision (rig_id, revision, document, saved_at) VALUES (?, ?, ?, ?)')
+    .run(id, revision, JSON.stringify(document), savedAt);
 };

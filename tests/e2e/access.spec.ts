@@ -9,21 +9,38 @@ const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'
 async function violations(page: Page): Promise<string[]> {
   await page.evaluate(axe);
   return page.evaluate(async () => {
-    const { violations: found } = await (window as unknown as { axe: { run(node: Document, options: object): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }> } }).axe.run(document, {
+    const { violations: found } = await (
+      window as unknown as {
+        axe: {
+          run(
+            node: Document,
+            options: object,
+          ): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+        };
+      }
+    ).axe.run(document, {
       runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
     });
-    return found.flatMap(({ id, nodes }) => nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`));
+    return found.flatMap(({ id, nodes }) =>
+      nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`),
+    );
   });
 }
 
 for (const colorScheme of ['light', 'dark'] as const)
-  for (const [width, height] of [[1280, 800], [820, 1100], [390, 844]])
+  for (const [width, height] of [
+    [1280, 800],
+    [820, 1100],
+    [390, 844],
+  ])
     test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
       const page = await browser.newPage({ viewport: { width, height }, colorScheme });
       await openLine(page, 'Trio, long ribbon');
       await expect(verdict(page)).toHaveText('Stop');
       expect(await violations(page)).toEqual([]);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      ).toBeLessThanOrEqual(0);
       await page.getByRole('button', { name: 'Schools' }).click();
       await expect(page.getByRole('dialog')).toBeVisible();
       await page.waitForTimeout(350);

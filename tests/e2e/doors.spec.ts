@@ -37,7 +37,11 @@ test('wrong documents, bodies and origins are refused and say what to change', a
 test('rigs: a stale save is refused with both versions kept', async ({ request }) => {
   const document = { ...demo, name: 'Second barge' };
   const { id } = await (await request.post('/api/rigs', { data: document })).json();
-  expect((await request.put(`/api/rigs/${id}`, { data: { basedOn: 1, document: { ...document, name: 'Theirs' } } })).status()).toBe(200);
+  expect(
+    (
+      await request.put(`/api/rigs/${id}`, { data: { basedOn: 1, document: { ...document, name: 'Theirs' } } })
+    ).status(),
+  ).toBe(200);
   const stale = await request.put(`/api/rigs/${id}`, { data: { basedOn: 1, document: { ...document, name: 'Mine' } } });
   expect(stale.status()).toBe(409);
   const { error } = await stale.json();

@@ -1,7 +1,9 @@
 import { expect, test } from '@playwright/test';
 import { choose, feed, finding, openLine, saved, verdict, why } from './rig';
 
-test('a new line: a condenser that needs 48 V, from Silent to Clear with the feed, and found again later', async ({ page }) => {
+test('a new line: a condenser that needs 48 V, from Silent to Clear with the feed, and found again later', async ({
+  page,
+}) => {
   await page.goto('/rig');
   await page.getByRole('button', { name: 'New line' }).click();
   await page.getByLabel('Line', { exact: true }).fill('Spare condenser');
@@ -26,11 +28,17 @@ test('a new line: a condenser that needs 48 V, from Silent to Clear with the fee
   await expect(verdict(page)).toHaveText('Silent');
 });
 
-test('the electret behind a plain adapter: Stop at 46 V, one press on the converter makes it Clear, undo brings it back', async ({ page }) => {
+test('the electret behind a plain adapter: Stop at 46 V, one press on the converter makes it Clear, undo brings it back', async ({
+  page,
+}) => {
   await openLine(page, 'Guide, body-worn');
   await expect(verdict(page)).toHaveText('Stop');
-  await expect(finding(page, 'Too much voltage on the capsule')).toContainText(/46\.0 V stand on the capsule; it stands 10\.0 V/);
-  await finding(page, 'Too much voltage on the capsule').getByRole('button', { name: /converter/ }).click();
+  await expect(finding(page, 'Too much voltage on the capsule')).toContainText(
+    /46\.0 V stand on the capsule; it stands 10\.0 V/,
+  );
+  await finding(page, 'Too much voltage on the capsule')
+    .getByRole('button', { name: /converter/ })
+    .click();
   await expect(verdict(page)).toHaveText('Clear');
   await expect(page.getByRole('region', { name: 'Readings' })).toContainText(/On the capsule\s*2\.\d\d V/);
   await page.keyboard.press('Control+z');
@@ -50,7 +58,9 @@ test('a moving coil on 48 V takes nothing; with pin 3 shorted to 1 it is Stop wi
   await choose(page, 'Fault 1', 'two conductors shorted');
   await expect(verdict(page)).toHaveText('Stop');
   await expect(finding(page, 'Direct current flows through the coil')).toContainText(/6\.8\d mA pass through the coil/);
-  await finding(page, 'Direct current flows through the coil').getByRole('button', { name: /sound cable/ }).click();
+  await finding(page, 'Direct current flows through the coil')
+    .getByRole('button', { name: /sound cable/ })
+    .click();
   await expect(verdict(page)).toHaveText('Clear');
 });
 
@@ -75,7 +85,9 @@ test('the ribbon: each school judges, and the maker’s answer changes it', asyn
   await saved(page);
 });
 
-test('a broken pin 3 under a fed condenser: voltages fall as computed, and the signal is spoken of', async ({ page }) => {
+test('a broken pin 3 under a fed condenser: voltages fall as computed, and the signal is spoken of', async ({
+  page,
+}) => {
   await openLine(page, 'Trio, large condenser');
   await feed(page, '48 V').click();
   await expect(verdict(page)).toHaveText('Clear');
@@ -89,10 +101,14 @@ test('a broken pin 3 under a fed condenser: voltages fall as computed, and the s
   await saved(page);
 });
 
-test('the piezo: loaded by a passive direct box with the low cut in hertz, Clear with an active one', async ({ page }) => {
+test('the piezo: loaded by a passive direct box with the low cut in hertz, Clear with an active one', async ({
+  page,
+}) => {
   await openLine(page, 'Double bass');
   await expect(finding(page, /Low tones are lost below \d+ Hz/)).toContainText('kΩ');
-  await finding(page, /Low tones are lost/).getByRole('button', { name: /Use an active direct box feed on/ }).click();
+  await finding(page, /Low tones are lost/)
+    .getByRole('button', { name: /Use an active direct box feed on/ })
+    .click();
   await expect(verdict(page)).toHaveText('Clear');
   await page.getByRole('button', { name: 'Undo' }).click();
   await saved(page);
@@ -111,7 +127,9 @@ test('links are inserted and taken out, the probe goes on any two contacts', asy
   await expect(verdict(page)).toHaveText('Clear');
 });
 
-test('figures: a wrong one is refused with its range and nothing is lost, a right one counts at once', async ({ page }) => {
+test('figures: a wrong one is refused with its range and nothing is lost, a right one counts at once', async ({
+  page,
+}) => {
   await openLine(page, 'Trio, pair A left');
   const current = page.getByLabel('Supply current', { exact: true });
   await current.fill('900');
@@ -130,7 +148,9 @@ test('keys alone: a new line, the next and the one before, a remedy', async ({ p
   await expect(verdict(page)).toHaveText('Clear');
   await page.keyboard.press('j');
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue('Trio, large condenser');
-  await why(page).getByRole('button', { name: /Set the feed to 48 V/ }).focus();
+  await why(page)
+    .getByRole('button', { name: /Set the feed to 48 V/ })
+    .focus();
   await page.keyboard.press('Enter');
   await expect(verdict(page)).toHaveText('Clear');
   await page.keyboard.press('Control+z');
@@ -139,5 +159,10 @@ test('keys alone: a new line, the next and the one before, a remedy', async ({ p
   await page.keyboard.press('n');
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue('New line');
   await page.getByRole('button', { name: 'Remove this line' }).click();
-  await expect(page.getByRole('navigation', { name: 'Lines' }).getByRole('button', { name: 'New line' }).filter({ hasText: /Three-pin/ })).toHaveCount(0);
+  await expect(
+    page
+      .getByRole('navigation', { name: 'Lines' })
+      .getByRole('button', { name: 'New line' })
+      .filter({ hasText: /Three-pin/ }),
+  ).toHaveCount(0);
 });

@@ -10,7 +10,8 @@ export async function openLine(page: Page, name: string) {
 export const why = (page: Page) => page.getByRole('complementary', { name: 'Why' });
 export const verdict = (page: Page) => why(page).getByTestId('verdict');
 export const finding = (page: Page, what: string | RegExp) => why(page).getByRole('article', { name: what });
-export const feed = (page: Page, label: string) => page.getByRole('group', { name: 'Feed' }).getByRole('button', { name: label, exact: true });
+export const feed = (page: Page, label: string) =>
+  page.getByRole('group', { name: 'Feed' }).getByRole('button', { name: label, exact: true });
 
 /** Chooses an option of a select field by its label. */
 export async function choose(page: Page, label: string, option: string | RegExp) {
@@ -18,4 +19,5 @@ export async function choose(page: Page, label: string, option: string | RegExp)
   await page.getByRole('option', { name: option }).click();
 }
 
-export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /saved \d\d:\d\d · revision/ })).toBeVisible();
+export const saved = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: /saved \d\d:\d\d · revision/ })).toBeVisible();

@@ -3,13 +3,18 @@ import type { Fault, Line, Part } from '@/core/gear';
 
 /** Short words for lines in tests. */
 export const line = (source: Part | string, links: Part[], inlet: Part): Line => ({
-  id: 'line', name: 'line', source: typeof source === 'string' ? { kind: source } : source, links, inlet,
+  id: 'line',
+  name: 'line',
+  source: typeof source === 'string' ? { kind: source } : source,
+  links,
+  inlet,
 });
 export const cable = (...faults: Fault[]): Part => ({ kind: 'cable', ...(faults.length && { faults }) });
 export const testedCable: Part = { kind: 'cable', choices: { tested: 'yes' } };
 export const on = (feed: string): Part => ({ kind: 'three-pin', choices: { feed } });
 
-export const judged = (asked: Line, schools: Partial<Schools> = {}): LineResult => lineResult(asked, { ...DEFAULT_SCHOOLS, ...schools });
+export const judged = (asked: Line, schools: Partial<Schools> = {}): LineResult =>
+  lineResult(asked, { ...DEFAULT_SCHOOLS, ...schools });
 export const codes = ({ findings }: LineResult): string[] => findings.map(({ code }) => code);
 export function find(result: LineResult, code: string): Finding {
   const found = result.findings.find((finding) => finding.code === code);

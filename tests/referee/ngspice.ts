@@ -1,5 +1,14 @@
 import { Worker } from 'node:worker_threads';
-import { GROUND, resolve, smallSignal, operatingPoint, spiceText, type Complex, type Netlist, type Node } from '@/core/circuit';
+import {
+  GROUND,
+  resolve,
+  smallSignal,
+  operatingPoint,
+  spiceText,
+  type Complex,
+  type Netlist,
+  type Node,
+} from '@/core/circuit';
 
 /** One ngspice for the whole test file; circuits are run one after the other. */
 let engine: Worker | undefined;
@@ -58,7 +67,10 @@ export async function signalVolts(netlist: Netlist): Promise<(node: Node) => Com
   const found = await run(text);
   return (name) => {
     if (resolve(netlist.joined, name) === GROUND) return FREQUENCIES.map(() => ({ re: 0, im: 0 }));
-    return (found.get(`v(${node(name)})`) as { real: number; img: number }[]).map(({ real, img }) => ({ re: real, im: img }));
+    return (found.get(`v(${node(name)})`) as { real: number; img: number }[]).map(({ real, img }) => ({
+      re: real,
+      im: img,
+    }));
   };
 }
 

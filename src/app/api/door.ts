@@ -28,7 +28,11 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
     }
     if (problem instanceof StaleRevision) {
       const { current, basedOn, refused } = problem;
-      return error(409, 'stale-revision', `${problem.message}. Load the newest revision, or save again on top of it.`, { current, basedOn, refused });
+      return error(409, 'stale-revision', `${problem.message}. Load the newest revision, or save again on top of it.`, {
+        current,
+        basedOn,
+        refused,
+      });
     }
     console.error(problem);
     return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
@@ -40,7 +44,12 @@ export function sameOrigin(request: NextRequest): void {
   const origin = request.headers.get('origin');
   const site = request.headers.get('sec-fetch-site');
   const foreign = (origin !== null && URL.parse(origin)?.host !== request.headers.get('host')) || site === 'cross-site';
-  if (foreign) throw new Refused(403, 'other-origin', 'Requests from other sites are refused; send it from Inlet Check itself or without an Origin.');
+  if (foreign)
+    throw new Refused(
+      403,
+      'other-origin',
+      'Requests from other sites are refused; send it from Inlet Check itself or without an Origin.',
+    );
 }
 
 /** The JSON body of a request, 1 MiB at most. */

@@ -21,12 +21,29 @@ interface Props {
 /** The saved lines, each with its verdict. */
 export function LineList({ lines, answers, selected, onSelect, onAdd }: Props) {
   return (
-    <Box component="nav" aria-label="Lines" sx={{ gridArea: 'list', borderRight: { md: 1 }, borderBottom: { xs: 1, md: 0 }, borderColor: { xs: 'divider', md: 'divider' }, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+    <Box
+      component="nav"
+      aria-label="Lines"
+      sx={{
+        gridArea: 'list',
+        borderRight: { md: 1 },
+        borderBottom: { xs: 1, md: 0 },
+        borderColor: { xs: 'divider', md: 'divider' },
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: 0,
+      }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between', px: 2, py: 1 }}>
         <Typography variant="h2">Lines</Typography>
-        <Button startIcon={<AddIcon />} onClick={onAdd} title="New line (N)">New line</Button>
+        <Button startIcon={<AddIcon />} onClick={onAdd} title="New line (N)">
+          New line
+        </Button>
       </Box>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, overflowY: 'auto', flex: 1, maxHeight: { xs: 190, md: 'none' } }}>
+      <Box
+        component="ul"
+        sx={{ listStyle: 'none', m: 0, p: 0, overflowY: 'auto', flex: 1, maxHeight: { xs: 190, md: 'none' } }}
+      >
         {lines.map((line) => (
           <Row key={line.id} line={line} answer={answers.get(line.id)} on={line.id === selected} onSelect={onSelect} />
         ))}
@@ -55,16 +72,37 @@ const Row = memo(function Row({ line, answer, on, onSelect }: RowProps) {
         aria-current={on ? 'true' : undefined}
         title={line.name}
         sx={{
-          width: '100%', display: 'flex', justifyContent: 'space-between', alignItems: 'baseline', gap: 1, textAlign: 'left', pl: 1.75, pr: 2, py: 0.7,
-          borderLeft: 3, borderColor: on ? 'primary.main' : 'transparent', bgcolor: on ? 'background.paper' : undefined,
-          '&:hover': { bgcolor: 'action.hover' }, '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+          width: '100%',
+          display: 'flex',
+          justifyContent: 'space-between',
+          alignItems: 'baseline',
+          gap: 1,
+          textAlign: 'left',
+          pl: 1.75,
+          pr: 2,
+          py: 0.7,
+          borderLeft: 3,
+          borderColor: on ? 'primary.main' : 'transparent',
+          bgcolor: on ? 'background.paper' : undefined,
+          '&:hover': { bgcolor: 'action.hover' },
+          '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
         }}
       >
         <Box sx={{ minWidth: 0 }}>
-          <Typography variant="body2" noWrap sx={{ fontWeight: on ? 650 : 500 }}>{line.name}</Typography>
-          <Typography variant="caption" color="textSecondary" noWrap component="div">{line.inlet.name || inletKind(line.inlet.kind).label}</Typography>
+          <Typography variant="body2" noWrap sx={{ fontWeight: on ? 650 : 500 }}>
+            {line.name}
+          </Typography>
+          <Typography variant="caption" color="textSecondary" noWrap component="div">
+            {line.inlet.name || inletKind(line.inlet.kind).label}
+          </Typography>
         </Box>
-        {answer?.result ? <VerdictMark verdict={answer.result.verdict} /> : <Typography variant="caption" color="textSecondary">{answer?.failed ? 'unsolved' : '…'}</Typography>}
+        {answer?.result ? (
+          <VerdictMark verdict={answer.result.verdict} />
+        ) : (
+          <Typography variant="caption" color="textSecondary">
+            {answer?.failed ? 'unsolved' : '…'}
+          </Typography>
+        )}
       </ButtonBase>
     </Box>
   );

@@ -16,7 +16,19 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { memo, useCallback, useMemo, useState, type ReactNode, type RefObject } from 'react';
-import { CONNECTORS, INLETS, LINKS, SOURCES, inletKind, kindAt, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
+import {
+  CONNECTORS,
+  INLETS,
+  LINKS,
+  SOURCES,
+  inletKind,
+  kindAt,
+  partAt,
+  reader,
+  type Line,
+  type Part,
+  type PartRef,
+} from '@/core/gear';
 import type { Edit } from '@/core/rig/edits';
 import { PartEditor, NameField } from '@/ui/parts/PartEditor';
 import { Strip } from '@/ui/strip/Strip';
@@ -53,44 +65,88 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
   return (
     <Stack spacing={2} sx={{ p: 2.5, minWidth: 0 }} ref={setSheet}>
       <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
-        <NameField key={line.name} label="Line" value={line.name} onChange={(name) => name && onEdit([{ do: 'rename', name }])} />
+        <NameField
+          key={line.name}
+          label="Line"
+          value={line.name}
+          onChange={(name) => name && onEdit([{ do: 'rename', name }])}
+        />
         <Box>
-          <Tooltip title="Duplicate this line"><IconButton aria-label="Duplicate this line" onClick={onDuplicate}><ContentCopyIcon fontSize="small" /></IconButton></Tooltip>
-          <Tooltip title="Remove this line (undo brings it back)"><IconButton aria-label="Remove this line" onClick={onRemove}><DeleteOutlineIcon fontSize="small" /></IconButton></Tooltip>
+          <Tooltip title="Duplicate this line">
+            <IconButton aria-label="Duplicate this line" onClick={onDuplicate}>
+              <ContentCopyIcon fontSize="small" />
+            </IconButton>
+          </Tooltip>
+          <Tooltip title="Remove this line (undo brings it back)">
+            <IconButton aria-label="Remove this line" onClick={onRemove}>
+              <DeleteOutlineIcon fontSize="small" />
+            </IconButton>
+          </Tooltip>
         </Box>
-        {result && <Box sx={{ display: { md: 'none' } }}><VerdictMark verdict={result.verdict} size="large" /></Box>}
+        {result && (
+          <Box sx={{ display: { md: 'none' } }}>
+            <VerdictMark verdict={result.verdict} size="large" />
+          </Box>
+        )}
         <FeedSwitch inlet={line.inlet} onEdit={onEdit} />
       </Stack>
       <Divider />
-      {answer?.failed && <Alert severity="error">This line cannot be solved: {answer.failed}. Undo the last change, or take the part out that causes it.</Alert>}
+      {answer?.failed && (
+        <Alert severity="error">
+          This line cannot be solved: {answer.failed}. Undo the last change, or take the part out that causes it.
+        </Alert>
+      )}
       {result && result.readings.junctions.length === line.links.length + 1 && (
         <Drawing line={answer.line} answer={answer} worker={worker}>
           {(probe, setTip) => (
             <Strip
-              result={result} tips={probe} onTip={setTip}
-              labels={(grid) => <PartLabels line={line} grid={grid} selected={chosen} onSelect={setPart} onInsert={setInserting} />}
+              result={result}
+              tips={probe}
+              onTip={setTip}
+              labels={(grid) => (
+                <PartLabels line={line} grid={grid} selected={chosen} onSelect={setPart} onInsert={setInserting} />
+              )}
             />
           )}
         </Drawing>
       )}
       <Divider />
       <PartEditor
-        key={`${line.id}.${chosen}`} role={chosen} part={partAt(line, chosen)}
+        key={`${line.id}.${chosen}`}
+        role={chosen}
+        part={partAt(line, chosen)}
         kinds={chosen === 'source' ? SOURCES : chosen === 'inlet' ? INLETS : LINKS}
         onChange={replace}
       />
       {typeof chosen === 'number' && (
-        <Button color="error" sx={{ alignSelf: 'flex-start' }} onClick={() => { onEdit([{ do: 'remove', at: chosen }]); setPart('source'); }}>
+        <Button
+          color="error"
+          sx={{ alignSelf: 'flex-start' }}
+          onClick={() => {
+            onEdit([{ do: 'remove', at: chosen }]);
+            setPart('source');
+          }}
+        >
           Take this link out
         </Button>
       )}
-      <Menu open={inserting !== undefined} anchorEl={sheet} onClose={() => setInserting(undefined)} anchorOrigin={{ vertical: 90, horizontal: 'center' }} transformOrigin={{ vertical: 'top', horizontal: 'center' }}>
+      <Menu
+        open={inserting !== undefined}
+        anchorEl={sheet}
+        onClose={() => setInserting(undefined)}
+        anchorOrigin={{ vertical: 90, horizontal: 'center' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'center' }}
+      >
         <ListSubheader sx={{ lineHeight: 2.4 }}>Insert a link</ListSubheader>
         {LINKS.map(({ kind, label, summary }) => (
           <MenuItem key={kind} onClick={() => insert(kind)} sx={{ maxWidth: 460, whiteSpace: 'normal' }}>
             <Box>
-              <Typography variant="body2" sx={{ fontWeight: 650 }}>{label}</Typography>
-              <Typography variant="caption" color="textSecondary">{summary}</Typography>
+              <Typography variant="body2" sx={{ fontWeight: 650 }}>
+                {label}
+              </Typography>
+              <Typography variant="caption" color="textSecondary">
+                {summary}
+              </Typography>
             </Box>
           </MenuItem>
         ))}
@@ -107,7 +163,8 @@ function fitting(line: Line, at: number, kind: string): Part {
   const part = partAt(line, before);
   const known = kindAt(before, part.kind);
   const read = reader(known, part);
-  const connector = known.role === 'source' ? known.connector(read) : known.role === 'link' ? known.ends(read).output : 'xlr3';
+  const connector =
+    known.role === 'source' ? known.connector(read) : known.role === 'link' ? known.ends(read).output : 'xlr3';
   return { ...fresh, choices: { connector } };
 }
 
@@ -115,14 +172,32 @@ function fitting(line: Line, at: number, kind: string): Part {
 const FeedSwitch = memo(function FeedSwitch({ inlet, onEdit }: { inlet: Part; onEdit: Props['onEdit'] }) {
   const kind = inletKind(inlet.kind);
   const feed = kind.choices.feed;
-  if (!feed) return <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto !important' }}>This inlet has no feed</Typography>;
+  if (!feed)
+    return (
+      <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto !important' }}>
+        This inlet has no feed
+      </Typography>
+    );
   const value = reader(kind, inlet).choice('feed');
   const change = (to: string | null) => to && onEdit([{ do: 'choose', part: 'inlet', choice: 'feed', value: to }]);
   return (
     <Stack direction="row" spacing={1} sx={{ alignItems: 'center', ml: 'auto !important' }}>
-      <Typography variant="body2" id="feed-label">Feed</Typography>
-      <ToggleButtonGroup exclusive size="small" color="primary" value={value} onChange={(_, to) => change(to)} aria-labelledby="feed-label">
-        {feed.options.map(({ value: option, label }) => <ToggleButton key={option} value={option}>{label.replace(' high current', '+')}</ToggleButton>)}
+      <Typography variant="body2" id="feed-label">
+        Feed
+      </Typography>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        color="primary"
+        value={value}
+        onChange={(_, to) => change(to)}
+        aria-labelledby="feed-label"
+      >
+        {feed.options.map(({ value: option, label }) => (
+          <ToggleButton key={option} value={option}>
+            {label.replace(' high current', '+')}
+          </ToggleButton>
+        ))}
       </ToggleButtonGroup>
     </Stack>
   );
@@ -145,7 +220,8 @@ function Drawing({ line, answer, worker, children }: DrawingProps) {
     const { pairs, reference } = CONNECTORS[plug];
     return { red: { junction: 0, contact: pairs[0][0] }, black: { junction: 0, contact: reference } };
   }, [plug]);
-  const here = ({ junction, contact }: Probe['red']) => junctions[junction]?.contacts.some((other) => other.contact === contact);
+  const here = ({ junction, contact }: Probe['red']) =>
+    junctions[junction]?.contacts.some((other) => other.contact === contact);
   const probe = placed && here(placed.red) && here(placed.black) ? placed : standard;
   const reading = useProbe(worker, line, probe);
   return (

@@ -23,11 +23,30 @@ export function PartLabels({ line, grid, selected, onSelect, onInsert }: Props) 
     const on = ref === selected;
     return (
       <ButtonBase
-        key={String(ref)} onClick={() => onSelect(ref)} aria-pressed={on} title={`${part.name ?? kind.label}: details below`}
+        key={String(ref)}
+        onClick={() => onSelect(ref)}
+        aria-pressed={on}
+        title={`${part.name ?? kind.label}: details below`}
         sx={{
-          position: 'absolute', left, width, bottom: 0, minHeight: 32, px: 0.5, py: 0.25, display: 'block', textAlign: align, lineHeight: 1.25, fontSize: '0.75rem', fontWeight: on ? 700 : 500,
-          color: on ? 'primary.main' : 'text.primary', borderBottom: 2, borderColor: on ? 'primary.main' : 'transparent', overflow: 'hidden', overflowWrap: 'anywhere',
-          '&:hover': { borderColor: 'text.secondary' }, '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+          position: 'absolute',
+          left,
+          width,
+          bottom: 0,
+          minHeight: 32,
+          px: 0.5,
+          py: 0.25,
+          display: 'block',
+          textAlign: align,
+          lineHeight: 1.25,
+          fontSize: '0.75rem',
+          fontWeight: on ? 700 : 500,
+          color: on ? 'primary.main' : 'text.primary',
+          borderBottom: 2,
+          borderColor: on ? 'primary.main' : 'transparent',
+          overflow: 'hidden',
+          overflowWrap: 'anywhere',
+          '&:hover': { borderColor: 'text.secondary' },
+          '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
         }}
       >
         {part.name || kind.label}
@@ -41,7 +60,12 @@ export function PartLabels({ line, grid, selected, onSelect, onInsert }: Props) 
       {label('inlet', grid.width - grid.inlet + 4, grid.inlet - 4, 'right')}
       {Array.from({ length: line.links.length + 1 }, (_, n) => (
         <Box key={n} sx={{ position: 'absolute', left: grid.junction(n) + JOINT / 2 - 12, bottom: 2 }}>
-          <IconButton size="small" aria-label={`Insert a link ${n === 0 ? 'behind the source' : n === line.links.length ? 'before the inlet' : `behind link ${n}`}`} onClick={() => onInsert(n)} sx={{ p: 0.25, width: 24, height: 24 }}>
+          <IconButton
+            size="small"
+            aria-label={`Insert a link ${n === 0 ? 'behind the source' : n === line.links.length ? 'before the inlet' : `behind link ${n}`}`}
+            onClick={() => onInsert(n)}
+            sx={{ p: 0.25, width: 24, height: 24 }}
+          >
             <AddIcon sx={{ fontSize: 15 }} />
           </IconButton>
         </Box>

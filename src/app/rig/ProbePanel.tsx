@@ -18,23 +18,43 @@ interface Props {
 /** A meter of 10 MΩ whose tips go on any two contacts of the line. */
 export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onChange }: Props) {
   const { junctions } = result.readings;
-  const place = (at: string, n: number) => (n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `behind link ${n}`);
+  const place = (at: string, n: number) =>
+    n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `behind link ${n}`;
   const spots = junctions.flatMap(({ at, contacts }, junction) =>
-    contacts.map(({ contact }) => ({ key: `${junction}.${contact}`, tip: { junction, contact }, label: `${contact}, ${place(at, junction)}` })),
+    contacts.map(({ contact }) => ({
+      key: `${junction}.${contact}`,
+      tip: { junction, contact },
+      label: `${contact}, ${place(at, junction)}`,
+    })),
   );
   const tip = (name: 'red' | 'black', label: string) => (
     <TextField
-      select label={label} value={keyOf(probe[name])} sx={{ minWidth: 150, flex: 1 }}
+      select
+      label={label}
+      value={keyOf(probe[name])}
+      sx={{ minWidth: 150, flex: 1 }}
       onChange={(event) => onChange({ ...probe, [name]: spots.find(({ key }) => key === event.target.value)!.tip })}
     >
-      {spots.map(({ key, label: text }) => <MenuItem key={key} value={key}>{text}</MenuItem>)}
+      {spots.map(({ key, label: text }) => (
+        <MenuItem key={key} value={key}>
+          {text}
+        </MenuItem>
+      ))}
     </TextField>
   );
   return (
-    <Box component="section" aria-label="Probe" sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+    <Box
+      component="section"
+      aria-label="Probe"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}
+    >
       {tip('red', 'Probe, red tip')}
       {tip('black', 'black tip')}
-      <Typography component="output" aria-label="Probe reads" sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right' }}>
+      <Typography
+        component="output"
+        aria-label="Probe reads"
+        sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right' }}
+      >
         {reading?.failed !== undefined ? 'no reading' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>
     </Box>

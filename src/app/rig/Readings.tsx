@@ -12,14 +12,39 @@ import { quantity } from '@/core/units/format';
 export const Readings = memo(function Readings({ result }: { result: LineResult }) {
   const { signal } = result.readings;
   return (
-    <Box component="section" aria-label="Readings" sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'flex-start' }}>
-      <Box component="dl" sx={{ flex: '1 1 340px', m: 0, display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 2, rowGap: 0.4, fontSize: '0.8125rem', alignItems: 'baseline' }}>
+    <Box
+      component="section"
+      aria-label="Readings"
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'flex-start' }}
+    >
+      <Box
+        component="dl"
+        sx={{
+          flex: '1 1 340px',
+          m: 0,
+          display: 'grid',
+          gridTemplateColumns: 'max-content 1fr',
+          columnGap: 2,
+          rowGap: 0.4,
+          fontSize: '0.8125rem',
+          alignItems: 'baseline',
+        }}
+      >
         {rows(result).map(({ label, value, note }) => (
           <Box key={label} sx={{ display: 'contents' }}>
-            <Box component="dt" sx={{ color: 'text.secondary' }}>{label}</Box>
+            <Box component="dt" sx={{ color: 'text.secondary' }}>
+              {label}
+            </Box>
             <Box component="dd" sx={{ m: 0 }}>
-              <Box component="span" sx={{ fontWeight: 650 }}>{value}</Box>
-              {note && <Box component="span" sx={{ color: 'text.secondary' }}> {note}</Box>}
+              <Box component="span" sx={{ fontWeight: 650 }}>
+                {value}
+              </Box>
+              {note && (
+                <Box component="span" sx={{ color: 'text.secondary' }}>
+                  {' '}
+                  {note}
+                </Box>
+              )}
             </Box>
           </Box>
         ))}
@@ -40,21 +65,48 @@ function rows({ readings }: LineResult): Row[] {
   const best = signal.channels.reduce((a, b) => ((b.level ?? -Infinity) > (a.level ?? -Infinity) ? b : a));
   return [
     ...feeds.map(({ feed, amps, legs, limit }) => ({
-      label: `${feed} feed gives`, value: quantity(amps, 'A'),
+      label: `${feed} feed gives`,
+      value: quantity(amps, 'A'),
       note: `${legs.map((leg) => quantity(leg, 'A')).join(' + ')}; most ${quantity(limit, 'A')}`,
     })),
     ...supplies.map(({ what, volts, needs, contacts, state }) => ({
-      label: `${capital(what)} gets`, value: quantity(volts, 'V'),
-      note: state === 'battery' ? `${contacts}; runs on its battery` : `${contacts}; specified from ${quantity(needs, 'V')}`,
+      label: `${capital(what)} gets`,
+      value: quantity(volts, 'V'),
+      note:
+        state === 'battery'
+          ? `${contacts}; runs on its battery`
+          : `${contacts}; specified from ${quantity(needs, 'V')}`,
     })),
-    ...capsules.map(({ volts, stands }) => ({ label: 'On the capsule', value: quantity(volts, 'V'), note: `stands ${quantity(stands, 'V')}` })),
-    ...windings.map(({ what, amps, limit }) => ({ label: `Through ${what}`, value: quantity(amps, 'A'), note: `stands ${quantity(limit, 'A')}` })),
+    ...capsules.map(({ volts, stands }) => ({
+      label: 'On the capsule',
+      value: quantity(volts, 'V'),
+      note: `stands ${quantity(stands, 'V')}`,
+    })),
+    ...windings.map(({ what, amps, limit }) => ({
+      label: `Through ${what}`,
+      value: quantity(amps, 'A'),
+      note: `stands ${quantity(limit, 'A')}`,
+    })),
     {
-      label: 'Signal at the inlet', value: best.level === null ? 'none' : quantity(best.level, 'dB'),
-      note: best.level === null ? undefined : `of the open source at 1 kHz${signal.powered ? '' : ', if it were powered'}`,
+      label: 'Signal at the inlet',
+      value: best.level === null ? 'none' : quantity(best.level, 'dB'),
+      note:
+        best.level === null ? undefined : `of the open source at 1 kHz${signal.powered ? '' : ', if it were powered'}`,
     },
-    { label: 'The source sees', value: signal.load === null ? 'no load' : quantity(signal.load, 'Ω'), note: signal.load === null ? undefined : 'at 1 kHz' },
-    ...(level ? [{ label: 'Gain for the peaks', value: quantity(level.gainNeeded, 'dB'), note: `${quantity(level.inlet, 'dBu')} arrive; the inlet has ${quantity(level.gainMin, 'dB')} to ${quantity(level.gainMax, 'dB')}` }] : []),
+    {
+      label: 'The source sees',
+      value: signal.load === null ? 'no load' : quantity(signal.load, 'Ω'),
+      note: signal.load === null ? undefined : 'at 1 kHz',
+    },
+    ...(level
+      ? [
+          {
+            label: 'Gain for the peaks',
+            value: quantity(level.gainNeeded, 'dB'),
+            note: `${quantity(level.inlet, 'dBu')} arrive; the inlet has ${quantity(level.gainMin, 'dB')} to ${quantity(level.gainMax, 'dB')}`,
+          },
+        ]
+      : []),
   ];
 }
 
@@ -63,29 +115,83 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 const SIZE = { width: 270, height: 112, left: 34, right: 6, top: 8, bottom: 20 };
 
 /** Level at the inlet over frequency, against the source's open output. */
-function ResponseChart({ response, lowCut }: { response: LineResult['readings']['signal']['response']; lowCut: number | null }) {
+function ResponseChart({
+  response,
+  lowCut,
+}: {
+  response: LineResult['readings']['signal']['response'];
+  lowCut: number | null;
+}) {
   const { palette } = useTheme().vars!;
-  const points = response.flatMap(({ frequency, level }) => (level === null || level < -120 ? [] : [{ frequency, level }]));
+  const points = response.flatMap(({ frequency, level }) =>
+    level === null || level < -120 ? [] : [{ frequency, level }],
+  );
   const top = Math.ceil((Math.max(-6, ...points.map(({ level }) => level)) + 3) / 6) * 6;
-  const x = scaleLog().domain([10, 20000]).range([SIZE.left, SIZE.width - SIZE.right]);
-  const y = scaleLinear().domain([top - 36, top]).range([SIZE.height - SIZE.bottom, SIZE.top]).clamp(true);
-  const draw = path<{ frequency: number; level: number }>((d) => x(d.frequency), (d) => y(d.level));
+  const x = scaleLog()
+    .domain([10, 20000])
+    .range([SIZE.left, SIZE.width - SIZE.right]);
+  const y = scaleLinear()
+    .domain([top - 36, top])
+    .range([SIZE.height - SIZE.bottom, SIZE.top])
+    .clamp(true);
+  const draw = path<{ frequency: number; level: number }>(
+    (d) => x(d.frequency),
+    (d) => y(d.level),
+  );
   return (
     <Box component="figure" sx={{ m: 0 }}>
-      <svg width={SIZE.width} height={SIZE.height} role="img" aria-label={lowCut ? `Response; low cut at ${quantity(lowCut, 'Hz')}` : 'Response of the signal path, 10 Hz to 20 kHz'} style={{ maxWidth: '100%' }}>
+      <svg
+        width={SIZE.width}
+        height={SIZE.height}
+        role="img"
+        aria-label={
+          lowCut ? `Response; low cut at ${quantity(lowCut, 'Hz')}` : 'Response of the signal path, 10 Hz to 20 kHz'
+        }
+        style={{ maxWidth: '100%' }}
+      >
         {[top, top - 12, top - 24, top - 36].map((level) => (
           <g key={level}>
             <line x1={SIZE.left} x2={SIZE.width - SIZE.right} y1={y(level)} y2={y(level)} stroke={palette.divider} />
-            <text x={SIZE.left - 5} y={y(level) + 3.5} textAnchor="end" fontSize={10} fill={palette.text.secondary}>{String(level).replace('-', '−')}</text>
+            <text x={SIZE.left - 5} y={y(level) + 3.5} textAnchor="end" fontSize={10} fill={palette.text.secondary}>
+              {String(level).replace('-', '−')}
+            </text>
           </g>
         ))}
-        {[[20, '20'], [100, '100'], [1000, '1 k'], [10000, '10 k']].map(([frequency, text]) => (
-          <text key={frequency} x={x(Number(frequency))} y={SIZE.height - 6} textAnchor="middle" fontSize={10} fill={palette.text.secondary}>{text}</text>
+        {[
+          [20, '20'],
+          [100, '100'],
+          [1000, '1 k'],
+          [10000, '10 k'],
+        ].map(([frequency, text]) => (
+          <text
+            key={frequency}
+            x={x(Number(frequency))}
+            y={SIZE.height - 6}
+            textAnchor="middle"
+            fontSize={10}
+            fill={palette.text.secondary}
+          >
+            {text}
+          </text>
         ))}
-        {lowCut && <line x1={x(lowCut)} x2={x(lowCut)} y1={SIZE.top} y2={SIZE.height - SIZE.bottom} stroke={palette.verdict.Watch} strokeDasharray="3 3" />}
+        {lowCut && (
+          <line
+            x1={x(lowCut)}
+            x2={x(lowCut)}
+            y1={SIZE.top}
+            y2={SIZE.height - SIZE.bottom}
+            stroke={palette.verdict.Watch}
+            strokeDasharray="3 3"
+          />
+        )}
         <path d={draw(points) ?? ''} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />
       </svg>
-      <Typography component="figcaption" variant="caption" color="textSecondary" sx={{ pl: `${SIZE.left}px`, display: 'block' }}>
+      <Typography
+        component="figcaption"
+        variant="caption"
+        color="textSecondary"
+        sx={{ pl: `${SIZE.left}px`, display: 'block' }}
+      >
         Response at the inlet, dB over Hz{lowCut ? `; −3 dB at ${quantity(lowCut, 'Hz')}` : ''}
       </Typography>
     </Box>

@@ -29,19 +29,32 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
   const { answers, worker } = useCheck(document.lines, schools, line?.id);
   const answer = line && answers.get(line.id);
 
-  const verdicts = useMemo(() => document.lines.flatMap((each) => answers.get(each.id)?.result?.verdict ?? []), [document.lines, answers]);
+  const verdicts = useMemo(
+    () => document.lines.flatMap((each) => answers.get(each.id)?.result?.verdict ?? []),
+    [document.lines, answers],
+  );
   const openSchools = useCallback(() => setSchoolsOpen(true), []);
   const select = useCallback((id: string) => {
     setChosen(id);
     window.history.replaceState(null, '', `?line=${id}`);
   }, []);
   const id = line?.id;
-  const edit = useCallback((edits: Edit[]) => change((from) => withLine(from, id, (to) => applyEdits(to, edits))), [change, id]);
+  const edit = useCallback(
+    (edits: Edit[]) => change((from) => withLine(from, id, (to) => applyEdits(to, edits))),
+    [change, id],
+  );
   const add = (fresh: Line) => {
     change((from) => ({ ...from, lines: [...from.lines, fresh] }));
     select(fresh.id);
   };
-  const newLine = () => add({ id: freeId(document, 'line'), name: freeName(document, 'New line'), source: { kind: 'moving-coil' }, links: [{ kind: 'cable' }], inlet: { kind: 'three-pin' } });
+  const newLine = () =>
+    add({
+      id: freeId(document, 'line'),
+      name: freeName(document, 'New line'),
+      source: { kind: 'moving-coil' },
+      links: [{ kind: 'cable' }],
+      inlet: { kind: 'three-pin' },
+    });
   const remove = () => {
     const at = document.lines.indexOf(line);
     change((from) => ({ ...from, lines: from.lines.filter(({ id }) => id !== line.id) }));
@@ -61,48 +74,112 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
   return (
     <Box
       sx={{
-        height: { lg: '100dvh' }, minHeight: '100dvh', display: 'grid',
-        gridTemplateAreas: { xs: '"bar" "list" "sheet" "why"', md: '"bar bar" "list sheet" "why sheet"', lg: '"bar bar bar" "list sheet why"' },
+        height: { lg: '100dvh' },
+        minHeight: '100dvh',
+        display: 'grid',
+        gridTemplateAreas: {
+          xs: '"bar" "list" "sheet" "why"',
+          md: '"bar bar" "list sheet" "why sheet"',
+          lg: '"bar bar bar" "list sheet why"',
+        },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '272px minmax(0, 1fr)', lg: '248px minmax(0, 1fr) 336px' },
         gridTemplateRows: { xs: 'auto auto auto auto', md: 'auto minmax(200px, 38dvh) 1fr', lg: 'auto minmax(0, 1fr)' },
       }}
     >
       <TopBar
-        name={document.name} revision={revision} saving={saving} undo={undo} redo={redo} onSchools={openSchools} verdicts={verdicts}
+        name={document.name}
+        revision={revision}
+        saving={saving}
+        undo={undo}
+        redo={redo}
+        onSchools={openSchools}
+        verdicts={verdicts}
       />
       <LineList lines={document.lines} answers={answers} selected={line?.id} onSelect={select} onAdd={newLine} />
-      <Box component="main" sx={{ gridArea: 'sheet', overflowY: { lg: 'auto' }, bgcolor: 'background.paper', minWidth: 0 }}>
+      <Box
+        component="main"
+        sx={{ gridArea: 'sheet', overflowY: { lg: 'auto' }, bgcolor: 'background.paper', minWidth: 0 }}
+      >
         {saving.state === 'stale' && (
-          <Alert severity="warning" sx={{ m: 2 }} action={<><Button color="inherit" onClick={() => settle('theirs')}>Take theirs</Button><Button color="inherit" onClick={() => settle('mine')}>Save mine on top</Button></>}>
-            This rig was changed in another tab (revision {saving.current.revision}). Your change is kept; nothing is lost either way.
+          <Alert
+            severity="warning"
+            sx={{ m: 2 }}
+            action={
+              <>
+                <Button color="inherit" onClick={() => settle('theirs')}>
+                  Take theirs
+                </Button>
+                <Button color="inherit" onClick={() => settle('mine')}>
+                  Save mine on top
+                </Button>
+              </>
+            }
+          >
+            This rig was changed in another tab (revision {saving.current.revision}). Your change is kept; nothing is
+            lost either way.
           </Alert>
         )}
         {line ? (
           <LineSheet
-            key={line.id} line={line} answer={answer} worker={worker} onEdit={edit} onRemove={remove}
-            onDuplicate={() => add({ ...structuredClone(line), id: freeId(document, line.id), name: freeName(document, line.name) })}
+            key={line.id}
+            line={line}
+            answer={answer}
+            worker={worker}
+            onEdit={edit}
+            onRemove={remove}
+            onDuplicate={() =>
+              add({ ...structuredClone(line), id: freeId(document, line.id), name: freeName(document, line.name) })
+            }
           />
         ) : (
           <Box sx={{ p: 4, maxWidth: 460 }}>
-            <Typography variant="h1" component="h2" gutterBottom>No line yet</Typography>
-            <Typography variant="body1" sx={{ mb: 2 }}>A line is one source, what lies between, and the inlet it ends in. Build the first one and see what it gets.</Typography>
-            <Button variant="contained" onClick={newLine}>New line</Button>
+            <Typography variant="h1" component="h2" gutterBottom>
+              No line yet
+            </Typography>
+            <Typography variant="body1" sx={{ mb: 2 }}>
+              A line is one source, what lies between, and the inlet it ends in. Build the first one and see what it
+              gets.
+            </Typography>
+            <Button variant="contained" onClick={newLine}>
+              New line
+            </Button>
           </Box>
         )}
       </Box>
-      <Box component="aside" aria-label="Why" aria-live="polite" sx={{ gridArea: 'why', borderLeft: { lg: 1 }, borderRight: { md: 1, lg: 0 }, borderTop: { xs: 1, lg: 0 }, borderColor: { xs: 'divider', md: 'divider', lg: 'divider' }, p: { xs: 2.5, md: 2, lg: 2.5 }, overflowY: { lg: 'auto' } }}>
+      <Box
+        component="aside"
+        aria-label="Why"
+        aria-live="polite"
+        sx={{
+          gridArea: 'why',
+          borderLeft: { lg: 1 },
+          borderRight: { md: 1, lg: 0 },
+          borderTop: { xs: 1, lg: 0 },
+          borderColor: { xs: 'divider', md: 'divider', lg: 'divider' },
+          p: { xs: 2.5, md: 2, lg: 2.5 },
+          overflowY: { lg: 'auto' },
+        }}
+      >
         {answer?.result && (
           <>
-            <Typography variant="caption" color="textSecondary" component="p">{line.name}</Typography>
-            <Box sx={{ mt: 0.25, mb: 2 }} data-testid="verdict"><VerdictMark verdict={answer.result.verdict} size="large" /></Box>
+            <Typography variant="caption" color="textSecondary" component="p">
+              {line.name}
+            </Typography>
+            <Box sx={{ mt: 0.25, mb: 2 }} data-testid="verdict">
+              <VerdictMark verdict={answer.result.verdict} size="large" />
+            </Box>
             <Why result={answer.result} onApply={edit} />
           </>
         )}
         <Cautions />
       </Box>
       <SchoolsDialog
-        open={schoolsOpen} schools={schools} onClose={() => setSchoolsOpen(false)}
-        onChange={(name: SchoolName, value) => change((from) => ({ ...from, schools: { ...from.schools, [name]: value } }))}
+        open={schoolsOpen}
+        schools={schools}
+        onClose={() => setSchoolsOpen(false)}
+        onChange={(name: SchoolName, value) =>
+          change((from) => ({ ...from, schools: { ...from.schools, [name]: value } }))
+        }
       />
     </Box>
   );
@@ -112,14 +189,15 @@ export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected
 function Cautions() {
   return (
     <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 3 }}>
-      Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the protective earth; mains work
-      belongs to a licensed electrician and local code.
+      Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the protective
+      earth; mains work belongs to a licensed electrician and local code.
     </Typography>
   );
 }
 
 const withLine = (document: RigDocument, id: string | undefined, edit: (line: Line) => Line): RigDocument => ({
-  ...document, lines: document.lines.map((line) => (line.id === id ? edit(line) : line)),
+  ...document,
+  lines: document.lines.map((line) => (line.id === id ? edit(line) : line)),
 });
 
 function freeId({ lines }: RigDocument, wish: string): string {

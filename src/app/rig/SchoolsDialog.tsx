@@ -21,8 +21,20 @@ interface Props {
 /** The schools a rig follows where good engineers disagree. */
 export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
   const field = (name: SchoolName) => (
-    <TextField key={name} select fullWidth label={SCHOOLS[name].question} helperText={SCHOOLS[name].why} value={schools[name]} onChange={(event) => onChange(name, event.target.value)}>
-      {SCHOOLS[name].options.map(({ value, label }) => <MenuItem key={value} value={value}>{label}</MenuItem>)}
+    <TextField
+      key={name}
+      select
+      fullWidth
+      label={SCHOOLS[name].question}
+      helperText={SCHOOLS[name].why}
+      value={schools[name]}
+      onChange={(event) => onChange(name, event.target.value)}
+    >
+      {SCHOOLS[name].options.map(({ value, label }) => (
+        <MenuItem key={value} value={value}>
+          {label}
+        </MenuItem>
+      ))}
     </TextField>
   );
   const deciding = SCHOOL_NAMES.filter((name) => SCHOOLS[name].decides === 'verdict');
@@ -31,14 +43,23 @@ export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
       <DialogTitle>Schools</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
-          <Typography variant="body2" color="textSecondary">Good engineers disagree on these. The first choice is the careful one. A finding names the school that decided it.</Typography>
+          <Typography variant="body2" color="textSecondary">
+            Good engineers disagree on these. The first choice is the careful one. A finding names the school that
+            decided it.
+          </Typography>
           {deciding.map(field)}
-          <Typography variant="h3" component="h3">Kept with the rig</Typography>
-          <Typography variant="body2" color="textSecondary">These do not change a verdict here. They travel in the rig&apos;s file for switching, batteries and noise.</Typography>
+          <Typography variant="h3" component="h3">
+            Kept with the rig
+          </Typography>
+          <Typography variant="body2" color="textSecondary">
+            These do not change a verdict here. They travel in the rig&apos;s file for switching, batteries and noise.
+          </Typography>
           {SCHOOL_NAMES.filter((name) => !deciding.includes(name)).map(field)}
         </Stack>
       </DialogContent>
-      <DialogActions><Button onClick={onClose}>Done</Button></DialogActions>
+      <DialogActions>
+        <Button onClick={onClose}>Done</Button>
+      </DialogActions>
     </Dialog>
   );
 }

@@ -31,22 +31,61 @@ export const TopBar = memo(function TopBar({ name, revision, saving, verdicts, u
   return (
     <Box
       component="header"
-      sx={{ gridArea: 'bar', display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 2, rowGap: 0.5, px: 2, py: 0.75, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+      sx={{
+        gridArea: 'bar',
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        columnGap: 2,
+        rowGap: 0.5,
+        px: 2,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
     >
-      <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>Inlet Check</Typography>
-      <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 500 }}>{name}</Typography>
-      <Typography variant="caption" color={saving.state === 'failed' ? 'error' : 'textSecondary'} role="status" suppressHydrationWarning>
+      <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
+        Inlet Check
+      </Typography>
+      <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 500 }}>
+        {name}
+      </Typography>
+      <Typography
+        variant="caption"
+        color={saving.state === 'failed' ? 'error' : 'textSecondary'}
+        role="status"
+        suppressHydrationWarning
+      >
         {savingText(saving, revision)}
       </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, ml: { md: 'auto' } }} aria-label="Verdicts of this rig" role="group">
+      <Box
+        sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, ml: { md: 'auto' } }}
+        aria-label="Verdicts of this rig"
+        role="group"
+      >
         {VERDICT_ORDER.map((verdict) => (
           <VerdictMark key={verdict} verdict={verdict} count={verdicts.filter((other) => other === verdict).length} />
         ))}
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'center', ml: { xs: 'auto', md: 0 } }}>
-        <Button onClick={onSchools} color="inherit">Schools</Button>
-        <Tooltip title="Undo (Ctrl Z)"><span><IconButton aria-label="Undo" disabled={!undo} onClick={undo}><UndoIcon fontSize="small" /></IconButton></span></Tooltip>
-        <Tooltip title="Redo (Ctrl Shift Z)"><span><IconButton aria-label="Redo" disabled={!redo} onClick={redo}><RedoIcon fontSize="small" /></IconButton></span></Tooltip>
+        <Button onClick={onSchools} color="inherit">
+          Schools
+        </Button>
+        <Tooltip title="Undo (Ctrl Z)">
+          <span>
+            <IconButton aria-label="Undo" disabled={!undo} onClick={undo}>
+              <UndoIcon fontSize="small" />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Tooltip title="Redo (Ctrl Shift Z)">
+          <span>
+            <IconButton aria-label="Redo" disabled={!redo} onClick={redo}>
+              <RedoIcon fontSize="small" />
+            </IconButton>
+          </span>
+        </Tooltip>
         <SchemeButton />
       </Box>
     </Box>

@@ -36,8 +36,11 @@ export function useCheck(lines: Line[], schools: Schools, selected: string | und
         if (asked.current.get(line.id)?.line !== line || asked.current.get(line.id)?.schools !== schools) return;
         setAnswers((all) =>
           new Map(all).set(line.id, {
-            line, schools,
-            ...(answer.ask === 'check' ? { result: answer.result } : { failed: answer.ask === 'failed' ? answer.message : 'no answer' }),
+            line,
+            schools,
+            ...(answer.ask === 'check'
+              ? { result: answer.result }
+              : { failed: answer.ask === 'failed' ? answer.message : 'no answer' }),
           }),
         );
       });
@@ -50,14 +53,24 @@ export function useCheck(lines: Line[], schools: Schools, selected: string | und
 export type Probe = { red: ProbeTip; black: ProbeTip };
 
 /** What a meter reads between two contacts of a line; undefined until the worker has answered. */
-export function useProbe(worker: React.RefObject<CheckWorker | undefined>, line: Line | undefined, tips: Probe | undefined) {
+export function useProbe(
+  worker: React.RefObject<CheckWorker | undefined>,
+  line: Line | undefined,
+  tips: Probe | undefined,
+) {
   const [reading, setReading] = useState<{ tips: Probe; line: Line; volts?: number; failed?: string }>();
   useEffect(() => {
     if (!line || !tips) return;
     let stale = false;
     void worker.current?.ask({ ask: 'probe', line, ...tips }).then((answer) => {
       if (stale) return;
-      setReading({ tips, line, ...(answer.ask === 'probe' ? { volts: answer.volts } : { failed: answer.ask === 'failed' ? answer.message : '' }) });
+      setReading({
+        tips,
+        line,
+        ...(answer.ask === 'probe'
+          ? { volts: answer.volts }
+          : { failed: answer.ask === 'failed' ? answer.message : '' }),
+      });
     });
     return () => {
       stale = true;

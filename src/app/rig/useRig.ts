@@ -38,14 +38,22 @@ export function useRig(saved: SavedRig) {
   const change = useCallback((to: RigDocument | ((from: RigDocument) => RigDocument)) => {
     setHistory(({ past, present: from }) => {
       const next = typeof to === 'function' ? to(from) : to;
-      return next === from ? { past, present: from, future: [] } : { past: [...past, from].slice(-200), present: next, future: [] };
+      return next === from
+        ? { past, present: from, future: [] }
+        : { past: [...past, from].slice(-200), present: next, future: [] };
     });
   }, []);
   const undo = useCallback(() => {
-    setHistory((h) => (h.past.length ? { past: h.past.slice(0, -1), present: h.past[h.past.length - 1], future: [h.present, ...h.future] } : h));
+    setHistory((h) =>
+      h.past.length
+        ? { past: h.past.slice(0, -1), present: h.past[h.past.length - 1], future: [h.present, ...h.future] }
+        : h,
+    );
   }, []);
   const redo = useCallback(() => {
-    setHistory((h) => (h.future.length ? { past: [...h.past, h.present], present: h.future[0], future: h.future.slice(1) } : h));
+    setHistory((h) =>
+      h.future.length ? { past: [...h.past, h.present], present: h.future[0], future: h.future.slice(1) } : h,
+    );
   }, []);
 
   const send = useCallback(
@@ -55,7 +63,10 @@ export function useRig(saved: SavedRig) {
       setSaving({ state: 'saving' });
       try {
         const response = await fetch(`/api/rigs/${saved.id}`, {
-          method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ basedOn, document }), keepalive: true,
+          method: 'PUT',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ basedOn, document }),
+          keepalive: true,
         });
         const answer = await response.json();
         if (response.ok) {

@@ -40,7 +40,8 @@ export const finding = (
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-export const readPart = (line: Line, ref: PartRef): Reader => reader(kindAt(ref, partAt(line, ref).kind), partAt(line, ref));
+export const readPart = (line: Line, ref: PartRef): Reader =>
+  reader(kindAt(ref, partAt(line, ref).kind), partAt(line, ref));
 
 /** What people call a part: the name it was given, else its kind. */
 export function nameOf(line: Line, ref: PartRef): string {
@@ -59,7 +60,9 @@ export const canFeedPhantom = (line: Line): boolean =>
 /** Highest direct voltage between a contact and the reference contact at a junction. */
 export function feedAt({ circuit, point }: Solved, junction: number): number {
   const { nodes } = circuit.junctions[junction];
-  const [reference, ...others] = Object.entries(nodes).sort(([a], [b]) => rank(a) - rank(b)).map(([, node]) => node);
+  const [reference, ...others] = Object.entries(nodes)
+    .sort(([a], [b]) => rank(a) - rank(b))
+    .map(([, node]) => node);
   return Math.max(...others.map((node) => Math.abs(meter(point, [node, reference]))));
 }
 /** The reference contact first: pin 1, or the last contact of a jack. */
@@ -81,6 +84,11 @@ export const schoolOf = (at: Case, name: SchoolName) => ({
 export const restsOn = (limit: { label: string; basis: string; where?: string }): string =>
   `${limit.label.toLowerCase()}: ${limit.basis}${limit.where ? `, ${limit.where}` : ''}`;
 
-export const heldAgainst = ({ label, value, basis, where }: NonNullable<Finding['numbers'][number]['limit']>) => ({ label, value, basis, where });
+export const heldAgainst = ({ label, value, basis, where }: NonNullable<Finding['numbers'][number]['limit']>) => ({
+  label,
+  value,
+  basis,
+  where,
+});
 
 export { quantity };

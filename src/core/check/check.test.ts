@@ -7,7 +7,9 @@ describe('a condenser that needs 48 V, 3 mA', () => {
   test('on P48 is Clear with 37.8 V at pins 2 and 3', () => {
     const result = judged(on48);
     expect(result.verdict).toBe('Clear');
-    const volts = Object.fromEntries(result.readings.junctions[0].contacts.map((reading) => [reading.contact, reading.volts]));
+    const volts = Object.fromEntries(
+      result.readings.junctions[0].contacts.map((reading) => [reading.contact, reading.volts]),
+    );
     expect(volts['2']).toBeCloseTo(37.8, 2);
     expect(volts['3']).toBeCloseTo(37.8, 2);
     expect(result.readings.feeds[0].amps).toBeCloseTo(3e-3, 6);
@@ -20,7 +22,10 @@ describe('a condenser that needs 48 V, 3 mA', () => {
     expect(find(result, 'unpowered').why).toContain('11.0 V');
   });
   test('on P24 runs below its figure: Watch', () => {
-    expect(judged(line('condenser-48', [cable()], on('P24')))).toMatchObject({ verdict: 'Watch', findings: [{ code: 'underpowered' }] });
+    expect(judged(line('condenser-48', [cable()], on('P24')))).toMatchObject({
+      verdict: 'Watch',
+      findings: [{ code: 'underpowered' }],
+    });
   });
   test('with the feed off is Silent, and turning it on mends that', () => {
     const off = line('condenser-48', [cable()], on('off'));
@@ -47,7 +52,9 @@ describe('a plug-in electret through a plain adapter on P48', () => {
     expect(finding.numbers[0].limit?.value).toBe(10);
   });
   test('the converter makes it Clear with a few volts on the capsule', () => {
-    const remedy = find(judged(plain), 'capsule-overvoltage').remedies.find(({ label }) => label.includes('converter'))!;
+    const remedy = find(judged(plain), 'capsule-overvoltage').remedies.find(({ label }) =>
+      label.includes('converter'),
+    )!;
     expect(remedy.gives).toBe('Clear');
     const mended = judged(applyEdits(plain, remedy.edits));
     expect(mended.verdict).toBe('Clear');
@@ -64,7 +71,11 @@ describe('a moving coil on P48', () => {
     expect(result.findings).toMatchObject([{ code: 'feed-not-needed', severity: 'note' }]);
   });
   test('with pin 3 shorted to 1 is Stop with about 7 mA, and the cable is named as the reason', () => {
-    const shorted = line('moving-coil', [{ ...cable({ type: 'shorted', contacts: ['3', '1'] }), name: 'old cable' }], on('P48'));
+    const shorted = line(
+      'moving-coil',
+      [{ ...cable({ type: 'shorted', contacts: ['3', '1'] }), name: 'old cable' }],
+      on('P48'),
+    );
     const finding = find(judged(shorted), 'element-direct-current');
     expect(judged(shorted).verdict).toBe('Stop');
     // 48 V / (6.8 kΩ + 200 Ω)
@@ -80,12 +91,17 @@ describe('a moving coil on P48', () => {
 });
 
 describe('a ribbon with an unknown tap on P48', () => {
-  const ribbon = (choices: Record<string, string> = {}) => line({ kind: 'passive-ribbon', choices }, [testedCable], on('P48'));
+  const ribbon = (choices: Record<string, string> = {}) =>
+    line({ kind: 'passive-ribbon', choices }, [testedCable], on('P48'));
   test('the careful school says Stop, and which answer would change it', () => {
     const finding = find(judged(ribbon()), 'ribbon-fed');
     expect(judged(ribbon()).verdict).toBe('Stop');
     expect(number(finding, 'half winding') * 1e3).toBeCloseTo(6.96, 1);
-    expect(finding.answers).toMatchObject([{ label: 'Maker: no tap on pin 1', gives: 'Watch' }, { label: 'Maker: tap is on pin 1', gives: 'Stop' }, { gives: 'Stop' }]);
+    expect(finding.answers).toMatchObject([
+      { label: 'Maker: no tap on pin 1', gives: 'Watch' },
+      { label: 'Maker: tap is on pin 1', gives: 'Stop' },
+      { gives: 'Stop' },
+    ]);
     expect(finding.school).toEqual({ name: 'ribbonFeed', choice: 'avoid' });
   });
   test.each([
@@ -104,7 +120,10 @@ describe('a ribbon with an unknown tap on P48', () => {
   });
   test('an untested cable speaks against it by itself', () => {
     const untested = line({ kind: 'passive-ribbon', choices: { tap: 'none' } }, [cable()], on('P48'));
-    expect(find(judged(untested), 'ribbon-fed')).toMatchObject({ severity: 'harm', why: expect.stringContaining('a cable is untested') });
+    expect(find(judged(untested), 'ribbon-fed')).toMatchObject({
+      severity: 'harm',
+      why: expect.stringContaining('a cable is untested'),
+    });
   });
   test('with the feed off nothing speaks against it', () => {
     expect(judged(line('passive-ribbon', [cable()], on('off'))).verdict).toBe('Clear');
@@ -113,7 +132,10 @@ describe('a ribbon with an unknown tap on P48', () => {
 
 describe('a piezo of 1 nF', () => {
   test('into a passive direct box is loaded; the low cut is given in hertz', () => {
-    const inlet = { ...on('off'), figures: { inputResistance: { value: 1500, unit: 'Ω' as const, basis: 'assumed' as const } } };
+    const inlet = {
+      ...on('off'),
+      figures: { inputResistance: { value: 1500, unit: 'Ω' as const, basis: 'assumed' as const } },
+    };
     const finding = find(judged(line('piezo-pickup', [{ kind: 'passive-direct-box' }, cable()], inlet)), 'loaded');
     // 1 / (2π · 1 nF · 216 kΩ) = 737 Hz for an ideal box; the winding's own inductance pulls it down a little.
     expect(number(finding, 'Low cut')).toBeGreaterThan(500);
@@ -138,7 +160,13 @@ describe('the probe', () => {
     expect(probe(fed, { junction: 0, contact: '2' }, { junction: 1, contact: '2' })).toBeCloseTo(0, 2);
   });
   test('shows nothing between nodes that float', () => {
-    expect(probe(line('line-output', [], { kind: 'balanced-jack' }), { junction: 0, contact: 'T' }, { junction: 0, contact: 'S' })).toBeCloseTo(0, 9);
+    expect(
+      probe(
+        line('line-output', [], { kind: 'balanced-jack' }),
+        { junction: 0, contact: 'T' },
+        { junction: 0, contact: 'S' },
+      ),
+    ).toBeCloseTo(0, 9);
   });
 });
 

@@ -18,7 +18,12 @@ function judge(line: Line, schools: Schools, alternatives: Alternative[]): Check
   const solve = (asked: Line) => solveLine(asDrawn(asked), peakTarget);
   const solved = solve(line);
   // Rules see the line as its owner described it, open questions included; circuits are solved as drawn.
-  const at: Case = Object.assign(Object.create(solved), { line, schools, alternatives, whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)) });
+  const at: Case = Object.assign(Object.create(solved), {
+    line,
+    schools,
+    alternatives,
+    whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)),
+  });
   const found = RULES.flatMap((rule) => rule.judge(at));
   const findings = SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity));
   return { solved, findings, verdict: verdictOf(findings) };
@@ -48,7 +53,9 @@ export function checkLine(line: Line, schools: Schools): Checked {
   const findings = checked.findings.map((finding) => ({
     ...finding,
     remedies: useful(finding, checked.verdict, finding.remedies, after),
-    ...(finding.answers && { answers: finding.answers.map((answer) => ({ ...answer, gives: after(answer.edits).verdict })) }),
+    ...(finding.answers && {
+      answers: finding.answers.map((answer) => ({ ...answer, gives: after(answer.edits).verdict })),
+    }),
   }));
   return { ...checked, findings };
 }
@@ -62,7 +69,9 @@ function useful(finding: Finding, now: Verdict, remedies: Remedy[], after: (edit
   return [...distinct.values()]
     .flatMap((remedy) => {
       const { verdict, findings } = after(remedy.edits);
-      const stays = findings.some((other) => other.code === finding.code && SEVERITIES.indexOf(other.severity) <= severity);
+      const stays = findings.some(
+        (other) => other.code === finding.code && SEVERITIES.indexOf(other.severity) <= severity,
+      );
       return stays || rank(verdict) < rank(now) ? [] : [{ ...remedy, gives: verdict }];
     })
     .sort((a, b) => rank(b.gives) - rank(a.gives));

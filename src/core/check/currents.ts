@@ -14,10 +14,16 @@ function terminals(element: Element, point: OperatingPoint): { node: string; amp
   if (element.type === 'idealTransformer')
     return element.windings.flatMap(({ a, b }, n) => {
       const amps = point.amps(element.name, n);
-      return [{ node: a, amps }, { node: b, amps: -amps }];
+      return [
+        { node: a, amps },
+        { node: b, amps: -amps },
+      ];
     });
   const amps = point.amps(element.name);
-  return [{ node: element.a, amps }, { node: element.b, amps: -amps }];
+  return [
+    { node: element.a, amps },
+    { node: element.b, amps: -amps },
+  ];
 }
 
 /**
@@ -28,15 +34,20 @@ export function contactCurrents(circuit: LineCircuit, point: OperatingPoint, jun
   const { netlist, junctions } = circuit;
   const { plug, nodes } = junctions[junction];
   const node = (name: string) => resolve(netlist.joined, name);
-  const towardsInlet = netlist.elements.filter((element) => placeOf(element) > junction).flatMap((element) => terminals(element, point));
+  const towardsInlet = netlist.elements
+    .filter((element) => placeOf(element) > junction)
+    .flatMap((element) => terminals(element, point));
   const currents = new Map<Contact, Amps>();
   const { contacts, reference } = CONNECTORS[plug];
   const grounded = new Set([GROUND, node(nodes[reference])]);
   for (const contact of contacts) {
     if (grounded.has(node(nodes[contact]))) continue;
-    const entering = towardsInlet.filter((end) => node(end.node) === node(nodes[contact])).reduce((sum, { amps }) => sum + amps, 0);
+    const entering = towardsInlet
+      .filter((end) => node(end.node) === node(nodes[contact]))
+      .reduce((sum, { amps }) => sum + amps, 0);
     currents.set(contact, -entering);
   }
-  if (currents.size === contacts.length - 1) currents.set(reference, -[...currents.values()].reduce((sum, amps) => sum + amps, 0));
+  if (currents.size === contacts.length - 1)
+    currents.set(reference, -[...currents.values()].reduce((sum, amps) => sum + amps, 0));
   return currents;
 }

@@ -33,7 +33,15 @@ export interface LineResult {
   findings: Finding[];
   readings: {
     junctions: JunctionReading[];
-    supplies: { part: string | number; what: string; contacts: string; volts: Volts; state: string; needs: Volts; stops: Volts }[];
+    supplies: {
+      part: string | number;
+      what: string;
+      contacts: string;
+      volts: Volts;
+      state: string;
+      needs: Volts;
+      stops: Volts;
+    }[];
     feeds: { part: string | number; feed: string; amps: Amps; limit: Amps; legs: Amps[] }[];
     windings: { part: string | number; what: string; amps: Amps; limit: Amps }[];
     capsules: { part: string | number; what: string; volts: Volts; stands: Volts }[];
@@ -50,7 +58,8 @@ export interface LineResult {
   links: LinkView[];
 }
 
-const orNull = (value: number | undefined): number | null => (value !== undefined && Number.isFinite(value) ? value : null);
+const orNull = (value: number | undefined): number | null =>
+  value !== undefined && Number.isFinite(value) ? value : null;
 
 /** Checks one line and lays the result out for a screen, a terminal or a file. */
 export function lineResult(line: Line, schools: Schools): LineResult {
@@ -70,30 +79,62 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
       junctions: circuit.junctions.map(({ plug, socket, fits, nodes }, n) => {
         const currents = contactCurrents(circuit, point, n);
         return {
-        at: n === 0 ? 'source' : n === last ? 'inlet' : `after link ${n}`,
-        plug,
-        socket,
-        fits,
-        contacts: CONNECTORS[plug].contacts.map((contact) => ({
-          contact, volts: orNull(point.volts(nodes[contact])), amps: orNull(currents.get(contact)),
-        })),
+          at: n === 0 ? 'source' : n === last ? 'inlet' : `after link ${n}`,
+          plug,
+          socket,
+          fits,
+          contacts: CONNECTORS[plug].contacts.map((contact) => ({
+            contact,
+            volts: orNull(point.volts(nodes[contact])),
+            amps: orNull(currents.get(contact)),
+          })),
         };
       }),
       supplies: supplies.map(({ stake, volts, state }) => ({
-        part: stake.part, what: stake.what, contacts: stake.contacts, volts, state, needs: stake.needs.value, stops: stake.stops.value,
+        part: stake.part,
+        what: stake.what,
+        contacts: stake.contacts,
+        volts,
+        state,
+        needs: stake.needs.value,
+        stops: stake.stops.value,
       })),
       feeds: circuit.stakes.flatMap((stake) =>
         stake.type === 'feed'
-          ? [{ part: stake.part, feed: stake.feed, amps: Math.abs(point.amps(stake.element)), limit: stake.limit.value, legs: stake.resistors.map((name) => Math.abs(point.amps(name))) }]
+          ? [
+              {
+                part: stake.part,
+                feed: stake.feed,
+                amps: Math.abs(point.amps(stake.element)),
+                limit: stake.limit.value,
+                legs: stake.resistors.map((name) => Math.abs(point.amps(name))),
+              },
+            ]
           : [],
       ),
       windings: circuit.stakes.flatMap((stake) =>
         stake.type === 'winding'
-          ? [{ part: stake.part, what: stake.what, amps: Math.max(...stake.elements.map((name) => Math.abs(point.amps(name)))), limit: stake.limit.value }]
+          ? [
+              {
+                part: stake.part,
+                what: stake.what,
+                amps: Math.max(...stake.elements.map((name) => Math.abs(point.amps(name)))),
+                limit: stake.limit.value,
+              },
+            ]
           : [],
       ),
       capsules: circuit.stakes.flatMap((stake) =>
-        stake.type === 'capsule' ? [{ part: stake.part, what: stake.what, volts: point.volts(...stake.between) ?? 0, stands: stake.stands.value }] : [],
+        stake.type === 'capsule'
+          ? [
+              {
+                part: stake.part,
+                what: stake.what,
+                volts: point.volts(...stake.between) ?? 0,
+                stands: stake.stands.value,
+              },
+            ]
+          : [],
       ),
       signal: {
         powered: solved.powered,

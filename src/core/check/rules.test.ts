@@ -2,9 +2,16 @@ import { cable, codes, find, judged, line, number, on } from '../../../tests/lin
 import type { Line, Part } from '../gear';
 import { DEFAULT_SCHOOLS, type Schools } from '.';
 
-const jack = (length: number): Part => ({ kind: 'cable', choices: { connector: 'ts635' }, figures: { length: { value: length, unit: 'm', basis: 'assumed' } } });
+const jack = (length: number): Part => ({
+  kind: 'cable',
+  choices: { connector: 'ts635' },
+  figures: { length: { value: length, unit: 'm', basis: 'assumed' } },
+});
 const adapter = (wiring: string): Part => ({ kind: 'plain-adapter', choices: { wiring } });
-const keyboard = (coupling: string, connector = 'xlr3'): Part => ({ kind: 'line-output', choices: { coupling, connector } });
+const keyboard = (coupling: string, connector = 'xlr3'): Part => ({
+  kind: 'line-output',
+  choices: { coupling, connector },
+});
 const camera: Part = { kind: 'mini-jack' };
 
 interface Pair {
@@ -28,35 +35,122 @@ const pairs: Record<string, Pair> = {
   },
   'supply-overvoltage': {
     severity: 'harm',
-    has: line({ kind: 'condenser-t12', figures: { stands: { value: 9, unit: 'V', basis: 'maker' }, needs: { value: 5, unit: 'V', basis: 'maker' }, stops: { value: 4, unit: 'V', basis: 'maker' } } }, [cable()], on('T12')),
+    has: line(
+      {
+        kind: 'condenser-t12',
+        figures: {
+          stands: { value: 9, unit: 'V', basis: 'maker' },
+          needs: { value: 5, unit: 'V', basis: 'maker' },
+          stops: { value: 4, unit: 'V', basis: 'maker' },
+        },
+      },
+      [cable()],
+      on('T12'),
+    ),
     not: line('condenser-t12', [cable()], on('T12')),
   },
-  'output-backfeed': { severity: 'harm', has: line(keyboard('direct'), [cable()], on('P48')), not: line(keyboard('transformer'), [cable()], on('P48')) },
-  'ribbon-fed': { severity: 'harm', has: line('passive-ribbon', [cable()], on('P48')), not: line('passive-ribbon', [{ kind: 'isolating-transformer' }, cable()], on('P48')) },
-  'exposed-patch': { severity: 'watch', has: line('condenser-48', [cable(), { kind: 'trs-patch-point' }], on('P48')), not: line('moving-coil', [cable(), { kind: 'trs-patch-point' }], on('off')) },
-  'feed-overload': { severity: 'watch', has: line('moving-coil', [cable({ type: 'shorted', contacts: ['2', '1'] }, { type: 'shorted', contacts: ['3', '1'] })], on('P48')), not: line('moving-coil', [cable()], on('P48')) },
-  'does-not-fit': { severity: 'silent', has: line('moving-coil', [cable()], { kind: 'balanced-jack' }), not: line('moving-coil', [cable(), adapter('xlr-to-trs')], { kind: 'balanced-jack' }) },
+  'output-backfeed': {
+    severity: 'harm',
+    has: line(keyboard('direct'), [cable()], on('P48')),
+    not: line(keyboard('transformer'), [cable()], on('P48')),
+  },
+  'ribbon-fed': {
+    severity: 'harm',
+    has: line('passive-ribbon', [cable()], on('P48')),
+    not: line('passive-ribbon', [{ kind: 'isolating-transformer' }, cable()], on('P48')),
+  },
+  'exposed-patch': {
+    severity: 'watch',
+    has: line('condenser-48', [cable(), { kind: 'trs-patch-point' }], on('P48')),
+    not: line('moving-coil', [cable(), { kind: 'trs-patch-point' }], on('off')),
+  },
+  'feed-overload': {
+    severity: 'watch',
+    has: line(
+      'moving-coil',
+      [cable({ type: 'shorted', contacts: ['2', '1'] }, { type: 'shorted', contacts: ['3', '1'] })],
+      on('P48'),
+    ),
+    not: line('moving-coil', [cable()], on('P48')),
+  },
+  'does-not-fit': {
+    severity: 'silent',
+    has: line('moving-coil', [cable()], { kind: 'balanced-jack' }),
+    not: line('moving-coil', [cable(), adapter('xlr-to-trs')], { kind: 'balanced-jack' }),
+  },
   'through-as-input': {
     severity: 'watch',
-    has: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box', choices: { through: 'driven' } }], on('off')),
+    has: line(
+      keyboard('capacitor', 'ts635'),
+      [{ kind: 'passive-direct-box', choices: { through: 'driven' } }],
+      on('off'),
+    ),
     not: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box' }], on('off')),
   },
-  unpowered: { severity: 'silent', has: line('active-ribbon', [cable()], on('off')), not: line('active-ribbon', [cable()], on('P48')) },
-  underpowered: { severity: 'watch', has: line('active-ribbon', [cable()], on('P24')), not: line('condenser-9-52', [cable()], on('P24')) },
-  'open-path': { severity: 'silent', has: line('moving-coil', [cable({ type: 'open', contact: '2' })], on('off')), not: line('moving-coil', [cable({ type: 'open', contact: '1' })], on('off')) },
-  'shorted-path': { severity: 'silent', has: line('moving-coil', [cable({ type: 'shorted', contacts: ['2', '3'] })], on('off')), not: line('moving-coil', [cable({ type: 'leaky', contacts: ['2', '3'], ohms: 10e3 })], on('off')) },
+  unpowered: {
+    severity: 'silent',
+    has: line('active-ribbon', [cable()], on('off')),
+    not: line('active-ribbon', [cable()], on('P48')),
+  },
+  underpowered: {
+    severity: 'watch',
+    has: line('active-ribbon', [cable()], on('P24')),
+    not: line('condenser-9-52', [cable()], on('P24')),
+  },
+  'open-path': {
+    severity: 'silent',
+    has: line('moving-coil', [cable({ type: 'open', contact: '2' })], on('off')),
+    not: line('moving-coil', [cable({ type: 'open', contact: '1' })], on('off')),
+  },
+  'shorted-path': {
+    severity: 'silent',
+    has: line('moving-coil', [cable({ type: 'shorted', contacts: ['2', '3'] })], on('off')),
+    not: line('moving-coil', [cable({ type: 'leaky', contacts: ['2', '3'], ohms: 10e3 })], on('off')),
+  },
   'wrong-contact': {
     severity: 'silent',
     has: line({ kind: 'plug-in-electret', choices: { connector: 'trrs35' } }, [], camera),
     not: line({ kind: 'plug-in-electret', choices: { connector: 'trrs35' } }, [], { kind: 'phone-jack' }),
   },
-  'one-sided': { severity: 'watch', has: line('plug-in-electret', [], camera), not: line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [], camera) },
-  reversed: { severity: 'watch', has: line('condenser-48', [{ kind: 'polarity-reverser' }], on('P48')), not: line('condenser-48', [{ kind: 'polarity-reverser' }, cable({ type: 'swapped', contacts: ['2', '3'] })], on('P48')) },
-  loaded: { severity: 'watch', has: line('magnetic-pickup', [jack(2), adapter('ts-to-xlr')], on('off')), not: line('magnetic-pickup', [jack(2), { kind: 'active-direct-box' }], on('P48')) },
-  'long-unbalanced': { severity: 'watch', has: line(keyboard('capacitor', 'ts635'), [jack(6)], { kind: 'balanced-jack' }), not: line(keyboard('capacitor', 'ts635'), [jack(2)], { kind: 'balanced-jack' }) },
-  'unbalanced-entry': { severity: 'watch', has: line(keyboard('capacitor', 'ts635'), [jack(2), adapter('ts-to-xlr')], on('off')), not: line(keyboard('capacitor', 'ts635'), [jack(2), { kind: 'passive-direct-box' }], on('off')) },
-  'leg-lost': { severity: 'watch', has: line('condenser-9-52', [cable({ type: 'open', contact: '2' })], on('P48')), not: line('condenser-9-52', [cable()], on('P48')) },
-  'shield-open': { severity: 'watch', has: line('moving-coil', [cable({ type: 'open', contact: '1' })], on('off')), not: line('moving-coil', [{ kind: 'isolating-transformer', choices: { ground: 'lifted' } }, cable()], on('off')) },
+  'one-sided': {
+    severity: 'watch',
+    has: line('plug-in-electret', [], camera),
+    not: line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [], camera),
+  },
+  reversed: {
+    severity: 'watch',
+    has: line('condenser-48', [{ kind: 'polarity-reverser' }], on('P48')),
+    not: line(
+      'condenser-48',
+      [{ kind: 'polarity-reverser' }, cable({ type: 'swapped', contacts: ['2', '3'] })],
+      on('P48'),
+    ),
+  },
+  loaded: {
+    severity: 'watch',
+    has: line('magnetic-pickup', [jack(2), adapter('ts-to-xlr')], on('off')),
+    not: line('magnetic-pickup', [jack(2), { kind: 'active-direct-box' }], on('P48')),
+  },
+  'long-unbalanced': {
+    severity: 'watch',
+    has: line(keyboard('capacitor', 'ts635'), [jack(6)], { kind: 'balanced-jack' }),
+    not: line(keyboard('capacitor', 'ts635'), [jack(2)], { kind: 'balanced-jack' }),
+  },
+  'unbalanced-entry': {
+    severity: 'watch',
+    has: line(keyboard('capacitor', 'ts635'), [jack(2), adapter('ts-to-xlr')], on('off')),
+    not: line(keyboard('capacitor', 'ts635'), [jack(2), { kind: 'passive-direct-box' }], on('off')),
+  },
+  'leg-lost': {
+    severity: 'watch',
+    has: line('condenser-9-52', [cable({ type: 'open', contact: '2' })], on('P48')),
+    not: line('condenser-9-52', [cable()], on('P48')),
+  },
+  'shield-open': {
+    severity: 'watch',
+    has: line('moving-coil', [cable({ type: 'open', contact: '1' })], on('off')),
+    not: line('moving-coil', [{ kind: 'isolating-transformer', choices: { ground: 'lifted' } }, cable()], on('off')),
+  },
   'doubly-powered': {
     severity: 'watch',
     has: line({ kind: 'battery-or-phantom-condenser', choices: { battery: 'on' } }, [cable()], on('P48')),
@@ -69,12 +163,36 @@ const pairs: Record<string, Pair> = {
   },
   'gain-short': {
     severity: 'watch',
-    has: line({ kind: 'passive-ribbon', figures: { loudness: { value: 70, unit: 'dB SPL', basis: 'assumed' } } }, [cable()], on('off')),
-    not: line({ kind: 'passive-ribbon', figures: { loudness: { value: 100, unit: 'dB SPL', basis: 'assumed' } } }, [cable()], on('off')),
+    has: line(
+      { kind: 'passive-ribbon', figures: { loudness: { value: 70, unit: 'dB SPL', basis: 'assumed' } } },
+      [cable()],
+      on('off'),
+    ),
+    not: line(
+      { kind: 'passive-ribbon', figures: { loudness: { value: 100, unit: 'dB SPL', basis: 'assumed' } } },
+      [cable()],
+      on('off'),
+    ),
   },
-  'headroom-short': { severity: 'watch', has: line(keyboard('transformer'), [cable()], on('off')), not: line(keyboard('transformer'), [cable(), { kind: 'pad' }], on('off')) },
-  'fact-unproven': { severity: 'watch', has: line(keyboard('direct'), [{ kind: 'pad', figures: { attenuation: { value: 60, unit: 'dB', basis: 'assumed' } } }], on('P48')), not: line(keyboard('direct'), [cable()], on('off')) },
-  'feed-not-needed': { severity: 'note', has: line(keyboard('transformer'), [cable(), { kind: 'pad' }], on('P48')), not: line(keyboard('transformer'), [cable(), { kind: 'pad' }], on('off')) },
+  'headroom-short': {
+    severity: 'watch',
+    has: line(keyboard('transformer'), [cable()], on('off')),
+    not: line(keyboard('transformer'), [cable(), { kind: 'pad' }], on('off')),
+  },
+  'fact-unproven': {
+    severity: 'watch',
+    has: line(
+      keyboard('direct'),
+      [{ kind: 'pad', figures: { attenuation: { value: 60, unit: 'dB', basis: 'assumed' } } }],
+      on('P48'),
+    ),
+    not: line(keyboard('direct'), [cable()], on('off')),
+  },
+  'feed-not-needed': {
+    severity: 'note',
+    has: line(keyboard('transformer'), [cable(), { kind: 'pad' }], on('P48')),
+    not: line(keyboard('transformer'), [cable(), { kind: 'pad' }], on('off')),
+  },
 };
 
 describe.each(Object.entries(pairs))('%s', (code, { severity, has, not, schools }) => {
@@ -93,12 +211,15 @@ test('every remedy that is offered mends its finding and leaves no worse verdict
   for (const { has, schools } of Object.values(pairs)) {
     const result = judged(has, schools);
     for (const { remedies } of result.findings)
-      for (const { gives } of remedies) expect(order.indexOf(gives!)).toBeGreaterThanOrEqual(order.indexOf(result.verdict));
+      for (const { gives } of remedies)
+        expect(order.indexOf(gives!)).toBeGreaterThanOrEqual(order.indexOf(result.verdict));
   }
 });
 
 test('schools: battery as reserve turns double power into a note, “never” objects to every plain adapter', () => {
-  expect(find(judged(pairs['doubly-powered'].has, { batteryAndPhantom: 'battery-as-reserve' }), 'doubly-powered').severity).toBe('note');
+  expect(
+    find(judged(pairs['doubly-powered'].has, { batteryAndPhantom: 'battery-as-reserve' }), 'doubly-powered').severity,
+  ).toBe('note');
   expect(codes(judged(pairs['plain-adapter'].not, { plainAdapters: 'never' }))).toContain('plain-adapter');
 });
 
@@ -118,8 +239,12 @@ test('a TRS patch point tells the current while a plug is half way in', () => {
 });
 
 test('two outputs on one box: the current between them, and harm where they are directly coupled', () => {
-  const piano = (coupling: string) => line(keyboard(coupling, 'ts635'), [{ kind: 'passive-direct-box', choices: { through: 'driven' } }], on('off'));
+  const piano = (coupling: string) =>
+    line(keyboard(coupling, 'ts635'), [{ kind: 'passive-direct-box', choices: { through: 'driven' } }], on('off'));
   // +4 dBu is 1.228 V; both outputs at their peaks in opposite directions across 150 Ω + 600 Ω.
-  expect(number(find(judged(piano('capacitor')), 'through-as-input'), 'Peak current') * 1e3).toBeCloseTo((2 * Math.SQRT2 * 1228) / 750, 1);
+  expect(number(find(judged(piano('capacitor')), 'through-as-input'), 'Peak current') * 1e3).toBeCloseTo(
+    (2 * Math.SQRT2 * 1228) / 750,
+    1,
+  );
   expect(find(judged(piano('direct')), 'through-as-input').severity).toBe('harm');
 });

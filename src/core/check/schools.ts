@@ -113,7 +113,9 @@ export type Schools = Record<SchoolName, string>;
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
 
 /** The careful default of every school. */
-export const DEFAULT_SCHOOLS = Object.fromEntries(SCHOOL_NAMES.map((name) => [name, SCHOOLS[name].options[0].value])) as Schools;
+export const DEFAULT_SCHOOLS = Object.fromEntries(
+  SCHOOL_NAMES.map((name) => [name, SCHOOLS[name].options[0].value]),
+) as Schools;
 
 /** The label of a choice, for naming the school that decided. */
 export const schoolLabel = (name: SchoolName, value: string): string =>

@@ -44,8 +44,11 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
   const heard = channels.map((channel) => {
     const volts = across(middle, channel);
     return {
-      name: channel.name, contacts: channel.contacts, balanced: channel.balanced,
-      level: decibels(magnitude(volts)), reversed: Math.abs(phase(volts)) > 90,
+      name: channel.name,
+      contacts: channel.contacts,
+      balanced: channel.balanced,
+      level: decibels(magnitude(volts)),
+      reversed: Math.abs(phase(volts)) > 90,
     };
   });
   const best = heard.reduce((top, channel, n) => (channel.level > heard[top].level ? n : top), 0);
@@ -54,7 +57,10 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
   const driven = middle.volts(hot, cold);
   const atSource = decibels(magnitude(driven));
 
-  const response = frequencies().map((frequency) => ({ frequency, level: decibels(magnitude(across(at(frequency), channels[best]))) }));
+  const response = frequencies().map((frequency) => ({
+    frequency,
+    level: decibels(magnitude(across(at(frequency), channels[best]))),
+  }));
   const mains = at(MAINS);
   let impedances: SignalReading['impedances'] | undefined;
   return {
@@ -98,13 +104,17 @@ function plateau(response: SignalReading['response']): number {
   let flattest = response.length - 1;
   for (let n = response.length - 2; n > 0; n--) {
     const here = Math.max(slope(n), slope(n + 1));
-    if (here < (flattest === response.length - 1 ? slope(flattest) : Math.max(slope(flattest), slope(flattest + 1)))) flattest = n;
+    if (here < (flattest === response.length - 1 ? slope(flattest) : Math.max(slope(flattest), slope(flattest + 1))))
+      flattest = n;
   }
   return flattest;
 }
 
 /** Where the response has fallen 3 dB below its plateau, on either side of it. */
-function cuts(response: SignalReading['response'], level: (frequency: Hertz) => Decibels): { lowCut?: Hertz; highCut?: Hertz } {
+function cuts(
+  response: SignalReading['response'],
+  level: (frequency: Hertz) => Decibels,
+): { lowCut?: Hertz; highCut?: Hertz } {
   const top = plateau(response);
   const floor = response[top].level + decibels(Math.SQRT1_2);
   const below = (n: number) => response[n].level < floor;

@@ -40,7 +40,11 @@ export function solveLine(line: Line, peakTarget: number): Solved {
   const signal = once(() => readSignal(circuit, point));
   const level = once(() => (powered && signal().alongPath > LOST ? plan(line, signal(), peakTarget) : undefined));
   return {
-    line, circuit, point, supplies, powered,
+    line,
+    circuit,
+    point,
+    supplies,
+    powered,
     get signal() {
       return signal();
     },

@@ -1,14 +1,27 @@
 import { directVolts } from '../../../tests/referee/ngspice';
 import { CircuitError, netlist, operatingPoint, type Element } from '.';
 
-const resistor = (name: string, a: string, b: string, ohms: number): Element => ({ type: 'resistor', name, a, b, ohms });
+const resistor = (name: string, a: string, b: string, ohms: number): Element => ({
+  type: 'resistor',
+  name,
+  a,
+  b,
+  ohms,
+});
 const feed = (volts: number): Element => ({ type: 'voltageSource', name: 'feed', a: 'bus', b: 'gnd', volts });
 const phantom = (volts: number, ohms: number): Element[] => [
   feed(volts),
   resistor('r2', 'bus', 'pin2', ohms),
   resistor('r3', 'bus', 'pin3', ohms),
 ];
-const load = (a: string, b: string, amps: number): Element => ({ type: 'constantCurrentLoad', name: 'load', a, b, amps, kneeVolts: 0.1 });
+const load = (a: string, b: string, amps: number): Element => ({
+  type: 'constantCurrentLoad',
+  name: 'load',
+  a,
+  b,
+  amps,
+  kneeVolts: 0.1,
+});
 const microphone = (amps: number): Element[] => [
   resistor('leg2', 'pin2', 'supply', 1e3),
   resistor('leg3', 'pin3', 'supply', 1e3),
@@ -37,7 +50,10 @@ describe('check values of a phantom feed', () => {
     ['P24 at 5 mA', 24, 1200, 5e-3, 21.0],
     ['P12 at 5 mA', 12, 680, 5e-3, 10.3],
   ])('%s', (_name, volts, ohms, amps, expected) => {
-    expect(operatingPoint(netlist([...phantom(volts, ohms), ...microphone(amps)])).volts('pin2')).toBeCloseTo(expected, 6);
+    expect(operatingPoint(netlist([...phantom(volts, ohms), ...microphone(amps)])).volts('pin2')).toBeCloseTo(
+      expected,
+      6,
+    );
   });
 
   test('both legs shorted to pin 1 take 14.12 mA, one leg 7.06 mA and 0.339 W', () => {
@@ -71,13 +87,23 @@ describe('check values of a phantom feed', () => {
   });
 
   test('an electret behind a plain adapter on P48 sees 45.96 V while 7.06 mA are wasted', () => {
-    const point = operatingPoint(netlist([...phantom(48, 6800), load('pin2', 'gnd', 0.3e-3), resistor('wire', 'pin3', 'gnd', 1e-3)]));
+    const point = operatingPoint(
+      netlist([...phantom(48, 6800), load('pin2', 'gnd', 0.3e-3), resistor('wire', 'pin3', 'gnd', 1e-3)]),
+    );
     expect(point.volts('pin2')).toBeCloseTo(45.96, 6);
     expect(point.amps('wire') * 1e3).toBeCloseTo(7.06, 2);
   });
 
-  test.each([[1.5, 0.84], [2, 1.34], [2.5, 1.84], [3, 2.34], [5, 4.34]])('plug-in power of %s V leaves %s V', (volts, left) => {
-    const point = operatingPoint(netlist([feed(volts), resistor('bias', 'bus', 'tip', 2200), load('tip', 'gnd', 0.3e-3)]));
+  test.each([
+    [1.5, 0.84],
+    [2, 1.34],
+    [2.5, 1.84],
+    [3, 2.34],
+    [5, 4.34],
+  ])('plug-in power of %s V leaves %s V', (volts, left) => {
+    const point = operatingPoint(
+      netlist([feed(volts), resistor('bias', 'bus', 'tip', 2200), load('tip', 'gnd', 0.3e-3)]),
+    );
     expect(point.volts('tip')).toBeCloseTo(left, 5);
   });
 
@@ -93,7 +119,12 @@ describe('check values of a phantom feed', () => {
 
   test('a coil of 200 Ω on T12 takes 21.4 mA', () => {
     const point = operatingPoint(
-      netlist([feed(12), resistor('plus', 'bus', 'pin2', 180), resistor('minus', 'pin3', 'gnd', 180), resistor('coil', 'pin2', 'pin3', 200)]),
+      netlist([
+        feed(12),
+        resistor('plus', 'bus', 'pin2', 180),
+        resistor('minus', 'pin3', 'gnd', 180),
+        resistor('coil', 'pin2', 'pin3', 200),
+      ]),
     );
     expect(point.amps('coil') * 1e3).toBeCloseTo(21.4, 1);
   });
@@ -108,14 +139,21 @@ describe('a load that drops out', () => {
   });
 
   test('takes nothing without a feed', () => {
-    expect(operatingPoint(netlist([feed(0), resistor('r', 'bus', 'pin', 6800), load('pin', 'gnd', 1e-2)])).amps('load')).toBeCloseTo(0, 12);
+    expect(
+      operatingPoint(netlist([feed(0), resistor('r', 'bus', 'pin', 6800), load('pin', 'gnd', 1e-2)])).amps('load'),
+    ).toBeCloseTo(0, 12);
   });
 });
 
 describe('circuits without one answer', () => {
   test('a floating island is named, and keeps the voltages within itself', () => {
     const point = operatingPoint(
-      netlist([feed(48), resistor('r', 'bus', 'gnd', 1e4), { type: 'voltageSource', name: 'battery', a: 'plus', b: 'minus', volts: 1.5 }, resistor('body', 'plus', 'minus', 1e3)]),
+      netlist([
+        feed(48),
+        resistor('r', 'bus', 'gnd', 1e4),
+        { type: 'voltageSource', name: 'battery', a: 'plus', b: 'minus', volts: 1.5 },
+        resistor('body', 'plus', 'minus', 1e3),
+      ]),
     );
     expect(point.floating).toEqual([['plus', 'minus']]);
     expect(point.volts('plus', 'minus')).toBeCloseTo(1.5, 9);
@@ -124,8 +162,16 @@ describe('circuits without one answer', () => {
   });
 
   test('a node behind capacitors only floats for direct current', () => {
-    const capacitor = (name: string, a: string, b: string): Element => ({ type: 'capacitor', name, a, b, farads: 1e-6 });
-    const point = operatingPoint(netlist([feed(48), capacitor('c1', 'bus', 'between'), capacitor('c2', 'between', 'gnd')]));
+    const capacitor = (name: string, a: string, b: string): Element => ({
+      type: 'capacitor',
+      name,
+      a,
+      b,
+      farads: 1e-6,
+    });
+    const point = operatingPoint(
+      netlist([feed(48), capacitor('c1', 'bus', 'between'), capacitor('c2', 'between', 'gnd')]),
+    );
     expect(point.floating).toEqual([['between']]);
   });
 
@@ -146,7 +192,13 @@ describe('circuits without one answer', () => {
     [[resistor('r', 'a', 'gnd', 0)], /r: resistance must be above 0/],
     [[resistor('r', 'a', 'gnd', 1), resistor('r', 'a', 'gnd', 1)], /same name/],
     [[{ type: 'coupling', name: 'k', first: 'l1', second: 'l2', factor: 0.9 } as Element], /l1 is referred to/],
-    [[{ type: 'currentControlledCurrent', name: 'f', a: 'a', b: 'gnd', control: 'v', gain: 1 } as Element, resistor('r', 'a', 'gnd', 1)], /v is referred to/],
+    [
+      [
+        { type: 'currentControlledCurrent', name: 'f', a: 'a', b: 'gnd', control: 'v', gain: 1 } as Element,
+        resistor('r', 'a', 'gnd', 1),
+      ],
+      /v is referred to/,
+    ],
   ])('bad values are refused', (elements, message) => {
     expect(fault(elements)).toMatchObject({ fault: 'bad-element', message: expect.stringMatching(message) });
   });
@@ -166,7 +218,15 @@ test('ngspice agrees on every type of element at once', async () => {
     { type: 'currentControlledVoltage', name: 'h', a: 'w', b: 'gnd', control: 'sense', ohms: 150 },
     { type: 'voltageControlledCurrent', name: 'g', a: 'w', b: 'v', controlA: 'x', controlB: 'y', siemens: 1e-3 },
     resistor('rv', 'v', 'gnd', 4700),
-    { type: 'idealTransformer', name: 't', windings: [{ a: 'v', b: 'gnd', turns: 3 }, { a: 'p', b: 'q', turns: 1 }, { a: 's', b: 'gnd', turns: 2 }] },
+    {
+      type: 'idealTransformer',
+      name: 't',
+      windings: [
+        { a: 'v', b: 'gnd', turns: 3 },
+        { a: 'p', b: 'q', turns: 1 },
+        { a: 's', b: 'gnd', turns: 2 },
+      ],
+    },
     resistor('rp', 'p', 'q', 50),
     resistor('rq', 'q', 'gnd', 10),
     resistor('rs', 's', 'gnd', 800),

@@ -37,7 +37,11 @@ export function solveSystem(system: System): OperatingPoint {
   const { x, slopes } = reduced(system, pins) ?? newton(system, pins, startValues(system));
   pins.forEach((pin, n) => {
     if (Math.abs(x[pin]) > FORCED)
-      throw new CircuitError('floating', floating[n], `a current is driven into ${floating[n].join(', ')}, which has no way back to ground`);
+      throw new CircuitError(
+        'floating',
+        floating[n],
+        `a current is driven into ${floating[n].join(', ')}, which has no way back to ground`,
+      );
   });
   return readings(system, floating, x, slopes);
 }
@@ -71,11 +75,21 @@ function newton(system: System, pins: number[], at: number[]): Solution {
     if (settled) return { x, slopes };
   }
   const names = nonLinear.map(({ element }) => element.name);
-  throw new CircuitError('no-convergence', names, `no operating point found after ${STEPS} steps; looked at ${names.join(', ')}`);
+  throw new CircuitError(
+    'no-convergence',
+    names,
+    `no operating point found after ${STEPS} steps; looked at ${names.join(', ')}`,
+  );
 }
 
 /** Writes the circuit with every non-linear element replaced by its tangent; returns the slopes. */
-function linearised({ size: n, g, z, nonLinear }: System, pins: number[], at: number[], a: Float64Array, b: Float64Array): number[] {
+function linearised(
+  { size: n, g, z, nonLinear }: System,
+  pins: number[],
+  at: number[],
+  a: Float64Array,
+  b: Float64Array,
+): number[] {
   a.set(g);
   b.set(z);
   for (const pin of pins) a[pin * n + pin] += 1;

@@ -43,7 +43,9 @@ export function reduced(system: System, pins: number[]): { x: Float64Array; slop
     const rest = characteristic.at(volts[k]).amps - inside[k] * volts[k];
     for (let row = 0; row < n; row++) x[row] -= ways[k][row] * rest;
   });
-  return precise(system, pins, x) ? { x, slopes: nonLinear.map(({ characteristic }, k) => characteristic.at(volts[k]).siemens) } : undefined;
+  return precise(system, pins, x)
+    ? { x, slopes: nonLinear.map(({ characteristic }, k) => characteristic.at(volts[k]).siemens) }
+    : undefined;
 }
 
 /** The voltages v with v + seen · (i(v) - inside · v) = open. */

@@ -3,7 +3,13 @@ import { decibels } from '../units';
 import { magnitude, netlist, operatingPoint, phase, smallSignal, spiceText, type Element } from '.';
 
 const signal: Element = { type: 'voltageSource', name: 'signal', a: 'emf', b: 'gnd', volts: 0, signal: 1 };
-const resistor = (name: string, a: string, b: string, ohms: number): Element => ({ type: 'resistor', name, a, b, ohms });
+const resistor = (name: string, a: string, b: string, ohms: number): Element => ({
+  type: 'resistor',
+  name,
+  a,
+  b,
+  ohms,
+});
 const at = (elements: Element[], frequency: number) => smallSignal(operatingPoint(netlist(elements)))(frequency);
 
 test('150 Ω into 1.5 kΩ loses 0.83 dB', () => {
@@ -14,7 +20,14 @@ test('150 Ω into 1.5 kΩ loses 0.83 dB', () => {
 test('a 12:1 direct box into 1.5 kΩ shows 216 kΩ and loses 21.6 dB', () => {
   const box: Element[] = [
     resistor('wire', 'emf', 'in', 1e-3),
-    { type: 'idealTransformer', name: 'box', windings: [{ a: 'in', b: 'gnd', turns: 12 }, { a: 'out', b: 'gnd', turns: 1 }] },
+    {
+      type: 'idealTransformer',
+      name: 'box',
+      windings: [
+        { a: 'in', b: 'gnd', turns: 12 },
+        { a: 'out', b: 'gnd', turns: 1 },
+      ],
+    },
     resistor('inlet', 'out', 'gnd', 1500),
   ];
   expect(decibels(magnitude(at([signal, ...box], 1000).volts('out')))).toBeCloseTo(-21.6, 1);
@@ -23,8 +36,16 @@ test('a 12:1 direct box into 1.5 kΩ shows 216 kΩ and loses 21.6 dB', () => {
 });
 
 // f = 1 / (2πRC): the low cut is where the response has fallen by 3.01 dB.
-test.each([[216e3, 737], [1e6, 159], [10e6, 16]])('a piezo of 1 nF into %s Ω is cut below %s Hz', (ohms, cut) => {
-  const elements: Element[] = [signal, { type: 'capacitor', name: 'piezo', a: 'emf', b: 'out', farads: 1e-9 }, resistor('load', 'out', 'gnd', ohms)];
+test.each([
+  [216e3, 737],
+  [1e6, 159],
+  [10e6, 16],
+])('a piezo of 1 nF into %s Ω is cut below %s Hz', (ohms, cut) => {
+  const elements: Element[] = [
+    signal,
+    { type: 'capacitor', name: 'piezo', a: 'emf', b: 'out', farads: 1e-9 },
+    resistor('load', 'out', 'gnd', ohms),
+  ];
   const exact = 1 / (2 * Math.PI * ohms * 1e-9);
   expect(Math.round(exact)).toBe(cut);
   const response = at(elements, exact);
@@ -72,7 +93,9 @@ test('ngspice agrees on coupled windings, capacitors and a biased diode', async 
 });
 
 test('SPICE text keeps distinct names distinct and explains its nodes', () => {
-  const { text } = spiceText(netlist([resistor('a.b', 'x y', 'gnd', 1), resistor('a b', 'x.y', 'gnd', 2)]), { title: 'two\nlines' });
+  const { text } = spiceText(netlist([resistor('a.b', 'x y', 'gnd', 1), resistor('a b', 'x.y', 'gnd', 2)]), {
+    title: 'two\nlines',
+  });
   expect(text.split('\n')[0]).toBe('two lines');
   expect(text).toContain('R_a_b n_x_y 0 1e+0');
   expect(text).toContain('R_a_b_2 n_x_y_2 0 2e+0');

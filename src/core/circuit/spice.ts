@@ -25,9 +25,13 @@ export interface SpiceText {
 export function spiceText(netlist: Netlist, job: SpiceJob): SpiceText {
   const names = plainNames(netlist);
   // A SPICE program refuses nodes without a way to ground; this much resistance gives them one and changes nothing else.
-  const ties = assemble(netlist).islands('direct').map(([node], n) => `R_tie_${n + 1} ${names.node(node)} 0 ${spiceNumber(TIE)}`);
+  const ties = assemble(netlist)
+    .islands('direct')
+    .map(([node], n) => `R_tie_${n + 1} ${names.node(node)} 0 ${spiceNumber(TIE)}`);
   const lines = netlist.elements.flatMap((element) => rulesOf(element).spice(element, names));
-  const legend = [...new Set(netlist.elements.flatMap((e) => ('a' in e ? [e.a, e.b] : [])).map((n) => resolve(netlist.joined, n)))]
+  const legend = [
+    ...new Set(netlist.elements.flatMap((e) => ('a' in e ? [e.a, e.b] : [])).map((n) => resolve(netlist.joined, n))),
+  ]
     .filter((node) => node !== GROUND)
     .map((node) => `* node ${names.node(node)} is ${node}`);
   const text = [

@@ -71,7 +71,10 @@ export function assemble(netlist: Netlist): System {
   const size = nodes.length + branches.length;
   const found: Partial<Record<Analysis, Node[][]>> = {};
   const system: System = {
-    netlist, size, nodes, branches,
+    netlist,
+    size,
+    nodes,
+    branches,
     g: new Float64Array(size * size),
     c: new Float64Array(size * size),
     z: new Float64Array(size),
@@ -88,7 +91,10 @@ export function assemble(netlist: Netlist): System {
     if (!rules.characteristic) continue;
     const ends = element as NonLinear['element'];
     system.nonLinear.push({
-      element: ends, a: stamp.node(ends.a), b: stamp.node(ends.b), characteristic: rules.characteristic(element),
+      element: ends,
+      a: stamp.node(ends.a),
+      b: stamp.node(ends.b),
+      characteristic: rules.characteristic(element),
     });
   }
   return system;
@@ -102,7 +108,8 @@ function stampInto(system: System, named: Map<string, Element>): Stamp {
   const onto = (vector: Float64Array) => (row: Index, value: number) => {
     if (row >= 0) vector[row] += value;
   };
-  const missing = (element: string) => new CircuitError('bad-element', [element], `${element} is referred to, but is not in the circuit`);
+  const missing = (element: string) =>
+    new CircuitError('bad-element', [element], `${element} is referred to, but is not in the circuit`);
   return {
     node: (name) => system.node(name)!,
     branch(element, n) {
@@ -124,8 +131,8 @@ function stampInto(system: System, named: Map<string, Element>): Stamp {
 
 /** Which unknown a column stands for, in words. */
 export function unknownName(system: System, column: number): { node?: Node; text: string } {
-  if (column < system.nodes.length) return { node: system.nodes[column], text: `the voltage of node ${system.nodes[column]}` };
+  if (column < system.nodes.length)
+    return { node: system.nodes[column], text: `the voltage of node ${system.nodes[column]}` };
   const { element } = system.branches[column - system.nodes.length];
   return { text: `the current through ${element}` };
 }
-

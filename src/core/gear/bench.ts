@@ -127,8 +127,11 @@ export class Bench implements Reader {
 
   couple(first: string, second: string, factor: number): void {
     this.net.add({
-      type: 'coupling', name: this.element(`${first}-${second}`),
-      first: this.element(first), second: this.element(second), factor,
+      type: 'coupling',
+      name: this.element(`${first}-${second}`),
+      first: this.element(first),
+      second: this.element(second),
+      factor,
     });
   }
 
@@ -157,7 +160,15 @@ export class Bench implements Reader {
     const figure = this.figure(name);
     if (!figure) throw new Error(`${this.kind.kind}: ${name} has no value`);
     const { unit, basis, where } = figure;
-    return { part: this.ref, figure: name, label: this.kind.figures[name].label, value: this.value(name), unit, basis, where };
+    return {
+      part: this.ref,
+      figure: name,
+      label: this.kind.figures[name].label,
+      value: this.value(name),
+      unit,
+      basis,
+      where,
+    };
   }
 
   stake(stake: AnyStake extends infer S ? (S extends AnyStake ? Omit<S, 'part'> : never) : never): void {

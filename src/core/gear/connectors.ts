@@ -17,13 +17,52 @@ export interface Connector {
 
 export const CONNECTORS: Record<ConnectorId, Connector> = {
   xlr3: { id: 'xlr3', label: 'three-pin', contacts: ['1', '2', '3'], reference: '1', pairs: [['2', '3']], size: 'xlr' },
-  ts635: { id: 'ts635', label: '6.35 mm TS', contacts: ['T', 'S'], reference: 'S', pairs: [['T', 'S']], size: '6.35 mm' },
-  trs635: { id: 'trs635', label: '6.35 mm TRS', contacts: ['T', 'R', 'S'], reference: 'S', pairs: [['T', 'R']], size: '6.35 mm' },
-  ts35: { id: 'ts35', label: 'mini-jack TS', contacts: ['T', 'S'], reference: 'S', pairs: [['T', 'S']], size: '3.5 mm' },
-  trs35: { id: 'trs35', label: 'mini-jack TRS', contacts: ['T', 'R', 'S'], reference: 'S', pairs: [['T', 'S'], ['R', 'S']], size: '3.5 mm' },
+  ts635: {
+    id: 'ts635',
+    label: '6.35 mm TS',
+    contacts: ['T', 'S'],
+    reference: 'S',
+    pairs: [['T', 'S']],
+    size: '6.35 mm',
+  },
+  trs635: {
+    id: 'trs635',
+    label: '6.35 mm TRS',
+    contacts: ['T', 'R', 'S'],
+    reference: 'S',
+    pairs: [['T', 'R']],
+    size: '6.35 mm',
+  },
+  ts35: {
+    id: 'ts35',
+    label: 'mini-jack TS',
+    contacts: ['T', 'S'],
+    reference: 'S',
+    pairs: [['T', 'S']],
+    size: '3.5 mm',
+  },
+  trs35: {
+    id: 'trs35',
+    label: 'mini-jack TRS',
+    contacts: ['T', 'R', 'S'],
+    reference: 'S',
+    pairs: [
+      ['T', 'S'],
+      ['R', 'S'],
+    ],
+    size: '3.5 mm',
+  },
   trrs35: {
-    id: 'trrs35', label: 'mini-jack TRRS', contacts: ['T', 'R1', 'R2', 'S'], reference: 'R2',
-    pairs: [['S', 'R2'], ['T', 'R2'], ['R1', 'R2']], size: '3.5 mm',
+    id: 'trrs35',
+    label: 'mini-jack TRRS',
+    contacts: ['T', 'R1', 'R2', 'S'],
+    reference: 'R2',
+    pairs: [
+      ['S', 'R2'],
+      ['T', 'R2'],
+      ['R1', 'R2'],
+    ],
+    size: '3.5 mm',
   },
 };
 

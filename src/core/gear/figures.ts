@@ -15,8 +15,24 @@ export const BASIS_LABELS: Record<Basis, string> = {
 
 /** Units of the format, with the factor that leads to the SI unit (decibels and ratios stay as they are). */
 export const UNITS = {
-  V: 1, mV: 1e-3, mA: 1e-3, 'Ω': 1, 'kΩ': 1e3, 'MΩ': 1e6, nF: 1e-9, 'µF': 1e-6, H: 1, m: 1, Hz: 1,
-  'Ω/m': 1, 'pF/m': 1e-12, 'mV/Pa': 1e-3, dB: 1, dBu: 1, 'dB SPL': 1, ':1': 1,
+  V: 1,
+  mV: 1e-3,
+  mA: 1e-3,
+  Ω: 1,
+  kΩ: 1e3,
+  MΩ: 1e6,
+  nF: 1e-9,
+  µF: 1e-6,
+  H: 1,
+  m: 1,
+  Hz: 1,
+  'Ω/m': 1,
+  'pF/m': 1e-12,
+  'mV/Pa': 1e-3,
+  dB: 1,
+  dBu: 1,
+  'dB SPL': 1,
+  ':1': 1,
 } as const;
 export type Unit = keyof typeof UNITS;
 

@@ -78,7 +78,9 @@ export function lineCircuit(line: Line): LineCircuit {
 }
 
 function join(net: NetlistBuilder, from: PartRef, plug: ConnectorId, socket: ConnectorId) {
-  const nodes = Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, `${prefixOf(from)}.out.${contact}`]));
+  const nodes = Object.fromEntries(
+    CONNECTORS[plug].contacts.map((contact) => [contact, `${prefixOf(from)}.out.${contact}`]),
+  );
   const touching = mate(plug, socket);
   const inputs: Partial<Record<Contact, Node>> = {};
   for (const [own, other] of Object.entries(touching ?? {})) inputs[own as Contact] = nodes[other];

@@ -15,7 +15,9 @@ export function questions(line: Line): Question[] {
   return parts.flatMap((part) => {
     const { kind, choices } = partAt(line, part);
     return Object.entries(kindAt(part, kind).choices).flatMap(([choice, spec]) =>
-      spec.question && (choices?.[choice] ?? spec.standard) === UNKNOWN ? [{ part, choice, spec: spec as Question['spec'] }] : [],
+      spec.question && (choices?.[choice] ?? spec.standard) === UNKNOWN
+        ? [{ part, choice, spec: spec as Question['spec'] }]
+        : [],
     );
   });
 }

@@ -4,7 +4,11 @@ import { decibels } from '../units';
 import { asDrawn, lineCircuit, type Fault, type Line, type Part } from '.';
 
 /** Microphone lines, sound and faulty, each solved here and by ngspice. */
-const cable = (...faults: Fault[]): Part => ({ kind: 'cable', figures: { length: { value: 15, unit: 'm', basis: 'assumed' } }, ...(faults.length && { faults }) });
+const cable = (...faults: Fault[]): Part => ({
+  kind: 'cable',
+  figures: { length: { value: 15, unit: 'm', basis: 'assumed' } },
+  ...(faults.length && { faults }),
+});
 const inlet = (feed: string): Part => ({ kind: 'three-pin', choices: { feed } });
 const lines: Record<string, [source: Part, links: Part[], inlet: Part]> = {
   'condenser on P48': [{ kind: 'condenser-48' }, [cable()], inlet('P48')],
@@ -14,17 +18,49 @@ const lines: Record<string, [source: Part, links: Part[], inlet: Part]> = {
   'condenser on T12': [{ kind: 'condenser-9-52' }, [cable()], inlet('T12')],
   'condenser, feed off': [{ kind: 'condenser-48' }, [cable()], inlet('off')],
   'condenser of 10 mA that drops out on P12': [
-    { kind: 'condenser-48', figures: { current: { value: 22, unit: 'mA', basis: 'assumed' }, pickOff: { value: 2200, unit: 'Ω', basis: 'assumed' } } }, [cable()], inlet('P12'),
+    {
+      kind: 'condenser-48',
+      figures: {
+        current: { value: 22, unit: 'mA', basis: 'assumed' },
+        pickOff: { value: 2200, unit: 'Ω', basis: 'assumed' },
+      },
+    },
+    [cable()],
+    inlet('P12'),
   ],
   'condenser, pin 3 open': [{ kind: 'condenser-48' }, [cable({ type: 'open', contact: '3', at: 8 })], inlet('P48')],
   'condenser, pin 1 open': [{ kind: 'condenser-48' }, [cable({ type: 'open', contact: '1' })], inlet('P48')],
-  'condenser, pins 2 and 3 swapped': [{ kind: 'condenser-48' }, [cable({ type: 'swapped', contacts: ['2', '3'] })], inlet('P48')],
-  'condenser, pin 2 shorted to 1': [{ kind: 'condenser-48' }, [cable({ type: 'shorted', contacts: ['2', '1'] })], inlet('P48')],
-  'condenser, pins 2 and 3 shorted': [{ kind: 'condenser-48' }, [cable({ type: 'shorted', contacts: ['2', '3'] })], inlet('P48')],
-  'condenser, leak of 10 kΩ from 3 to 1': [{ kind: 'condenser-48' }, [cable({ type: 'leaky', contacts: ['3', '1'], ohms: 10e3 })], inlet('P48')],
+  'condenser, pins 2 and 3 swapped': [
+    { kind: 'condenser-48' },
+    [cable({ type: 'swapped', contacts: ['2', '3'] })],
+    inlet('P48'),
+  ],
+  'condenser, pin 2 shorted to 1': [
+    { kind: 'condenser-48' },
+    [cable({ type: 'shorted', contacts: ['2', '1'] })],
+    inlet('P48'),
+  ],
+  'condenser, pins 2 and 3 shorted': [
+    { kind: 'condenser-48' },
+    [cable({ type: 'shorted', contacts: ['2', '3'] })],
+    inlet('P48'),
+  ],
+  'condenser, leak of 10 kΩ from 3 to 1': [
+    { kind: 'condenser-48' },
+    [cable({ type: 'leaky', contacts: ['3', '1'], ohms: 10e3 })],
+    inlet('P48'),
+  ],
   'moving coil on P48': [{ kind: 'moving-coil' }, [cable()], inlet('P48')],
-  'moving coil with transformer': [{ kind: 'moving-coil', choices: { output: 'transformer' } }, [cable()], inlet('P48')],
-  'moving coil, pin 3 shorted to 1': [{ kind: 'moving-coil' }, [cable({ type: 'shorted', contacts: ['3', '1'] })], inlet('P48')],
+  'moving coil with transformer': [
+    { kind: 'moving-coil', choices: { output: 'transformer' } },
+    [cable()],
+    inlet('P48'),
+  ],
+  'moving coil, pin 3 shorted to 1': [
+    { kind: 'moving-coil' },
+    [cable({ type: 'shorted', contacts: ['3', '1'] })],
+    inlet('P48'),
+  ],
   'moving coil, shield tied to cold': [{ kind: 'moving-coil' }, [cable({ type: 'shield to cold' })], inlet('P48')],
   'moving coil on T12': [{ kind: 'moving-coil' }, [cable()], inlet('T12')],
   'moving coil through a booster': [{ kind: 'moving-coil' }, [{ kind: 'inline-booster' }, cable()], inlet('P48')],
@@ -34,16 +70,34 @@ const lines: Record<string, [source: Part, links: Part[], inlet: Part]> = {
   'ribbon, tap free': [{ kind: 'passive-ribbon', choices: { tap: 'none' } }, [cable()], inlet('P48')],
   'electret behind a plain adapter': [{ kind: 'plug-in-electret' }, [{ kind: 'plain-adapter' }, cable()], inlet('P48')],
   'electret behind a converter': [{ kind: 'plug-in-electret' }, [{ kind: 'plug-in-converter' }, cable()], inlet('P48')],
-  'electret behind a converter on P12': [{ kind: 'plug-in-electret' }, [{ kind: 'plug-in-converter' }, cable()], inlet('P12')],
+  'electret behind a converter on P12': [
+    { kind: 'plug-in-electret' },
+    [{ kind: 'plug-in-converter' }, cable()],
+    inlet('P12'),
+  ],
   'electret in a camera': [{ kind: 'plug-in-electret' }, [], { kind: 'mini-jack' }],
   'phone plug in a camera': [{ kind: 'plug-in-electret', choices: { connector: 'trrs35' } }, [], { kind: 'mini-jack' }],
-  'laptop, directly coupled, on P48': [{ kind: 'line-output', choices: { coupling: 'direct', connector: 'xlr3' } }, [cable()], inlet('P48')],
-  'line output with capacitor on P48': [{ kind: 'line-output', choices: { connector: 'xlr3' } }, [cable()], inlet('P48')],
+  'laptop, directly coupled, on P48': [
+    { kind: 'line-output', choices: { coupling: 'direct', connector: 'xlr3' } },
+    [cable()],
+    inlet('P48'),
+  ],
+  'line output with capacitor on P48': [
+    { kind: 'line-output', choices: { connector: 'xlr3' } },
+    [cable()],
+    inlet('P48'),
+  ],
   'T12 condenser on T12': [{ kind: 'condenser-t12' }, [cable()], inlet('T12')],
   'piezo, active direct box': [{ kind: 'piezo-pickup' }, [{ kind: 'active-direct-box' }, cable()], inlet('P48')],
-  'magnetic pickup, passive direct box': [{ kind: 'magnetic-pickup' }, [{ kind: 'passive-direct-box' }, cable()], inlet('P48')],
+  'magnetic pickup, passive direct box': [
+    { kind: 'magnetic-pickup' },
+    [{ kind: 'passive-direct-box' }, cable()],
+    inlet('P48'),
+  ],
   'condenser on a supply box into a line mixer': [
-    { kind: 'condenser-48' }, [cable(), { kind: 'supply-box' }, { kind: 'plain-adapter', choices: { wiring: 'xlr-to-trs' } }], { kind: 'balanced-jack' },
+    { kind: 'condenser-48' },
+    [cable(), { kind: 'supply-box' }, { kind: 'plain-adapter', choices: { wiring: 'xlr-to-trs' } }],
+    { kind: 'balanced-jack' },
   ],
 };
 
@@ -64,7 +118,8 @@ test.each(Object.keys(lines))('%s: direct voltages within 1e-6', async (name) =>
   for (const node of compared) {
     const expected = referee(node);
     const tolerance = 1e-9 + 1e-6 * Math.abs(expected);
-    if (Math.abs(own.volts(node)! - expected) > tolerance) throw new Error(`${node}: ${own.volts(node)} V here, ${expected} V by ngspice`);
+    if (Math.abs(own.volts(node)! - expected) > tolerance)
+      throw new Error(`${node}: ${own.volts(node)} V here, ${expected} V by ngspice`);
   }
 });
 

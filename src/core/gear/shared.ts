@@ -5,40 +5,63 @@ import type { ChoiceSpec, FigureSpec, Option } from './figures';
 
 export const soundFigures = (sensitivity: number, loudness: number, loudest: number): Record<string, FigureSpec> => ({
   sensitivity: {
-    label: 'Sensitivity', unit: 'mV/Pa', min: 0.01, max: 500,
+    label: 'Sensitivity',
+    unit: 'mV/Pa',
+    min: 0.01,
+    max: 500,
     typical: { value: sensitivity, basis: 'common practice' },
     help: 'Open-circuit output at 94 dB SPL.',
   },
   loudness: {
-    label: 'Loudest sound expected', unit: 'dB SPL', min: 20, max: 160,
+    label: 'Loudest sound expected',
+    unit: 'dB SPL',
+    min: 20,
+    max: 160,
     typical: { value: loudness, basis: 'assumed' },
     help: 'Peak level at the microphone; decides the gain that is needed.',
   },
   loudest: {
-    label: 'Loudest sound it takes', unit: 'dB SPL', min: 80, max: 180,
+    label: 'Loudest sound it takes',
+    unit: 'dB SPL',
+    min: 80,
+    max: 180,
     typical: { value: loudest, basis: 'common practice' },
   },
   lowest: lowestFigure(40),
 });
 
 export const lowestFigure = (hertz: number): FigureSpec => ({
-  label: 'Lowest note needed', unit: 'Hz', min: 1, max: 5000,
+  label: 'Lowest note needed',
+  unit: 'Hz',
+  min: 1,
+  max: 5000,
   typical: { value: hertz, basis: 'assumed' },
   help: 'A low cut above this counts as a loss.',
 });
 
 export const resistance = (label: string, ohms: number, help?: string): FigureSpec => ({
-  label, unit: 'Ω', min: 0.1, max: 100e3, typical: { value: ohms, basis: 'common practice' }, help,
+  label,
+  unit: 'Ω',
+  min: 0.1,
+  max: 100e3,
+  typical: { value: ohms, basis: 'common practice' },
+  help,
 });
 
 export const directCurrentLimit = (milliamps: number): FigureSpec => ({
-  label: 'Direct current it stands', unit: 'mA', min: 0, max: 100,
+  label: 'Direct current it stands',
+  unit: 'mA',
+  min: 0,
+  max: 100,
   typical: { value: milliamps, basis: 'assumed' },
   help: 'Steady current, not the moment of plugging.',
 });
 
 export const choice = (label: string, options: [value: string, label: string][], help?: string): ChoiceSpec => ({
-  label, options: options.map(([value, text]): Option => ({ value, label: text })), standard: options[0][0], help,
+  label,
+  options: options.map(([value, text]): Option => ({ value, label: text })),
+  standard: options[0][0],
+  help,
 });
 
 export const connectorChoice = (options: [value: string, label: string][]): ChoiceSpec => choice('Connector', options);

@@ -40,8 +40,14 @@ export function levelPlan(
   const atNoGain = arriving - inlet.value('fullScale');
   const gainNeeded = target - atNoGain;
   return {
-    source: dbu(volts), inlet: arriving, target, gainNeeded, gainMin, gainMax,
+    source: dbu(volts),
+    inlet: arriving,
+    target,
+    gainNeeded,
+    gainMin,
+    gainMax,
     reaches: atNoGain + Math.min(Math.max(gainNeeded, gainMin), gainMax),
-    sourceMargin: source.from === 'sensitivity' ? source.read.value('loudest') - source.read.value('loudness') : undefined,
+    sourceMargin:
+      source.from === 'sensitivity' ? source.read.value('loudest') - source.read.value('loudness') : undefined,
   };
 }

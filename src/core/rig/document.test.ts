@@ -5,7 +5,17 @@ import { complaints } from '../../../tests/referee/ngspice';
 import { lineResult, verdictOf } from '../check';
 import { INLETS, LINKS, SOURCES, type AnyKind, type Line, type Part } from '../gear';
 import { applyEdits } from './edits';
-import { DocumentError, emptyRig, jsonSchema, lineSpice, parseDocument, readDocument, schoolsOf, MOST_LINES, type RigDocument } from '.';
+import {
+  DocumentError,
+  emptyRig,
+  jsonSchema,
+  lineSpice,
+  parseDocument,
+  readDocument,
+  schoolsOf,
+  MOST_LINES,
+  type RigDocument,
+} from '.';
 
 const demo: RigDocument = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
 const refusals = (value: unknown) => {
@@ -32,21 +42,81 @@ test('the demo rig is a document, and shows every verdict', () => {
 
 describe('what is wrong is refused with its path and what would be right', () => {
   test.each<[string, (rig: RigDocument) => void, string, RegExp]>([
-    ['unknown field', (rig) => Object.assign(rig.lines[0], { colour: 'red' }), 'lines[0].colour', /unknown field; allowed here: id, name, note, source, links, inlet/],
-    ['unknown figure', (rig) => (rig.lines[0].source.figures!.voltage = { value: 1, unit: 'V', basis: 'maker' }), 'lines[0].source.figures.voltage', /unknown field; allowed here: current, needs/],
-    ['wrong unit', (rig) => (rig.lines[0].source.figures!.current.unit = 'V'), 'lines[0].source.figures.current.unit', /must be "mA", not "V"/],
-    ['figure out of range', (rig) => (rig.lines[0].source.figures!.current.value = 900), 'lines[0].source.figures.current.value', /less than or equal to 22/],
-    ['number as text', (rig) => (rig.lines[0].source.figures!.current.value = '3' as never), 'lines[0].source.figures.current.value', /must be a number/],
-    ['unknown kind', (rig) => (rig.lines[1].links[0].kind = 'hose'), 'lines[1].links[0].kind', /must be "cable" or .*not "hose"/],
-    ['kind of another role', (rig) => (rig.lines[1].source.kind = 'cable'), 'lines[1].source.kind', /must be "moving-coil" or/],
-    ['unknown choice', (rig) => (rig.lines[2].inlet.choices!.feed = 'P49'), 'lines[2].inlet.choices.feed', /must be "off" or "P48".*not "P49"/],
-    ['fault of no type', (rig) => (rig.lines[0].links[0].faults = [{ type: 'frayed' } as never]), 'lines[0].links[0].faults[0].type', /must be "open" or/],
-    ['fault of a contact the cable has not', (rig) => (rig.lines[0].links[0].faults = [{ type: 'open', contact: 'T' }]), 'lines[0]', /speaks of contact T; this cable has 1, 2, 3/],
+    [
+      'unknown field',
+      (rig) => Object.assign(rig.lines[0], { colour: 'red' }),
+      'lines[0].colour',
+      /unknown field; allowed here: id, name, note, source, links, inlet/,
+    ],
+    [
+      'unknown figure',
+      (rig) => (rig.lines[0].source.figures!.voltage = { value: 1, unit: 'V', basis: 'maker' }),
+      'lines[0].source.figures.voltage',
+      /unknown field; allowed here: current, needs/,
+    ],
+    [
+      'wrong unit',
+      (rig) => (rig.lines[0].source.figures!.current.unit = 'V'),
+      'lines[0].source.figures.current.unit',
+      /must be "mA", not "V"/,
+    ],
+    [
+      'figure out of range',
+      (rig) => (rig.lines[0].source.figures!.current.value = 900),
+      'lines[0].source.figures.current.value',
+      /less than or equal to 22/,
+    ],
+    [
+      'number as text',
+      (rig) => (rig.lines[0].source.figures!.current.value = '3' as never),
+      'lines[0].source.figures.current.value',
+      /must be a number/,
+    ],
+    [
+      'unknown kind',
+      (rig) => (rig.lines[1].links[0].kind = 'hose'),
+      'lines[1].links[0].kind',
+      /must be "cable" or .*not "hose"/,
+    ],
+    [
+      'kind of another role',
+      (rig) => (rig.lines[1].source.kind = 'cable'),
+      'lines[1].source.kind',
+      /must be "moving-coil" or/,
+    ],
+    [
+      'unknown choice',
+      (rig) => (rig.lines[2].inlet.choices!.feed = 'P49'),
+      'lines[2].inlet.choices.feed',
+      /must be "off" or "P48".*not "P49"/,
+    ],
+    [
+      'fault of no type',
+      (rig) => (rig.lines[0].links[0].faults = [{ type: 'frayed' } as never]),
+      'lines[0].links[0].faults[0].type',
+      /must be "open" or/,
+    ],
+    [
+      'fault of a contact the cable has not',
+      (rig) => (rig.lines[0].links[0].faults = [{ type: 'open', contact: 'T' }]),
+      'lines[0]',
+      /speaks of contact T; this cable has 1, 2, 3/,
+    ],
     ['missing inlet', (rig) => delete (rig.lines[3] as Partial<Line>).inlet, 'lines[3].inlet', /required/],
     ['two lines of one id', (rig) => (rig.lines[4].id = rig.lines[0].id), 'lines[4]', /same id as lines\[0\]/],
-    ['unknown school', (rig) => (rig.schools = { ribbonFeed: 'hope' }), 'schools.ribbonFeed', /must be "avoid" or "never" or "trust-maker", not "hope"/],
+    [
+      'unknown school',
+      (rig) => (rig.schools = { ribbonFeed: 'hope' }),
+      'schools.ribbonFeed',
+      /must be "avoid" or "never" or "trust-maker", not "hope"/,
+    ],
     ['another version', (rig) => (rig.version = 9 as never), 'version', /must be 1, not 9/],
-    ['too many lines', (rig) => (rig.lines = Array.from({ length: 10_000 }, (_, n) => ({ ...demo.lines[0], id: `l${n}` }))), 'lines', new RegExp(`${MOST_LINES}`)],
+    [
+      'too many lines',
+      (rig) => (rig.lines = Array.from({ length: 10_000 }, (_, n) => ({ ...demo.lines[0], id: `l${n}` }))),
+      'lines',
+      new RegExp(`${MOST_LINES}`),
+    ],
   ])('%s', (_name, change, path, message) => {
     const found = refusals(changed(change));
     expect(found[0]).toMatchObject({ path, message: expect.stringMatching(message) });
@@ -63,12 +133,23 @@ const anyPart = (kinds: readonly AnyKind[]): fc.Arbitrary<Part> =>
   fc.constantFrom(...kinds).chain((kind) =>
     fc.record({
       kind: fc.constant(kind.kind),
-      choices: fc.record(Object.fromEntries(Object.entries(kind.choices).map(([name, { options }]) => [name, fc.constantFrom(...options.map(({ value }) => value))]))) as fc.Arbitrary<Record<string, string>>,
+      choices: fc.record(
+        Object.fromEntries(
+          Object.entries(kind.choices).map(([name, { options }]) => [
+            name,
+            fc.constantFrom(...options.map(({ value }) => value)),
+          ]),
+        ),
+      ) as fc.Arbitrary<Record<string, string>>,
       figures: fc.record(
         Object.fromEntries(
           Object.entries(kind.figures).map(([name, { unit, min, max }]) => [
             name,
-            fc.record({ value: fc.double({ min, max, noNaN: true }), unit: fc.constant(unit), basis: fc.constant('assumed' as const) }),
+            fc.record({
+              value: fc.double({ min, max, noNaN: true }),
+              unit: fc.constant(unit),
+              basis: fc.constant('assumed' as const),
+            }),
           ]),
         ),
         { requiredKeys: [] },
@@ -76,7 +157,11 @@ const anyPart = (kinds: readonly AnyKind[]): fc.Arbitrary<Part> =>
     }),
   );
 const anyLine: fc.Arbitrary<Line> = fc.record({
-  id: fc.constant('any'), name: fc.constant('any'), source: anyPart(SOURCES), links: fc.array(anyPart(LINKS), { maxLength: 3 }), inlet: anyPart(INLETS),
+  id: fc.constant('any'),
+  name: fc.constant('any'),
+  source: anyPart(SOURCES),
+  links: fc.array(anyPart(LINKS), { maxLength: 3 }),
+  inlet: anyPart(INLETS),
 });
 
 describe('any line a document can hold', () => {
@@ -87,7 +172,8 @@ describe('any line a document can hold', () => {
         const result = lineResult(document.lines[0], schoolsOf(document));
         expect(result.verdict).toBe(verdictOf(result.findings));
         expect(JSON.stringify(result)).not.toMatch(/NaN/);
-        for (const { numbers } of result.findings) for (const { value } of numbers) expect(Number.isFinite(value)).toBe(true);
+        for (const { numbers } of result.findings)
+          for (const { value } of numbers) expect(Number.isFinite(value)).toBe(true);
       }),
       { numRuns: 150 },
     );
@@ -95,14 +181,21 @@ describe('any line a document can hold', () => {
 
   test('is accepted by the published JSON Schema too', () => {
     const valid = new Ajv({ strict: false }).compile(jsonSchema());
-    fc.assert(fc.property(anyLine, (line) => valid({ ...emptyRig('any'), lines: [line] })), { numRuns: 150 });
+    fc.assert(
+      fc.property(anyLine, (line) => valid({ ...emptyRig('any'), lines: [line] })),
+      { numRuns: 150 },
+    );
   });
 
   test('edits leave the line they start from as it was', () => {
     fc.assert(
       fc.property(anyLine, (line) => {
         const before = structuredClone(line);
-        applyEdits(line, [{ do: 'insert', at: 0, part: { kind: 'pad' } }, { do: 'remove', at: 0 }, { do: 'rename', name: 'other' }]);
+        applyEdits(line, [
+          { do: 'insert', at: 0, part: { kind: 'pad' } },
+          { do: 'remove', at: 0 },
+          { do: 'rename', name: 'other' },
+        ]);
         expect(line).toEqual(before);
       }),
     );
@@ -127,7 +220,7 @@ test.each(demo.lines.map(({ id }) => id))('ngspice accepts the netlist of %s', a
 });
 
 test('ngspice does complain of a netlist that is none', async () => {
-  expect(await complaints('nonsense\nR1 a 0\n.op\n.end\n')).not.toEqual([]);
+  expect(await complaints('two sources\nV1 a 0 1\nV2 a 0 2\n.op\n.end\n')).not.toEqual([]);
 });
 
 test('a line as SPICE text has its analyses; a line that is not there has none', () => {

@@ -21,6 +21,9 @@ export interface RigDocument {
 }
 
 /** Every school of a rig, defaults filled in. */
-export const schoolsOf = (document: Pick<RigDocument, 'schools'>): Schools => ({ ...DEFAULT_SCHOOLS, ...document.schools });
+export const schoolsOf = (document: Pick<RigDocument, 'schools'>): Schools => ({
+  ...DEFAULT_SCHOOLS,
+  ...document.schools,
+});
 
 export const emptyRig = (name: string): RigDocument => ({ format: FORMAT, version: VERSION, name, lines: [] });

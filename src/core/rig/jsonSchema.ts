@@ -1,23 +1,47 @@
 import { SCHOOLS } from '../check';
-import { BASES, CONNECTORS, INLETS, LINKS, SOURCES, type AnyKind, type ChoiceSpec, type FigureSpec, type LinkKind } from '../gear';
+import {
+  BASES,
+  CONNECTORS,
+  INLETS,
+  LINKS,
+  SOURCES,
+  type AnyKind,
+  type ChoiceSpec,
+  type FigureSpec,
+  type LinkKind,
+} from '../gear';
 import { FORMAT, MOST_LINES, VERSION } from './document';
 
 type Schema = Record<string, unknown>;
 
 const object = (properties: Record<string, Schema>, required: string[], more: Schema = {}): Schema => ({
-  type: 'object', properties, required, additionalProperties: false, ...more,
+  type: 'object',
+  properties,
+  required,
+  additionalProperties: false,
+  ...more,
 });
 const text = (maxLength: number): Schema => ({ type: 'string', maxLength });
 
 const figure = ({ label, unit, min, max, typical, help }: FigureSpec): Schema =>
   object(
-    { value: { type: 'number', minimum: min, maximum: max }, unit: { const: unit }, basis: { enum: [...BASES] }, where: text(200) },
+    {
+      value: { type: 'number', minimum: min, maximum: max },
+      unit: { const: unit },
+      basis: { enum: [...BASES] },
+      where: text(200),
+    },
     ['value', 'unit', 'basis'],
-    { title: label, description: [help, typical && `Typical: ${typical.value} ${unit} (${typical.basis}).`].filter(Boolean).join(' ') },
+    {
+      title: label,
+      description: [help, typical && `Typical: ${typical.value} ${unit} (${typical.basis}).`].filter(Boolean).join(' '),
+    },
   );
 
 const choice = ({ label, options, standard, help }: ChoiceSpec): Schema => ({
-  title: label, description: help ?? '', default: standard,
+  title: label,
+  description: help ?? '',
+  default: standard,
   oneOf: options.map(({ value, label: title }) => ({ const: value, title })),
 });
 
@@ -25,15 +49,27 @@ const contact: Schema = { enum: [...new Set(Object.values(CONNECTORS).flatMap(({
 const contacts: Schema = { type: 'array', items: contact, minItems: 2, maxItems: 2, uniqueItems: true };
 const fault: Schema = {
   oneOf: [
-    object({ type: { const: 'open' }, contact, at: { type: 'number', minimum: 0, maximum: 500, description: 'metres from the end nearer the source' } }, ['type', 'contact']),
+    object(
+      {
+        type: { const: 'open' },
+        contact,
+        at: { type: 'number', minimum: 0, maximum: 500, description: 'metres from the end nearer the source' },
+      },
+      ['type', 'contact'],
+    ),
     object({ type: { const: 'swapped' }, contacts }, ['type', 'contacts']),
     object({ type: { const: 'shorted' }, contacts }, ['type', 'contacts']),
-    object({ type: { const: 'leaky' }, contacts, ohms: { type: 'number', minimum: 0.1, maximum: 1e9 } }, ['type', 'contacts', 'ohms']),
+    object({ type: { const: 'leaky' }, contacts, ohms: { type: 'number', minimum: 0.1, maximum: 1e9 } }, [
+      'type',
+      'contacts',
+      'ohms',
+    ]),
     object({ type: { const: 'shield to cold' } }, ['type']),
   ],
 };
 
-const mapped = <T>(map: Record<string, T>, to: (entry: T) => Schema) => Object.fromEntries(Object.entries(map).map(([name, entry]) => [name, to(entry)]));
+const mapped = <T>(map: Record<string, T>, to: (entry: T) => Schema) =>
+  Object.fromEntries(Object.entries(map).map(([name, entry]) => [name, to(entry)]));
 
 const part = (kind: AnyKind): Schema =>
   object(
@@ -73,11 +109,19 @@ export function jsonSchema(): Schema {
         note: text(2000),
         schools: object(
           mapped(SCHOOLS, ({ question, why, options }) => ({
-            title: question, description: why, default: options[0].value, oneOf: options.map(({ value, label }) => ({ const: value, title: label })),
+            title: question,
+            description: why,
+            default: options[0].value,
+            oneOf: options.map(({ value, label }) => ({ const: value, title: label })),
           })),
           [],
         ),
-        lines: { type: 'array', items: { $ref: '#/$defs/line' }, maxItems: MOST_LINES, description: 'Every line has an id of its own.' },
+        lines: {
+          type: 'array',
+          items: { $ref: '#/$defs/line' },
+          maxItems: MOST_LINES,
+          description: 'Every line has an id of its own.',
+        },
       },
       ['format', 'version', 'name', 'lines'],
     ),

@@ -26,10 +26,19 @@ export const FEEDS: Record<Exclude<FeedName, 'off'>, Feed> = {
   P12: { name: 'P12', label: '12 V', volts: 12, tolerance: 1, ohms: 680, limit: 15, source: IEC },
   SP48: { name: 'SP48', label: '48 V high current', volts: 48, tolerance: 4, ohms: 2200, limit: 22, source: IEC },
   T12: { name: 'T12', label: 'T12', volts: 12, tolerance: 1, ohms: 180, limit: 8, source: 'DIN 45595, from memory' },
-  'plug-in': { name: 'plug-in', label: 'plug-in power', volts: 3, tolerance: 2, ohms: 2200, limit: 1, source: 'common practice' },
+  'plug-in': {
+    name: 'plug-in',
+    label: 'plug-in power',
+    volts: 3,
+    tolerance: 2,
+    ohms: 2200,
+    limit: 1,
+    source: 'common practice',
+  },
 };
 
-export const isPhantom = (feed: FeedName): feed is PhantomName => feed !== 'off' && feed !== 'T12' && feed !== 'plug-in';
+export const isPhantom = (feed: FeedName): feed is PhantomName =>
+  feed !== 'off' && feed !== 'T12' && feed !== 'plug-in';
 
 /** A live feed counts as reaching a contact from this voltage on. */
 export const LIVE: Volts = 1;

@@ -24,7 +24,13 @@ export function FigureField({ spec, figure, onChange }: Props) {
     if (draft === undefined || error) return;
     setDraft(undefined);
     if (draft.trim() === '') onChange(undefined);
-    else onChange({ value: parse(draft), unit: spec.unit, basis: figure?.basis ?? 'maker', ...(figure?.where && { where: figure.where }) });
+    else
+      onChange({
+        value: parse(draft),
+        unit: spec.unit,
+        basis: figure?.basis ?? 'maker',
+        ...(figure?.where && { where: figure.where }),
+      });
   };
   return (
     <Stack direction="row" spacing={1} sx={{ alignItems: 'flex-start' }}>
@@ -60,7 +66,9 @@ export function FigureField({ spec, figure, onChange }: Props) {
         slotProps={{ htmlInput: { 'aria-label': `${spec.label}: where it comes from` } }}
       >
         {BASES.map((value) => (
-          <MenuItem key={value} value={value}>{BASIS_LABELS[value]}</MenuItem>
+          <MenuItem key={value} value={value}>
+            {BASIS_LABELS[value]}
+          </MenuItem>
         ))}
       </TextField>
     </Stack>

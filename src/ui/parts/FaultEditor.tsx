@@ -29,36 +29,81 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
   const set = (n: number, fault: Fault) => onChange(faults.with(n, fault));
   return (
     <Stack spacing={1.25}>
-      <Typography variant="h3" component="h4">Faults</Typography>
-      {faults.length === 0 && <Typography variant="body2" color="textSecondary">None: every conductor is sound.</Typography>}
+      <Typography variant="h3" component="h4">
+        Faults
+      </Typography>
+      {faults.length === 0 && (
+        <Typography variant="body2" color="textSecondary">
+          None: every conductor is sound.
+        </Typography>
+      )}
       {faults.map((fault, n) => (
         <Stack key={n} direction="row" spacing={1} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
-          <TextField select label={`Fault ${n + 1}`} value={fault.type} onChange={(event) => set(n, start(event.target.value as Fault['type'], contacts))} sx={{ minWidth: 190 }}>
+          <TextField
+            select
+            label={`Fault ${n + 1}`}
+            value={fault.type}
+            onChange={(event) => set(n, start(event.target.value as Fault['type'], contacts))}
+            sx={{ minWidth: 190 }}
+          >
             {Object.entries(TYPES)
               .filter(([type]) => type !== 'shield to cold' || contacts.includes('3'))
-              .map(([type, label]) => <MenuItem key={type} value={type}>{label}</MenuItem>)}
+              .map(([type, label]) => (
+                <MenuItem key={type} value={type}>
+                  {label}
+                </MenuItem>
+              ))}
           </TextField>
-          {fault.type === 'open' && <ContactSelect label="Contact" value={fault.contact} contacts={contacts} onChange={(contact) => set(n, { ...fault, contact })} />}
+          {fault.type === 'open' && (
+            <ContactSelect
+              label="Contact"
+              value={fault.contact}
+              contacts={contacts}
+              onChange={(contact) => set(n, { ...fault, contact })}
+            />
+          )}
           {'contacts' in fault &&
             fault.contacts.map((contact, k) => (
               <ContactSelect
-                key={k} label={k === 0 ? 'Contact' : 'and'} value={contact} contacts={contacts.filter((other) => other !== fault.contacts[1 - k])}
+                key={k}
+                label={k === 0 ? 'Contact' : 'and'}
+                value={contact}
+                contacts={contacts.filter((other) => other !== fault.contacts[1 - k])}
                 onChange={(to) => set(n, { ...fault, contacts: fault.contacts.with(k, to) as [Contact, Contact] })}
               />
             ))}
           {fault.type === 'leaky' && (
-            <TextField select label="Leak" value={String(fault.ohms)} onChange={(event) => set(n, { ...fault, ohms: Number(event.target.value) })} sx={{ width: 110 }}>
-              {[...new Set([100, 1e3, 10e3, 100e3, 1e6, fault.ohms])].sort((a, b) => a - b).map((ohms) => (
-                <MenuItem key={ohms} value={String(ohms)}>{ohms >= 1e6 ? `${ohms / 1e6} MΩ` : ohms >= 1e3 ? `${ohms / 1e3} kΩ` : `${ohms} Ω`}</MenuItem>
-              ))}
+            <TextField
+              select
+              label="Leak"
+              value={String(fault.ohms)}
+              onChange={(event) => set(n, { ...fault, ohms: Number(event.target.value) })}
+              sx={{ width: 110 }}
+            >
+              {[...new Set([100, 1e3, 10e3, 100e3, 1e6, fault.ohms])]
+                .sort((a, b) => a - b)
+                .map((ohms) => (
+                  <MenuItem key={ohms} value={String(ohms)}>
+                    {ohms >= 1e6 ? `${ohms / 1e6} MΩ` : ohms >= 1e3 ? `${ohms / 1e3} kΩ` : `${ohms} Ω`}
+                  </MenuItem>
+                ))}
             </TextField>
           )}
-          <IconButton size="small" aria-label={`Take fault ${n + 1} away`} onClick={() => onChange(faults.toSpliced(n, 1))}>
+          <IconButton
+            size="small"
+            aria-label={`Take fault ${n + 1} away`}
+            onClick={() => onChange(faults.toSpliced(n, 1))}
+          >
             <CloseIcon fontSize="small" />
           </IconButton>
         </Stack>
       ))}
-      <Button startIcon={<AddIcon />} disabled={faults.length >= 8} onClick={() => onChange([...faults, start('open', contacts)])} sx={{ alignSelf: 'flex-start' }}>
+      <Button
+        startIcon={<AddIcon />}
+        disabled={faults.length >= 8}
+        onClick={() => onChange([...faults, start('open', contacts)])}
+        sx={{ alignSelf: 'flex-start' }}
+      >
         Add a fault
       </Button>
     </Stack>
@@ -71,14 +116,35 @@ function start(type: Fault['type'], contacts: readonly Contact[]): Fault {
   const shield = contacts.includes('1') ? '1' : 'S';
   if (type === 'open') return { type, contact: cold };
   if (type === 'shield to cold') return { type };
-  if (type === 'swapped') return { type, contacts: contacts.includes('3') ? ['2', '3'] : ['T', cold === 'T' ? 'S' : cold] };
+  if (type === 'swapped')
+    return { type, contacts: contacts.includes('3') ? ['2', '3'] : ['T', cold === 'T' ? 'S' : cold] };
   return type === 'leaky' ? { type, contacts: [cold, shield], ohms: 10e3 } : { type, contacts: [cold, shield] };
 }
 
-function ContactSelect({ label, value, contacts, onChange }: { label: string; value: Contact; contacts: readonly Contact[]; onChange: (contact: Contact) => void }) {
+function ContactSelect({
+  label,
+  value,
+  contacts,
+  onChange,
+}: {
+  label: string;
+  value: Contact;
+  contacts: readonly Contact[];
+  onChange: (contact: Contact) => void;
+}) {
   return (
-    <TextField select label={label} value={value} onChange={(event) => onChange(event.target.value as Contact)} sx={{ width: 84 }}>
-      {contacts.map((contact) => <MenuItem key={contact} value={contact}>{contact}</MenuItem>)}
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value as Contact)}
+      sx={{ width: 84 }}
+    >
+      {contacts.map((contact) => (
+        <MenuItem key={contact} value={contact}>
+          {contact}
+        </MenuItem>
+      ))}
     </TextField>
   );
 }

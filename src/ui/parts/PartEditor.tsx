@@ -28,34 +28,68 @@ export const PartEditor = memo(function PartEditor({ role, part, kinds, onChange
     <Stack spacing={1.75} component="section" aria-label={`${title}: details`}>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
         <TextField
-          select label={`${title}: kind`} value={part.kind} onChange={(event) => onChange({ kind: event.target.value, ...(part.note && { note: part.note }) })}
+          select
+          label={`${title}: kind`}
+          value={part.kind}
+          onChange={(event) => onChange({ kind: event.target.value, ...(part.note && { note: part.note }) })}
           helperText={kind.summary}
         >
-          {kinds.map((other) => <MenuItem key={other.kind} value={other.kind}>{other.label}</MenuItem>)}
+          {kinds.map((other) => (
+            <MenuItem key={other.kind} value={other.kind}>
+              {other.label}
+            </MenuItem>
+          ))}
         </TextField>
-        <NameField key={`${part.kind}${part.name}`} value={part.name ?? ''} placeholder={kind.label} onChange={(name) => onChange(withName(part, name))} />
-        {Object.entries(kind.choices).filter(([name]) => !(role === 'inlet' && name === 'feed')).map(([name, spec]) => (
-          <TextField
-            key={name} select label={spec.label} value={part.choices?.[name] ?? spec.standard} helperText={spec.question?.ask ?? spec.help}
-            onChange={(event) => onChange({ ...part, choices: { ...part.choices, [name]: event.target.value } })}
-          >
-            {spec.options.map(({ value, label }) => <MenuItem key={value} value={value}>{label}</MenuItem>)}
-          </TextField>
-        ))}
+        <NameField
+          key={`${part.kind}${part.name}`}
+          value={part.name ?? ''}
+          placeholder={kind.label}
+          onChange={(name) => onChange(withName(part, name))}
+        />
+        {Object.entries(kind.choices)
+          .filter(([name]) => !(role === 'inlet' && name === 'feed'))
+          .map(([name, spec]) => (
+            <TextField
+              key={name}
+              select
+              label={spec.label}
+              value={part.choices?.[name] ?? spec.standard}
+              helperText={spec.question?.ask ?? spec.help}
+              onChange={(event) => onChange({ ...part, choices: { ...part.choices, [name]: event.target.value } })}
+            >
+              {spec.options.map(({ value, label }) => (
+                <MenuItem key={value} value={value}>
+                  {label}
+                </MenuItem>
+              ))}
+            </TextField>
+          ))}
       </Box>
       {'faults' in kind && kind.faults && (
         <FaultEditor
-          faults={part.faults ?? []} contacts={CONNECTORS[linkKind(part.kind).ends(reader(kind, part)).input].contacts}
+          faults={part.faults ?? []}
+          contacts={CONNECTORS[linkKind(part.kind).ends(reader(kind, part)).input].contacts}
           onChange={(faults) => onChange(faults.length ? { ...part, faults } : without(part, 'faults'))}
         />
       )}
       {Object.keys(kind.figures).length > 0 && (
         <Stack spacing={1.5}>
-          <Typography variant="h3" component="h4">Figures</Typography>
-          <Box sx={{ display: 'grid', columnGap: 3, rowGap: 1.75, gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 400px), 1fr))' }}>
+          <Typography variant="h3" component="h4">
+            Figures
+          </Typography>
+          <Box
+            sx={{
+              display: 'grid',
+              columnGap: 3,
+              rowGap: 1.75,
+              gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 400px), 1fr))',
+            }}
+          >
             {Object.entries(kind.figures).map(([name, spec]) => (
               <FigureField
-                key={`${part.kind}.${name}`} spec={spec} figure={part.figures?.[name]}
+                key={`${part.kind}.${name}`}
+                spec={spec}
+                figure={part.figures?.[name]}
                 onChange={(figure) => {
                   const figures = { ...part.figures };
                   if (figure) figures[name] = figure;
@@ -80,7 +114,17 @@ const without = (part: Part, field: 'faults' | 'name'): Part => {
 const withName = (part: Part, name: string): Part => (name ? { ...part, name } : without(part, 'name'));
 
 /** A text that is taken over when the field is left, so that one change is one step to undo. */
-export function NameField({ value, placeholder, onChange, label = 'Name' }: { value: string; placeholder?: string; label?: string; onChange: (value: string) => void }) {
+export function NameField({
+  value,
+  placeholder,
+  onChange,
+  label = 'Name',
+}: {
+  value: string;
+  placeholder?: string;
+  label?: string;
+  onChange: (value: string) => void;
+}) {
   const [draft, setDraft] = useState(value);
   const commit = () => {
     const name = draft.trim().slice(0, 80);
@@ -88,8 +132,13 @@ export function NameField({ value, placeholder, onChange, label = 'Name' }: { va
   };
   return (
     <TextField
-      label={label} value={draft} placeholder={placeholder} onChange={(event) => setDraft(event.target.value)} onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && commit()} slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+      label={label}
+      value={draft}
+      placeholder={placeholder}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
     />
   );
 }

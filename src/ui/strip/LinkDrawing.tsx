@@ -21,8 +21,12 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
     to: { x: x + width, y: rowOf(view.output, path.to), volts: after.get(path.to) ?? null },
   });
   const stubs = [
-    ...[...before].filter(([contact]) => !view.paths.some(({ from }) => from === contact)).map(([contact, volts]) => ({ x, y: rowOf(view.input, contact), volts, way: 1 })),
-    ...[...after].filter(([contact]) => !view.paths.some(({ to }) => to === contact)).map(([contact, volts]) => ({ x: x + width, y: rowOf(view.output, contact), volts, way: -1 })),
+    ...[...before]
+      .filter(([contact]) => !view.paths.some(({ from }) => from === contact))
+      .map(([contact, volts]) => ({ x, y: rowOf(view.input, contact), volts, way: 1 })),
+    ...[...after]
+      .filter(([contact]) => !view.paths.some(({ to }) => to === contact))
+      .map(([contact, volts]) => ({ x: x + width, y: rowOf(view.output, contact), volts, way: -1 })),
   ];
   const hasBlock = view.paths.some(({ look }) => look === 'transformer' || look === 'amplifier');
   return (
@@ -40,16 +44,36 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
       {view.paths.map((path) => {
         const { from, to } = ends(path);
         const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
-        const gap = path.look === 'wire' ? 0 : path.look === 'open' ? 9 : path.look === 'transformer' || path.look === 'amplifier' ? 18 : 10;
+        const gap =
+          path.look === 'wire'
+            ? 0
+            : path.look === 'open'
+              ? 9
+              : path.look === 'transformer' || path.look === 'amplifier'
+                ? 18
+                : 10;
         if (gap === 0) return <Wire key={`${path.from}${path.to}`} from={from} to={to} scheme={scheme} />;
         const at = path.look === 'open' ? from.x + gap * 1.5 + (width - gap * 3) * (path.at ?? 1) : middle.x;
         const share = (at - from.x) / (to.x - from.x);
         const y = from.y + (to.y - from.y) * (path.look === 'open' ? share : 0.5);
         return (
           <g key={`${path.from}${path.to}`}>
-            <Rail from={from} to={{ x: at - gap, y: path.look === 'open' ? y : from.y, volts: from.volts }} scheme={scheme} />
+            <Rail
+              from={from}
+              to={{ x: at - gap, y: path.look === 'open' ? y : from.y, volts: from.volts }}
+              scheme={scheme}
+            />
             <Rail from={{ x: at + gap, y: path.look === 'open' ? y : to.y, volts: to.volts }} to={to} scheme={scheme} />
-            <Symbol look={path.look} x={at} from={from.y} to={to.y} y={y} ink={palette.text.primary} alarm={palette.verdict.Stop} ground={palette.background.paper} />
+            <Symbol
+              look={path.look}
+              x={at}
+              from={from.y}
+              to={to.y}
+              y={y}
+              ink={palette.text.primary}
+              alarm={palette.verdict.Stop}
+              ground={palette.background.paper}
+            />
           </g>
         );
       })}
@@ -59,7 +83,14 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
         const colour = look === 'leak' ? palette.verdict.Watch : palette.verdict.Stop;
         return (
           <g key={n} stroke={colour} fill={colour}>
-            <line x1={atX} y1={a} x2={atX} y2={b} strokeWidth={2.5} strokeDasharray={look === 'leak' ? '3 3' : undefined} />
+            <line
+              x1={atX}
+              y1={a}
+              x2={atX}
+              y2={b}
+              strokeWidth={2.5}
+              strokeDasharray={look === 'leak' ? '3 3' : undefined}
+            />
             <circle cx={atX} cy={a} r={3.5} />
             <circle cx={atX} cy={b} r={3.5} />
           </g>
@@ -102,7 +133,14 @@ function Symbol({ look, x, y, from, to, ink, alarm, ground }: SymbolProps) {
     case 'resistor':
       return <rect x={x - 10} y={y - 4.5} width={20} height={9} fill={ground} stroke={ink} strokeWidth={1.3} />;
     case 'capacitor':
-      return <path d={`M${x - 3} ${y - 9}v18M${x + 3} ${y - 9}v18M${x - 10} ${y}h7M${x + 3} ${y}h7`} stroke={ink} strokeWidth={1.5} fill="none" />;
+      return (
+        <path
+          d={`M${x - 3} ${y - 9}v18M${x + 3} ${y - 9}v18M${x - 10} ${y}h7M${x + 3} ${y}h7`}
+          stroke={ink}
+          strokeWidth={1.5}
+          fill="none"
+        />
+      );
     case 'transformer':
       return (
         <g stroke={ink} strokeWidth={1.4} fill="none">

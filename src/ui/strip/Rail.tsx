@@ -12,8 +12,14 @@ export function Rail({ from, to, scheme }: { from: End; to: End; scheme: 'light'
   const changes = Math.abs((from.volts ?? 0) - (to.volts ?? 0)) > 0.05;
   const piece = (a: { x: number; y: number }, b: { x: number; y: number }, volts: number | null) => (
     <line
-      x1={a.x} y1={a.y} x2={b.x} y2={b.y} stroke={tint(volts, scheme)} strokeWidth={thickness(Math.abs(volts ?? 0))}
-      strokeDasharray={volts === null ? '2 4' : undefined} strokeLinecap="butt"
+      x1={a.x}
+      y1={a.y}
+      x2={b.x}
+      y2={b.y}
+      stroke={tint(volts, scheme)}
+      strokeWidth={thickness(Math.abs(volts ?? 0))}
+      strokeDasharray={volts === null ? '2 4' : undefined}
+      strokeLinecap="butt"
     />
   );
   if (!changes && (from.volts === null) === (to.volts === null)) return piece(from, to, from.volts);

@@ -44,13 +44,26 @@ export function Strip({ result, labels, tips, onTip }: Props) {
         <Ends grid={grid} first={junctions[0]} last={junctions[last]} scheme={scheme} />
         {result.links.map((view, n) => (
           <LinkDrawing
-            key={n} view={view} {...grid.link(n)} scheme={scheme}
+            key={n}
+            view={view}
+            {...grid.link(n)}
+            scheme={scheme}
             before={socketVolts(junctions[n])}
             after={new Map(junctions[n + 1].contacts.map(({ contact, volts }) => [contact, volts]))}
           />
         ))}
         {junctions.map((junction, n) => (
-          <Joint key={n} junction={junction} x={grid.junction(n)} scheme={scheme} show={figuresAt(junctions, n)} tips={tips} onTip={(contact) => onTip({ junction: n, contact })} n={n} last={n === last} />
+          <Joint
+            key={n}
+            junction={junction}
+            x={grid.junction(n)}
+            scheme={scheme}
+            show={figuresAt(junctions, n)}
+            tips={tips}
+            onTip={(contact) => onTip({ junction: n, contact })}
+            n={n}
+            last={n === last}
+          />
         ))}
       </svg>
     </Box>
@@ -65,7 +78,10 @@ export function useScheme(): Scheme {
 
 const describe = (result: LineResult): string =>
   result.readings.junctions
-    .map(({ at, contacts }) => `${at}: ${contacts.map(({ contact, volts }) => `${contact} ${volts === null ? 'floats' : `${figure(volts)} V`}`).join(', ')}`)
+    .map(
+      ({ at, contacts }) =>
+        `${at}: ${contacts.map(({ contact, volts }) => `${contact} ${volts === null ? 'floats' : `${figure(volts)} V`}`).join(', ')}`,
+    )
     .join('; ');
 
 /** Voltages are written at both ends of the line and wherever they change on the way. */
@@ -75,7 +91,11 @@ function figuresAt(junctions: Junction[], n: number): (contact: Contact) => bool
   return (contact) => {
     const here = junctions[n].contacts.find((reading) => reading.contact === contact)?.volts ?? null;
     const there = before.get(contact);
-    return there === undefined || (here === null) !== (there === null) || Math.abs((here ?? 0) - (there ?? 0)) > 0.02 * Math.max(Math.abs(here ?? 0), 1);
+    return (
+      there === undefined ||
+      (here === null) !== (there === null) ||
+      Math.abs((here ?? 0) - (there ?? 0)) > 0.02 * Math.max(Math.abs(here ?? 0), 1)
+    );
   };
 }
 
@@ -89,9 +109,19 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
     const rows = CONNECTORS[connector].contacts.map((contact) => rowOf(connector, contact));
     const [top, bottom] = [Math.min(...rows) - 12, Math.max(...rows) + 12];
     return anchor === 'source' ? (
-      <path d={`M${x} ${top}h-12a22 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h12z`} fill={palette.background.default} stroke={palette.text.secondary} strokeWidth={1.2} />
+      <path
+        d={`M${x} ${top}h-12a22 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h12z`}
+        fill={palette.background.default}
+        stroke={palette.text.secondary}
+        strokeWidth={1.2}
+      />
     ) : (
-      <path d={`M${x} ${top}h12v${bottom - top}h-12`} fill={palette.background.default} stroke={palette.text.secondary} strokeWidth={1.2} />
+      <path
+        d={`M${x} ${top}h12v${bottom - top}h-12`}
+        fill={palette.background.default}
+        stroke={palette.text.secondary}
+        strokeWidth={1.2}
+      />
     );
   };
   return (
@@ -131,15 +161,23 @@ function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) 
     <g>
       <line x1={x} x2={x} y1={10} y2={HEIGHT - 12} stroke={palette.divider} />
       {!same && <line x1={x + JOINT} x2={x + JOINT} y1={10} y2={HEIGHT - 12} stroke={palette.divider} />}
-      {fits && [...socketVolts(junction).keys()].map((contact) => {
-        const from = touchingPlug(junction, contact);
-        if (!from) return null;
-        const value = volts.get(from) ?? null;
-        return (
-          <Rail key={contact} from={{ x, y: rowOf(plug, from), volts: value }} to={{ x: x + JOINT, y: rowOf(socket, contact), volts: value }} scheme={scheme} />
-        );
-      })}
-      {!fits && <path d={`M${x + 4} ${HEIGHT / 2 - 7}l14 14m0-14l-14 14`} stroke={palette.verdict.Stop} strokeWidth={2.2} />}
+      {fits &&
+        [...socketVolts(junction).keys()].map((contact) => {
+          const from = touchingPlug(junction, contact);
+          if (!from) return null;
+          const value = volts.get(from) ?? null;
+          return (
+            <Rail
+              key={contact}
+              from={{ x, y: rowOf(plug, from), volts: value }}
+              to={{ x: x + JOINT, y: rowOf(socket, contact), volts: value }}
+              scheme={scheme}
+            />
+          );
+        })}
+      {!fits && (
+        <path d={`M${x + 4} ${HEIGHT / 2 - 7}l14 14m0-14l-14 14`} stroke={palette.verdict.Stop} strokeWidth={2.2} />
+      )}
       {contacts.map(({ contact, volts: value, amps }) => {
         const y = rowOf(plug, contact);
         const [red, black] = [tips.red, tips.black].map((tip) => tip?.junction === n && tip.contact === contact);
@@ -147,20 +185,56 @@ function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) 
         return (
           <g key={contact}>
             {show(contact) && (
-              <text x={first ? x - 5 : x + JOINT + 5} y={y - 7} textAnchor={first ? 'end' : 'start'} fontSize={12} fontWeight={600} fill={palette.text.primary}>
+              <text
+                x={first ? x - 5 : x + JOINT + 5}
+                y={y - 7}
+                textAnchor={first ? 'end' : 'start'}
+                fontSize={12}
+                fontWeight={600}
+                fill={palette.text.primary}
+              >
                 {value === null ? 'floats' : figure(value)}
               </text>
             )}
             {amps !== null && Math.abs(amps) > 1e-6 && (n === 0 || last) && (
-              <text x={first ? x - 5 : x + JOINT + 5} y={y + 15} textAnchor={first ? 'end' : 'start'} fontSize={11} fill={palette.text.secondary}>
+              <text
+                x={first ? x - 5 : x + JOINT + 5}
+                y={y + 15}
+                textAnchor={first ? 'end' : 'start'}
+                fontSize={11}
+                fill={palette.text.secondary}
+              >
                 {quantity(Math.abs(amps), 'A')}
               </text>
             )}
-            <text x={same ? x + 4 : x - 5} y={y + 13} textAnchor={same ? 'start' : 'end'} fontSize={10} fill={palette.text.secondary}>{contact}</text>
-            <circle cx={x} cy={y} r={11} fill="transparent" style={{ cursor: 'crosshair' }} onClick={() => onTip(contact)}>
+            <text
+              x={same ? x + 4 : x - 5}
+              y={y + 13}
+              textAnchor={same ? 'start' : 'end'}
+              fontSize={10}
+              fill={palette.text.secondary}
+            >
+              {contact}
+            </text>
+            <circle
+              cx={x}
+              cy={y}
+              r={11}
+              fill="transparent"
+              style={{ cursor: 'crosshair' }}
+              onClick={() => onTip(contact)}
+            >
               <title>{`Probe contact ${contact}`}</title>
             </circle>
-            <circle cx={x} cy={y} r={red || black ? 5 : 2.6} fill={red ? palette.verdict.Stop : black ? palette.text.primary : palette.background.paper} stroke={red ? palette.verdict.Stop : palette.text.secondary} strokeWidth={1.2} pointerEvents="none" />
+            <circle
+              cx={x}
+              cy={y}
+              r={red || black ? 5 : 2.6}
+              fill={red ? palette.verdict.Stop : black ? palette.text.primary : palette.background.paper}
+              stroke={red ? palette.verdict.Stop : palette.text.secondary}
+              strokeWidth={1.2}
+              pointerEvents="none"
+            />
           </g>
         );
       })}
@@ -168,7 +242,9 @@ function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) 
   );
 }
 
-const touchingPlug = ({ plug, socket }: Junction, contact: Contact): Contact | undefined => mate(plug, socket)?.[contact];
+const touchingPlug = ({ plug, socket }: Junction, contact: Contact): Contact | undefined =>
+  mate(plug, socket)?.[contact];
 
 /** Volts without the unit, to the digits that a meter on the 60 V range shows. */
-const figure = (volts: number): string => (Math.abs(volts) < 0.005 ? '0' : volts.toFixed(Math.abs(volts) < 10 ? 2 : 1).replace('-', '−'));
+const figure = (volts: number): string =>
+  Math.abs(volts) < 0.005 ? '0' : volts.toFixed(Math.abs(volts) < 10 ? 2 : 1).replace('-', '−');

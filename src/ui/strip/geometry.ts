@@ -50,8 +50,17 @@ export function columns(width: number, links: number): Columns {
 }
 
 /** Voltages of the contacts of the socket at a junction, by way of the plug that sits in it. */
-export function socketVolts({ plug, socket, contacts }: LineResult['readings']['junctions'][number]): Map<Contact, number | null> {
+export function socketVolts({
+  plug,
+  socket,
+  contacts,
+}: LineResult['readings']['junctions'][number]): Map<Contact, number | null> {
   const touching = mate(plug, socket) ?? {};
   const plugVolts = new Map(contacts.map(({ contact, volts }) => [contact, volts]));
-  return new Map(CONNECTORS[socket].contacts.map((contact) => [contact, touching[contact] ? (plugVolts.get(touching[contact]!) ?? null) : null]));
+  return new Map(
+    CONNECTORS[socket].contacts.map((contact) => [
+      contact,
+      touching[contact] ? (plugVolts.get(touching[contact]!) ?? null) : null,
+    ]),
+  );
 }

@@ -10,14 +10,27 @@ const SHAPES: Record<Verdict, React.ReactNode> = {
 };
 
 /** A verdict as word, shape and tint. */
-export function VerdictMark({ verdict, count, size = 'small' }: { verdict: Verdict; count?: number; size?: 'small' | 'large' }) {
+export function VerdictMark({
+  verdict,
+  count,
+  size = 'small',
+}: {
+  verdict: Verdict;
+  count?: number;
+  size?: 'small' | 'large';
+}) {
   const pixels = size === 'large' ? 18 : 13;
   return (
     <Box
       component="span"
       sx={(theme) => ({
-        display: 'inline-flex', alignItems: 'center', gap: 0.75, whiteSpace: 'nowrap', fontWeight: 650,
-        fontSize: size === 'large' ? '1.15rem' : '0.8125rem', color: theme.vars!.palette.verdict[verdict],
+        display: 'inline-flex',
+        alignItems: 'center',
+        gap: 0.75,
+        whiteSpace: 'nowrap',
+        fontWeight: 650,
+        fontSize: size === 'large' ? '1.15rem' : '0.8125rem',
+        color: theme.vars!.palette.verdict[verdict],
       })}
     >
       <svg width={pixels} height={pixels} viewBox="0 0 16 16" fill="currentColor" aria-hidden>

@@ -22,11 +22,17 @@ export const Why = memo(function Why({ result, onApply }: Props) {
     <Stack spacing={0} component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {result.findings.length === 0 && (
         <Box component="li">
-          <Typography variant="body1">Nothing speaks against this line: every part gets what it needs and stands what it gets.</Typography>
+          <Typography variant="body1">
+            Nothing speaks against this line: every part gets what it needs and stands what it gets.
+          </Typography>
         </Box>
       )}
       {result.findings.map((finding, n) => (
-        <Box component="li" key={`${finding.code}${n}`} sx={{ pb: 2, mb: 2, borderBottom: 1, borderColor: 'divider', '&:last-of-type': { border: 0 } }}>
+        <Box
+          component="li"
+          key={`${finding.code}${n}`}
+          sx={{ pb: 2, mb: 2, borderBottom: 1, borderColor: 'divider', '&:last-of-type': { border: 0 } }}
+        >
           <FindingCard finding={finding} onApply={onApply} />
         </Box>
       ))}
@@ -38,21 +44,49 @@ function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['o
   const { what, why, numbers, remedies, answers, basis, school, severity } = finding;
   return (
     <Box component="article" aria-label={what}>
-      {severity === 'note' ? <Typography variant="caption" color="textSecondary">Note</Typography> : <VerdictMark verdict={verdictOf([finding])} />}
-      <Typography variant="h2" component="h3" sx={{ mt: 0.25, mb: 0.5 }}>{what}</Typography>
+      {severity === 'note' ? (
+        <Typography variant="caption" color="textSecondary">
+          Note
+        </Typography>
+      ) : (
+        <VerdictMark verdict={verdictOf([finding])} />
+      )}
+      <Typography variant="h2" component="h3" sx={{ mt: 0.25, mb: 0.5 }}>
+        {what}
+      </Typography>
       <Typography variant="body2">{why}</Typography>
       {numbers.length > 0 && (
-        <Box component="dl" sx={{ m: 0, mt: 1, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5, rowGap: 0.25, fontSize: '0.8125rem' }}>
+        <Box
+          component="dl"
+          sx={{
+            m: 0,
+            mt: 1,
+            display: 'grid',
+            gridTemplateColumns: '1fr auto',
+            columnGap: 1.5,
+            rowGap: 0.25,
+            fontSize: '0.8125rem',
+          }}
+        >
           {numbers.map(({ label, value, unit, limit }) => (
             <Box key={label} sx={{ display: 'contents' }}>
-              <Box component="dt" sx={{ color: 'text.secondary' }}>{label}</Box>
-              <Box component="dd" sx={{ m: 0, fontWeight: 650, textAlign: 'right' }}>{quantity(value, unit)}</Box>
+              <Box component="dt" sx={{ color: 'text.secondary' }}>
+                {label}
+              </Box>
+              <Box component="dd" sx={{ m: 0, fontWeight: 650, textAlign: 'right' }}>
+                {quantity(value, unit)}
+              </Box>
               {limit && (
                 <>
                   <Box component="dt" sx={{ color: 'text.secondary', pl: 1.5 }}>
-                    {limit.label} <Box component="span" sx={{ fontStyle: 'italic' }}>({limit.where ?? BASIS_LABELS[limit.basis]})</Box>
+                    {limit.label}{' '}
+                    <Box component="span" sx={{ fontStyle: 'italic' }}>
+                      ({limit.where ?? BASIS_LABELS[limit.basis]})
+                    </Box>
                   </Box>
-                  <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>{quantity(limit.value, unit)}</Box>
+                  <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>
+                    {quantity(limit.value, unit)}
+                  </Box>
                 </>
               )}
             </Box>
@@ -60,18 +94,26 @@ function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['o
         </Box>
       )}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
-        {school ? `School: ${SCHOOLS[school.name].question.toLowerCase()}, “${schoolLabel(school.name, school.choice)}”` : `Rests on ${basis}`}
+        {school
+          ? `School: ${SCHOOLS[school.name].question.toLowerCase()}, “${schoolLabel(school.name, school.choice)}”`
+          : `Rests on ${basis}`}
       </Typography>
       {remedies.length > 0 && (
         <Stack spacing={0.75} sx={{ mt: 1.25 }}>
-          {remedies.map((remedy) => <RemedyButton key={remedy.label + remedy.note} remedy={remedy} onApply={onApply} />)}
+          {remedies.map((remedy) => (
+            <RemedyButton key={remedy.label + remedy.note} remedy={remedy} onApply={onApply} />
+          ))}
         </Stack>
       )}
       {answers && answers.length > 0 && (
         <Box sx={{ mt: 1.25 }}>
-          <Typography variant="caption" color="textSecondary" component="p">Ask the manual or the maker, and record the answer:</Typography>
+          <Typography variant="caption" color="textSecondary" component="p">
+            Ask the manual or the maker, and record the answer:
+          </Typography>
           <Stack spacing={0.75} sx={{ mt: 0.5 }}>
-            {answers.map((answer) => <RemedyButton key={answer.label} remedy={answer} onApply={onApply} quiet />)}
+            {answers.map((answer) => (
+              <RemedyButton key={answer.label} remedy={answer} onApply={onApply} quiet />
+            ))}
           </Stack>
         </Box>
       )}
@@ -85,14 +127,31 @@ function RemedyButton({ remedy, onApply, quiet }: { remedy: Remedy; onApply: Pro
     <ButtonBase
       onClick={() => onApply(remedy.edits)}
       sx={{
-        display: 'flex', justifyContent: 'space-between', gap: 1.5, width: '100%', textAlign: 'left', px: 1.25, py: 0.75, border: 1, borderRadius: 1,
-        borderStyle: quiet ? 'dashed' : 'solid', borderColor: quiet ? 'divider' : 'primary.main', minHeight: 36,
-        '&:hover': { backgroundColor: 'action.hover' }, '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: 1, outlineColor: 'primary.main' },
+        display: 'flex',
+        justifyContent: 'space-between',
+        gap: 1.5,
+        width: '100%',
+        textAlign: 'left',
+        px: 1.25,
+        py: 0.75,
+        border: 1,
+        borderRadius: 1,
+        borderStyle: quiet ? 'dashed' : 'solid',
+        borderColor: quiet ? 'divider' : 'primary.main',
+        minHeight: 36,
+        '&:hover': { backgroundColor: 'action.hover' },
+        '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: 1, outlineColor: 'primary.main' },
       }}
     >
       <Box>
-        <Typography variant="body2" sx={{ fontWeight: 650, color: quiet ? 'text.primary' : 'primary.main' }}>{remedy.label}</Typography>
-        {remedy.note && <Typography variant="caption" color="textSecondary">{remedy.note}</Typography>}
+        <Typography variant="body2" sx={{ fontWeight: 650, color: quiet ? 'text.primary' : 'primary.main' }}>
+          {remedy.label}
+        </Typography>
+        {remedy.note && (
+          <Typography variant="caption" color="textSecondary">
+            {remedy.note}
+          </Typography>
+        )}
       </Box>
       {remedy.gives && <VerdictMark verdict={remedy.gives} />}
     </ButtonBase>

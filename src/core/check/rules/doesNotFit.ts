@@ -33,10 +33,16 @@ function between(plug: ConnectorId, socket: ConnectorId, at: number): Remedy[] {
   return candidates
     .filter((part) => {
       const { input, output } = linkKind(part.kind).ends(reader(linkKind(part.kind), part));
-      return output === socket && CONNECTORS[input].size === CONNECTORS[plug].size && CONNECTORS[input].contacts.length >= CONNECTORS[plug].contacts.length;
+      return (
+        output === socket &&
+        CONNECTORS[input].size === CONNECTORS[plug].size &&
+        CONNECTORS[input].contacts.length >= CONNECTORS[plug].contacts.length
+      );
     })
     .map((part) => {
-      const wiring = linkKind(part.kind).choices.wiring?.options.find(({ value }) => value === part.choices?.wiring)?.label;
+      const wiring = linkKind(part.kind).choices.wiring?.options.find(
+        ({ value }) => value === part.choices?.wiring,
+      )?.label;
       return insertLink(`Insert: ${linkKind(part.kind).label.toLowerCase()}`, at, part, wiring);
     });
 }

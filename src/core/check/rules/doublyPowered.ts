@@ -15,9 +15,19 @@ export const doublyPowered: Rule = {
           part: stake.part,
           what: 'Battery and phantom are both on',
           why: `${quantity(volts, 'V')} reach ${nameOf(at.line, stake.part)} while its battery is on. ${reserve ? 'The battery stands by.' : 'Some designs share the rail, and the feed then works on the cell.'}`,
-          numbers: [{ label: `Voltage, ${stake.contacts}`, value: volts, unit: 'V', limit: { label: 'A feed counts as live from', value: LIVE, basis: 'common practice' } }],
+          numbers: [
+            {
+              label: `Voltage, ${stake.contacts}`,
+              value: volts,
+              unit: 'V',
+              limit: { label: 'A feed counts as live from', value: LIVE, basis: 'common practice' },
+            },
+          ],
           remedies: [
-            { label: 'Switch the battery off', edits: [{ do: 'choose', part: stake.part, choice: 'battery', value: 'off' }] },
+            {
+              label: 'Switch the battery off',
+              edits: [{ do: 'choose', part: stake.part, choice: 'battery', value: 'off' }],
+            },
             ...feedOff(at),
           ],
           ...schoolOf(at, 'batteryAndPhantom'),

@@ -9,7 +9,9 @@ export const windingCurrent = ({ point }: Solved, stake: WindingStake): number =
 
 /** Which cable fault the current goes away with, if any: found by mending each and solving again. */
 function cause(at: Case, stake: WindingStake): string | undefined {
-  const culprit = faulty(at.line).find((n) => windingCurrent(at.whatIf([{ do: 'mend', at: n }]), stake) <= stake.limit.value);
+  const culprit = faulty(at.line).find(
+    (n) => windingCurrent(at.whatIf([{ do: 'mend', at: n }]), stake) <= stake.limit.value,
+  );
   return culprit === undefined ? undefined : nameOf(at.line, culprit);
 }
 
@@ -32,7 +34,9 @@ export const elementDirectCurrent: Rule = {
             (culprit
               ? `The fault in ${culprit} ties one side of it to ground: with a sound cable next to nothing would flow.`
               : 'One side of it is fed while the other has a way to ground, so the feed drives a current through it.'),
-          numbers: [{ label: `Current through ${stake.what}`, value: amps, unit: 'A', limit: heldAgainst(stake.limit) }],
+          numbers: [
+            { label: `Current through ${stake.what}`, value: amps, unit: 'A', limit: heldAgainst(stake.limit) },
+          ],
           remedies: [...mendCables(at), ...feedOff(at), ...isolate(at)],
           basis: `computation; ${restsOn(stake.limit)}`,
         }),

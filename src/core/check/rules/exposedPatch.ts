@@ -16,7 +16,9 @@ export const exposedPatch: Rule = {
       if (volts <= LIVE) return [];
       const ribbon = sourceKind(at.line.source.kind).character === 'passive ribbon' && fedRibbon(at) > 0;
       // Half way in, the plug's ring touches ground while its tip is still fed.
-      const half = at.whatIf([{ do: 'replace', part: n, with: { kind: 'cable', faults: [{ type: 'shorted', contacts: ['1', '3'] }] } }]);
+      const half = at.whatIf([
+        { do: 'replace', part: n, with: { kind: 'cable', faults: [{ type: 'shorted', contacts: ['1', '3'] }] } },
+      ]);
       const stake = half.circuit.stakes.find((other) => other.type === 'winding');
       const amps = stake?.type === 'winding' ? windingCurrent(half, stake) : undefined;
       return [
@@ -27,10 +29,14 @@ export const exposedPatch: Rule = {
           what: 'A TRS patch point lies on a line with a live feed',
           why:
             `${quantity(volts, 'V')} stand on its contacts while the plug is out. While a plug slides in or out, one leg is fed and the other grounded` +
-            (amps === undefined ? ', so the source and the inlet take a step each time.' : `: ${quantity(amps, 'A')} pass through the source for as long as it stays half way in.`),
+            (amps === undefined
+              ? ', so the source and the inlet take a step each time.'
+              : `: ${quantity(amps, 'A')} pass through the source for as long as it stays half way in.`),
           numbers: [
             { label: 'Feed at the patch point', value: volts, unit: 'V' },
-            ...(amps === undefined ? [] : [{ label: 'Current through the source, plug half way in', value: amps, unit: 'A' as const }]),
+            ...(amps === undefined
+              ? []
+              : [{ label: 'Current through the source, plug half way in', value: amps, unit: 'A' as const }]),
           ],
           remedies: [...feedOff(at), removeLink('Take the patch point out', n, 'run the cable straight through')],
           basis: 'computation of the steady middle position; contact order of TRS plugs is common practice',

@@ -13,16 +13,32 @@ function held(at: Case): { limit: Limit; value: number; unit: 'A' | 'V' }[] {
     switch (stake.type) {
       case 'supply': {
         const volts = Math.max(...stake.between.map((pair) => meter(at.point, pair)));
-        return [stake.needs, stake.stops, ...(stake.stands ? [stake.stands] : [])].map((limit) => ({ limit, value: volts, unit: 'V' }));
+        return [stake.needs, stake.stops, ...(stake.stands ? [stake.stands] : [])].map((limit) => ({
+          limit,
+          value: volts,
+          unit: 'V',
+        }));
       }
       case 'capsule':
         return [{ limit: stake.stands, value: meter(at.point, stake.between), unit: 'V' }];
       case 'output capacitor':
-        return [{ limit: stake.stands, value: Math.max(...stake.between.map((pair) => Math.abs(meter(at.point, pair)))), unit: 'V' }];
+        return [
+          {
+            limit: stake.stands,
+            value: Math.max(...stake.between.map((pair) => Math.abs(meter(at.point, pair)))),
+            unit: 'V',
+          },
+        ];
       case 'winding':
         return [{ limit: stake.limit, value: windingCurrent(at, stake), unit: 'A' }];
       case 'output':
-        return [{ limit: stake.limit, value: Math.max(...stake.elements.map((element) => Math.abs(at.point.amps(element)))), unit: 'A' }];
+        return [
+          {
+            limit: stake.limit,
+            value: Math.max(...stake.elements.map((element) => Math.abs(at.point.amps(element)))),
+            unit: 'A',
+          },
+        ];
       case 'feed':
         return [];
     }
@@ -31,7 +47,10 @@ function held(at: Case): { limit: Limit; value: number; unit: 'A' | 'V' }[] {
 
 const assumed = (at: Case): Finding[] =>
   held(at)
-    .filter(({ limit, value }) => limit.basis === 'assumed' && limit.value > 0 && value > limit.value / CLOSE && value < limit.value * CLOSE)
+    .filter(
+      ({ limit, value }) =>
+        limit.basis === 'assumed' && limit.value > 0 && value > limit.value / CLOSE && value < limit.value * CLOSE,
+    )
     .map(({ limit, value, unit }) =>
       finding({
         code: 'fact-unproven',
@@ -39,7 +58,9 @@ const assumed = (at: Case): Finding[] =>
         part: limit.part,
         what: `${limit.label} is only assumed, and it decides`,
         why: `The reading is ${quantity(value, unit)}, the assumed limit ${quantity(limit.value, unit)}. Ask the manual or the maker of ${nameOf(at.line, limit.part)}, and record the answer with the figure.`,
-        numbers: [{ label: limit.label, value, unit, limit: { label: 'Assumed', value: limit.value, basis: limit.basis } }],
+        numbers: [
+          { label: limit.label, value, unit, limit: { label: 'Assumed', value: limit.value, basis: limit.basis } },
+        ],
         basis: 'assumption',
         answers: [confirm(limit)],
       }),
@@ -49,7 +70,9 @@ const confirm = (limit: Limit) => ({
   label: `Confirmed: ${quantity(limit.value, limit.unit.endsWith('A') ? 'A' : 'V')}`,
   edits: [
     {
-      do: 'set figure' as const, part: limit.part, figure: limit.figure,
+      do: 'set figure' as const,
+      part: limit.part,
+      figure: limit.figure,
       to: { value: limit.value / UNITS[limit.unit as Unit], unit: limit.unit, basis: 'maker' as const },
     },
   ],

@@ -11,7 +11,8 @@ export const feedNotNeeded: Rule = {
     const feed = at.circuit.stakes.find((stake) => stake.type === 'feed' && stake.part === 'inlet');
     const { character } = sourceKind(at.line.source.kind);
     // The ribbon has a school and a finding of its own.
-    if (feedOf(at.line) === 'off' || feed?.type !== 'feed' || at.supplies.length > 0 || character === 'passive ribbon') return [];
+    if (feedOf(at.line) === 'off' || feed?.type !== 'feed' || at.supplies.length > 0 || character === 'passive ribbon')
+      return [];
     const amps = Math.abs(at.point.amps(feed.element));
     const coil = character === 'moving coil';
     const strict = coil && at.schools.movingCoilFeed === 'off-unless-needed';

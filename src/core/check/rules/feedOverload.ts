@@ -24,7 +24,17 @@ export const feedOverload: Rule = {
           what: `The feed gives more than it should`,
           why: `${quantity(amps, 'A')} leave the ${stake.feed} feed; ${quantity(stake.limit.value, 'A')} is the most for one line. One feed resistor turns ${quantity(hottest, 'W')} into heat.`,
           numbers: [
-            { label: 'Feed current', value: amps, unit: 'A', limit: { label: 'Most for one line', value: stake.limit.value, basis: 'from memory', where: stake.limit.source } },
+            {
+              label: 'Feed current',
+              value: amps,
+              unit: 'A',
+              limit: {
+                label: 'Most for one line',
+                value: stake.limit.value,
+                basis: 'from memory',
+                where: stake.limit.source,
+              },
+            },
             { label: 'Heat in one feed resistor', value: hottest, unit: 'W' },
           ],
           remedies: [...mendCables(at), ...feedOff(at)],

@@ -12,16 +12,25 @@ export const legLost: Rule = {
   judge(at) {
     const { plug } = at.circuit.junctions[0];
     const found = legs(at);
-    if (!found || at.signal.alongPath <= LOST || at.circuit.junctions.some(({ plug: other }) => other !== plug)) return [];
+    if (!found || at.signal.alongPath <= LOST || at.circuit.junctions.some(({ plug: other }) => other !== plug))
+      return [];
     const [hot, cold] = CONNECTORS[plug].pairs[0].map((contact) => at.signal.impedances[0][contact]);
     const ratio = (a: number, b: number) => Math.max(a, b) / Math.min(a, b);
-    if (ratio(found.hot, found.cold) < ALIKE || Math.min(found.hot, found.cold) < 15 || ratio(hot, cold) > ratio(found.hot, found.cold)) return [];
+    if (
+      ratio(found.hot, found.cold) < ALIKE ||
+      Math.min(found.hot, found.cold) < 15 ||
+      ratio(hot, cold) > ratio(found.hot, found.cold)
+    )
+      return [];
     const lost = CONNECTORS[plug].pairs[0][found.hot > found.cold ? 0 : 1];
     return [
       finding({
         code: 'leg-lost',
         severity: 'watch',
-        part: at.line.links.findIndex((part) => part.faults?.length) >= 0 ? at.line.links.findIndex((part) => part.faults?.length) : 'inlet',
+        part:
+          at.line.links.findIndex((part) => part.faults?.length) >= 0
+            ? at.line.links.findIndex((part) => part.faults?.length)
+            : 'inlet',
         what: `The signal arrives on one leg only: contact ${lost} is lost on the way`,
         why:
           `${quantity(at.signal.alongPath, 'dB')} against a sound line. The other leg still carries it, but hum no longer cancels, ` +

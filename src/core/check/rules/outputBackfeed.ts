@@ -13,7 +13,14 @@ export const outputBackfeed: Rule = {
     at.circuit.stakes.flatMap((stake) => {
       if (stake.type === 'output') {
         const amps = Math.max(...stake.elements.map((element) => Math.abs(at.point.amps(element))));
-        return backfeed(at, amps, 'A', stake.limit, `The feed drives current into ${stake.what}`, 'Current into the output');
+        return backfeed(
+          at,
+          amps,
+          'A',
+          stake.limit,
+          `The feed drives current into ${stake.what}`,
+          'Current into the output',
+        );
       }
       if (stake.type === 'output capacitor') {
         const volts = Math.max(...stake.between.map((pair) => Math.abs(meter(at.point, pair))));
@@ -41,9 +48,27 @@ function backfeed(at: Case, value: number, unit: 'A' | 'V', limit: Limit, what: 
 }
 
 function converterOrBox(at: Case): Remedy[] {
-  const adapter = at.line.links.findIndex((part) => part.kind === 'plain-adapter' && part.choices?.wiring === 'ts-to-xlr');
-  if (adapter >= 0) return [replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' }, 'in place of the plain adapter')];
+  const adapter = at.line.links.findIndex(
+    (part) => part.kind === 'plain-adapter' && part.choices?.wiring === 'ts-to-xlr',
+  );
+  if (adapter >= 0)
+    return [
+      replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' }, 'in place of the plain adapter'),
+    ];
   const entry = at.circuit.links.findIndex(({ output }) => output === 'xlr3');
-  const behind = entry < 0 ? [] : [insertLink('Insert an isolating transformer', entry + 1, { kind: 'isolating-transformer' }, 'where the line becomes three-pin')];
-  return [...(at.line.source.kind === 'self-powered-electret' ? [] : converterForAdapter(at)), ...(at.circuit.junctions[0].plug === 'xlr3' ? [] : behind)];
+  const behind =
+    entry < 0
+      ? []
+      : [
+          insertLink(
+            'Insert an isolating transformer',
+            entry + 1,
+            { kind: 'isolating-transformer' },
+            'where the line becomes three-pin',
+          ),
+        ];
+  return [
+    ...(at.line.source.kind === 'self-powered-electret' ? [] : converterForAdapter(at)),
+    ...(at.circuit.junctions[0].plug === 'xlr3' ? [] : behind),
+  ];
 }

@@ -25,7 +25,9 @@ export const reversed: Rule = {
             ...mendCables(at),
             ...(reverser >= 0
               ? [removeLink('Take the polarity reverser out', reverser)]
-              : at.circuit.junctions[last].plug === 'xlr3' ? [insertLink('Insert a polarity reverser', last, { kind: 'polarity-reverser' })] : []),
+              : at.circuit.junctions[last].plug === 'xlr3'
+                ? [insertLink('Insert a polarity reverser', last, { kind: 'polarity-reverser' })]
+                : []),
           ],
           basis: 'the computed small-signal response at 1 kHz',
         }),

@@ -13,7 +13,10 @@ export const shieldOpen: Rule = {
     // From the inlet towards the source, as far as the links mean to pass the shield on.
     for (let n = at.line.links.length - 1; n >= 0; n--) {
       const { input, output, paths } = at.circuit.links[n];
-      const through = paths.some(({ from, to, look }) => from === CONNECTORS[input].reference && to === CONNECTORS[output].reference && look !== 'transformer');
+      const through = paths.some(
+        ({ from, to, look }) =>
+          from === CONNECTORS[input].reference && to === CONNECTORS[output].reference && look !== 'transformer',
+      );
       if (!through) return [];
       const ohms = at.signal.shields[n];
       if (ohms <= OPEN || !at.circuit.junctions[n].fits) continue;

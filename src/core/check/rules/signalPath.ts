@@ -50,7 +50,14 @@ export const openPath: Rule = {
   code: 'open-path',
   judge: (at) =>
     loss(at)?.how === 'open'
-      ? [lost(at, 'open-path', 'The signal does not get through', 'Between source and inlet a conductor that the signal needs is missing.')]
+      ? [
+          lost(
+            at,
+            'open-path',
+            'The signal does not get through',
+            'Between source and inlet a conductor that the signal needs is missing.',
+          ),
+        ]
       : [],
 };
 
@@ -59,6 +66,14 @@ export const shortedPath: Rule = {
   judge(at) {
     const found = loss(at);
     if (found?.how !== 'short') return [];
-    return [lost(at, 'shorted-path', 'The signal is short-circuited', `The two sides of the signal meet through ${quantity(found.ohms, 'Ω')}.`, found.ohms)];
+    return [
+      lost(
+        at,
+        'shorted-path',
+        'The signal is short-circuited',
+        `The two sides of the signal meet through ${quantity(found.ohms, 'Ω')}.`,
+        found.ohms,
+      ),
+    ];
   },
 };

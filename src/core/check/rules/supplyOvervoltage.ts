@@ -14,7 +14,13 @@ export const supplyOvervoltage: Rule = {
           what: `More voltage than ${stake.what} stands`,
           why: `${nameOf(at.line, stake.part)} gets ${quantity(volts, 'V')} (${stake.contacts}) and stands ${quantity(stake.stands.value, 'V')}.`,
           numbers: [{ label: `Voltage, ${stake.contacts}`, value: volts, unit: 'V', limit: heldAgainst(stake.stands) }],
-          remedies: [...feedOn(at, [{ value: 'P24', label: '24 V' }, { value: 'P12', label: '12 V' }]), ...feedOff(at)],
+          remedies: [
+            ...feedOn(at, [
+              { value: 'P24', label: '24 V' },
+              { value: 'P12', label: '12 V' },
+            ]),
+            ...feedOff(at),
+          ],
           basis: `computation; ${restsOn(stake.stands)}`,
         }),
       ];

@@ -6,8 +6,13 @@ import type { Remedy } from '../finding';
 
 /** Peak current between the two outputs when they happen to play opposite to each other, in amperes. */
 function fight(at: Case, other: number): number {
-  const { from, levelUnit } = { from: sourceKind(at.line.source.kind).level, levelUnit: sourceKind(at.line.source.kind).figures.outputLevel?.unit };
-  const open = fromDbu(levelPlan({ from, levelUnit, read: readPart(at.line, 'source') }, readPart(at.line, 'inlet'), 1, 0).source);
+  const { from, levelUnit } = {
+    from: sourceKind(at.line.source.kind).level,
+    levelUnit: sourceKind(at.line.source.kind).figures.outputLevel?.unit,
+  };
+  const open = fromDbu(
+    levelPlan({ from, levelUnit, read: readPart(at.line, 'source') }, readPart(at.line, 'inlet'), 1, 0).source,
+  );
   // The box's own input hardly counts beside two outputs: what the source sees is the other output.
   const through = (open * ratio(at.signal.atSource)) / other;
   return 2 * Math.SQRT2 * through;
@@ -33,7 +38,12 @@ export const throughAsInput: Rule = {
             `It is the same wire as the input, so the two outputs drive into each other: up to ${quantity(amps, 'A')} when they play opposite, ` +
             `${quantity(-at.signal.atSource, 'dB')} lost, and left and right come out as one muddle.`,
           numbers: [
-            { label: 'Peak current between the two outputs', value: amps, unit: 'A', ...(limit && { limit: heldAgainst(limit) }) },
+            {
+              label: 'Peak current between the two outputs',
+              value: amps,
+              unit: 'A',
+              ...(limit && { limit: heldAgainst(limit) }),
+            },
             { label: 'Level lost at the source', value: at.signal.atSource, unit: 'dB' },
           ],
           remedies: free(n),
@@ -45,7 +55,8 @@ export const throughAsInput: Rule = {
 
 const free = (n: number): Remedy[] => [
   {
-    label: 'Give the other output a box of its own', note: 'a stereo direct box has two',
+    label: 'Give the other output a box of its own',
+    note: 'a stereo direct box has two',
     edits: [{ do: 'choose', part: n, choice: 'through', value: 'free' }],
   },
 ];

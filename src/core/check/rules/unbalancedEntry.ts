@@ -9,7 +9,9 @@ export function legs(at: Case): { hot: number; cold: number } | undefined {
   const { socket, nodes } = junctions[junctions.length - 1];
   const [hot, cold] = CONNECTORS[socket].pairs[0];
   const found = at.signal.impedances[junctions.length - 1];
-  return at.signal.channels[0].balanced && hot in nodes && cold in nodes ? { hot: found[hot], cold: found[cold] } : undefined;
+  return at.signal.channels[0].balanced && hot in nodes && cold in nodes
+    ? { hot: found[hot], cold: found[cold] }
+    : undefined;
 }
 
 /** One leg lies on ground: below this share of the other and below this many ohms. */
@@ -25,7 +27,9 @@ export const unbalancedEntry: Rule = {
     if (!found || at.signal.alongPath <= LOST || at.signal.atSource <= LOST) return [];
     const [low, high] = [Math.min(found.hot, found.cold), Math.max(found.hot, found.cold)];
     if (low >= TIED.ohms || low >= TIED.share * high) return [];
-    const adapter = at.line.links.findIndex((part) => part.kind === 'plain-adapter' && (part.choices?.wiring === 'ts-to-xlr'));
+    const adapter = at.line.links.findIndex(
+      (part) => part.kind === 'plain-adapter' && part.choices?.wiring === 'ts-to-xlr',
+    );
     return [
       finding({
         code: 'unbalanced-entry',
@@ -37,7 +41,10 @@ export const unbalancedEntry: Rule = {
           { label: 'Lower leg to ground, 1 kHz', value: low, unit: 'Ω' },
           { label: 'Higher leg to ground, 1 kHz', value: high, unit: 'Ω' },
         ],
-        remedies: [...mendCables(at), ...(adapter < 0 ? [] : [replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' })])],
+        remedies: [
+          ...mendCables(at),
+          ...(adapter < 0 ? [] : [replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' })]),
+        ],
         basis: 'the computed impedances at 1 kHz',
       }),
     ];

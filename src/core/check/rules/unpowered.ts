@@ -4,7 +4,11 @@ import type { Remedy } from '../finding';
 import { converterForAdapter, feedOn, insertLink, mendCables } from '../remedies';
 import { batteryFlat, type SupplyState } from '../solve';
 
-const PHANTOMS = [{ value: 'P48', label: '48 V' }, { value: 'P24', label: '24 V' }, { value: 'P12', label: '12 V' }];
+const PHANTOMS = [
+  { value: 'P48', label: '48 V' },
+  { value: 'P24', label: '24 V' },
+  { value: 'P12', label: '12 V' },
+];
 
 /** Ways to get a part the power it wants. */
 export function powerUp(at: Case, { stake }: SupplyState): Remedy[] {
@@ -15,12 +19,25 @@ export function powerUp(at: Case, { stake }: SupplyState): Remedy[] {
   const feedless = !inletKind(at.line.inlet.kind).choices.feed && at.circuit.junctions[last].plug === 'xlr3';
   if (stake.wants === 'T12') return [...mendCables(at), ...feedOn(at, [{ value: 'T12', label: 'T12' }])];
   if (stake.wants === 'plug-in power')
-    return [...mendCables(at), ...converterForAdapter(at), ...feedOn(at, [{ value: 'plug-in', label: 'plug-in power' }])];
+    return [
+      ...mendCables(at),
+      ...converterForAdapter(at),
+      ...feedOn(at, [{ value: 'plug-in', label: 'plug-in power' }]),
+    ];
   return [
     ...mendCables(at),
     ...feedOn(at, PHANTOMS),
     ...battery,
-    ...(feedless || at.circuit.junctions[0].plug === 'xlr3' ? [insertLink('Insert a supply box', stake.part === 'source' ? 0 : Number(stake.part) + 1, { kind: 'supply-box' }, '48 V of its own')] : []),
+    ...(feedless || at.circuit.junctions[0].plug === 'xlr3'
+      ? [
+          insertLink(
+            'Insert a supply box',
+            stake.part === 'source' ? 0 : Number(stake.part) + 1,
+            { kind: 'supply-box' },
+            '48 V of its own',
+          ),
+        ]
+      : []),
   ];
 }
 
@@ -53,7 +70,12 @@ export const unpowered: Rule = {
             part: 'source',
             what: 'Its battery is out, empty or switched off',
             why: `${nameOf(at.line, 'source')} lives on its own cell and takes nothing from the line.`,
-            remedies: [{ label: 'Put its battery in', edits: [{ do: 'choose', part: 'source', choice: 'battery', value: 'on' }] }],
+            remedies: [
+              {
+                label: 'Put its battery in',
+                edits: [{ do: 'choose', part: 'source', choice: 'battery', value: 'on' }],
+              },
+            ],
             basis: 'as entered for the source',
           }),
         ]

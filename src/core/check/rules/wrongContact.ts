@@ -16,7 +16,9 @@ export function misplaced({ circuit, signal }: Case): number | undefined {
   });
   if (at >= 0) return at;
   const { plug, socket } = circuit.junctions[last];
-  return plug === 'trrs35' && socket === 'trrs35' && signal.atJunctions[last] - signal.atSource > LOST ? last : undefined;
+  return plug === 'trrs35' && socket === 'trrs35' && signal.atJunctions[last] - signal.atSource > LOST
+    ? last
+    : undefined;
 }
 
 export const wrongContact: Rule = {

@@ -30,7 +30,10 @@ export const voltageControlledCurrent: ElementRules<VoltageControlledCurrent> = 
   senses: (e) => [e.a, e.b, e.controlA, e.controlB],
   fault: (e) => finite('transconductance', e.siemens),
   stamp(e, at) {
-    for (const [row, sign] of [[at.node(e.a), 1], [at.node(e.b), -1]] as const) {
+    for (const [row, sign] of [
+      [at.node(e.a), 1],
+      [at.node(e.b), -1],
+    ] as const) {
       at.g(row, at.node(e.controlA), sign * e.siemens);
       at.g(row, at.node(e.controlB), -sign * e.siemens);
     }

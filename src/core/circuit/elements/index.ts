@@ -32,4 +32,5 @@ const byType: { [T in Element['type']]: ElementRules<Extract<Element, { type: T 
 };
 
 /** The rules of one element's type. */
-export const rulesOf = (element: Element): ElementRules<Element> => byType[element.type] as unknown as ElementRules<Element>;
+export const rulesOf = (element: Element): ElementRules<Element> =>
+  byType[element.type] as unknown as ElementRules<Element>;

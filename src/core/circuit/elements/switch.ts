@@ -10,5 +10,6 @@ export const switchContact: ElementRules<Switch> = {
   senses: (e) => [e.a, e.b],
   fault: (e) => positive('closed resistance', e.closedOhms),
   stamp: (e, at) => (e.closed ? resistor.stamp(contact(e), at) : undefined),
-  spice: (e, names) => (e.closed ? resistor.spice(contact(e), names) : [`* ${names.element(e.name)} is an open switch`]),
+  spice: (e, names) =>
+    e.closed ? resistor.spice(contact(e), names) : [`* ${names.element(e.name)} is an open switch`],
 };

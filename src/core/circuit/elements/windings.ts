@@ -21,7 +21,8 @@ export const inductor: ElementRules<Inductor> = {
 export const coupling: ElementRules<Coupling> = {
   branches: () => 0,
   paths: () => ({ always: [], signalOnly: [] }),
-  fault: (e) => (e.factor > 0 && e.factor < 1 ? undefined : `coupling factor must lie between 0 and 1, not ${e.factor}`),
+  fault: (e) =>
+    e.factor > 0 && e.factor < 1 ? undefined : `coupling factor must lie between 0 and 1, not ${e.factor}`,
   stamp(e, at) {
     const mutual = e.factor * Math.sqrt(at.henries(e.first) * at.henries(e.second));
     at.c(at.branch(e.first), at.branch(e.second), -mutual);

@@ -13,7 +13,11 @@ export interface Workspace {
   columns: Int32Array;
 }
 
-export const workspace = (n: number): Workspace => ({ order: new Int32Array(n), largest: new Float64Array(n), columns: new Int32Array(n) });
+export const workspace = (n: number): Workspace => ({
+  order: new Int32Array(n),
+  largest: new Float64Array(n),
+  columns: new Int32Array(n),
+});
 
 /**
  * Decomposes the row-major n × n matrix `a`, noting the row order in the workspace.

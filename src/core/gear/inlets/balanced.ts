@@ -11,31 +11,55 @@ export const levelFigures = (gain: number, fullScale: number): Record<string, Fi
   gainMin: { label: 'Least gain', unit: 'dB', min: -40, max: 60, typical: { value: 0, basis: 'common practice' } },
   gainMax: { label: 'Most gain', unit: 'dB', min: 0, max: 100, typical: { value: gain, basis: 'common practice' } },
   fullScale: {
-    label: 'Level for 0 dBFS at 0 dB gain', unit: 'dBu', min: -60, max: 40, typical: { value: fullScale, basis: 'common practice' },
+    label: 'Level for 0 dBFS at 0 dB gain',
+    unit: 'dBu',
+    min: -60,
+    max: 40,
+    typical: { value: fullScale, basis: 'common practice' },
     help: 'Peak of a sine; the sheet may call it maximum input level at least gain.',
   },
 });
 
-const standardFeedVolts = { label: 'Feed measured with nothing connected', unit: 'V', min: 0, max: 60, help: 'Leave open to use the standard.' } as const;
+const standardFeedVolts = {
+  label: 'Feed measured with nothing connected',
+  unit: 'V',
+  min: 0,
+  max: 60,
+  help: 'Leave open to use the standard.',
+} as const;
 
 export const microphoneFigures = (ohms: number, gain = 60, fullScale = 10): Record<string, FigureSpec> => ({
   inputResistance: {
-    label: 'Input resistance', unit: 'Ω', min: 100, max: 1e6, typical: { value: ohms, basis: 'common practice' },
+    label: 'Input resistance',
+    unit: 'Ω',
+    min: 100,
+    max: 1e6,
+    typical: { value: ohms, basis: 'common practice' },
     help: 'As the sheet states it, feed resistors included.',
   },
   feedVolts: standardFeedVolts,
-  feedResistance: { label: 'Feed resistor of each leg', unit: 'Ω', min: 50, max: 50e3, help: 'Leave open to use the standard.' },
+  feedResistance: {
+    label: 'Feed resistor of each leg',
+    unit: 'Ω',
+    min: 50,
+    max: 50e3,
+    help: 'Leave open to use the standard.',
+  },
   ...levelFigures(gain, fullScale),
 });
 
-export const feedChoice = choice('Feed', [
-  ['off', 'off'],
-  ['P48', '48 V'],
-  ['P24', '24 V'],
-  ['P12', '12 V'],
-  ['SP48', '48 V high current'],
-  ['T12', 'T12'],
-], 'What is switched on now; lines of one switch change together.');
+export const feedChoice = choice(
+  'Feed',
+  [
+    ['off', 'off'],
+    ['P48', '48 V'],
+    ['P24', '24 V'],
+    ['P12', '12 V'],
+    ['SP48', '48 V high current'],
+    ['T12', 'T12'],
+  ],
+  'What is switched on now; lines of one switch change together.',
+);
 
 export interface Legs {
   hot: Contact;
@@ -46,7 +70,10 @@ export interface Legs {
 /** A balanced input: coupling capacitors, a resistor from each leg, and the feed network if it has one. */
 export function buildBalanced(bench: Bench, { hot, cold, reference }: Legs, feed: FeedName | 'none'): void {
   bench.ground(bench.in(reference));
-  const legs = [['hot', bench.in(hot)], ['cold', bench.in(cold)]] as const;
+  const legs = [
+    ['hot', bench.in(hot)],
+    ['cold', bench.in(cold)],
+  ] as const;
   // The amplifier's share of the stated input resistance, with the feed resistors of the 48 V feed taken out of it.
   const siemens = 2 / bench.value('inputResistance') - (feed === 'none' ? 0 : 1 / STANDING);
   const amplifier = siemens > 1e-7 ? 1 / siemens : 10e6;
@@ -56,7 +83,13 @@ export function buildBalanced(bench: Bench, { hot, cold, reference }: Legs, feed
   }
   if (feed === 'T12') buildT12(bench, legs[0][1], legs[1][1]);
   else if (feed !== 'none') buildPhantom(bench, feed, legs);
-  bench.listen({ name: '', hot: bench.node('amplifier.hot'), cold: bench.node('amplifier.cold'), contacts: [hot, cold], balanced: true });
+  bench.listen({
+    name: '',
+    hot: bench.node('amplifier.hot'),
+    cold: bench.node('amplifier.cold'),
+    contacts: [hot, cold],
+    balanced: true,
+  });
 }
 
 function buildPhantom(bench: Bench, name: FeedName, legs: readonly (readonly [string, string])[]): void {
@@ -69,8 +102,12 @@ function buildPhantom(bench: Bench, name: FeedName, legs: readonly (readonly [st
   }
   bench.voltage('feed', bench.node('bus'), 'gnd', bench.optional('feedVolts') ?? feed.volts);
   bench.stake({
-    type: 'feed', what: 'the inlet', feed: feed.label, element: bench.element('feed'),
-    resistors: legs.map(([leg]) => bench.element(`feed.${leg}`)), limit: { value: feed.limit / 1e3, source: feed.source },
+    type: 'feed',
+    what: 'the inlet',
+    feed: feed.label,
+    element: bench.element('feed'),
+    resistors: legs.map(([leg]) => bench.element(`feed.${leg}`)),
+    limit: { value: feed.limit / 1e3, source: feed.source },
   });
 }
 
@@ -81,7 +118,11 @@ function buildT12(bench: Bench, plus: string, minus: string): void {
   bench.resistor('feed.hot', bench.node('bus'), plus, bench.optional('feedResistance') ?? ohms);
   bench.resistor('feed.cold', minus, 'gnd', bench.optional('feedResistance') ?? ohms);
   bench.stake({
-    type: 'feed', what: 'the inlet', feed: label, element: bench.element('feed'),
-    resistors: [bench.element('feed.hot'), bench.element('feed.cold')], limit: { value: limit / 1e3, source },
+    type: 'feed',
+    what: 'the inlet',
+    feed: label,
+    element: bench.element('feed'),
+    resistors: [bench.element('feed.hot'), bench.element('feed.cold')],
+    limit: { value: limit / 1e3, source },
   });
 }

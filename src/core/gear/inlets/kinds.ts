@@ -28,11 +28,24 @@ export const combo: InletKind = {
   sockets: ['xlr3', 'trs635'],
   figures: {
     ...microphoneFigures(2000),
-    jackResistance: { label: 'Input resistance of the jack', unit: 'kΩ', min: 1, max: 10e3, typical: { value: 20, basis: 'common practice' } },
+    jackResistance: {
+      label: 'Input resistance of the jack',
+      unit: 'kΩ',
+      min: 1,
+      max: 10e3,
+      typical: { value: 20, basis: 'common practice' },
+    },
   },
-  choices: { feed: feedChoice, jack: choice('Jack set to', [['line', 'line'], ['instrument', 'instrument, 1 MΩ']]) },
+  choices: {
+    feed: feedChoice,
+    jack: choice('Jack set to', [
+      ['line', 'line'],
+      ['instrument', 'instrument, 1 MΩ'],
+    ]),
+  },
   build(bench) {
-    if (bench.plug === undefined || bench.plug === 'xlr3') return buildBalanced(bench, XLR, bench.choice('feed') as FeedName);
+    if (bench.plug === undefined || bench.plug === 'xlr3')
+      return buildBalanced(bench, XLR, bench.choice('feed') as FeedName);
     buildJack(bench, bench.choice('jack') === 'instrument' ? 2e6 : bench.value('jackResistance'));
   },
 };
@@ -44,7 +57,13 @@ export const balancedJack: InletKind = {
   summary: '6.35 mm line input without a feed, as on a line mixer.',
   sockets: ['trs635'],
   figures: {
-    jackResistance: { label: 'Input resistance', unit: 'kΩ', min: 1, max: 10e3, typical: { value: 20, basis: 'common practice' } },
+    jackResistance: {
+      label: 'Input resistance',
+      unit: 'kΩ',
+      min: 1,
+      max: 10e3,
+      typical: { value: 20, basis: 'common practice' },
+    },
     ...levelFigures(20, 20),
   },
   choices: {},
@@ -58,20 +77,45 @@ function buildJack(bench: Bench, ohms: number): void {
     bench.capacitor(`coupling.${contact}`, bench.in(contact), bench.node(`amplifier.${contact}`), 10e-6);
     bench.resistor(`amplifier.${contact}`, bench.node(`amplifier.${contact}`), 'gnd', ohms / 2);
   }
-  bench.listen({ name: '', hot: bench.node('amplifier.T'), cold: bench.node('amplifier.R'), contacts: ['T', 'R'], balanced: true });
+  bench.listen({
+    name: '',
+    hot: bench.node('amplifier.T'),
+    cold: bench.node('amplifier.R'),
+    contacts: ['T', 'R'],
+    balanced: true,
+  });
 }
 
 const plugInFigures = (volts: number): Record<string, FigureSpec> => ({
   feedVolts: {
-    label: 'Plug-in power, open', unit: 'V', min: 0.5, max: 12, typical: { value: volts, basis: 'common practice' },
+    label: 'Plug-in power, open',
+    unit: 'V',
+    min: 0.5,
+    max: 12,
+    typical: { value: volts, basis: 'common practice' },
     help: 'Nothing connected. Some sheets state what the capsule gets instead: that is less.',
   },
-  feedResistance: { label: 'In series with it', unit: 'Ω', min: 500, max: 20e3, typical: { value: 2200, basis: 'common practice' } },
-  inputResistance: { label: 'Input resistance', unit: 'kΩ', min: 1, max: 1000, typical: { value: 10, basis: 'common practice' } },
+  feedResistance: {
+    label: 'In series with it',
+    unit: 'Ω',
+    min: 500,
+    max: 20e3,
+    typical: { value: 2200, basis: 'common practice' },
+  },
+  inputResistance: {
+    label: 'Input resistance',
+    unit: 'kΩ',
+    min: 1,
+    max: 1000,
+    typical: { value: 10, basis: 'common practice' },
+  },
   ...levelFigures(40, -6),
 });
 
-const plugInChoice = choice('Plug-in power', [['plug-in', 'on'], ['off', 'off']]);
+const plugInChoice = choice('Plug-in power', [
+  ['plug-in', 'on'],
+  ['off', 'off'],
+]);
 
 /** One unbalanced channel with plug-in power on its contact. */
 function buildPlugIn(bench: Bench, name: string, contact: Contact, common: Contact): void {
@@ -79,14 +123,23 @@ function buildPlugIn(bench: Bench, name: string, contact: Contact, common: Conta
   bench.resistor(`feed.${contact}`, on ? bench.node('bus') : 'gnd', bench.in(contact), bench.value('feedResistance'));
   bench.capacitor(`coupling.${contact}`, bench.in(contact), bench.node(`amplifier.${contact}`), 10e-6);
   bench.resistor(`amplifier.${contact}`, bench.node(`amplifier.${contact}`), 'gnd', bench.value('inputResistance'));
-  bench.listen({ name, hot: bench.node(`amplifier.${contact}`), cold: bench.in(common), contacts: [contact, common], balanced: false });
+  bench.listen({
+    name,
+    hot: bench.node(`amplifier.${contact}`),
+    cold: bench.in(common),
+    contacts: [contact, common],
+    balanced: false,
+  });
 }
 
 function plugInBus(bench: Bench, contacts: Contact[]): void {
   if (bench.choice('feed') !== 'plug-in') return;
   bench.voltage('feed', bench.node('bus'), 'gnd', bench.value('feedVolts'));
   bench.stake({
-    type: 'feed', what: 'the inlet', feed: FEEDS['plug-in'].label, element: bench.element('feed'),
+    type: 'feed',
+    what: 'the inlet',
+    feed: FEEDS['plug-in'].label,
+    element: bench.element('feed'),
     resistors: contacts.map((contact) => bench.element(`feed.${contact}`)),
     limit: { value: (FEEDS['plug-in'].limit / 1e3) * contacts.length, source: FEEDS['plug-in'].source },
   });
@@ -96,7 +149,8 @@ export const miniJack: InletKind = {
   role: 'inlet',
   kind: 'mini-jack',
   label: 'Stereo mini-jack inlet',
-  summary: 'Microphone input of a camera or pocket recorder: left on the tip, right on the ring, plug-in power on both.',
+  summary:
+    'Microphone input of a camera or pocket recorder: left on the tip, right on the ring, plug-in power on both.',
   sockets: ['trs35'],
   figures: plugInFigures(3),
   choices: { feed: plugInChoice },
@@ -112,12 +166,16 @@ export const phoneJack: InletKind = {
   role: 'inlet',
   kind: 'phone-jack',
   label: 'Four-contact phone jack',
-  summary: 'Headset socket of a phone or laptop: earphones on tip and first ring, microphone with its feed behind them.',
+  summary:
+    'Headset socket of a phone or laptop: earphones on tip and first ring, microphone with its feed behind them.',
   sockets: ['trrs35'],
   figures: plugInFigures(2.5),
   choices: {
     feed: plugInChoice,
-    order: choice('Contact order', [['ctia', 'CTIA: common on the second ring, microphone on the sleeve'], ['omtp', 'OMTP: microphone on the second ring, common on the sleeve']]),
+    order: choice('Contact order', [
+      ['ctia', 'CTIA: common on the second ring, microphone on the sleeve'],
+      ['omtp', 'OMTP: microphone on the second ring, common on the sleeve'],
+    ]),
   },
   build(bench) {
     const [microphone, common]: Contact[] = bench.choice('order') === 'ctia' ? ['S', 'R2'] : ['R2', 'S'];

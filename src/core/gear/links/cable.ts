@@ -15,8 +15,20 @@ export const cable: LinkKind = {
   faults: true,
   figures: {
     length: { label: 'Length', unit: 'm', min: 0.05, max: 500, typical: { value: 5, basis: 'assumed' } },
-    resistance: { label: 'Resistance of each conductor', unit: 'Ω/m', min: 0.001, max: 10, typical: { value: 0.08, basis: 'common practice' } },
-    capacitance: { label: 'Capacitance between conductors', unit: 'pF/m', min: 1, max: 2000, typical: { value: 80, basis: 'common practice' } },
+    resistance: {
+      label: 'Resistance of each conductor',
+      unit: 'Ω/m',
+      min: 0.001,
+      max: 10,
+      typical: { value: 0.08, basis: 'common practice' },
+    },
+    capacitance: {
+      label: 'Capacitance between conductors',
+      unit: 'pF/m',
+      min: 1,
+      max: 2000,
+      typical: { value: 80, basis: 'common practice' },
+    },
   },
   choices: {
     connector: connectorChoice([
@@ -27,7 +39,14 @@ export const cable: LinkKind = {
       ['trs35', 'mini-jack TRS'],
       ['trrs35', 'mini-jack TRRS'],
     ]),
-    tested: choice('Tested lately', [['no', 'no'], ['yes', 'yes, every conductor']], 'Some schools let a feed near a ribbon only over a tested cable.'),
+    tested: choice(
+      'Tested lately',
+      [
+        ['no', 'no'],
+        ['yes', 'yes, every conductor'],
+      ],
+      'Some schools let a feed near a ribbon only over a tested cable.',
+    ),
   },
   ends: (part) => ({ input: part.choice('connector') as ConnectorId, output: part.choice('connector') as ConnectorId }),
   build(bench) {
@@ -44,7 +63,10 @@ export const cable: LinkKind = {
     // Half of the capacitance at each end; for a broken conductor as much as is left on either side of the break.
     const total = length * bench.value('capacitance');
     const others = contacts.filter((contact) => contact !== reference);
-    const pairs = others.flatMap((contact, n): [Contact, Contact][] => [[contact, reference], ...others.slice(n + 1).map((other): [Contact, Contact] => [contact, other])]);
+    const pairs = others.flatMap((contact, n): [Contact, Contact][] => [
+      [contact, reference],
+      ...others.slice(n + 1).map((other): [Contact, Contact] => [contact, other]),
+    ]);
     for (const [a, b] of pairs) {
       const near = nearShare(bench, a, b, length);
       bench.capacitor(`near.${a}${b}`, bench.in(a), bench.in(b), total * near);

@@ -2,15 +2,26 @@ import type { Bench } from '../bench';
 import type { LinkKind } from '../part';
 import { choice, resistance, transformer } from '../shared';
 
-const groundLift = choice('Ground', [['joined', 'sleeve joined to pin 1'], ['lifted', 'lifted']], 'Lifting breaks the shield, never the protective earth.');
+const groundLift = choice(
+  'Ground',
+  [
+    ['joined', 'sleeve joined to pin 1'],
+    ['lifted', 'lifted'],
+  ],
+  'Lifting breaks the shield, never the protective earth.',
+);
 
 /** The second socket: joined to the input, meant for a cable on to an amplifier. */
-const throughSocket = choice('Link-through socket', [['free', 'free, or feeding an amplifier'], ['driven', 'another output is plugged into it']]);
+const throughSocket = choice('Link-through socket', [
+  ['free', 'free, or feeding an amplifier'],
+  ['driven', 'another output is plugged into it'],
+]);
 const throughFigure = resistance('Output resistance of what is plugged into the link-through', 600);
 
 /** Another output on the link-through socket: its resistance, silent at the moment that is looked at. */
 function buildThrough(bench: Bench): void {
-  if (bench.choice('through') === 'driven') bench.resistor('through', bench.in('T'), bench.in('S'), bench.value('throughResistance'));
+  if (bench.choice('through') === 'driven')
+    bench.resistor('through', bench.in('T'), bench.in('S'), bench.value('throughResistance'));
 }
 
 export const passiveDirectBox: LinkKind = {
@@ -21,7 +32,13 @@ export const passiveDirectBox: LinkKind = {
   nature: 'blocks feed',
   figures: {
     ratio: { label: 'Turns ratio', unit: ':1', min: 1, max: 30, typical: { value: 12, basis: 'common practice' } },
-    primary: { label: 'Inductance of the instrument side', unit: 'H', min: 1, max: 5000, typical: { value: 800, basis: 'assumed' } },
+    primary: {
+      label: 'Inductance of the instrument side',
+      unit: 'H',
+      min: 1,
+      max: 5000,
+      typical: { value: 800, basis: 'assumed' },
+    },
     throughResistance: throughFigure,
   },
   choices: { ground: groundLift, through: throughSocket },
@@ -51,17 +68,50 @@ export const activeDirectBox: LinkKind = {
   summary: 'An amplifier with a very high input resistance for pickups; runs on phantom, its battery, or either.',
   nature: 'blocks feed',
   figures: {
-    inputResistance: { label: 'Input resistance', unit: 'MΩ', min: 0.01, max: 100, typical: { value: 10, basis: 'common practice' } },
+    inputResistance: {
+      label: 'Input resistance',
+      unit: 'MΩ',
+      min: 0.01,
+      max: 100,
+      typical: { value: 10, basis: 'common practice' },
+    },
     gain: { label: 'Gain', unit: 'dB', min: -40, max: 20, typical: { value: 0, basis: 'common practice' } },
     outputResistance: resistance('Output resistance', 150),
     throughResistance: throughFigure,
-    current: { label: 'Supply current', unit: 'mA', min: 0.1, max: 15, typical: { value: 3, basis: 'common practice' } },
-    needs: { label: 'Voltage at its pins it is specified from', unit: 'V', min: 3, max: 52, typical: { value: 20, basis: 'common practice' } },
-    stops: { label: 'Voltage at its pins below which it falls silent', unit: 'V', min: 1, max: 52, typical: { value: 9, basis: 'common practice' } },
-    stands: { label: 'Most voltage at its pins', unit: 'V', min: 12, max: 60, typical: { value: 52, basis: 'common practice' } },
+    current: {
+      label: 'Supply current',
+      unit: 'mA',
+      min: 0.1,
+      max: 15,
+      typical: { value: 3, basis: 'common practice' },
+    },
+    needs: {
+      label: 'Voltage at its pins it is specified from',
+      unit: 'V',
+      min: 3,
+      max: 52,
+      typical: { value: 20, basis: 'common practice' },
+    },
+    stops: {
+      label: 'Voltage at its pins below which it falls silent',
+      unit: 'V',
+      min: 1,
+      max: 52,
+      typical: { value: 9, basis: 'common practice' },
+    },
+    stands: {
+      label: 'Most voltage at its pins',
+      unit: 'V',
+      min: 12,
+      max: 60,
+      typical: { value: 52, basis: 'common practice' },
+    },
   },
   choices: {
-    battery: choice('Battery', [['off', 'none, or switched off'], ['on', 'in and switched on']]),
+    battery: choice('Battery', [
+      ['off', 'none, or switched off'],
+      ['on', 'in and switched on'],
+    ]),
     ground: groundLift,
     through: throughSocket,
   },
@@ -79,14 +129,27 @@ export const activeDirectBox: LinkKind = {
     bench.capacitor('filter', bench.node('supply'), pin1, 100e-6);
     const half = bench.value('outputResistance') / 2;
     const gain = 0.5 * 10 ** (bench.value('gain') / 20) * (1 + half / 2200);
-    for (const [pin, sign] of [['2', 1], ['3', -1]] as const) {
+    for (const [pin, sign] of [
+      ['2', 1],
+      ['3', -1],
+    ] as const) {
       bench.amplifier(`output${pin}`, bench.node(`drive${pin}`), pin1, bench.in('T'), bench.in('S'), sign * gain);
       bench.resistor(`series${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), half);
       bench.capacitor(`coupling${pin}`, bench.node(`coupled${pin}`), bench.out(pin), 100e-6);
     }
     bench.stake({
-      type: 'supply', what: 'the direct box', wants: 'phantom', contacts: 'pins 2 and 3', between: [[pin2, pin1], [pin3, pin1]],
-      needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: bench.choice('battery') === 'on',
+      type: 'supply',
+      what: 'the direct box',
+      wants: 'phantom',
+      contacts: 'pins 2 and 3',
+      between: [
+        [pin2, pin1],
+        [pin3, pin1],
+      ],
+      needs: bench.limit('needs'),
+      stops: bench.limit('stops'),
+      stands: bench.limit('stands'),
+      battery: bench.choice('battery') === 'on',
     });
     bench.path({ from: 'T', to: '2', look: 'amplifier' });
     if (bench.choice('ground') === 'joined') bench.path({ from: 'S', to: '1', look: 'wire' });

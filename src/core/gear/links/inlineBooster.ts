@@ -11,10 +11,34 @@ export const inlineBooster: LinkKind = {
     gain: { label: 'Gain', unit: 'dB', min: 3, max: 40, typical: { value: 25, basis: 'common practice' } },
     inputResistance: resistance('Input resistance', 20e3),
     outputResistance: resistance('Output resistance', 150),
-    current: { label: 'Supply current', unit: 'mA', min: 0.1, max: 15, typical: { value: 3, basis: 'common practice' } },
-    needs: { label: 'Voltage at its pins it is specified from', unit: 'V', min: 3, max: 52, typical: { value: 28, basis: 'common practice' } },
-    stops: { label: 'Voltage at its pins below which it falls silent', unit: 'V', min: 1, max: 52, typical: { value: 16, basis: 'common practice' } },
-    stands: { label: 'Most voltage at its pins', unit: 'V', min: 12, max: 60, typical: { value: 52, basis: 'common practice' } },
+    current: {
+      label: 'Supply current',
+      unit: 'mA',
+      min: 0.1,
+      max: 15,
+      typical: { value: 3, basis: 'common practice' },
+    },
+    needs: {
+      label: 'Voltage at its pins it is specified from',
+      unit: 'V',
+      min: 3,
+      max: 52,
+      typical: { value: 28, basis: 'common practice' },
+    },
+    stops: {
+      label: 'Voltage at its pins below which it falls silent',
+      unit: 'V',
+      min: 1,
+      max: 52,
+      typical: { value: 16, basis: 'common practice' },
+    },
+    stands: {
+      label: 'Most voltage at its pins',
+      unit: 'V',
+      min: 12,
+      max: 60,
+      typical: { value: 52, basis: 'common practice' },
+    },
   },
   choices: {},
   ends: () => ({ input: 'xlr3', output: 'xlr3' }),
@@ -30,7 +54,10 @@ export const inlineBooster: LinkKind = {
     bench.capacitor('filter', bench.node('supply'), pin1, 100e-6);
     const half = bench.value('outputResistance') / 2;
     const gain = 0.5 * 10 ** (bench.value('gain') / 20) * (1 + half / 1500);
-    for (const [pin, sign] of [['2', 1], ['3', -1]] as const) {
+    for (const [pin, sign] of [
+      ['2', 1],
+      ['3', -1],
+    ] as const) {
       bench.amplifier(`output${pin}`, bench.node(`drive${pin}`), pin1, bench.in('2'), bench.in('3'), sign * gain);
       bench.resistor(`series${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), half);
       bench.capacitor(`coupling${pin}`, bench.node(`coupled${pin}`), bench.out(pin), 100e-6);
@@ -38,8 +65,18 @@ export const inlineBooster: LinkKind = {
     }
     bench.path({ from: '1', to: '1', look: 'wire' });
     bench.stake({
-      type: 'supply', what: 'the booster', wants: 'phantom', contacts: 'pins 2 and 3', between: [[pin2, pin1], [pin3, pin1]],
-      needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: false,
+      type: 'supply',
+      what: 'the booster',
+      wants: 'phantom',
+      contacts: 'pins 2 and 3',
+      between: [
+        [pin2, pin1],
+        [pin3, pin1],
+      ],
+      needs: bench.limit('needs'),
+      stops: bench.limit('stops'),
+      stands: bench.limit('stands'),
+      battery: false,
     });
   },
 };

@@ -11,7 +11,12 @@ export const isolatingTransformer: LinkKind = {
   summary: 'Passes the signal one to one, blocks every feed, and can part the shields of two devices.',
   nature: 'blocks feed',
   figures: {},
-  choices: { ground: choice('Pin 1', [['joined', 'joined'], ['lifted', 'lifted']]) },
+  choices: {
+    ground: choice('Pin 1', [
+      ['joined', 'joined'],
+      ['lifted', 'lifted'],
+    ]),
+  },
   ends: XLR,
   build(bench) {
     transformer(
@@ -37,8 +42,21 @@ export const pad: LinkKind = {
   kind: 'pad',
   label: 'Pad',
   summary: 'Lowers the level between a loud source and a sensitive inlet.',
-  figures: { attenuation: { label: 'Attenuation', unit: 'dB', min: 3, max: 60, typical: { value: 20, basis: 'common practice' } } },
-  choices: { feed: choice('Direct current', [['passes', 'passes it'], ['blocks', 'blocks it with capacitors']]) },
+  figures: {
+    attenuation: {
+      label: 'Attenuation',
+      unit: 'dB',
+      min: 3,
+      max: 60,
+      typical: { value: 20, basis: 'common practice' },
+    },
+  },
+  choices: {
+    feed: choice('Direct current', [
+      ['passes', 'passes it'],
+      ['blocks', 'blocks it with capacitors'],
+    ]),
+  },
   ends: XLR,
   gain: (part) => -part.value('attenuation'),
   build(bench) {
@@ -64,7 +82,11 @@ export const polarityReverser: LinkKind = {
   choices: {},
   ends: XLR,
   build(bench) {
-    for (const [from, to] of [['1', '1'], ['2', '3'], ['3', '2']] as const) {
+    for (const [from, to] of [
+      ['1', '1'],
+      ['2', '3'],
+      ['3', '2'],
+    ] as const) {
       bench.join(bench.in(from), bench.out(to));
       bench.path({ from, to, look: 'wire' });
     }
@@ -75,7 +97,8 @@ export const patchPoint: LinkKind = {
   role: 'link',
   kind: 'trs-patch-point',
   label: 'TRS patch point',
-  summary: 'A patchbay with 6.35 mm sockets in a three-pin line; its plugs slide the feed across the source when patched live.',
+  summary:
+    'A patchbay with 6.35 mm sockets in a three-pin line; its plugs slide the feed across the source when patched live.',
   nature: 'TRS patch point',
   figures: {},
   choices: {},

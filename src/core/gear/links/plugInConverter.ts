@@ -8,14 +8,39 @@ export const plugInConverter: LinkKind = {
   role: 'link',
   kind: 'plug-in-converter',
   label: 'Phantom to plug-in converter',
-  summary: 'Takes phantom from the inlet, gives a mini-jack microphone its few volts, and keeps the phantom away from it.',
+  summary:
+    'Takes phantom from the inlet, gives a mini-jack microphone its few volts, and keeps the phantom away from it.',
   nature: 'blocks feed',
   figures: {
-    gives: { label: 'Voltage it gives, open', unit: 'V', min: 1, max: 12, typical: { value: 4.2, basis: 'common practice' } },
+    gives: {
+      label: 'Voltage it gives, open',
+      unit: 'V',
+      min: 1,
+      max: 12,
+      typical: { value: 4.2, basis: 'common practice' },
+    },
     resistance: resistance('In series with the capsule', 4700),
-    needs: { label: 'Voltage at its pins it is specified from', unit: 'V', min: 3, max: 52, typical: { value: 9, basis: 'common practice' } },
-    stops: { label: 'Voltage at its pins below which it falls silent', unit: 'V', min: 1, max: 52, typical: { value: 7, basis: 'common practice' } },
-    stands: { label: 'Most voltage at its pins', unit: 'V', min: 12, max: 60, typical: { value: 52, basis: 'common practice' } },
+    needs: {
+      label: 'Voltage at its pins it is specified from',
+      unit: 'V',
+      min: 3,
+      max: 52,
+      typical: { value: 9, basis: 'common practice' },
+    },
+    stops: {
+      label: 'Voltage at its pins below which it falls silent',
+      unit: 'V',
+      min: 1,
+      max: 52,
+      typical: { value: 7, basis: 'common practice' },
+    },
+    stands: {
+      label: 'Most voltage at its pins',
+      unit: 'V',
+      min: 12,
+      max: 60,
+      typical: { value: 52, basis: 'common practice' },
+    },
     outputResistance: resistance('Output resistance', 150),
   },
   choices: {},
@@ -27,7 +52,13 @@ export const plugInConverter: LinkKind = {
     // Supply: from both pins to a shunt regulator, from there through the bias resistor to the tip.
     bench.resistor('leg2', pin2, bench.node('regulated'), 10e3);
     bench.resistor('leg3', pin3, bench.node('regulated'), 10e3);
-    bench.diode('regulator', bench.node('regulated'), bench.node('reference'), JUNCTION.saturationAmps, JUNCTION.emission);
+    bench.diode(
+      'regulator',
+      bench.node('regulated'),
+      bench.node('reference'),
+      JUNCTION.saturationAmps,
+      JUNCTION.emission,
+    );
     bench.voltage('reference', bench.node('reference'), pin1, bench.value('gives') - JUNCTION.volts);
     bench.capacitor('filter', bench.node('regulated'), pin1, 100e-6);
     bench.resistor('bias', bench.node('regulated'), tip, bench.value('resistance'));
@@ -41,8 +72,18 @@ export const plugInConverter: LinkKind = {
     bench.resistor('output3', pin1, bench.node('coupled3'), half);
     bench.capacitor('coupling3', bench.node('coupled3'), pin3, 100e-6);
     bench.stake({
-      type: 'supply', what: 'the converter', wants: 'phantom', contacts: 'pins 2 and 3', between: [[pin2, pin1], [pin3, pin1]],
-      needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: false,
+      type: 'supply',
+      what: 'the converter',
+      wants: 'phantom',
+      contacts: 'pins 2 and 3',
+      between: [
+        [pin2, pin1],
+        [pin3, pin1],
+      ],
+      needs: bench.limit('needs'),
+      stops: bench.limit('stops'),
+      stands: bench.limit('stands'),
+      battery: false,
     });
     bench.path({ from: 'T', to: '2', look: 'amplifier' });
     bench.path({ from: 'S', to: '1', look: 'wire' });

@@ -10,8 +10,16 @@ export const supplyBox: LinkKind = {
   nature: 'supply',
   figures: {},
   choices: {
-    feed: choice('Feed', [['P48', '48 V'], ['P24', '24 V'], ['P12', '12 V'], ['off', 'off']]),
-    power: choice('Runs on', [['mains', 'mains'], ['battery', 'battery']]),
+    feed: choice('Feed', [
+      ['P48', '48 V'],
+      ['P24', '24 V'],
+      ['P12', '12 V'],
+      ['off', 'off'],
+    ]),
+    power: choice('Runs on', [
+      ['mains', 'mains'],
+      ['battery', 'battery'],
+    ]),
   },
   ends: () => ({ input: 'xlr3', output: 'xlr3' }),
   build(bench) {
@@ -25,8 +33,12 @@ export const supplyBox: LinkKind = {
     else {
       bench.voltage('feed', bench.node('bus'), pin1, feed.volts);
       bench.stake({
-        type: 'feed', what: 'the supply box', feed: feed.label, element: bench.element('feed'),
-        resistors: [bench.element('feed2'), bench.element('feed3')], limit: { value: feed.limit / 1e3, source: feed.source },
+        type: 'feed',
+        what: 'the supply box',
+        feed: feed.label,
+        element: bench.element('feed'),
+        resistors: [bench.element('feed2'), bench.element('feed3')],
+        limit: { value: feed.limit / 1e3, source: feed.source },
       });
     }
     bench.capacitor('coupling2', pin2, bench.out('2'), 47e-6);

@@ -11,7 +11,10 @@ export const batteryOrPhantom: SourceKind = {
   level: 'sensitivity',
   figures: phantomFigures({ milliamps: 2, needs: 8, stops: 6, sensitivity: 25 }),
   choices: {
-    battery: choice('Battery', [['off', 'none, or switched off'], ['on', 'in and switched on']]),
+    battery: choice('Battery', [
+      ['off', 'none, or switched off'],
+      ['on', 'in and switched on'],
+    ]),
   },
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench, bench.choice('battery') === 'on'),

@@ -9,10 +9,34 @@ export const condenserT12: SourceKind = {
   character: 'powered',
   level: 'sensitivity',
   figures: {
-    current: { label: 'Supply current', unit: 'mA', min: 0.5, max: 20, typical: { value: 5, basis: 'common practice' } },
-    needs: { label: 'Voltage from pin 2 to pin 3 it is specified from', unit: 'V', min: 2, max: 14, typical: { value: 9, basis: 'common practice' } },
-    stops: { label: 'Voltage from pin 2 to pin 3 below which it falls silent', unit: 'V', min: 1, max: 14, typical: { value: 6, basis: 'common practice' } },
-    stands: { label: 'Most voltage from pin 2 to pin 3', unit: 'V', min: 5, max: 60, typical: { value: 16, basis: 'common practice' } },
+    current: {
+      label: 'Supply current',
+      unit: 'mA',
+      min: 0.5,
+      max: 20,
+      typical: { value: 5, basis: 'common practice' },
+    },
+    needs: {
+      label: 'Voltage from pin 2 to pin 3 it is specified from',
+      unit: 'V',
+      min: 2,
+      max: 14,
+      typical: { value: 9, basis: 'common practice' },
+    },
+    stops: {
+      label: 'Voltage from pin 2 to pin 3 below which it falls silent',
+      unit: 'V',
+      min: 1,
+      max: 14,
+      typical: { value: 6, basis: 'common practice' },
+    },
+    stands: {
+      label: 'Most voltage from pin 2 to pin 3',
+      unit: 'V',
+      min: 5,
+      max: 60,
+      typical: { value: 16, basis: 'common practice' },
+    },
     outputResistance: resistance('Output resistance', 30),
     ...soundFigures(20, 94, 125),
   },
@@ -25,8 +49,15 @@ export const condenserT12: SourceKind = {
     bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
     bench.capacitor('coupling', bench.node('coupled'), pin2, 220e-6);
     bench.stake({
-      type: 'supply', what: 'the microphone', wants: 'T12', contacts: 'pin 2 over pin 3', between: [[pin2, pin3]],
-      needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: false,
+      type: 'supply',
+      what: 'the microphone',
+      wants: 'T12',
+      contacts: 'pin 2 over pin 3',
+      between: [[pin2, pin3]],
+      needs: bench.limit('needs'),
+      stops: bench.limit('stops'),
+      stands: bench.limit('stands'),
+      battery: false,
     });
   },
 };

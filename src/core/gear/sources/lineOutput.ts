@@ -11,14 +11,30 @@ export const lineOutput: SourceKind = {
   level: 'output level',
   figures: {
     outputResistance: resistance('Output resistance', 150),
-    outputLevel: { label: 'Peak output level', unit: 'dBu', min: -60, max: 30, typical: { value: 4, basis: 'common practice' } },
+    outputLevel: {
+      label: 'Peak output level',
+      unit: 'dBu',
+      min: -60,
+      max: 30,
+      typical: { value: 4, basis: 'common practice' },
+    },
     directCurrent: { ...directCurrentLimit(1), label: 'Current into its output it stands' },
     capacitor: { label: 'Output capacitor', unit: 'µF', min: 0.1, max: 4700, typical: { value: 47, basis: 'assumed' } },
-    stands: { label: 'Rating of the output capacitor', unit: 'V', min: 1, max: 100, typical: { value: 25, basis: 'assumed' } },
+    stands: {
+      label: 'Rating of the output capacitor',
+      unit: 'V',
+      min: 1,
+      max: 100,
+      typical: { value: 25, basis: 'assumed' },
+    },
     lowest: lowestFigure(30),
   },
   choices: {
-    coupling: choice('Coupling', [['capacitor', 'through a capacitor'], ['transformer', 'through a transformer'], ['direct', 'directly']]),
+    coupling: choice('Coupling', [
+      ['capacitor', 'through a capacitor'],
+      ['transformer', 'through a transformer'],
+      ['direct', 'directly'],
+    ]),
     connector: connectorChoice([
       ['ts635', '6.35 mm TS, unbalanced'],
       ['trs635', '6.35 mm TRS, balanced'],
@@ -29,9 +45,14 @@ export const lineOutput: SourceKind = {
   connector: (part) => part.choice('connector') as ConnectorId,
   build(bench) {
     const connector = bench.choice('connector');
-    const [hot, cold, reference] = ({
-      ts635: ['T', 'S', 'S'], trs35: ['T', 'S', 'S'], trs635: ['T', 'R', 'S'], xlr3: ['2', '3', '1'],
-    } as Record<string, Contact[]>)[connector].map((contact) => bench.out(contact));
+    const [hot, cold, reference] = (
+      {
+        ts635: ['T', 'S', 'S'],
+        trs35: ['T', 'S', 'S'],
+        trs635: ['T', 'R', 'S'],
+        xlr3: ['2', '3', '1'],
+      } as Record<string, Contact[]>
+    )[connector].map((contact) => bench.out(contact));
     const balanced = cold !== reference;
     const ohms = bench.value('outputResistance');
     // The right channel of a stereo plug plays nothing here; it has an output of its own all the same.
@@ -48,7 +69,10 @@ export const lineOutput: SourceKind = {
       return;
     }
     const legs: [name: string, end: string, share: number][] = balanced
-      ? [['hot', hot, 0.5], ['cold', cold, -0.5]]
+      ? [
+          ['hot', hot, 0.5],
+          ['cold', cold, -0.5],
+        ]
       : [['hot', hot, 1]];
     for (const [name, end, share] of legs) {
       bench.voltage(`signal.${name}`, bench.node(`${name}.drive`), reference, 0, share);
@@ -58,12 +82,16 @@ export const lineOutput: SourceKind = {
     }
     if (bench.choice('coupling') === 'capacitor')
       bench.stake({
-        type: 'output capacitor', what: 'the output capacitor', stands: bench.limit('stands'),
+        type: 'output capacitor',
+        what: 'the output capacitor',
+        stands: bench.limit('stands'),
         between: legs.map(([name, end]) => [end, bench.node(`${name}.coupled`)]),
       });
     else
       bench.stake({
-        type: 'output', what: 'the directly coupled output', limit: bench.limit('directCurrent'),
+        type: 'output',
+        what: 'the directly coupled output',
+        limit: bench.limit('directCurrent'),
         elements: legs.map(([name]) => bench.element(`${name}.output`)),
       });
   },

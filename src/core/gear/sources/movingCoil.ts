@@ -13,7 +13,12 @@ export const movingCoil: SourceKind = {
     directCurrent: directCurrentLimit(2),
     ...soundFigures(1.8, 100, 150),
   },
-  choices: { output: choice('Output', [['coil', 'coil straight to the pins'], ['transformer', 'through a transformer']]) },
+  choices: {
+    output: choice('Output', [
+      ['coil', 'coil straight to the pins'],
+      ['transformer', 'through a transformer'],
+    ]),
+  },
   connector: () => 'xlr3',
   build(bench) {
     const [pin2, pin3] = [bench.out('2'), bench.out('3')];
@@ -36,8 +41,10 @@ export const movingCoil: SourceKind = {
     }
     const element = bench.choice('output') === 'coil' ? 'coil' : 'secondary';
     bench.stake({
-      type: 'winding', what: element === 'coil' ? 'the coil' : 'the output transformer',
-      elements: [bench.element(element)], limit: bench.limit('directCurrent'),
+      type: 'winding',
+      what: element === 'coil' ? 'the coil' : 'the output transformer',
+      elements: [bench.element(element)],
+      limit: bench.limit('directCurrent'),
     });
   },
 };

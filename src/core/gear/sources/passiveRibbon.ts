@@ -14,7 +14,10 @@ export const passiveRibbon: SourceKind = {
   level: 'sensitivity',
   figures: {
     halfWinding: resistance('Resistance of each half of the output winding', 100),
-    directCurrent: { ...directCurrentLimit(0.1), help: 'Practically none: the ribbon feels every step times the turns ratio.' },
+    directCurrent: {
+      ...directCurrentLimit(0.1),
+      help: 'Practically none: the ribbon feels every step times the turns ratio.',
+    },
     ...soundFigures(1.5, 94, 140),
   },
   choices: {
@@ -53,8 +56,10 @@ export const passiveRibbon: SourceKind = {
     bench.couple('ribbon', 'half3', 0.999);
     bench.couple('half2', 'half3', 0.9995);
     bench.stake({
-      type: 'winding', what: 'the ribbon transformer',
-      elements: [bench.element('half2'), bench.element('half3')], limit: bench.limit('directCurrent'),
+      type: 'winding',
+      what: 'the ribbon transformer',
+      elements: [bench.element('half2'), bench.element('half3')],
+      limit: bench.limit('directCurrent'),
     });
   },
 };

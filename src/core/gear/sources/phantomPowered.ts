@@ -13,12 +13,27 @@ export interface PhantomFigures {
 }
 
 const volts = (label: string, value: number, help?: string): FigureSpec => ({
-  label, unit: 'V', min: 1, max: 70, typical: { value, basis: 'common practice' }, help,
+  label,
+  unit: 'V',
+  min: 1,
+  max: 70,
+  typical: { value, basis: 'common practice' },
+  help,
 });
 
 export const phantomFigures = (f: PhantomFigures): Record<string, FigureSpec> => ({
-  current: { label: 'Supply current', unit: 'mA', min: 0.05, max: 22, typical: { value: f.milliamps, basis: 'common practice' } },
-  needs: volts('Voltage at the pins it is specified from', f.needs, 'At the microphone, under its own current: not the open voltage of the feed.'),
+  current: {
+    label: 'Supply current',
+    unit: 'mA',
+    min: 0.05,
+    max: 22,
+    typical: { value: f.milliamps, basis: 'common practice' },
+  },
+  needs: volts(
+    'Voltage at the pins it is specified from',
+    f.needs,
+    'At the microphone, under its own current: not the open voltage of the feed.',
+  ),
   stops: volts('Voltage at the pins below which it falls silent', f.stops),
   stands: volts('Most voltage at the pins', 52),
   pickOff: resistance('From each pin to its electronics', f.pickOff ?? 2200),
@@ -45,14 +60,26 @@ export function buildPhantomPowered(bench: Bench, runsOnBattery = false): void {
   bench.capacitor('filter', bench.node('supply'), pin1, COUPLING);
   // The pick-off resistors load the output; the stated sensitivity already has that in it.
   const signal = 0.5 * (1 + half / pickOff);
-  for (const [pin, sign] of [['2', 1], ['3', -1]] as const) {
+  for (const [pin, sign] of [
+    ['2', 1],
+    ['3', -1],
+  ] as const) {
     bench.voltage(`signal${pin}`, bench.node(`drive${pin}`), pin1, 0, sign * signal);
     bench.resistor(`output${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), half);
     bench.capacitor(`coupling${pin}`, bench.node(`coupled${pin}`), bench.out(pin), COUPLING);
   }
   bench.stake({
-    type: 'supply', what: 'the microphone', wants: 'phantom', contacts: 'pins 2 and 3',
-    between: [[pin2, pin1], [pin3, pin1]],
-    needs: bench.limit('needs'), stops: bench.limit('stops'), stands: bench.limit('stands'), battery: runsOnBattery,
+    type: 'supply',
+    what: 'the microphone',
+    wants: 'phantom',
+    contacts: 'pins 2 and 3',
+    between: [
+      [pin2, pin1],
+      [pin3, pin1],
+    ],
+    needs: bench.limit('needs'),
+    stops: bench.limit('stops'),
+    stands: bench.limit('stands'),
+    battery: runsOnBattery,
   });
 }

@@ -3,7 +3,11 @@ import type { SourceKind } from '../part';
 import { lowestFigure, resistance } from '../shared';
 
 const level = (millivolts: number): FigureSpec => ({
-  label: 'Peak output', unit: 'mV', min: 0.1, max: 20e3, typical: { value: millivolts, basis: 'common practice' },
+  label: 'Peak output',
+  unit: 'mV',
+  min: 0.1,
+  max: 20e3,
+  typical: { value: millivolts, basis: 'common practice' },
 });
 
 export const piezoPickup: SourceKind = {
@@ -14,7 +18,13 @@ export const piezoPickup: SourceKind = {
   character: 'pickup',
   level: 'output level',
   figures: {
-    capacitance: { label: 'Capacitance', unit: 'nF', min: 0.05, max: 1000, typical: { value: 1, basis: 'common practice' } },
+    capacitance: {
+      label: 'Capacitance',
+      unit: 'nF',
+      min: 0.05,
+      max: 1000,
+      typical: { value: 1, basis: 'common practice' },
+    },
     outputLevel: level(300),
     lowest: lowestFigure(40),
   },
@@ -43,6 +53,12 @@ export const magneticPickup: SourceKind = {
   connector: () => 'ts635',
   build(bench) {
     bench.voltage('signal', bench.node('emf'), bench.out('S'), 0, 1);
-    bench.winding('coil', bench.out('T'), bench.node('emf'), bench.value('inductance'), bench.value('windingResistance'));
+    bench.winding(
+      'coil',
+      bench.out('T'),
+      bench.node('emf'),
+      bench.value('inductance'),
+      bench.value('windingResistance'),
+    );
   },
 };

@@ -11,10 +11,34 @@ export const plugInElectret: SourceKind = {
   character: 'powered',
   level: 'sensitivity',
   figures: {
-    current: { label: 'Supply current', unit: 'mA', min: 0.01, max: 2, typical: { value: 0.3, basis: 'common practice' } },
-    needs: { label: 'Voltage at the capsule it is specified from', unit: 'V', min: 0.5, max: 12, typical: { value: 1, basis: 'common practice' } },
-    stops: { label: 'Voltage at the capsule below which it falls silent', unit: 'V', min: 0.1, max: 10, typical: { value: 0.6, basis: 'common practice' } },
-    stands: { label: 'Most voltage at the capsule', unit: 'V', min: 1, max: 60, typical: { value: 10, basis: 'common practice' } },
+    current: {
+      label: 'Supply current',
+      unit: 'mA',
+      min: 0.01,
+      max: 2,
+      typical: { value: 0.3, basis: 'common practice' },
+    },
+    needs: {
+      label: 'Voltage at the capsule it is specified from',
+      unit: 'V',
+      min: 0.5,
+      max: 12,
+      typical: { value: 1, basis: 'common practice' },
+    },
+    stops: {
+      label: 'Voltage at the capsule below which it falls silent',
+      unit: 'V',
+      min: 0.1,
+      max: 10,
+      typical: { value: 0.6, basis: 'common practice' },
+    },
+    stands: {
+      label: 'Most voltage at the capsule',
+      unit: 'V',
+      min: 1,
+      max: 60,
+      typical: { value: 10, basis: 'common practice' },
+    },
     ...soundFigures(6, 100, 120),
   },
   choices: { connector: electretConnectors },
@@ -25,9 +49,20 @@ export const plugInElectret: SourceKind = {
     hot.slice(1).forEach((contact) => bench.join(bench.out(contact), capsule));
     buildCapsule(bench, capsule, bench.out(common));
     bench.stake({
-      type: 'supply', what: 'the capsule', wants: 'plug-in power', contacts: hot[0] === 'S' ? 'the sleeve' : 'the tip',
-      between: [[capsule, bench.out(common)]], needs: bench.limit('needs'), stops: bench.limit('stops'), battery: false,
+      type: 'supply',
+      what: 'the capsule',
+      wants: 'plug-in power',
+      contacts: hot[0] === 'S' ? 'the sleeve' : 'the tip',
+      between: [[capsule, bench.out(common)]],
+      needs: bench.limit('needs'),
+      stops: bench.limit('stops'),
+      battery: false,
     });
-    bench.stake({ type: 'capsule', what: 'the capsule', between: [capsule, bench.out(common)], stands: bench.limit('stands') });
+    bench.stake({
+      type: 'capsule',
+      what: 'the capsule',
+      between: [capsule, bench.out(common)],
+      stands: bench.limit('stands'),
+    });
   },
 };

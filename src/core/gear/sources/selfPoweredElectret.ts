@@ -12,13 +12,28 @@ export const selfPoweredElectret: SourceKind = {
   level: 'sensitivity',
   figures: {
     outputResistance: resistance('Output resistance', 1000),
-    capacitor: { label: 'Output capacitor', unit: 'µF', min: 0.01, max: 1000, typical: { value: 10, basis: 'assumed' } },
-    stands: { label: 'Rating of the output capacitor', unit: 'V', min: 1, max: 100, typical: { value: 16, basis: 'assumed' } },
+    capacitor: {
+      label: 'Output capacitor',
+      unit: 'µF',
+      min: 0.01,
+      max: 1000,
+      typical: { value: 10, basis: 'assumed' },
+    },
+    stands: {
+      label: 'Rating of the output capacitor',
+      unit: 'V',
+      min: 1,
+      max: 100,
+      typical: { value: 16, basis: 'assumed' },
+    },
     ...soundFigures(6, 100, 120),
   },
   choices: {
     connector: electretConnectors,
-    battery: choice('Battery', [['on', 'in and switched on'], ['off', 'none, empty or switched off']]),
+    battery: choice('Battery', [
+      ['on', 'in and switched on'],
+      ['off', 'none, empty or switched off'],
+    ]),
   },
   connector: (part) => part.choice('connector').replace('-both', '') as ConnectorId,
   build(bench) {
@@ -29,7 +44,10 @@ export const selfPoweredElectret: SourceKind = {
     bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
     bench.capacitor('coupling', output, bench.node('coupled'), bench.value('capacitor'));
     bench.stake({
-      type: 'output capacitor', what: 'the output capacitor', between: [[output, bench.node('coupled')]], stands: bench.limit('stands'),
+      type: 'output capacitor',
+      what: 'the output capacitor',
+      between: [[output, bench.node('coupled')]],
+      stands: bench.limit('stands'),
     });
   },
 };

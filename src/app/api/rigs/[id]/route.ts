@@ -22,7 +22,8 @@ export const PUT = (request: NextRequest, { params }: Context) =>
     sameOrigin(request);
     const { id } = await params;
     const { error, value } = change.validate(await jsonBody(request), { convert: false });
-    if (error) throw new Refused(400, 'bad-request', `${error.message}; send { "basedOn": REVISION, "document": { … } }`);
+    if (error)
+      throw new Refused(400, 'bad-request', `${error.message}; send { "basedOn": REVISION, "document": { … } }`);
     const saved = saveRig(theStore(), id, value.basedOn, value.document);
     if (!saved) throw notFound(`rig ${id}`);
     return NextResponse.json({ id, revision: saved.revision, savedAt: saved.savedAt });
