@@ -11,6 +11,9 @@ const groundLift = choice(
   'Lifting breaks the shield, never the protective earth.',
 );
 
+/** Resistance of the instrument's winding for each turn of ratio, squared: 2 kΩ at 12:1 (common practice). */
+const WIRE = 14;
+
 /** The second socket: joined to the input, meant for a cable on to an amplifier. */
 const throughSocket = choice('Link-through socket', [
   ['free', 'free, or feeding an amplifier'],
@@ -48,7 +51,7 @@ export const passiveDirectBox: LinkKind = {
     buildThrough(bench);
     transformer(
       bench,
-      { a: bench.in('T'), b: bench.in('S'), henries: bench.value('primary'), ohms: 2000 },
+      { a: bench.in('T'), b: bench.in('S'), henries: bench.value('primary'), ohms: WIRE * bench.value('ratio') ** 2 },
       { a: bench.out('2'), b: bench.out('3'), ohms: 20 },
       bench.value('ratio'),
     );

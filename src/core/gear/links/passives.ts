@@ -77,7 +77,7 @@ export const polarityReverser: LinkKind = {
   role: 'link',
   kind: 'polarity-reverser',
   label: 'Polarity reverser',
-  summary: 'Swaps pins 2 and 3.',
+  summary: 'Swaps pins 2 and 3 and does nothing else.',
   figures: {},
   choices: {},
   ends: XLR,
