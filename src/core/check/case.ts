@@ -38,7 +38,7 @@ export const finding = (
   given: Pick<Finding, 'code' | 'severity' | 'part' | 'what' | 'why' | 'basis'> & Partial<Finding>,
 ): Finding => ({ numbers: [], remedies: [], ...given, what: capital(given.what), why: capital(given.why) });
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+const capital = (text: string) => text.trim().replace(/^./, (first) => first.toUpperCase());
 
 export const readPart = (line: Line, ref: PartRef): Reader =>
   reader(kindAt(ref, partAt(line, ref).kind), partAt(line, ref));
