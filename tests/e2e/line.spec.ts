@@ -24,7 +24,7 @@ test('a new line: a condenser that needs 48 V, from Silent to Clear with the fee
 
   await saved(page);
   await page.reload();
-  await page.getByRole('navigation', { name: 'Lines' }).getByRole('button', { name: 'Spare condenser' }).click();
+  await page.getByRole('navigation', { name: 'Lines' }).getByRole('link', { name: 'Spare condenser' }).click();
   await expect(verdict(page)).toHaveText('Silent');
 });
 
@@ -162,7 +162,7 @@ test('keys alone: a new line, the next and the one before, a remedy', async ({ p
   await expect(
     page
       .getByRole('navigation', { name: 'Lines' })
-      .getByRole('button', { name: 'New line' })
+      .getByRole('link', { name: 'New line' })
       .filter({ hasText: /Three-pin/ }),
   ).toHaveCount(0);
 });

@@ -3,7 +3,8 @@ import { expect, type Page } from '@playwright/test';
 /** Opens one of the saved lines of the demo rig. */
 export async function openLine(page: Page, name: string) {
   await page.goto('/rig');
-  await page.getByRole('navigation', { name: 'Lines' }).getByRole('button', { name }).click();
+  await expect(verdict(page)).toBeVisible();
+  await page.getByRole('navigation', { name: 'Lines' }).getByRole('link', { name }).click();
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue(name);
 }
 

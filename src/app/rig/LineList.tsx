@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { memo, useEffect, useRef } from 'react';
+import { memo, useEffect, useRef, type MouseEvent } from 'react';
 import { inletKind, type Line } from '@/core/gear';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { LineAnswer } from './useCheck';
@@ -60,15 +60,21 @@ interface RowProps {
 }
 
 const Row = memo(function Row({ line, answer, on, onSelect }: RowProps) {
-  const button = useRef<HTMLButtonElement>(null);
+  const row = useRef<HTMLAnchorElement>(null);
   useEffect(() => {
-    if (on) void button.current?.scrollIntoView({ block: 'nearest' });
+    if (on) void row.current?.scrollIntoView({ block: 'nearest' });
   }, [on]);
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
       <ButtonBase
-        ref={button}
-        onClick={() => onSelect(line.id)}
+        ref={row}
+        component="a"
+        href={`/rig?line=${line.id}`}
+        onClick={(event: MouseEvent) => {
+          if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+          event.preventDefault();
+          onSelect(line.id);
+        }}
         aria-current={on ? 'true' : undefined}
         title={line.name}
         sx={{

@@ -2,7 +2,6 @@ import { magnitude, operatingPoint, smallSignal, type Element } from '../circuit
 import { decibels } from '../units';
 import {
   BASES,
-  CONNECTORS,
   INLETS,
   LINKS,
   lineCircuit,

@@ -10,7 +10,7 @@ export const movingCoil: SourceKind = {
   level: 'sensitivity',
   figures: {
     coil: resistance('Resistance between pins 2 and 3', 200),
-    directCurrent: directCurrentLimit(2),
+    directCurrent: directCurrentLimit(3),
     ...soundFigures(1.8, 100, 150),
   },
   choices: {
