@@ -198,7 +198,7 @@ function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) 
             )}
             {amps !== null && Math.abs(amps) > 1e-6 && (n === 0 || last) && (
               <text
-                x={first ? x - 5 : x + JOINT + 5}
+                x={first ? x - (same ? 5 : 16) : x + JOINT + 5}
                 y={y + 15}
                 textAnchor={first ? 'end' : 'start'}
                 fontSize={11}

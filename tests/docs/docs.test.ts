@@ -1,0 +1,45 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { INLETS, LINKS, SOURCES } from '@/core/gear';
+import { readDocument } from '@/core/rig';
+
+const read = (path: string) => readFileSync(path, 'utf8');
+const format = read('docs/format/README.md');
+const readme = read('README.md');
+
+test('the example of the format page is a document', () => {
+  const [, json] = format.match(/```json\n([\s\S]+?)```/)!;
+  expect(readDocument(JSON.parse(json)).lines).toHaveLength(1);
+});
+
+test('the published schema names every kind of gear', () => {
+  const schema = read('docs/format/inlet-check-1.schema.json');
+  for (const { kind } of [...SOURCES, ...LINKS, ...INLETS]) expect(schema).toContain(`"const": "${kind}"`);
+});
+
+test.each([
+  ['README.md', '.'],
+  ['docs/format/README.md', 'docs/format'],
+])('every link of %s leads somewhere', (path, folder) => {
+  const links = [...read(path).matchAll(/\]\(([^)#]+)\)|src="([^"]+)"/g)].map(([, link, image]) => link ?? image);
+  expect(links.length).toBeGreaterThan(1);
+  for (const link of links) if (!link.startsWith('http')) expect(existsSync(join(folder, link))).toBe(true);
+});
+
+test('every picture is shown in the README, and there are fewer than twenty', () => {
+  const pictures = readdirSync('docs/screenshots');
+  expect(pictures.length).toBeLessThan(20);
+  for (const picture of pictures) expect(readme).toContain(picture);
+});
+
+test('every command of the README exists', () => {
+  const { scripts } = JSON.parse(read('package.json'));
+  for (const [, name] of readme.matchAll(/npm run (?:-s )?([a-z:-]+)/g)) expect(Object.keys(scripts)).toContain(name);
+  for (const [, path] of readme.matchAll(/(?:^|\s)\.\/(scripts\/[a-z]+)/gm)) expect(existsSync(path)).toBe(true);
+});
+
+test('each folder named in the layers exists', () => {
+  for (const [, folders] of readme.matchAll(/^\| (`src[^|]+) \|/gm))
+    for (const [, folder] of folders.matchAll(/`([^`]+)`/g))
+      expect(existsSync(folder.startsWith('src') ? folder : join('src/core', folder))).toBe(true);
+});
