@@ -139,7 +139,7 @@ function ResponseChart({
     (d) => y(d.level),
   );
   return (
-    <Box component="figure" sx={{ m: 0 }}>
+    <Box component="figure" sx={{ m: 0, width: SIZE.width }}>
       <svg
         width={SIZE.width}
         height={SIZE.height}
