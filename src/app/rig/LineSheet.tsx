@@ -51,19 +51,21 @@ interface Props {
 /** One line: its switch, its drawing, what a meter reads on it, and the part being edited. */
 export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove }: Props) {
   const [part, setPart] = useState<PartRef>('source');
-  const [inserting, setInserting] = useState<number>();
-  const [sheet, setSheet] = useState<HTMLDivElement | null>(null);
+  const [inserting, setInserting] = useState<{ at: number; button: HTMLElement; open: boolean }>();
+  // The button stays known while the menu fades out.
+  const closeMenu = () => setInserting((asked) => asked && { ...asked, open: false });
   const chosen: PartRef = typeof part === 'number' && part >= line.links.length ? 'source' : part;
   const result = answer?.result;
   const replace = useCallback((role: PartRef, to: Part) => onEdit([{ do: 'replace', part: role, with: to }]), [onEdit]);
 
   const insert = (kind: string) => {
-    onEdit([{ do: 'insert', at: inserting!, part: fitting(line, inserting!, kind) }]);
-    setPart(inserting!);
-    setInserting(undefined);
+    const { at } = inserting!;
+    onEdit([{ do: 'insert', at, part: fitting(line, at, kind) }]);
+    setPart(at);
+    closeMenu();
   };
   return (
-    <Stack spacing={2} sx={{ p: 2.5, minWidth: 0 }} ref={setSheet}>
+    <Stack spacing={2} sx={{ p: 2.5, minWidth: 0 }}>
       <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
         <NameField
           key={line.name}
@@ -104,7 +106,13 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
               tips={probe}
               onTip={setTip}
               labels={(grid) => (
-                <PartLabels line={line} grid={grid} selected={chosen} onSelect={setPart} onInsert={setInserting} />
+                <PartLabels
+                  line={line}
+                  grid={grid}
+                  selected={chosen}
+                  onSelect={setPart}
+                  onInsert={(at, button) => setInserting({ at, button, open: true })}
+                />
               )}
             />
           )}
@@ -131,11 +139,12 @@ export function LineSheet({ line, answer, worker, onEdit, onDuplicate, onRemove 
         </Button>
       )}
       <Menu
-        open={inserting !== undefined}
-        anchorEl={sheet}
-        onClose={() => setInserting(undefined)}
-        anchorOrigin={{ vertical: 90, horizontal: 'center' }}
+        open={inserting?.open ?? false}
+        anchorEl={inserting?.button}
+        onClose={closeMenu}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
         transformOrigin={{ vertical: 'top', horizontal: 'center' }}
+        slotProps={{ paper: { sx: { maxHeight: 430 } } }}
       >
         <ListSubheader sx={{ lineHeight: 2.4 }}>Insert a link</ListSubheader>
         {LINKS.map(({ kind, label, summary }) => (

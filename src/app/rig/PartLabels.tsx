@@ -12,7 +12,7 @@ interface Props {
   grid: Columns;
   selected: PartRef;
   onSelect: (part: PartRef) => void;
-  onInsert: (at: number) => void;
+  onInsert: (at: number, button: HTMLElement) => void;
 }
 
 /** The names above the drawing: press one to see and change the part, + to put a link in between. */
@@ -63,7 +63,7 @@ export function PartLabels({ line, grid, selected, onSelect, onInsert }: Props) 
           <IconButton
             size="small"
             aria-label={`Insert a link ${n === 0 ? 'behind the source' : n === line.links.length ? 'before the inlet' : `behind link ${n}`}`}
-            onClick={() => onInsert(n)}
+            onClick={(event) => onInsert(n, event.currentTarget)}
             sx={{ p: 0.25, width: 24, height: 24 }}
           >
             <AddIcon sx={{ fontSize: 15 }} />
