@@ -1,6 +1,7 @@
 /** Unit tests stand beside the code; the browser tests in tests/e2e belong to Playwright. */
 const config = {
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/tests/properties.ts'],
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts'],
   testPathIgnorePatterns: ['/tests/e2e/'],

@@ -1,3 +1,4 @@
+import { CircuitError } from '../circuit';
 import { asDrawn, choose, questions, UNKNOWN, type Line } from '../gear';
 import { applyEdits, type Edit } from '../rig/edits';
 import type { Alternative, Case } from './case';
@@ -44,31 +45,48 @@ function judgeAll(line: Line, schools: Schools): Checked {
 /** Solves and judges one line, and says what each remedy and each answer would give. */
 export function checkLine(line: Line, schools: Schools): Checked {
   const checked = judgeAll(line, schools);
-  const tried = new Map<string, Checked>();
-  const after = (edits: Edit[]): Checked => {
+  const tried = new Map<string, Checked | undefined>();
+  const after = (edits: Edit[]): Checked | undefined => {
     const key = JSON.stringify(edits);
-    if (!tried.has(key)) tried.set(key, judgeAll(applyEdits(line, edits), schools));
-    return tried.get(key)!;
+    if (!tried.has(key)) tried.set(key, attempt(applyEdits(line, edits), schools));
+    return tried.get(key);
   };
   const findings = checked.findings.map((finding) => ({
     ...finding,
     remedies: useful(finding, checked.verdict, finding.remedies, after),
     ...(finding.answers && {
-      answers: finding.answers.map((answer) => ({ ...answer, gives: after(answer.edits).verdict })),
+      answers: finding.answers.map((answer) => ({ ...answer, gives: after(answer.edits)?.verdict })),
     }),
   }));
   return { ...checked, findings };
 }
 
+/** The line judged, or nothing where its circuit has no answer: what cannot be solved is no remedy. */
+function attempt(line: Line, schools: Schools): Checked | undefined {
+  try {
+    return judgeAll(line, schools);
+  } catch (error) {
+    if (error instanceof CircuitError) return undefined;
+    throw error;
+  }
+}
+
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 
 /** Remedies that really mend the finding without making the line worse, each once, the best first. */
-function useful(finding: Finding, now: Verdict, remedies: Remedy[], after: (edits: Edit[]) => Checked): Remedy[] {
+function useful(
+  finding: Finding,
+  now: Verdict,
+  remedies: Remedy[],
+  after: (edits: Edit[]) => Checked | undefined,
+): Remedy[] {
   const severity = SEVERITIES.indexOf(finding.severity);
   const distinct = new Map(remedies.map((remedy) => [JSON.stringify(remedy.edits), remedy]));
   return [...distinct.values()]
     .flatMap((remedy) => {
-      const { verdict, findings } = after(remedy.edits);
+      const mended = after(remedy.edits);
+      if (!mended) return [];
+      const { verdict, findings } = mended;
       const stays = findings.some(
         (other) => other.code === finding.code && SEVERITIES.indexOf(other.severity) <= severity,
       );

@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { netlist, operatingPoint, smallSignal, type Element, type Node } from '.';
 
+/** A node that hangs on nothing but the 1e-12 S of a blocked junction beside 1 S is known to four digits, not to sixteen. */
+const ROUNDING = 1e-3;
+
 const NODES: Node[] = ['gnd', 'a', 'b', 'c', 'd', 'e'];
 const anyNode = fc.constantFrom(...NODES);
 const ends = fc.tuple(anyNode, anyNode).filter(([a, b]) => a !== b);
@@ -62,7 +65,7 @@ test('the order in which elements are listed makes no difference', () => {
       for (const node of ['a', 'b', 'c', 'd', 'e']) {
         const [here, there] = [forth.volts(node), back.volts(node)];
         if (here === undefined || there === undefined) expect(here).toBe(there);
-        else expect(Math.abs(here - there)).toBeLessThan(1e-6 + 1e-6 * Math.abs(here));
+        else expect(Math.abs(here - there)).toBeLessThan(ROUNDING * (1 + Math.abs(here)));
       }
     }),
     { numRuns: 100 },
@@ -75,8 +78,8 @@ test('a passive circuit never gives more signal than goes in, and its impedance 
       const response = smallSignal(operatingPoint(netlist(elements)))(1000);
       for (const node of ['a', 'b', 'c', 'd', 'e']) {
         const { re, im } = response.volts(node);
-        expect(Math.hypot(re, im)).toBeLessThan(1 + 1e-6);
-        expect(response.impedance(node).re).toBeGreaterThan(-1e-6);
+        expect(Math.hypot(re, im)).toBeLessThan(1 + ROUNDING);
+        expect(response.impedance(node).re).toBeGreaterThan(-ROUNDING);
       }
     }),
     { numRuns: 100 },

@@ -4,8 +4,8 @@ import { conducts, positive, spiceHead, spiceNumber, type ElementRules } from '.
 /** Boltzmann's constant over the elementary charge (exact SI values of 2019) at 27 °C, SPICE's nominal temperature. */
 const THERMAL_VOLTS = (1.380649e-23 * 300.15) / 1.602176634e-19;
 
-/** Keeps the matrix regular while the junction blocks. */
-const LEAKAGE = 1e-12;
+/** A blocking junction leaks like 1 GΩ, so that nothing behind it hangs in the air altogether. */
+const LEAKAGE = 1e-9;
 
 export const diode: ElementRules<Diode> = {
   branches: () => 0,
