@@ -1,6 +1,8 @@
 /** Unit tests stand beside the code; the browser tests in tests/e2e belong to Playwright. */
 const config = {
   testEnvironment: 'node',
+  // Starting ngspice or a second process takes its time on a busy machine.
+  testTimeout: 60_000,
   setupFiles: ['<rootDir>/tests/properties.ts'],
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts'],

@@ -48,7 +48,7 @@ test('two processes that save at the same time: every revision once, none lost, 
   const { kept } = store.prepare('SELECT count(*) AS kept FROM rig_refused').get() as { kept: number };
   expect(kept).toBe(first.refused + second.refused);
   store.close();
-}, 40_000);
+});
 
 test('demo data goes into an empty database only', async () => {
   const path = join(folder(), 'demo.sqlite');
@@ -64,4 +64,4 @@ test('demo data goes into an empty database only', async () => {
   const store = openStore(path);
   expect(listRigs(store)).toMatchObject([{ id: 'lock-nine', name: 'Lock Nine', revision: 1 }]);
   store.close();
-}, 40_000);
+});

@@ -88,7 +88,7 @@ test('kill -9 right after an acknowledged save loses nothing', async () => {
   expect(found.document.name).toBe(`revision ${found.revision}`);
   expect(survivor.pragma('integrity_check', { simple: true })).toBe('ok');
   survivor.close();
-}, 30_000);
+});
 
 test('migrations are numbered without gaps', () => {
   const files = readdirSync('src/store/migrations').sort();
