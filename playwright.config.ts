@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumLaunch } from './tests/chromium';
 
 const PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
 
@@ -15,18 +16,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: chromiumLaunch,
   },
   webServer: {
     command: `rm -rf test-results/database && npm run -s demo-data && node_modules/.bin/next start --hostname 127.0.0.1 --port ${PORT}`,

@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test';
+import { chromiumLaunch } from '../tests/chromium';
 
 /** Takes the pictures of docs/screenshots from a running `scripts/demo` with untouched demo data: URL as argument. */
 const base = process.argv[2] ?? 'http://127.0.0.1:3000';
@@ -12,18 +13,7 @@ const pictures = [
 ] as const;
 
 async function take() {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await chromium.launch(chromiumLaunch);
   for (const { name, line, width, height, scheme } of pictures) {
     const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme });
     await page.goto(`${base}/rig?line=${line}`);

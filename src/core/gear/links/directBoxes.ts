@@ -1,5 +1,6 @@
 import type { Bench } from '../bench';
 import type { LinkKind } from '../part';
+import { buildElectronics, pinFigures, stakePhantom } from '../phantom';
 import { choice, resistance, transformer } from '../shared';
 
 const groundLift = choice(
@@ -88,27 +89,7 @@ export const activeDirectBox: LinkKind = {
       max: 15,
       typical: { value: 3, basis: 'common practice' },
     },
-    needs: {
-      label: 'Voltage at its pins it is specified from',
-      unit: 'V',
-      min: 3,
-      max: 52,
-      typical: { value: 20, basis: 'common practice' },
-    },
-    stops: {
-      label: 'Voltage at its pins below which it falls silent',
-      unit: 'V',
-      min: 1,
-      max: 52,
-      typical: { value: 9, basis: 'common practice' },
-    },
-    stands: {
-      label: 'Most voltage at its pins',
-      unit: 'V',
-      min: 12,
-      max: 60,
-      typical: { value: 52, basis: 'common practice' },
-    },
+    ...pinFigures(20, 9),
   },
   choices: {
     battery: choice('Battery', [
@@ -121,39 +102,16 @@ export const activeDirectBox: LinkKind = {
   ends: () => ({ input: 'ts635', output: 'xlr3' }),
   gain: (part) => part.value('gain'),
   build(bench) {
-    const [pin1, pin2, pin3] = [bench.out('1'), bench.out('2'), bench.out('3')];
+    const pin1 = bench.out('1');
+    const gain = 10 ** (bench.value('gain') / 20);
     buildThrough(bench);
     // A lifted ground leaves the instrument's sleeve on the box through some kilohms, as such boxes do.
     bench.resistor('ground', bench.in('S'), pin1, bench.choice('ground') === 'joined' ? 0.01 : 10e3);
     bench.resistor('input', bench.in('T'), bench.in('S'), bench.value('inputResistance'));
-    bench.resistor('leg2', pin2, bench.node('supply'), 2200);
-    bench.resistor('leg3', pin3, bench.node('supply'), 2200);
-    bench.load('electronics', bench.node('supply'), pin1, bench.value('current'), 0.5);
-    bench.capacitor('filter', bench.node('supply'), pin1, 100e-6);
-    const half = bench.value('outputResistance') / 2;
-    const gain = 0.5 * 10 ** (bench.value('gain') / 20) * (1 + half / 2200);
-    for (const [pin, sign] of [
-      ['2', 1],
-      ['3', -1],
-    ] as const) {
-      bench.amplifier(`output${pin}`, bench.node(`drive${pin}`), pin1, bench.in('T'), bench.in('S'), sign * gain);
-      bench.resistor(`series${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), half);
-      bench.capacitor(`coupling${pin}`, bench.node(`coupled${pin}`), bench.out(pin), 100e-6);
-    }
-    bench.stake({
-      type: 'supply',
-      what: 'the direct box',
-      wants: 'phantom',
-      contacts: 'pins 2 and 3',
-      between: [
-        [pin2, pin1],
-        [pin3, pin1],
-      ],
-      needs: bench.limit('needs'),
-      stops: bench.limit('stops'),
-      stands: bench.limit('stands'),
-      battery: bench.choice('battery') === 'on',
-    });
+    buildElectronics(bench, 2200, (pin, node, share) =>
+      bench.amplifier(`output${pin}`, node, pin1, bench.in('T'), bench.in('S'), share * gain),
+    );
+    stakePhantom(bench, 'the direct box', bench.choice('battery') === 'on');
     bench.path({ from: 'T', to: '2', look: 'amplifier' });
     if (bench.choice('ground') === 'joined') bench.path({ from: 'S', to: '1', look: 'wire' });
   },

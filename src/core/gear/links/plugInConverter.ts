@@ -1,4 +1,5 @@
 import type { LinkKind } from '../part';
+import { pinFigures, stakePhantom } from '../phantom';
 import { resistance } from '../shared';
 
 /** An ordinary silicon junction; with the regulator's own voltage in series it stands for a shunt regulator. */
@@ -20,27 +21,7 @@ export const plugInConverter: LinkKind = {
       typical: { value: 4.2, basis: 'common practice' },
     },
     resistance: resistance('In series with the capsule', 4700),
-    needs: {
-      label: 'Voltage at its pins it is specified from',
-      unit: 'V',
-      min: 3,
-      max: 52,
-      typical: { value: 9, basis: 'common practice' },
-    },
-    stops: {
-      label: 'Voltage at its pins below which it falls silent',
-      unit: 'V',
-      min: 1,
-      max: 52,
-      typical: { value: 7, basis: 'common practice' },
-    },
-    stands: {
-      label: 'Most voltage at its pins',
-      unit: 'V',
-      min: 12,
-      max: 60,
-      typical: { value: 52, basis: 'common practice' },
-    },
+    ...pinFigures(9, 7),
     outputResistance: resistance('Output resistance', 150),
   },
   choices: {},
@@ -71,20 +52,7 @@ export const plugInConverter: LinkKind = {
     bench.capacitor('coupling2', bench.node('coupled2'), pin2, 100e-6);
     bench.resistor('output3', pin1, bench.node('coupled3'), half);
     bench.capacitor('coupling3', bench.node('coupled3'), pin3, 100e-6);
-    bench.stake({
-      type: 'supply',
-      what: 'the converter',
-      wants: 'phantom',
-      contacts: 'pins 2 and 3',
-      between: [
-        [pin2, pin1],
-        [pin3, pin1],
-      ],
-      needs: bench.limit('needs'),
-      stops: bench.limit('stops'),
-      stands: bench.limit('stands'),
-      battery: false,
-    });
+    stakePhantom(bench, 'the converter');
     bench.path({ from: 'T', to: '2', look: 'amplifier' });
     bench.path({ from: 'S', to: '1', look: 'wire' });
   },

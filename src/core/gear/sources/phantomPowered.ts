@@ -1,5 +1,6 @@
 import type { Bench } from '../bench';
 import type { FigureSpec } from '../figures';
+import { buildElectronics, stakePhantom } from '../phantom';
 import { resistance, soundFigures } from '../shared';
 
 /** What differs between the microphones that run on a phantom feed. */
@@ -41,45 +42,13 @@ export const phantomFigures = (f: PhantomFigures): Record<string, FigureSpec> =>
   ...soundFigures(f.sensitivity, f.loudness ?? 94, 135),
 });
 
-/** The electronics fall out of regulation over about this much. */
-const KNEE = 0.5;
-/** Output coupling capacitors, large enough not to show below 20 Hz. */
-const COUPLING = 100e-6;
-
 /**
  * Two equal resistors from pins 2 and 3 feed a constant-current load; the output drives both pins through capacitors.
  * @param runsOnBattery the microphone's own battery is in and on
  */
 export function buildPhantomPowered(bench: Bench, runsOnBattery = false): void {
-  const [pin1, pin2, pin3] = [bench.out('1'), bench.out('2'), bench.out('3')];
-  const half = bench.value('outputResistance') / 2;
-  const pickOff = bench.value('pickOff');
-  bench.resistor('leg2', pin2, bench.node('supply'), pickOff);
-  bench.resistor('leg3', pin3, bench.node('supply'), pickOff);
-  bench.load('electronics', bench.node('supply'), pin1, bench.value('current'), KNEE);
-  bench.capacitor('filter', bench.node('supply'), pin1, COUPLING);
-  // The pick-off resistors load the output; the stated sensitivity already has that in it.
-  const signal = 0.5 * (1 + half / pickOff);
-  for (const [pin, sign] of [
-    ['2', 1],
-    ['3', -1],
-  ] as const) {
-    bench.voltage(`signal${pin}`, bench.node(`drive${pin}`), pin1, 0, sign * signal);
-    bench.resistor(`output${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), half);
-    bench.capacitor(`coupling${pin}`, bench.node(`coupled${pin}`), bench.out(pin), COUPLING);
-  }
-  bench.stake({
-    type: 'supply',
-    what: 'the microphone',
-    wants: 'phantom',
-    contacts: 'pins 2 and 3',
-    between: [
-      [pin2, pin1],
-      [pin3, pin1],
-    ],
-    needs: bench.limit('needs'),
-    stops: bench.limit('stops'),
-    stands: bench.limit('stands'),
-    battery: runsOnBattery,
-  });
+  buildElectronics(bench, bench.value('pickOff'), (pin, node, share) =>
+    bench.voltage(`signal${pin}`, node, bench.out('1'), 0, share),
+  );
+  stakePhantom(bench, 'the microphone', runsOnBattery);
 }
