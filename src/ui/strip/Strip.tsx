@@ -104,13 +104,13 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
   const left = grid.junction(0);
   const right = last === first ? left + JOINT : grid.width - grid.inlet;
   // Rails of a line without links run on to the middle, where plug and socket meet.
-  const [sourceX, inletX] = [36, grid.width - 16];
+  const [sourceX, inletX] = [26, grid.width - 16];
   const block = (x: number, connector: ConnectorId, anchor: 'source' | 'inlet') => {
     const rows = CONNECTORS[connector].contacts.map((contact) => rowOf(connector, contact));
     const [top, bottom] = [Math.min(...rows) - 12, Math.max(...rows) + 12];
     return anchor === 'source' ? (
       <path
-        d={`M${x} ${top}h-12a22 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h12z`}
+        d={`M${x} ${top}h-6a18 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h6z`}
         fill={palette.background.default}
         stroke={palette.text.secondary}
         strokeWidth={1.2}
