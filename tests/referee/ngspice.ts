@@ -14,6 +14,9 @@ import {
 let engine: Worker | undefined;
 let queue: Promise<unknown> = Promise.resolve();
 
+/** Milliseconds until ngspice is taken to have lost its way. */
+const PATIENCE = 30_000;
+
 type Vectors = { data?: { name: string; values: unknown[] }[]; error?: string; log?: string[] };
 
 function ask(text: string): Promise<Vectors> {
@@ -21,7 +24,16 @@ function ask(text: string): Promise<Vectors> {
   engine.unref();
   const worker = engine;
   return new Promise((answer) => {
-    worker.once('message', answer);
+    // A circuit it cannot get through is given up, so that the ones behind it have their turn.
+    const patience = setTimeout(() => {
+      engine = undefined;
+      void worker.terminate();
+      answer({ error: `no answer within ${PATIENCE / 1000} s` });
+    }, PATIENCE);
+    worker.once('message', (vectors: Vectors) => {
+      clearTimeout(patience);
+      answer(vectors);
+    });
     worker.postMessage(text);
   });
 }
@@ -78,4 +90,25 @@ export async function signalVolts(netlist: Netlist): Promise<(node: Node) => Com
 export function ownSignalVolts(netlist: Netlist): (node: Node) => Complex[] {
   const responses = FREQUENCIES.map(smallSignal(operatingPoint(netlist)));
   return (node) => responses.map((response) => response.volts(node));
+}
+
+/** Voltages over time between pairs of nodes, as ngspice finds them from 0 to `until` seconds. */
+export async function peakVolts(netlist: Netlist, until: number, pairs: [Node, Node][]): Promise<number[]> {
+  const { text, node } = spiceText(netlist, {
+    title: 'over time',
+    overTime: true,
+    analyses: () => [`.tran ${until / 1000} ${until} 0 ${until / 2000}`],
+  });
+  const found = await run(text);
+  const last = (found.get('time') as number[] | undefined)?.at(-1);
+  if (last === undefined || last < until * 0.999) throw new Error(`ngspice gave up at ${last} of ${until} s`);
+  const values = (name: Node) =>
+    resolve(netlist.joined, name) === GROUND ? undefined : (found.get(`v(${node(name)})`) as number[]);
+  return pairs.map(([a, b]) => {
+    const [high, low] = [values(a), values(b)];
+    const length = (high ?? low ?? []).length;
+    let peak = 0;
+    for (let n = 0; n < length; n++) peak = Math.max(peak, Math.abs((high?.[n] ?? 0) - (low?.[n] ?? 0)));
+    return peak;
+  });
 }

@@ -5,7 +5,7 @@ import type { Amps } from '../units';
 /** Position of the part an element belongs to, counted from the source. */
 function placeOf(element: Element): number {
   const [prefix] = element.name.split('.');
-  return prefix === 'source' ? 0 : prefix === 'inlet' ? Infinity : Number(prefix.slice('link'.length));
+  return prefix === 'source' ? 0 : prefix === 'inlet' ? Infinity : parseInt(prefix.slice('link'.length), 10);
 }
 
 /** Terminals of an element with the current that enters it there. */

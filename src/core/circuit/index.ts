@@ -5,3 +5,4 @@ export { CircuitError, type CircuitFault } from './errors';
 export { operatingPoint, type OperatingPoint } from './operatingPoint';
 export { magnitude, phase, smallSignal, type Complex, type Response } from './response';
 export { spiceText } from './spice';
+export { transient, type Course, type TransientOptions } from './transient';

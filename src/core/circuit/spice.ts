@@ -5,12 +5,16 @@ import { assemble } from './system';
 
 /** Ohms between a floating node and ground. */
 const TIE = 1e12;
+/** The same where switches move: a simulator loses its way with more. */
+const TIE_OVER_TIME = 1e9;
 
 /** What the simulator is asked to do, written as SPICE has it. */
 export interface SpiceJob {
   title: string;
   /** Analysis commands; default `.op`. */
   analyses?: (node: (name: Node) => string) => string[];
+  /** Over time a simulator cannot be asked for the last digit: looser tolerances. */
+  overTime?: boolean;
 }
 
 /** Node and element names a SPICE program takes, each distinct, and the list that explains them. */
@@ -27,7 +31,7 @@ export function spiceText(netlist: Netlist, job: SpiceJob): SpiceText {
   // A SPICE program refuses nodes without a way to ground; this much resistance gives them one and changes nothing else.
   const ties = assemble(netlist)
     .islands('direct')
-    .map(([node], n) => `R_tie_${n + 1} ${names.node(node)} 0 ${spiceNumber(TIE)}`);
+    .map(([node], n) => `R_tie_${n + 1} ${names.node(node)} 0 ${spiceNumber(job.overTime ? TIE_OVER_TIME : TIE)}`);
   const lines = netlist.elements.flatMap((element) => rulesOf(element).spice(element, names));
   const legend = [
     ...new Set(netlist.elements.flatMap((e) => ('a' in e ? [e.a, e.b] : [])).map((n) => resolve(netlist.joined, n))),
@@ -39,7 +43,9 @@ export function spiceText(netlist: Netlist, job: SpiceJob): SpiceText {
     ...legend,
     ...lines,
     ...(ties.length ? ['* Nodes that float are tied to ground:', ...ties] : []),
-    '.options reltol=1e-11 abstol=1e-16 vntol=1e-13 gmin=1e-18 itl1=500',
+    job.overTime
+      ? '.options reltol=1e-4 abstol=1e-9 vntol=1e-7 chgtol=1e-15 gmin=1e-15 itl1=500 itl4=200 trtol=1'
+      : '.options reltol=1e-11 abstol=1e-16 vntol=1e-13 gmin=1e-18 itl1=500',
     ...(job.analyses?.(names.node) ?? ['.op']),
     '.end',
     '',

@@ -37,8 +37,14 @@ export interface Terminals {
   prefix: string;
   /** Nodes of the contacts of its own socket, for links and inlets. */
   inputs: Partial<Record<Contact, Node>>;
+  /** The same for its further sockets, by their name. */
+  ports?: Record<string, Partial<Record<Contact, Node>>>;
   /** The plug that sits in an inlet. */
   plug?: ConnectorId;
+  /** Its source plays nothing: another line is being looked at. */
+  quiet?: boolean;
+  /** The feed's cold leg is this much larger than its hot one, as a share. */
+  mismatch?: number;
 }
 
 /** What a part leaves behind besides circuit elements. */
@@ -84,14 +90,20 @@ export class Bench implements Reader {
     return `${this.terminals.prefix}.${name}`;
   }
 
-  /** A contact of this part's socket, on the source's side. */
-  in(contact: Contact): Node {
+  /** A contact of this part's socket, on the source's side; of a further socket where one is named. */
+  in(contact: Contact, port?: string): Node {
+    if (port) return this.terminals.ports?.[port]?.[contact] ?? this.node(`in-${port}.${contact}`);
     return this.terminals.inputs[contact] ?? this.node(`in.${contact}`);
   }
 
-  /** A contact of this part's plug, on the inlet's side. */
-  out(contact: Contact): Node {
-    return this.node(`out.${contact}`);
+  /** A contact of this part's plug, on the inlet's side; of a further socket where one is named. */
+  out(contact: Contact, port?: string): Node {
+    return this.node(`${port ? `out-${port}` : 'out'}.${contact}`);
+  }
+
+  /** How much larger the feed's cold leg is than its hot one, as a share. */
+  get mismatch(): number {
+    return this.terminals.mismatch ?? 0;
   }
 
   element(name: string): string {
@@ -136,11 +148,11 @@ export class Bench implements Reader {
   }
 
   voltage(name: string, a: Node, b: Node, volts: number, signal = 0): void {
-    this.net.add({ type: 'voltageSource', name: this.element(name), a, b, volts, signal });
+    this.net.add({ type: 'voltageSource', name: this.element(name), a, b, volts, signal: this.terminals.quiet ? 0 : signal });
   }
 
   signalCurrent(name: string, a: Node, b: Node, signal: number): void {
-    this.net.add({ type: 'currentSource', name: this.element(name), a, b, amps: 0, signal });
+    this.net.add({ type: 'currentSource', name: this.element(name), a, b, amps: 0, signal: this.terminals.quiet ? 0 : signal });
   }
 
   amplifier(name: string, a: Node, b: Node, controlA: Node, controlB: Node, gain: number): void {

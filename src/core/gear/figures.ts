@@ -24,6 +24,8 @@ export const UNITS = {
   nF: 1e-9,
   µF: 1e-6,
   H: 1,
+  s: 1,
+  mAh: 3.6,
   m: 1,
   Hz: 1,
   'Ω/m': 1,

@@ -5,5 +5,5 @@ export * from './part';
 export * from './stakes';
 export * from './catalogue';
 export { reader } from './bench';
-export { lineCircuit, type Junction, type LineCircuit, type LinkView } from './lineCircuit';
+export { lineCircuit, socketNode, type BranchStake, type Junction, type LineCircuit, type LinkView } from './lineCircuit';
 export { asDrawn, choose, questions, withPart } from './questions';

@@ -1,8 +1,8 @@
 import { NetlistBuilder, type Netlist, type Node } from '../circuit';
-import { Bench, reader, type Notes } from './bench';
+import { Bench, reader, type Notes, type Terminals } from './bench';
 import { inletKind, linkKind, sourceKind } from './catalogue';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from './connectors';
-import type { Line, PartRef } from './part';
+import type { Branch, Line, Part, PartRef, PathLink } from './part';
 import type { AnyStake, Bridge, Channel, Path } from './stakes';
 
 /** Where two neighbours of a line meet: the plug of the one nearer the source in the socket of the other. */
@@ -24,6 +24,13 @@ export interface LinkView {
   bridges: Bridge[];
 }
 
+/** What is at stake on another line that hangs on the same conductors. */
+export interface BranchStake {
+  line: string;
+  name: string;
+  stake: AnyStake;
+}
+
 /** A line wired up: the circuit, and what in it means something. */
 export interface LineCircuit {
   netlist: Netlist;
@@ -34,56 +41,161 @@ export interface LineCircuit {
   channels: Channel[];
   /** Expected gain of all links together, in dB. */
   expectedGain: number;
+  others: BranchStake[];
+}
+
+/** How a circuit differs from the plugged-in line at rest. */
+export interface Wiring {
+  /** The junction whose contacts are not joined: plug and socket keep nodes of their own, `socket.` before the latter. */
+  apart?: number;
+  /** How much larger the cold leg of every phantom feed is than the hot one, as a share. */
+  mismatch?: number;
 }
 
 const prefixOf = (ref: PartRef) => (typeof ref === 'number' ? `link${ref + 1}` : ref);
 
+/** The end of what is wired so far: a plug with its contacts. */
+interface End {
+  plug: ConnectorId;
+  node(contact: Contact): Node;
+}
+
+const endOf = (plug: ConnectorId, prefix: string, port?: string): End => ({
+  plug,
+  node: (contact) => `${prefix}.${port ? `out-${port}` : 'out'}.${contact}`,
+});
+
+/** Node of a socket's contact at the junction that is kept apart. */
+export const socketNode = (contact: Contact): Node => `socket.${contact}`;
+
 /** Wires the parts of a line together, contact by contact, from the source to the inlet. */
-export function lineCircuit(line: Line): LineCircuit {
+export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
   const net = new NetlistBuilder();
   const stakes: AnyStake[] = [];
   const channels: Channel[] = [];
-  const notes = (): Notes => ({ stakes, channels, paths: [], bridges: [] });
-
-  const source = sourceKind(line.source.kind);
-  const plugAtSource = source.connector(reader(source, line.source));
-  source.build(new Bench(source, line.source, 'source', net, { prefix: 'source', inputs: {} }, notes()));
-
+  const others: BranchStake[] = [];
   const junctions: Junction[] = [];
   const links: LinkView[] = [];
   let expectedGain = 0;
-  let plug = plugAtSource;
-  let from: PartRef = 'source';
-  line.links.forEach((part, n) => {
+
+  /** What is noted about a part of the line itself, or of a branch. */
+  const notes = (branch?: Branch): Notes => ({
+    stakes: branch ? ([] as AnyStake[]) : stakes,
+    channels: branch ? [] : channels,
+    paths: [],
+    bridges: [],
+  });
+  const keep = (branch: Branch | undefined, own: Notes) => {
+    if (branch) others.push(...own.stakes.map((stake) => ({ line: branch.line, name: branch.name, stake })));
+  };
+  const terminals = (prefix: string, more: Partial<Terminals>, branch?: Branch): Terminals => ({
+    prefix,
+    inputs: {},
+    quiet: branch !== undefined,
+    mismatch: wiring.mismatch,
+    ...more,
+  });
+
+  const buildSource = (part: Part, prefix: string, branch?: Branch): End => {
+    const kind = sourceKind(part.kind);
+    const own = notes(branch);
+    kind.build(new Bench(kind, part, 'source', net, terminals(prefix, {}, branch), own));
+    keep(branch, own);
+    return endOf(kind.connector(reader(kind, part)), prefix);
+  };
+
+  const buildInlet = (part: Part, prefix: string, from: End, branch?: Branch): void => {
+    const kind = inletKind(part.kind);
+    const socket = kind.sockets.find((id) => mate(from.plug, id)) ?? kind.sockets[0];
+    const { junction, inputs } = join(from, socket, !branch && wiring.apart === junctions.length);
+    if (!branch) junctions.push(junction);
+    const own = notes(branch);
+    kind.build(new Bench(kind, part, 'inlet', net, terminals(prefix, { inputs, plug: socket }, branch), own));
+    keep(branch, own);
+  };
+
+  /** Wires one link with everything that hangs on its further sockets; returns the end by which the path leaves it. */
+  const buildLink = (
+    part: PathLink,
+    n: number,
+    prefix: string,
+    from: End,
+    hanging: Branch[],
+    branch?: Branch,
+  ): End => {
     const kind = linkKind(part.kind);
     const read = reader(kind, part);
     const { input, output } = kind.ends(read);
-    const { junction, inputs } = join(net, from, plug, input);
-    junctions.push(junction);
-    const own = notes();
-    kind.build(new Bench(kind, part, n, net, { prefix: prefixOf(n), inputs }, own));
-    links.push({ input, output, paths: own.paths, bridges: own.bridges });
-    expectedGain += kind.gain?.(read) ?? 0;
-    plug = output;
-    from = n;
-  });
+    const further = kind.ports?.(read) ?? {};
+    const entered = part.entry ? (further[part.entry]?.connector ?? input) : input;
+    const { junction, inputs } = join(from, entered, !branch && wiring.apart === junctions.length);
+    if (!branch) junctions.push(junction);
+    const ports: Record<string, Partial<Record<Contact, Node>>> = {};
+    let main: Partial<Record<Contact, Node>> = {};
+    if (part.entry) ports[part.entry] = inputs;
+    else main = inputs;
+    for (const other of hanging) {
+      if (!other.source) continue;
+      const arriving = buildTowards(other, `${prefix}~${other.port || 'main'}`);
+      const socket = other.port ? (further[other.port]?.connector ?? input) : input;
+      const touching = join(arriving, socket, false).inputs;
+      if (other.port) ports[other.port] = touching;
+      else main = touching;
+    }
+    const own = notes(branch);
+    kind.build(new Bench(kind, part, n, net, terminals(prefix, { inputs: main, ports }, branch), own));
+    keep(branch, own);
+    const left = part.exit ? (further[part.exit]?.connector ?? output) : output;
+    if (!branch) {
+      links.push({
+        input: entered,
+        output: left,
+        paths: own.paths.filter((path) => path.port === part.exit),
+        bridges: own.bridges,
+      });
+      expectedGain += kind.gain?.(read, part.exit) ?? 0;
+    }
+    for (const other of hanging) {
+      if (!other.inlet) continue;
+      const plug = other.port ? (further[other.port]?.connector ?? output) : output;
+      buildAway(other, `${prefix}~${other.port || 'main'}`, endOf(plug, prefix, other.port || undefined));
+    }
+    return endOf(left, prefix, part.exit);
+  };
 
-  const inlet = inletKind(line.inlet.kind);
-  const socket = inlet.sockets.find((id) => mate(plug, id)) ?? inlet.sockets[0];
-  const { junction, inputs } = join(net, from, plug, socket);
-  junctions.push(junction);
-  inlet.build(new Bench(inlet, line.inlet, 'inlet', net, { prefix: 'inlet', inputs, plug: socket }, notes()));
+  const hangingAt = (branches: Branch[] | undefined, n: number) => (branches ?? []).filter(({ at }) => at === n);
 
-  return { netlist: net.build(), junctions, links, stakes, channels, expectedGain };
+  /** A branch from its source to the socket it is plugged into. */
+  const buildTowards = (branch: Branch, prefix: string): End =>
+    branch.links.reduce(
+      (end, part, n) => buildLink(part, n, `${prefix}~${n + 1}`, end, hangingAt(branch.branches, n), branch),
+      buildSource(branch.source!, `${prefix}~source`, branch),
+    );
+
+  /** A branch from the socket it hangs on to its inlet. */
+  const buildAway = (branch: Branch, prefix: string, from: End): void => {
+    const end = branch.links.reduce(
+      (at, part, n) => buildLink(part, n, `${prefix}~${n + 1}`, at, hangingAt(branch.branches, n), branch),
+      from,
+    );
+    buildInlet(branch.inlet!, `${prefix}~inlet`, end, branch);
+  };
+
+  const end = line.links.reduce(
+    (at, part, n) => buildLink(part, n, prefixOf(n), at, hangingAt(line.branches, n)),
+    buildSource(line.source, 'source'),
+  );
+  buildInlet(line.inlet, 'inlet', end);
+  return { netlist: net.build(), junctions, links, stakes, channels, expectedGain, others };
 }
 
-function join(net: NetlistBuilder, from: PartRef, plug: ConnectorId, socket: ConnectorId) {
-  const nodes = Object.fromEntries(
-    CONNECTORS[plug].contacts.map((contact) => [contact, `${prefixOf(from)}.out.${contact}`]),
-  );
+function join(from: End, socket: ConnectorId, apart: boolean) {
+  const { plug } = from;
+  const nodes = Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, from.node(contact)]));
   const touching = mate(plug, socket);
   const inputs: Partial<Record<Contact, Node>> = {};
-  for (const [own, other] of Object.entries(touching ?? {})) inputs[own as Contact] = nodes[other];
+  for (const [own, other] of Object.entries(touching ?? {}))
+    inputs[own as Contact] = apart ? socketNode(own as Contact) : nodes[other];
   const made = new Set(Object.values(touching ?? {}));
   const unmade = CONNECTORS[plug].contacts.filter((contact) => !made.has(contact));
   return { junction: { plug, socket, fits: touching !== undefined, nodes, unmade }, inputs };

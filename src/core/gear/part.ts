@@ -13,6 +13,10 @@ export type Fault =
 /** A source, link or inlet as a document holds it: a kind, and whatever differs from that kind's catalogue entry. */
 export interface Part {
   kind: string;
+  /** For links that other lines are plugged into: what those call it by. */
+  id?: string;
+  /** The item of the kit it was taken from. */
+  item?: string;
   name?: string;
   note?: string;
   figures?: Record<string, Figure>;
@@ -20,14 +24,46 @@ export interface Part {
   faults?: Fault[];
 }
 
-/** One line: a source, its links in order, the inlet. */
+/** A link on the way of a line, and the sockets it is entered and left by where these are not its main ones. */
+export interface PathLink extends Part {
+  entry?: string;
+  exit?: string;
+}
+
+/** Another line that hangs on the same conductors: at a further socket of a link, towards a source or towards an inlet. */
+export interface Branch {
+  /** The line it belongs to. */
+  line: string;
+  name: string;
+  /** Link of the path it hangs on, and the socket there. */
+  at: number;
+  port: string;
+  /** One of the two: where it begins, or where it ends. */
+  source?: Part;
+  inlet?: Part;
+  /** In the order from source to inlet. */
+  links: PathLink[];
+  branches?: Branch[];
+}
+
+/** The switch that an inlet's feed hangs on. */
+export interface FeedSwitch {
+  name: string;
+  offers: readonly string[];
+  /** Names of the other lines that it reaches. */
+  reaches: readonly string[];
+}
+
+/** One line: a source, its links in order, the inlet, and whatever else hangs on its conductors. */
 export interface Line {
   id: string;
   name: string;
   note?: string;
   source: Part;
-  links: Part[];
+  links: PathLink[];
   inlet: Part;
+  branches?: Branch[];
+  switch?: FeedSwitch;
 }
 
 /** Which part of a line: the source, the n-th link (0 is next to the source), the inlet. */
@@ -41,6 +77,8 @@ export interface Kind {
   label: string;
   /** One sentence that tells somebody in the rain whether this is what they hold. */
   summary: string;
+  /** What can hurt people here. */
+  caution?: string;
   figures: Record<string, FigureSpec>;
   choices: Record<string, ChoiceSpec>;
 }
@@ -60,13 +98,21 @@ export interface SourceKind extends Kind {
   build(bench: Bench): void;
 }
 
+/** A further socket of a link, beside the two that `ends` names. */
+export interface Port {
+  side: 'input' | 'output' | 'both';
+  connector: ConnectorId;
+  label: string;
+}
+
 export interface LinkKind extends Kind {
   role: 'link';
   ends(part: Reader): { input: ConnectorId; output: ConnectorId };
-  /** Gain of a sound link between its intended neighbours, in dB; absent means 0. */
-  gain?(part: Reader): number;
+  ports?(part: Reader): Record<string, Port>;
+  /** Gain of a sound link between its intended neighbours, by the socket it is left by, in dB; absent means 0. */
+  gain?(part: Reader, exit?: string): number;
   /** What kind of thing it is, where rules or remedies must know. */
-  nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply';
+  nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply' | 'splitter';
   faults?: boolean;
   build(bench: Bench): void;
 }

@@ -1,6 +1,6 @@
 import { kindAt } from './catalogue';
 import { UNKNOWN, type ChoiceSpec } from './figures';
-import { partAt, type Line, type Part, type PartRef } from './part';
+import { partAt, type Line, type Part, type PartRef, type PathLink } from './part';
 
 /** A choice of a part that stands at `unknown`. */
 export interface Question {
@@ -30,7 +30,15 @@ export function choose(line: Line, ref: PartRef, choice: string, value: string):
 
 /** The line with one part in another's place. */
 export const withPart = (line: Line, ref: PartRef, part: Part): Line =>
-  typeof ref === 'number' ? { ...line, links: line.links.with(ref, part) } : { ...line, [ref]: part };
+  typeof ref === 'number' ? { ...line, links: line.links.with(ref, keepPlace(line.links[ref], part)) } : { ...line, [ref]: part };
+
+/** A link in another's place keeps the sockets by which the line enters and leaves, and what others call it by. */
+const keepPlace = ({ id, entry, exit }: PathLink, part: Part): PathLink => ({
+  ...part,
+  ...(id && { id }),
+  ...(entry && { entry }),
+  ...(exit && { exit }),
+});
 
 /** The line with every open question answered as the drawing assumes. */
 export const asDrawn = (line: Line): Line =>

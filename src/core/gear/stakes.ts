@@ -85,6 +85,8 @@ export interface Channel {
 
 /** How a conductor runs through a link, for drawing. */
 export interface Path {
+  /** The further socket it belongs to, where it is not the main way through. */
+  port?: string;
   from: Contact;
   to: Contact;
   look: 'wire' | 'open' | 'resistor' | 'capacitor' | 'transformer' | 'amplifier';

@@ -1,23 +1,95 @@
 import { DEFAULT_SCHOOLS, type Schools } from '../check';
-import type { Line } from '../gear';
+import type { Figure, Part } from '../gear';
+import type { FeedName } from '../standards/feeds';
 
 /** Name and version of the open format. */
 export const FORMAT = 'inlet-check';
-export const VERSION = 1;
+export const VERSION = 2;
 
-/** Most lines one document may hold. */
+/** Most lines and devices one document may hold. */
 export const MOST_LINES = 512;
+export const MOST_DEVICES = 128;
 /** Largest document that is read, in bytes. */
-export const MOST_BYTES = 1024 * 1024;
+export const MOST_BYTES = 4 * 1024 * 1024;
 
-/** A rig as a file holds it: its lines, and the schools it follows where they differ from the careful default. */
+/** An inlet of a device. Its feed is the switch group's. */
+export interface DeviceInlet extends Part {
+  id: string;
+}
+
+/** The inlets whose feed one switch turns on together. */
+export interface SwitchGroup {
+  id: string;
+  name: string;
+  inlets: string[];
+  /** Feeds it can be set to besides off. */
+  offers: Exclude<FeedName, 'off'>[];
+  /** What it is set to now. */
+  feed: FeedName;
+  /** Where the switch is found, in the user's words: "menu, inputs, page 2". */
+  control?: string;
+  /** It keeps its state without mains and comes back with it. */
+  latched?: boolean;
+  /** It mutes its inlets while it switches. */
+  mutes?: boolean;
+  /** Time over which the feed rises or falls. */
+  ramp?: Figure;
+}
+
+/** Cells a device runs on. */
+export interface Batteries {
+  cells: number;
+  chemistry: 'alkaline' | 'nickel metal hydride' | 'lithium' | 'lithium ion' | 'other';
+  /** Charge of one cell. */
+  capacity?: Figure;
+}
+
+export interface Device {
+  id: string;
+  name: string;
+  note?: string;
+  item?: string;
+  inlets: DeviceInlet[];
+  groups: SwitchGroup[];
+  /** Most current of all its feeds together. */
+  feedLimit?: Figure;
+  batteries?: Batteries;
+}
+
+/** A socket of a link on another line. */
+export interface Socket {
+  line: string;
+  /** Id of that link. */
+  link: string;
+  /** Name of its further socket. */
+  port: string;
+}
+
+/** An inlet of a device. */
+export interface InletRef {
+  device: string;
+  inlet: string;
+}
+
+/** One line as a document holds it; it may begin at another line's link (splitter) or end in one (link-through, Y-lead). */
+export interface RigLine {
+  id: string;
+  name: string;
+  note?: string;
+  source: Part | { from: Socket };
+  links: Part[];
+  inlet: InletRef | { into: Socket };
+}
+
+/** A rig as a file holds it: devices, lines, and the schools it follows where they differ from the careful default. */
 export interface RigDocument {
   format: typeof FORMAT;
   version: typeof VERSION;
   name: string;
   note?: string;
   schools?: Partial<Schools>;
-  lines: Line[];
+  devices: Device[];
+  lines: RigLine[];
 }
 
 /** Every school of a rig, defaults filled in. */
@@ -26,4 +98,17 @@ export const schoolsOf = (document: Pick<RigDocument, 'schools'>): Schools => ({
   ...document.schools,
 });
 
-export const emptyRig = (name: string): RigDocument => ({ format: FORMAT, version: VERSION, name, lines: [] });
+export const emptyRig = (name: string): RigDocument => ({
+  format: FORMAT,
+  version: VERSION,
+  name,
+  devices: [],
+  lines: [],
+});
+
+export const startsAtLink = (line: RigLine): line is RigLine & { source: { from: Socket } } => 'from' in line.source;
+export const endsInLink = (line: RigLine): line is RigLine & { inlet: { into: Socket } } => 'into' in line.inlet;
+
+/** The switch group of an inlet, if it has one. */
+export const groupOf = (device: Device, inlet: string): SwitchGroup | undefined =>
+  device.groups.find((group) => group.inlets.includes(inlet));

@@ -1,4 +1,12 @@
-import { choose, partAt, withPart, type Figure, type Line, type Part, type PartRef } from '../gear';
+import { choose, partAt, withPart, type FeedSwitch, type Figure, type Line, type Part, type PartRef } from '../gear';
+import type { InletRef } from './document';
+
+/** An inlet that nothing is plugged into, as a line would find it. */
+export interface FreeInlet {
+  to: InletRef;
+  inlet: Part;
+  switch?: FeedSwitch;
+}
 
 /** One change to a line. Positions of links are counted as they are before this edit. */
 export type Edit =
@@ -8,7 +16,13 @@ export type Edit =
   | { do: 'choose'; part: PartRef; choice: string; value: string }
   | { do: 'set figure'; part: PartRef; figure: string; to: Figure | undefined }
   | { do: 'mend'; at: number }
-  | { do: 'rename'; name: string };
+  | { do: 'rename'; name: string }
+  | ({ do: 'move' } & FreeInlet)
+  /** Gives `line`, which drives the link-through socket of the box at `at`, the other side of a stereo box and an inlet of its own. */
+  | ({ do: 'separate'; at: number; line: string } & FreeInlet);
+
+/** What the second output gets instead of somebody else's link-through socket. */
+export const ownBox = (): Part[] => [{ kind: 'stereo-direct-box' }, { kind: 'cable' }];
 
 /** Applies edits one after the other; the line given stays as it is. */
 export const applyEdits = (line: Line, edits: readonly Edit[]): Line => edits.reduce(applyEdit, line);
@@ -16,20 +30,17 @@ export const applyEdits = (line: Line, edits: readonly Edit[]): Line => edits.re
 function applyEdit(line: Line, edit: Edit): Line {
   switch (edit.do) {
     case 'insert':
-      return { ...line, links: line.links.toSpliced(edit.at, 0, edit.part) };
+      return hung({ ...line, links: line.links.toSpliced(edit.at, 0, edit.part) }, (at) => (at >= edit.at ? at + 1 : at));
     case 'remove':
-      return { ...line, links: line.links.toSpliced(edit.at, 1) };
+      return hung({ ...line, links: line.links.toSpliced(edit.at, 1) }, (at) =>
+        at === edit.at ? undefined : at > edit.at ? at - 1 : at,
+      );
     case 'replace':
       return withPart(line, edit.part, edit.with);
     case 'choose':
       return choose(line, edit.part, edit.choice, edit.value);
-    case 'set figure': {
-      const part = partAt(line, edit.part);
-      const figures = { ...part.figures };
-      if (edit.to) figures[edit.figure] = edit.to;
-      else delete figures[edit.figure];
-      return withPart(line, edit.part, { ...part, figures });
-    }
+    case 'set figure':
+      return withPart(line, edit.part, withFigure(partAt(line, edit.part), edit.figure, edit.to));
     case 'mend': {
       const part = { ...line.links[edit.at] };
       delete part.faults;
@@ -37,5 +48,43 @@ function applyEdit(line: Line, edit: Edit): Line {
     }
     case 'rename':
       return { ...line, name: edit.name };
+    case 'move':
+      return { ...line, inlet: edit.inlet, switch: edit.switch };
+    case 'separate':
+      return separate(line, edit);
   }
+}
+
+/** The line with what hangs on its links moved along with them. */
+const hung = (line: Line, to: (at: number) => number | undefined): Line =>
+  line.branches
+    ? {
+        ...line,
+        branches: line.branches.flatMap((branch) => {
+          const at = to(branch.at);
+          return at === undefined ? [] : [{ ...branch, at }];
+        }),
+      }
+    : line;
+
+function separate(line: Line, { at, line: second, inlet, switch: feed }: Extract<Edit, { do: 'separate' }>): Line {
+  if (line.id === second)
+    return {
+      ...line,
+      links: [...line.links.slice(0, at), ...ownBox()],
+      inlet,
+      switch: feed,
+      branches: line.branches?.filter((branch) => branch.at < at),
+    };
+  return {
+    ...withPart(line, at, { ...line.links[at], kind: 'stereo-direct-box' }),
+    branches: line.branches?.filter((branch) => branch.at !== at || branch.port !== 'through'),
+  };
+}
+
+export function withFigure<P extends Part>(part: P, figure: string, to: Figure | undefined): P {
+  const figures = { ...part.figures };
+  if (to) figures[figure] = to;
+  else delete figures[figure];
+  return { ...part, figures };
 }

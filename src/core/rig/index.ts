@@ -1,5 +1,8 @@
 /** The rig document: its type, its schema, edits, and the texts it is written as. */
 export * from './document';
-export { DocumentError, parseDocument, readDocument, type Refusal } from './schema';
+export { DocumentError, type Refusal } from './refusals';
+export { CHEMISTRIES, DEVICE_FIGURES, parseDocument, readDocument } from './schema';
+export { inletName, rigPath, rigPaths, type RigPath } from './paths';
+export * from './rigEdits';
 export { jsonSchema } from './jsonSchema';
 export { lineSpice } from './spice';

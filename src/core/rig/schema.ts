@@ -1,118 +1,84 @@
 import Joi from 'joi';
 import { SCHOOLS } from '../check';
-import {
-  BASES,
-  CONNECTORS,
-  INLETS,
-  LINKS,
-  SOURCES,
-  linkKind,
-  reader,
-  type AnyKind,
-  type Contact,
-  type FigureSpec,
-  type Line,
-  type LinkKind,
-  type Part,
-} from '../gear';
-import { FORMAT, MOST_LINES, VERSION, type RigDocument } from './document';
+import { INLETS, LINKS, SOURCES } from '../gear';
+import { FEEDS } from '../standards/feeds';
+import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION, type RigDocument } from './document';
+import { migrated } from './migrate';
+import { figure, identifier, part, text } from './parts.schema';
+import { brokenReferences } from './references';
+import { DocumentError, refusalsOf } from './refusals';
 
-const text = (most: number) => Joi.string().trim().max(most);
+/** Ranges of the figures that devices have. */
+export const DEVICE_FIGURES = {
+  ramp: { label: 'Time over which the feed rises', unit: 's', min: 0, max: 60 },
+  feedLimit: { label: 'Most current of all feeds together', unit: 'mA', min: 1, max: 5000 },
+  capacity: { label: 'Charge of one cell', unit: 'mAh', min: 10, max: 100000 },
+} as const;
 
-const figure = ({ unit, min, max }: FigureSpec) =>
-  Joi.object({
-    value: Joi.number().min(min).max(max).required(),
-    unit: Joi.valid(unit).required(),
-    basis: Joi.valid(...BASES).required(),
-    where: text(200).allow(''),
-  });
+export const CHEMISTRIES = ['alkaline', 'nickel metal hydride', 'lithium', 'lithium ion', 'other'] as const;
 
-const contact = Joi.valid(...new Set(Object.values(CONNECTORS).flatMap(({ contacts }) => contacts)));
-const contacts = Joi.array().items(contact).length(2).unique();
+const feeds = Object.keys(FEEDS);
 
-const fault = Joi.alternatives().conditional('.type', {
-  switch: [
-    {
-      is: 'open',
-      then: Joi.object({ type: Joi.valid('open'), contact: contact.required(), at: Joi.number().min(0).max(500) }),
-    },
-    { is: 'swapped', then: Joi.object({ type: Joi.valid('swapped'), contacts: contacts.required() }) },
-    { is: 'shorted', then: Joi.object({ type: Joi.valid('shorted'), contacts: contacts.required() }) },
-    {
-      is: 'leaky',
-      then: Joi.object({
-        type: Joi.valid('leaky'),
-        contacts: contacts.required(),
-        ohms: Joi.number().min(0.1).max(1e9).required(),
-      }),
-    },
-    {
-      is: 'shield to cold',
-      then: Joi.object({ type: Joi.valid('shield to cold') }),
-      otherwise: Joi.object({
-        type: Joi.valid('open', 'swapped', 'shorted', 'leaky', 'shield to cold').required(),
-      }).unknown(),
-    },
-  ],
+const group = Joi.object({
+  id: identifier.required(),
+  name: text(80).required(),
+  inlets: Joi.array().items(identifier).min(1).max(128).required(),
+  offers: Joi.array()
+    .items(Joi.valid(...feeds))
+    .unique()
+    .max(feeds.length)
+    .required(),
+  feed: Joi.valid('off', ...feeds).required(),
+  control: text(200).allow(''),
+  latched: Joi.boolean(),
+  mutes: Joi.boolean(),
+  ramp: figure(DEVICE_FIGURES.ramp),
 });
 
-const partOfKind = (kind: AnyKind) =>
-  Joi.object({
-    kind: Joi.valid(kind.kind).required(),
-    name: text(80).allow(''),
-    note: text(500).allow(''),
-    figures: Joi.object(Object.fromEntries(Object.entries(kind.figures).map(([name, spec]) => [name, figure(spec)]))),
-    choices: Joi.object(
-      Object.fromEntries(
-        Object.entries(kind.choices).map(([name, { options }]) => [
-          name,
-          Joi.valid(...options.map(({ value }) => value)),
-        ]),
-      ),
-    ),
-    ...((kind as LinkKind).faults && { faults: Joi.array().items(fault).max(8) }),
-  });
-
-/** A part whose fields depend on its kind; an unknown kind lists the known ones. */
-const part = (kinds: readonly AnyKind[]) =>
-  Joi.alternatives().conditional('.kind', {
-    switch: kinds.map((kind, n) => ({
-      is: kind.kind,
-      then: partOfKind(kind),
-      ...(n === kinds.length - 1 && {
-        otherwise: Joi.object({ kind: Joi.valid(...kinds.map((known) => known.kind)).required() }).unknown(),
-      }),
-    })),
-  });
-
-/** Faults must speak of contacts that the cable has. */
-function cableContacts(line: Line, helpers: Joi.CustomHelpers) {
-  for (const [n, link] of line.links.entries()) {
-    const known: readonly Contact[] =
-      CONNECTORS[linkKind(link.kind).ends(reader(linkKind(link.kind), link)).input].contacts;
-    for (const [k, fault] of (link.faults ?? []).entries()) {
-      const named = 'contact' in fault ? [fault.contact] : 'contacts' in fault ? fault.contacts : [];
-      const wrong = named.find((other) => !known.includes(other));
-      if (wrong)
-        return helpers.message({
-          custom: `{{#label}}.links[${n}].faults[${k}] speaks of contact ${wrong}; this cable has ${known.join(', ')}`,
-        });
-    }
-  }
-  return line;
-}
-
-const line = Joi.object({
-  id: Joi.string()
-    .pattern(/^[a-z0-9][a-z0-9-]{0,63}$/)
-    .required()
-    .messages({ 'string.pattern.base': '{{#label}} takes small letters, digits and hyphens, 64 at most' }),
+/** A device, in a rig or in the kit. */
+export const device = Joi.object({
+  id: identifier.required(),
   name: text(80).required(),
   note: text(500).allow(''),
-  source: part(SOURCES).required(),
-  links: Joi.array().items(part(LINKS)).max(16).required(),
-  inlet: part(INLETS).required(),
-}).custom(cableContacts);
+  item: identifier,
+  inlets: Joi.array()
+    .items(part(INLETS, { id: identifier.required() }, ['feed']))
+    .max(128)
+    .unique('id')
+    .required(),
+  groups: Joi.array().items(group).max(128).unique('id').required(),
+  feedLimit: figure(DEVICE_FIGURES.feedLimit),
+  batteries: Joi.object({
+    cells: Joi.number().integer().min(1).max(48).required(),
+    chemistry: Joi.valid(...CHEMISTRIES).required(),
+    capacity: figure(DEVICE_FIGURES.capacity),
+  }),
+});
+
+const socket = Joi.object({ line: identifier.required(), link: identifier.required(), port: text(20).required() });
+
+const line = Joi.object({
+  id: identifier.required(),
+  name: text(80).required(),
+  note: text(500).allow(''),
+  source: Joi.alternatives()
+    .conditional(Joi.object({ from: Joi.exist() }).unknown(), {
+      then: Joi.object({ from: socket.required() }),
+      otherwise: part(SOURCES),
+    })
+    .required(),
+  links: Joi.array()
+    .items(part(LINKS, { id: identifier }))
+    .max(16)
+    .unique((a, b) => a.id !== undefined && a.id === b.id)
+    .required(),
+  inlet: Joi.alternatives()
+    .conditional(Joi.object({ into: Joi.exist() }).unknown(), {
+      then: Joi.object({ into: socket.required() }),
+      otherwise: Joi.object({ device: identifier.required(), inlet: identifier.required() }),
+    })
+    .required(),
+});
 
 const schema = Joi.object({
   format: Joi.valid(FORMAT).required(),
@@ -124,79 +90,33 @@ const schema = Joi.object({
       Object.entries(SCHOOLS).map(([name, { options }]) => [name, Joi.valid(...options.map(({ value }) => value))]),
     ),
   ),
+  devices: Joi.array().items(device).max(MOST_DEVICES).unique('id').required(),
   lines: Joi.array().items(line).max(MOST_LINES).unique('id').required(),
 });
 
-/** One thing that is wrong with a document: where, and what would be right. */
-export interface Refusal {
-  path: string;
-  message: string;
-}
-
-/** A document that cannot be read; nothing of it is used. */
-export class DocumentError extends Error {
-  constructor(readonly refusals: Refusal[]) {
-    super(refusals.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join('\n'));
-    this.name = 'DocumentError';
-  }
-}
-
-const pathOf = (path: (string | number)[]): string =>
-  path.reduce<string>(
-    (text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${step}` : step),
-    '',
-  );
-
-/** The fields that an object at a path may have, for the message about one it may not. */
-function allowedAt(root: unknown, path: (string | number)[]): string {
-  const names = fieldsAt(root, path.slice(0, -1));
-  return names.length ? `; allowed here: ${names.join(', ')}` : '; none are allowed here';
-}
-
-function fieldsAt(root: unknown, path: (string | number)[]): string[] {
-  const last = path[path.length - 1];
-  if (path.length === 0) return ['format', 'version', 'name', 'note', 'schools', 'lines'];
-  if (last === 'schools') return Object.keys(SCHOOLS);
-  if (path.length === 2 && path[0] === 'lines') return ['id', 'name', 'note', 'source', 'links', 'inlet'];
-  const at = path.findIndex((step) => step === 'source' || step === 'links' || step === 'inlet');
-  const depth = path[at] === 'links' ? at + 2 : at + 1;
-  const value = path
-    .slice(0, depth)
-    .reduce<unknown>((object, step) => (object as Record<string, unknown>)?.[step], root) as Part | undefined;
-  const kind = [...SOURCES, ...LINKS, ...INLETS].find((known) => known.kind === value?.kind);
-  if (!kind) return [];
-  if (path.length === depth)
-    return ['kind', 'name', 'note', 'figures', 'choices', ...((kind as LinkKind).faults ? ['faults'] : [])];
-  if (last === 'figures') return Object.keys(kind.figures);
-  if (last === 'choices') return Object.keys(kind.choices);
-  if (path[depth] === 'figures') return ['value', 'unit', 'basis', 'where'];
-  return path[depth] === 'faults' ? ['type', 'contact', 'contacts', 'at', 'ohms'] : [];
-}
+const OPTIONS: Joi.ValidationOptions = {
+  abortEarly: false,
+  convert: false,
+  errors: { label: 'key', wrap: { label: false } },
+};
 
 /**
- * Reads a document that came from outside.
+ * Reads a document that came from outside, of this version or an older one.
  * @throws DocumentError with the path of everything that is wrong and what would be right
  */
 export function readDocument(value: unknown): RigDocument {
-  const { error, value: document } = schema.validate(value, {
-    abortEarly: false,
-    convert: false,
-    errors: { label: 'key', wrap: { label: false } },
-  });
-  if (!error) return document as RigDocument;
-  throw new DocumentError(
-    error.details.slice(0, 20).map(({ type, path, message, context }) => ({
-      path: pathOf(path),
-      message:
-        type === 'object.unknown'
-          ? `unknown field${allowedAt(value, path)}`
-          : type === 'any.only'
-            ? `must be ${(context?.valids as unknown[]).map((valid) => JSON.stringify(valid)).join(' or ')}, not ${JSON.stringify(context?.value)}`
-            : type === 'array.unique'
-              ? `has the same id as lines[${context?.dupePos}]; every line needs an id of its own`
-              : message,
-    })),
-  );
+  const size = (value as { lines?: unknown[] } | null)?.lines;
+  // Thousands of lines are refused before each of them is looked at.
+  if (Array.isArray(size) && size.length > MOST_LINES)
+    throw new DocumentError([
+      { path: 'lines', message: `has ${size.length} lines; one rig takes ${MOST_LINES} at most. Split it into several rigs.` },
+    ]);
+  const current = migrated(value);
+  const { error, value: document } = schema.validate(current, OPTIONS);
+  if (error) throw new DocumentError(refusalsOf(error, current));
+  const broken = brokenReferences(document as RigDocument);
+  if (broken.length) throw new DocumentError(broken.slice(0, 20));
+  return document as RigDocument;
 }
 
 /**

@@ -2,7 +2,7 @@ import type { Milliamps, Ohms, Volts } from '../units';
 
 /** What an inlet or a supply box can put on a line. */
 export type PhantomName = 'P48' | 'P24' | 'P12' | 'SP48';
-export type FeedName = PhantomName | 'T12' | 'plug-in' | 'off';
+export type FeedName = PhantomName | 'T12' | 'T12R' | 'plug-in' | 'off';
 
 export interface Feed {
   name: FeedName;
@@ -26,6 +26,15 @@ export const FEEDS: Record<Exclude<FeedName, 'off'>, Feed> = {
   P12: { name: 'P12', label: '12 V', volts: 12, tolerance: 1, ohms: 680, limit: 15, source: IEC },
   SP48: { name: 'SP48', label: '48 V high current', volts: 48, tolerance: 4, ohms: 2200, limit: 22, source: IEC },
   T12: { name: 'T12', label: 'T12', volts: 12, tolerance: 1, ohms: 180, limit: 8, source: 'DIN 45595, from memory' },
+  T12R: {
+    name: 'T12R',
+    label: 'T12 reversed',
+    volts: 12,
+    tolerance: 1,
+    ohms: 180,
+    limit: 8,
+    source: 'DIN 45595 with polarity reversed: common practice on some film sets',
+  },
   'plug-in': {
     name: 'plug-in',
     label: 'plug-in power',
@@ -38,7 +47,7 @@ export const FEEDS: Record<Exclude<FeedName, 'off'>, Feed> = {
 };
 
 export const isPhantom = (feed: FeedName): feed is PhantomName =>
-  feed !== 'off' && feed !== 'T12' && feed !== 'plug-in';
+  feed !== 'off' && feed !== 'T12' && feed !== 'T12R' && feed !== 'plug-in';
 
 /** A live feed counts as reaching a contact from this voltage on. */
 export const LIVE: Volts = 1;

@@ -57,6 +57,7 @@ export const feedChoice = choice(
     ['P12', '12 V'],
     ['SP48', '48 V high current'],
     ['T12', 'T12'],
+    ['T12R', 'T12 reversed'],
   ],
   'What is switched on now; lines of one switch change together.',
 );
@@ -82,6 +83,7 @@ export function buildBalanced(bench: Bench, { hot, cold, reference }: Legs, feed
     bench.resistor(`amplifier.${name}`, bench.node(`amplifier.${name}`), 'gnd', amplifier);
   }
   if (feed === 'T12') buildT12(bench, legs[0][1], legs[1][1]);
+  else if (feed === 'T12R') buildT12(bench, legs[1][1], legs[0][1]);
   else if (feed !== 'none') buildPhantom(bench, feed, legs);
   bench.listen({
     name: '',
@@ -95,7 +97,8 @@ export function buildBalanced(bench: Bench, { hot, cold, reference }: Legs, feed
 function buildPhantom(bench: Bench, name: FeedName, legs: readonly (readonly [string, string])[]): void {
   const feed = isPhantom(name) ? FEEDS[name] : undefined;
   const ohms = bench.optional('feedResistance') ?? feed?.ohms ?? STANDING;
-  for (const [leg, node] of legs) bench.resistor(`feed.${leg}`, bench.node('bus'), node, ohms);
+  for (const [leg, node] of legs)
+    bench.resistor(`feed.${leg}`, bench.node('bus'), node, leg === 'cold' ? ohms * (1 + bench.mismatch) : ohms);
   if (!feed) {
     bench.resistor('bleeder', bench.node('bus'), 'gnd', 100e3);
     return;

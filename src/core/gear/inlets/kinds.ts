@@ -86,6 +86,14 @@ function buildJack(bench: Bench, ohms: number): void {
   });
 }
 
+export const plugOnTransmitter: InletKind = {
+  ...threePin,
+  kind: 'plug-on-transmitter',
+  label: 'Plug-on transmitter',
+  summary: 'A wireless transmitter that plugs straight onto a microphone, with a feed from its own cells.',
+  figures: microphoneFigures(5000, 45, 6),
+};
+
 const plugInFigures = (volts: number): Record<string, FigureSpec> => ({
   feedVolts: {
     label: 'Plug-in power, open',

@@ -1,5 +1,5 @@
 import type { Bench } from '../bench';
-import type { LinkKind } from '../part';
+import type { LinkKind, Port } from '../part';
 import { buildElectronics, pinFigures, stakePhantom } from '../phantom';
 import { choice, resistance, transformer } from '../shared';
 
@@ -15,18 +15,20 @@ const groundLift = choice(
 /** Resistance of the instrument's winding for each turn of ratio, squared: 2 kΩ at 12:1 (common practice). */
 const WIRE = 14;
 
-/** The second socket: joined to the input, meant for a cable on to an amplifier. */
-const throughSocket = choice('Link-through socket', [
-  ['free', 'free, or feeding an amplifier'],
-  ['driven', 'another output is plugged into it'],
-]);
-const throughFigure = resistance('Output resistance of what is plugged into the link-through', 600);
+/** The second socket: the same wire as the input, meant for a cable on to an amplifier, not for a second source. */
+const through = (): Record<string, Port> => ({
+  through: { side: 'both', connector: 'ts635', label: 'link-through' },
+});
 
-/** Another output on the link-through socket: its resistance, silent at the moment that is looked at. */
 function buildThrough(bench: Bench): void {
-  if (bench.choice('through') === 'driven')
-    bench.resistor('through', bench.in('T'), bench.in('S'), bench.value('throughResistance'));
+  for (const contact of ['T', 'S'] as const) {
+    bench.join(bench.in(contact), bench.in(contact, 'through'));
+    bench.join(bench.in(contact), bench.out(contact, 'through'));
+    bench.path({ port: 'through', from: contact, to: contact, look: 'wire' });
+  }
 }
+
+const unlessThrough = (gain: number, exit?: string): number => (exit === 'through' ? 0 : gain);
 
 export const passiveDirectBox: LinkKind = {
   role: 'link',
@@ -43,11 +45,11 @@ export const passiveDirectBox: LinkKind = {
       max: 5000,
       typical: { value: 800, basis: 'assumed' },
     },
-    throughResistance: throughFigure,
   },
-  choices: { ground: groundLift, through: throughSocket },
+  choices: { ground: groundLift },
   ends: () => ({ input: 'ts635', output: 'xlr3' }),
-  gain: (part) => -20 * Math.log10(part.value('ratio')),
+  ports: through,
+  gain: (part, exit) => unlessThrough(-20 * Math.log10(part.value('ratio')), exit),
   build(bench) {
     buildThrough(bench);
     transformer(
@@ -63,6 +65,14 @@ export const passiveDirectBox: LinkKind = {
     bench.path({ from: 'T', to: '2', look: 'transformer' });
     bench.path({ from: 'S', to: '3', look: 'transformer' });
   },
+};
+
+/** Two boxes in one housing, each with its own transformer: left and right stay apart. */
+export const stereoDirectBox: LinkKind = {
+  ...passiveDirectBox,
+  kind: 'stereo-direct-box',
+  label: 'Stereo direct box, one side',
+  summary: 'One of the two passive direct boxes in a common housing; left and right each have a transformer of their own.',
 };
 
 export const activeDirectBox: LinkKind = {
@@ -81,7 +91,6 @@ export const activeDirectBox: LinkKind = {
     },
     gain: { label: 'Gain', unit: 'dB', min: -40, max: 20, typical: { value: 0, basis: 'common practice' } },
     outputResistance: resistance('Output resistance', 150),
-    throughResistance: throughFigure,
     current: {
       label: 'Supply current',
       unit: 'mA',
@@ -97,10 +106,10 @@ export const activeDirectBox: LinkKind = {
       ['on', 'in and switched on'],
     ]),
     ground: groundLift,
-    through: throughSocket,
   },
   ends: () => ({ input: 'ts635', output: 'xlr3' }),
-  gain: (part) => part.value('gain'),
+  ports: through,
+  gain: (part, exit) => unlessThrough(part.value('gain'), exit),
   build(bench) {
     const pin1 = bench.out('1');
     const gain = 10 ** (bench.value('gain') / 20);

@@ -1,17 +1,22 @@
 import type { LinkKind } from '../part';
 import { cable } from './cable';
-import { activeDirectBox, passiveDirectBox } from './directBoxes';
+import { cameraAdapter } from './cameraAdapter';
+import { activeDirectBox, passiveDirectBox, stereoDirectBox } from './directBoxes';
 import { inlineBooster } from './inlineBooster';
-import { isolatingTransformer, pad, patchPoint, polarityReverser } from './passives';
+import { isolatingTransformer, pad, polarityReverser } from './passives';
+import { patchPoint, threePinPatchPoint } from './patchPoints';
 import { plainAdapter } from './plainAdapter';
 import { plugInConverter } from './plugInConverter';
+import { splitter } from './splitter';
 import { supplyBox } from './supplyBox';
+import { stereoSplit, twoMonoToStereo, yLead } from './yLeads';
 
 export const LINKS: readonly LinkKind[] = [
   cable,
   plainAdapter,
   plugInConverter,
   passiveDirectBox,
+  stereoDirectBox,
   activeDirectBox,
   inlineBooster,
   supplyBox,
@@ -19,4 +24,10 @@ export const LINKS: readonly LinkKind[] = [
   pad,
   polarityReverser,
   patchPoint,
+  threePinPatchPoint,
+  splitter,
+  yLead,
+  stereoSplit,
+  twoMonoToStereo,
+  cameraAdapter,
 ];

@@ -92,21 +92,3 @@ export const polarityReverser: LinkKind = {
     }
   },
 };
-
-export const patchPoint: LinkKind = {
-  role: 'link',
-  kind: 'trs-patch-point',
-  label: 'TRS patch point',
-  summary:
-    'A patchbay with 6.35 mm sockets in a three-pin line; its plugs slide the feed across the source when patched live.',
-  nature: 'TRS patch point',
-  figures: {},
-  choices: {},
-  ends: XLR,
-  build(bench) {
-    for (const pin of ['1', '2', '3'] as const) {
-      bench.join(bench.in(pin), bench.out(pin));
-      bench.path({ from: pin, to: pin, look: 'wire' });
-    }
-  },
-};

@@ -92,6 +92,27 @@ const WIRINGS: Record<string, Wiring> = {
       ['R2', 'S'],
     ],
   },
+  'omtp-to-trs': {
+    label: 'phone plug of the older order to mini-jack TRS: second ring to tip and ring',
+    input: 'trrs35',
+    output: 'trs35',
+    wires: [
+      ['R2', 'T'],
+      ['R2', 'R'],
+      ['S', 'S'],
+    ],
+  },
+  'trrs-orders': {
+    label: 'phone plug, one order to the other: second ring and sleeve swapped',
+    input: 'trrs35',
+    output: 'trrs35',
+    wires: [
+      ['T', 'T'],
+      ['R1', 'R1'],
+      ['R2', 'S'],
+      ['S', 'R2'],
+    ],
+  },
   'trs-to-trrs': {
     label: 'mini-jack to phone plug: tip to sleeve',
     input: 'trs35',

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { resistance, soundFigures } from '../shared';
+import { choice, resistance, soundFigures } from '../shared';
 
 export const condenserT12: SourceKind = {
   role: 'source',
@@ -40,11 +40,18 @@ export const condenserT12: SourceKind = {
     outputResistance: resistance('Output resistance', 30),
     ...soundFigures(20, 94, 125),
   },
-  choices: {},
+  choices: {
+    polarity: choice('Wired', [
+      ['normal', 'pin 2 positive, as standardised'],
+      ['reversed', 'pin 3 positive'],
+    ]),
+  },
   connector: () => 'xlr3',
   build(bench) {
     const [pin2, pin3] = [bench.out('2'), bench.out('3')];
-    bench.load('electronics', pin2, pin3, bench.value('current'), 0.5);
+    const reversed = bench.choice('polarity') === 'reversed';
+    const [plus, minus] = reversed ? [pin3, pin2] : [pin2, pin3];
+    bench.load('electronics', plus, minus, bench.value('current'), 0.5);
     bench.voltage('signal', bench.node('drive'), pin3, 0, 1);
     bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
     bench.capacitor('coupling', bench.node('coupled'), pin2, 220e-6);
@@ -52,8 +59,8 @@ export const condenserT12: SourceKind = {
       type: 'supply',
       what: 'the microphone',
       wants: 'T12',
-      contacts: 'pin 2 over pin 3',
-      between: [[pin2, pin3]],
+      contacts: reversed ? 'pin 3 over pin 2' : 'pin 2 over pin 3',
+      between: [[plus, minus]],
       needs: bench.limit('needs'),
       stops: bench.limit('stops'),
       stands: bench.limit('stands'),

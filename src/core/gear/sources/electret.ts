@@ -1,5 +1,5 @@
 import type { Bench } from '../bench';
-import type { Contact } from '../connectors';
+import type { ConnectorId, Contact } from '../connectors';
 import type { ChoiceSpec } from '../figures';
 import { connectorChoice } from '../shared';
 
@@ -14,11 +14,16 @@ export const electretConnectors: ChoiceSpec = connectorChoice([
   ['ts35', 'mini-jack TS'],
   ['trs35-both', 'mini-jack TRS, same signal on tip and ring'],
   ['trrs35', 'mini-jack TRRS for a phone, microphone on the sleeve'],
+  ['trrs35-omtp', 'mini-jack TRRS of the older order, microphone on the second ring'],
 ]);
+
+/** The connector without what is said about its wiring. */
+export const electretPlug = (connector: string): ConnectorId => connector.replace(/-.*/, '') as ConnectorId;
 
 /** Hot contacts and common of the plug an electret comes with. */
 export function electretContacts(connector: string): { hot: Contact[]; common: Contact } {
   if (connector === 'trrs35') return { hot: ['S'], common: 'R2' };
+  if (connector === 'trrs35-omtp') return { hot: ['R2'], common: 'S' };
   return { hot: connector === 'trs35-both' ? ['T', 'R'] : ['T'], common: 'S' };
 }
 

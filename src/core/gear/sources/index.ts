@@ -11,6 +11,8 @@ import { passiveRibbon } from './passiveRibbon';
 import { magneticPickup, piezoPickup } from './pickups';
 import { plugInElectret } from './plugInElectret';
 import { selfPoweredElectret } from './selfPoweredElectret';
+import { valveOwnSupply } from './valveOwnSupply';
+import { wirelessReceiver } from './wirelessReceiver';
 
 export const SOURCES: readonly SourceKind[] = [
   movingCoil,
@@ -23,7 +25,9 @@ export const SOURCES: readonly SourceKind[] = [
   condenserT12,
   plugInElectret,
   selfPoweredElectret,
+  valveOwnSupply,
   lineOutput,
+  wirelessReceiver,
   piezoPickup,
   magneticPickup,
 ];

@@ -1,7 +1,6 @@
-import type { ConnectorId } from '../connectors';
 import type { SourceKind } from '../part';
 import { soundFigures } from '../shared';
-import { buildCapsule, electretConnectors, electretContacts } from './electret';
+import { buildCapsule, electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const plugInElectret: SourceKind = {
   role: 'source',
@@ -42,7 +41,7 @@ export const plugInElectret: SourceKind = {
     ...soundFigures(6, 100, 120),
   },
   choices: { connector: electretConnectors },
-  connector: (part) => part.choice('connector').replace('-both', '') as ConnectorId,
+  connector: (part) => electretPlug(part.choice('connector')),
   build(bench) {
     const { hot, common } = electretContacts(bench.choice('connector'));
     const capsule = bench.out(hot[0]);
@@ -52,7 +51,7 @@ export const plugInElectret: SourceKind = {
       type: 'supply',
       what: 'the capsule',
       wants: 'plug-in power',
-      contacts: hot[0] === 'S' ? 'the sleeve' : 'the tip',
+      contacts: ({ S: 'the sleeve', R2: 'the second ring' } as Record<string, string>)[hot[0]] ?? 'the tip',
       between: [[capsule, bench.out(common)]],
       needs: bench.limit('needs'),
       stops: bench.limit('stops'),

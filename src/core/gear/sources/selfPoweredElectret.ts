@@ -1,7 +1,6 @@
-import type { ConnectorId } from '../connectors';
 import type { SourceKind } from '../part';
 import { choice, resistance, soundFigures } from '../shared';
-import { electretConnectors, electretContacts } from './electret';
+import { electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const selfPoweredElectret: SourceKind = {
   role: 'source',
@@ -35,7 +34,7 @@ export const selfPoweredElectret: SourceKind = {
       ['off', 'none, empty or switched off'],
     ]),
   },
-  connector: (part) => part.choice('connector').replace('-both', '') as ConnectorId,
+  connector: (part) => electretPlug(part.choice('connector')),
   build(bench) {
     const { hot, common } = electretContacts(bench.choice('connector'));
     const output = bench.out(hot[0]);

@@ -1,0 +1,33 @@
+import type { Bench } from '../bench';
+import type { LinkKind } from '../part';
+
+function straight(bench: Bench): void {
+  for (const pin of ['1', '2', '3'] as const) {
+    bench.join(bench.in(pin), bench.out(pin));
+    bench.path({ from: pin, to: pin, look: 'wire' });
+  }
+}
+
+export const patchPoint: LinkKind = {
+  role: 'link',
+  kind: 'trs-patch-point',
+  label: 'TRS patch point',
+  summary:
+    'A patchbay with 6.35 mm sockets in a three-pin line; its plugs slide the feed across the source when patched live.',
+  nature: 'TRS patch point',
+  figures: {},
+  choices: {},
+  ends: () => ({ input: 'xlr3', output: 'xlr3' }),
+  build: straight,
+};
+
+export const threePinPatchPoint: LinkKind = {
+  role: 'link',
+  kind: 'three-pin-patch-point',
+  label: 'Three-pin patch point',
+  summary: 'A patchbay or wall box with three-pin sockets, pin for pin; ground makes first.',
+  figures: {},
+  choices: {},
+  ends: () => ({ input: 'xlr3', output: 'xlr3' }),
+  build: straight,
+};

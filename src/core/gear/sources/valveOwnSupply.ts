@@ -1,0 +1,43 @@
+import type { SourceKind } from '../part';
+import { choice, directCurrentLimit, resistance, soundFigures, transformer } from '../shared';
+
+export const valveOwnSupply: SourceKind = {
+  role: 'source',
+  kind: 'valve-own-supply',
+  label: 'Valve microphone with its own supply',
+  summary: 'Lives on the box at the other end of its multi-pin cable; the line leaves that box through a transformer.',
+  caution:
+    'High voltage inside the supply, its cable and the microphone: turn the supply off and let it empty before its multi-pin cable is touched, never open it; repairs belong to a licensed technician and local code.',
+  character: 'self-powered',
+  level: 'sensitivity',
+  figures: {
+    outputResistance: resistance('Resistance between pins 2 and 3', 200),
+    directCurrent: directCurrentLimit(2),
+    ...soundFigures(15, 94, 130),
+  },
+  choices: {
+    battery: choice('Its own supply', [
+      ['on', 'connected and on'],
+      ['off', 'missing or off'],
+    ]),
+  },
+  connector: () => 'xlr3',
+  build(bench) {
+    const ohms = bench.value('outputResistance');
+    bench.voltage('signal', bench.node('emf'), bench.node('return'), 0, 1);
+    transformer(
+      bench,
+      { a: bench.node('emf'), b: bench.node('return'), henries: 10, ohms: ohms / 2 },
+      { a: bench.out('2'), b: bench.out('3'), ohms: ohms / 2 },
+      1,
+    );
+    // The box is on the mains: its case and pin 1 are earthed, the winding is not.
+    bench.resistor('case', bench.out('1'), 'gnd', 1);
+    bench.stake({
+      type: 'winding',
+      what: 'the output transformer',
+      elements: [bench.element('secondary')],
+      limit: bench.limit('directCurrent'),
+    });
+  },
+};

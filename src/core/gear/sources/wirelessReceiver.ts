@@ -1,0 +1,28 @@
+import type { SourceKind } from '../part';
+import { connectorChoice } from '../shared';
+import { lineOutput } from './lineOutput';
+
+export const wirelessReceiver: SourceKind = {
+  ...lineOutput,
+  kind: 'wireless-receiver',
+  label: 'Wireless receiver',
+  summary: 'The output of a receiver: microphone or line level by its menu, no feed wanted.',
+  figures: {
+    ...lineOutput.figures,
+    outputLevel: {
+      ...lineOutput.figures.outputLevel,
+      typical: { value: -10, basis: 'common practice' },
+      help: 'Its menu sets it: about −30 dBu for microphone level, −10 to +4 dBu for line level.',
+    },
+    lowest: { ...lineOutput.figures.lowest, typical: { value: 60, basis: 'assumed' } },
+  },
+  choices: {
+    ...lineOutput.choices,
+    connector: connectorChoice([
+      ['xlr3', 'three-pin, balanced'],
+      ['trs635', '6.35 mm TRS, balanced'],
+      ['ts635', '6.35 mm TS, unbalanced'],
+      ['trs35', 'mini-jack TRS, left on the tip'],
+    ]),
+  },
+};

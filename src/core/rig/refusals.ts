@@ -1,0 +1,92 @@
+import type Joi from 'joi';
+import { SCHOOLS } from '../check';
+import { INLETS, LINKS, SOURCES, type LinkKind } from '../gear';
+
+/** One thing that is wrong with a document: where, and what would be right. */
+export interface Refusal {
+  path: string;
+  message: string;
+}
+
+/** A document that cannot be read; nothing of it is used. */
+export class DocumentError extends Error {
+  constructor(readonly refusals: Refusal[]) {
+    super(refusals.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join('\n'));
+    this.name = 'DocumentError';
+  }
+}
+
+type Steps = (string | number)[];
+
+export const pathText = (path: Steps): string =>
+  path.reduce<string>(
+    (text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${step}` : step),
+    '',
+  );
+
+const FIELDS: [pattern: RegExp, fields: readonly string[]][] = [
+  [/^$/, ['format', 'version', 'name', 'note', 'schools', 'devices', 'lines']],
+  [/^schools$/, Object.keys(SCHOOLS)],
+  [/^devices\[\d+\]$/, ['id', 'name', 'note', 'item', 'inlets', 'groups', 'feedLimit', 'batteries']],
+  [
+    /^devices\[\d+\]\.groups\[\d+\]$/,
+    ['id', 'name', 'inlets', 'offers', 'feed', 'control', 'latched', 'mutes', 'ramp'],
+  ],
+  [/^devices\[\d+\]\.batteries$/, ['cells', 'chemistry', 'capacity']],
+  [/^lines\[\d+\]$/, ['id', 'name', 'note', 'source', 'links', 'inlet']],
+  [/\.(from|into)$/, ['line', 'link', 'port']],
+  [/\.(ramp|feedLimit|capacity)$/, ['value', 'unit', 'basis', 'where']],
+  [/\.inlet$/, ['device', 'inlet', 'into']],
+  [/\.faults\[\d+\]$/, ['type', 'contact', 'contacts', 'at', 'ohms']],
+];
+
+/** The fields that an object at a path may have. */
+function fieldsAt(root: unknown, path: Steps): readonly string[] {
+  const known = FIELDS.find(([pattern]) => pattern.test(pathText(path)));
+  if (known) return known[1];
+  const at = path.findIndex((step) => step === 'source' || step === 'links' || step === 'inlets');
+  if (at < 0) return [];
+  const depth = path[at] === 'source' ? at + 1 : at + 2;
+  const value = path
+    .slice(0, depth)
+    .reduce<unknown>((object, step) => (object as Record<string | number, unknown>)?.[step], root) as
+    | { kind?: string }
+    | undefined;
+  const kind = [...SOURCES, ...LINKS, ...INLETS].find((other) => other.kind === value?.kind);
+  if (!kind) return [];
+  const rest = path.slice(depth);
+  if (rest.length === 0)
+    return [
+      ...(path[at] === 'source' ? [] : ['id']),
+      'kind',
+      'item',
+      'name',
+      'note',
+      'figures',
+      'choices',
+      ...((kind as LinkKind).faults ? ['faults'] : []),
+    ];
+  if (rest.length > 1) return ['value', 'unit', 'basis', 'where'];
+  if (rest[0] === 'figures') return Object.keys(kind.figures);
+  return Object.keys(kind.choices).filter((name) => path[at] !== 'inlets' || name !== 'feed');
+}
+
+function allowedAt(root: unknown, path: Steps): string {
+  const names = fieldsAt(root, path.slice(0, -1));
+  return names.length ? `; allowed here: ${names.join(', ')}` : '; none are allowed here';
+}
+
+/** A validation error in words that say what to change. */
+export function refusalsOf(error: Joi.ValidationError, root: unknown): Refusal[] {
+  return error.details.slice(0, 20).map(({ type, path, message, context }) => ({
+    path: pathText(path),
+    message:
+      type === 'object.unknown'
+        ? `unknown field${allowedAt(root, path)}`
+        : type === 'any.only'
+          ? `must be ${(context?.valids as unknown[]).map((valid) => JSON.stringify(valid)).join(' or ')}, not ${JSON.stringify(context?.value)}`
+          : type === 'array.unique'
+            ? `has the same id as the one at ${context?.dupePos}; each needs an id of its own`
+            : message,
+  }));
+}

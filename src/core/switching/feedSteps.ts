@@ -1,0 +1,97 @@
+import { transient, type Element, type Netlist } from '../circuit';
+import { CONNECTORS, asDrawn, lineCircuit, type Line, type LineCircuit } from '../gear';
+import { dbu, type Dbu, type Seconds, type Volts } from '../units';
+
+/** Feed resistors of one pair may differ by this share (IEC 61938, from memory); the step is computed for the worst pair. */
+export const MISMATCH = 0.004;
+/** A switch without a ramp of its own. */
+const SUDDEN: Seconds = 1e-4;
+/** What a feed that is switched off still sees to ground, and what its filter holds (assumed; devices differ). */
+const BLEEDER = 100e3;
+const FILTER = 10e-6;
+/** Longest decay that is followed. */
+const LONGEST: Seconds = 600;
+
+/** What an inlet hears when its feed comes on. */
+export interface SwitchOn {
+  /** Peak between the amplifier's two sides. */
+  volts: Volts;
+  /** The level of a sine with that peak, before any gain. */
+  level: Dbu;
+  /** Until the step has fallen to a hundredth of its peak. */
+  settles: Seconds;
+}
+
+export interface SwitchOff {
+  /** Until less than `threshold` is left at the source's contacts; undefined if that takes longer than ten minutes. */
+  decay?: Seconds;
+  threshold: Volts;
+}
+
+const feedOf = (netlist: Netlist) =>
+  netlist.elements.find((e): e is Extract<Element, { type: 'voltageSource' }> => e.name === 'inlet.feed');
+
+/** The netlist with its feed rising from nothing; undefined without a live feed. */
+export function comingOn(line: Line, ramp: Seconds = SUDDEN): { circuit: LineCircuit; netlist: Netlist } | undefined {
+  const circuit = lineCircuit(asDrawn(line), { mismatch: MISMATCH });
+  const feed = feedOf(circuit.netlist);
+  if (!feed) return undefined;
+  const wave = [
+    { at: 0, value: 0 },
+    { at: Math.max(ramp, SUDDEN), value: feed.volts },
+  ];
+  return { circuit, netlist: withElement(circuit.netlist, feed, [{ ...feed, wave }]) };
+}
+
+/** The netlist with its feed cut off at once, charged as it stood. */
+export function goingOff(line: Line): { circuit: LineCircuit; netlist: Netlist } | undefined {
+  const circuit = lineCircuit(asDrawn(line));
+  const feed = feedOf(circuit.netlist);
+  if (!feed) return undefined;
+  const supply = 'feed.supply';
+  return {
+    circuit,
+    netlist: withElement(circuit.netlist, feed, [
+      { ...feed, a: supply },
+      { type: 'switch', name: 'feed.switch', a: supply, b: feed.a, closed: true, closedOhms: 0.1, events: [{ at: 1e-3, closed: false }] },
+      { type: 'resistor', name: 'feed.bleeder', a: feed.a, b: feed.b, ohms: BLEEDER },
+      { type: 'capacitor', name: 'feed.filter', a: feed.a, b: feed.b, farads: FILTER },
+    ]),
+  };
+}
+
+const withElement = (netlist: Netlist, old: Element, fresh: Element[]): Netlist => ({
+  ...netlist,
+  elements: netlist.elements.flatMap((element) => (element === old ? fresh : [element])),
+});
+
+/** The step at the inlet when the feed comes on over `ramp`; the loudest channel counts. */
+export function switchOn(line: Line, ramp?: Seconds): SwitchOn | undefined {
+  const made = comingOn(line, ramp);
+  if (!made) return undefined;
+  const course = transient(made.netlist, { until: 6 + (ramp ?? 0), tolerance: 3e-3 });
+  const { times } = course;
+  const heard = made.circuit.channels.map(({ hot, cold }) => course.volts(hot, cold));
+  const volts = Math.max(...heard.flatMap((course) => course.reduce((most, v) => Math.max(most, Math.abs(v)), 0)));
+  const loud = heard.map((values) => values.findLastIndex((v) => Math.abs(v) > volts / 100));
+  return { volts, level: dbu(Math.max(volts, 1e-9) / Math.SQRT2), settles: times[Math.max(0, ...loud)] };
+}
+
+/** How long the line stays charged after its feed went off. */
+export function switchOff(line: Line, threshold: Volts = 1): SwitchOff | undefined {
+  const made = goingOff(line);
+  if (!made) return undefined;
+  const { plug, nodes } = made.circuit.junctions[0];
+  const { contacts, reference } = CONNECTORS[plug];
+  const others = contacts.filter((contact) => contact !== reference).map((contact) => nodes[contact]);
+  const left = (volts: (a: string, b?: string) => Volts) =>
+    Math.max(...others.map((node) => Math.abs(volts(node, nodes[reference]))));
+  const { times } = transient(made.netlist, {
+    until: LONGEST,
+    tolerance: 3e-3,
+    longestStep: 1,
+    stop: (volts, at) => at > 2e-3 && left(volts) < threshold,
+  });
+  const end = times[times.length - 1];
+  return { threshold, ...(end < LONGEST && { decay: Math.max(end - 1e-3, 0) }) };
+}
