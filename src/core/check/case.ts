@@ -1,5 +1,6 @@
 import { inletKind, kindAt, linkKind, partAt, reader, type Line, type PartRef, type Reader } from '../gear';
-import type { Edit } from '../rig/edits';
+import type { Edit, FreeInlet } from '../rig/edits';
+import type { Plugging } from '../switching';
 import { quantity } from '../units/format';
 import { isPhantom, type FeedName } from '../standards/feeds';
 import type { Finding } from './finding';
@@ -23,6 +24,12 @@ export interface Case extends Solved {
   schools: Schools;
   /** One for each answer to each open question of the line. */
   alternatives: Alternative[];
+  /** Inlets that nothing is plugged into. */
+  free: readonly FreeInlet[];
+  /** What the source takes while its line is plugged live; absent where nobody asked for it. */
+  plugged?: () => Plugging;
+  /** Another line like this one, solved. */
+  solve(line: Line): Solved;
   /** The line solved after some edits. */
   whatIf(edits: Edit[]): Solved;
 }
@@ -55,7 +62,11 @@ export const feedOf = (line: Line): FeedName =>
 
 /** Whether the inlet could feed phantom, now or at the press of a switch. */
 export const canFeedPhantom = (line: Line): boolean =>
-  inletKind(line.inlet.kind).choices.feed?.options.some(({ value }) => isPhantom(value as FeedName)) ?? false;
+  offeredFeeds(line).some((feed) => isPhantom(feed as FeedName));
+
+/** Feeds that the line's inlet can be switched to: by its switch where it hangs on one, else by its kind. */
+export const offeredFeeds = (line: Line): readonly string[] =>
+  line.switch?.offers ?? inletKind(line.inlet.kind).choices.feed?.options.map(({ value }) => value) ?? [];
 
 /** Highest direct voltage between a contact and the reference contact at a junction. */
 export function feedAt({ circuit, point }: Solved, junction: number): number {

@@ -1,6 +1,7 @@
 import { CircuitError } from '../circuit';
 import { asDrawn, choose, questions, UNKNOWN, type Line } from '../gear';
-import { applyEdits, type Edit } from '../rig/edits';
+import { applyEdits, type Edit, type FreeInlet } from '../rig/edits';
+import { plugging } from '../switching';
 import type { Alternative, Case } from './case';
 import { SEVERITIES, VERDICT_ORDER, verdictOf, type Finding, type Remedy, type Verdict } from './finding';
 import { RULES } from './rules';
@@ -14,7 +15,15 @@ export interface Checked {
   verdict: Verdict;
 }
 
-function judge(line: Line, schools: Schools, alternatives: Alternative[]): Checked {
+/** What a line may be moved to, and whether to spend time on what only a reader of its reasons wants to know. */
+export interface Around {
+  /** Inlets that nothing is plugged into. */
+  free?: readonly FreeInlet[];
+  /** Follow over time what happens while it is plugged. */
+  overTime?: boolean;
+}
+
+function judge(line: Line, schools: Schools, alternatives: Alternative[], around: Around): Checked {
   const peakTarget = Number(schools.peakTarget);
   const solve = (asked: Line) => solveLine(asDrawn(asked), peakTarget);
   const solved = solve(line);
@@ -23,6 +32,9 @@ function judge(line: Line, schools: Schools, alternatives: Alternative[]): Check
     line,
     schools,
     alternatives,
+    free: around.free ?? [],
+    plugged: around.overTime && (() => plugging(line)),
+    solve,
     whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)),
   });
   const found = RULES.flatMap((rule) => rule.judge(at));
@@ -30,21 +42,22 @@ function judge(line: Line, schools: Schools, alternatives: Alternative[]): Check
   return { solved, findings, verdict: verdictOf(findings) };
 }
 
-function judgeAll(line: Line, schools: Schools): Checked {
+/** Solves and judges one line; remedies are suggested, not tried. */
+export function judgeLine(line: Line, schools: Schools, around: Around = {}): Checked {
   const alternatives = questions(line).flatMap(({ part, choice, spec }) =>
     spec.options
       .filter(({ value }) => value !== UNKNOWN && value !== spec.question.drawnAs)
       .map(({ value, label }): Alternative => {
-        const { solved, findings } = judge(choose(line, part, choice, value), schools, []);
+        const { solved, findings } = judge(choose(line, part, choice, value), schools, [], {});
         return { part, choice, value, label, ask: spec.question.ask, solved, findings };
       }),
   );
-  return judge(line, schools, alternatives);
+  return judge(line, schools, alternatives, around);
 }
 
 /** Solves and judges one line, and says what each remedy and each answer would give. */
-export function checkLine(line: Line, schools: Schools): Checked {
-  const checked = judgeAll(line, schools);
+export function checkLine(line: Line, schools: Schools, around: Around = {}): Checked {
+  const checked = judgeLine(line, schools, around);
   const tried = new Map<string, Checked | undefined>();
   const after = (edits: Edit[]): Checked | undefined => {
     const key = JSON.stringify(edits);
@@ -64,7 +77,7 @@ export function checkLine(line: Line, schools: Schools): Checked {
 /** The line judged, or nothing where its circuit has no answer: what cannot be solved is no remedy. */
 function attempt(line: Line, schools: Schools): Checked | undefined {
   try {
-    return judgeAll(line, schools);
+    return judgeLine(line, schools);
   } catch (error) {
     if (error instanceof CircuitError) return undefined;
     throw error;

@@ -26,6 +26,8 @@ export interface Remedy {
   note?: string;
   edits: Edit[];
   gives?: Verdict;
+  /** What it does to other lines of the same switch: "2 lines fall silent". */
+  others?: string;
 }
 
 /** An answer from a maker or a manual that would change the judgement. */

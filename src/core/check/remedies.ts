@@ -1,22 +1,52 @@
-import { CONNECTORS, inletKind, type Part } from '../gear';
+import { CONNECTORS, type Part } from '../gear';
 import type { Edit } from '../rig/edits';
-import { faulty, feedOf, nameOf, type Case } from './case';
+import { faulty, feedOf, nameOf, offeredFeeds, type Case } from './case';
+import { FEEDS, type FeedName } from '../standards/feeds';
 import type { Remedy } from './finding';
 
 /** Remedies that several rules offer. Each is empty where it does not apply. */
 
 export function feedOff(at: Case): Remedy[] {
   if (feedOf(at.line) === 'off') return [];
-  return [{ label: 'Turn the feed off', edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: 'off' }] }];
+  const name = at.line.switch ? at.line.switch.name : 'the feed';
+  return [{ label: `Turn ${name} off`, edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: 'off' }] }];
 }
+
+/** Most inlets that are proposed to move to. */
+const MOVES = 3;
+
+/** Moves the line to a free inlet whose feed, as it is switched now, is one of those wanted; one inlet of each switch. */
+export function moveTo(at: Case, wanted: readonly FeedName[]): Remedy[] {
+  const seen = new Set<string>();
+  return at.free
+    .filter(({ inlet, switch: own }) => {
+      const feed = (inlet.choices?.feed ?? 'off') as FeedName;
+      const place = own?.name ?? inlet.kind;
+      if (!wanted.includes(feed) || seen.has(place)) return false;
+      seen.add(place);
+      return true;
+    })
+    .slice(0, MOVES)
+    .map((free) => ({
+      label: `Move to ${free.inlet.name ?? 'a free inlet'}`,
+      note: free.switch ? `free, ${feedText(free.inlet.choices?.feed)}` : 'free, has no feed',
+      edits: [{ do: 'move', ...free }],
+    }));
+}
+
+const feedText = (feed = 'off'): string => (feed === 'off' ? 'feed off' : `${FEEDS[feed as keyof typeof FEEDS].label} on`);
+
+/** Moves the line away from every feed. */
+export const moveAway = (at: Case): Remedy[] => (feedOf(at.line) === 'off' ? [] : moveTo(at, ['off']));
 
 /** Turns on each of the given feeds that the inlet offers. */
 export function feedOn(at: Case, feeds: { value: string; label: string }[]): Remedy[] {
-  const offered = inletKind(at.line.inlet.kind).choices.feed?.options.map(({ value }) => value) ?? [];
+  const offered = offeredFeeds(at.line);
+  const name = at.line.switch ? at.line.switch.name : 'the feed';
   return feeds
     .filter(({ value }) => offered.includes(value) && feedOf(at.line) !== value)
     .map(({ value, label }) => ({
-      label: `Set the feed to ${label}`,
+      label: `Set ${name} to ${label}`,
       edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value }],
     }));
 }
@@ -46,9 +76,7 @@ export function converterForAdapter(at: Case): Remedy[] {
     const { input, output } = at.circuit.links[n];
     if (part.kind !== 'plain-adapter' || CONNECTORS[input].size !== '3.5 mm' || output !== 'xlr3') return [];
     const edits: Edit[] = [{ do: 'replace', part: n, with: { kind: 'plug-in-converter' } }];
-    const needsFeed =
-      feedOf(at.line) !== 'P48' &&
-      inletKind(at.line.inlet.kind).choices.feed?.options.some(({ value }) => value === 'P48');
+    const needsFeed = feedOf(at.line) !== 'P48' && offeredFeeds(at.line).includes('P48');
     if (needsFeed) edits.push({ do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' });
     return [
       {

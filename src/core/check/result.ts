@@ -1,6 +1,7 @@
 import { CONNECTORS, type ConnectorId, type Contact, type LinkView } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
-import { checkLine, type Checked } from './check';
+import { checkLine, judgeLine, type Around, type Checked } from './check';
+import { moments, type Moments } from './moments';
 import { contactCurrents } from './currents';
 import type { Finding, Verdict } from './finding';
 import type { Line } from '../gear';
@@ -56,14 +57,24 @@ export interface LineResult {
     level: LevelPlan | null;
   };
   links: LinkView[];
+  /** What happens while it is plugged and switched; absent where nobody asked for it. */
+  moments?: Moments;
 }
 
 const orNull = (value: number | undefined): number | null =>
   value !== undefined && Number.isFinite(value) ? value : null;
 
-/** Checks one line and lays the result out for a screen, a terminal or a file. */
-export function lineResult(line: Line, schools: Schools): LineResult {
-  return present(line, checkLine(line, schools));
+/** Checks one line with everything about it: remedies tried, and followed over time. */
+export function lineResult(line: Line, schools: Schools, around: Around = {}): LineResult {
+  const checked = checkLine(line, schools, { overTime: true, ...around });
+  return { ...present(line, checked), moments: moments(line, checked.solved) };
+}
+
+/** Checks one line for its verdict, findings and readings; remedies and the course over time are left out. */
+export function lineSummary(line: Line, schools: Schools): LineResult {
+  const checked = judgeLine(line, schools);
+  const findings = checked.findings.map(({ answers: _answers, ...finding }) => ({ ...finding, remedies: [] }));
+  return present(line, { ...checked, findings });
 }
 
 function present(line: Line, { solved, findings, verdict }: Checked): LineResult {
@@ -148,15 +159,3 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
     },
   };
 }
-
-/** Name and version of the result's format. */
-const RESULT_FORMAT = { format: 'inlet-check-result', version: 1 } as const;
-
-/** Checks every line of a rig. */
-export const rigResult = (rig: { name: string; lines: Line[] }, schools: Schools) => ({
-  ...RESULT_FORMAT,
-  name: rig.name,
-  schools,
-  lines: rig.lines.map((line) => lineResult(line, schools)),
-});
-export type RigResult = ReturnType<typeof rigResult>;

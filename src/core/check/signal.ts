@@ -1,4 +1,4 @@
-import { magnitude, phase, smallSignal, type Complex, type OperatingPoint, type Response } from '../circuit';
+import { magnitude, phase, smallSignal, sweep, type Complex, type OperatingPoint, type Response } from '../circuit';
 import { CONNECTORS, type Channel, type Contact, type LineCircuit } from '../gear';
 import { decibels, ratio, type Decibels, type Hertz, type Ohms } from '../units';
 
@@ -57,10 +57,9 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
   const driven = middle.volts(hot, cold);
   const atSource = decibels(magnitude(driven));
 
-  const response = frequencies().map((frequency) => ({
-    frequency,
-    level: decibels(magnitude(across(at(frequency), channels[best]))),
-  }));
+  const along = sweep(point, channels[best].hot, channels[best].cold);
+  const levelAt = (frequency: Hertz) => decibels(magnitude(along(frequency)));
+  const response = frequencies().map((frequency) => ({ frequency, level: levelAt(frequency) }));
   const mains = at(MAINS);
   let impedances: SignalReading['impedances'] | undefined;
   return {
@@ -68,7 +67,7 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
     best,
     atSource,
     alongPath: heard[best].level - atSource - circuit.expectedGain,
-    ...cuts(response, (frequency) => decibels(magnitude(across(at(frequency), channels[best])))),
+    ...cuts(response, levelAt),
     load: loadSeen(middle.impedance(hot, cold), driven),
     atJunctions: junctions.map(({ nodes }) => strongest(middle, Object.values(nodes))),
     get impedances() {

@@ -4,5 +4,6 @@ export { NetlistBuilder } from './builder';
 export { CircuitError, type CircuitFault } from './errors';
 export { operatingPoint, type OperatingPoint } from './operatingPoint';
 export { magnitude, phase, smallSignal, type Complex, type Response } from './response';
+export { sweep } from './sweep';
 export { spiceText } from './spice';
 export { transient, type Course, type TransientOptions } from './transient';

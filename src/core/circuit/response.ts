@@ -26,21 +26,26 @@ export interface Response {
  * @throws CircuitError `singular`
  */
 export function smallSignal(point: OperatingPoint): (frequency: Hertz) => Response {
-  const { system } = point;
+  const g = linearisedAt(point);
+  return (frequency) => responseAt(point.system, g, 2 * Math.PI * frequency);
+}
+
+/** The conductances of a circuit for small signals: every non-linear element by its slope, floating parts tied to ground. */
+export function linearisedAt({ system, slopes }: OperatingPoint): Float64Array {
   const n = system.size;
   const g = system.g.slice();
   const add = (row: number, column: number, value: number) => {
     if (row >= 0 && column >= 0) g[row * n + column] += value;
   };
   system.nonLinear.forEach(({ a, b }, k) => {
-    const siemens = point.slopes[k];
+    const siemens = slopes[k];
     add(a, a, siemens);
     add(b, b, siemens);
     add(a, b, -siemens);
     add(b, a, -siemens);
   });
   for (const [first] of system.islands('signal')) add(system.node(first)!, system.node(first)!, 1);
-  return (frequency) => responseAt(system, g, 2 * Math.PI * frequency);
+  return g;
 }
 
 function responseAt(system: System, g: Float64Array, omega: number): Response {

@@ -22,6 +22,15 @@ export interface Part {
   figures?: Record<string, Figure>;
   choices?: Record<string, string>;
   faults?: Fault[];
+  /** Who answered for a figure or a choice, by its name. */
+  facts?: Record<string, Fact>;
+}
+
+/** A maker's or owner's answer: who gave it, when (a date), and where it is written. */
+export interface Fact {
+  who: string;
+  when: string;
+  where?: string;
 }
 
 /** A link on the way of a line, and the sockets it is entered and left by where these are not its main ones. */
@@ -52,6 +61,10 @@ export interface FeedSwitch {
   offers: readonly string[];
   /** Names of the other lines that it reaches. */
   reaches: readonly string[];
+  /** Seconds over which the feed rises or falls. */
+  ramp?: number;
+  /** It mutes its inlets while it switches. */
+  mutes?: boolean;
 }
 
 /** One line: a source, its links in order, the inlet, and whatever else hangs on its conductors. */

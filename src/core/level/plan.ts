@@ -18,7 +18,7 @@ export interface LevelPlan {
 }
 
 /** Open-circuit level of a source at its loudest expected sound, in volts RMS. */
-function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader): Volts {
+export function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader): Volts {
   if (from === 'sensitivity') return read.value('sensitivity') * pascal(read.value('loudness'));
   return unit === 'dBu' ? fromDbu(read.value('outputLevel')) : read.value('outputLevel');
 }

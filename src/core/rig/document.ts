@@ -1,4 +1,4 @@
-import { DEFAULT_SCHOOLS, type Schools } from '../check';
+import { DEFAULT_SCHOOLS, type Schools } from '../check/schools';
 import type { Figure, Part } from '../gear';
 import type { FeedName } from '../standards/feeds';
 
@@ -71,15 +71,21 @@ export interface InletRef {
   inlet: string;
 }
 
-/** One line as a document holds it; it may begin at another line's link (splitter) or end in one (link-through, Y-lead). */
-export interface RigLine {
+interface LineHead {
   id: string;
   name: string;
   note?: string;
-  source: Part | { from: Socket };
   links: Part[];
-  inlet: InletRef | { into: Socket };
 }
+type Beginning = { source: Part } | { source: { from: Socket } };
+type Ending = { inlet: InletRef } | { inlet: { into: Socket } };
+
+/** One line as a document holds it; it may begin at another line's link (splitter) or end in one (link-through, Y-lead). */
+export type RigLine = LineHead & Beginning & Ending;
+
+/** A line's beginning or end put in another's place. */
+export const withEnds = (line: RigLine, ends: Partial<Pick<RigLine, 'source' | 'inlet'>>): RigLine =>
+  ({ ...line, ...ends }) as RigLine;
 
 /** A rig as a file holds it: devices, lines, and the schools it follows where they differ from the careful default. */
 export interface RigDocument {
@@ -106,8 +112,10 @@ export const emptyRig = (name: string): RigDocument => ({
   lines: [],
 });
 
-export const startsAtLink = (line: RigLine): line is RigLine & { source: { from: Socket } } => 'from' in line.source;
-export const endsInLink = (line: RigLine): line is RigLine & { inlet: { into: Socket } } => 'into' in line.inlet;
+type FromLink = LineHead & { source: { from: Socket } } & Ending;
+type IntoLink = LineHead & Beginning & { inlet: { into: Socket } };
+export const startsAtLink = (line: RigLine): line is FromLink => 'from' in line.source;
+export const endsInLink = (line: RigLine): line is IntoLink => 'into' in line.inlet;
 
 /** The switch group of an inlet, if it has one. */
 export const groupOf = (device: Device, inlet: string): SwitchGroup | undefined =>

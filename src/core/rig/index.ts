@@ -2,7 +2,7 @@
 export * from './document';
 export { DocumentError, type Refusal } from './refusals';
 export { CHEMISTRIES, DEVICE_FIGURES, parseDocument, readDocument } from './schema';
-export { inletName, rigPath, rigPaths, type RigPath } from './paths';
+export { inletName, rigPath, rigPaths, rigPathsOf, type RigPath } from './paths';
 export * from './rigEdits';
 export { jsonSchema } from './jsonSchema';
 export { lineSpice } from './spice';

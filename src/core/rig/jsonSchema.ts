@@ -1,4 +1,4 @@
-import { SCHOOLS } from '../check';
+import { SCHOOLS } from '../check/schools';
 import {
   BASES,
   CONNECTORS,

@@ -15,6 +15,16 @@ export const figure = ({ unit, min, max }: Pick<FigureSpec, 'unit' | 'min' | 'ma
     where: text(200).allow(''),
   });
 
+/** Who answered, when, and where it is written. */
+const fact = Joi.object({
+  who: text(80).required(),
+  when: Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .messages({ 'string.pattern.base': '{{#label}} must be a date like 2026-05-01' })
+    .required(),
+  where: text(200).allow(''),
+});
+
 const contact = Joi.valid(...new Set(Object.values(CONNECTORS).flatMap(({ contacts }) => contacts)));
 const contacts = Joi.array().items(contact).length(2).unique();
 
@@ -58,6 +68,9 @@ const partOfKind = (kind: AnyKind, more: Joi.PartialSchemaMap, without: readonly
           .filter(([name]) => !without.includes(name))
           .map(([name, { options }]) => [name, Joi.valid(...options.map(({ value }) => value))]),
       ),
+    ),
+    facts: Joi.object(
+      Object.fromEntries([...Object.keys(kind.figures), ...Object.keys(kind.choices)].map((name) => [name, fact])),
     ),
     ...((kind as LinkKind).faults && { faults: Joi.array().items(fault).max(8) }),
   });

@@ -8,6 +8,7 @@ import {
   type RigDocument,
   type RigLine,
   type Socket,
+  type SwitchGroup,
 } from './document';
 
 /** The line of the document that a link of a path belongs to, and its place there. */
@@ -65,6 +66,15 @@ function indexOf(document: RigDocument): Index {
 export function rigPaths(document: RigDocument): RigPath[] {
   const index = indexOf(document);
   return document.lines.map((line) => followed(index, line));
+}
+
+/** Some lines of a document followed, in the order asked for; ids that it does not have are left out. */
+export function rigPathsOf(document: RigDocument, ids: readonly string[]): RigPath[] {
+  const index = indexOf(document);
+  return ids.flatMap((id) => {
+    const line = index.lines.get(id);
+    return line ? [followed(index, line)] : [];
+  });
 }
 
 /** One line of a document followed; undefined if there is none of that id. */
@@ -190,6 +200,15 @@ function branch(
   };
 }
 
+/** A device's switch as a line sees it. */
+export const switchOf = (device: Device, group: SwitchGroup | undefined, reaches: readonly string[]): FeedSwitch => ({
+  name: group ? `${device.name}, ${group.name}` : device.name,
+  offers: group?.offers ?? [],
+  reaches,
+  ...(group?.ramp && { ramp: group.ramp.value }),
+  ...(group?.mutes && { mutes: true }),
+});
+
 /** An inlet as the check takes it: its feed as its switch stands now. */
 function inletPart(index: Index, ref: InletRef): { part: Part; feedSwitch?: FeedSwitch } {
   const device = index.devices.get(ref.device)!;
@@ -205,6 +224,6 @@ function inletPart(index: Index, ref: InletRef): { part: Part; feedSwitch?: Feed
     .flatMap((other) => index.names.get(place({ device: ref.device, inlet: other })) ?? []);
   return {
     part: { ...named, choices: { ...part.choices, feed } },
-    feedSwitch: { name: group ? `${device.name}, ${group.name}` : device.name, offers: group?.offers ?? [], reaches },
+    feedSwitch: switchOf(device, group, reaches),
   };
 }

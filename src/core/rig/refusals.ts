@@ -1,5 +1,5 @@
 import type Joi from 'joi';
-import { SCHOOLS } from '../check';
+import { SCHOOLS } from '../check/schools';
 import { INLETS, LINKS, SOURCES, type LinkKind } from '../gear';
 
 /** One thing that is wrong with a document: where, and what would be right. */
@@ -64,8 +64,11 @@ function fieldsAt(root: unknown, path: Steps): readonly string[] {
       'note',
       'figures',
       'choices',
+      'facts',
       ...((kind as LinkKind).faults ? ['faults'] : []),
     ];
+  if (rest[0] === 'facts')
+    return rest.length > 1 ? ['who', 'when', 'where'] : [...Object.keys(kind.figures), ...Object.keys(kind.choices)];
   if (rest.length > 1) return ['value', 'unit', 'basis', 'where'];
   if (rest[0] === 'figures') return Object.keys(kind.figures);
   return Object.keys(kind.choices).filter((name) => path[at] !== 'inlets' || name !== 'feed');

@@ -4,6 +4,7 @@ import {
   endsInLink,
   groupOf,
   startsAtLink,
+  withEnds,
   type Device,
   type InletRef,
   type RigDocument,
@@ -11,7 +12,7 @@ import {
   type Socket,
 } from './document';
 import { ownBox, withFigure, type Edit, type FreeInlet } from './edits';
-import { inletName, rigPath } from './paths';
+import { inletName, rigPath, switchOf } from './paths';
 
 /** Changes to a whole rig. Each takes a document and returns another; the one given stays as it is. */
 
@@ -42,7 +43,7 @@ function applyOne(document: RigDocument, id: string, edit: Edit): RigDocument {
   const { owners, source, inlet } = path;
   const onPart = (ref: PartRef, change: (part: Part) => Part): RigDocument => {
     if (ref === 'source')
-      return withLine(document, source, (line) => ({ ...line, source: change(line.source as Part) }));
+      return withLine(document, source, (line) => withEnds(line, { source: change(line.source as Part) }));
     if (ref === 'inlet')
       return withDevice(document, inlet.device, (device) => ({
         ...device,
@@ -129,7 +130,7 @@ export function moveLine(document: RigDocument, id: string, to: InletRef): RigDo
   const { inlet: from } = line;
   const moved = withLine(document, id, (own) => ({ ...own, inlet: to }));
   if (!there) return moved;
-  return withLine(moved, there.id, (other) => ({ ...other, inlet: from }));
+  return withLine(moved, there.id, (other) => withEnds(other, { inlet: from }));
 }
 
 /** Puts a line before another one in the document's order; last if that is left out. */
@@ -172,19 +173,18 @@ const sockets = (line: RigLine): Socket[] => [
 function heirOf(line: RigLine, heir: RigLine): RigLine {
   if (startsAtLink(heir) && heir.source.from.line === line.id) {
     const at = line.links.findIndex(({ id }) => id === heir.source.from.link);
-    return { ...heir, source: line.source, links: [...line.links.slice(0, at), ...heir.links] };
+    return withEnds({ ...heir, links: [...line.links.slice(0, at), ...heir.links] }, { source: line.source });
   }
   const at = line.links.findIndex(({ id }) => endsInLink(heir) && id === heir.inlet.into.link);
-  return { ...heir, links: [...heir.links, ...line.links.slice(at)], inlet: line.inlet };
+  return withEnds({ ...heir, links: [...heir.links, ...line.links.slice(at)] }, { inlet: line.inlet });
 }
 
 function rehung(line: RigLine, from: string, to: string): RigLine {
-  return {
-    ...line,
+  return withEnds(line, {
     ...(startsAtLink(line) &&
       line.source.from.line === from && { source: { from: { ...line.source.from, line: to } } }),
     ...(endsInLink(line) && line.inlet.into.line === from && { inlet: { into: { ...line.inlet.into, line: to } } }),
-  };
+  });
 }
 
 function separateLines(document: RigDocument, { line: id, to }: Extract<Edit, { do: 'separate' }>): RigDocument {
@@ -220,11 +220,11 @@ export function freeInlets(document: RigDocument): FreeInlet[] {
         return {
           to,
           inlet: { ...named, choices: { ...part.choices, feed: group?.feed ?? 'off' } },
-          switch: {
-            name: group ? `${device.name}, ${group.name}` : device.name,
-            offers: group?.offers ?? [],
-            reaches: (group?.inlets ?? []).flatMap((other) => names.get(`${device.id} ${other}`) ?? []),
-          },
+          switch: switchOf(
+            device,
+            group,
+            (group?.inlets ?? []).flatMap((other) => names.get(`${device.id} ${other}`) ?? []),
+          ),
         };
       }),
   );
@@ -255,7 +255,7 @@ export function freeName(taken: readonly { name: string }[], wish: string): stri
 /** Adds a line at an inlet. */
 export const addLine = (document: RigDocument, line: Omit<RigLine, 'id'>): RigDocument => ({
   ...document,
-  lines: [...document.lines, { id: freeId(document.lines, line.name), ...line }],
+  lines: [...document.lines, { ...line, id: freeId(document.lines, line.name) } as RigLine],
 });
 
 /** A second line like the first, on a free inlet; its own links get no ids, since nothing hangs on them. */

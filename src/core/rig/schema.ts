@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { SCHOOLS } from '../check';
+import { SCHOOLS } from '../check/schools';
 import { INLETS, LINKS, SOURCES } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION, type RigDocument } from './document';

@@ -1,5 +1,5 @@
 import { finding, heldAgainst, quantity, restsOn, type Rule } from '../case';
-import { converterForAdapter, feedOff } from '../remedies';
+import { converterForAdapter, feedOff, moveAway } from '../remedies';
 import { meter } from '../solve';
 
 export const capsuleOvervoltage: Rule = {
@@ -19,7 +19,7 @@ export const capsuleOvervoltage: Rule = {
             `${quantity(volts, 'V')} stand on ${stake.what}; it stands ${quantity(stake.stands.value, 'V')}. ` +
             'Nothing between the inlet and the capsule keeps the phantom feed away from it.',
           numbers: [{ label: 'Voltage on the capsule', value: volts, unit: 'V', limit: heldAgainst(stake.stands) }],
-          remedies: [...converterForAdapter(at), ...feedOff(at)],
+          remedies: [...converterForAdapter(at), ...feedOff(at), ...moveAway(at)],
           basis: `computation; ${restsOn(stake.stands)}`,
         }),
       ];

@@ -1,7 +1,7 @@
 import type { WindingStake } from '../../gear';
 import { faulty, finding, heldAgainst, nameOf, quantity, restsOn, type Case, type Rule } from '../case';
 import type { Solved } from '../solve';
-import { feedOff, isolate, mendCables } from '../remedies';
+import { feedOff, isolate, mendCables, moveAway } from '../remedies';
 
 /** The largest direct current through any element of a winding, in amperes. */
 export const windingCurrent = ({ point }: Solved, stake: WindingStake): number =>
@@ -37,7 +37,7 @@ export const elementDirectCurrent: Rule = {
           numbers: [
             { label: `Current through ${stake.what}`, value: amps, unit: 'A', limit: heldAgainst(stake.limit) },
           ],
-          remedies: [...mendCables(at), ...feedOff(at), ...isolate(at)],
+          remedies: [...mendCables(at), ...feedOff(at), ...moveAway(at), ...isolate(at)],
           basis: `computation; ${restsOn(stake.limit)}`,
         }),
       ];

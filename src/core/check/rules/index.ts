@@ -16,6 +16,7 @@ import { outputBackfeed } from './outputBackfeed';
 import { plainAdapterRule } from './plainAdapter';
 import { reversed } from './reversed';
 import { ribbonFed } from './ribbonFed';
+import { sharedFeeds } from './sharedFeeds';
 import { shieldOpen } from './shieldOpen';
 import { openPath, shortedPath } from './signalPath';
 import { supplyOvervoltage } from './supplyOvervoltage';
@@ -34,6 +35,7 @@ export const RULES: readonly Rule[] = [
   ribbonFed,
   exposedPatch,
   feedOverload,
+  sharedFeeds,
   throughAsInput,
   doesNotFit,
   unpowered,

@@ -1,5 +1,5 @@
 import { sourceKind } from '../../gear';
-import { feedOf, finding, quantity, schoolOf, type Rule } from '../case';
+import { feedOf, finding, offeredFeeds, quantity, schoolOf, type Rule } from '../case';
 import type { Remedy } from '../finding';
 import { insertLink } from '../remedies';
 
@@ -23,7 +23,7 @@ export const gainShort: Rule = {
       feedOf(at.line) === 'P48' ? 'right behind the source' : 'right behind the source, feed on',
     );
     const remedies: Remedy[] =
-      passive && !boosted
+      passive && !boosted && (feedOf(at.line) === 'P48' || offeredFeeds(at.line).includes('P48'))
         ? [{ ...booster, edits: [...booster.edits, { do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' }] }]
         : [];
     return [

@@ -1,7 +1,7 @@
 import type { Limit } from '../../gear';
 import { finding, heldAgainst, quantity, restsOn, type Case, type Rule } from '../case';
 import type { Finding, Remedy } from '../finding';
-import { converterForAdapter, feedOff, insertLink, isolate, replaceLink } from '../remedies';
+import { converterForAdapter, feedOff, insertLink, isolate, moveAway, replaceLink } from '../remedies';
 import { meter } from '../solve';
 
 /** From this share of a limit on the finding says watch. */
@@ -41,7 +41,7 @@ function backfeed(at: Case, value: number, unit: 'A' | 'V', limit: Limit, what: 
       what,
       why: `${label}: ${quantity(value, unit)}, ${over ? 'more than' : 'more than half of'} the ${quantity(limit.value, unit)} it stands.`,
       numbers: [{ label, value, unit, limit: heldAgainst(limit) }],
-      remedies: [...feedOff(at), ...converterOrBox(at), ...isolate(at)],
+      remedies: [...feedOff(at), ...moveAway(at), ...converterOrBox(at), ...isolate(at)],
       basis: `computation; ${restsOn(limit)}`,
     }),
   ];

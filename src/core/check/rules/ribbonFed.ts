@@ -13,7 +13,7 @@ import {
   type Rule,
 } from '../case';
 import type { Answer, Finding, Severity } from '../finding';
-import { feedOff, isolate } from '../remedies';
+import { feedOff, isolate, moveAway } from '../remedies';
 import { windingCurrent } from './elementDirectCurrent';
 
 interface RibbonFacts {
@@ -73,6 +73,7 @@ export const ribbonFed: Rule = {
         numbers: numbers(at, volts),
         remedies: [
           ...feedOff(at),
+          ...moveAway(at),
           ...isolate(at),
           ...untested(at).map((n) => ({
             label: 'Note the cable as tested',

@@ -1,13 +1,18 @@
 import { inletKind, kindAt, partAt } from '../../gear';
 import { finding, heldAgainst, nameOf, quantity, restsOn, type Case, type Rule } from '../case';
 import type { Remedy } from '../finding';
-import { converterForAdapter, feedOn, insertLink, mendCables } from '../remedies';
+import { converterForAdapter, feedOn, insertLink, mendCables, moveTo } from '../remedies';
 import { batteryFlat, type SupplyState } from '../solve';
 
 const PHANTOMS = [
   { value: 'P48', label: '48 V' },
   { value: 'P24', label: '24 V' },
   { value: 'P12', label: '12 V' },
+];
+
+const T12 = [
+  { value: 'T12', label: 'T12' },
+  { value: 'T12R', label: 'T12 reversed' },
 ];
 
 /** Ways to get a part the power it wants. */
@@ -17,16 +22,24 @@ export function powerUp(at: Case, { stake }: SupplyState): Remedy[] {
     : [];
   const last = at.line.links.length;
   const feedless = !inletKind(at.line.inlet.kind).choices.feed && at.circuit.junctions[last].plug === 'xlr3';
-  if (stake.wants === 'T12') return [...mendCables(at), ...feedOn(at, [{ value: 'T12', label: 'T12' }])];
+  if (stake.wants === 'T12')
+    return [
+      ...mendCables(at),
+      ...feedOn(at, T12),
+      ...moveTo(at, ['T12', 'T12R']),
+      insertLink('Insert a T12 supply box', 0, { kind: 't12-supply' }, 'right behind the microphone'),
+    ];
   if (stake.wants === 'plug-in power')
     return [
       ...mendCables(at),
       ...converterForAdapter(at),
       ...feedOn(at, [{ value: 'plug-in', label: 'plug-in power' }]),
+      ...moveTo(at, ['plug-in']),
     ];
   return [
     ...mendCables(at),
     ...feedOn(at, PHANTOMS),
+    ...moveTo(at, ['P48', 'P24', 'P12', 'SP48']),
     ...battery,
     ...(feedless || at.circuit.junctions[0].plug === 'xlr3'
       ? [

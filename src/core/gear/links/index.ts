@@ -9,6 +9,7 @@ import { plainAdapter } from './plainAdapter';
 import { plugInConverter } from './plugInConverter';
 import { splitter } from './splitter';
 import { supplyBox } from './supplyBox';
+import { t12Supply } from './t12Supply';
 import { stereoSplit, twoMonoToStereo, yLead } from './yLeads';
 
 export const LINKS: readonly LinkKind[] = [
@@ -20,6 +21,7 @@ export const LINKS: readonly LinkKind[] = [
   activeDirectBox,
   inlineBooster,
   supplyBox,
+  t12Supply,
   isolatingTransformer,
   pad,
   polarityReverser,

@@ -1,6 +1,6 @@
 import type { LinkKind } from '../part';
 import { pinFigures, stakePhantom } from '../phantom';
-import { resistance } from '../shared';
+import { choice, resistance } from '../shared';
 
 /** An ordinary silicon junction; with the regulator's own voltage in series it stands for a shunt regulator. */
 const JUNCTION = { saturationAmps: 1e-14, emission: 1, volts: 0.65 };
@@ -24,7 +24,12 @@ export const plugInConverter: LinkKind = {
     ...pinFigures(9, 7),
     outputResistance: resistance('Output resistance', 150),
   },
-  choices: {},
+  choices: {
+    socket: choice('Its mini-jack', [
+      ['mono', 'mono: power on the tip'],
+      ['stereo', 'stereo: power on tip and ring, summed'],
+    ]),
+  },
   ends: () => ({ input: 'trs35', output: 'xlr3' }),
   build(bench) {
     const [tip, sleeve] = [bench.in('T'), bench.in('S')];
@@ -43,6 +48,10 @@ export const plugInConverter: LinkKind = {
     bench.voltage('reference', bench.node('reference'), pin1, bench.value('gives') - JUNCTION.volts);
     bench.capacitor('filter', bench.node('regulated'), pin1, 100e-6);
     bench.resistor('bias', bench.node('regulated'), tip, bench.value('resistance'));
+    if (bench.choice('socket') === 'stereo') {
+      bench.resistor('bias.ring', bench.node('regulated'), bench.in('R'), bench.value('resistance'));
+      bench.capacitor('input.ring', bench.in('R'), bench.node('input'), 1e-6);
+    }
     // Signal: a follower, its output balanced by impedance.
     const half = bench.value('outputResistance') / 2;
     bench.capacitor('input', tip, bench.node('input'), 1e-6);

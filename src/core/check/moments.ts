@@ -1,0 +1,49 @@
+import { inletKind, linkKind, reader, type Line } from '../gear';
+import { plugging, switchOff, switchOn, type Plugging, type SwitchOff } from '../switching';
+import type { Dbfs, Dbu, Decibels, Seconds, Volts } from '../units';
+import type { Solved } from './solve';
+
+/** The step at an inlet when its feed comes on, and where a gain puts it. */
+export interface Step {
+  volts: Volts;
+  level: Dbu;
+  /** Until it has fallen to a hundredth. */
+  settles: Seconds;
+  /** Level of a sine that reaches 0 dBFS at 0 dB gain; `level - fullScale + gain` is the step in dBFS. */
+  fullScale: Dbu;
+  /** The planned gain, or the least where no signal was planned. */
+  gain: Decibels;
+  dbfs: Dbfs;
+  ramp: Seconds;
+}
+
+/** What happens on a line while it is plugged with its feed on, and when the feed goes on and off. */
+export interface Moments {
+  plugged: Plugging[];
+  on: Step | null;
+  off: SwitchOff | null;
+}
+
+/** Follows a line over time. A line without a live feed has nothing to tell. */
+export function moments(line: Line, { circuit, level }: Pick<Solved, 'circuit' | 'level'>): Moments {
+  const fed = [...circuit.stakes, ...circuit.others.map(({ stake }) => stake)].some(({ type }) => type === 'feed');
+  if (!fed) return { plugged: [], on: null, off: null };
+  const patch = line.links.findIndex((part) => linkKind(part.kind).nature === 'TRS patch point');
+  const places = [{ junction: 0, patch: false }, ...(patch < 0 ? [] : [{ junction: patch, patch: true }])];
+  return {
+    plugged: places.map((place) => plugging(line, place)),
+    on: step(line, level),
+    off: switchOff(line) ?? null,
+  };
+}
+
+function step(line: Line, level: Solved['level']): Step | null {
+  const ramp = line.switch?.ramp ?? 0;
+  const made = switchOn(line, ramp || undefined);
+  if (!made) return null;
+  const inlet = reader(inletKind(line.inlet.kind), line.inlet);
+  const fullScale = inlet.value('fullScale');
+  const [least, most] = [inlet.value('gainMin'), inlet.value('gainMax')];
+  const gain = Math.min(Math.max(level?.gainNeeded ?? least, least), most);
+  return { ...made, fullScale, gain, ramp, dbfs: made.level - fullScale + gain };
+}
