@@ -26,6 +26,26 @@ function terminals(element: Element, point: OperatingPoint): { node: string; amp
   ];
 }
 
+interface End {
+  place: number;
+  node: string;
+  amps: Amps;
+}
+const known = new WeakMap<OperatingPoint, End[]>();
+
+/** Every terminal of every element with its current and its final node, worked out once for all junctions. */
+function endsOf(point: OperatingPoint, elements: readonly Element[]): End[] {
+  const found = known.get(point);
+  if (found) return found;
+  const { joined } = point.system.netlist;
+  const ends = elements.flatMap((element) => {
+    const place = placeOf(element);
+    return terminals(element, point).map(({ node, amps }) => ({ place, node: resolve(joined, node), amps }));
+  });
+  known.set(point, ends);
+  return ends;
+}
+
 /**
  * Direct current through each contact of a junction, positive towards the source. What the reference contact carries
  * back is the rest of what the others bring; with a contact joined to it on the way this is not known by contact.
@@ -34,16 +54,14 @@ export function contactCurrents(circuit: LineCircuit, point: OperatingPoint, jun
   const { netlist, junctions } = circuit;
   const { plug, nodes } = junctions[junction];
   const node = (name: string) => resolve(netlist.joined, name);
-  const towardsInlet = netlist.elements
-    .filter((element) => placeOf(element) > junction)
-    .flatMap((element) => terminals(element, point));
+  const towardsInlet = endsOf(point, netlist.elements).filter(({ place }) => place > junction);
   const currents = new Map<Contact, Amps>();
   const { contacts, reference } = CONNECTORS[plug];
   const grounded = new Set([GROUND, node(nodes[reference])]);
   for (const contact of contacts) {
     if (grounded.has(node(nodes[contact]))) continue;
     const entering = towardsInlet
-      .filter((end) => node(end.node) === node(nodes[contact]))
+      .filter((end) => end.node === node(nodes[contact]))
       .reduce((sum, { amps }) => sum + amps, 0);
     currents.set(contact, -entering);
   }

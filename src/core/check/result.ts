@@ -67,17 +67,17 @@ const orNull = (value: number | undefined): number | null =>
 /** Checks one line with everything about it: remedies tried, and followed over time. */
 export function lineResult(line: Line, schools: Schools, around: Around = {}): LineResult {
   const checked = checkLine(line, schools, { overTime: true, ...around });
-  return { ...present(line, checked), moments: moments(line, checked.solved) };
+  return { ...present(line, checked, true), moments: moments(line, checked.solved) };
 }
 
 /** Checks one line for its verdict, findings and readings; remedies and the course over time are left out. */
 export function lineSummary(line: Line, schools: Schools): LineResult {
   const checked = judgeLine(line, schools);
   const findings = checked.findings.map(({ answers: _answers, ...finding }) => ({ ...finding, remedies: [] }));
-  return present(line, { ...checked, findings });
+  return present(line, { ...checked, findings }, false);
 }
 
-function present(line: Line, { solved, findings, verdict }: Checked): LineResult {
+function present(line: Line, { solved, findings, verdict }: Checked, drawn: boolean): LineResult {
   const { circuit, point, signal, supplies } = solved;
   const last = circuit.junctions.length - 1;
   return {
@@ -153,7 +153,7 @@ function present(line: Line, { solved, findings, verdict }: Checked): LineResult
         load: orNull(signal.load),
         lowCut: orNull(signal.lowCut),
         highCut: orNull(signal.highCut),
-        response: signal.response.map(({ frequency, level }) => ({ frequency, level: orNull(level) })),
+        response: drawn ? signal.drawn().map(({ frequency, level }) => ({ frequency, level: orNull(level) })) : [],
       },
       level: solved.level ?? null,
     },

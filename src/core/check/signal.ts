@@ -6,11 +6,12 @@ import { decibels, ratio, type Decibels, type Hertz, type Ohms } from '../units'
 const MIDDLE: Hertz = 1000;
 /** Where shields are judged. */
 const MAINS: Hertz = 50;
-/** Band and density of the response; 22 points see every slope a line can have. */
+/** Band and density of the response: few points find every cut a line can have, more of them draw it. */
 const BAND: [Hertz, Hertz] = [10, 20000];
-const POINTS = 22;
-/** Halvings that narrow a cut down to 0.3 % of its frequency. */
-const HALVINGS = 7;
+const POINTS = 14;
+const DRAWN = 48;
+/** Steps that narrow a cut down to a tenth of a percent of its frequency. */
+const STEPS = 4;
 
 /** What becomes of the signal; all levels against the source's open-circuit output, every part taken as powered. */
 export interface SignalReading {
@@ -28,11 +29,13 @@ export interface SignalReading {
   load: Ohms;
   /** Strongest level between any two contacts at each junction. */
   atJunctions: Decibels[];
-  /** Impedance of each contact to ground at 1 kHz, by junction. */
-  readonly impedances: Record<string, Ohms>[];
+  /** Impedance of a contact to ground at 1 kHz; infinite for one that the junction does not have. */
+  impedance(junction: number, contact: string): Ohms;
   /** Impedance of each junction's reference contact to ground at 50 Hz. */
   shields: Ohms[];
   response: { frequency: Hertz; level: Decibels }[];
+  /** The same with as many points as a drawing wants. */
+  drawn(): { frequency: Hertz; level: Decibels }[];
 }
 
 /** Reads the small-signal response of a line. */
@@ -59,9 +62,11 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
 
   const along = sweep(point, channels[best].hot, channels[best].cold);
   const levelAt = (frequency: Hertz) => decibels(magnitude(along(frequency)));
-  const response = frequencies().map((frequency) => ({ frequency, level: levelAt(frequency) }));
+  const levels = (points: number) =>
+    frequencies(points).map((frequency) => ({ frequency, level: levelAt(frequency) }));
+  const response = levels(POINTS);
   const mains = at(MAINS);
-  let impedances: SignalReading['impedances'] | undefined;
+  const impedances = new Map<string, Ohms>();
   return {
     channels: heard,
     best,
@@ -70,20 +75,22 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
     ...cuts(response, levelAt),
     load: loadSeen(middle.impedance(hot, cold), driven),
     atJunctions: junctions.map(({ nodes }) => strongest(middle, Object.values(nodes))),
-    get impedances() {
-      return (impedances ??= junctions.map(({ nodes }) =>
-        Object.fromEntries(Object.entries(nodes).map(([contact, node]) => [contact, middle.impedance(node).ohms])),
-      ));
+    impedance(junction, contact) {
+      const node = junctions[junction].nodes[contact];
+      if (node === undefined) return Infinity;
+      if (!impedances.has(node)) impedances.set(node, middle.impedance(node).ohms);
+      return impedances.get(node)!;
     },
     shields: junctions.map(({ plug, nodes }) => mains.impedance(nodes[CONNECTORS[plug].reference]).ohms),
     response,
+    drawn: () => levels(DRAWN),
   };
 }
 
 const across = (response: Response, channel: Channel): Complex => response.volts(channel.hot, channel.cold);
 
-const frequencies = (): Hertz[] =>
-  Array.from({ length: POINTS }, (_, n) => BAND[0] * (BAND[1] / BAND[0]) ** (n / (POINTS - 1)));
+const frequencies = (points: number): Hertz[] =>
+  Array.from({ length: points }, (_, n) => BAND[0] * (BAND[1] / BAND[0]) ** (n / (points - 1)));
 
 function strongest(response: Response, nodes: string[]): Decibels {
   let top = 0;
@@ -119,18 +126,22 @@ function cuts(
   const below = (n: number) => response[n].level < floor;
   const low = response.findLastIndex((_, n) => n <= top && below(n));
   const high = response.findIndex((_, n) => n > top && below(n));
-  const between = (under: Hertz, over: Hertz): Hertz => {
+  /** Straight lines through the levels over the logarithm of frequency, each time through the nearer neighbours. */
+  const between = (under: SignalReading['response'][number], over: SignalReading['response'][number]): Hertz => {
     let [a, b] = [under, over];
-    for (let step = 0; step < HALVINGS; step++) {
-      const half = Math.sqrt(a * b);
-      if (level(half) < floor) a = half;
-      else b = half;
+    let frequency = a.frequency;
+    for (let step = 0; step < STEPS; step++) {
+      const share = Number.isFinite(a.level) ? (floor - a.level) / (b.level - a.level) : 0.5;
+      frequency = a.frequency * (b.frequency / a.frequency) ** share;
+      const here = { frequency, level: level(frequency) };
+      if (here.level < floor) a = here;
+      else b = here;
     }
-    return Math.sqrt(a * b);
+    return frequency;
   };
   return {
-    lowCut: low < 0 ? undefined : between(response[low].frequency, response[low + 1].frequency),
-    highCut: high < 0 ? undefined : between(response[high].frequency, response[high - 1].frequency),
+    lowCut: low < 0 ? undefined : between(response[low], response[low + 1]),
+    highCut: high < 0 ? undefined : between(response[high], response[high - 1]),
   };
 }
 

@@ -48,11 +48,14 @@ export function sweep(point: OperatingPoint, a: Node, b: Node): (frequency: Hert
   const [xRe, xIm] = [new Float64Array(n), new Float64Array(n)];
   return (frequency) => {
     const omega = 2 * Math.PI * frequency;
-    for (let k = 0; k < m.length; k++) {
-      re[k] = -SHIFT * m[k];
-      im[k] = omega * m[k];
+    // Only what lies on and above the first subdiagonal is ever read.
+    for (let row = 0; row < n; row++) {
+      for (let k = row * n + Math.max(row - 1, 0); k < (row + 1) * n; k++) {
+        re[k] = -SHIFT * m[k];
+        im[k] = omega * m[k];
+      }
+      re[row * n + row] += 1;
     }
-    for (let k = 0; k < n; k++) re[k * n + k] += 1;
     xRe.set(driven);
     xIm.fill(0);
     solveHessenberg(re, im, n, xRe, xIm);

@@ -14,7 +14,7 @@ export const legLost: Rule = {
     const found = legs(at);
     if (!found || at.signal.alongPath <= LOST || at.circuit.junctions.some(({ plug: other }) => other !== plug))
       return [];
-    const [hot, cold] = CONNECTORS[plug].pairs[0].map((contact) => at.signal.impedances[0][contact]);
+    const [hot, cold] = CONNECTORS[plug].pairs[0].map((contact) => at.signal.impedance(0, contact));
     const ratio = (a: number, b: number) => Math.max(a, b) / Math.min(a, b);
     if (
       ratio(found.hot, found.cold) < ALIKE ||

@@ -3,7 +3,7 @@ import type { Finding, Remedy } from '../finding';
 import { insertLink, replaceLink } from '../remedies';
 import type { Case } from '../case';
 import { openPath, shortedPath } from './signalPath';
-import { throughAsInput } from './throughAsInput';
+import { meetings } from './throughAsInput';
 
 /** What a load may cost, in dB. */
 const MOST_LOSS = 3;
@@ -13,7 +13,7 @@ export const loaded: Rule = {
   judge(at) {
     const { signal } = at;
     // Another output on the link-through socket is a load of its own kind; its rule speaks of it.
-    if (throughAsInput.judge(at).length) return [];
+    if (meetings(at.line).length) return [];
     const dead = at.supplies.some(({ stake, state }) => stake.part === 'source' && state === 'dead');
     if (
       dead ||

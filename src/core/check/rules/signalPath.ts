@@ -20,9 +20,8 @@ function loss(at: Case): { how: 'short' | 'open'; ohms: number } | undefined {
 
 /** Impedance between the signal contacts at a junction, from that of each to ground: low only if both sides meet. */
 function pairOhms(at: Case, junction: number, plug: string): number {
-  const { impedances } = at.signal;
   const [hot, cold] = plug === 'xlr3' ? ['2', '3'] : plug === 'trs635' ? ['T', 'R'] : ['T', 'S'];
-  const both = [impedances[junction][hot] ?? Infinity, impedances[junction][cold] ?? Infinity];
+  const both = [hot, cold].map((contact) => at.signal.impedance(junction, contact));
   return Math.max(...both) < SHORT ? both[0] + both[1] : Infinity;
 }
 

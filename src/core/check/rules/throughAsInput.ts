@@ -16,9 +16,10 @@ interface Meeting {
   second: string;
 }
 
-function meetings(line: Line): Meeting[] {
+export function meetings(line: Line): Meeting[] {
+  if (!line.branches) return [];
   return line.links.flatMap((part, at): Meeting[] =>
-    (line.branches ?? []).flatMap((other) => {
+    line.branches!.flatMap((other) => {
       if (other.at !== at || !other.source) return [];
       const entered = part.entry === 'through' ? line.id : other.port === 'through' ? other.line : undefined;
       return entered ? [{ at, other, second: entered }] : [];

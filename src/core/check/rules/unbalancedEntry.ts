@@ -8,9 +8,9 @@ export function legs(at: Case): { hot: number; cold: number } | undefined {
   const { junctions } = at.circuit;
   const { socket, nodes } = junctions[junctions.length - 1];
   const [hot, cold] = CONNECTORS[socket].pairs[0];
-  const found = at.signal.impedances[junctions.length - 1];
+  const found = (contact: string) => at.signal.impedance(junctions.length - 1, contact);
   return at.signal.channels[0].balanced && hot in nodes && cold in nodes
-    ? { hot: found[hot], cold: found[cold] }
+    ? { hot: found(hot), cold: found(cold) }
     : undefined;
 }
 
@@ -23,7 +23,7 @@ export const unbalancedEntry: Rule = {
     const { junctions } = at.circuit;
     const plug = junctions[junctions.length - 1].plug;
     const short = plug === 'ts635' && at.signal.channels[0].balanced;
-    const found = legs(at) ?? (short ? { hot: at.signal.impedances[junctions.length - 1].T, cold: 0 } : undefined);
+    const found = legs(at) ?? (short ? { hot: at.signal.impedance(junctions.length - 1, 'T'), cold: 0 } : undefined);
     if (!found || at.signal.alongPath <= LOST || at.signal.atSource <= LOST) return [];
     const [low, high] = [Math.min(found.hot, found.cold), Math.max(found.hot, found.cold)];
     if (low >= TIED.ohms || low >= TIED.share * high) return [];
