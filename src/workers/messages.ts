@@ -1,12 +1,25 @@
-import type { LineResult, ProbeTip, Schools } from '@/core/check';
-import type { Line } from '@/core/gear';
+import type { FeedOption, LineResult, ProbeTip, RigResult } from '@/core/check';
+import type { RigDocument } from '@/core/rig';
 
-/** What a page asks the check worker. `ticket` comes back with the answer. */
-export type Question =
-  | { ticket: number; ask: 'check'; line: Line; schools: Schools }
-  | { ticket: number; ask: 'probe'; line: Line; red: ProbeTip; black: ProbeTip };
+/** What a page asks the check worker. `ticket` comes back with the answer; all but `rig` speak of the rig asked about last. */
+export type Question = { ticket: number } & (
+  | { ask: 'rig'; document: RigDocument }
+  | { ask: 'line'; id: string }
+  | { ask: 'feeds'; device: string; group: string }
+  | { ask: 'probe'; id: string; red: ProbeTip; black: ProbeTip }
+);
 
-export type Answer =
-  | { ticket: number; ask: 'check'; result: LineResult }
-  | { ticket: number; ask: 'probe'; volts: number }
-  | { ticket: number; ask: 'failed'; message: string };
+export type Answer = { ticket: number } & (
+  | ({ ask: 'rig' } & RigAnswer)
+  | { ask: 'line'; result?: LineResult }
+  | { ask: 'feeds'; options: FeedOption[] }
+  | { ask: 'probe'; volts: number }
+  | { ask: 'failed'; message: string }
+);
+
+/** The rig solved; only those lines are sent that came out otherwise than they did last time. */
+export interface RigAnswer {
+  changed: LineResult[];
+  unsolved: RigResult['unsolved'];
+  groups: RigResult['groups'];
+}

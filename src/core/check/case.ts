@@ -61,8 +61,7 @@ export const feedOf = (line: Line): FeedName =>
   'feed' in inletKind(line.inlet.kind).choices ? (readPart(line, 'inlet').choice('feed') as FeedName) : 'off';
 
 /** Whether the inlet could feed phantom, now or at the press of a switch. */
-export const canFeedPhantom = (line: Line): boolean =>
-  offeredFeeds(line).some((feed) => isPhantom(feed as FeedName));
+export const canFeedPhantom = (line: Line): boolean => offeredFeeds(line).some((feed) => isPhantom(feed as FeedName));
 
 /** Feeds that the line's inlet can be switched to: by its switch where it hangs on one, else by its kind. */
 export const offeredFeeds = (line: Line): readonly string[] =>

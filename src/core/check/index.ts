@@ -1,6 +1,16 @@
 /** The check: a line in, readings, findings and a verdict out. */
 export { lineResult, lineSummary, type JunctionReading, type LineResult } from './result';
-export { allGroupFeeds, checkRig, checkRigLine, fullRigResult, groupFeeds, type FeedOption, type GroupFeeds, type GroupResult, type RigResult } from './rig';
+export {
+  allGroupFeeds,
+  checkRig,
+  checkRigLine,
+  fullRigResult,
+  groupFeeds,
+  type FeedOption,
+  type GroupFeeds,
+  type GroupResult,
+  type RigResult,
+} from './rig';
 export type { Moments } from './moments';
 export { probe, type ProbeTip } from './probe';
 export * from './finding';

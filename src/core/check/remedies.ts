@@ -34,7 +34,8 @@ export function moveTo(at: Case, wanted: readonly FeedName[]): Remedy[] {
     }));
 }
 
-const feedText = (feed = 'off'): string => (feed === 'off' ? 'feed off' : `${FEEDS[feed as keyof typeof FEEDS].label} on`);
+const feedText = (feed = 'off'): string =>
+  feed === 'off' ? 'feed off' : `${FEEDS[feed as keyof typeof FEEDS].label} on`;
 
 /** Moves the line away from every feed. */
 export const moveAway = (at: Case): Remedy[] => (feedOf(at.line) === 'off' ? [] : moveTo(at, ['off']));

@@ -34,9 +34,19 @@ export interface GroupResult {
 /** What a switch would do at one of its settings, line by line. */
 export interface FeedOption {
   feed: FeedName;
-  /** Every line accepts it: none is Stop or Silent. */
+  /** Every line accepts it: none is Stop or Silent, but for those that are so at every setting. */
   accepted: boolean;
-  lines: { line: string; name: string; verdict: Verdict; because?: string }[];
+  lines: FeedVerdict[];
+}
+
+interface FeedVerdict {
+  line: string;
+  name: string;
+  verdict: Verdict;
+  /** Why it objects, where it does. */
+  because?: string;
+  /** It objects at every setting: something else is wrong with it. */
+  regardless?: boolean;
 }
 
 /** The result of checking a rig, ready for JSON. */
@@ -100,16 +110,23 @@ export function fullRigResult(document: RigDocument): RigResult & { feeds: Group
 }
 
 /** One line of a rig with everything about it; undefined if there is none of that id. @throws CircuitError */
-export function checkRigLine(document: RigDocument, id: string): LineResult | undefined {
+export function checkRigLine(
+  document: RigDocument,
+  id: string,
+  judge: Judge = lineSummary,
+): LineResult | undefined {
   const path = rigPath(document, id);
   if (!path) return undefined;
   const result = lineResult(path.line, schoolsOf(document), { free: freeInlets(document) });
   const { device, inlet } = path.inlet;
-  const group = document.devices.find((known) => known.id === device)?.groups.find(({ inlets }) => inlets.includes(inlet));
+  const group = document.devices
+    .find((known) => known.id === device)
+    ?.groups.find(({ inlets }) => inlets.includes(inlet));
   if (!group) return result;
+  const ids = linesOn(document, device, group);
   const options = new Map<string, FeedOption>();
   const option = (feed: FeedName): FeedOption => {
-    if (!options.has(feed)) options.set(feed, feedOption(document, device, group, feed));
+    if (!options.has(feed)) options.set(feed, feedOption(document, device, group, feed, ids, judge));
     return options.get(feed)!;
   };
   const told = (remedy: Remedy): Remedy => {
@@ -129,7 +146,9 @@ const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 /** What becomes of the other lines of a switch: those that get worse, in words. */
 function consequences(now: FeedOption, then: FeedOption, id: string): string | undefined {
   const before = new Map(now.lines.map(({ line, verdict }) => [line, verdict]));
-  const worse = then.lines.filter(({ line, verdict }) => line !== id && rank(verdict) < rank(before.get(line) ?? 'Clear'));
+  const worse = then.lines.filter(
+    ({ line, verdict }) => line !== id && rank(verdict) < rank(before.get(line) ?? 'Clear'),
+  );
   const count = (verdict: Verdict) => worse.filter((line) => line.verdict === verdict).length;
   const lines = (n: number) => (n === 1 ? '1 line' : `${n} lines`);
   const [stop, silent, watch] = [count('Stop'), count('Silent'), count('Watch')];
@@ -218,11 +237,30 @@ function deviceFindings(device: Device, groups: { group: SwitchGroup; amps: Amps
 }
 
 /** Every setting of a switch and what each of its lines says to it. */
-export function groupFeeds(document: RigDocument, device: string, group: string): FeedOption[] {
+export function groupFeeds(
+  document: RigDocument,
+  device: string,
+  group: string,
+  judge: Judge = lineSummary,
+): FeedOption[] {
   const found = document.devices.find(({ id }) => id === device)?.groups.find(({ id }) => id === group);
   if (!found) return [];
-  return (['off', ...found.offers] as FeedName[]).map((feed) => feedOption(document, device, found, feed));
+  const ids = linesOn(document, device, found);
+  const options = (['off', ...found.offers] as FeedName[]).map((feed) =>
+    feedOption(document, device, found, feed, ids, judge),
+  );
+  const always = new Set(ids.filter((id) => options.every(({ lines }) => lines.some((line) => line.line === id && line.because))));
+  return options.map(({ feed, lines }) => {
+    const told = lines.map((line) => (always.has(line.line) ? { ...line, regardless: true } : line));
+    return { feed, accepted: told.every(({ because, regardless }) => !because || regardless), lines: told };
+  });
 }
+
+/** Ids of the lines whose signal ends on an inlet of a switch. */
+const linesOn = (document: RigDocument, device: string, group: SwitchGroup): string[] =>
+  rigPaths(document)
+    .filter(({ inlet }) => inlet.device === device && group.inlets.includes(inlet.inlet))
+    .map(({ line }) => line.id);
 
 export interface GroupFeeds {
   device: string;
@@ -236,13 +274,16 @@ export const allGroupFeeds = (document: RigDocument): GroupFeeds[] =>
     groups.map(({ id: group }) => ({ device, group, options: groupFeeds(document, device, group) })),
   );
 
-function feedOption(document: RigDocument, device: string, group: SwitchGroup, feed: FeedName): FeedOption {
+function feedOption(
+  document: RigDocument,
+  device: string,
+  group: SwitchGroup,
+  feed: FeedName,
+  ids: readonly string[],
+  judge: Judge,
+): FeedOption {
   const turned = setFeed(document, device, group.id, feed);
-  const ids = turned.lines.map(({ id }) => id);
-  const paths = rigPathsOf(turned, ids).filter(
-    ({ inlet }) => inlet.device === device && group.inlets.includes(inlet.inlet),
-  );
-  const { lines, unsolved } = solvedOrNot(paths, schoolsOf(document), lineSummary);
+  const { lines, unsolved } = solvedOrNot(rigPathsOf(turned, ids), schoolsOf(document), judge);
   const told = lines.map(({ id, name, verdict, findings }) => ({
     line: id,
     name,

@@ -62,8 +62,7 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
 
   const along = sweep(point, channels[best].hot, channels[best].cold);
   const levelAt = (frequency: Hertz) => decibels(magnitude(along(frequency)));
-  const levels = (points: number) =>
-    frequencies(points).map((frequency) => ({ frequency, level: levelAt(frequency) }));
+  const levels = (points: number) => frequencies(points).map((frequency) => ({ frequency, level: levelAt(frequency) }));
   const response = levels(POINTS);
   const mains = at(MAINS);
   const impedances = new Map<string, Ohms>();

@@ -21,7 +21,17 @@ test('legs that differ by 0.4 % step by about 71 mV when P48 comes on', () => {
   ];
   const course = transient(
     netlist([
-      { type: 'voltageSource', name: 'feed', a: 'bus', b: 'gnd', volts: 48, wave: [{ at: 0, value: 0 }, { at: 1e-6, value: 48 }] },
+      {
+        type: 'voltageSource',
+        name: 'feed',
+        a: 'bus',
+        b: 'gnd',
+        volts: 48,
+        wave: [
+          { at: 0, value: 0 },
+          { at: 1e-6, value: 48 },
+        ],
+      },
       ...leg('p2', 6800),
       ...leg('p3', 6800 * 1.004),
     ]),
@@ -43,7 +53,8 @@ test('a series resonance rings at its frequency and dies with its losses', () =>
   );
   const alpha = ohms / (2 * henries);
   const omega = Math.sqrt(1 / (henries * farads) - alpha ** 2);
-  const exact = (t: number) => 10 * Math.exp(-alpha * t) * (Math.cos(omega * t) + (alpha / omega) * Math.sin(omega * t));
+  const exact = (t: number) =>
+    10 * Math.exp(-alpha * t) * (Math.cos(omega * t) + (alpha / omega) * Math.sin(omega * t));
   const volts = course.volts('x');
   course.times.forEach((t, n) => expect(Math.abs(volts[n] - exact(t))).toBeLessThan(0.05));
 });
@@ -52,7 +63,18 @@ test('a switch moves at its moment, and its current is that of the state it was 
   const course = transient(
     netlist([
       { type: 'voltageSource', name: 'v', a: 'x', b: 'gnd', volts: 5 },
-      { type: 'switch', name: 's', a: 'x', b: 'y', closed: false, closedOhms: 1, events: [{ at: 1e-3, closed: true }, { at: 2e-3, closed: false }] },
+      {
+        type: 'switch',
+        name: 's',
+        a: 'x',
+        b: 'y',
+        closed: false,
+        closedOhms: 1,
+        events: [
+          { at: 1e-3, closed: true },
+          { at: 2e-3, closed: false },
+        ],
+      },
       { type: 'resistor', name: 'r', a: 'y', b: 'gnd', ohms: 99 },
     ]),
     { until: 3e-3 },

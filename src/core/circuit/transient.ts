@@ -143,11 +143,7 @@ const read = (system: System, x: Float64Array, node: Node): Volts => {
   return index === undefined || index < 0 ? 0 : x[index];
 };
 
-type Step = (
-  x: Float64Array,
-  now: Seconds,
-  length: Seconds,
-) => { next: Float64Array; error: number } | undefined;
+type Step = (x: Float64Array, now: Seconds, length: Seconds) => { next: Float64Array; error: number } | undefined;
 
 /** Makes steps of one phase, in which no switch moves. */
 function stepperOf(system: System, tolerance: number, history: Float64Array[]): Step {
@@ -155,9 +151,7 @@ function stepperOf(system: System, tolerance: number, history: Float64Array[]): 
   const pins = system.islands('signal').map(([node]) => system.node(node)!);
   const sources = wavesOf(system);
   const watched = watchedOf(system);
-  const largest = watched.map(({ of, floor }) =>
-    history.reduce((most, x) => Math.max(most, Math.abs(of(x))), floor),
-  );
+  const largest = watched.map(({ of, floor }) => history.reduce((most, x) => Math.max(most, Math.abs(of(x))), floor));
   const space = workspace(n);
   const a = new Float64Array(n * n);
   const b = new Float64Array(n);
@@ -265,8 +259,7 @@ function watchedOf(system: System): { of: (x: Float64Array) => number; floor: nu
 }
 
 function courseOf(netlist: Netlist, system: System, times: Float64Array, states: Float64Array[]): Course {
-  const volts = (a: Node, b: Node = 'gnd') =>
-    Float64Array.from(states, (x) => read(system, x, a) - read(system, x, b));
+  const volts = (a: Node, b: Node = 'gnd') => Float64Array.from(states, (x) => read(system, x, a) - read(system, x, b));
   return {
     times,
     volts,
@@ -307,6 +300,10 @@ function currentOf(
       return across.map((v) => part.characteristic.at(v).amps);
     }
     default:
-      throw new CircuitError('bad-element', [element.name], `the current through ${element.name} is not kept over time`);
+      throw new CircuitError(
+        'bad-element',
+        [element.name],
+        `the current through ${element.name} is not kept over time`,
+      );
   }
 }

@@ -5,16 +5,25 @@ import { UNITS, type Figure } from './figures';
 import type { AnyKind, Fault, Part, PartRef, Reader } from './part';
 import type { AnyStake, Bridge, Channel, Limit, Path } from './stakes';
 
+/** A part's figure, its kind's typical one standing in where it says nothing; undefined where that is open too. */
+export const figureOf = (kind: AnyKind, part: Part, name: string): Figure | undefined => {
+  const { typical, unit } = kind.figures[name];
+  return part.figures?.[name] ?? (typical && { ...typical, unit });
+};
+
 /** Reads one part's figures and choices, its kind's catalogue entry standing in where it says nothing. */
 export function reader(kind: AnyKind, part: Part): Reader & { figure(name: string): Figure | undefined } {
   const figure = (name: string): Figure | undefined => {
     const spec = kind.figures[name];
     if (!spec) throw new Error(`${kind.kind} has no figure ${name}`);
-    return part.figures?.[name] ?? (spec.typical && { ...spec.typical, unit: spec.unit });
+    return figureOf(kind, part, name);
   };
   const optional = (name: string) => {
-    const found = figure(name);
-    return found && found.value * UNITS[found.unit];
+    const spec = kind.figures[name];
+    if (!spec) throw new Error(`${kind.kind} has no figure ${name}`);
+    const given = part.figures?.[name];
+    if (given) return given.value * UNITS[given.unit];
+    return spec.typical && spec.typical.value * UNITS[spec.unit];
   };
   return {
     figure,
@@ -148,11 +157,25 @@ export class Bench implements Reader {
   }
 
   voltage(name: string, a: Node, b: Node, volts: number, signal = 0): void {
-    this.net.add({ type: 'voltageSource', name: this.element(name), a, b, volts, signal: this.terminals.quiet ? 0 : signal });
+    this.net.add({
+      type: 'voltageSource',
+      name: this.element(name),
+      a,
+      b,
+      volts,
+      signal: this.terminals.quiet ? 0 : signal,
+    });
   }
 
   signalCurrent(name: string, a: Node, b: Node, signal: number): void {
-    this.net.add({ type: 'currentSource', name: this.element(name), a, b, amps: 0, signal: this.terminals.quiet ? 0 : signal });
+    this.net.add({
+      type: 'currentSource',
+      name: this.element(name),
+      a,
+      b,
+      amps: 0,
+      signal: this.terminals.quiet ? 0 : signal,
+    });
   }
 
   amplifier(name: string, a: Node, b: Node, controlA: Node, controlB: Node, gain: number): void {

@@ -22,5 +22,9 @@ export const sourceKind = (kind: string): SourceKind => found('source', sources,
 export const linkKind = (kind: string): LinkKind => found('link', links, kind);
 export const inletKind = (kind: string): InletKind => found('inlet', inlets, kind);
 
+/** The catalogue entry of a source or link by its role. */
+export const kindOfPart = (role: 'source' | 'link', kind: string): AnyKind =>
+  role === 'source' ? sourceKind(kind) : linkKind(kind);
+
 export const kindAt = (ref: PartRef, kind: string): AnyKind =>
   ref === 'source' ? sourceKind(kind) : ref === 'inlet' ? inletKind(kind) : linkKind(kind);

@@ -4,6 +4,13 @@ export * from './figures';
 export * from './part';
 export * from './stakes';
 export * from './catalogue';
-export { reader } from './bench';
-export { lineCircuit, socketNode, type BranchStake, type Junction, type LineCircuit, type LinkView } from './lineCircuit';
+export { figureOf, reader } from './bench';
+export {
+  lineCircuit,
+  socketNode,
+  type BranchStake,
+  type Junction,
+  type LineCircuit,
+  type LinkView,
+} from './lineCircuit';
 export { asDrawn, choose, questions, withPart } from './questions';

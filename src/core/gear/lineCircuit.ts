@@ -115,14 +115,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
   };
 
   /** Wires one link with everything that hangs on its further sockets; returns the end by which the path leaves it. */
-  const buildLink = (
-    part: PathLink,
-    n: number,
-    prefix: string,
-    from: End,
-    hanging: Branch[],
-    branch?: Branch,
-  ): End => {
+  const buildLink = (part: PathLink, n: number, prefix: string, from: End, hanging: Branch[], branch?: Branch): End => {
     const kind = linkKind(part.kind);
     const read = reader(kind, part);
     const { input, output } = kind.ends(read);

@@ -30,7 +30,9 @@ export function choose(line: Line, ref: PartRef, choice: string, value: string):
 
 /** The line with one part in another's place. */
 export const withPart = (line: Line, ref: PartRef, part: Part): Line =>
-  typeof ref === 'number' ? { ...line, links: line.links.with(ref, keepPlace(line.links[ref], part)) } : { ...line, [ref]: part };
+  typeof ref === 'number'
+    ? { ...line, links: line.links.with(ref, keepPlace(line.links[ref], part)) }
+    : { ...line, [ref]: part };
 
 /** A link in another's place keeps the sockets by which the line enters and leaves, and what others call it by. */
 const keepPlace = ({ id, entry, exit }: PathLink, part: Part): PathLink => ({

@@ -30,7 +30,9 @@ export const applyEdits = (line: Line, edits: readonly Edit[]): Line => edits.re
 function applyEdit(line: Line, edit: Edit): Line {
   switch (edit.do) {
     case 'insert':
-      return hung({ ...line, links: line.links.toSpliced(edit.at, 0, edit.part) }, (at) => (at >= edit.at ? at + 1 : at));
+      return hung({ ...line, links: line.links.toSpliced(edit.at, 0, edit.part) }, (at) =>
+        at >= edit.at ? at + 1 : at,
+      );
     case 'remove':
       return hung({ ...line, links: line.links.toSpliced(edit.at, 1) }, (at) =>
         at === edit.at ? undefined : at > edit.at ? at - 1 : at,

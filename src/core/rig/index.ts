@@ -4,5 +4,8 @@ export { DocumentError, type Refusal } from './refusals';
 export { CHEMISTRIES, DEVICE_FIGURES, parseDocument, readDocument } from './schema';
 export { inletName, rigPath, rigPaths, rigPathsOf, type RigPath } from './paths';
 export * from './rigEdits';
+export { differences, merged, type Difference } from './differences';
+export { patchList, readPatchList, type PatchImport } from './patchList';
+export type { RowReport } from './report';
 export { jsonSchema } from './jsonSchema';
 export { lineSpice } from './spice';

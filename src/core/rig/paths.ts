@@ -99,8 +99,7 @@ interface Way {
 function upstream(index: Index, line: RigLine, until = line.links.length): Way {
   const own = line.links.slice(0, until);
   const owners = own.map((_, link): Owner => ({ line: line.id, link }));
-  if (!startsAtLink(line))
-    return { source: line.source, from: line.id, links: own, owners, used: new Set([line.id]) };
+  if (!startsAtLink(line)) return { source: line.source, from: line.id, links: own, owners, used: new Set([line.id]) };
   const { from } = line.source;
   const root = index.lines.get(from.line)!;
   const at = linkAt(root, from);

@@ -1,39 +1,44 @@
 import { CONNECTORS, inletKind, linkKind, reader, type Contact } from '../gear';
 import { FEEDS } from '../standards/feeds';
-import { endsInLink, startsAtLink, type RigDocument, type RigLine, type Socket } from './document';
+import { endsInLink, startsAtLink, type Device, type RigDocument, type RigLine, type Socket } from './document';
 import type { Refusal } from './refusals';
 
 /** What a document says of things that are not in it, or of contacts and sockets that they do not have. */
 export const brokenReferences = (document: RigDocument): Refusal[] => [
-  ...deviceFaults(document),
+  ...document.devices.flatMap((device, n) => deviceFaults(device, `devices[${n}]`)),
   ...lineFaults(document),
 ];
 
-function deviceFaults({ devices }: RigDocument): Refusal[] {
-  return devices.flatMap((device, d) => {
-    const inlets = new Map(device.inlets.map((inlet) => [inlet.id, inlet]));
-    const grouped = new Map<string, string>();
-    return device.groups.flatMap((group, g) => {
-      const path = `devices[${d}].groups[${g}]`;
-      return [
-        ...group.inlets.flatMap((id, n): Refusal[] => {
-          const inlet = inlets.get(id);
-          const at = `${path}.inlets[${n}]`;
-          if (!inlet) return [{ path: at, message: `${device.name} has no inlet ${id}; it has ${list([...inlets.keys()])}` }];
-          const other = grouped.get(id);
-          grouped.set(id, group.name);
-          if (other) return [{ path: at, message: `inlet ${id} is already on the switch “${other}”` }];
-          const options = inletKind(inlet.kind).choices.feed?.options.map(({ value }) => value) ?? [];
-          const missing = group.offers.find((feed) => !options.includes(feed));
-          return missing
-            ? [{ path: `${path}.offers`, message: `inlet ${id} cannot have ${FEEDS[missing].label}; it takes ${list(options)}` }]
-            : [];
-        }),
-        ...(group.feed !== 'off' && !group.offers.includes(group.feed)
-          ? [{ path: `${path}.feed`, message: `must be "off" or one of what the switch offers: ${list(group.offers)}` }]
-          : []),
-      ];
-    });
+/** What a device's switches say of inlets and feeds that it does not have. */
+export function deviceFaults(device: Pick<Device, 'name' | 'inlets' | 'groups'>, at: string): Refusal[] {
+  const inlets = new Map(device.inlets.map((inlet) => [inlet.id, inlet]));
+  const grouped = new Map<string, string>();
+  return device.groups.flatMap((group, g) => {
+    const path = `${at}.groups[${g}]`;
+    return [
+      ...group.inlets.flatMap((id, n): Refusal[] => {
+        const inlet = inlets.get(id);
+        const at = `${path}.inlets[${n}]`;
+        if (!inlet)
+          return [{ path: at, message: `${device.name} has no inlet ${id}; it has ${list([...inlets.keys()])}` }];
+        const other = grouped.get(id);
+        grouped.set(id, group.name);
+        if (other) return [{ path: at, message: `inlet ${id} is already on the switch “${other}”` }];
+        const options = inletKind(inlet.kind).choices.feed?.options.map(({ value }) => value) ?? [];
+        const missing = group.offers.find((feed) => !options.includes(feed));
+        return missing
+          ? [
+              {
+                path: `${path}.offers`,
+                message: `inlet ${id} cannot have ${FEEDS[missing].label}; it takes ${list(options)}`,
+              },
+            ]
+          : [];
+      }),
+      ...(group.feed !== 'off' && !group.offers.includes(group.feed)
+        ? [{ path: `${path}.feed`, message: `must be "off" or one of what the switch offers: ${list(group.offers)}` }]
+        : []),
+    ];
   });
 }
 
@@ -52,17 +57,24 @@ function lineFaults(document: RigDocument): Refusal[] {
     if (startsAtLink(line)) {
       const { from } = line.source;
       found.push(...socketFaults(lines, from, `${path}.source.from`, 'output', line));
-      found.push(...takenOnce(`from ${from.line} ${from.link} ${from.port}`, line, `${path}.source.from`, `socket ${from.port}`));
+      found.push(
+        ...takenOnce(`from ${from.line} ${from.link} ${from.port}`, line, `${path}.source.from`, `socket ${from.port}`),
+      );
     }
     if (endsInLink(line)) {
       const { into } = line.inlet;
       found.push(...socketFaults(lines, into, `${path}.inlet.into`, 'input', line));
-      found.push(...takenOnce(`from ${into.line} ${into.link} ${into.port}`, line, `${path}.inlet.into`, `socket ${into.port}`));
+      found.push(
+        ...takenOnce(`from ${into.line} ${into.link} ${into.port}`, line, `${path}.inlet.into`, `socket ${into.port}`),
+      );
     } else {
       const { device: id, inlet } = line.inlet;
       const device = devices.get(id);
       if (!device)
-        found.push({ path: `${path}.inlet.device`, message: `there is no device ${id}; there are ${list([...devices.keys()])}` });
+        found.push({
+          path: `${path}.inlet.device`,
+          message: `there is no device ${id}; there are ${list([...devices.keys()])}`,
+        });
       else if (!device.inlets.some((other) => other.id === inlet))
         found.push({
           path: `${path}.inlet.inlet`,
@@ -84,24 +96,27 @@ function socketFaults(
   from: RigLine,
 ): Refusal[] {
   const host = lines.get(id);
-  if (!host || host === from)
-    return [{ path: `${path}.line`, message: `there is no other line ${id}` }];
+  if (!host || host === from) return [{ path: `${path}.line`, message: `there is no other line ${id}` }];
   const part = host.links.find((other) => other.id === link);
-  if (!part)
-    return [{ path: `${path}.link`, message: `line ${id} has no link with the id ${link}` }];
+  if (!part) return [{ path: `${path}.link`, message: `line ${id} has no link with the id ${link}` }];
   const kind = linkKind(part.kind);
   const ports = Object.entries(kind.ports?.(reader(kind, part)) ?? {})
     .filter(([, other]) => other.side === side || other.side === 'both')
     .map(([name]) => name);
   return ports.includes(port)
     ? []
-    : [{ path: `${path}.port`, message: `this ${kind.label.toLowerCase()} has no such socket on that side; it has ${list(ports)}` }];
+    : [
+        {
+          path: `${path}.port`,
+          message: `this ${kind.label.toLowerCase()} has no such socket on that side; it has ${list(ports)}`,
+        },
+      ];
 }
 
 /** Whether following a line against or with its signal leads back to a line already passed. */
 function loops(lines: Map<string, RigLine>, start: RigLine, way: 'up' | 'down'): boolean {
   const seen = new Set<string>();
-  for (let line: RigLine | undefined = start; line; ) {
+  for (let line: RigLine | undefined = start; line;) {
     if (seen.has(line.id)) return true;
     seen.add(line.id);
     const next: Socket | undefined =
@@ -126,7 +141,12 @@ function contactFaults(line: RigLine, path: string): Refusal[] {
       const named = 'contact' in fault ? [fault.contact] : 'contacts' in fault ? fault.contacts : [];
       const wrong = named.find((other) => !known.includes(other));
       return wrong
-        ? [{ path: `${path}.links[${n}].faults[${k}]`, message: `speaks of contact ${wrong}; this cable has ${known.join(', ')}` }]
+        ? [
+            {
+              path: `${path}.links[${n}].faults[${k}]`,
+              message: `speaks of contact ${wrong}; this cable has ${known.join(', ')}`,
+            },
+          ]
         : [];
     });
   });

@@ -16,6 +16,22 @@ export class DocumentError extends Error {
   }
 }
 
+/** How documents are held against their schema: everything that is wrong is told, nothing is changed on the way. */
+export const VALIDATION: Joi.ValidationOptions = {
+  abortEarly: false,
+  convert: false,
+  errors: { label: 'key', wrap: { label: false } },
+};
+
+/** The value that a text of JSON stands for. @throws DocumentError with the place where it breaks */
+export function parsedJson(file: string): unknown {
+  try {
+    return JSON.parse(file);
+  } catch (error) {
+    throw new DocumentError([{ path: '', message: `this is not JSON: ${(error as Error).message}` }]);
+  }
+}
+
 type Steps = (string | number)[];
 
 export const pathText = (path: Steps): string =>
@@ -37,6 +53,8 @@ const FIELDS: [pattern: RegExp, fields: readonly string[]][] = [
   [/\.(from|into)$/, ['line', 'link', 'port']],
   [/\.(ramp|feedLimit|capacity)$/, ['value', 'unit', 'basis', 'where']],
   [/\.inlet$/, ['device', 'inlet', 'into']],
+  [/^items\[\d+\]$/, ['id', 'role', 'name', 'count', 'note', 'sheet', 'part', 'device']],
+  [/device$/, ['inlets', 'groups', 'feedLimit', 'batteries']],
   [/\.faults\[\d+\]$/, ['type', 'contact', 'contacts', 'at', 'ohms']],
 ];
 
@@ -44,20 +62,20 @@ const FIELDS: [pattern: RegExp, fields: readonly string[]][] = [
 function fieldsAt(root: unknown, path: Steps): readonly string[] {
   const known = FIELDS.find(([pattern]) => pattern.test(pathText(path)));
   if (known) return known[1];
-  const at = path.findIndex((step) => step === 'source' || step === 'links' || step === 'inlets');
+  const at = path.findIndex((step) => step === 'source' || step === 'part' || step === 'links' || step === 'inlets');
   if (at < 0) return [];
-  const depth = path[at] === 'source' ? at + 1 : at + 2;
+  const single = path[at] === 'source' || path[at] === 'part';
+  const depth = single ? at + 1 : at + 2;
   const value = path
     .slice(0, depth)
     .reduce<unknown>((object, step) => (object as Record<string | number, unknown>)?.[step], root) as
-    | { kind?: string }
-    | undefined;
+    { kind?: string } | undefined;
   const kind = [...SOURCES, ...LINKS, ...INLETS].find((other) => other.kind === value?.kind);
   if (!kind) return [];
   const rest = path.slice(depth);
   if (rest.length === 0)
     return [
-      ...(path[at] === 'source' ? [] : ['id']),
+      ...(single ? [] : ['id']),
       'kind',
       'item',
       'name',

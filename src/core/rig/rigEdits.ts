@@ -47,9 +47,7 @@ function applyOne(document: RigDocument, id: string, edit: Edit): RigDocument {
     if (ref === 'inlet')
       return withDevice(document, inlet.device, (device) => ({
         ...device,
-        inlets: device.inlets.map((other) =>
-          other.id === inlet.inlet ? { ...change(other), id: other.id } : other,
-        ),
+        inlets: device.inlets.map((other) => (other.id === inlet.inlet ? { ...change(other), id: other.id } : other)),
       }));
     const owner = owners[ref];
     return withLine(document, owner.line, (line) => ({

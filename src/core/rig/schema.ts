@@ -6,7 +6,7 @@ import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION, type RigDocument } from './d
 import { migrated } from './migrate';
 import { figure, identifier, part, text } from './parts.schema';
 import { brokenReferences } from './references';
-import { DocumentError, refusalsOf } from './refusals';
+import { DocumentError, parsedJson, refusalsOf, VALIDATION } from './refusals';
 
 /** Ranges of the figures that devices have. */
 export const DEVICE_FIGURES = {
@@ -35,12 +35,8 @@ const group = Joi.object({
   ramp: figure(DEVICE_FIGURES.ramp),
 });
 
-/** A device, in a rig or in the kit. */
-export const device = Joi.object({
-  id: identifier.required(),
-  name: text(80).required(),
-  note: text(500).allow(''),
-  item: identifier,
+/** What a device is, in a rig and in the kit. */
+export const deviceFields = {
   inlets: Joi.array()
     .items(part(INLETS, { id: identifier.required() }, ['feed']))
     .max(128)
@@ -53,6 +49,14 @@ export const device = Joi.object({
     chemistry: Joi.valid(...CHEMISTRIES).required(),
     capacity: figure(DEVICE_FIGURES.capacity),
   }),
+};
+
+const device = Joi.object({
+  id: identifier.required(),
+  name: text(80).required(),
+  note: text(500).allow(''),
+  item: identifier,
+  ...deviceFields,
 });
 
 const socket = Joi.object({ line: identifier.required(), link: identifier.required(), port: text(20).required() });
@@ -94,12 +98,6 @@ const schema = Joi.object({
   lines: Joi.array().items(line).max(MOST_LINES).unique('id').required(),
 });
 
-const OPTIONS: Joi.ValidationOptions = {
-  abortEarly: false,
-  convert: false,
-  errors: { label: 'key', wrap: { label: false } },
-};
-
 /**
  * Reads a document that came from outside, of this version or an older one.
  * @throws DocumentError with the path of everything that is wrong and what would be right
@@ -109,10 +107,13 @@ export function readDocument(value: unknown): RigDocument {
   // Thousands of lines are refused before each of them is looked at.
   if (Array.isArray(size) && size.length > MOST_LINES)
     throw new DocumentError([
-      { path: 'lines', message: `has ${size.length} lines; one rig takes ${MOST_LINES} at most. Split it into several rigs.` },
+      {
+        path: 'lines',
+        message: `has ${size.length} lines; one rig takes ${MOST_LINES} at most. Split it into several rigs.`,
+      },
     ]);
   const current = migrated(value);
-  const { error, value: document } = schema.validate(current, OPTIONS);
+  const { error, value: document } = schema.validate(current, VALIDATION);
   if (error) throw new DocumentError(refusalsOf(error, current));
   const broken = brokenReferences(document as RigDocument);
   if (broken.length) throw new DocumentError(broken.slice(0, 20));
@@ -123,12 +124,4 @@ export function readDocument(value: unknown): RigDocument {
  * Reads a document from text.
  * @throws DocumentError also for text that is not JSON, with the place
  */
-export function parseDocument(text: string): RigDocument {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    throw new DocumentError([{ path: '', message: `this is not JSON: ${(error as Error).message}` }]);
-  }
-  return readDocument(value);
-}
+export const parseDocument = (file: string): RigDocument => readDocument(parsedJson(file));

@@ -53,7 +53,15 @@ export function goingOff(line: Line): { circuit: LineCircuit; netlist: Netlist }
     circuit,
     netlist: withElement(circuit.netlist, feed, [
       { ...feed, a: supply },
-      { type: 'switch', name: 'feed.switch', a: supply, b: feed.a, closed: true, closedOhms: 0.1, events: [{ at: 1e-3, closed: false }] },
+      {
+        type: 'switch',
+        name: 'feed.switch',
+        a: supply,
+        b: feed.a,
+        closed: true,
+        closedOhms: 0.1,
+        events: [{ at: 1e-3, closed: false }],
+      },
       { type: 'resistor', name: 'feed.bleeder', a: feed.a, b: feed.b, ohms: BLEEDER },
       { type: 'capacitor', name: 'feed.filter', a: feed.a, b: feed.b, farads: FILTER },
     ]),

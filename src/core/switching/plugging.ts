@@ -45,7 +45,11 @@ export function lastPlugged(line: Line): { junction: number; patch: boolean } {
 }
 
 /** A circuit whose junction is plugged in live, one position after the other. */
-export function pluggedLive(line: Line, junction: number, patch: boolean): { circuit: LineCircuit; netlist: Netlist; steps: { label: string; at: Seconds }[] } {
+export function pluggedLive(
+  line: Line,
+  junction: number,
+  patch: boolean,
+): { circuit: LineCircuit; netlist: Netlist; steps: { label: string; at: Seconds }[] } {
   const circuit = lineCircuit(asDrawn(line), { apart: junction });
   const place = circuit.junctions[junction];
   const order = patch
@@ -56,7 +60,11 @@ export function pluggedLive(line: Line, junction: number, patch: boolean): { cir
     : positions(place.plug, place.socket);
   const each = place.plug === 'xlr3' && !patch ? PIN : POSITION;
   const steps = order.map(({ label }, n) => ({ label, at: each * (n + 1) }));
-  return { circuit, steps, netlist: { ...circuit.netlist, elements: [...circuit.netlist.elements, ...contacts(place, order, each)] } };
+  return {
+    circuit,
+    steps,
+    netlist: { ...circuit.netlist, elements: [...circuit.netlist.elements, ...contacts(place, order, each)] },
+  };
 }
 
 /** A switch for every pair of contacts that ever touch. */
@@ -64,8 +72,7 @@ function contacts({ nodes }: Junction, order: Position[], each: Seconds): Elemen
   const pairs = new Map<string, { pair: [Contact, Contact]; events: { at: Seconds; closed: boolean }[] }>();
   order.forEach(({ touching }, n) => {
     const now = new Set(touching.map((pair) => pair.join()));
-    for (const pair of touching)
-      if (!pairs.has(pair.join())) pairs.set(pair.join(), { pair, events: [] });
+    for (const pair of touching) if (!pairs.has(pair.join())) pairs.set(pair.join(), { pair, events: [] });
     for (const [key, { events }] of pairs) {
       const closed = events.at(-1)?.closed ?? false;
       if (closed !== now.has(key)) events.push({ at: each * (n + 1), closed: !closed });
@@ -103,7 +110,9 @@ export function plugging(line: Line, { junction, patch } = lastPlugged(line)): P
 }
 
 const ownStake = <T extends AnyStake['type']>(circuit: LineCircuit, type: T) =>
-  circuit.stakes.find((stake): stake is Extract<AnyStake, { type: T }> => stake.type === type && stake.part === 'source');
+  circuit.stakes.find(
+    (stake): stake is Extract<AnyStake, { type: T }> => stake.type === type && stake.part === 'source',
+  );
 
 /** Elements that carry the current which harms the source. */
 const harmed = (circuit: LineCircuit): string[] =>
@@ -117,7 +126,11 @@ function currentThrough(circuit: LineCircuit, course: Course): Float64Array {
   const { netlist, junctions } = circuit;
   const { plug, nodes } = junctions[0];
   const named = harmed(circuit);
-  if (named.length) return largest(named.map((name) => course.amps(name)), course.times.length);
+  if (named.length)
+    return largest(
+      named.map((name) => course.amps(name)),
+      course.times.length,
+    );
   const entering = CONNECTORS[plug].pairs[0].map((contact) => {
     const sum = new Float64Array(course.times.length);
     for (const element of netlist.elements) {

@@ -44,11 +44,23 @@ describe('plugged and patched live', () => {
     ['ribbon with a grounded tap, TRS patch point', line(longRibbon, patched)],
     ['floating ribbon, TRS patch point', line(ribbon, patched)],
     ['moving coil, TRS patch point', line({ kind: 'moving-coil' }, patched)],
-    ['moving coil with transformer, TRS patch point', line({ kind: 'moving-coil', choices: { output: 'transformer' } }, patched)],
+    [
+      'moving coil with transformer, TRS patch point',
+      line({ kind: 'moving-coil', choices: { output: 'transformer' } }, patched),
+    ],
     ['moving coil on T12, three-pin', line({ kind: 'moving-coil' }, [cable], 'T12')],
-    ['electret over a plain adapter', line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [{ kind: 'plain-adapter' }, cable])],
-    ['electret into a mini-jack', line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [], 'plug-in', 'mini-jack')],
-    ['directly coupled output', line({ kind: 'line-output', choices: { connector: 'xlr3', coupling: 'direct' } }, [cable])],
+    [
+      'electret over a plain adapter',
+      line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [{ kind: 'plain-adapter' }, cable]),
+    ],
+    [
+      'electret into a mini-jack',
+      line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [], 'plug-in', 'mini-jack'),
+    ],
+    [
+      'directly coupled output',
+      line({ kind: 'line-output', choices: { connector: 'xlr3', coupling: 'direct' } }, [cable]),
+    ],
     ['condenser, TRS patch point', line({ kind: 'condenser-48' }, patched)],
     ['long ribbon, TRS patch point on P12', line(longRibbon, patched, 'P12')],
   ])('%s', async (_, at) => {

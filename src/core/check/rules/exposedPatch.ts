@@ -43,7 +43,11 @@ function live(at: Case, n: number, volts: number): Finding {
         : [{ label: 'Current through the source, plug half way in', value: amps, unit: 'A' as const }]),
       ...peaks(at),
     ],
-    remedies: [...feedOff(at), ...moveAway(at), removeLink('Take the patch point out', n, 'run the cable straight through')],
+    remedies: [
+      ...feedOff(at),
+      ...moveAway(at),
+      removeLink('Take the patch point out', n, 'run the cable straight through'),
+    ],
     basis: 'computation over the positions of the plug; contact order of TRS plugs is common practice',
   });
 }

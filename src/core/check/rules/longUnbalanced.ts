@@ -13,8 +13,8 @@ const TIED = 0.05;
 function unbalanced(at: Case, link: number): boolean {
   const { plug } = at.circuit.junctions[link + 1];
   if (plug !== 'xlr3' && plug !== 'trs635') return true;
-  const [hot, cold] = (plug === 'xlr3' ? ['2', '3'] : ['T', 'R']).map(
-    (contact) => at.signal.impedance(link + 1, contact),
+  const [hot, cold] = (plug === 'xlr3' ? ['2', '3'] : ['T', 'R']).map((contact) =>
+    at.signal.impedance(link + 1, contact),
   );
   return Math.min(hot, cold) < TIED * Math.max(hot, cold) && Math.min(hot, cold) < 30;
 }

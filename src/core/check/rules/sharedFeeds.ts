@@ -62,7 +62,9 @@ function both(at: Case, branch: Branch): Finding {
     code: 'shared-feeds',
     severity: parallel ? 'watch' : 'note',
     part: branch.at,
-    what: parallel ? 'Two feeds stand on the same conductors' : 'Two inlets share this source and both have their feed on',
+    what: parallel
+      ? 'Two feeds stand on the same conductors'
+      : 'Two inlets share this source and both have their feed on',
     why: `${who} ${goes}${parallel ? ' One of the two should be off, or behind a transformer.' : ''}`,
     numbers: [
       { label: `Feed current from ${ownName}`, value: mine, unit: 'A' },
@@ -70,15 +72,16 @@ function both(at: Case, branch: Branch): Finding {
       { label: `At the source with ${ownName} off`, value: ifMineGoes, unit: 'V' },
       { label: `At the source with ${inlet} off`, value: ifTheirsGoes, unit: 'V' },
     ],
-    remedies: parallel && offeredFeeds(at.line).length
-      ? [
-          {
-            label: `Turn ${at.line.switch?.name ?? 'the feed of this inlet'} off`,
-            note: `${inlet} goes on feeding`,
-            edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: 'off' }],
-          },
-        ]
-      : [],
+    remedies:
+      parallel && offeredFeeds(at.line).length
+        ? [
+            {
+              label: `Turn ${at.line.switch?.name ?? 'the feed of this inlet'} off`,
+              note: `${inlet} goes on feeding`,
+              edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: 'off' }],
+            },
+          ]
+        : [],
     basis: 'computation of the shared circuit, each feed on and off',
   });
 }

@@ -93,7 +93,9 @@ function fight(at: Case, { at: n, other, second }: Meeting): Finding {
 function stereoBox(at: Case, n: number, second: string): Remedy[] {
   const read = readPart(at.line, n);
   const { output } = linkKind(at.line.links[n].kind).ends(read);
-  const free = at.free.find(({ inlet }) => output === 'xlr3' && inlet.kind !== 'mini-jack' && inlet.kind !== 'balanced-jack');
+  const free = at.free.find(
+    ({ inlet }) => output === 'xlr3' && inlet.kind !== 'mini-jack' && inlet.kind !== 'balanced-jack',
+  );
   if (!free) return [];
   return [
     {

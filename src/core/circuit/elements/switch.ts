@@ -11,7 +11,11 @@ export const switchContact: ElementRules<Switch> = {
   fault: (e) => positive('closed resistance', e.closedOhms),
   stamp: (e, at) => (e.closed ? resistor.stamp(contact(e), at) : undefined),
   spice: (e, names) =>
-    e.events?.length ? timed(e, names) : e.closed ? resistor.spice(contact(e), names) : [`* ${names.element(e.name)} is an open switch`],
+    e.events?.length
+      ? timed(e, names)
+      : e.closed
+        ? resistor.spice(contact(e), names)
+        : [`* ${names.element(e.name)} is an open switch`],
 };
 
 /** How long a simulator's switch takes to move, in seconds. */

@@ -26,7 +26,8 @@ export const cameraAdapter: LinkKind = {
   role: 'link',
   kind: 'camera-adapter',
   label: 'Camera adapter box',
-  summary: 'Two three-pin sockets under a camera, with phantom from its own battery; a stereo mini-jack goes to the camera.',
+  summary:
+    'Two three-pin sockets under a camera, with phantom from its own battery; a stereo mini-jack goes to the camera.',
   nature: 'supply',
   figures: {},
   choices: {

@@ -72,7 +72,8 @@ export const stereoDirectBox: LinkKind = {
   ...passiveDirectBox,
   kind: 'stereo-direct-box',
   label: 'Stereo direct box, one side',
-  summary: 'One of the two passive direct boxes in a common housing; left and right each have a transformer of their own.',
+  summary:
+    'One of the two passive direct boxes in a common housing; left and right each have a transformer of their own.',
 };
 
 export const activeDirectBox: LinkKind = {

@@ -1,0 +1,138 @@
+'use client';
+
+import { useEffect, useRef, useState, type RefObject } from 'react';
+import type { FeedOption, GroupResult, LineResult, ProbeTip } from '@/core/check';
+import type { RigDocument } from '@/core/rig';
+import { startCheckWorker, type CheckWorker } from '@/workers/checkWorker';
+
+export const groupKey = (device: string, group: string): string => `${device} ${group}`;
+
+/** What is known about a rig: every line and switch as soon as it is solved, the rest as it comes. */
+export interface Solution {
+  document?: RigDocument;
+  lines: ReadonlyMap<string, LineResult>;
+  unsolved: ReadonlyMap<string, string>;
+  groups: ReadonlyMap<string, GroupResult>;
+  /** The selected line with its remedies tried, and the document it was solved in. */
+  full?: { document: RigDocument; result: LineResult };
+  feeds: ReadonlyMap<string, FeedOption[]>;
+}
+
+const NOTHING: Solution = { lines: new Map(), unsolved: new Map(), groups: new Map(), feeds: new Map() };
+
+/** Solves a rig in a worker: all lines first, then what the reader of the selected one wants, then every switch's settings. */
+export function useRigCheck(document: RigDocument, selected: string | undefined) {
+  const worker = useRef<CheckWorker>(undefined);
+  const wanted = useRef({ document, selected });
+  const busy = useRef(false);
+  const [solution, setSolution] = useState(NOTHING);
+
+  useEffect(() => {
+    wanted.current = { document, selected };
+    worker.current ??= startCheckWorker();
+    if (!busy.current) void pursue(worker.current);
+
+    async function pursue(on: CheckWorker) {
+      busy.current = true;
+      let done: RigDocument | undefined;
+      let full: string | undefined;
+      const stale = () => done !== wanted.current.document || worker.current !== on;
+      for (;;) {
+        const { document: asked, selected: line } = wanted.current;
+        if (done !== asked) {
+          await solveRig(on, asked, setSolution);
+          [done, full] = [asked, undefined];
+        }
+        if (stale()) {
+          if (worker.current !== on) break;
+          continue;
+        }
+        if (line && full !== line) {
+          await solveLine(on, asked, line, setSolution);
+          full = line;
+          continue;
+        }
+        const complete = await solveFeeds(on, asked, setSolution, () => stale() || wanted.current.selected !== full);
+        if (complete) break;
+      }
+      busy.current = false;
+    }
+  }, [document, selected]);
+
+  useEffect(
+    () => () => {
+      worker.current?.stop();
+      worker.current = undefined;
+      busy.current = false;
+    },
+    [],
+  );
+  return { solution, worker };
+}
+
+type Update = (change: (before: Solution) => Solution) => void;
+
+async function solveRig(worker: CheckWorker, document: RigDocument, update: Update) {
+  const answer = await worker.ask({ ask: 'rig', document });
+  if (answer.ask !== 'rig') return;
+  const present = new Set(document.lines.map(({ id }) => id));
+  update((before) => {
+    const lines = new Map([...before.lines].filter(([id]) => present.has(id)));
+    for (const line of answer.changed) lines.set(line.id, line);
+    for (const { id } of answer.unsolved) lines.delete(id);
+    return {
+      ...before,
+      document,
+      lines,
+      unsolved: new Map(answer.unsolved.map(({ id, message }) => [id, message])),
+      groups: new Map(answer.groups.map((group) => [groupKey(group.device, group.group), group])),
+    };
+  });
+}
+
+async function solveLine(worker: CheckWorker, document: RigDocument, id: string, update: Update) {
+  const answer = await worker.ask({ ask: 'line', id });
+  const result = answer.ask === 'line' ? answer.result : undefined;
+  update((before) => ({ ...before, full: result && { document, result } }));
+}
+
+/** @returns whether every switch was done before something newer was asked */
+async function solveFeeds(worker: CheckWorker, document: RigDocument, update: Update, newer: () => boolean) {
+  const feeds = new Map<string, FeedOption[]>();
+  for (const device of document.devices)
+    for (const { id: group } of device.groups) {
+      if (newer()) return false;
+      const answer = await worker.ask({ ask: 'feeds', device: device.id, group });
+      if (answer.ask === 'feeds') feeds.set(groupKey(device.id, group), answer.options);
+    }
+  update((before) => ({ ...before, feeds }));
+  return !newer();
+}
+
+export type Probe = { red: ProbeTip; black: ProbeTip };
+
+/** What a meter reads between two contacts of a line; undefined until the worker has answered. */
+export function useProbe(
+  worker: RefObject<CheckWorker | undefined>,
+  document: RigDocument | undefined,
+  id: string,
+  tips: Probe | undefined,
+) {
+  const [reading, setReading] = useState<{ tips: Probe; id: string; volts?: number; failed?: string }>();
+  useEffect(() => {
+    if (!document || !tips) return;
+    let stale = false;
+    void worker.current?.ask({ ask: 'probe', id, ...tips }).then((answer) => {
+      if (stale) return;
+      setReading({
+        tips,
+        id,
+        ...(answer.ask === 'probe' ? { volts: answer.volts } : { failed: answer.ask === 'failed' ? answer.message : '' }),
+      });
+    });
+    return () => {
+      stale = true;
+    };
+  }, [worker, document, id, tips]);
+  return reading && reading.tips === tips && reading.id === id ? reading : undefined;
+}

@@ -1,0 +1,41 @@
+import type { Part } from '../gear';
+import type { Device } from '../rig/document';
+
+/** Name and version of the open format. */
+export const KIT_FORMAT = 'inlet-check-kit';
+export const KIT_VERSION = 1;
+
+/** Most items a kit may hold. */
+export const MOST_ITEMS = 2000;
+
+/** What a device is, without the name it has on one rig. */
+export type DeviceModel = Pick<Device, 'inlets' | 'groups' | 'feedLimit' | 'batteries'>;
+
+interface ItemHead {
+  id: string;
+  name: string;
+  /** How many of them there are. */
+  count: number;
+  note?: string;
+  /** Where its data sheet is, and which edition. */
+  sheet?: string;
+}
+
+/** Something that somebody owns. */
+export type KitItem = ItemHead & ({ role: 'source' | 'link'; part: Part } | { role: 'device'; device: DeviceModel });
+
+/** A kit as a file holds it. */
+export interface KitDocument {
+  format: typeof KIT_FORMAT;
+  version: typeof KIT_VERSION;
+  items: KitItem[];
+}
+
+export const kitDocument = (items: KitItem[]): KitDocument => ({ format: KIT_FORMAT, version: KIT_VERSION, items });
+
+/** An item as a part of a line: its own name and id come with it. */
+export const partOf = (item: Extract<KitItem, { part: Part }>): Part => ({
+  ...structuredClone(item.part),
+  name: item.name,
+  item: item.id,
+});

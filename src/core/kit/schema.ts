@@ -1,0 +1,66 @@
+import Joi from 'joi';
+import { LINKS, SOURCES } from '../gear';
+import { deviceFields } from '../rig/schema';
+import { deviceFaults } from '../rig/references';
+import { identifier, part, text } from '../rig/parts.schema';
+import { DocumentError, parsedJson, refusalsOf, VALIDATION, type Refusal } from '../rig/refusals';
+import { KIT_FORMAT, KIT_VERSION, MOST_ITEMS, type KitDocument, type KitItem } from './item';
+
+const head = {
+  id: identifier.required(),
+  name: text(80).required(),
+  count: Joi.number().integer().min(0).max(999).required(),
+  note: text(500).allow(''),
+  sheet: text(300).allow(''),
+};
+
+const item = Joi.alternatives().conditional('.role', {
+  switch: [
+    {
+      is: 'source',
+      then: Joi.object({ ...head, role: Joi.valid('source').required(), part: part(SOURCES).required() }),
+    },
+    { is: 'link', then: Joi.object({ ...head, role: Joi.valid('link').required(), part: part(LINKS).required() }) },
+    {
+      is: 'device',
+      then: Joi.object({
+        ...head,
+        role: Joi.valid('device').required(),
+        device: Joi.object(deviceFields).required(),
+      }),
+      otherwise: Joi.object({ role: Joi.valid('source', 'link', 'device').required() }).unknown(),
+    },
+  ],
+});
+
+const schema = Joi.object({
+  format: Joi.valid(KIT_FORMAT).required(),
+  version: Joi.valid(KIT_VERSION).required(),
+  items: Joi.array().items(item).max(MOST_ITEMS).unique('id').required(),
+});
+
+/** Checks one item that came from outside. @throws DocumentError */
+export function readItem(value: unknown): KitItem {
+  const { error, value: read } = item.validate(value, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, value));
+  return wired(read as KitItem, '');
+}
+
+/** Reads a kit that came from outside. @throws DocumentError */
+export function readKit(value: unknown): KitDocument {
+  const { error, value: kit } = schema.validate(value, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, value));
+  (kit as KitDocument).items.forEach((each, n) => wired(each, `items[${n}].`));
+  return kit as KitDocument;
+}
+
+/** Reads a kit from text. @throws DocumentError */
+export const parseKit = (file: string): KitDocument => readKit(parsedJson(file));
+
+/** A device's switches must speak of inlets that it has. */
+function wired(read: KitItem, path: string): KitItem {
+  if (read.role !== 'device') return read;
+  const faults: Refusal[] = deviceFaults({ ...read.device, name: read.name }, `${path}device`);
+  if (faults.length) throw new DocumentError(faults);
+  return read;
+}

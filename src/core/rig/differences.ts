@@ -1,0 +1,98 @@
+import type { RigDocument } from './document';
+import { brokenReferences } from './references';
+
+/** One difference between two documents, in words. */
+export interface Difference {
+  /** The line or device it concerns; empty for the rig itself. */
+  name: string;
+  what: 'added' | 'removed' | 'changed';
+  /** Which fields, where it was changed. */
+  fields: string[];
+}
+
+interface Named {
+  id: string;
+  name: string;
+}
+
+/** What changed from one document to another: lines, devices, the rig's own fields. */
+export function differences(before: RigDocument, after: RigDocument): Difference[] {
+  const own = (['name', 'note', 'schools'] as const).filter((field) => !same(before[field], after[field]));
+  const order = !same(
+    before.lines.map(({ id }) => id).filter((id) => after.lines.some((line) => line.id === id)),
+    after.lines.map(({ id }) => id).filter((id) => before.lines.some((line) => line.id === id)),
+  );
+  return [
+    ...(own.length || order
+      ? [{ name: '', what: 'changed' as const, fields: [...own, ...(order ? ['order of lines'] : [])] }]
+      : []),
+    ...listDifferences(before.devices, after.devices),
+    ...listDifferences(before.lines, after.lines),
+  ];
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+function listDifferences<T extends Named>(before: readonly T[], after: readonly T[]): Difference[] {
+  const old = new Map(before.map((entry) => [entry.id, entry]));
+  const fresh = new Set(after.map(({ id }) => id));
+  return [
+    ...before.filter(({ id }) => !fresh.has(id)).map(({ name }) => ({ name, what: 'removed' as const, fields: [] })),
+    ...after.flatMap((entry): Difference[] => {
+      const known = old.get(entry.id);
+      if (!known) return [{ name: entry.name, what: 'added', fields: [] }];
+      const fields = [...new Set([...Object.keys(known), ...Object.keys(entry)])].filter(
+        (field) => !same(known[field as keyof T], entry[field as keyof T]),
+      );
+      return fields.length
+        ? [{ name: entry.name, what: 'changed', fields: fields.map((field) => WORDS[field] ?? field) }]
+        : [];
+    }),
+  ];
+}
+
+const WORDS: Record<string, string> = {
+  groups: 'switches',
+  feedLimit: 'feed limit',
+};
+
+/**
+ * Both changes at once, where they do not touch the same line or device: `mine` and `theirs` both began from `base`.
+ * @returns undefined if something was changed on both sides
+ */
+export function merged(base: RigDocument, mine: RigDocument, theirs: RigDocument): RigDocument | undefined {
+  const own = (['name', 'note', 'schools'] as const).map(
+    (field) => [field, pick(base[field], mine[field], theirs[field])] as const,
+  );
+  const devices = mergedList(base.devices, mine.devices, theirs.devices);
+  const lines = mergedList(base.lines, mine.lines, theirs.lines);
+  if (!devices || !lines || own.some(([, value]) => value === CLASH)) return undefined;
+  const next: RigDocument = { ...theirs, devices, lines };
+  for (const [field, value] of own) {
+    if (value === undefined) delete next[field];
+    else Object.assign(next, { [field]: value });
+  }
+  // What each side did may still not go together: two lines on one inlet, a line to an inlet that is gone.
+  return brokenReferences(next).length ? undefined : next;
+}
+
+const CLASH = Symbol('changed on both sides');
+
+function pick<T>(base: T, mine: T, theirs: T): T | typeof CLASH {
+  if (same(mine, theirs) || same(base, mine)) return theirs;
+  return same(base, theirs) ? mine : CLASH;
+}
+
+/** Entries in the order of `mine`, those that only `theirs` has behind them. */
+function mergedList<T extends Named>(base: readonly T[], mine: readonly T[], theirs: readonly T[]): T[] | undefined {
+  const byId = (list: readonly T[]) => new Map(list.map((entry) => [entry.id, entry]));
+  const [before, own, other] = [byId(base), byId(mine), byId(theirs)];
+  const order = [...new Set([...mine, ...theirs].map(({ id }) => id))];
+  const kept: T[] = [];
+  for (const id of order) {
+    const entry = pick(before.get(id), own.get(id), other.get(id));
+    if (entry === CLASH) return undefined;
+    if (entry) kept.push(entry);
+  }
+  return kept;
+}
