@@ -32,7 +32,7 @@ export class StaleRevision extends Error {
 const now = () => new Date().toISOString();
 
 export const listRigs = (store: Store): RigEntry[] =>
-  store.prepare('SELECT id, name, revision, saved_at AS savedAt FROM rig ORDER BY created_at, id').all() as RigEntry[];
+  store.prepare('SELECT id, name, revision, saved_at AS savedAt FROM rig WHERE removed_at IS NULL ORDER BY created_at, id').all() as RigEntry[];
 
 /** A rig at its newest or a given revision; undefined if there is none. */
 export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {
@@ -98,6 +98,14 @@ export function saveRig(store: Store, id: string, basedOn: number, value: unknow
   if (outcome instanceof StaleRevision) throw outcome;
   return outcome;
 }
+
+/** Takes a rig off the list; its revisions stay. @returns whether there was one */
+export const removeRig = (store: Store, id: string): boolean =>
+  store.prepare('UPDATE rig SET removed_at = ? WHERE id = ? AND removed_at IS NULL').run(now(), id).changes > 0;
+
+/** Puts a removed rig back on the list. @returns whether there was one */
+export const restoreRig = (store: Store, id: string): boolean =>
+  store.prepare('UPDATE rig SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL').run(id).changes > 0;
 
 /** What a refused save held. */
 export function loadRefused(store: Store, rig: string, refused: number): RigDocument | undefined {

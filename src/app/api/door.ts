@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { StaleRevision } from '@/store/rigs';
 
@@ -26,6 +27,8 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
       const [{ path, message }] = problem.refusals;
       return error(400, 'bad-document', message, { path, all: problem.refusals });
     }
+    if (problem instanceof CsvError)
+      return error(400, 'bad-table', problem.message, problem.line ? { path: `line ${problem.line}` } : {});
     if (problem instanceof StaleRevision) {
       const { current, basedOn, refused } = problem;
       return error(409, 'stale-revision', `${problem.message}. Load the newest revision, or save again on top of it.`, {
@@ -65,7 +68,7 @@ export async function jsonBody(request: NextRequest): Promise<unknown> {
 }
 
 async function limitedText(request: NextRequest): Promise<string> {
-  const tooLarge = () => new Refused(413, 'too-large', 'The body is larger than 1 MiB; send fewer lines at a time.');
+  const tooLarge = () => new Refused(413, 'too-large', `The body is larger than ${MOST_BYTES / 1024 / 1024} MiB; send fewer lines at a time.`);
   if (Number(request.headers.get('content-length')) > MOST_BYTES) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let bytes = 0;
@@ -77,5 +80,18 @@ async function limitedText(request: NextRequest): Promise<string> {
   }
   return Buffer.concat(chunks).toString('utf8');
 }
+
+/** A body of comma- or semicolon-separated text. */
+export async function tableBody(request: NextRequest): Promise<string> {
+  if (!/^text\/(csv|plain)\b/i.test(request.headers.get('content-type') ?? ''))
+    throw new Refused(415, 'not-a-table', 'Send the body as text/csv.');
+  return limitedText(request);
+}
+
+/** A text as a file to keep. */
+export const download = (text: string, type: string, name: string): NextResponse =>
+  new NextResponse(text, {
+    headers: { 'content-type': `${type}; charset=utf-8`, 'content-disposition': `attachment; filename="${name}"` },
+  });
 
 export const notFound = (what: string) => new Refused(404, 'not-found', `There is no ${what}.`);

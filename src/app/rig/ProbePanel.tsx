@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
-import type { Probe } from './useCheck';
+import type { Probe } from './useRigCheck';
 
 interface Props {
   result: LineResult;

@@ -15,12 +15,11 @@ export const Readings = memo(function Readings({ result }: { result: LineResult 
     <Box
       component="section"
       aria-label="Readings"
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'flex-start' }}
+      sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}
     >
       <Box
         component="dl"
         sx={{
-          flex: '1 1 340px',
           m: 0,
           display: 'grid',
           gridTemplateColumns: 'max-content 1fr',

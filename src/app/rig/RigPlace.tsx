@@ -1,216 +1,226 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
+import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Drawer from '@mui/material/Drawer';
+import IconButton from '@mui/material/IconButton';
+import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
-import { useCallback, useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
-import type { SchoolName } from '@/core/check';
-import type { Line } from '@/core/gear';
-import { schoolsOf, type RigDocument } from '@/core/rig/document';
-import { applyEdits, type Edit } from '@/core/rig/edits';
-import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import { Why } from '@/ui/why/Why';
-import { LineList } from './LineList';
-import { LineSheet } from './LineSheet';
-import { SchoolsDialog } from './SchoolsDialog';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
+import { useMemo, useState } from 'react';
+import type { PartRef } from '@/core/gear';
+import type { KitItem } from '@/core/kit';
+import { ask } from '@/ui/shell/ask';
+import { PlaceRail } from '@/ui/shell/PlaceRail';
+import { GroupPanel } from './GroupPanel';
+import { LinePanel } from './LinePanel';
+import { RigDialogs } from './RigDialogs';
+import { RigMenu, type RigEntry } from './RigMenu';
+import { Sheet } from './Sheet';
+import { StaleNotice } from './StaleNotice';
 import { TopBar } from './TopBar';
-import { useCheck } from './useCheck';
+import { useRigActions } from './useRigActions';
 import { useRig, type SavedRig } from './useRig';
+import { groupKey, useProbe, useRigCheck } from './useRigCheck';
+import { useRigView } from './useRigView';
 
-/** The Rig place: the saved lines, one of them drawn and edited, and why it has its verdict. */
-export function RigPlace({ saved, selected: asked }: { saved: SavedRig; selected?: string }) {
-  const { document, revision, saving, change, undo, redo, settle } = useRig(saved);
-  const [chosen, setChosen] = useState(asked);
-  const [schoolsOpen, setSchoolsOpen] = useState(false);
-  const schools = useMemo(() => schoolsOf({ schools: document.schools }), [document.schools]);
-  const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
-  const { answers, worker } = useCheck(document.lines, schools, line?.id);
-  const answer = line && answers.get(line.id);
+interface Props {
+  saved: SavedRig;
+  rigs: RigEntry[];
+  kit: KitItem[];
+  selected?: string;
+  /** A rig that was just removed, to be brought back. */
+  removed?: string;
+}
 
-  const verdicts = useMemo(
-    () => document.lines.flatMap((each) => answers.get(each.id)?.result?.verdict ?? []),
-    [document.lines, answers],
+/** The Rig place: every line under its switch, and why the selected one has its verdict. */
+export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
+  const rig = useRig(saved);
+  const { document, revision, saving, base, both, undo, redo, settle } = rig;
+  const view = useRigView(document, selected);
+  const lineId = 'line' in view.selection ? view.selection.line : undefined;
+  const { solution, worker } = useRigCheck(document, lineId);
+  const path = view.paths.get(lineId ?? '');
+  const result = useMemo(() => view.resultOf(solution, lineId), [view, solution, lineId]);
+  const tips = useMemo(() => view.tipsFor(result), [view, result]);
+  const actions = useRigActions({ rig, view, tips, rigId: saved.id });
+  const reading = useProbe(worker, solution.document, lineId ?? '', tips);
+  const { visible, counts } = useMemo(() => view.shownLines(solution), [view, solution]);
+  const wide = useMediaQuery(useTheme().breakpoints.up('lg'));
+  const [closed, setClosed] = useState(true);
+  const row = useMemo(
+    () => ({
+      ...actions.row,
+      select: (id: string, part?: PartRef) => {
+        actions.row.select(id, part);
+        setClosed(false);
+      },
+    }),
+    [actions.row],
   );
-  const openSchools = useCallback(() => setSchoolsOpen(true), []);
-  const select = useCallback((id: string) => {
-    setChosen(id);
-    window.history.replaceState(null, '', `?line=${id}`);
-  }, []);
-  const id = line?.id;
-  const edit = useCallback(
-    (edits: Edit[]) => change((from) => withLine(from, id, (to) => applyEdits(to, edits))),
-    [change, id],
-  );
-  const add = (fresh: Line) => {
-    change((from) => ({ ...from, lines: [...from.lines, fresh] }));
-    select(fresh.id);
-  };
-  const newLine = () =>
-    add({
-      id: freeId(document, 'line'),
-      name: freeName(document, 'New line'),
-      source: { kind: 'moving-coil' },
-      links: [{ kind: 'cable' }],
-      inlet: { kind: 'three-pin' },
-    });
-  const remove = () => {
-    const at = document.lines.indexOf(line);
-    change((from) => ({ ...from, lines: from.lines.filter(({ id }) => id !== line.id) }));
-    select((document.lines[at + 1] ?? document.lines[at - 1])?.id ?? '');
-  };
-  const step = (by: number) => {
-    const to = document.lines[document.lines.indexOf(line) + by];
-    if (to) select(to.id);
+  const selectGroup = (id: string, of?: string) => {
+    actions.selectGroup(id, of);
+    setClosed(false);
   };
 
-  useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
-  useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
-  useHotkeys('n', newLine);
-  useHotkeys('j', () => step(1));
-  useHotkeys('k', () => step(-1));
+  const { selection } = view;
+  const device = 'device' in selection ? document.devices.find(({ id }) => id === selection.device) : undefined;
+  const group = 'device' in selection ? device?.groups.find(({ id }) => id === selection.group) : undefined;
+  const key = 'device' in selection ? groupKey(selection.device, selection.group ?? '') : '';
+  const panel = device ? (
+    <GroupPanel
+      device={device}
+      group={group}
+      result={solution.groups.get(key)}
+      options={solution.feeds.get(key)}
+      onFeed={actions.setFeed}
+      onLine={actions.row.select}
+      onDevice={() => actions.openDialog({ dialog: 'device', device: device.id })}
+    />
+  ) : path && result && tips ? (
+    <LinePanel
+      path={path}
+      result={result}
+      tab={view.tab}
+      part={view.part}
+      probe={tips}
+      reading={reading}
+      onTab={view.setTab}
+      onPart={view.setPart}
+      onProbe={view.setTips}
+      onEdit={actions.edit}
+      onAnswer={actions.answer}
+      onNote={actions.note}
+      onDuplicate={actions.duplicate}
+      onMove={(button) => actions.openDialog({ dialog: 'move', button })}
+      onRemove={actions.remove}
+    />
+  ) : (
+    <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
+      {document.lines.length ? 'Solving …' : 'Select a line to see why it has its verdict.'}
+    </Typography>
+  );
 
   return (
     <Box
       sx={{
-        height: { lg: '100dvh' },
+        height: { md: '100dvh' },
         minHeight: '100dvh',
         display: 'grid',
         gridTemplateAreas: {
-          xs: '"bar" "list" "sheet" "why"',
-          md: '"bar bar" "list sheet" "why sheet"',
-          lg: '"bar bar bar" "list sheet why"',
+          xs: '"bar" "notice" "sheet" "rail"',
+          md: '"bar bar" "notice notice" "rail sheet"',
+          lg: '"bar bar bar" "notice notice notice" "rail sheet why"',
         },
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '272px minmax(0, 1fr)', lg: '248px minmax(0, 1fr) 336px' },
-        gridTemplateRows: { xs: 'auto auto auto auto', md: 'auto minmax(200px, 38dvh) 1fr', lg: 'auto minmax(0, 1fr)' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)', lg: '68px minmax(0, 1fr) 344px' },
+        gridTemplateRows: { xs: 'auto auto 1fr auto', md: 'auto auto minmax(0, 1fr)' },
       }}
     >
       <TopBar
-        name={document.name}
+        menu={<RigMenu name={document.name} here={saved.id} rigs={rigs} actions={actions.menu} />}
         revision={revision}
         saving={saving}
+        counts={counts}
+        shown={view.shown}
+        onShow={view.toggleShown}
+        search={view.search}
+        searchRef={view.searchRef}
+        onSearch={view.setSearch}
         undo={undo}
         redo={redo}
-        onSchools={openSchools}
-        verdicts={verdicts}
+        onSchools={actions.openSchools}
       />
-      <LineList lines={document.lines} answers={answers} selected={line?.id} onSelect={select} onAdd={newLine} />
-      <Box
-        component="main"
-        sx={{ gridArea: 'sheet', overflowY: { lg: 'auto' }, bgcolor: 'background.paper', minWidth: 0 }}
-      >
-        {saving.state === 'stale' && (
-          <Alert
-            severity="warning"
-            sx={{ m: 2 }}
-            action={
-              <>
-                <Button color="inherit" onClick={() => settle('theirs')}>
-                  Take theirs
-                </Button>
-                <Button color="inherit" onClick={() => settle('mine')}>
-                  Save mine on top
-                </Button>
-              </>
-            }
-          >
-            This rig was changed in another tab (revision {saving.current.revision}). Your change is kept; nothing is
-            lost either way.
-          </Alert>
+      <Box sx={{ gridArea: 'notice', minWidth: 0 }}>
+        {(saving.state === 'stale' || saving.state === 'newer') && (
+          <StaleNotice saving={saving} base={base} mine={document} both={both} onSettle={settle} />
         )}
-        {line ? (
-          <LineSheet
-            key={line.id}
-            line={line}
-            answer={answer}
-            worker={worker}
-            onEdit={edit}
-            onRemove={remove}
-            onDuplicate={() =>
-              add({ ...structuredClone(line), id: freeId(document, line.id), name: freeName(document, line.name) })
-            }
-          />
-        ) : (
-          <Box sx={{ p: 4, maxWidth: 460 }}>
-            <Typography variant="h1" component="h2" gutterBottom>
-              No line yet
-            </Typography>
-            <Typography variant="body1" sx={{ mb: 2 }}>
-              A line is one source, what lies between, and the inlet it ends in. Build the first one and see what it
-              gets.
-            </Typography>
-            <Button variant="contained" onClick={newLine}>
-              New line
-            </Button>
+      </Box>
+      <PlaceRail here="/rig" rig={saved.id} />
+      {document.lines.length || document.devices.length ? (
+        <Sheet
+          sections={view.sections}
+          visible={visible}
+          filtered={view.shown.size > 0 || view.search.trim() !== ''}
+          solution={solution}
+          selection={selection}
+          tips={tips}
+          actions={row}
+          onGroup={selectGroup}
+          onFeed={actions.setFeed}
+          onMove={actions.move}
+          onReorder={actions.reorder}
+          onNewLine={actions.menu.newLine}
+        />
+      ) : (
+        <EmptyRig onDevice={actions.menu.newDevice} onImport={actions.menu.importFile} />
+      )}
+      {wide ? (
+        <Box
+          component="aside"
+          aria-label="Why"
+          sx={{ gridArea: 'why', borderLeft: 1, borderColor: 'divider', minHeight: 0, bgcolor: 'background.paper' }}
+        >
+          {panel}
+        </Box>
+      ) : (
+        <Drawer anchor="right" open={!closed} onClose={() => setClosed(true)} slotProps={{ paper: { sx: { width: 'min(100%, 390px)' } } }}>
+          <Box component="aside" aria-label="Why" sx={{ height: '100%', minHeight: 0 }}>
+            <IconButton aria-label="Back to the sheet" onClick={() => setClosed(true)} sx={{ position: 'absolute', right: 6, top: 4, zIndex: 1 }}>
+              <CloseIcon fontSize="small" />
+            </IconButton>
+            {panel}
           </Box>
-        )}
-      </Box>
-      <Box
-        component="aside"
-        aria-label="Why"
-        aria-live="polite"
-        sx={{
-          gridArea: 'why',
-          borderLeft: { lg: 1 },
-          borderRight: { md: 1, lg: 0 },
-          borderTop: { xs: 1, lg: 0 },
-          borderColor: { xs: 'divider', md: 'divider', lg: 'divider' },
-          p: { xs: 2.5, md: 2, lg: 2.5 },
-          overflowY: { lg: 'auto' },
-        }}
-      >
-        {answer?.result && (
-          <>
-            <Typography variant="caption" color="textSecondary" component="p">
-              {line.name}
-            </Typography>
-            <Box sx={{ mt: 0.25, mb: 2 }} data-testid="verdict">
-              <VerdictMark verdict={answer.result.verdict} size="large" />
-            </Box>
-            <Why result={answer.result} onApply={edit} />
-          </>
-        )}
-        <Cautions />
-      </Box>
-      <SchoolsDialog
-        open={schoolsOpen}
-        schools={schools}
-        onClose={() => setSchoolsOpen(false)}
-        onChange={(name: SchoolName, value) =>
-          change((from) => ({ ...from, schools: { ...from.schools, [name]: value } }))
-        }
-      />
+        </Drawer>
+      )}
+      <RigDialogs rigId={saved.id} document={document} kit={kit} path={path} actions={actions} />
+      {removed && <RemovedNotice rig={removed} />}
+      <Snackbar open={Boolean(actions.message)} autoHideDuration={6000} onClose={actions.clearMessage} message={actions.message} />
     </Box>
   );
 }
 
-/** What can hurt people where a feed is decided. */
-function Cautions() {
+/** The rig that was open before is off the list; one press brings it back. */
+function RemovedNotice({ rig }: { rig: string }) {
+  const [open, setOpen] = useState(true);
+  const restore = async () => {
+    const { failed } = await ask(`/api/rigs/${rig}/restore`, { method: 'POST' });
+    if (!failed) window.location.assign(`/rig?rig=${rig}`);
+  };
   return (
-    <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 3 }}>
-      Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the protective
-      earth; mains work belongs to a licensed electrician and local code.
-    </Typography>
+    <Snackbar
+      open={open}
+      onClose={(_, reason) => reason !== 'clickaway' && setOpen(false)}
+      message="The rig was removed."
+      action={
+        <Button color="inherit" onClick={() => void restore()}>
+          Bring it back
+        </Button>
+      }
+    />
   );
 }
 
-const withLine = (document: RigDocument, id: string | undefined, edit: (line: Line) => Line): RigDocument => ({
-  ...document,
-  lines: document.lines.map((line) => (line.id === id ? edit(line) : line)),
-});
-
-function freeId({ lines }: RigDocument, wish: string): string {
-  const stem = wish.replace(/-\d+$/, '').slice(0, 56);
-  for (let n = 2; ; n++) {
-    const id = n === 2 && !lines.some((line) => line.id === stem) ? stem : `${stem}-${n}`;
-    if (!lines.some((line) => line.id === id)) return id;
-  }
-}
-
-function freeName({ lines }: RigDocument, wish: string): string {
-  const stem = wish.replace(/ \d+$/, '').slice(0, 74);
-  const taken = new Set(lines.map(({ name }) => name));
-  if (!taken.has(stem)) return stem;
-  for (let n = 2; ; n++) if (!taken.has(`${stem} ${n}`)) return `${stem} ${n}`;
+/** What to do first. */
+function EmptyRig({ onDevice, onImport }: { onDevice: () => void; onImport: () => void }) {
+  return (
+    <Box component="main" sx={{ gridArea: 'sheet', p: 4, maxWidth: 520 }}>
+      <Typography variant="h1" component="h2" gutterBottom>
+        An empty rig
+      </Typography>
+      <Typography variant="body1" sx={{ mb: 2 }}>
+        Begin with what takes the sound in: a recorder, desk, interface or camera, its inlets and which of them share a feed
+        switch. Then add the lines that go to it.
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 1.5 }}>
+        <Button variant="contained" onClick={onDevice}>
+          Add the first device
+        </Button>
+        <Button variant="outlined" onClick={onImport}>
+          Import a rig
+        </Button>
+      </Box>
+    </Box>
+  );
 }

@@ -1,33 +1,40 @@
 'use client';
 
-import DarkModeOutlinedIcon from '@mui/icons-material/DarkModeOutlined';
-import LightModeOutlinedIcon from '@mui/icons-material/LightModeOutlined';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
-import { useColorScheme } from '@mui/material/styles';
+import InputBase from '@mui/material/InputBase';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { memo } from 'react';
+import { memo, type ReactNode, type RefObject } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
-import { useScheme } from '@/ui/strip/Strip';
+import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { Saving } from './useRig';
 
 interface Props {
-  name: string;
+  menu: ReactNode;
   revision: { number: number; savedAt: string };
   saving: Saving;
-  verdicts: Verdict[];
+  /** How many lines have each verdict. */
+  counts: Record<Verdict, number>;
+  shown: ReadonlySet<Verdict>;
+  onShow: (verdict: Verdict) => void;
+  search: string;
+  searchRef: RefObject<HTMLInputElement | null>;
+  onSearch: (text: string) => void;
   undo?: () => void;
   redo?: () => void;
   onSchools: () => void;
 }
 
-export const TopBar = memo(function TopBar({ name, revision, saving, verdicts, undo, redo, onSchools }: Props) {
+/** The rig's name and state, its verdicts as filters, and what works on all of it. */
+export const TopBar = memo(function TopBar(props: Props) {
+  const { menu, revision, saving, counts, shown, onShow, search, searchRef, onSearch, undo, redo, onSchools } = props;
   return (
     <Box
       component="header"
@@ -36,39 +43,68 @@ export const TopBar = memo(function TopBar({ name, revision, saving, verdicts, u
         display: 'flex',
         alignItems: 'center',
         flexWrap: 'wrap',
-        columnGap: 2,
-        rowGap: 0.5,
+        columnGap: 1.5,
+        rowGap: 0.25,
         px: 2,
-        py: 0.75,
+        py: 0.5,
         borderBottom: 1,
         borderColor: 'divider',
         bgcolor: 'background.paper',
+        minHeight: 46,
       }}
     >
       <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
         Inlet Check
       </Typography>
-      <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 500 }}>
-        {name}
-      </Typography>
+      {menu}
       <Typography
         variant="caption"
         color={saving.state === 'failed' ? 'error' : 'textSecondary'}
         role="status"
         suppressHydrationWarning
+        sx={{ flexShrink: 1, minWidth: 0 }}
       >
         {savingText(saving, revision)}
       </Typography>
       <Box
-        sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, ml: { md: 'auto' } }}
-        aria-label="Verdicts of this rig"
+        sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 0.25, ml: { md: 'auto' } }}
+        aria-label="Show lines by verdict"
         role="group"
       >
         {VERDICT_ORDER.map((verdict) => (
-          <VerdictMark key={verdict} verdict={verdict} count={verdicts.filter((other) => other === verdict).length} />
+          <Tooltip key={verdict} title={`Show only ${verdict}`}>
+            <ButtonBase
+              aria-pressed={shown.has(verdict)}
+              onClick={() => onShow(verdict)}
+              sx={{
+                px: 1,
+                py: 0.5,
+                borderBottom: 2,
+                borderColor: shown.has(verdict) ? 'primary.main' : 'transparent',
+                opacity: shown.size && !shown.has(verdict) ? 0.65 : 1,
+                '&:hover': { bgcolor: 'action.hover' },
+                '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main' },
+              }}
+            >
+              <VerdictMark verdict={verdict} count={counts[verdict]} />
+            </ButtonBase>
+          </Tooltip>
         ))}
       </Box>
-      <Box sx={{ display: 'flex', alignItems: 'center', ml: { xs: 'auto', md: 0 } }}>
+      <InputBase
+        inputRef={searchRef}
+        value={search}
+        onChange={(event) => onSearch(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Escape') return;
+          onSearch('');
+          event.currentTarget.blur();
+        }}
+        placeholder="Find  /"
+        inputProps={{ 'aria-label': 'Find a line' }}
+        sx={{ width: 96, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
+      />
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Button onClick={onSchools} color="inherit">
           Schools
         </Button>
@@ -95,6 +131,7 @@ export const TopBar = memo(function TopBar({ name, revision, saving, verdicts, u
 function savingText(saving: Saving, { number, savedAt }: Props['revision']): string {
   switch (saving.state) {
     case 'saved':
+    case 'newer':
       return `saved ${dayjs(savedAt).format('HH:mm')} · revision ${number}`;
     case 'saving':
       return 'saving …';
@@ -103,17 +140,4 @@ function savingText(saving: Saving, { number, savedAt }: Props['revision']): str
     case 'stale':
       return 'not saved: changed in another tab';
   }
-}
-
-function SchemeButton() {
-  const scheme = useScheme();
-  const { setMode } = useColorScheme();
-  const to = scheme === 'dark' ? 'light' : 'dark';
-  return (
-    <Tooltip title={to === 'dark' ? 'Dark, for backstage' : 'Bright, for daylight'}>
-      <IconButton aria-label={`Switch to the ${to} theme`} onClick={() => setMode(to)} suppressHydrationWarning>
-        {to === 'dark' ? <DarkModeOutlinedIcon fontSize="small" /> : <LightModeOutlinedIcon fontSize="small" />}
-      </IconButton>
-    </Tooltip>
-  );
 }

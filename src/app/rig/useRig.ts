@@ -1,7 +1,7 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
-import type { RigDocument } from '@/core/rig';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { merged, type RigDocument } from '@/core/rig';
 
 export interface SavedRig {
   id: string;
@@ -14,16 +14,32 @@ export type Saving =
   | { state: 'saved' }
   | { state: 'saving' }
   | { state: 'failed'; message: string }
-  | { state: 'stale'; current: SavedRig };
+  | { state: 'stale'; current: SavedRig }
+  /** Somebody saved; nothing is unsaved here. */
+  | { state: 'newer'; current: SavedRig };
 
 /** How long to wait for further typing before a change is sent, in milliseconds. */
 const PAUSE = 250;
 const RETRY = 3000;
+/** How often to look whether somebody else saved, in milliseconds. */
+const LOOK = 4000;
 
 interface History {
   past: RigDocument[];
   present: RigDocument;
   future: RigDocument[];
+}
+
+/** The rig as somebody saved it after a revision; undefined if nobody has, or if the server does not answer. */
+async function newerThan(id: string, revision: number): Promise<SavedRig | undefined> {
+  try {
+    const { rigs } = (await (await fetch('/api/rigs')).json()) as { rigs: { id: string; revision: number }[] };
+    const entry = rigs.find((rig) => rig.id === id);
+    if (!entry || entry.revision <= revision) return undefined;
+    return (await (await fetch(`/api/rigs/${id}`)).json()) as SavedRig;
+  } catch {
+    return undefined;
+  }
 }
 
 /** A rig being edited: undo and redo, and every change saved as a revision. */
@@ -86,7 +102,7 @@ export function useRig(saved: SavedRig) {
 
   const dirty = present !== onServer;
   useEffect(() => {
-    if (!dirty || saving.state === 'stale' || saving.state === 'saving') return;
+    if (!dirty || saving.state === 'stale' || saving.state === 'newer' || saving.state === 'saving') return;
     const timer = setTimeout(() => void send(present, revision.number), saving.state === 'failed' ? RETRY : PAUSE);
     return () => clearTimeout(timer);
   }, [dirty, present, revision.number, saving.state, send]);
@@ -98,22 +114,42 @@ export function useRig(saved: SavedRig) {
     return () => window.removeEventListener('beforeunload', warn);
   }, [dirty]);
 
+  useEffect(() => {
+    if (saving.state !== 'saved') return;
+    const look = async () => {
+      if (window.document.hidden) return;
+      const found = await newerThan(saved.id, revision.number);
+      if (found) setSaving((now) => (now.state === 'saved' ? { state: dirty ? 'stale' : 'newer', current: found } : now));
+    };
+    const timer = setInterval(() => void look(), LOOK);
+    return () => clearInterval(timer);
+  }, [saved.id, revision.number, saving.state, dirty]);
+
+  /** Both changes at once, if they touch different lines and devices. */
+  const both = useMemo(
+    () => (saving.state === 'stale' ? merged(onServer, present, saving.current.document) : undefined),
+    [saving, onServer, present],
+  );
+
   /** After a save was refused: go on from what the other tab saved, or save this on top of it. */
   const settle = useCallback(
-    (keep: 'theirs' | 'mine') => {
-      if (saving.state !== 'stale') return;
+    (keep: 'theirs' | 'mine' | 'both') => {
+      if (saving.state !== 'stale' && saving.state !== 'newer') return;
       const { current } = saving;
       setRevision({ number: current.revision, savedAt: current.savedAt });
       setOnServer(current.document);
       if (keep === 'theirs') change(current.document);
+      if (keep === 'both' && both) change(both);
       setSaving({ state: 'saved' });
     },
-    [saving, change],
+    [saving, change, both],
   );
 
   return {
     document: present,
     revision,
+    base: onServer,
+    both,
     saving: dirty && saving.state === 'saved' ? ({ state: 'saving' } as Saving) : saving,
     change,
     undo: history.past.length ? undo : undefined,

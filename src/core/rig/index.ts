@@ -6,6 +6,8 @@ export { inletName, rigPath, rigPaths, rigPathsOf, type RigPath } from './paths'
 export * from './rigEdits';
 export { differences, merged, type Difference } from './differences';
 export { patchList, readPatchList, type PatchImport } from './patchList';
+export { sections, shortInletName, type Section } from './sections';
+export { freeSockets, plugInto, startFrom, type FreeSocket } from './sockets';
 export type { RowReport } from './report';
 export { jsonSchema } from './jsonSchema';
 export { lineSpice } from './spice';

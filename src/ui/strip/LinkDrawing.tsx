@@ -32,12 +32,12 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
   return (
     <g>
       {stubs.map(({ x: at, y, volts, way }) => {
-        const length = Math.min(hasBlock ? width * 0.38 : width * 0.12, 60);
+        const length = Math.min(hasBlock ? width / 2 - 12 : width * 0.12, width / 2 - 12);
         const end = { x: at + way * length, y, volts };
         return (
           <g key={`${at}${y}`}>
             <Rail from={{ x: at, y, volts }} to={end} scheme={scheme} />
-            {!hasBlock && <circle cx={end.x} cy={y} r={2.5} fill="none" stroke={palette.text.secondary} />}
+            {!hasBlock && <circle cx={end.x} cy={y} r={2} fill="none" stroke={palette.text.secondary} />}
           </g>
         );
       })}
@@ -48,10 +48,10 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
           path.look === 'wire'
             ? 0
             : path.look === 'open'
-              ? 9
+              ? 6
               : path.look === 'transformer' || path.look === 'amplifier'
-                ? 18
-                : 10;
+                ? 12
+                : 8;
         if (gap === 0) return <Wire key={`${path.from}${path.to}`} from={from} to={to} scheme={scheme} />;
         const at = path.look === 'open' ? from.x + gap * 1.5 + (width - gap * 3) * (path.at ?? 1) : middle.x;
         const share = (at - from.x) / (to.x - from.x);
@@ -88,11 +88,11 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
               y1={a}
               x2={atX}
               y2={b}
-              strokeWidth={2.5}
+              strokeWidth={2}
               strokeDasharray={look === 'leak' ? '3 3' : undefined}
             />
-            <circle cx={atX} cy={a} r={3.5} />
-            <circle cx={atX} cy={b} r={3.5} />
+            <circle cx={atX} cy={a} r={2.8} />
+            <circle cx={atX} cy={b} r={2.8} />
           </g>
         );
       })}
@@ -129,13 +129,13 @@ interface SymbolProps {
 function Symbol({ look, x, y, from, to, ink, alarm, ground }: SymbolProps) {
   switch (look) {
     case 'open':
-      return <path d={`M${x - 6} ${y - 6}l12 12m0-12l-12 12`} stroke={alarm} strokeWidth={2.2} fill="none" />;
+      return <path d={`M${x - 5} ${y - 5}l10 10m0-10l-10 10`} stroke={alarm} strokeWidth={2.2} fill="none" />;
     case 'resistor':
-      return <rect x={x - 10} y={y - 4.5} width={20} height={9} fill={ground} stroke={ink} strokeWidth={1.3} />;
+      return <rect x={x - 8} y={y - 3.5} width={16} height={7} fill={ground} stroke={ink} strokeWidth={1.2} />;
     case 'capacitor':
       return (
         <path
-          d={`M${x - 3} ${y - 9}v18M${x + 3} ${y - 9}v18M${x - 10} ${y}h7M${x + 3} ${y}h7`}
+          d={`M${x - 2.5} ${y - 5.5}v11M${x + 2.5} ${y - 5.5}v11M${x - 8} ${y}h5.5M${x + 2.5} ${y}h5.5`}
           stroke={ink}
           strokeWidth={1.5}
           fill="none"
@@ -144,16 +144,16 @@ function Symbol({ look, x, y, from, to, ink, alarm, ground }: SymbolProps) {
     case 'transformer':
       return (
         <g stroke={ink} strokeWidth={1.4} fill="none">
-          <path d={`M${x - 18} ${from}h6${coil(1)}`} />
-          <path d={`M${x + 18} ${to}h-6${coil(-1)}`} />
-          <path d={`M${x - 1.5} ${from - 10}v20M${x + 1.5} ${to - 10}v20`} strokeWidth={1} />
+          <path d={`M${x - 12} ${from}h4${coil(1)}`} />
+          <path d={`M${x + 12} ${to}h-4${coil(-1)}`} />
+          <path d={`M${x - 1} ${from - 6}v12M${x + 1} ${to - 6}v12`} strokeWidth={1} />
         </g>
       );
     case 'amplifier':
       return (
         <g>
-          <path d={`M${x - 18} ${from}L${x - 11} ${y}M${x + 18} ${to}L${x + 11} ${y}`} stroke={ink} strokeWidth={1.2} />
-          <path d={`M${x - 11} ${y - 11}v22l22-11z`} fill={ground} stroke={ink} strokeWidth={1.4} />
+          <path d={`M${x - 12} ${from}L${x - 8} ${y}M${x + 12} ${to}L${x + 8} ${y}`} stroke={ink} strokeWidth={1.2} />
+          <path d={`M${x - 8} ${y - 8}v16l16-8z`} fill={ground} stroke={ink} strokeWidth={1.4} />
         </g>
       );
     case 'wire':
@@ -163,6 +163,6 @@ function Symbol({ look, x, y, from, to, ink, alarm, ground }: SymbolProps) {
 
 /** Three half turns, centred on the rail. */
 const coil = (side: 1 | -1): string => {
-  const turn = `a4 3.5 0 0 ${side === 1 ? 1 : 0} 0 7`;
-  return `m0 -10.5${turn}${turn}${turn}`;
+  const turn = `a2.6 2 0 0 ${side === 1 ? 1 : 0} 0 4`;
+  return `m0 -6${turn}${turn}${turn}`;
 };

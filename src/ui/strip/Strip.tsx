@@ -3,10 +3,9 @@
 import Box from '@mui/material/Box';
 import { useColorScheme, useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useLayoutEffect, useRef, useState } from 'react';
+import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
-import { quantity } from '@/core/units/format';
 import { columns, HEIGHT, JOINT, leastWidth, rowOf, socketVolts, type Columns } from './geometry';
 import { LinkDrawing } from './LinkDrawing';
 import { Rail } from './Rail';
@@ -16,30 +15,24 @@ type Scheme = 'light' | 'dark';
 
 interface Props {
   result: LineResult;
-  /** What stands above the columns: the source's, each link's and the inlet's label. */
-  labels: (columns: Columns) => React.ReactNode;
-  tips: { red?: ProbeTip; black?: ProbeTip };
-  onTip: (tip: ProbeTip) => void;
+  /** Width there is, in pixels. */
+  room: number;
+  /** What stands above the columns: each link's label, and whatever is pressed there. */
+  labels?: (columns: Columns) => React.ReactNode;
+  /** Present where the probe can be put on the contacts. */
+  probe?: { tips: { red?: ProbeTip; black?: ProbeTip }; onTip: (tip: ProbeTip) => void };
 }
 
 /** The line drawn: its conductors from the source at the left to the inlet at the right. */
-export function Strip({ result, labels, tips, onTip }: Props) {
-  const holder = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState(700);
-  useLayoutEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setRoom(entry.contentRect.width));
-    if (holder.current) observer.observe(holder.current);
-    return () => observer.disconnect();
-  }, []);
+export const Strip = memo(function Strip({ result, room, labels, probe }: Props) {
   const scheme = useScheme();
   const { junctions } = result.readings;
   const width = Math.max(room, leastWidth(result.links.length));
   const grid = columns(width, result.links.length);
   const last = junctions.length - 1;
-
   return (
-    <Box ref={holder} sx={{ width: '100%', overflowX: 'auto' }}>
-      <Box sx={{ position: 'relative', width, minHeight: 54 }}>{labels(grid)}</Box>
+    <Box sx={{ width: '100%', overflowX: width > room ? 'auto' : 'hidden', overflowY: 'hidden' }}>
+      {labels && <Box sx={{ position: 'relative', width, height: 18 }}>{labels(grid)}</Box>}
       <svg width={width} height={HEIGHT} role="img" aria-label={describe(result)} style={{ display: 'block' }}>
         <Ends grid={grid} first={junctions[0]} last={junctions[last]} scheme={scheme} />
         {result.links.map((view, n) => (
@@ -53,22 +46,12 @@ export function Strip({ result, labels, tips, onTip }: Props) {
           />
         ))}
         {junctions.map((junction, n) => (
-          <Joint
-            key={n}
-            junction={junction}
-            x={grid.junction(n)}
-            scheme={scheme}
-            show={figuresAt(junctions, n)}
-            tips={tips}
-            onTip={(contact) => onTip({ junction: n, contact })}
-            n={n}
-            last={n === last}
-          />
+          <Joint key={n} junctions={junctions} n={n} x={grid.junction(n)} scheme={scheme} probe={probe} />
         ))}
       </svg>
     </Box>
   );
-}
+});
 
 export function useScheme(): Scheme {
   const { colorScheme } = useColorScheme();
@@ -84,9 +67,8 @@ const describe = (result: LineResult): string =>
     )
     .join('; ');
 
-/** Voltages are written at both ends of the line and wherever they change on the way. */
-function figuresAt(junctions: Junction[], n: number): (contact: Contact) => boolean {
-  if (n === 0 || n === junctions.length - 1) return () => true;
+/** Contacts whose voltage changes between two junctions; at both ends every one is written. */
+function changesAt(junctions: Junction[], n: number): (contact: Contact) => boolean {
   const before = new Map(junctions[n - 1].contacts.map(({ contact, volts }) => [contact, volts]));
   return (contact) => {
     const here = junctions[n].contacts.find((reading) => reading.contact === contact)?.volts ?? null;
@@ -99,71 +81,76 @@ function figuresAt(junctions: Junction[], n: number): (contact: Contact) => bool
   };
 }
 
+/** Source and inlet: their outline, and the voltage of each contact beside it. */
 function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; last: Junction; scheme: Scheme }) {
   const { palette } = useTheme().vars!;
-  const left = grid.junction(0);
-  const right = last === first ? left + JOINT : grid.width - grid.inlet;
-  // Rails of a line without links run on to the middle, where plug and socket meet.
-  const [sourceX, inletX] = [26, grid.width - 16];
-  const block = (x: number, connector: ConnectorId, anchor: 'source' | 'inlet') => {
-    const rows = CONNECTORS[connector].contacts.map((contact) => rowOf(connector, contact));
-    const [top, bottom] = [Math.min(...rows) - 12, Math.max(...rows) + 12];
-    return anchor === 'source' ? (
-      <path
-        d={`M${x} ${top}h-6a18 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h6z`}
-        fill={palette.background.default}
-        stroke={palette.text.secondary}
-        strokeWidth={1.2}
-      />
-    ) : (
-      <path
-        d={`M${x} ${top}h12v${bottom - top}h-12`}
-        fill={palette.background.default}
-        stroke={palette.text.secondary}
-        strokeWidth={1.2}
-      />
-    );
-  };
+  const [left, right] = [grid.junction(0), grid.width - grid.end];
+  const [sourceX, inletX] = [14, grid.width - 12];
+  const rows = (connector: ConnectorId) => CONNECTORS[connector].contacts.map((contact) => rowOf(connector, contact));
+  const outline = { fill: palette.background.default, stroke: palette.text.secondary, strokeWidth: 1.1 };
+  const [top, bottom] = [Math.min(...rows(first.plug)) - 5, Math.max(...rows(first.plug)) + 5];
+  const [inletTop, inletBottom] = [Math.min(...rows(last.socket)) - 5, Math.max(...rows(last.socket)) + 5];
+  const label = (x: number, y: number, volts: number | null, anchor: 'start' | 'end') => (
+    <text
+      x={x}
+      y={y + 3.7}
+      textAnchor={anchor}
+      fontSize={11}
+      fontWeight={Math.abs(volts ?? 0) < 0.005 ? 400 : 650}
+      fill={Math.abs(volts ?? 0) < 0.005 ? palette.text.secondary : palette.text.primary}
+    >
+      {volts === null ? '–' : figure(volts)}
+    </text>
+  );
   return (
     <g>
       {first.contacts.map(({ contact, volts }) => {
         const y = rowOf(first.plug, contact);
-        return <Rail key={contact} from={{ x: sourceX, y, volts }} to={{ x: left, y, volts }} scheme={scheme} />;
+        return (
+          <g key={contact}>
+            <Rail from={{ x: sourceX + 34, y, volts }} to={{ x: left, y, volts }} scheme={scheme} />
+            {label(sourceX + 31, y, volts, 'end')}
+          </g>
+        );
       })}
-      {block(sourceX, first.plug, 'source')}
+      <path d={`M${sourceX - 4} ${top}h-3a7 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h3z`} {...outline} />
       {[...socketVolts(last)].map(([contact, volts]) => {
         const y = rowOf(last.socket, contact);
-        return <Rail key={contact} from={{ x: right, y, volts }} to={{ x: inletX, y, volts }} scheme={scheme} />;
+        const start = last === first ? left + JOINT : right;
+        return (
+          <g key={contact}>
+            <Rail from={{ x: start, y, volts }} to={{ x: inletX - 33, y, volts }} scheme={scheme} />
+            {label(inletX - 3, y, volts, 'end')}
+          </g>
+        );
       })}
-      {block(inletX, last.socket, 'inlet')}
+      <path d={`M${inletX + 2} ${inletTop}h7v${inletBottom - inletTop}h-7`} {...outline} />
     </g>
   );
 }
 
 interface JointProps {
-  junction: Junction;
+  junctions: Junction[];
   n: number;
-  last: boolean;
   x: number;
   scheme: Scheme;
-  show: (contact: Contact) => boolean;
-  tips: Props['tips'];
-  onTip: (contact: Contact) => void;
+  probe: Props['probe'];
 }
 
 /** Plug in socket: contacts that touch are joined, those that do not end in the air; each takes the probe. */
-function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) {
+function Joint({ junctions, n, x, scheme, probe }: JointProps) {
   const { palette } = useTheme().vars!;
+  const junction = junctions[n];
   const { plug, socket, fits, contacts } = junction;
   const volts = new Map(contacts.map(({ contact, volts: value }) => [contact, value]));
-  const same = plug === socket;
+  const show = n === 0 || n === junctions.length - 1 ? () => false : changesAt(junctions, n);
   return (
     <g>
-      <line x1={x} x2={x} y1={10} y2={HEIGHT - 12} stroke={palette.divider} />
-      {!same && <line x1={x + JOINT} x2={x + JOINT} y1={10} y2={HEIGHT - 12} stroke={palette.divider} />}
+      <line x1={x} x2={x} y1={2} y2={HEIGHT - 3} stroke={palette.divider} />
+      {plug !== socket && <line x1={x + JOINT} x2={x + JOINT} y1={2} y2={HEIGHT - 3} stroke={palette.divider} />}
       {fits &&
         [...socketVolts(junction).keys()].map((contact) => {
-          const from = touchingPlug(junction, contact);
+          const from = mate(plug, socket)?.[contact];
           if (!from) return null;
           const value = volts.get(from) ?? null;
           return (
@@ -176,74 +163,63 @@ function Joint({ junction, n, last, x, scheme, show, tips, onTip }: JointProps) 
           );
         })}
       {!fits && (
-        <path d={`M${x + 4} ${HEIGHT / 2 - 7}l14 14m0-14l-14 14`} stroke={palette.verdict.Stop} strokeWidth={2.2} />
+        <path
+          d={`M${x + 1} ${HEIGHT / 2 - 6}l10 12m0-12l-10 12`}
+          stroke={palette.verdict.Stop}
+          strokeWidth={2.2}
+          fill="none"
+        />
       )}
-      {contacts.map(({ contact, volts: value, amps }) => {
-        const y = rowOf(plug, contact);
-        const [red, black] = [tips.red, tips.black].map((tip) => tip?.junction === n && tip.contact === contact);
-        const first = n === 0;
-        return (
-          <g key={contact}>
-            {show(contact) && (
-              <text
-                x={first ? x - 5 : x + JOINT + 5}
-                y={y - 7}
-                textAnchor={first ? 'end' : 'start'}
-                fontSize={12}
-                fontWeight={600}
-                fill={palette.text.primary}
-              >
-                {value === null ? 'floats' : figure(value)}
-              </text>
-            )}
-            {amps !== null && Math.abs(amps) > 1e-6 && (n === 0 || last) && (
-              <text
-                x={first ? x - (same ? 5 : 16) : x + JOINT + 5}
-                y={y + 15}
-                textAnchor={first ? 'end' : 'start'}
-                fontSize={11}
-                fill={palette.text.secondary}
-              >
-                {quantity(Math.abs(amps), 'A')}
-              </text>
-            )}
-            <text
-              x={same ? x + 4 : x - 5}
-              y={y + 13}
-              textAnchor={same ? 'start' : 'end'}
-              fontSize={10}
-              fill={palette.text.secondary}
-            >
-              {contact}
-            </text>
-            <circle
-              cx={x}
-              cy={y}
-              r={11}
-              fill="transparent"
-              style={{ cursor: 'crosshair' }}
-              onClick={() => onTip(contact)}
-            >
-              <title>{`Probe contact ${contact}`}</title>
-            </circle>
-            <circle
-              cx={x}
-              cy={y}
-              r={red || black ? 5 : 2.6}
-              fill={red ? palette.verdict.Stop : black ? palette.text.primary : palette.background.paper}
-              stroke={red ? palette.verdict.Stop : palette.text.secondary}
-              strokeWidth={1.2}
-              pointerEvents="none"
-            />
-          </g>
-        );
-      })}
+      {contacts.map(({ contact, volts: value }) =>
+        show(contact) ? (
+          <text
+            key={contact}
+            x={x + JOINT + 3}
+            y={rowOf(plug, contact) + 3.7}
+            fontSize={10.5}
+            fontWeight={600}
+            fill={palette.text.primary}
+            stroke={palette.background.default}
+            strokeWidth={3.5}
+            paintOrder="stroke"
+          >
+            {value === null ? '–' : figure(value)}
+          </text>
+        ) : null,
+      )}
+      {probe && contacts.map(({ contact }) => <Tip key={contact} {...{ contact, plug, n, x, probe }} />)}
     </g>
   );
 }
 
-const touchingPlug = ({ plug, socket }: Junction, contact: Contact): Contact | undefined =>
-  mate(plug, socket)?.[contact];
+interface TipProps {
+  contact: Contact;
+  plug: ConnectorId;
+  n: number;
+  x: number;
+  probe: NonNullable<Props['probe']>;
+}
+
+/** A contact that takes a tip of the probe. */
+function Tip({ contact, plug, n, x, probe: { tips, onTip } }: TipProps) {
+  const { palette } = useTheme().vars!;
+  const y = rowOf(plug, contact);
+  const [red, black] = [tips.red, tips.black].map((tip) => tip?.junction === n && tip.contact === contact);
+  return (
+    <g style={{ cursor: 'crosshair' }} onClick={() => onTip({ junction: n, contact })}>
+      <title>{`Probe contact ${contact}`}</title>
+      <circle cx={x} cy={y} r={7.5} fill="transparent" />
+      <circle
+        cx={x}
+        cy={y}
+        r={red || black ? 4.5 : 2.6}
+        fill={red ? palette.verdict.Stop : black ? palette.text.primary : palette.background.paper}
+        stroke={red ? palette.verdict.Stop : palette.text.secondary}
+        strokeWidth={1.2}
+      />
+    </g>
+  );
+}
 
 /** Volts without the unit, to the digits that a meter on the 60 V range shows. */
 const figure = (volts: number): string =>

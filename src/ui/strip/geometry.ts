@@ -2,10 +2,10 @@ import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
 import type { LineResult } from '@/core/check';
 
 /** Where a strip draws what, in pixels. Contacts lie in rows: hot on top, the reference at the bottom. */
-const ROWS = { top: 26, gap: 42 };
-export const HEIGHT = ROWS.top + 2 * ROWS.gap + 22;
+const ROWS = { top: 9, gap: 15 };
+export const HEIGHT = ROWS.top + 2 * ROWS.gap + 10;
 /** Width in which a plug's contacts lead over to the socket's. */
-export const JOINT = 22;
+export const JOINT = 12;
 
 const ORDER: Record<ConnectorId, readonly Contact[]> = {
   xlr3: ['2', '3', '1'],
@@ -23,28 +23,27 @@ export function rowOf(connector: ConnectorId, contact: Contact): number {
 }
 
 export interface Columns {
-  source: number;
+  /** Width at either end for what the source and the inlet have to show. */
+  end: number;
   /** Left edge of junction n. */
   junction: (n: number) => number;
   /** Left edge and width of link n. */
   link: (n: number) => { x: number; width: number };
-  inlet: number;
   width: number;
 }
 
-/** The least width in which the names of all parts can be read; narrower screens scroll the strip. */
-export const leastWidth = (links: number): number => 2 * 104 + JOINT + links * (68 + JOINT);
+/** The least width in which a strip can be read; narrower places scroll it. */
+export const leastWidth = (links: number): number => 2 * 62 + JOINT + links * (54 + JOINT);
 
 /** Divides a width among the source, the links and the inlet. */
 export function columns(width: number, links: number): Columns {
-  const ends = Math.min(Math.max(width * 0.16, 84), 132);
-  const each = links ? (width - 2 * ends - (links + 1) * JOINT) / links : 0;
-  const middle = links ? 0 : width - 2 * ends - JOINT;
+  const end = 62;
+  const each = links ? (width - 2 * end - (links + 1) * JOINT) / links : 0;
+  const middle = links ? 0 : width - 2 * end - JOINT;
   return {
-    source: ends,
-    junction: (n) => ends + n * (JOINT + each) + (links ? 0 : middle / 2),
-    link: (n) => ({ x: ends + JOINT + n * (JOINT + each), width: each }),
-    inlet: ends,
+    end,
+    junction: (n) => end + n * (JOINT + each) + (links ? 0 : middle / 2),
+    link: (n) => ({ x: end + JOINT + n * (JOINT + each), width: each }),
     width,
   };
 }

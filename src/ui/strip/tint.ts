@@ -16,4 +16,4 @@ const scales = {
 export const tint = (volts: number | null, scheme: 'light' | 'dark'): string => scales[scheme](Math.abs(volts ?? 0));
 
 /** The thickness of a rail in pixels. */
-export const thickness = scaleSqrt<number>().domain([0, 48]).range([1.6, 5.5]).clamp(true);
+export const thickness = scaleSqrt<number>().domain([0, 48]).range([1.4, 4.4]).clamp(true);

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
-import { SCHOOLS, schoolLabel, verdictOf, type Finding, type LineResult, type Remedy } from '@/core/check';
+import { SCHOOLS, schoolLabel, verdictOf, type Answer, type Finding, type LineResult, type Remedy } from '@/core/check';
 import { BASIS_LABELS } from '@/core/gear';
 import type { Edit } from '@/core/rig/edits';
 import { quantity } from '@/core/units/format';
@@ -14,10 +14,12 @@ import { VerdictMark } from '../verdict/VerdictMark';
 interface Props {
   result: LineResult;
   onApply: (edits: Edit[]) => void;
+  /** An answer of a maker or a manual is recorded with who gave it; without this it is applied like a remedy. */
+  onAnswer?: (answer: Answer) => void;
 }
 
 /** Why a line has its verdict: the findings, worst first, with their numbers and what mends them. */
-export const Why = memo(function Why({ result, onApply }: Props) {
+export const Why = memo(function Why({ result, onApply, onAnswer }: Props) {
   return (
     <Stack spacing={0} component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {result.findings.length === 0 && (
@@ -33,14 +35,14 @@ export const Why = memo(function Why({ result, onApply }: Props) {
           key={`${finding.code}${n}`}
           sx={{ pb: 2, mb: 2, borderBottom: 1, borderColor: 'divider', '&:last-of-type': { border: 0 } }}
         >
-          <FindingCard finding={finding} onApply={onApply} />
+          <FindingCard finding={finding} onApply={onApply} onAnswer={onAnswer} />
         </Box>
       ))}
     </Stack>
   );
 });
 
-function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['onApply'] }) {
+function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit<Props, 'result'>) {
   const { what, why, numbers, remedies, answers, basis, school, severity } = finding;
   return (
     <Box component="article" aria-label={what}>
@@ -112,7 +114,12 @@ function FindingCard({ finding, onApply }: { finding: Finding; onApply: Props['o
           </Typography>
           <Stack spacing={0.75} sx={{ mt: 0.5 }}>
             {answers.map((answer) => (
-              <RemedyButton key={answer.label} remedy={answer} onApply={onApply} quiet />
+              <RemedyButton
+                key={answer.label}
+                remedy={answer}
+                onApply={onAnswer ? () => onAnswer(answer) : onApply}
+                quiet
+              />
             ))}
           </Stack>
         </Box>
@@ -150,6 +157,15 @@ function RemedyButton({ remedy, onApply, quiet }: { remedy: Remedy; onApply: Pro
         {remedy.note && (
           <Typography variant="caption" color="textSecondary">
             {remedy.note}
+          </Typography>
+        )}
+        {remedy.others && (
+          <Typography
+            variant="caption"
+            component="p"
+            sx={(theme) => ({ color: theme.vars!.palette.verdict.Watch, fontWeight: 600 })}
+          >
+            {remedy.others}
           </Typography>
         )}
       </Box>

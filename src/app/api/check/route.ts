@@ -1,11 +1,10 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { rigResult } from '@/core/check';
-import { readDocument, schoolsOf } from '@/core/rig';
+import { fullRigResult } from '@/core/check';
+import { readDocument } from '@/core/rig';
 import { door, jsonBody, sameOrigin } from '../door';
 
 export const POST = (request: NextRequest) =>
   door(async () => {
     sameOrigin(request);
-    const rig = readDocument(await jsonBody(request));
-    return NextResponse.json(rigResult(rig, schoolsOf(rig)));
+    return NextResponse.json(fullRigResult(readDocument(await jsonBody(request))));
   });

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
-import { loadRig, saveRig } from '@/store/rigs';
+import { loadRig, removeRig, saveRig } from '@/store/rigs';
 import { door, jsonBody, notFound, Refused, sameOrigin } from '../../door';
 
 type Context = { params: Promise<{ id: string }> };
@@ -27,4 +27,13 @@ export const PUT = (request: NextRequest, { params }: Context) =>
     const saved = saveRig(theStore(), id, value.basedOn, value.document);
     if (!saved) throw notFound(`rig ${id}`);
     return NextResponse.json({ id, revision: saved.revision, savedAt: saved.savedAt });
+  });
+
+/** Takes a rig off the list; its revisions stay in the database. */
+export const DELETE = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id } = await params;
+    if (!removeRig(theStore(), id)) throw notFound(`rig ${id}`);
+    return NextResponse.json({ id });
   });

@@ -1,0 +1,29 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { kitCsv, kitDocument, readKitCsv } from '@/core/kit';
+import { theStore } from '@/store/database';
+import { importKit, loadKit } from '@/store/kit';
+import { door, download, jsonBody, sameOrigin, tableBody } from '../door';
+
+export const dynamic = 'force-dynamic';
+
+/** The kit as JSON, or as a table with `?format=csv`. */
+export const GET = (request: NextRequest) =>
+  door(() => {
+    const items = loadKit(theStore());
+    return request.nextUrl.searchParams.get('format') === 'csv'
+      ? download(kitCsv(items), 'text/csv', 'kit.csv')
+      : NextResponse.json(kitDocument(items));
+  });
+
+/** Takes a kit in: JSON at once; a table is previewed row by row, and taken over with `?apply=1`. */
+export const POST = (request: NextRequest) =>
+  door(async () => {
+    sameOrigin(request);
+    const store = theStore();
+    if (!/^text\//i.test(request.headers.get('content-type') ?? ''))
+      return NextResponse.json(importKit(store, await jsonBody(request)));
+    const { rows, items } = readKitCsv(loadKit(store), await tableBody(request));
+    const applied = request.nextUrl.searchParams.has('apply');
+    if (applied) importKit(store, kitDocument(items));
+    return NextResponse.json({ rows, applied });
+  });

@@ -1,0 +1,36 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { patchList, readPatchList } from '@/core/rig';
+import { theStore } from '@/store/database';
+import { loadKit } from '@/store/kit';
+import { loadRig, saveRig } from '@/store/rigs';
+import { door, download, notFound, Refused, sameOrigin, tableBody } from '../../../door';
+
+type Context = { params: Promise<{ id: string }> };
+
+export const dynamic = 'force-dynamic';
+
+/** The rig's patch list as CSV. */
+export const GET = (_request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    const rig = loadRig(theStore(), id);
+    if (!rig) throw notFound(`rig ${id}`);
+    return download(patchList(rig.document), 'text/csv', `${id}-patch-list.csv`);
+  });
+
+/** Says what each row of a patch list would do; with `?apply=REVISION` does it, as a change to that revision. */
+export const POST = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id } = await params;
+    const store = theStore();
+    const rig = loadRig(store, id);
+    if (!rig) throw notFound(`rig ${id}`);
+    const { rows, document } = readPatchList(rig.document, loadKit(store), await tableBody(request));
+    const apply = request.nextUrl.searchParams.get('apply');
+    if (apply === null) return NextResponse.json({ rows, applied: false });
+    if (!/^\d+$/.test(apply))
+      throw new Refused(400, 'bad-request', 'apply takes the number of the revision that was previewed.');
+    const saved = saveRig(store, id, Number(apply), document)!;
+    return NextResponse.json({ rows, applied: true, revision: saved.revision });
+  });

@@ -1,0 +1,81 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useForm } from 'react-hook-form';
+import type { Fact } from '@/core/gear';
+
+interface Props {
+  title: string;
+  /** Where else the same item of the kit is used. */
+  everywhere?: string;
+  onClose: () => void;
+  onRecord: (fact: Fact) => void;
+}
+
+/** Who answered, when, and where it is written: an assumption becomes a fact. */
+export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
+  const { register, handleSubmit, formState } = useForm<Required<Fact>>({
+    defaultValues: { who: '', when: dayjs().format('YYYY-MM-DD'), where: '' },
+  });
+  const { errors } = formState;
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
+      <form
+        onSubmit={handleSubmit(({ who, when, where }) => onRecord({ who, when, ...(where.trim() && { where: where.trim() }) }))}
+      >
+        <DialogTitle>Record the answer</DialogTitle>
+        <DialogContent>
+          <Stack spacing={2} sx={{ pt: 0.5 }}>
+            <Typography variant="body2">{title}</Typography>
+            <TextField
+              label="Who answered"
+              autoFocus
+              {...register('who', {
+                setValueAs: (text: string) => text.trim(),
+                required: 'Say who: the maker, a repair shop, the manual',
+                maxLength: { value: 80, message: '80 characters at most' },
+              })}
+              error={Boolean(errors.who)}
+              helperText={errors.who?.message ?? 'The maker, a repair shop, the manual'}
+            />
+            <TextField
+              label="When"
+              type="date"
+              {...register('when', { required: 'Give the date' })}
+              error={Boolean(errors.when)}
+              helperText={errors.when?.message}
+              slotProps={{ inputLabel: { shrink: true } }}
+            />
+            <TextField
+              label="Where it is written"
+              {...register('where', { maxLength: { value: 200, message: '200 characters at most' } })}
+              error={Boolean(errors.where)}
+              helperText={errors.where?.message ?? 'Letter, page, file; may stay empty'}
+            />
+            {everywhere && (
+              <Typography variant="caption" color="textSecondary">
+                {everywhere}
+              </Typography>
+            )}
+          </Stack>
+        </DialogContent>
+        <DialogActions>
+          <Button onClick={onClose} color="inherit">
+            Cancel
+          </Button>
+          <Button type="submit" variant="contained">
+            Record
+          </Button>
+        </DialogActions>
+      </form>
+    </Dialog>
+  );
+}

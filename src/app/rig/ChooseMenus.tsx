@@ -1,0 +1,102 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ListSubheader from '@mui/material/ListSubheader';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import { kindAt, LINKS, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
+import { partOf, type KitItem } from '@/core/kit';
+import { endsInLink, freeInlets, inletName, type InletRef, type RigDocument } from '@/core/rig';
+
+interface MenuAt {
+  anchor?: HTMLElement;
+  open: boolean;
+  onClose: () => void;
+}
+
+/** Links of the kit and the catalogue, to put one in between. */
+export function InsertMenu({ anchor, open, onClose, kit, onInsert }: MenuAt & { kit: readonly KitItem[]; onInsert: (part: Part) => void }) {
+  const own = kit.filter((item) => item.role === 'link');
+  return (
+    <Menu
+      open={open}
+      anchorEl={anchor}
+      onClose={onClose}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+      transformOrigin={{ vertical: 'top', horizontal: 'center' }}
+      slotProps={{ paper: { sx: { maxHeight: 430 } } }}
+    >
+      {own.length > 0 && <ListSubheader sx={{ lineHeight: 2.4 }}>From your kit</ListSubheader>}
+      {own.map((item) => (
+        <MenuItem key={item.id} onClick={() => item.role === 'link' && onInsert(partOf(item))}>
+          <Typography variant="body2">
+            {item.name}
+            <Box component="span" sx={{ color: 'text.secondary' }}>{` · ${item.count}`}</Box>
+          </Typography>
+        </MenuItem>
+      ))}
+      <ListSubheader sx={{ lineHeight: 2.4 }}>From the catalogue</ListSubheader>
+      {LINKS.map(({ kind, label, summary }) => (
+        <MenuItem key={kind} onClick={() => onInsert({ kind })} sx={{ maxWidth: 460, whiteSpace: 'normal' }}>
+          <Box>
+            <Typography variant="body2" sx={{ fontWeight: 650 }}>
+              {label}
+            </Typography>
+            <Typography variant="caption" color="textSecondary">
+              {summary}
+            </Typography>
+          </Box>
+        </MenuItem>
+      ))}
+    </Menu>
+  );
+}
+
+/** A link put in at a place; a plain cable gets the connector of what it is plugged onto. */
+export function fitting(line: Line, at: number, part: Part): Part {
+  if (part.kind !== 'cable' || part.choices?.connector) return part;
+  const before: PartRef = at === 0 ? 'source' : at - 1;
+  const known = kindAt(before, partAt(line, before).kind);
+  const read = reader(known, partAt(line, before));
+  const connector =
+    known.role === 'source' ? known.connector(read) : known.role === 'link' ? known.ends(read).output : 'xlr3';
+  return connector === 'xlr3' ? part : { ...part, choices: { ...part.choices, connector } };
+}
+
+/** Every inlet of the rig: a free one is moved to, on a taken one two lines change places. */
+export function MoveMenu({ anchor, open, onClose, document, onMove }: MenuAt & { document: RigDocument; onMove: (to: InletRef) => void }) {
+  const free = useMemo(() => freeInlets(document), [document]);
+  const taken = useMemo(
+    () =>
+      document.lines.flatMap((line) => {
+        if (endsInLink(line)) return [];
+        const device = document.devices.find(({ id }) => id === line.inlet.device)!;
+        const inlet = device.inlets.find(({ id }) => id === line.inlet.inlet)!;
+        return [{ to: line.inlet, name: inletName(device, inlet), line: line.name }];
+      }),
+    [document],
+  );
+  return (
+    <Menu open={open} anchorEl={anchor} onClose={onClose} slotProps={{ paper: { sx: { maxHeight: 430 } } }}>
+      <ListSubheader sx={{ lineHeight: 2.4 }}>Move to a free inlet</ListSubheader>
+      {free.length === 0 && <MenuItem disabled>Every inlet is taken</MenuItem>}
+      {free.map(({ to, inlet }) => (
+        <MenuItem key={`${to.device} ${to.inlet}`} onClick={() => onMove(to)}>
+          {inlet.name}
+          {inlet.choices?.feed && inlet.choices.feed !== 'off' ? ' · feed on' : ''}
+        </MenuItem>
+      ))}
+      <ListSubheader sx={{ lineHeight: 2.4 }}>Change places with</ListSubheader>
+      {taken.map(({ to, name, line }) => (
+        <MenuItem key={`${to.device} ${to.inlet}`} onClick={() => onMove(to)}>
+          {line}
+          <Box component="span" sx={{ color: 'text.secondary', ml: 1 }}>
+            {name}
+          </Box>
+        </MenuItem>
+      ))}
+    </Menu>
+  );
+}

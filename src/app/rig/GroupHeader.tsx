@@ -1,0 +1,136 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { memo } from 'react';
+import type { FeedOption, GroupResult } from '@/core/check';
+import type { Device, SwitchGroup } from '@/core/rig';
+import { FEEDS, type FeedName } from '@/core/standards/feeds';
+import { quantity } from '@/core/units/format';
+
+export const feedLabel = (feed: FeedName): string => (feed === 'off' ? 'off' : FEEDS[feed].label);
+
+interface Props {
+  device: Device;
+  group?: SwitchGroup;
+  result?: GroupResult;
+  options?: FeedOption[];
+  /** Names of the lines that object, as one text. */
+  objecting: string;
+  selected: boolean;
+  onSelect: () => void;
+  onFeed: (feed: FeedName) => void;
+}
+
+/** The switch of a group: its header turns it, and says who objects. */
+export const GroupHeader = memo(function GroupHeader(props: Props) {
+  const { device, group, result, options, objecting, selected, onSelect, onFeed } = props;
+  const title = group ? `${device.name}, ${group.name}` : device.name;
+  return (
+    <Box
+      sx={{
+        position: 'sticky',
+        top: 0,
+        zIndex: 2,
+        bgcolor: 'background.default',
+        borderBottom: 1,
+        borderColor: 'text.primary',
+        pl: 1.5,
+        pr: 1.5,
+        pt: 1.25,
+        pb: 0.5,
+        boxShadow: selected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : undefined,
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.5 }}>
+        <ButtonBase
+          onClick={onSelect}
+          aria-pressed={selected}
+          title="This switch: what each setting would do, and how it is found"
+          sx={{
+            '&:hover': { textDecoration: 'underline' },
+            '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: 2, outlineColor: 'primary.main' },
+          }}
+        >
+          <Typography variant="h2">{title}</Typography>
+        </ButtonBase>
+        <Typography variant="caption" color="textSecondary" sx={{ minWidth: 0 }}>
+          {about(device, group)}
+        </Typography>
+        <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1.5 }}>
+          {result && result.feed !== 'off' && (
+            <Typography variant="caption" color="textSecondary" noWrap>
+              draws {quantity(result.amps, 'A')}
+            </Typography>
+          )}
+          {group && (
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={group.feed}
+              onChange={(_, to: FeedName | null) => to && onFeed(to)}
+              aria-label={`Feed of ${title}`}
+            >
+              {(['off', ...group.offers] as FeedName[]).map((feed) => (
+                <ToggleButton
+                  key={feed}
+                  value={feed}
+                  title={ruledOut(options?.find((option) => option.feed === feed))}
+                  sx={{
+                    py: '2px',
+                    '&.Mui-selected, &.Mui-selected:hover': { bgcolor: 'text.primary', color: 'background.paper' },
+                  }}
+                >
+                  {feedLabel(feed).replace(' high current', '+').replace('plug-in power', 'on')}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+          )}
+        </Box>
+      </Box>
+      <Typography
+        variant="caption"
+        component="p"
+        noWrap
+        title={objecting}
+        sx={(theme) => ({
+          minHeight: 17,
+          color: objecting ? theme.vars!.palette.verdict.Stop : 'text.secondary',
+          fontWeight: objecting ? 600 : 400,
+        })}
+      >
+        {objecting || (result?.findings[0]?.what ?? accepts(options))}
+      </Typography>
+    </Box>
+  );
+});
+
+function about(device: Device, group: SwitchGroup | undefined): string {
+  if (!group) return 'no feed';
+  const numbers = group.inlets.filter((id) => /^\d+$/.test(id)).map(Number);
+  const reach =
+    group.inlets.length === 1
+      ? 'its own switch'
+      : numbers.length === group.inlets.length
+        ? `inlets ${Math.min(...numbers)}–${Math.max(...numbers)} share one switch`
+        : `${group.inlets.length} inlets share one switch`;
+  return [reach, group.latched && 'comes back with the mains', group.mutes && 'mutes itself', device.batteries && 'on cells']
+    .filter(Boolean)
+    .join(' · ');
+}
+
+function ruledOut(option: FeedOption | undefined): string | undefined {
+  if (!option) return undefined;
+  const against = option.lines.filter(({ because, regardless }) => because && !regardless);
+  return against.length ? `Ruled out by ${against.map(({ name }) => name).join(', ')}` : 'Every line accepts it';
+}
+
+/** The settings that every line accepts, as one sentence. */
+function accepts(options: FeedOption[] | undefined): string {
+  if (!options || options.every(({ lines }) => lines.length === 0)) return '';
+  const fine = options.filter(({ accepted }) => accepted).map(({ feed }) => feedLabel(feed));
+  return fine.length ? `Every line accepts ${fine.join(', ')}` : 'No setting suits every line';
+}

@@ -1,0 +1,162 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import { verdictOf, type FeedOption, type GroupResult } from '@/core/check';
+import type { Device, SwitchGroup } from '@/core/rig';
+import type { FeedName } from '@/core/standards/feeds';
+import { quantity } from '@/core/units/format';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { feedLabel } from './GroupHeader';
+
+interface Props {
+  device: Device;
+  group?: SwitchGroup;
+  result?: GroupResult;
+  options?: FeedOption[];
+  onFeed: (device: string, group: string, feed: FeedName) => void;
+  onLine: (line: string) => void;
+  onDevice: () => void;
+}
+
+/** One switch: what each of its settings would do to every line it reaches, and where it is found. */
+export function GroupPanel({ device, group, result, options, onFeed, onLine, onDevice }: Props) {
+  const facts = [
+    group?.control && `Found at: ${group.control}`,
+    group?.latched && 'Latched: keeps its state without mains and comes back with it.',
+    group?.mutes && 'Mutes its inlets while it switches.',
+    group?.ramp && `Its feed rises over ${quantity(group.ramp.value, 's')}.`,
+    device.feedLimit && `All feeds of the device together: ${device.feedLimit.value} mA at most (${device.feedLimit.basis}).`,
+    device.batteries && `Runs on ${device.batteries.cells} cells, ${device.batteries.chemistry}.`,
+    device.note,
+  ].filter(Boolean);
+  return (
+    <Box sx={{ px: 2.5, py: 1.75, overflowY: 'auto', height: '100%' }}>
+      <Typography variant="caption" color="textSecondary" component="p">
+        {device.name}
+      </Typography>
+      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+        {group?.name ?? 'Inlets without a feed'}
+      </Typography>
+      {result && (
+        <Box data-testid="verdict" sx={{ mt: 0.25, mb: 1.5 }}>
+          <VerdictMark verdict={result.verdict} size="large" />
+        </Box>
+      )}
+      {result?.findings.map((finding) => (
+        <Box component="article" aria-label={finding.what} key={finding.code} sx={{ mb: 2 }}>
+          <VerdictMark verdict={verdictOf([finding])} />
+          <Typography variant="h2" component="h3" sx={{ mt: 0.25 }}>
+            {finding.what}
+          </Typography>
+          <Typography variant="body2">{finding.why}</Typography>
+          <Stack spacing={0.75} sx={{ mt: 1 }}>
+            {finding.remedies.map((remedy) => (
+              <Button
+                key={remedy.group}
+                variant="outlined"
+                onClick={() => onFeed(remedy.device, remedy.group, remedy.feed)}
+                sx={{ justifyContent: 'space-between' }}
+              >
+                {remedy.label}
+                <span>{remedy.note}</span>
+              </Button>
+            ))}
+          </Stack>
+        </Box>
+      ))}
+      {group && (
+        <Box component="section" aria-label="Settings of this switch" sx={{ mt: 1 }}>
+          <Typography variant="h3" component="h3" gutterBottom>
+            What each setting would do
+          </Typography>
+          {options ? (
+            options.map((option) => (
+              <SettingRow
+                key={option.feed}
+                option={option}
+                on={option.feed === group.feed}
+                onFeed={() => onFeed(device.id, group.id, option.feed)}
+                onLine={onLine}
+              />
+            ))
+          ) : (
+            <Typography variant="body2" color="textSecondary">
+              Trying every setting …
+            </Typography>
+          )}
+        </Box>
+      )}
+      <Stack spacing={0.5} sx={{ mt: 2 }}>
+        {facts.map((fact) => (
+          <Typography key={String(fact)} variant="body2" color="textSecondary">
+            {fact}
+          </Typography>
+        ))}
+      </Stack>
+      <Button variant="outlined" sx={{ mt: 2 }} onClick={onDevice}>
+        Edit {device.name}
+      </Button>
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 3 }}>
+        Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the protective
+        earth; mains work belongs to a licensed electrician and local code.
+      </Typography>
+    </Box>
+  );
+}
+
+function SettingRow({
+  option,
+  on,
+  onFeed,
+  onLine,
+}: {
+  option: FeedOption;
+  on: boolean;
+  onFeed: () => void;
+  onLine: (line: string) => void;
+}) {
+  const against = option.lines.filter(({ because }) => because);
+  return (
+    <Box sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Typography variant="body2" sx={{ fontWeight: 700, flex: 1 }}>
+          {feedLabel(option.feed)}
+          <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
+            {option.accepted ? ' · every line accepts it' : ` · ruled out by ${against.filter(({ regardless }) => !regardless).length}`}
+          </Box>
+        </Typography>
+        {on ? (
+          <Typography variant="caption" color="textSecondary">
+            set now
+          </Typography>
+        ) : (
+          <Button onClick={onFeed}>Turn to {feedLabel(option.feed)}</Button>
+        )}
+      </Box>
+      {against.map(({ line, name, verdict, because, regardless }) => (
+        <Box key={line} sx={{ display: 'flex', gap: 1, alignItems: 'baseline', mt: 0.5 }}>
+          <Box sx={{ width: 68, flexShrink: 0 }}>
+            <VerdictMark verdict={verdict} />
+          </Box>
+          <Box sx={{ minWidth: 0 }}>
+            <Button
+              color="inherit"
+              onClick={() => onLine(line)}
+              sx={{ p: 0, minWidth: 0, fontWeight: 600, textAlign: 'left', lineHeight: 1.3 }}
+            >
+              {name}
+            </Button>
+            <Typography variant="caption" color="textSecondary" component="p">
+              {because}
+              {regardless && ' (whatever the switch)'}
+            </Typography>
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+

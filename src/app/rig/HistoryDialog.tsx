@@ -1,0 +1,84 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import List from '@mui/material/List';
+import ListItemButton from '@mui/material/ListItemButton';
+import ListItemText from '@mui/material/ListItemText';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useEffect, useState } from 'react';
+import { differences, type RigDocument } from '@/core/rig';
+import { ask } from '@/ui/shell/ask';
+import { DifferenceList } from './StaleNotice';
+import type { SavedRig } from './useRig';
+
+interface Props {
+  rig: string;
+  present: RigDocument;
+  onClose: () => void;
+  onRestore: (document: RigDocument) => void;
+}
+
+type Entry = { revision: number; savedAt: string };
+
+/** Every revision that was saved, what it differs in, and a way back to it. */
+export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
+  const [entries, setEntries] = useState<Entry[]>();
+  const [chosen, setChosen] = useState<SavedRig>();
+  const [failed, setFailed] = useState('');
+  useEffect(() => {
+    void ask<{ revisions: Entry[] }>(`/api/rigs/${rig}/revisions`).then(({ body, failed: why }) => {
+      if (body) setEntries(body.revisions);
+      else setFailed(why ?? '');
+    });
+  }, [rig]);
+  const choose = async (revision: number) => {
+    const { body, failed: why } = await ask<SavedRig>(`/api/rigs/${rig}/revisions/${revision}`);
+    setChosen(body);
+    setFailed(why ?? '');
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="md">
+      <DialogTitle>History</DialogTitle>
+      <DialogContent dividers sx={{ p: 0, display: 'grid', gridTemplateColumns: '220px 1fr', minHeight: 320 }}>
+        <List dense sx={{ borderRight: 1, borderColor: 'divider', maxHeight: 420, overflowY: 'auto' }} aria-label="Revisions">
+          {entries?.map(({ revision, savedAt }) => (
+            <ListItemButton
+              key={revision}
+              selected={chosen?.revision === revision}
+              onClick={() => void choose(revision)}
+            >
+              <ListItemText primary={`Revision ${revision}`} secondary={dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')} />
+            </ListItemButton>
+          ))}
+        </List>
+        <Box sx={{ p: 2.5, overflowY: 'auto', maxHeight: 420 }}>
+          {failed && <Typography color="error">{failed}</Typography>}
+          {chosen ? (
+            <DifferenceList
+              title={`Going back to revision ${chosen.revision} would change`}
+              list={differences(present, chosen.document)}
+            />
+          ) : (
+            <Typography variant="body2" color="textSecondary">
+              Choose a revision to see what it differs in from what you have now.
+            </Typography>
+          )}
+        </Box>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} color="inherit">
+          Close
+        </Button>
+        <Button variant="contained" disabled={!chosen} onClick={() => chosen && onRestore(chosen.document)}>
+          Restore{chosen ? ` revision ${chosen.revision}` : ''}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,205 @@
+'use client';
+
+import ContentCopyIcon from '@mui/icons-material/ContentCopy';
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import SwapVertIcon from '@mui/icons-material/SwapVert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import Stack from '@mui/material/Stack';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import TextField from '@mui/material/TextField';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Answer, LineResult } from '@/core/check';
+import { INLETS, LINKS, SOURCES, kindAt, partAt, type Part, type PartRef } from '@/core/gear';
+import type { RigPath } from '@/core/rig';
+import type { Edit } from '@/core/rig/edits';
+import { NameField, PartEditor } from '@/ui/parts/PartEditor';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { Why } from '@/ui/why/Why';
+import { MomentsView } from './MomentsView';
+import { ProbePanel } from './ProbePanel';
+import { Readings } from './Readings';
+import type { Probe } from './useRigCheck';
+
+export type PanelTab = 'why' | 'part' | 'readings' | 'moments';
+
+interface Props {
+  path: RigPath;
+  result: LineResult;
+  tab: PanelTab;
+  part: PartRef;
+  probe: Probe;
+  reading?: { volts?: number; failed?: string };
+  onTab: (tab: PanelTab) => void;
+  onPart: (part: PartRef) => void;
+  onProbe: (probe: Probe) => void;
+  onEdit: (edits: Edit[]) => void;
+  onAnswer: (answer: Answer) => void;
+  onNote: (note: string) => void;
+  onDuplicate: () => void;
+  onMove: (button: HTMLElement) => void;
+  onRemove: () => void;
+}
+
+/** Everything about the selected line beside its strip: why it has its verdict, its parts, its readings, its moments. */
+export function LinePanel(props: Props) {
+  const { path, result, tab, probe, reading, onTab, onProbe, onEdit, onAnswer } = props;
+  const { line } = path;
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, height: '100%' }}>
+      <Box sx={{ px: 2.5, pt: 1.75 }}>
+        <Typography variant="caption" color="textSecondary" component="p">
+          {line.inlet.name}
+        </Typography>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+          <Typography variant="h1" component="h2" sx={{ flex: 1, fontSize: '1.05rem', minWidth: 0 }}>
+            {line.name}
+          </Typography>
+          <Action label="Duplicate this line (D)" onClick={props.onDuplicate} icon={<ContentCopyIcon sx={{ fontSize: 17 }} />} />
+          <Action
+            label="Move to another inlet (M)"
+            onClick={(event) => props.onMove(event.currentTarget)}
+            icon={<SwapVertIcon sx={{ fontSize: 19 }} />}
+          />
+          <Action
+            label="Remove this line (Delete; undo brings it back)"
+            onClick={props.onRemove}
+            icon={<DeleteOutlineIcon sx={{ fontSize: 18 }} />}
+          />
+        </Box>
+        <Box data-testid="verdict" sx={{ mt: 0.25 }}>
+          <VerdictMark verdict={result.verdict} size="large" />
+        </Box>
+        <Tabs
+          value={tab}
+          onChange={(_, to: PanelTab) => onTab(to)}
+          aria-label="About this line"
+          sx={{ mt: 0.5, minHeight: 34, '& .MuiTab-root': { minHeight: 34, minWidth: 0, px: 1.25, textTransform: 'none', fontSize: '0.8125rem' } }}
+        >
+          <Tab value="why" label="Why" />
+          <Tab value="part" label="Parts" />
+          <Tab value="readings" label="Readings" />
+          <Tab value="moments" label="Moments" />
+        </Tabs>
+      </Box>
+      <Box
+        role="tabpanel"
+        aria-label={tab}
+        tabIndex={0}
+        sx={{ flex: 1, overflowY: 'auto', px: 2.5, py: 1.75, borderTop: 1, borderColor: 'divider', minHeight: 0 }}
+      >
+        {tab === 'why' && (
+          <>
+            <Why result={result} onApply={onEdit} onAnswer={onAnswer} />
+            {line.note && (
+              <Typography variant="body2" color="textSecondary" sx={{ mt: 2, fontStyle: 'italic' }}>
+                {line.note}
+              </Typography>
+            )}
+          </>
+        )}
+        {tab === 'part' && <Parts {...props} />}
+        {tab === 'readings' && <Readings result={result} />}
+        {tab === 'moments' && <MomentsView result={result} />}
+      </Box>
+      <Box sx={{ px: 2.5, py: 1.25, borderTop: 1, borderColor: 'divider' }}>
+        <ProbePanel result={result} probe={probe} reading={reading} onChange={onProbe} />
+      </Box>
+    </Box>
+  );
+}
+
+function Action({
+  label,
+  icon,
+  onClick,
+}: {
+  label: string;
+  icon: React.ReactNode;
+  onClick: (event: React.MouseEvent<HTMLButtonElement>) => void;
+}) {
+  return (
+    <Tooltip title={label}>
+      <IconButton size="small" aria-label={label.replace(/ \(.*/, '')} onClick={onClick}>
+        {icon}
+      </IconButton>
+    </Tooltip>
+  );
+}
+
+/** The line's name, note and parts; one part at a time is open for editing. */
+function Parts({ path, part, onPart, onEdit, onNote }: Props) {
+  const { line } = path;
+  const chosen: PartRef = typeof part === 'number' && part >= line.links.length ? 'source' : part;
+  const refs: PartRef[] = ['source', ...line.links.keys(), 'inlet'];
+  const current = partAt(line, chosen);
+  return (
+    <Stack spacing={2}>
+      <NameField key={line.name} label="Line" value={line.name} onChange={(name) => name && onEdit([{ do: 'rename', name }])} />
+      <Box component="ol" aria-label="Parts of this line" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
+        {refs.map((ref) => {
+          const each = partAt(line, ref);
+          const on = ref === chosen;
+          return (
+            <Box component="li" key={String(ref)} sx={{ borderBottom: 1, borderColor: 'divider' }}>
+              <Button
+                onClick={() => onPart(ref)}
+                aria-pressed={on}
+                color={on ? 'primary' : 'inherit'}
+                sx={{ width: '100%', justifyContent: 'flex-start', textAlign: 'left', fontWeight: on ? 700 : 500, py: 0.25 }}
+              >
+                {each.name || kindAt(ref, each.kind).label}
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+      <PartEditor
+        key={`${line.id}.${chosen}`}
+        role={chosen}
+        part={withoutSwitch(chosen, current)}
+        kinds={chosen === 'source' ? SOURCES : chosen === 'inlet' ? INLETS : LINKS}
+        onChange={(ref, to) => onEdit([{ do: 'replace', part: ref, with: to }])}
+      />
+      {typeof chosen === 'number' && (
+        <Button
+          color="error"
+          sx={{ alignSelf: 'flex-start' }}
+          onClick={() => {
+            onEdit([{ do: 'remove', at: chosen }]);
+            onPart('source');
+          }}
+        >
+          Take this link out
+        </Button>
+      )}
+      <NoteField key={line.note ?? ''} value={line.note ?? ''} onChange={onNote} />
+    </Stack>
+  );
+}
+
+/** An inlet's name is made of its device's and its own; here only what it is can be changed. */
+const withoutSwitch = (ref: PartRef, part: Part): Part => {
+  if (ref !== 'inlet') return part;
+  const { name: _made, ...rest } = part;
+  return rest;
+};
+
+function NoteField({ value, onChange }: { value: string; onChange: (note: string) => void }) {
+  const [draft, setDraft] = useState(value);
+  return (
+    <TextField
+      label="Note"
+      multiline
+      minRows={2}
+      value={draft}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={() => draft.trim() !== value && onChange(draft.trim())}
+      slotProps={{ htmlInput: { maxLength: 500 } }}
+    />
+  );
+}

@@ -1,0 +1,220 @@
+'use client';
+
+import AddIcon from '@mui/icons-material/Add';
+import DragIndicatorIcon from '@mui/icons-material/DragIndicator';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import Typography from '@mui/material/Typography';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { memo, useCallback, useEffect, useRef } from 'react';
+import type { LineResult } from '@/core/check';
+import type { PartRef } from '@/core/gear';
+import { quantity } from '@/core/units/format';
+import { JOINT, type Columns } from '@/ui/strip/geometry';
+import { Strip } from '@/ui/strip/Strip';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import type { Probe } from './useRigCheck';
+
+export interface RowActions {
+  select: (line: string, part?: PartRef) => void;
+  insert: (line: string, at: number, button: HTMLElement) => void;
+  probe: (tip: Probe['red']) => void;
+}
+
+interface Props {
+  id: string;
+  name: string;
+  inlet: string;
+  /** Names of the links, one a line of text: cheap to compare. */
+  links: string;
+  result?: LineResult;
+  unsolved?: string;
+  selected: boolean;
+  room: number;
+  tips?: Probe;
+  actions: RowActions;
+}
+
+export const NAME_WIDTH = 176;
+export const VERDICT_WIDTH = 104;
+
+/** One line of the sheet: its name, its strip, its verdict. */
+export const LineRow = memo(function LineRow(props: Props) {
+  const { id, name, inlet, links, result, unsolved, selected, room, tips, actions } = props;
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (selected) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [selected]);
+  const keep = useCallback(
+    (node: HTMLDivElement | null) => {
+      row.current = node;
+      setNodeRef(node);
+    },
+    [setNodeRef],
+  );
+  return (
+    <Box
+      ref={keep}
+      component="li"
+      data-line={id}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      sx={{
+        position: 'relative',
+        display: 'grid',
+        gridTemplateColumns: {
+          xs: 'minmax(0, 1fr) auto',
+          md: `${NAME_WIDTH}px minmax(0, 1fr) ${VERDICT_WIDTH}px`,
+        },
+        gridTemplateAreas: { xs: '"name verdict" "strip strip"', md: '"name strip verdict"' },
+        alignItems: 'center',
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: selected ? 'background.paper' : undefined,
+        boxShadow: selected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : undefined,
+        opacity: isDragging ? 0.6 : 1,
+        zIndex: isDragging ? 3 : undefined,
+        contentVisibility: 'auto',
+        containIntrinsicSize: 'auto 72px',
+        scrollMarginTop: 48,
+        '&:hover .grip, &:focus-within .grip': { opacity: 1 },
+      }}
+    >
+      <Box sx={{ gridArea: 'name', display: 'flex', alignItems: 'center', minWidth: 0, pl: 0.5 }}>
+        <IconButton
+          ref={setActivatorNodeRef}
+          className="grip"
+          size="small"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${name}: space picks it up, arrows move it`}
+          sx={{ p: 0.25, opacity: selected ? 1 : 0.25, cursor: 'grab', touchAction: 'none' }}
+        >
+          <DragIndicatorIcon sx={{ fontSize: 17 }} />
+        </IconButton>
+        <ButtonBase
+          onClick={() => actions.select(id)}
+          aria-pressed={selected}
+          sx={{
+            display: 'block',
+            textAlign: 'left',
+            minWidth: 0,
+            flex: 1,
+            py: 1,
+            pr: 1,
+            alignSelf: 'stretch',
+            '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+          }}
+        >
+          <Typography variant="body2" component="span" sx={{ fontWeight: 650, display: 'block', lineHeight: 1.25 }}>
+            {name}
+          </Typography>
+          <Typography variant="caption" color="textSecondary" component="span" noWrap sx={{ display: 'block' }}>
+            {result ? wants(result) : ' '}
+          </Typography>
+        </ButtonBase>
+      </Box>
+      <Box
+        sx={{ gridArea: 'strip', minWidth: 0, minHeight: 67, pb: { xs: 1, md: 0 }, px: { xs: 1, md: 0 } }}
+        onClick={() => selected || actions.select(id)}
+      >
+        {result && (
+          <Strip
+            result={result}
+            room={room}
+            probe={selected && tips ? { tips, onTip: actions.probe } : undefined}
+            labels={(grid) => <LinkLabels {...{ grid, id, links, selected, actions }} />}
+          />
+        )}
+        {unsolved && (
+          <Typography variant="caption" color="error" component="p" sx={{ py: 2 }}>
+            This line cannot be solved: {unsolved}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ gridArea: 'verdict', pr: 1.5, pl: 1, py: { xs: 1, md: 0 } }}>
+        {result ? <VerdictMark verdict={result.verdict} /> : <Typography variant="caption">…</Typography>}
+        <Typography variant="caption" color="textSecondary" component="div" noWrap sx={{ mt: 0.25 }}>
+          {inlet}
+        </Typography>
+      </Box>
+    </Box>
+  );
+});
+
+/** What the source lives on, in a few words. */
+function wants({ readings }: LineResult): string {
+  const own = readings.supplies.find(({ part }) => part === 'source');
+  const needs = own
+    ? own.state === 'battery'
+      ? 'on its battery'
+      : `from ${quantity(own.needs, 'V')}, gets ${quantity(own.volts, 'V')}`
+    : undefined;
+  const other = readings.supplies.find(({ part }) => part !== 'source');
+  return needs ?? (other ? `${other.what} from ${quantity(other.needs, 'V')}` : 'needs no feed');
+}
+
+interface LabelsProps {
+  grid: Columns;
+  id: string;
+  links: string;
+  selected: boolean;
+  actions: RowActions;
+}
+
+/** The names above the rails: press one to see and change that link, + to put one in between. */
+function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
+  const names = links ? links.split('\n') : [];
+  return (
+    <>
+      {names.map((name, n) => {
+        const { x, width } = grid.link(n);
+        return (
+          <ButtonBase
+            key={n}
+            onClick={(event) => {
+              event.stopPropagation();
+              actions.select(id, n);
+            }}
+            tabIndex={selected ? 0 : -1}
+            title={`${name}: details`}
+            sx={{
+              position: 'absolute',
+              left: x + (selected ? 8 : 0),
+              width: width - (selected ? 16 : 0),
+              bottom: 0,
+              height: 18,
+              display: 'block',
+              fontSize: '0.72rem',
+              color: 'text.secondary',
+              whiteSpace: 'nowrap',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              '&:hover': { color: 'primary.main', textDecoration: 'underline' },
+              '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+            }}
+          >
+            {name}
+          </ButtonBase>
+        );
+      })}
+      {selected &&
+        Array.from({ length: names.length + 1 }, (_, n) => (
+          <IconButton
+            key={`+${n}`}
+            size="small"
+            aria-label={`Insert a link ${n === 0 ? 'behind the source' : n === names.length ? 'before the inlet' : `behind link ${n}`}`}
+            onClick={(event) => {
+              event.stopPropagation();
+              actions.insert(id, n, event.currentTarget);
+            }}
+            sx={{ position: 'absolute', left: grid.junction(n) + JOINT / 2 - 9, bottom: 0, width: 18, height: 18, p: 0 }}
+          >
+            <AddIcon sx={{ fontSize: 14 }} />
+          </IconButton>
+        ))}
+    </>
+  );
+}

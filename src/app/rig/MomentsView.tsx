@@ -1,0 +1,138 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { memo, useState } from 'react';
+import type { LineResult, Moments } from '@/core/check';
+import { quantity } from '@/core/units/format';
+
+type Step = NonNullable<Moments['on']>;
+
+/** What happens while this line is plugged with its feed on, and when the feed goes on and off. */
+export const MomentsView = memo(function MomentsView({ result }: { result: LineResult }) {
+  const { moments } = result;
+  if (!moments) return <Typography variant="body2">Following the circuit over time …</Typography>;
+  if (!moments.on && !moments.off && moments.plugged.length === 0)
+    return (
+      <Typography variant="body2" color="textSecondary">
+        No feed is on, so nothing steps while this line is plugged or switched. Turn its switch to see what would happen.
+      </Typography>
+    );
+  return (
+    <Stack spacing={2.25}>
+      {moments.plugged.map((plugged) => (
+        <Box key={plugged.at + plugged.junction} component="section" aria-label={title(plugged.at)}>
+          <Typography variant="h3" gutterBottom>
+            {title(plugged.at)}
+          </Typography>
+          <Figures
+            rows={[
+              ['Peak voltage across the source', quantity(plugged.volts, 'V')],
+              ['Peak current through it', quantity(plugged.amps, 'A')],
+              ['Highest while', plugged.worst],
+              ['Above half of that for', time(plugged.lasts)],
+              ...(plugged.limit
+                ? [['It stands, steadily', quantity(plugged.limit.value, 'A')] as [string, string]]
+                : []),
+            ]}
+          />
+        </Box>
+      ))}
+      {moments.on && <StepView key={moments.on.gain} step={moments.on} />}
+      {moments.off && (
+        <Box component="section" aria-label="Feed going off">
+          <Typography variant="h3" gutterBottom>
+            Feed going off
+          </Typography>
+          <Figures
+            rows={[
+              [
+                `Until less than ${quantity(moments.off.threshold, 'V')} is left at the source`,
+                moments.off.decay === undefined ? 'longer than 10 min' : time(moments.off.decay),
+              ],
+            ]}
+          />
+        </Box>
+      )}
+      <Typography variant="caption" color="textSecondary">
+        Computed from the circuit; how long a plug stays in each position, contact resistance and the feed&apos;s own
+        filter are common practice or assumed. Keep monitors and headphones down: a step can hurt ears.
+      </Typography>
+    </Stack>
+  );
+});
+
+const title = (at: string): string =>
+  ({ source: 'Plugging the source live', 'TRS patch point': 'Patching live at the TRS patch point' })[at] ??
+  'Plugging live';
+
+const GAINS = [-10, 0, 10, 20, 30, 40, 50, 60, 70];
+
+function StepView({ step }: { step: Step }) {
+  const [gain, setGain] = useState(Math.round(step.gain));
+  const dbfs = step.level - step.fullScale + gain;
+  const gains = [...new Set([...GAINS, Math.round(step.gain)])].sort((a, b) => a - b);
+  return (
+    <Box component="section" aria-label="Feed coming on">
+      <Typography variant="h3" gutterBottom>
+        Feed coming on{step.ramp ? ` over ${time(step.ramp)}` : ''}
+      </Typography>
+      <Figures
+        rows={[
+          ['Step at the inlet', `${quantity(step.volts, 'V')} peak`],
+          ['Falls to a hundredth in', time(step.settles)],
+        ]}
+      />
+      <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', mt: 1 }}>
+        <TextField
+          select
+          label="at a gain of"
+          value={gain}
+          onChange={(event) => setGain(Number(event.target.value))}
+          sx={{ width: 120 }}
+        >
+          {gains.map((value) => (
+            <MenuItem key={value} value={value}>
+              {quantity(value, 'dB').replace('.0', '')}
+              {value === Math.round(step.gain) ? ', planned' : ''}
+            </MenuItem>
+          ))}
+        </TextField>
+        <Typography sx={{ fontWeight: 700, fontSize: '1.1rem' }} aria-label="Step at this gain">
+          {quantity(dbfs, 'dBFS')}
+          {dbfs > 0 && ', clips'}
+        </Typography>
+      </Stack>
+    </Box>
+  );
+}
+
+function Figures({ rows }: { rows: [string, string][] }) {
+  return (
+    <Box
+      component="dl"
+      sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5, rowGap: 0.4, fontSize: '0.8125rem' }}
+    >
+      {rows.map(([label, value]) => (
+        <Box key={label} sx={{ display: 'contents' }}>
+          <Box component="dt" sx={{ color: 'text.secondary' }}>
+            {label}
+          </Box>
+          <Box component="dd" sx={{ m: 0, fontWeight: 650, textAlign: 'right' }}>
+            {value}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const time = (seconds: number): string =>
+  seconds < 1e-3
+    ? `${(seconds * 1e6).toFixed(seconds < 1e-5 ? 1 : 0)} µs`
+    : seconds < 1
+      ? `${(seconds * 1e3).toFixed(seconds < 0.01 ? 1 : 0)} ms`
+      : `${seconds.toFixed(1)} s`;

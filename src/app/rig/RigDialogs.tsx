@@ -1,0 +1,202 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import { useMemo, useState } from 'react';
+import { partAt } from '@/core/gear';
+import { usesOf, type KitItem } from '@/core/kit';
+import { schoolsOf, type RigDocument, type RigPath } from '@/core/rig';
+import { AnswerDialog } from './AnswerDialog';
+import { InsertMenu, MoveMenu } from './ChooseMenus';
+import { DeviceDialog } from './DeviceDialog';
+import { HistoryDialog } from './HistoryDialog';
+import { ImportDialog } from './ImportDialog';
+import { NewLineDialog } from './NewLineDialog';
+import { SchoolsDialog } from './SchoolsDialog';
+import type { RigActions } from './useRigActions';
+
+interface Props {
+  rigId: string;
+  document: RigDocument;
+  kit: readonly KitItem[];
+  path?: RigPath;
+  actions: RigActions;
+}
+
+/** Whatever is open over the sheet. */
+export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
+  const { open, closeDialog } = actions;
+  const schools = useMemo(() => schoolsOf(document), [document]);
+  const device = open?.dialog === 'device' ? document.devices.find(({ id }) => id === open.device) : undefined;
+  const item = open?.dialog === 'answer' && path ? itemOf(open.answer, path) : undefined;
+  const uses = item ? usesOf(document, item) : [];
+  return (
+    <>
+      <SchoolsDialog open={open?.dialog === 'schools'} schools={schools} onClose={closeDialog} onChange={actions.setSchool} />
+      {open?.dialog === 'new line' && (
+        <NewLineDialog
+          document={document}
+          kit={kit}
+          onClose={closeDialog}
+          onAdd={(next, id) => {
+            actions.addLine(next, id);
+            closeDialog();
+          }}
+        />
+      )}
+      {open?.dialog === 'import' && (
+        <ImportDialog
+          document={document}
+          kit={kit}
+          onClose={closeDialog}
+          onReplace={(next) => {
+            actions.replace(next);
+            closeDialog();
+          }}
+          onAddRig={actions.addRig}
+        />
+      )}
+      {open?.dialog === 'history' && (
+        <HistoryDialog
+          rig={rigId}
+          present={document}
+          onClose={closeDialog}
+          onRestore={(next) => {
+            actions.replace(next);
+            closeDialog();
+          }}
+        />
+      )}
+      {open?.dialog === 'rename' && (
+        <NameDialog
+          document={document}
+          onClose={closeDialog}
+          onSave={(name, note) => {
+            actions.rename(name, note);
+            closeDialog();
+          }}
+        />
+      )}
+      {open?.dialog === 'new device' && (
+        <DeviceDialog
+          fresh
+          device={actions.freshDevice()}
+          onClose={closeDialog}
+          onSave={(made) => {
+            const refused = actions.saveDevice(made);
+            if (!refused) closeDialog();
+            return refused;
+          }}
+        />
+      )}
+      {device && (
+        <DeviceDialog
+          device={device}
+          onClose={closeDialog}
+          onSave={(made) => {
+            const refused = actions.saveDevice(made);
+            if (!refused) closeDialog();
+            return refused;
+          }}
+          onRemove={() => {
+            actions.removeDevice(device.id);
+            closeDialog();
+          }}
+        />
+      )}
+      {open?.dialog === 'answer' && (
+        <AnswerDialog
+          title={open.answer.label}
+          everywhere={
+            item
+              ? `Recorded in your kit, and everywhere it is used: here on ${uses.join(', ')}, and in your other rigs.`
+              : undefined
+          }
+          onClose={closeDialog}
+          onRecord={(fact) => {
+            void actions.record(open.answer, fact);
+            closeDialog();
+          }}
+        />
+      )}
+      <MoveMenu
+        anchor={open?.dialog === 'move' ? open.button : undefined}
+        open={open?.dialog === 'move'}
+        document={document}
+        onClose={closeDialog}
+        onMove={(to) => {
+          if (path) actions.move(path.line.id, to);
+          closeDialog();
+        }}
+      />
+      <InsertMenu
+        anchor={open?.dialog === 'insert' ? open.button : undefined}
+        open={open?.dialog === 'insert'}
+        kit={kit}
+        onClose={closeDialog}
+        onInsert={(part) => {
+          if (open?.dialog === 'insert') actions.insertPart(open.line, open.at, part);
+          closeDialog();
+        }}
+      />
+    </>
+  );
+}
+
+/** The kit's item that an answer speaks of. */
+function itemOf(answer: Extract<NonNullable<RigActions['open']>, { dialog: 'answer' }>['answer'], { line }: RigPath) {
+  const edit = answer.edits.find((each) => each.do === 'choose' || each.do === 'set figure');
+  return edit && (edit.do === 'choose' || edit.do === 'set figure') ? partAt(line, edit.part).item : undefined;
+}
+
+function NameDialog({
+  document,
+  onClose,
+  onSave,
+}: {
+  document: RigDocument;
+  onClose: () => void;
+  onSave: (name: string, note: string) => void;
+}) {
+  const [name, setName] = useState(document.name);
+  const [note, setNote] = useState(document.note ?? '');
+  const bad = name.trim() === '';
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
+      <DialogTitle>Name and note</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 0.5 }}>
+          <TextField
+            label="Name of the rig"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            error={bad}
+            helperText={bad ? 'Give it a name' : undefined}
+            slotProps={{ htmlInput: { maxLength: 80 } }}
+          />
+          <TextField
+            label="Note"
+            multiline
+            minRows={3}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            slotProps={{ htmlInput: { maxLength: 2000 } }}
+          />
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} color="inherit">
+          Cancel
+        </Button>
+        <Button variant="contained" disabled={bad} onClick={() => onSave(name.trim(), note.trim())}>
+          Save
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,89 @@
+'use client';
+
+import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Divider from '@mui/material/Divider';
+import ListSubheader from '@mui/material/ListSubheader';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { memo, useState } from 'react';
+
+export interface RigEntry {
+  id: string;
+  name: string;
+}
+
+interface Props {
+  name: string;
+  here: string;
+  rigs: readonly RigEntry[];
+  actions: {
+    rename: () => void;
+    newLine: () => void;
+    newDevice: () => void;
+    importFile: () => void;
+    exportRig: () => void;
+    exportPatchList: () => void;
+    history: () => void;
+    newRig: () => void;
+    removeRig: () => void;
+  };
+}
+
+/** The rig's name opens what can be done with it as a whole. */
+export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Props) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = () => setAnchor(null);
+  const item = (label: string, run: () => void, hint?: string) => (
+    <MenuItem
+      onClick={() => {
+        close();
+        run();
+      }}
+      sx={{ minWidth: 250 }}
+    >
+      {label}
+      {hint && (
+        <Box component="kbd" sx={{ ml: 'auto', pl: 2, color: 'text.secondary', fontFamily: 'inherit', fontSize: '0.75rem' }}>
+          {hint}
+        </Box>
+      )}
+    </MenuItem>
+  );
+  return (
+    <>
+      <Button
+        onClick={(event) => setAnchor(event.currentTarget)}
+        endIcon={<ExpandMoreIcon />}
+        color="inherit"
+        aria-haspopup="menu"
+        aria-label={`Rig: ${name}`}
+        sx={{ fontSize: '0.95rem', fontWeight: 550, maxWidth: 260 }}
+      >
+        <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          {name}
+        </Box>
+      </Button>
+      <Menu open={Boolean(anchor)} anchorEl={anchor} onClose={close}>
+        {item('New line', actions.newLine, 'N')}
+        {item('New device', actions.newDevice)}
+        {item('Name and note', actions.rename)}
+        <Divider />
+        {item('Import a rig or a patch list', actions.importFile)}
+        {item('Export this rig (JSON)', actions.exportRig)}
+        {item('Export the patch list (CSV)', actions.exportPatchList)}
+        {item('History', actions.history, 'H')}
+        <Divider />
+        <ListSubheader sx={{ lineHeight: 2.2 }}>Rigs</ListSubheader>
+        {rigs.map(({ id, name: other }) => (
+          <MenuItem key={id} component="a" href={`/rig?rig=${id}`} selected={id === here}>
+            {id === here ? name : other}
+          </MenuItem>
+        ))}
+        {item('New rig', actions.newRig)}
+        {rigs.length > 1 && item('Remove this rig', actions.removeRig)}
+      </Menu>
+    </>
+  );
+});

@@ -1,0 +1,270 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Answer as PossibleAnswer, SchoolName } from '@/core/check';
+import { partAt, type Fact, type Part, type PartRef } from '@/core/gear';
+import { answered, withAnswer, type Answer } from '@/core/kit';
+import {
+  applyToRig,
+  duplicateLine,
+  emptyRig,
+  freeInlets,
+  moveLine,
+  newDevice,
+  patchList,
+  readDocument,
+  removeLine,
+  reorderLine,
+  setFeed,
+  withDevice,
+  DocumentError,
+  endsInLink,
+  type Device,
+  type InletRef,
+  type RigDocument,
+} from '@/core/rig';
+import type { Edit } from '@/core/rig/edits';
+import type { FeedName } from '@/core/standards/feeds';
+import { ask } from '@/ui/shell/ask';
+import { fileName, saveFile } from '@/ui/shell/files';
+import { fitting } from './ChooseMenus';
+import type { useRig } from './useRig';
+import type { RigView } from './useRigView';
+import type { Probe } from './useRigCheck';
+
+/** What is open over the sheet. */
+export type OpenDialog =
+  | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' }
+  | { dialog: 'device'; device: string }
+  | { dialog: 'move'; button: HTMLElement }
+  | { dialog: 'insert'; button: HTMLElement; line: string; at: number }
+  | { dialog: 'answer'; answer: PossibleAnswer };
+
+interface Given {
+  rig: ReturnType<typeof useRig>;
+  view: RigView;
+  tips?: Probe;
+  rigId: string;
+}
+
+/** Everything that can be done with a rig on its place; all of it can be undone. */
+export function useRigActions({ rig, view, tips, rigId }: Given) {
+  const { document, change, undo, redo } = rig;
+  const { selection, selectLine, selectGroup, paths, sections, setTips } = view;
+  const [open, openDialog] = useState<OpenDialog>();
+  const [message, setMessage] = useState('');
+  const line = 'line' in selection ? selection.line : undefined;
+  const path = paths.get(line ?? '');
+
+  // Rows are drawn again only if what they are given changes: their actions stay the same and look here.
+  const now = useRef({ document, line, tips });
+  useEffect(() => {
+    now.current = { document, line, tips };
+  });
+
+  const edit = useCallback(
+    (edits: Edit[]) => {
+      const id = now.current.line;
+      if (id) change((from) => applyToRig(from, id, edits));
+    },
+    [change],
+  );
+  const row = useMemo(
+    () => ({
+      select: selectLine,
+      insert: (id: string, at: number, button: HTMLElement) => openDialog({ dialog: 'insert', line: id, at, button }),
+      probe: (tip: Probe['red']) => setTips({ red: tip, black: now.current.tips?.red ?? tip }),
+    }),
+    [selectLine, setTips],
+  );
+
+  const show = (next: RigDocument, id: string) => {
+    change(next);
+    selectLine(id);
+  };
+  const duplicate = () => {
+    if (!path) return;
+    const free = freeInlets(document);
+    const near = free.find(({ to }) => to.device === path.inlet.device) ?? free[0];
+    if (!near) return setMessage('No inlet is free: add one to a device, or move a line away first.');
+    const next = duplicateLine(document, path.line.id, near.to);
+    const made = next.lines.find(({ id }) => !document.lines.some((other) => other.id === id));
+    if (made) show(next, made.id);
+  };
+  const remove = () => {
+    if (!path) return;
+    const order = sections.flatMap(({ lines }) => lines.map(({ line: each }) => each.id));
+    const at = order.indexOf(path.line.id);
+    const after = order[at + 1] ?? order[at - 1];
+    change(removeLine(document, path.line.id));
+    if (after) selectLine(after);
+    setMessage(`${path.line.name} was removed. Undo brings it back.`);
+  };
+  const reorder = (id: string, over: string) => {
+    const order = document.lines.map((each) => each.id);
+    const down = order.indexOf(id) < order.indexOf(over);
+    change(reorderLine(document, id, down ? order[order.indexOf(over) + 1] : over));
+  };
+  const shift = (by: 1 | -1) => {
+    const own = sections.find(({ lines }) => lines.some(({ line: each }) => each.id === line));
+    const order = own?.lines.map(({ line: each }) => each.id) ?? [];
+    const over = order[order.indexOf(line ?? '') + by];
+    if (line && over) reorder(line, over);
+  };
+  const step = (by: 1 | -1) => {
+    const order = sections.flatMap(({ lines }) => lines.map(({ line: each }) => each.id));
+    const to = order[order.indexOf(line ?? '') + by];
+    if (to) selectLine(to);
+  };
+  const move = (id: string, to: InletRef) => change(moveLine(document, id, to));
+
+  /** @returns what is wrong with a changed document, if anything; else it is taken over */
+  const checked = (next: RigDocument): string | undefined => {
+    try {
+      change(readDocument(next));
+      return undefined;
+    } catch (error) {
+      if (error instanceof DocumentError) return error.message;
+      throw error;
+    }
+  };
+  const saveDevice = (device: Device): string | undefined => {
+    const known = document.devices.some(({ id }) => id === device.id);
+    return checked(
+      known ? withDevice(document, device.id, () => device) : { ...document, devices: [...document.devices, device] },
+    );
+  };
+  const removeDevice = (id: string) => {
+    const own = document.lines.filter((each) => !endsInLink(each) && each.inlet.device === id);
+    const without = own.reduce((next, { id: each }) => removeLine(next, each), document);
+    const lines = without.lines.filter((each) => endsInLink(each) || each.inlet.device !== id);
+    change({ ...without, lines, devices: document.devices.filter((device) => device.id !== id) });
+    setMessage('The device and its lines were removed. Undo brings them back.');
+  };
+
+  /** Takes an answer in wherever the item is used; the kit and the other rigs are told by the server. */
+  const record = async ({ edits }: PossibleAnswer, fact: Fact) => {
+    if (!path) return;
+    let next = document;
+    for (const each of edits) {
+      const answer = answerOf(each, fact);
+      if (!answer) {
+        next = applyToRig(next, path.line.id, [each]);
+        continue;
+      }
+      const part: Part = partAt(path.line, answer.part);
+      next = part.item
+        ? answered(next, part.item, answer.answer).document
+        : applyToRig(next, path.line.id, [{ do: 'replace', part: answer.part, with: withAnswer(part, answer.answer) }]);
+      if (!part.item) continue;
+      const told = await ask<{ places: number; rigs: number }>(`/api/kit/${part.item}/answers`, {
+        method: 'POST',
+        json: { answer: answer.answer, except: rigId },
+      });
+      if (told.failed) setMessage(`Recorded in this rig; the kit did not take it: ${told.failed}`);
+    }
+    change(next);
+  };
+
+  const go = async (made: Promise<{ body?: { id: string }; failed?: string }>): Promise<string | undefined> => {
+    const { body, failed } = await made;
+    if (body) window.location.assign(`/rig?rig=${body.id}`);
+    else setMessage(failed ?? '');
+    return failed;
+  };
+  const addRig = (next: RigDocument) => go(ask<{ id: string }>('/api/rigs', { method: 'POST', json: next }));
+  const menu = useMemo(
+    () => ({
+      rename: () => openDialog({ dialog: 'rename' }),
+      newLine: () => openDialog({ dialog: 'new line' }),
+      newDevice: () => openDialog({ dialog: 'new device' }),
+      importFile: () => openDialog({ dialog: 'import' }),
+      history: () => openDialog({ dialog: 'history' }),
+      exportRig: () => {
+        const { document: all } = now.current;
+        saveFile(fileName(all.name, 'json'), 'application/json', JSON.stringify(all, null, 2));
+      },
+      exportPatchList: () => {
+        const { document: all } = now.current;
+        saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
+      },
+      newRig: () => void go(ask<{ id: string }>('/api/rigs', { method: 'POST', json: emptyRig('New rig') })),
+      removeRig: () => {
+        void ask(`/api/rigs/${rigId}`, { method: 'DELETE' }).then(({ failed }) =>
+          failed ? setMessage(failed) : window.location.assign(`/rig?removed=${rigId}`),
+        );
+      },
+    }),
+    [rigId],
+  );
+
+  useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
+  useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
+  useHotkeys('n', menu.newLine, { preventDefault: true });
+  useHotkeys('h', menu.history, { preventDefault: true });
+  useHotkeys('j', () => step(1));
+  useHotkeys('k', () => step(-1));
+  useHotkeys('d', duplicate);
+  useHotkeys('delete', remove);
+  useHotkeys('alt+down', () => shift(1), { preventDefault: true });
+  useHotkeys('alt+up', () => shift(-1), { preventDefault: true });
+  useHotkeys('m', () => {
+    const button = window.document.querySelector<HTMLElement>('[aria-label="Move to another inlet"]');
+    if (button) openDialog({ dialog: 'move', button });
+  });
+  useHotkeys('slash', () => view.searchRef.current?.focus(), { preventDefault: true });
+
+  return {
+    open,
+    openDialog,
+    closeDialog: () => openDialog(undefined),
+    message,
+    clearMessage: () => setMessage(''),
+    row,
+    menu,
+    edit,
+    duplicate,
+    remove,
+    move,
+    reorder,
+    record,
+    addRig,
+    saveDevice,
+    removeDevice,
+    selectGroup,
+    openSchools: useCallback(() => openDialog({ dialog: 'schools' }), []),
+    answer: (answer: PossibleAnswer) => openDialog({ dialog: 'answer', answer }),
+    note: (note: string) =>
+      change((from) => ({
+        ...from,
+        lines: from.lines.map((each) => (each.id === line ? { ...each, note } : each)),
+      })),
+    setFeed: (device: string, group: string, feed: FeedName) => change((from) => setFeed(from, device, group, feed)),
+    setSchool: (name: SchoolName, value: string) =>
+      change((from) => ({ ...from, schools: { ...from.schools, [name]: value } })),
+    insertPart: (id: string, at: number, part: Part) => {
+      const target = paths.get(id);
+      if (!target) return;
+      change((from) => applyToRig(from, id, [{ do: 'insert', at, part: fitting(target.line, at, part) }]));
+      selectLine(id, at);
+    },
+    replace: (next: RigDocument) => change(next),
+    addLine: show,
+    freshDevice: () => newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: ['P48'] }),
+    rename: (name: string, note: string) => change((from) => ({ ...from, name, ...(note || from.note ? { note } : {}) })),
+  };
+}
+
+export type RigActions = ReturnType<typeof useRigActions>;
+
+/** An edit as an answer about a part; undefined for one that states no fact. */
+function answerOf(edit: Edit, fact: Fact): { part: PartRef; answer: Answer } | undefined {
+  if (edit.do === 'choose') return { part: edit.part, answer: { fact, choice: edit.choice, value: edit.value } };
+  if (edit.do === 'set figure' && edit.to)
+    return {
+      part: edit.part,
+      answer: { fact, figure: edit.figure, value: { ...edit.to, where: [fact.who, fact.where].filter(Boolean).join(', ') } },
+    };
+  return undefined;
+}

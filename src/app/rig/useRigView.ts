@@ -1,0 +1,121 @@
+'use client';
+
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { VERDICT_ORDER, type LineResult, type Verdict } from '@/core/check';
+import { CONNECTORS, type PartRef } from '@/core/gear';
+import { sections as sectionsOf, type RigDocument } from '@/core/rig';
+import type { PanelTab } from './LinePanel';
+import type { Selection } from './Sheet';
+import type { Probe, Solution } from './useRigCheck';
+
+/** What is looked at: the selected line or switch, the open tab, the filter, where the probe is. */
+export function useRigView(document: RigDocument, asked?: string) {
+  const sections = useMemo(() => sectionsOf(document), [document]);
+  const paths = useMemo(
+    () => new Map(sections.flatMap(({ lines }) => lines.map((path) => [path.line.id, path]))),
+    [sections],
+  );
+  const [chosen, setChosen] = useState<Selection | undefined>(asked ? { line: asked } : undefined);
+  const [tab, setTab] = useState<PanelTab>('why');
+  const [part, setPart] = useState<PartRef>('source');
+  const [placed, setTips] = useState<Probe>();
+  const [shown, setShown] = useState<ReadonlySet<Verdict>>(new Set());
+  const [search, setSearch] = useState('');
+  const searchRef = useRef<HTMLInputElement>(null);
+
+  const first = sections.find(({ lines }) => lines.length)?.lines[0].line.id ?? '';
+  const gone = chosen && ('line' in chosen ? !paths.has(chosen.line) : !document.devices.some(({ id }) => id === chosen.device));
+  const selection: Selection = useMemo(() => (chosen && !gone ? chosen : { line: first }), [chosen, gone, first]);
+
+  const selectLine = useCallback((line: string, at?: PartRef) => {
+    setChosen({ line });
+    setPart(at ?? 'source');
+    if (at !== undefined) setTab('part');
+    const query = new URLSearchParams(window.location.search);
+    query.set('line', line);
+    window.history.replaceState(null, '', `?${query}`);
+  }, []);
+  const selectGroup = useCallback((device: string, group?: string) => setChosen({ device, group }), []);
+  const toggleShown = useCallback(
+    (verdict: Verdict) =>
+      setShown((before) => {
+        const next = new Set(before);
+        if (!next.delete(verdict)) next.add(verdict);
+        return next;
+      }),
+    [],
+  );
+
+  return useMemo(() => {
+    /** The selected line's result: newest verdict and readings, remedies of the last full answer where it still speaks of them. */
+    const resultOf = (solution: Solution, line: string | undefined): LineResult | undefined => {
+      const brief = solution.lines.get(line ?? '');
+      const full = solution.full?.result;
+      if (!brief || full?.id !== line) return brief;
+      if (solution.full?.document === solution.document) return full;
+      const known = new Map(full!.findings.map((finding) => [`${finding.code} ${finding.part}`, finding]));
+      return {
+        ...brief,
+        moments: full!.moments,
+        readings: { ...brief.readings, signal: { ...brief.readings.signal, response: full!.readings.signal.response } },
+        findings: brief.findings.map((finding) => {
+          const before = known.get(`${finding.code} ${finding.part}`);
+          return before ? { ...finding, remedies: before.remedies, answers: before.answers } : finding;
+        }),
+      };
+    };
+    /** The probe where it was put, as long as those contacts are there; else on the source, hot over reference. */
+    const tipsFor = (result: LineResult | undefined): Probe | undefined => {
+      if (!result) return undefined;
+      const { junctions } = result.readings;
+      const here = ({ junction, contact }: Probe['red']) =>
+        junctions[junction]?.contacts.some((other) => other.contact === contact);
+      if (placed && here(placed.red) && here(placed.black)) return placed;
+      const { pairs, reference } = CONNECTORS[junctions[0].plug];
+      const [hot] = pairs[0];
+      return {
+        red: { junction: 0, contact: hot },
+        black: { junction: 0, contact: hot === reference ? pairs[0][1] : reference },
+      };
+    };
+    const words = search.trim().toLowerCase();
+    const matches = (id: string) => {
+      const path = paths.get(id)!;
+      const text = [path.line.name, path.line.source.name, path.line.inlet.name, ...path.line.links.map(({ name }) => name)];
+      return !words || text.some((each) => each?.toLowerCase().includes(words));
+    };
+    const shownLines = (solution: Solution) => {
+      const counts = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
+      const visible = new Set<string>();
+      for (const id of paths.keys()) {
+        const verdict = solution.lines.get(id)?.verdict;
+        if (verdict) counts[verdict]++;
+        if (matches(id) && (shown.size === 0 || (verdict && shown.has(verdict)))) visible.add(id);
+      }
+      return { counts, visible };
+    };
+    return {
+      sections,
+      paths,
+      selection,
+      selectLine,
+      selectGroup,
+      tab,
+      setTab,
+      part,
+      setPart,
+      placed,
+      setTips,
+      shown,
+      toggleShown,
+      search,
+      setSearch,
+      searchRef,
+      resultOf,
+      tipsFor,
+      shownLines,
+    };
+  }, [sections, paths, selection, selectLine, selectGroup, tab, part, placed, shown, toggleShown, search]);
+}
+
+export type RigView = ReturnType<typeof useRigView>;

@@ -1,0 +1,94 @@
+import { answered, kitDocument, readItem, readKit, withAnswer, type Answer, type KitDocument, type KitItem } from '@/core/kit';
+import { DocumentError } from '@/core/rig';
+import type { Store } from './database';
+import { listRigs, loadRig, saveRig } from './rigs';
+
+const now = () => new Date().toISOString();
+
+/** Everything in the kit, in its owner's order. */
+export const loadKit = (store: Store): KitItem[] =>
+  (store.prepare('SELECT item FROM kit_item ORDER BY position, id').all() as { item: string }[]).map(
+    ({ item }) => JSON.parse(item) as KitItem,
+  );
+
+export function loadItem(store: Store, id: string): KitItem | undefined {
+  const row = store.prepare('SELECT item FROM kit_item WHERE id = ?').get(id) as { item: string } | undefined;
+  return row && (JSON.parse(row.item) as KitItem);
+}
+
+/** Saves an item, new or changed. @throws DocumentError for something that is not one */
+export function saveItem(store: Store, id: string, value: unknown): KitItem {
+  const item = readItem(value);
+  if (item.id !== id) throw new DocumentError([{ path: 'id', message: `must be ${id}, as in the address` }]);
+  store.transaction(() => put(store, item)).immediate();
+  return item;
+}
+
+/** Takes an item out; what it was is kept. @returns whether there was one */
+export function removeItem(store: Store, id: string): boolean {
+  return store
+    .transaction(() => {
+      keepBefore(store, id);
+      return store.prepare('DELETE FROM kit_item WHERE id = ?').run(id).changes > 0;
+    })
+    .immediate();
+}
+
+/** Saves every item of a document: those of known ids are replaced, others added, none removed. @throws DocumentError */
+export function importKit(store: Store, value: unknown): KitDocument {
+  const kit = readKit(value);
+  store.transaction(() => kit.items.forEach((item) => put(store, item))).immediate();
+  return kitDocument(loadKit(store));
+}
+
+/**
+ * Records an answer about an item: in the kit, and as a new revision of every rig that uses it.
+ * @param except a rig whose page takes the answer in itself
+ * @returns how many places in how many rigs, or undefined if the kit has no such item
+ * @throws DocumentError for an answer that does not fit the item
+ */
+export function recordAnswer(
+  store: Store,
+  id: string,
+  answer: Answer,
+  except?: string,
+): { item: KitItem; places: number; rigs: number } | undefined {
+  return store
+    .transaction(() => {
+      const item = loadItem(store, id);
+      if (!item) return undefined;
+      if (item.role === 'device')
+        throw new DocumentError([{ path: 'answer', message: 'answers are about sources and links' }]);
+      const told = readItem({ ...item, part: withAnswer(item.part, answer) });
+      put(store, told);
+      let [places, rigs] = [0, 0];
+      for (const { id: rig } of listRigs(store)) {
+        if (rig === except) continue;
+        const saved = loadRig(store, rig)!;
+        const made = answered(saved.document, id, answer);
+        if (made.places === 0) continue;
+        saveRig(store, rig, saved.revision, made.document);
+        places += made.places;
+        rigs++;
+      }
+      return { item: told, places, rigs };
+    })
+    .immediate();
+}
+
+function put(store: Store, item: KitItem): void {
+  keepBefore(store, item.id);
+  store
+    .prepare(
+      `INSERT INTO kit_item (id, position, item, saved_at)
+       VALUES (@id, (SELECT COALESCE(MAX(position), 0) + 1 FROM kit_item), @item, @savedAt)
+       ON CONFLICT (id) DO UPDATE SET item = excluded.item, saved_at = excluded.saved_at`,
+    )
+    .run({ id: item.id, item: JSON.stringify(item), savedAt: now() });
+}
+
+const keepBefore = (store: Store, id: string): void => {
+  store
+    .prepare('INSERT INTO kit_item_before (item_id, item, saved_at) VALUES (?, (SELECT item FROM kit_item WHERE id = ?), ?)')
+    .run(id, id, now());
+};

@@ -1,0 +1,45 @@
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import type { RowReport } from '@/core/rig';
+
+/** What each row of a file would do, before anything changes. */
+export function RowTable({ rows }: { rows: RowReport[] }) {
+  const count = (did: RowReport['did']) => rows.filter((row) => row.did === did).length;
+  return (
+    <Box>
+      <Typography variant="body2" gutterBottom>
+        {count('adds')} added, {count('changes')} changed, {count('leaves as it is')} left as they are, {count('refused')}{' '}
+        refused. Nothing is changed yet.
+      </Typography>
+      <Box sx={{ maxHeight: 320, overflowY: 'auto' }}>
+        <Table size="small" stickyHeader aria-label="What each row would do">
+          <TableHead>
+            <TableRow>
+              <TableCell>Row</TableCell>
+              <TableCell>Name</TableCell>
+              <TableCell>Does</TableCell>
+              <TableCell>What</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map(({ line, name, did, what }) => (
+              <TableRow key={line}>
+                <TableCell>{line}</TableCell>
+                <TableCell>{name}</TableCell>
+                <TableCell sx={{ color: did === 'refused' ? 'error.main' : undefined, fontWeight: did === 'refused' ? 650 : 400, whiteSpace: 'nowrap' }}>
+                  {did}
+                </TableCell>
+                <TableCell>{what}</TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,66 @@
+'use client';
+
+import CasesOutlinedIcon from '@mui/icons-material/CasesOutlined';
+import SettingsInputComponentOutlinedIcon from '@mui/icons-material/SettingsInputComponentOutlined';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import NextLink from 'next/link';
+import { memo } from 'react';
+
+const PLACES = [
+  { path: '/rig', label: 'Rig', Icon: SettingsInputComponentOutlinedIcon },
+  { path: '/kit', label: 'Kit', Icon: CasesOutlinedIcon },
+] as const;
+
+export type PlacePath = (typeof PLACES)[number]['path'];
+
+/** The places of the application in working order; the same rig stays open in each. A strip at the foot of a phone. */
+export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: PlacePath; rig: string }) {
+  return (
+    <Box
+      component="nav"
+      aria-label="Places"
+      sx={{
+        gridArea: 'rail',
+        display: 'flex',
+        flexDirection: { xs: 'row', md: 'column' },
+        borderRight: { md: 1 },
+        borderTop: { xs: 1, md: 0 },
+        borderColor: { xs: 'divider', md: 'divider' },
+        bgcolor: 'background.default',
+        pt: { md: 0.5 },
+        justifyContent: { xs: 'space-around', md: 'flex-start' },
+        position: { xs: 'sticky', md: 'static' },
+        bottom: 0,
+        zIndex: 2,
+      }}
+    >
+      {PLACES.map(({ path, label, Icon }) => {
+        const on = path === here;
+        return (
+          <ButtonBase
+            key={path}
+            component={NextLink}
+            href={`${path}?rig=${rig}`}
+            aria-current={on ? 'page' : undefined}
+            sx={{
+              display: 'flex',
+              flexDirection: 'column',
+              gap: 0.4,
+              py: 1.1,
+              minWidth: 60,
+              fontSize: '0.72rem',
+              fontWeight: on ? 700 : 500,
+              color: on ? 'primary.main' : 'text.secondary',
+              '&:hover': { color: 'text.primary' },
+              '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+            }}
+          >
+            <Icon sx={{ fontSize: 20 }} />
+            {label}
+          </ButtonBase>
+        );
+      })}
+    </Box>
+  );
+});

@@ -1,0 +1,14 @@
+/** Hands a text to the browser as a file to keep. */
+export function saveFile(name: string, type: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser needs the address until it has begun to save.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** A name without what file systems dislike. */
+export const fileName = (name: string, ending: string): string =>
+  `${name.replace(/[^\p{L}\p{N} _-]+/gu, '').trim().replace(/\s+/g, '-').toLowerCase() || 'rig'}.${ending}`;
