@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { LuDecomposition, Matrix } from 'ml-matrix';
-import { DEFAULT_SCHOOLS, lineResult } from '@/core/check';
+import { DEFAULT_SCHOOLS, fullRigResult, lineResult } from '@/core/check';
 import { operatingPoint, smallSignal, spiceText } from '@/core/circuit';
 import { solveSystem } from '@/core/circuit/operatingPoint';
 import { factor, solve, workspace } from '@/core/circuit/linear/real';
 import { lineCircuit, type Line } from '@/core/gear';
-import { parseDocument, schoolsOf } from '@/core/rig';
+import { parseDocument } from '@/core/rig';
 
 /** Microseconds per call: the middle of several rounds, after a warm-up. */
 function measure(calls: number, run: () => unknown): number {
@@ -96,6 +96,6 @@ void ngspice().then((spice) => {
   const rig = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
   row(
     `full check of the demo rig, ${rig.lines.length} lines`,
-    measure(3, () => rig.lines.map((each) => lineResult(each, schoolsOf(rig)))),
+    measure(3, () => fullRigResult(rig)),
   );
 });

@@ -1,5 +1,7 @@
 import { DEFAULT_SCHOOLS, lineResult, type Finding, type LineResult, type Schools } from '@/core/check';
-import type { Fault, Line, Part } from '@/core/gear';
+import { inletKind, type Fault, type Line, type Part } from '@/core/gear';
+import { emptyRig, type Device, type RigDocument } from '@/core/rig';
+import type { FeedName } from '@/core/standards/feeds';
 
 /** Short words for lines in tests. */
 export const line = (source: Part | string, links: Part[], inlet: Part): Line => ({
@@ -27,3 +29,42 @@ export const number = (finding: Finding, label: string): number => {
   if (!found) throw new Error(`no number “${label}” among ${finding.numbers.map((entry) => entry.label).join(', ')}`);
   return found.value;
 };
+
+/** A device of its own for one inlet, with a switch that offers whatever its kind can feed. */
+const deviceFor = ({ inlet }: Line): Device => {
+  const { feed, ...choices } = inlet.choices ?? {};
+  const feeds = (inletKind(inlet.kind).choices.feed?.options ?? []).map(({ value }) => value as FeedName);
+  const offers = feeds.filter((name): name is Exclude<FeedName, 'off'> => name !== 'off');
+  return {
+    id: 'device',
+    name: 'device',
+    inlets: [{ ...inlet, id: '1', choices }],
+    groups: offers.length
+      ? [{ id: 'switch', name: 'switch', inlets: ['1'], offers, feed: (feed as FeedName) ?? feeds[0] }]
+      : [],
+  };
+};
+
+/** A rig of that one line. */
+export const rigOf = (only: Line): RigDocument => ({
+  ...emptyRig('any'),
+  devices: [deviceFor(only)],
+  lines: [{ id: only.id, name: only.name, source: only.source, links: only.links, inlet: { device: 'device', inlet: '1' } }],
+});
+
+/** A device of three-pin inlets, all on one switch. */
+export const desk = (inlets: number, feed: FeedName, more: Partial<Device> = {}): Device => ({
+  id: 'desk',
+  name: 'Desk',
+  inlets: Array.from({ length: inlets }, (_, n) => ({ id: String(n + 1), kind: 'three-pin' })),
+  groups: [
+    {
+      id: 'all',
+      name: 'all inlets',
+      inlets: Array.from({ length: inlets }, (_, n) => String(n + 1)),
+      offers: ['P12', 'P24', 'P48'],
+      feed,
+    },
+  ],
+  ...more,
+});

@@ -8,10 +8,9 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import type { FeedOption, GroupResult } from '@/core/check';
 import type { Device, SwitchGroup } from '@/core/rig';
-import { FEEDS, type FeedName } from '@/core/standards/feeds';
+import type { FeedName } from '@/core/standards/feeds';
+import { feedLabel } from '@/ui/devices/feedLabel';
 import { quantity } from '@/core/units/format';
-
-export const feedLabel = (feed: FeedName): string => (feed === 'off' ? 'off' : FEEDS[feed].label);
 
 interface Props {
   device: Device;

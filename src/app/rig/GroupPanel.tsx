@@ -8,8 +8,9 @@ import { verdictOf, type FeedOption, type GroupResult } from '@/core/check';
 import type { Device, SwitchGroup } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
+import { feedLabel } from '@/ui/devices/feedLabel';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import { feedLabel } from './GroupHeader';
+
 
 interface Props {
   device: Device;

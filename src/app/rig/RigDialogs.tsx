@@ -10,10 +10,10 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { partAt } from '@/core/gear';
 import { usesOf, type KitItem } from '@/core/kit';
-import { schoolsOf, type RigDocument, type RigPath } from '@/core/rig';
-import { AnswerDialog } from './AnswerDialog';
+import { freeId, freeName, schoolsOf, type RigDocument, type RigPath } from '@/core/rig';
+import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { InsertMenu, MoveMenu } from './ChooseMenus';
-import { DeviceDialog } from './DeviceDialog';
+import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { HistoryDialog } from './HistoryDialog';
 import { ImportDialog } from './ImportDialog';
 import { NewLineDialog } from './NewLineDialog';
@@ -86,6 +86,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
         <DeviceDialog
           fresh
           device={actions.freshDevice()}
+          models={deviceModels(document, kit)}
           onClose={closeDialog}
           onSave={(made) => {
             const refused = actions.saveDevice(made);
@@ -147,6 +148,24 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
     </>
   );
 }
+
+/** The devices of the kit, as they would be on this rig. */
+const deviceModels = (document: RigDocument, kit: readonly KitItem[]) =>
+  kit.flatMap((item) =>
+    item.role === 'device'
+      ? [
+          {
+            name: item.name,
+            device: {
+              ...structuredClone(item.device),
+              id: freeId(document.devices, item.id),
+              name: freeName(document.devices, item.name),
+              item: item.id,
+            },
+          },
+        ]
+      : [],
+  );
 
 /** The kit's item that an answer speaks of. */
 function itemOf(answer: Extract<NonNullable<RigActions['open']>, { dialog: 'answer' }>['answer'], { line }: RigPath) {

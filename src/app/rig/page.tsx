@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { worstLine } from '@/core/check';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { openRig } from '@/store/opened';
@@ -11,5 +12,14 @@ export default async function RigPage({ searchParams }: { searchParams: Promise<
   const { rig: wanted, line, removed } = await searchParams;
   const store = theStore();
   const { saved, rigs } = openRig(store, wanted);
-  return <RigPlace key={saved.id} saved={saved} rigs={rigs} kit={loadKit(store)} selected={line} removed={removed} />;
+  return (
+    <RigPlace
+      key={saved.id}
+      saved={saved}
+      rigs={rigs}
+      kit={loadKit(store)}
+      selected={line ?? worstLine(saved.document)}
+      removed={removed}
+    />
+  );
 }

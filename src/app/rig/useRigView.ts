@@ -8,8 +8,11 @@ import type { PanelTab } from './LinePanel';
 import type { Selection } from './Sheet';
 import type { Probe, Solution } from './useRigCheck';
 
-/** What is looked at: the selected line or switch, the open tab, the filter, where the probe is. */
-export function useRigView(document: RigDocument, asked?: string) {
+/**
+ * What is looked at: the selected line or switch, the open tab, the filter, where the probe is.
+ * @param worst the line to look at first where none is asked for
+ */
+export function useRigView(document: RigDocument, asked?: string, worst?: string) {
   const sections = useMemo(() => sectionsOf(document), [document]);
   const paths = useMemo(
     () => new Map(sections.flatMap(({ lines }) => lines.map((path) => [path.line.id, path]))),
@@ -23,7 +26,7 @@ export function useRigView(document: RigDocument, asked?: string) {
   const [search, setSearch] = useState('');
   const searchRef = useRef<HTMLInputElement>(null);
 
-  const first = sections.find(({ lines }) => lines.length)?.lines[0].line.id ?? '';
+  const first = worst ?? sections.find(({ lines }) => lines.length)?.lines[0].line.id ?? '';
   const gone = chosen && ('line' in chosen ? !paths.has(chosen.line) : !document.devices.some(({ id }) => id === chosen.device));
   const selection: Selection = useMemo(() => (chosen && !gone ? chosen : { line: first }), [chosen, gone, first]);
 

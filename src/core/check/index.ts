@@ -6,6 +6,7 @@ export {
   checkRigLine,
   fullRigResult,
   groupFeeds,
+  worstLine,
   type FeedOption,
   type GroupFeeds,
   type GroupResult,

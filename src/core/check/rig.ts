@@ -3,6 +3,7 @@ import type { Line } from '../gear';
 import { schoolsOf, type Device, type RigDocument, type SwitchGroup } from '../rig/document';
 import { rigPath, rigPaths, rigPathsOf, type RigPath } from '../rig/paths';
 import { freeInlets, setFeed } from '../rig/rigEdits';
+import { sections } from '../rig/sections';
 import type { FeedName } from '../standards/feeds';
 import type { Amps } from '../units';
 import { quantity } from '../units/format';
@@ -100,6 +101,13 @@ const rigResultOf = (
   unsolved,
   groups: groupResults(document, paths, lines),
 });
+
+/** The line to look at first: of those with the worst verdict the first under its switch. */
+export function worstLine(document: RigDocument): string | undefined {
+  const verdicts = new Map(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
+  const order = sections(document).flatMap(({ lines }) => lines.map(({ line }) => line.id));
+  return VERDICT_ORDER.map((verdict) => order.find((id) => verdicts.get(id) === verdict)).find(Boolean);
+}
 
 /** The same with everything about every line: remedies, answers, the course over time. Takes a hundred times as long. */
 export function fullRigResult(document: RigDocument): RigResult & { feeds: GroupFeeds[] } {

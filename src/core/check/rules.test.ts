@@ -1,5 +1,5 @@
 import { cable, codes, find, judged, line, number, on } from '../../../tests/lines/lines';
-import type { Line, Part } from '../gear';
+import type { Branch, Line, Part, PathLink } from '../gear';
 import { DEFAULT_SCHOOLS, type Schools } from '.';
 
 const jack = (length: number): Part => ({
@@ -13,6 +13,12 @@ const keyboard = (coupling: string, connector = 'xlr3'): Part => ({
   choices: { coupling, connector },
 });
 const camera: Part = { kind: 'mini-jack' };
+
+/** A line with another one at its first link. */
+const shared = (source: Part, links: PathLink[], branch: Partial<Branch>, feed = 'off'): Line => ({
+  ...line(source, links, on(feed)),
+  branches: [{ line: 'other', name: 'Other', at: 0, port: '', links: [], ...branch }],
+});
 
 interface Pair {
   severity: string;
@@ -80,12 +86,16 @@ const pairs: Record<string, Pair> = {
   },
   'through-as-input': {
     severity: 'watch',
-    has: line(
-      keyboard('capacitor', 'ts635'),
-      [{ kind: 'passive-direct-box', choices: { through: 'driven' } }],
-      on('off'),
-    ),
+    has: shared(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box', id: 'box' }], {
+      port: 'through',
+      source: keyboard('capacitor', 'ts635'),
+    }),
     not: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box' }], on('off')),
+  },
+  'shared-feeds': {
+    severity: 'watch',
+    has: shared({ kind: 'condenser-48' }, [{ kind: 'y-lead', id: 'y' }], { port: 'b', inlet: on('P48') }, 'P48'),
+    not: shared({ kind: 'condenser-48' }, [{ kind: 'y-lead', id: 'y' }], { port: 'b', inlet: on('off') }, 'P48'),
   },
   unpowered: {
     severity: 'silent',
@@ -239,12 +249,41 @@ test('a TRS patch point tells the current while a plug is half way in', () => {
 });
 
 test('two outputs on one box: the current between them, and harm where they are directly coupled', () => {
+  const output = (coupling: string, ohms: number): Part => ({
+    ...keyboard(coupling, 'ts635'),
+    figures: { outputResistance: { value: ohms, unit: 'Ω', basis: 'maker' } },
+  });
   const piano = (coupling: string) =>
-    line(keyboard(coupling, 'ts635'), [{ kind: 'passive-direct-box', choices: { through: 'driven' } }], on('off'));
+    shared(output(coupling, 150), [{ kind: 'passive-direct-box', id: 'box' }], {
+      port: 'through',
+      source: output(coupling, 600),
+    });
   // +4 dBu is 1.228 V; both outputs at their peaks in opposite directions across 150 Ω + 600 Ω.
   expect(number(find(judged(piano('capacitor')), 'through-as-input'), 'Peak current') * 1e3).toBeCloseTo(
     (2 * Math.SQRT2 * 1228) / 750,
     1,
   );
   expect(find(judged(piano('direct')), 'through-as-input').severity).toBe('harm');
+});
+
+test('two feeds on one Y-lead: both give half, and the other goes on feeding through its own resistors', () => {
+  const finding = find(judged(pairs['shared-feeds'].has), 'shared-feeds');
+  // 3 mA from two feeds of 6.8 kΩ a leg; with one off, its 6.8 kΩ legs hang on a bleeder and draw a little more.
+  expect(number(finding, 'from this inlet') * 1e3).toBeCloseTo(1.5, 3);
+  expect(number(finding, 'with this inlet off')).toBeGreaterThan(33);
+  expect(number(finding, 'with this inlet off')).toBeLessThan(37.8);
+});
+
+test('an isolated leg’s feed reaches nothing, and that is a note', () => {
+  const leg = shared(
+    { kind: 'condenser-48' },
+    [{ kind: 'splitter', id: 's' }],
+    { port: 'b', inlet: { ...on('P48'), name: 'stream 1' } },
+    'P48',
+  );
+  const finding = find(judged(leg), 'shared-feeds');
+  expect(finding.severity).toBe('note');
+  expect(finding.why).toMatch(/the feed of stream 1 is blocked on the way/);
+  expect(number(finding, 'with this inlet off')).toBeCloseTo(0, 2);
+  expect(number(finding, 'with stream 1 off')).toBeCloseTo(37.8, 1);
 });

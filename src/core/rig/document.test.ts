@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
+import { rigOf } from '../../../tests/lines/lines';
 import { complaints } from '../../../tests/referee/ngspice';
 import { lineResult, verdictOf } from '../check';
 import { INLETS, LINKS, SOURCES, type AnyKind, type Line, type Part } from '../gear';
@@ -12,9 +13,11 @@ import {
   lineSpice,
   parseDocument,
   readDocument,
+  rigPath,
   schoolsOf,
   MOST_LINES,
   type RigDocument,
+  type RigLine,
 } from '.';
 
 const demo: RigDocument = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
@@ -34,11 +37,11 @@ const changed = (change: (rig: RigDocument) => void) => {
   return rig;
 };
 
-test('the demo rig is a document, and shows every verdict', () => {
-  const rig = readDocument(demo);
-  const verdicts = new Set(rig.lines.map((line) => lineResult(line, schoolsOf(rig)).verdict));
-  expect(verdicts).toEqual(new Set(['Stop', 'Silent', 'Watch', 'Clear']));
-});
+const source = (rig: RigDocument, n: number): Part => {
+  const { source: found } = rig.lines[n];
+  if ('from' in found) throw new Error(`line ${n} has no source of its own`);
+  return found;
+};
 
 describe('what is wrong is refused with its path and what would be right', () => {
   test.each<[string, (rig: RigDocument) => void, string, RegExp]>([
@@ -50,25 +53,25 @@ describe('what is wrong is refused with its path and what would be right', () =>
     ],
     [
       'unknown figure',
-      (rig) => (rig.lines[0].source.figures!.voltage = { value: 1, unit: 'V', basis: 'maker' }),
+      (rig) => (source(rig, 0).figures!.voltage = { value: 1, unit: 'V', basis: 'maker' }),
       'lines[0].source.figures.voltage',
       /unknown field; allowed here: current, needs/,
     ],
     [
       'wrong unit',
-      (rig) => (rig.lines[0].source.figures!.current.unit = 'V'),
+      (rig) => (source(rig, 0).figures!.current.unit = 'V'),
       'lines[0].source.figures.current.unit',
       /must be "mA", not "V"/,
     ],
     [
       'figure out of range',
-      (rig) => (rig.lines[0].source.figures!.current.value = 900),
+      (rig) => (source(rig, 0).figures!.current.value = 900),
       'lines[0].source.figures.current.value',
       /less than or equal to 22/,
     ],
     [
       'number as text',
-      (rig) => (rig.lines[0].source.figures!.current.value = '3' as never),
+      (rig) => (source(rig, 0).figures!.current.value = '3' as never),
       'lines[0].source.figures.current.value',
       /must be a number/,
     ],
@@ -80,15 +83,45 @@ describe('what is wrong is refused with its path and what would be right', () =>
     ],
     [
       'kind of another role',
-      (rig) => (rig.lines[1].source.kind = 'cable'),
+      (rig) => (source(rig, 1).kind = 'cable'),
       'lines[1].source.kind',
       /must be "moving-coil" or/,
     ],
     [
-      'unknown choice',
-      (rig) => (rig.lines[2].inlet.choices!.feed = 'P49'),
-      'lines[2].inlet.choices.feed',
+      'feed that no switch has',
+      (rig) => (rig.devices[0].groups[0].feed = 'P49' as never),
+      'devices[0].groups[0].feed',
       /must be "off" or "P48".*not "P49"/,
+    ],
+    [
+      'feed that this switch does not offer',
+      (rig) => (rig.devices[0].groups[0].feed = 'P12'),
+      'devices[0].groups[0].feed',
+      /one of what the switch offers: P48/,
+    ],
+    [
+      'feed that the inlet cannot have',
+      (rig) => (rig.devices[1].groups[3].offers = ['P48']),
+      'devices[1].groups[3].offers',
+      /cannot have 48 V/,
+    ],
+    [
+      'a feed as a choice of the inlet',
+      (rig) => (rig.devices[1].inlets[0].choices = { feed: 'P48' }),
+      'devices[1].inlets[0].choices.feed',
+      /unknown field; allowed here: jack/,
+    ],
+    [
+      'switch of a missing inlet',
+      (rig) => rig.devices[0].groups[0].inlets.push('99'),
+      'devices[0].groups[0].inlets[8]',
+      /Hold desk has no inlet 99/,
+    ],
+    [
+      'inlet on two switches',
+      (rig) => rig.devices[0].groups[0].inlets.push('9'),
+      'devices[0].groups[1].inlets[0]',
+      /already on the switch “bank A”/,
     ],
     [
       'fault of no type',
@@ -99,10 +132,40 @@ describe('what is wrong is refused with its path and what would be right', () =>
     [
       'fault of a contact the cable has not',
       (rig) => (rig.lines[0].links[0].faults = [{ type: 'open', contact: 'T' }]),
-      'lines[0]',
+      'lines[0].links[0].faults[0]',
       /speaks of contact T; this cable has 1, 2, 3/,
     ],
-    ['missing inlet', (rig) => delete (rig.lines[3] as Partial<Line>).inlet, 'lines[3].inlet', /required/],
+    ['no inlet', (rig) => delete (rig.lines[3] as Partial<RigLine>).inlet, 'lines[3].inlet', /required/],
+    [
+      'a missing inlet',
+      (rig) => Object.assign(rig.lines[3].inlet, { inlet: '77' }),
+      'lines[3].inlet.inlet',
+      /Hold desk has no inlet 77; it has 1, 2/,
+    ],
+    [
+      'a missing device',
+      (rig) => Object.assign(rig.lines[3].inlet, { device: 'barge' }),
+      'lines[3].inlet.device',
+      /there is no device barge; there are desk, bag/,
+    ],
+    [
+      'two lines on one inlet',
+      (rig) => Object.assign(rig.lines[3].inlet, { inlet: '1' }),
+      'lines[3].inlet',
+      /already taken by “Trio, pair A left”/,
+    ],
+    [
+      'a socket that the link has not',
+      (rig) => Object.assign((rig.lines[10].inlet as { into: object }).into, { port: 'b' }),
+      'lines[10].inlet.into.port',
+      /no such socket on that side; it has through/,
+    ],
+    [
+      'a line into one that is not there',
+      (rig) => Object.assign((rig.lines[10].inlet as { into: object }).into, { line: 'nobody' }),
+      'lines[10].inlet.into.line',
+      /no other line nobody/,
+    ],
     ['two lines of one id', (rig) => (rig.lines[4].id = rig.lines[0].id), 'lines[4]', /same id as lines\[0\]/],
     [
       'unknown school',
@@ -110,12 +173,18 @@ describe('what is wrong is refused with its path and what would be right', () =>
       'schools.ribbonFeed',
       /must be "avoid" or "never" or "trust-maker", not "hope"/,
     ],
-    ['another version', (rig) => (rig.version = 9 as never), 'version', /must be 1, not 9/],
     [
-      'too many lines',
+      'an answer without a date',
+      (rig) => (source(rig, 4).facts = { tap: { who: 'maker', when: 'spring' } }),
+      'lines[4].source.facts.tap.when',
+      /must be a date like/,
+    ],
+    ['another version', (rig) => (rig.version = 9 as never), 'version', /must be 2, not 9/],
+    [
+      'ten thousand lines',
       (rig) => (rig.lines = Array.from({ length: 10_000 }, (_, n) => ({ ...demo.lines[0], id: `l${n}` }))),
       'lines',
-      new RegExp(`${MOST_LINES}`),
+      new RegExp(`has 10000 lines; one rig takes ${MOST_LINES}`),
     ],
   ])('%s', (_name, change, path, message) => {
     const found = refusals(changed(change));
@@ -125,6 +194,16 @@ describe('what is wrong is refused with its path and what would be right', () =>
   test('text that is not JSON says so', () => {
     expect(() => parseDocument('{ "format": ')).toThrow(/not JSON/);
     expect(() => parseDocument('[]')).toThrow(DocumentError);
+  });
+
+  test('two lines that end in each other are refused, not followed for ever', () => {
+    const box = (id: string): Part => ({ kind: 'passive-direct-box', id });
+    const into = (line: string, link: string) => ({ into: { line, link, port: 'through' } });
+    const lines = [
+      { id: 'a', name: 'a', source: { kind: 'line-output' }, links: [box('x')], inlet: into('b', 'y') },
+      { id: 'b', name: 'b', source: { kind: 'line-output' }, links: [box('y')], inlet: into('a', 'x') },
+    ];
+    expect(refusals({ ...emptyRig('round'), lines })[0].message).toMatch(/ends up in itself/);
   });
 });
 
@@ -168,8 +247,8 @@ describe('any line a document can hold', () => {
   test('is accepted, solved and judged by its worst finding', () => {
     fc.assert(
       fc.property(anyLine, (line) => {
-        const document = readDocument({ ...emptyRig('any'), lines: [line] });
-        const result = lineResult(document.lines[0], schoolsOf(document));
+        const document = readDocument(rigOf(line));
+        const result = lineResult(rigPath(document, 'any')!.line, schoolsOf(document));
         expect(result.verdict).toBe(verdictOf(result.findings));
         expect(JSON.stringify(result)).not.toMatch(/NaN/);
         for (const { numbers } of result.findings)
@@ -182,7 +261,7 @@ describe('any line a document can hold', () => {
   test('is accepted by the published JSON Schema too', () => {
     const valid = new Ajv({ strict: false }).compile(jsonSchema());
     fc.assert(
-      fc.property(anyLine, (line) => valid({ ...emptyRig('any'), lines: [line] })),
+      fc.property(anyLine, (line) => valid(rigOf(line))),
       { numRuns: 150 },
     );
   });
@@ -205,12 +284,12 @@ describe('any line a document can hold', () => {
 describe('the JSON Schema', () => {
   const valid = new Ajv({ strict: false }).compile(jsonSchema());
   test('is the one that is published', () => {
-    expect(JSON.parse(readFileSync('docs/format/inlet-check-1.schema.json', 'utf8'))).toEqual(jsonSchema());
+    expect(JSON.parse(readFileSync('docs/format/inlet-check-2.schema.json', 'utf8'))).toEqual(jsonSchema());
   });
   test('accepts the demo rig and refuses what the reader refuses', () => {
     expect(valid(demo)).toBe(true);
     expect(valid(changed((rig) => Object.assign(rig.lines[0], { colour: 'red' })))).toBe(false);
-    expect(valid(changed((rig) => (rig.lines[0].source.figures!.current.unit = 'V')))).toBe(false);
+    expect(valid(changed((rig) => (source(rig, 0).figures!.current.unit = 'V')))).toBe(false);
     expect(valid(changed((rig) => (rig.lines[1].links[0].kind = 'hose')))).toBe(false);
   });
 });

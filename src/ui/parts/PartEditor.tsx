@@ -14,19 +14,24 @@ interface Props {
   role: PartRef;
   part: Part;
   kinds: readonly AnyKind[];
+  /** What it is called in labels; made from its place on the line where left out. */
+  title?: string;
+  /** Its name is edited elsewhere. */
+  unnamed?: boolean;
   onChange: (role: PartRef, part: Part) => void;
 }
 
 const PLACE = { source: 'Source', inlet: 'Inlet' } as const;
 
 /** Everything about one part of a line: what it is, how it is set, its figures, its faults. */
-export const PartEditor = memo(function PartEditor({ role, part, kinds, onChange: report }: Props) {
+export const PartEditor = memo(function PartEditor(props: Props) {
+  const { role, part, kinds, unnamed, onChange: report } = props;
   const onChange = (to: Part) => report(role, to);
   const kind = kindAt(role, part.kind);
-  const title = typeof role === 'number' ? `Link ${role + 1}` : PLACE[role];
+  const title = props.title ?? (typeof role === 'number' ? `Link ${role + 1}` : PLACE[role]);
   return (
     <Stack spacing={1.75} component="section" aria-label={`${title}: details`}>
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 240px), 1fr))' }}>
         <TextField
           select
           label={`${title}: kind`}
@@ -40,12 +45,14 @@ export const PartEditor = memo(function PartEditor({ role, part, kinds, onChange
             </MenuItem>
           ))}
         </TextField>
-        <NameField
-          key={`${part.kind}${part.name}`}
-          value={part.name ?? ''}
-          placeholder={kind.label}
-          onChange={(name) => onChange(withName(part, name))}
-        />
+        {!unnamed && (
+          <NameField
+            key={`${part.kind}${part.name}`}
+            value={part.name ?? ''}
+            placeholder={kind.label}
+            onChange={(name) => onChange(withName(part, name))}
+          />
+        )}
         {Object.entries(kind.choices)
           .filter(([name]) => !(role === 'inlet' && name === 'feed'))
           .map(([name, spec]) => (
@@ -82,7 +89,7 @@ export const PartEditor = memo(function PartEditor({ role, part, kinds, onChange
               display: 'grid',
               columnGap: 3,
               rowGap: 1.75,
-              gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 400px), 1fr))',
+              gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))',
             }}
           >
             {Object.entries(kind.figures).map(([name, spec]) => (

@@ -73,6 +73,8 @@ function changesAt(junctions: Junction[], n: number): (contact: Contact) => bool
   return (contact) => {
     const here = junctions[n].contacts.find((reading) => reading.contact === contact)?.volts ?? null;
     const there = before.get(contact);
+    // Nothing on a contact that was not there before is no news.
+    if (there === undefined && Math.abs(here ?? 0) < 0.005) return false;
     return (
       there === undefined ||
       (here === null) !== (there === null) ||
@@ -87,7 +89,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
   const [left, right] = [grid.junction(0), grid.width - grid.end];
   const [sourceX, inletX] = [14, grid.width - 12];
   const rows = (connector: ConnectorId) => CONNECTORS[connector].contacts.map((contact) => rowOf(connector, contact));
-  const outline = { fill: palette.background.default, stroke: palette.text.secondary, strokeWidth: 1.1 };
+  const block = { width: 5, fill: palette.text.secondary, opacity: 0.55 };
   const [top, bottom] = [Math.min(...rows(first.plug)) - 5, Math.max(...rows(first.plug)) + 5];
   const [inletTop, inletBottom] = [Math.min(...rows(last.socket)) - 5, Math.max(...rows(last.socket)) + 5];
   const label = (x: number, y: number, volts: number | null, anchor: 'start' | 'end') => (
@@ -113,7 +115,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
           </g>
         );
       })}
-      <path d={`M${sourceX - 4} ${top}h-3a7 ${(bottom - top) / 2} 0 0 0 0 ${bottom - top}h3z`} {...outline} />
+      <rect x={sourceX - 12} y={top} height={bottom - top} rx={2.5} {...block} />
       {[...socketVolts(last)].map(([contact, volts]) => {
         const y = rowOf(last.socket, contact);
         const start = last === first ? left + JOINT : right;
@@ -124,7 +126,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
           </g>
         );
       })}
-      <path d={`M${inletX + 2} ${inletTop}h7v${inletBottom - inletTop}h-7`} {...outline} />
+      <rect x={inletX + 3} y={inletTop} height={inletBottom - inletTop} {...block} />
     </g>
   );
 }

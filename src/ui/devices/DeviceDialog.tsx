@@ -21,12 +21,14 @@ import { Controller, useFieldArray, useForm, type Control } from 'react-hook-for
 import { INLETS, inletKind } from '@/core/gear';
 import { CHEMISTRIES, type Device, type SwitchGroup } from '@/core/rig';
 import { FEEDS, type FeedName } from '@/core/standards/feeds';
-import { feedLabel } from './GroupHeader';
+import { feedLabel } from './feedLabel';
 
 interface Props {
   device: Device;
   /** What else can be done with it, below the form. */
   fresh?: boolean;
+  /** Devices of the kit that a new one may be like. */
+  models?: readonly { name: string; device: Device }[];
   /** @returns what is wrong with it, if anything */
   onSave: (device: Device) => string | undefined;
   onRemove?: () => void;
@@ -56,8 +58,9 @@ interface Form {
 const FEED_NAMES = Object.keys(FEEDS) as Exclude<FeedName, 'off'>[];
 
 /** A device: its inlets, its switches and what they reach, what it can feed, what it runs on. */
-export function DeviceDialog({ device, fresh, onSave, onRemove, onClose }: Props) {
-  const { register, control, handleSubmit, watch, formState } = useForm<Form>({ defaultValues: formOf(device) });
+export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemove, onClose }: Props) {
+  const [device, setDevice] = useState(given);
+  const { register, control, handleSubmit, watch, reset, formState } = useForm<Form>({ defaultValues: formOf(device) });
   const inlets = useFieldArray({ control, name: 'inlets' });
   const groups = useFieldArray({ control, name: 'groups' });
   const [refused, setRefused] = useState<string>();
@@ -71,6 +74,25 @@ export function DeviceDialog({ device, fresh, onSave, onRemove, onClose }: Props
         <DialogContent>
           <Stack spacing={2.5} sx={{ pt: 0.5 }}>
             {refused && <Alert severity="error">{refused}</Alert>}
+            {models.length > 0 && (
+              <TextField
+                select
+                label="Take it from your kit"
+                value=""
+                onChange={(event) => {
+                  const chosen = models.find(({ name }) => name === event.target.value)!;
+                  setDevice(chosen.device);
+                  reset(formOf(chosen.device));
+                }}
+                helperText="Or fill in what it has below"
+              >
+                {models.map(({ name }) => (
+                  <MenuItem key={name} value={name}>
+                    {name}
+                  </MenuItem>
+                ))}
+              </TextField>
+            )}
             <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
               <TextField
                 label="Name"

@@ -1,0 +1,243 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { figureOf, kindOfPart, LINKS, SOURCES, UNKNOWN, type Part } from '@/core/gear';
+import { openPoints, type Answer, type KitItem } from '@/core/kit';
+import { DocumentError, type Device } from '@/core/rig';
+import { readItem } from '@/core/kit';
+import { DeviceDialog } from '@/ui/devices/DeviceDialog';
+import { AnswerDialog } from '@/ui/parts/AnswerDialog';
+import { NameField, PartEditor } from '@/ui/parts/PartEditor';
+import type { Use } from './KitPlace';
+import { kindText } from './KitTable';
+
+interface Props {
+  item: KitItem;
+  uses: Use[];
+  onChange: (item: KitItem) => void;
+  onRemove: () => void;
+  onAnswer: (answer: Answer) => void;
+}
+
+type Asked = { title: string } & ({ choice: string; value: string } | { figure: string });
+
+/** One item: what it is, its figures, what nobody has said yet, where it is used. */
+export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
+  const [asked, setAsked] = useState<Asked>();
+  const [editing, setEditing] = useState(false);
+  const open = openPoints(item);
+  return (
+    <Stack spacing={2} sx={{ p: 2.5 }}>
+      <Box>
+        <Typography variant="caption" color="textSecondary" component="p">
+          {kindText(item)}
+        </Typography>
+        <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+          {item.name}
+        </Typography>
+      </Box>
+      {open.length > 0 && (
+        <Box component="section" aria-label="What is open">
+          <Typography variant="h3" component="h3" gutterBottom>
+            What is open
+          </Typography>
+          <Stack spacing={1}>
+            {open.map(({ what, leaves }) => (
+              <Box key={what}>
+                <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                  {what}
+                </Typography>
+                <Typography variant="caption" color="textSecondary" component="p">
+                  {leaves}
+                </Typography>
+              </Box>
+            ))}
+          </Stack>
+          {item.role !== 'device' && <Answers item={item} onAsk={setAsked} />}
+        </Box>
+      )}
+      {item.role !== 'device' && <Facts part={item.part} role={item.role} />}
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: '1fr 90px' }}>
+        <NameField key={item.name} value={item.name} onChange={(name) => name && onChange({ ...item, name })} />
+        <CountField key={item.count} value={item.count} onChange={(count) => onChange({ ...item, count })} />
+      </Box>
+      <TextSave label="Data sheet" key={`s${item.sheet}`} value={item.sheet ?? ''} most={300} onChange={(sheet) => onChange(withText(item, 'sheet', sheet))} />
+      <TextSave label="Note" key={`n${item.note}`} value={item.note ?? ''} most={500} onChange={(note) => onChange(withText(item, 'note', note))} />
+      {item.role === 'device' ? (
+        <Button variant="outlined" onClick={() => setEditing(true)}>
+          Inlets, switches and figures
+        </Button>
+      ) : (
+        <PartEditor
+          role={item.role === 'source' ? 'source' : 0}
+          title={item.role === 'source' ? 'Source' : 'Link'}
+          part={item.part}
+          kinds={item.role === 'source' ? SOURCES : LINKS}
+          unnamed
+          onChange={(_, part) => onChange({ ...item, part })}
+        />
+      )}
+      <Box component="section" aria-label="Used on">
+        <Typography variant="h3" component="h3" gutterBottom>
+          Used on
+        </Typography>
+        {uses.length === 0 && (
+          <Typography variant="body2" color="textSecondary">
+            No rig uses it.
+          </Typography>
+        )}
+        {uses.map(({ rig, name, places }) => (
+          <Typography key={rig} variant="body2">
+            <Box component="a" href={`/rig?rig=${rig}`} sx={{ color: 'primary.main', fontWeight: 600 }}>
+              {name}
+            </Box>
+            {`: ${places.join(', ')}`}
+          </Typography>
+        ))}
+      </Box>
+      <Button color="error" sx={{ alignSelf: 'flex-start' }} onClick={onRemove}>
+        Remove from the kit
+      </Button>
+      {asked && (
+        <AnswerDialog
+          title={asked.title}
+          everywhere={uses.length ? `Taken over wherever it is used: ${uses.map(({ name }) => name).join(', ')}.` : undefined}
+          onClose={() => setAsked(undefined)}
+          onRecord={(fact) => {
+            const answer = answerFor(item, asked, fact);
+            if (answer) onAnswer(answer);
+            setAsked(undefined);
+          }}
+        />
+      )}
+      {editing && item.role === 'device' && (
+        <DeviceDialog
+          device={{ id: item.id, name: item.name, ...item.device }}
+          onClose={() => setEditing(false)}
+          onSave={(device) => {
+            const refused = deviceFault(item, device, onChange);
+            if (!refused) setEditing(false);
+            return refused;
+          }}
+        />
+      )}
+    </Stack>
+  );
+}
+
+function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): string | undefined {
+  const { inlets, groups, feedLimit, batteries } = device;
+  try {
+    onChange(
+      readItem({
+        ...item,
+        name: device.name,
+        device: { inlets, groups, ...(feedLimit && { feedLimit }), ...(batteries && { batteries }) },
+      }),
+    );
+    return undefined;
+  } catch (error) {
+    if (error instanceof DocumentError) return error.message;
+    throw error;
+  }
+}
+
+const withText = (item: KitItem, field: 'sheet' | 'note', text: string): KitItem => {
+  const { [field]: _before, ...rest } = item;
+  return (text ? { ...rest, [field]: text } : rest) as KitItem;
+};
+
+/** One button for each answer that would settle a question, and for each assumed figure. */
+function Answers({ item, onAsk }: { item: Extract<KitItem, { part: Part }>; onAsk: (asked: Asked) => void }) {
+  const kind = kindOfPart(item.role, item.part.kind);
+  const questions = Object.entries(kind.choices).filter(
+    ([name, { question, standard }]) => question && (item.part.choices?.[name] ?? standard) === UNKNOWN,
+  );
+  const assumed = Object.keys(kind.figures).filter((name) => figureOf(kind, item.part, name)?.basis === 'assumed');
+  return (
+    <Stack direction="row" sx={{ flexWrap: 'wrap', gap: 0.75, mt: 1 }}>
+      {questions.flatMap(([name, { options }]) =>
+        options
+          .filter(({ value }) => value !== UNKNOWN)
+          .map(({ value, label }) => (
+            <Button key={name + value} variant="outlined" onClick={() => onAsk({ title: `Answer: ${label}`, choice: name, value })}>
+              Answer: {label}
+            </Button>
+          )),
+      )}
+      {assumed.map((name) => (
+        <Button
+          key={name}
+          variant="outlined"
+          onClick={() => onAsk({ title: `Confirm: ${kind.figures[name].label.toLowerCase()} as entered`, figure: name })}
+        >
+          Confirm {kind.figures[name].label.toLowerCase()}
+        </Button>
+      ))}
+    </Stack>
+  );
+}
+
+function answerFor(item: KitItem, asked: Asked, fact: Answer['fact']): Answer | undefined {
+  if ('choice' in asked) return { fact, choice: asked.choice, value: asked.value };
+  if (item.role === 'device') return undefined;
+  const value = figureOf(kindOfPart(item.role, item.part.kind), item.part, asked.figure);
+  return value && { fact, figure: asked.figure, value: { value: value.value, unit: value.unit, basis: 'maker', where: [fact.who, fact.where].filter(Boolean).join(', ') } };
+}
+
+/** Answers that were recorded: who, when, where. */
+function Facts({ part, role }: { part: Part; role: 'source' | 'link' }) {
+  const kind = kindOfPart(role, part.kind);
+  const facts = Object.entries(part.facts ?? {});
+  if (facts.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Recorded answers">
+      <Typography variant="h3" component="h3" gutterBottom>
+        Recorded answers
+      </Typography>
+      {facts.map(([name, { who, when, where }]) => (
+        <Typography key={name} variant="body2">
+          <strong>{kind.figures[name]?.label ?? kind.choices[name]?.label ?? name}:</strong>{' '}
+          {kind.choices[name]?.options.find(({ value }) => value === part.choices?.[name])?.label ?? part.figures?.[name]?.value}
+          <Box component="span" sx={{ color: 'text.secondary' }}>{` (${[who, when, where].filter(Boolean).join(', ')})`}</Box>
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+function CountField({ value, onChange }: { value: number; onChange: (count: number) => void }) {
+  const [draft, setDraft] = useState(String(value));
+  const count = Number(draft);
+  const bad = !/^\d{1,3}$/.test(draft.trim());
+  return (
+    <TextField
+      label="Count"
+      value={draft}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={() => !bad && count !== value && onChange(count)}
+      error={bad}
+      helperText={bad ? '0 to 999' : undefined}
+      slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+    />
+  );
+}
+
+function TextSave({ label, value, most, onChange }: { label: string; value: string; most: number; onChange: (text: string) => void }) {
+  const [draft, setDraft] = useState(value);
+  return (
+    <TextField
+      label={label}
+      value={draft}
+      onChange={(event) => setDraft(event.target.value)}
+      onBlur={() => draft.trim() !== value && onChange(draft.trim())}
+      placeholder={label === 'Data sheet' ? 'which sheet, edition, page' : undefined}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: most } }}
+    />
+  );
+}

@@ -1,0 +1,242 @@
+'use client';
+
+import AddIcon from '@mui/icons-material/Add';
+import CloseIcon from '@mui/icons-material/Close';
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Drawer from '@mui/material/Drawer';
+import IconButton from '@mui/material/IconButton';
+import InputBase from '@mui/material/InputBase';
+import Snackbar from '@mui/material/Snackbar';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
+import { useMemo, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { kitCsv, kitDocument, type Answer, type KitItem } from '@/core/kit';
+import { ask } from '@/ui/shell/ask';
+import { saveFile } from '@/ui/shell/files';
+import { PlaceRail } from '@/ui/shell/PlaceRail';
+import { SchemeButton } from '@/ui/shell/SchemeButton';
+import { AddItemDialog } from './AddItemDialog';
+import { ItemPanel } from './ItemPanel';
+import { KitImportDialog } from './KitImportDialog';
+import { KitTable, ROLES } from './KitTable';
+import { useKit } from './useKit';
+
+/** Where an item is used: a rig, and there the lines. */
+export interface Use {
+  rig: string;
+  name: string;
+  places: string[];
+}
+
+interface Props {
+  items: KitItem[];
+  uses: Record<string, Use[]>;
+  rig: string;
+  rigName: string;
+}
+
+/** The Kit place: what somebody owns, with its figures and where those come from. */
+export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
+  const { items, saving, change, adopt, undo, redo } = useKit(saved);
+  const [role, setRole] = useState<KitItem['role'] | 'all'>('all');
+  const [search, setSearch] = useState('');
+  const [chosen, setChosen] = useState<string>();
+  const [dialog, setDialog] = useState<'add' | 'import'>();
+  const [message, setMessage] = useState('');
+  const searchRef = useRef<HTMLInputElement>(null);
+  const item = items.find(({ id }) => id === chosen);
+  const shown = useMemo(() => items.filter((each) => role === 'all' || each.role === role), [items, role]);
+  const wide = useMediaQuery(useTheme().breakpoints.up('lg'));
+
+  const put = (next: KitItem) => change((from) => from.map((each) => (each.id === next.id ? next : each)));
+  const add = (next: KitItem) => {
+    change((from) => [...from, next]);
+    setChosen(next.id);
+    setDialog(undefined);
+  };
+  const remove = (gone: KitItem) => {
+    change((from) => from.filter(({ id }) => id !== gone.id));
+    setChosen(undefined);
+    setMessage(`${gone.name} was removed. Undo brings it back.`);
+  };
+  const record = async (about: KitItem, answer: Answer) => {
+    const { body, failed } = await ask<{ item: KitItem; places: number; rigs: number }>(`/api/kit/${about.id}/answers`, {
+      method: 'POST',
+      json: { answer },
+    });
+    if (failed) return setMessage(failed);
+    adopt(items.map((each) => (each.id === about.id ? body!.item : each)));
+    setMessage(
+      body!.places
+        ? `Recorded, and taken over at ${body!.places} places in ${body!.rigs} rigs.`
+        : 'Recorded. No rig uses this item yet.',
+    );
+  };
+
+  useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
+  useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
+  useHotkeys('n', () => setDialog('add'), { preventDefault: true });
+  useHotkeys('slash', () => searchRef.current?.focus(), { preventDefault: true });
+
+  const panel = item ? (
+    <ItemPanel
+      key={item.id}
+      item={item}
+      uses={uses[item.id] ?? []}
+      onChange={put}
+      onRemove={() => remove(item)}
+      onAnswer={(answer) => void record(item, answer)}
+    />
+  ) : (
+    <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
+      Select something to see its figures, where they come from, and what is still open.
+    </Typography>
+  );
+  return (
+    <Box
+      sx={{
+        height: { md: '100dvh' },
+        minHeight: '100dvh',
+        display: 'grid',
+        gridTemplateAreas: { xs: '"bar" "sheet" "rail"', md: '"bar bar" "rail sheet"', lg: '"bar bar bar" "rail sheet why"' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)', lg: '68px minmax(0, 1fr) 420px' },
+        gridTemplateRows: { xs: 'auto 1fr auto', md: 'auto minmax(0, 1fr)' },
+      }}
+    >
+      <Box
+        component="header"
+        sx={{
+          gridArea: 'bar',
+          display: 'flex',
+          flexWrap: 'wrap',
+          alignItems: 'center',
+          columnGap: 1.5,
+          px: 2,
+          py: 0.5,
+          borderBottom: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+          minHeight: 46,
+        }}
+      >
+        <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
+          Inlet Check
+        </Typography>
+        <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
+          {rigName}
+        </Typography>
+        <Typography variant="caption" role="status" color={saving.state === 'failed' ? 'error' : 'textSecondary'}>
+          {saving.state === 'failed' ? `not saved: ${saving.message}` : saving.state === 'saving' ? 'saving …' : `kit saved · ${items.length} items`}
+        </Typography>
+        <InputBase
+          inputRef={searchRef}
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          onKeyDown={(event) => event.key === 'Escape' && (setSearch(''), event.currentTarget.blur())}
+          placeholder="Find  /"
+          inputProps={{ 'aria-label': 'Find in the kit' }}
+          sx={{ width: 130, ml: { md: 'auto' }, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
+        />
+        <Tooltip title="Undo (Ctrl Z)">
+          <span>
+            <IconButton aria-label="Undo" disabled={!undo} onClick={undo}>
+              <UndoIcon fontSize="small" />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <Tooltip title="Redo (Ctrl Shift Z)">
+          <span>
+            <IconButton aria-label="Redo" disabled={!redo} onClick={redo}>
+              <RedoIcon fontSize="small" />
+            </IconButton>
+          </span>
+        </Tooltip>
+        <SchemeButton />
+      </Box>
+      <PlaceRail here="/kit" rig={rig} />
+      <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: { xs: 480, md: 0 }, display: 'flex', flexDirection: 'column' }}>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 2, py: 1.25 }}>
+          <ToggleButtonGroup exclusive size="small" value={role} onChange={(_, to) => to && setRole(to)} aria-label="Show">
+            <ToggleButton value="all">All</ToggleButton>
+            {ROLES.map(({ role: value, label }) => (
+              <ToggleButton key={value} value={value}>
+                {label}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Button startIcon={<AddIcon />} onClick={() => setDialog('add')} title="Add to the kit (N)">
+            Add
+          </Button>
+          <Box sx={{ ml: 'auto', display: 'flex' }}>
+            <Button color="inherit" onClick={() => setDialog('import')}>
+              Import
+            </Button>
+            <Button color="inherit" onClick={() => saveFile('kit.csv', 'text/csv', kitCsv(items))}>
+              Export CSV
+            </Button>
+            <Button
+              color="inherit"
+              onClick={() => saveFile('kit.json', 'application/json', JSON.stringify(kitDocument(items), null, 2))}
+            >
+              Export JSON
+            </Button>
+          </Box>
+        </Box>
+        {items.length ? (
+          <KitTable items={shown} uses={uses} search={search} selected={chosen} onSelect={setChosen} />
+        ) : (
+          <Box sx={{ p: 4, maxWidth: 480 }}>
+            <Typography variant="h1" component="h2" gutterBottom>
+              Nothing in the kit yet
+            </Typography>
+            <Typography variant="body1" sx={{ mb: 2 }}>
+              Add the microphones, boxes, cables and devices you own, copied from the generic catalogue; then put in what
+              their data sheets say. What you do not know may stay open.
+            </Typography>
+            <Button variant="contained" onClick={() => setDialog('add')}>
+              Add the first item
+            </Button>
+          </Box>
+        )}
+      </Box>
+      {wide ? (
+        <Box
+          component="aside"
+          aria-label="Item"
+          sx={{ gridArea: 'why', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper', overflowY: 'auto', minHeight: 0 }}
+        >
+          {panel}
+        </Box>
+      ) : (
+        <Drawer anchor="right" open={Boolean(item)} onClose={() => setChosen(undefined)} slotProps={{ paper: { sx: { width: 'min(100%, 430px)' } } }}>
+          <Box component="aside" aria-label="Item">
+            <IconButton aria-label="Back to the kit" onClick={() => setChosen(undefined)} sx={{ position: 'absolute', right: 6, top: 6, zIndex: 1 }}>
+              <CloseIcon fontSize="small" />
+            </IconButton>
+            {panel}
+          </Box>
+        </Drawer>
+      )}
+      {dialog === 'add' && <AddItemDialog items={items} onClose={() => setDialog(undefined)} onAdd={add} />}
+      {dialog === 'import' && (
+        <KitImportDialog
+          items={items}
+          onClose={() => setDialog(undefined)}
+          onTake={(next) => {
+            change(() => next);
+            setDialog(undefined);
+          }}
+        />
+      )}
+      <Snackbar open={Boolean(message)} autoHideDuration={6000} onClose={() => setMessage('')} message={message} />
+    </Box>
+  );
+}

@@ -1,0 +1,86 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { DataGrid, type GridColDef } from '@mui/x-data-grid';
+import { useMemo } from 'react';
+import { inletKind, kindOfPart } from '@/core/gear';
+import { openPoints, type KitItem } from '@/core/kit';
+import type { Use } from './KitPlace';
+
+export const ROLES = [
+  { role: 'source', label: 'Sources' },
+  { role: 'link', label: 'Links and supplies' },
+  { role: 'device', label: 'Devices' },
+] as const;
+
+interface Row {
+  id: string;
+  name: string;
+  kind: string;
+  count: number;
+  open: number;
+  used: string;
+}
+
+interface Props {
+  items: readonly KitItem[];
+  uses: Record<string, Use[]>;
+  search: string;
+  selected?: string;
+  onSelect: (id: string) => void;
+}
+
+export const kindText = (item: KitItem): string =>
+  item.role === 'device'
+    ? `${item.device.inlets.length} × ${item.device.inlets[0] ? inletKind(item.device.inlets[0].kind).label.toLowerCase() : 'inlets'}`
+    : kindOfPart(item.role, item.part.kind).label;
+
+const columns: GridColDef<Row>[] = [
+  { field: 'name', headerName: 'Name', flex: 1.3, minWidth: 150 },
+  { field: 'kind', headerName: 'Kind', flex: 1.2, minWidth: 130 },
+  { field: 'count', headerName: 'Count', type: 'number', width: 74 },
+  {
+    field: 'open',
+    headerName: 'Open',
+    type: 'number',
+    width: 74,
+    description: 'Questions without an answer and figures that are only assumed',
+  },
+  { field: 'used', headerName: 'Used on', flex: 1.4, minWidth: 120 },
+];
+
+/** Everything in the kit; press a row to see its figures. */
+export function KitTable({ items, uses, search, selected, onSelect }: Props) {
+  const rows = useMemo(() => {
+    const words = search.trim().toLowerCase();
+    return items
+      .map((item): Row => ({
+        id: item.id,
+        name: item.name,
+        kind: kindText(item),
+        count: item.count,
+        open: openPoints(item).length,
+        used: [...new Set((uses[item.id] ?? []).flatMap(({ places }) => places))].join(', '),
+      }))
+      .filter(({ name, kind, used }) => !words || [name, kind, used].some((text) => text.toLowerCase().includes(words)));
+  }, [items, uses, search]);
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, px: { md: 1 } }}>
+      <DataGrid
+        rows={rows}
+        columns={columns}
+        density="compact"
+        disableColumnMenu
+        hideFooter
+        rowSelectionModel={{ type: 'include', ids: new Set(selected ? [selected] : []) }}
+        onRowClick={({ id }) => onSelect(String(id))}
+        onCellKeyDown={({ id }, event) => {
+          if (event.key === 'Enter') onSelect(String(id));
+        }}
+        localeText={{ noRowsLabel: 'Nothing in the kit matches' }}
+        aria-label="Kit"
+        sx={{ border: 0, '& .MuiDataGrid-cell:focus': { outlineOffset: -2 }, '& .MuiDataGrid-row': { cursor: 'pointer' } }}
+      />
+    </Box>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Metadata } from 'next';
+import { usesOf } from '@/core/kit';
+import { theStore } from '@/store/database';
+import { loadKit } from '@/store/kit';
+import { openRig } from '@/store/opened';
+import { loadRig } from '@/store/rigs';
+import { KitPlace, type Use } from './KitPlace';
+
+export const metadata: Metadata = { title: 'Kit' };
+export const dynamic = 'force-dynamic';
+
+export default async function KitPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+  const { rig } = await searchParams;
+  const store = theStore();
+  const { saved, rigs } = openRig(store, rig);
+  const items = loadKit(store);
+  const documents = rigs.flatMap(({ id, name }) => {
+    const document = loadRig(store, id)?.document;
+    return document ? [{ id, name, document }] : [];
+  });
+  const uses = Object.fromEntries(
+    items.map((item): [string, Use[]] => [
+      item.id,
+      documents.flatMap(({ id, name, document }) => {
+        const places = usesOf(document, item.id);
+        return places.length ? [{ rig: id, name, places }] : [];
+      }),
+    ]),
+  );
+  return <KitPlace items={items} uses={uses} rig={saved.id} rigName={saved.document.name} />;
+}
