@@ -1,3 +1,4 @@
-import { jsonSchema } from '@/core/rig';
+import { jsonSchema, kitSchema } from '@/core/rig';
 
-process.stdout.write(`${JSON.stringify(jsonSchema(), null, 2)}\n`);
+const schema = process.argv[2] === 'kit' ? kitSchema() : jsonSchema();
+process.stdout.write(`${JSON.stringify(schema, null, 2)}\n`);

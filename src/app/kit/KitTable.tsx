@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useMemo } from 'react';
+import { useNonce } from '@/ui/Providers';
 import { inletKind, kindOfPart } from '@/core/gear';
 import { openPoints, type KitItem } from '@/core/kit';
 import type { Use } from './KitPlace';
@@ -64,9 +65,11 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
       }))
       .filter(({ name, kind, used }) => !words || [name, kind, used].some((text) => text.toLowerCase().includes(words)));
   }, [items, uses, search]);
+  const nonce = useNonce();
   return (
     <Box sx={{ flex: 1, minHeight: 0, px: { md: 1 } }}>
       <DataGrid
+        nonce={nonce}
         rows={rows}
         columns={columns}
         density="compact"
@@ -79,7 +82,12 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
         }}
         localeText={{ noRowsLabel: 'Nothing in the kit matches' }}
         aria-label="Kit"
-        sx={{ border: 0, '& .MuiDataGrid-cell:focus': { outlineOffset: -2 }, '& .MuiDataGrid-row': { cursor: 'pointer' } }}
+        sx={{
+          border: 0,
+          fontSize: '0.8125rem',
+          '& .MuiDataGrid-columnSeparator': { color: 'divider' },
+          '& .MuiDataGrid-row': { cursor: 'pointer' },
+        }}
       />
     </Box>
   );

@@ -187,6 +187,7 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
               bottom: 0,
               height: 18,
               display: 'block',
+              fontFamily: 'inherit',
               fontSize: '0.72rem',
               color: 'text.secondary',
               whiteSpace: 'nowrap',

@@ -32,7 +32,7 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
             rows={[
               ['Peak voltage across the source', quantity(plugged.volts, 'V')],
               ['Peak current through it', quantity(plugged.amps, 'A')],
-              ['Highest while', plugged.worst],
+              ['Highest while', plugged.worst === 'home' ? 'the plug is home' : plugged.worst],
               ['Above half of that for', time(plugged.lasts)],
               ...(plugged.limit
                 ? [['It stands, steadily', quantity(plugged.limit.value, 'A')] as [string, string]]
@@ -86,13 +86,13 @@ function StepView({ step }: { step: Step }) {
           ['Falls to a hundredth in', time(step.settles)],
         ]}
       />
-      <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', mt: 1 }}>
+      <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', mt: 1.75 }}>
         <TextField
           select
           label="at a gain of"
           value={gain}
           onChange={(event) => setGain(Number(event.target.value))}
-          sx={{ width: 120 }}
+          sx={{ width: 158 }}
         >
           {gains.map((value) => (
             <MenuItem key={value} value={value}>

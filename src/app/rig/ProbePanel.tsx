@@ -53,7 +53,7 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
       <Typography
         component="output"
         aria-label="Probe reads"
-        sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right' }}
+        sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right', ml: 'auto' }}
       >
         {reading?.failed !== undefined ? 'no reading' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>

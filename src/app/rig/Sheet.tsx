@@ -117,7 +117,7 @@ function SectionView({ section, lines, room, filtered, solution, selection, tips
         group={group}
         result={result}
         options={solution.feeds.get(key)}
-        objecting={objecting.length ? `Object: ${objecting.join(' · ')}` : ''}
+        objecting={objecting.length ? `Objecting: ${objecting.join(' · ')}` : ''}
         selected={Boolean(chosen)}
         onSelect={() => onGroup(device.id, group?.id)}
         onFeed={(feed) => group && onFeed(device.id, group.id, feed)}
@@ -132,7 +132,7 @@ function SectionView({ section, lines, room, filtered, solution, selection, tips
                 key={line.id}
                 id={line.id}
                 name={line.name}
-                inlet={`${own ? shortInletName(own) : inlet.inlet}${owners.at(-1) && owners.at(-1)!.line !== line.id ? ', shared' : ''}`}
+                inlet={`${joins(owners, line.id) ? 'via ' : ''}${own ? shortInletName(own) : inlet.inlet}`}
                 links={line.links.map((part, n) => part.name || kindAt(n, part.kind).label).join('\n')}
                 result={solution.lines.get(line.id)}
                 unsolved={solution.unsolved.get(line.id)}
@@ -158,6 +158,9 @@ function SectionView({ section, lines, room, filtered, solution, selection, tips
     </Box>
   );
 }
+
+/** Whether a line ends on another line's links. */
+const joins = (owners: RigPath['owners'], id: string): boolean => owners.length > 0 && owners.at(-1)!.line !== id;
 
 /** A free inlet: a line can be put down on it. */
 function FreeSlot({ device, inlet, label }: { device: string; inlet: string; label: string }) {

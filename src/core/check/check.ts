@@ -95,7 +95,7 @@ function useful(
 ): Remedy[] {
   const severity = SEVERITIES.indexOf(finding.severity);
   const distinct = new Map(remedies.map((remedy) => [JSON.stringify(remedy.edits), remedy]));
-  return [...distinct.values()]
+  const found = [...distinct.values()]
     .flatMap((remedy) => {
       const mended = after(remedy.edits);
       if (!mended) return [];
@@ -106,4 +106,7 @@ function useful(
       return stays || rank(verdict) < rank(now) ? [] : [{ ...remedy, gives: verdict }];
     })
     .sort((a, b) => rank(b.gives) - rank(a.gives));
+  // What only leaves another Silent or Stop is told where nothing better is.
+  const good = found.filter(({ gives }) => gives === 'Clear' || gives === 'Watch');
+  return good.length ? good : found;
 }

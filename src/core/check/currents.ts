@@ -4,8 +4,9 @@ import type { Amps } from '../units';
 
 /** Position of the part an element belongs to, counted from the source. */
 function placeOf(element: Element): number {
-  const [prefix] = element.name.split('.');
-  return prefix === 'source' ? 0 : prefix === 'inlet' ? Infinity : parseInt(prefix.slice('link'.length), 10);
+  const { name } = element;
+  if (name.startsWith('source')) return 0;
+  return name.startsWith('link') ? parseInt(name.slice('link'.length), 10) : Infinity;
 }
 
 /** Terminals of an element with the current that enters it there. */

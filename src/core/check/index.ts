@@ -13,6 +13,7 @@ export {
   type RigResult,
 } from './rig';
 export type { Moments } from './moments';
+export { everyFault, faultReadings, type FaultReading } from './faultReadings';
 export { probe, type ProbeTip } from './probe';
 export * from './finding';
 export * from './schools';

@@ -145,9 +145,15 @@ export function checkRigLine(
   };
   return {
     ...result,
-    findings: result.findings.map((finding) => ({ ...finding, remedies: finding.remedies.map(told) })),
+    findings: result.findings.map((finding) => ({ ...finding, remedies: kindest(finding.remedies.map(told)) })),
   };
 }
+
+/** The best for this line first; of equals, those that leave the other lines alone. */
+const kindest = (remedies: Remedy[]): Remedy[] =>
+  remedies.toSorted(
+    (a, b) => rank(b.gives!) - rank(a.gives!) || Number(a.others !== undefined) - Number(b.others !== undefined),
+  );
 
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 

@@ -10,8 +10,9 @@ const SHIFT = 2 * Math.PI * 1000;
 
 /**
  * The signal voltage of `a` over `b` at any frequency (Hz), for many of them: the circuit is decomposed once, and each
- * frequency costs n² steps instead of n³. With s = jω and a real shift σ, (G + s·C)⁻¹·z is (I + (s - σ)·M)⁻¹·w where
- * M = (G + σ·C)⁻¹·C and w = (G + σ·C)⁻¹·z; M is brought to Hessenberg form.
+ * frequency costs few steps more. With s = jω and a real shift σ, x = (G + s·C)⁻¹·z solves (I + (s - σ)·M)·x = w where
+ * M = (G + σ·C)⁻¹·C and w = (G + σ·C)⁻¹·z. Columns of M are zero where C has none; only the unknowns of the others, x₁,
+ * take part, and the rest follows from them: x₂ = w₂ - (s - σ)·M₂₁·x₁. M₁₁ is brought to Hessenberg form.
  * @throws CircuitError `singular`
  */
 export function sweep(point: OperatingPoint, a: Node, b: Node): (frequency: Hertz) => Complex {
@@ -23,47 +24,66 @@ export function sweep(point: OperatingPoint, a: Node, b: Node): (frequency: Hert
   const at = factor(matrix, n, space);
   if (at >= 0) throw singular(system, at);
 
-  const m = new Float64Array(n * n);
-  const column = new Float64Array(n);
-  const solved = new Float64Array(n);
-  for (let k = 0; k < n; k++) {
-    let empty = true;
-    for (let row = 0; row < n; row++) {
-      column[row] = c[row * n + k];
-      if (column[row] !== 0) empty = false;
-    }
-    if (empty) continue;
-    solve(matrix, n, space, column, solved);
-    for (let row = 0; row < n; row++) m[row * n + k] = solved[row];
-  }
-  const driven = new Float64Array(n);
-  solve(matrix, n, space, signal, driven);
+  const moving = columnsOf(c, n);
+  const size = moving.length;
   const reading = new Float64Array(n);
   const [high, low] = [system.node(a) ?? -1, system.node(b) ?? -1];
   if (high >= 0) reading[high] += 1;
   if (low >= 0) reading[low] -= 1;
-  toHessenberg(m, n, [driven, reading]);
+  const w = new Float64Array(n);
+  solve(matrix, n, space, signal, w);
 
-  const [re, im] = [new Float64Array(n * n), new Float64Array(n * n)];
-  const [xRe, xIm] = [new Float64Array(n), new Float64Array(n)];
+  // The reading is steady + (before + (s - σ)·after)·x₁.
+  const m = new Float64Array(size * size);
+  const before = Float64Array.from(moving, (k) => reading[k]);
+  const after = new Float64Array(size);
+  const driven = Float64Array.from(moving, (k) => w[k]);
+  for (const k of moving) reading[k] = 0;
+  let steady = 0;
+  for (let row = 0; row < n; row++) steady += reading[row] * w[row];
+  const column = new Float64Array(n);
+  const solved = new Float64Array(n);
+  moving.forEach((k, at) => {
+    for (let row = 0; row < n; row++) column[row] = c[row * n + k];
+    solve(matrix, n, space, column, solved);
+    moving.forEach((other, row) => (m[row * size + at] = solved[other]));
+    for (let row = 0; row < n; row++) after[at] -= reading[row] * solved[row];
+  });
+  toHessenberg(m, size, [driven, before, after]);
+
+  const [re, im] = [new Float64Array(size * size), new Float64Array(size * size)];
+  const [xRe, xIm] = [new Float64Array(size), new Float64Array(size)];
   return (frequency) => {
     const omega = 2 * Math.PI * frequency;
     // Only what lies on and above the first subdiagonal is ever read.
-    for (let row = 0; row < n; row++) {
-      for (let k = row * n + Math.max(row - 1, 0); k < (row + 1) * n; k++) {
+    for (let row = 0; row < size; row++) {
+      for (let k = row * size + Math.max(row - 1, 0); k < (row + 1) * size; k++) {
         re[k] = -SHIFT * m[k];
         im[k] = omega * m[k];
       }
-      re[row * n + row] += 1;
+      re[row * size + row] += 1;
     }
     xRe.set(driven);
     xIm.fill(0);
-    solveHessenberg(re, im, n, xRe, xIm);
-    const volts = { re: 0, im: 0 };
-    for (let k = 0; k < n; k++) {
-      volts.re += reading[k] * xRe[k];
-      volts.im += reading[k] * xIm[k];
+    solveHessenberg(re, im, size, xRe, xIm);
+    const volts = { re: steady, im: 0 };
+    for (let k = 0; k < size; k++) {
+      const [byRe, byIm] = [before[k] - SHIFT * after[k], omega * after[k]];
+      volts.re += byRe * xRe[k] - byIm * xIm[k];
+      volts.im += byRe * xIm[k] + byIm * xRe[k];
     }
     return volts;
   };
+}
+
+/** Columns of a row-major n × n matrix that are not all zero. */
+function columnsOf(c: Float64Array, n: number): number[] {
+  const found: number[] = [];
+  for (let column = 0; column < n; column++)
+    for (let row = 0; row < n; row++)
+      if (c[row * n + column] !== 0) {
+        found.push(column);
+        break;
+      }
+  return found;
 }

@@ -9,5 +9,5 @@ export { patchList, readPatchList, type PatchImport } from './patchList';
 export { sections, shortInletName, type Section } from './sections';
 export { freeSockets, plugInto, startFrom, type FreeSocket } from './sockets';
 export type { RowReport } from './report';
-export { jsonSchema } from './jsonSchema';
+export { jsonSchema, kitSchema } from './jsonSchema';
 export { lineSpice } from './spice';

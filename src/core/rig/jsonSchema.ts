@@ -10,7 +10,9 @@ import {
   type FigureSpec,
   type LinkKind,
 } from '../gear';
-import { FORMAT, MOST_LINES, VERSION } from './document';
+import { FEEDS } from '../standards/feeds';
+import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION } from './document';
+import { CHEMISTRIES, DEVICE_FIGURES } from './schema';
 
 type Schema = Record<string, unknown>;
 
@@ -71,41 +73,118 @@ const fault: Schema = {
 const mapped = <T>(map: Record<string, T>, to: (entry: T) => Schema) =>
   Object.fromEntries(Object.entries(map).map(([name, entry]) => [name, to(entry)]));
 
-const part = (kind: AnyKind): Schema =>
+const identifier: Schema = { type: 'string', pattern: '^[a-z0-9][a-z0-9-]{0,63}$' };
+const name: Schema = { ...text(80), minLength: 1 };
+const fact = object(
+  {
+    who: { ...text(80), minLength: 1 },
+    when: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' },
+    where: text(200),
+  },
+  ['who', 'when'],
+);
+
+const part = (kind: AnyKind, more: Record<string, Schema> = {}, without: readonly string[] = []): Schema =>
   object(
     {
       kind: { const: kind.kind },
+      ...more,
+      item: { ...identifier, description: 'the item of the kit it was taken from' },
       name: text(80),
       note: text(500),
       figures: object(mapped(kind.figures, figure), []),
-      choices: object(mapped(kind.choices, choice), []),
+      choices: object(
+        mapped(Object.fromEntries(Object.entries(kind.choices).filter(([own]) => !without.includes(own))), choice),
+        [],
+      ),
+      facts: {
+        ...object(mapped({ ...kind.figures, ...kind.choices }, () => fact), []),
+        description: 'who answered for a figure or a choice, when, and where it is written',
+      },
       ...((kind as LinkKind).faults && { faults: { type: 'array', items: fault, maxItems: 8 } }),
     },
-    ['kind'],
+    ['kind', ...(more.id && without.length ? ['id'] : [])],
     { title: kind.label, description: kind.summary },
   );
+
+const deviceFigure = ({ label, unit, min, max }: { label: string; unit: string; min: number; max: number }): Schema =>
+  object(
+    {
+      value: { type: 'number', minimum: min, maximum: max },
+      unit: { const: unit },
+      basis: { enum: [...BASES] },
+      where: text(200),
+    },
+    ['value', 'unit', 'basis'],
+    { title: label },
+  );
+
+const FEED_NAMES = Object.keys(FEEDS);
+
+const group = object(
+  {
+    id: identifier,
+    name,
+    inlets: { type: 'array', items: identifier, minItems: 1, maxItems: 128 },
+    offers: { type: 'array', items: { enum: FEED_NAMES }, uniqueItems: true },
+    feed: { enum: ['off', ...FEED_NAMES], description: 'what it is set to now' },
+    control: { ...text(200), description: 'where the switch is found' },
+    latched: { type: 'boolean', description: 'keeps its state without mains' },
+    mutes: { type: 'boolean', description: 'mutes its inlets while it switches' },
+    ramp: deviceFigure(DEVICE_FIGURES.ramp),
+  },
+  ['id', 'name', 'inlets', 'offers', 'feed'],
+  { description: 'the inlets whose feed one switch turns on together' },
+);
+
+const deviceFields = (): Record<string, Schema> => ({
+  inlets: { type: 'array', items: { $ref: '#/$defs/inlet' }, maxItems: 128 },
+  groups: { type: 'array', items: { $ref: '#/$defs/group' }, maxItems: 128 },
+  feedLimit: deviceFigure(DEVICE_FIGURES.feedLimit),
+  batteries: object(
+    {
+      cells: { type: 'integer', minimum: 1, maximum: 48 },
+      chemistry: { enum: [...CHEMISTRIES] },
+      capacity: deviceFigure(DEVICE_FIGURES.capacity),
+    },
+    ['cells', 'chemistry'],
+  ),
+});
+
+const definitions = (): Record<string, Schema> => ({
+  group,
+  source: { oneOf: SOURCES.map((kind) => part(kind)) },
+  link: { oneOf: LINKS.map((kind) => part(kind, { id: identifier })) },
+  inlet: { oneOf: INLETS.map((kind) => part(kind, { id: identifier }, ['feed'])) },
+});
+
+const socket = object({ line: identifier, link: identifier, port: text(20) }, ['line', 'link', 'port'], {
+  description: "a further socket of a link on another line: a splitter's leg, a link-through, a Y-lead's second end",
+});
 
 /** The published JSON Schema of the rig document, made from the catalogue so that the two cannot differ. */
 export function jsonSchema(): Schema {
   const line = object(
     {
-      id: { type: 'string', pattern: '^[a-z0-9][a-z0-9-]{0,63}$' },
-      name: { ...text(80), minLength: 1 },
+      id: identifier,
+      name,
       note: text(500),
-      source: { $ref: '#/$defs/source' },
+      source: { oneOf: [{ $ref: '#/$defs/source' }, object({ from: socket }, ['from'])] },
       links: { type: 'array', items: { $ref: '#/$defs/link' }, maxItems: 16 },
-      inlet: { $ref: '#/$defs/inlet' },
+      inlet: {
+        oneOf: [object({ device: identifier, inlet: identifier }, ['device', 'inlet']), object({ into: socket }, ['into'])],
+      },
     },
     ['id', 'name', 'source', 'links', 'inlet'],
   );
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
-    title: 'Inlet Check rig document, version 1',
+    title: `Inlet Check rig document, version ${VERSION}`,
     ...object(
       {
         format: { const: FORMAT },
         version: { const: VERSION },
-        name: { ...text(80), minLength: 1 },
+        name,
         note: text(2000),
         schools: object(
           mapped(SCHOOLS, ({ question, why, options }) => ({
@@ -116,20 +195,55 @@ export function jsonSchema(): Schema {
           })),
           [],
         ),
+        devices: { type: 'array', items: { $ref: '#/$defs/device' }, maxItems: MOST_DEVICES },
         lines: {
           type: 'array',
           items: { $ref: '#/$defs/line' },
           maxItems: MOST_LINES,
-          description: 'Every line has an id of its own.',
+          description: 'Every line has an id of its own, every inlet one line.',
         },
       },
-      ['format', 'version', 'name', 'lines'],
+      ['format', 'version', 'name', 'devices', 'lines'],
     ),
     $defs: {
       line,
-      source: { oneOf: SOURCES.map(part) },
-      link: { oneOf: LINKS.map(part) },
-      inlet: { oneOf: INLETS.map(part) },
+      device: object({ id: identifier, name, note: text(500), item: identifier, ...deviceFields() }, [
+        'id',
+        'name',
+        'inlets',
+        'groups',
+      ]),
+      ...definitions(),
     },
+  };
+}
+
+/** The published JSON Schema of a kit. */
+export function kitSchema(): Schema {
+  const head = { id: identifier, name, count: { type: 'integer', minimum: 0, maximum: 999 }, note: text(500), sheet: text(300) };
+  const item = (role: string, more: Record<string, Schema>): Schema =>
+    object({ ...head, role: { const: role }, ...more }, ['id', 'role', 'name', 'count', ...Object.keys(more)]);
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title: 'Inlet Check kit, version 1',
+    ...object(
+      {
+        format: { const: 'inlet-check-kit' },
+        version: { const: 1 },
+        items: {
+          type: 'array',
+          maxItems: 2000,
+          items: {
+            oneOf: [
+              item('source', { part: { $ref: '#/$defs/source' } }),
+              item('link', { part: { $ref: '#/$defs/link' } }),
+              item('device', { device: object(deviceFields(), ['inlets', 'groups']) }),
+            ],
+          },
+        },
+      },
+      ['format', 'version', 'items'],
+    ),
+    $defs: definitions(),
   };
 }

@@ -107,7 +107,7 @@ export function refusalsOf(error: Joi.ValidationError, root: unknown): Refusal[]
         : type === 'any.only'
           ? `must be ${(context?.valids as unknown[]).map((valid) => JSON.stringify(valid)).join(' or ')}, not ${JSON.stringify(context?.value)}`
           : type === 'array.unique'
-            ? `has the same id as the one at ${context?.dupePos}; each needs an id of its own`
+            ? `has the same id as ${pathText([...path.slice(0, -1), context?.dupePos as number])}; each needs an id of its own`
             : message,
   }));
 }

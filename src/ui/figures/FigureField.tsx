@@ -1,8 +1,10 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
 import InputAdornment from '@mui/material/InputAdornment';
 import { useState } from 'react';
 import { BASES, BASIS_LABELS, type Basis, type Figure, type FigureSpec } from '@/core/gear';
@@ -33,45 +35,51 @@ export function FigureField({ spec, figure, onChange }: Props) {
       });
   };
   return (
-    <Stack direction="row" spacing={1} sx={{ alignItems: 'flex-start' }}>
-      <TextField
-        label={spec.label}
-        value={text}
-        placeholder={spec.typical ? String(spec.typical.value) : 'open'}
-        onChange={(event) => setDraft(event.target.value)}
-        onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') setDraft(undefined);
-        }}
-        error={Boolean(error)}
-        helperText={error ?? spec.help}
-        slotProps={{
-          inputLabel: { shrink: true },
-          htmlInput: { inputMode: 'decimal' },
-          input: { endAdornment: <InputAdornment position="end">{spec.unit}</InputAdornment> },
-        }}
-        sx={{ flex: 1, minWidth: 150 }}
-      />
-      <TextField
-        select
-        label="From"
-        value={basis}
-        disabled={!figure && !spec.typical}
-        onChange={(event) => {
-          const value = figure?.value ?? spec.typical?.value;
-          if (value !== undefined) onChange({ value, unit: spec.unit, basis: event.target.value as Basis });
-        }}
-        sx={{ width: 165 }}
-        slotProps={{ htmlInput: { 'aria-label': `${spec.label}: where it comes from` } }}
-      >
-        {BASES.map((value) => (
-          <MenuItem key={value} value={value}>
-            {BASIS_LABELS[value]}
-          </MenuItem>
-        ))}
-      </TextField>
-    </Stack>
+    <Box>
+      <Typography variant="caption" component="p" sx={{ fontWeight: 600, mb: 0.5 }}>
+        {spec.label}
+      </Typography>
+      <Stack direction="row" spacing={1} sx={{ alignItems: 'flex-start' }}>
+        <TextField
+          value={text}
+          placeholder={spec.typical ? String(spec.typical.value) : 'open'}
+          onChange={(event) => setDraft(event.target.value)}
+          onBlur={commit}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') commit();
+            if (event.key === 'Escape') setDraft(undefined);
+          }}
+          error={Boolean(error)}
+          slotProps={{
+            htmlInput: { inputMode: 'decimal', 'aria-label': spec.label },
+            input: { endAdornment: <InputAdornment position="end">{spec.unit}</InputAdornment> },
+          }}
+          sx={{ flex: 1, minWidth: 100 }}
+        />
+        <TextField
+          select
+          value={basis}
+          disabled={!figure && !spec.typical}
+          onChange={(event) => {
+            const value = figure?.value ?? spec.typical?.value;
+            if (value !== undefined) onChange({ value, unit: spec.unit, basis: event.target.value as Basis });
+          }}
+          sx={{ width: 164 }}
+          slotProps={{ htmlInput: { 'aria-label': `${spec.label}: where it comes from` } }}
+        >
+          {BASES.map((value) => (
+            <MenuItem key={value} value={value}>
+              {BASIS_LABELS[value]}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Stack>
+      {(error || spec.help || figure?.where) && (
+        <Typography variant="caption" component="p" color={error ? 'error' : 'textSecondary'} sx={{ mt: 0.25 }}>
+          {error ?? [figure?.where, spec.help].filter(Boolean).join(' · ')}
+        </Typography>
+      )}
+    </Box>
   );
 }
 

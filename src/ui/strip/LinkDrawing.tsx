@@ -28,6 +28,9 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
       .filter(([contact]) => !view.paths.some(({ to }) => to === contact))
       .map(([contact, volts]) => ({ x: x + width, y: rowOf(view.output, contact), volts, way: -1 })),
   ];
+  // Two conductors through one transformer are drawn as one.
+  const wound = view.paths.filter(({ look }) => look === 'transformer');
+  const whole = wound.length === 2 ? wound : [];
   const hasBlock = view.paths.some(({ look }) => look === 'transformer' || look === 'amplifier');
   return (
     <g>
@@ -41,7 +44,9 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
           </g>
         );
       })}
+      {whole.length > 0 && <Transformer paths={whole.map(ends)} x={x + width / 2} ink={palette.text.primary} scheme={scheme} />}
       {view.paths.map((path) => {
+        if (whole.includes(path)) return null;
         const { from, to } = ends(path);
         const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
         const gap =
@@ -98,6 +103,50 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
       })}
     </g>
   );
+}
+
+/** Two windings beside two core lines, each as tall as the rows it joins. */
+function Transformer({
+  paths,
+  x,
+  ink,
+  scheme,
+}: {
+  paths: { from: End; to: End }[];
+  x: number;
+  ink: string;
+  scheme: 'light' | 'dark';
+}) {
+  const side = (end: 'from' | 'to') => {
+    const rows = paths.map((path) => path[end].y);
+    return { top: Math.min(...rows), bottom: Math.max(...rows) };
+  };
+  const [primary, secondary] = [side('from'), side('to')];
+  return (
+    <g>
+      {paths.map(({ from, to }) => (
+        <g key={`${from.y}${to.y}`}>
+          <Rail from={from} to={{ ...from, x: x - 8 }} scheme={scheme} />
+          <Rail from={{ ...to, x: x + 8 }} to={to} scheme={scheme} />
+        </g>
+      ))}
+      <g stroke={ink} strokeWidth={1.4} fill="none">
+        <path d={`M${x - 8} ${primary.top}${winding(primary.bottom - primary.top, 1)}`} />
+        <path d={`M${x + 8} ${secondary.top}${winding(secondary.bottom - secondary.top, 0)}`} />
+        <path
+          d={`M${x - 1.5} ${Math.min(primary.top, secondary.top) - 2}V${Math.max(primary.bottom, secondary.bottom) + 2}m3 0V${Math.min(primary.top, secondary.top) - 2}`}
+          strokeWidth={1}
+        />
+      </g>
+    </g>
+  );
+}
+
+/** Half turns of some five pixels down a height, bulging to the right (1) or the left (0). */
+function winding(height: number, sweep: 0 | 1): string {
+  const turns = Math.max(2, Math.round(height / 5));
+  const each = height / turns;
+  return `a${each / 2 + 0.8} ${each / 2} 0 0 ${sweep} 0 ${each}`.repeat(turns);
 }
 
 /** Straight where it stays in its row, else slanting over in the middle third. */

@@ -14,14 +14,10 @@ export const legLost: Rule = {
     const found = legs(at);
     if (!found || at.signal.alongPath <= LOST || at.circuit.junctions.some(({ plug: other }) => other !== plug))
       return [];
-    const [hot, cold] = CONNECTORS[plug].pairs[0].map((contact) => at.signal.impedance(0, contact));
     const ratio = (a: number, b: number) => Math.max(a, b) / Math.min(a, b);
-    if (
-      ratio(found.hot, found.cold) < ALIKE ||
-      Math.min(found.hot, found.cold) < 15 ||
-      ratio(hot, cold) > ratio(found.hot, found.cold)
-    )
-      return [];
+    if (ratio(found.hot, found.cold) < ALIKE || Math.min(found.hot, found.cold) < 15) return [];
+    const [hot, cold] = CONNECTORS[plug].pairs[0].map((contact) => at.signal.impedance(0, contact));
+    if (ratio(hot, cold) > ratio(found.hot, found.cold)) return [];
     const lost = CONNECTORS[plug].pairs[0][found.hot > found.cold ? 0 : 1];
     return [
       finding({

@@ -1,0 +1,15 @@
+import { chromium } from '@playwright/test';
+import { chromiumLaunch } from './chromium';
+const browser = await chromium.launch(chromiumLaunch as any);
+const open = async (w: number, h: number, scheme: any, path: string) => { const p = await browser.newPage({ viewport: { width: w, height: h }, colorScheme: scheme });
+ p.on('console', m => { if (m.type() === 'error') console.log('CONSOLE', path, m.text().slice(0, 300)); }); p.on('pageerror', e => console.log('PAGEERROR', e.message.slice(0, 600)));
+ await p.goto('http://127.0.0.1:3111' + path); await p.waitForTimeout(1500); return p; };
+let p = await open(1280, 800, 'dark', '/rig?line=long-ribbon');
+await p.getByRole('tab', { name: 'Moments' }).click(); await p.waitForTimeout(600); await p.screenshot({ path: '/tmp/s1.png' });
+p = await open(1280, 800, 'light', '/rig');
+await p.getByRole('button', { name: 'Hold desk, bank A', exact: true }).click(); await p.waitForTimeout(1500); await p.screenshot({ path: '/tmp/s2.png' });
+p = await open(390, 844, 'light', '/rig'); await p.screenshot({ path: '/tmp/s3.png' });
+await p.getByRole('button', { name: /^Trio, long ribbon/ }).click(); await p.waitForTimeout(800); await p.screenshot({ path: '/tmp/s4.png' });
+p = await open(1280, 800, 'light', '/rig?line=singer');
+await p.getByRole('tab', { name: 'Parts' }).click(); await p.waitForTimeout(600); await p.screenshot({ path: '/tmp/s5.png' });
+const z = await browser.newPage({ viewport: { width: 1280, height: 800 }, deviceScaleFactor: 3 }); await z.goto('http://127.0.0.1:3111/rig?line=double-bass'); await z.waitForTimeout(1500); await z.screenshot({ path: '/tmp/s6.png', clip: { x: 240, y: 560, width: 620, height: 240 } }); await browser.close();
