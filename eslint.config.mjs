@@ -51,6 +51,14 @@ const config = [
   { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
   ...next,
   ...nextTypescript,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
+    },
+  },
   ...layers.map(layerRule),
   {
     files: ['src/cli/**/*.ts'],

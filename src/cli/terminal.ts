@@ -12,7 +12,8 @@ export function documentFrom(path: string | undefined, usage: string): RigDocume
   if (!path) refuse('usage', usage);
   let text: string;
   try {
-    if (path !== '-' && statSync(path).size > MOST_BYTES) refuse('too-large', `${path} is larger than ${MOST_BYTES / 1024 / 1024} MiB`);
+    if (path !== '-' && statSync(path).size > MOST_BYTES)
+      refuse('too-large', `${path} is larger than ${MOST_BYTES / 1024 / 1024} MiB`);
     text = readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch (error) {
     refuse('unreadable', `${path} cannot be read: ${(error as Error).message}`);

@@ -1,4 +1,13 @@
-import { answered, kitDocument, readItem, readKit, withAnswer, type Answer, type KitDocument, type KitItem } from '@/core/kit';
+import {
+  answered,
+  kitDocument,
+  readItem,
+  readKit,
+  withAnswer,
+  type Answer,
+  type KitDocument,
+  type KitItem,
+} from '@/core/kit';
 import { DocumentError } from '@/core/rig';
 import type { Store } from './database';
 import { listRigs, loadRig, saveRig } from './rigs';
@@ -89,6 +98,8 @@ function put(store: Store, item: KitItem): void {
 
 const keepBefore = (store: Store, id: string): void => {
   store
-    .prepare('INSERT INTO kit_item_before (item_id, item, saved_at) VALUES (?, (SELECT item FROM kit_item WHERE id = ?), ?)')
+    .prepare(
+      'INSERT INTO kit_item_before (item_id, item, saved_at) VALUES (?, (SELECT item FROM kit_item WHERE id = ?), ?)',
+    )
     .run(id, id, now());
 };

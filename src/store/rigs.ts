@@ -32,7 +32,9 @@ export class StaleRevision extends Error {
 const now = () => new Date().toISOString();
 
 export const listRigs = (store: Store): RigEntry[] =>
-  store.prepare('SELECT id, name, revision, saved_at AS savedAt FROM rig WHERE removed_at IS NULL ORDER BY created_at, id').all() as RigEntry[];
+  store
+    .prepare('SELECT id, name, revision, saved_at AS savedAt FROM rig WHERE removed_at IS NULL ORDER BY created_at, id')
+    .all() as RigEntry[];
 
 /** A rig at its newest or a given revision; undefined if there is none. */
 export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {

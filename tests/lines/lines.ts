@@ -49,7 +49,9 @@ const deviceFor = ({ inlet }: Line): Device => {
 export const rigOf = (only: Line): RigDocument => ({
   ...emptyRig('any'),
   devices: [deviceFor(only)],
-  lines: [{ id: only.id, name: only.name, source: only.source, links: only.links, inlet: { device: 'device', inlet: '1' } }],
+  lines: [
+    { id: only.id, name: only.name, source: only.source, links: only.links, inlet: { device: 'device', inlet: '1' } },
+  ],
 });
 
 /** A device of three-pin inlets, all on one switch. */

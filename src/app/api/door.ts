@@ -68,7 +68,12 @@ export async function jsonBody(request: NextRequest): Promise<unknown> {
 }
 
 async function limitedText(request: NextRequest): Promise<string> {
-  const tooLarge = () => new Refused(413, 'too-large', `The body is larger than ${MOST_BYTES / 1024 / 1024} MiB; send fewer lines at a time.`);
+  const tooLarge = () =>
+    new Refused(
+      413,
+      'too-large',
+      `The body is larger than ${MOST_BYTES / 1024 / 1024} MiB; send fewer lines at a time.`,
+    );
   if (Number(request.headers.get('content-length')) > MOST_BYTES) throw tooLarge();
   const chunks: Uint8Array[] = [];
   let bytes = 0;

@@ -39,14 +39,28 @@ const CHOICES: Choice[] = [
     label: 'Device with inlets',
     summary: 'A recorder, desk, interface, camera or transmitter: its inlets and their switches.',
     make: (head) => {
-      const { inlets, groups } = newDevice(emptyRig('kit'), { name: head.name, kind: 'three-pin', inlets: 2, perSwitch: 2, offers: ['P48'] });
+      const { inlets, groups } = newDevice(emptyRig('kit'), {
+        name: head.name,
+        kind: 'three-pin',
+        inlets: 2,
+        perSwitch: 2,
+        offers: ['P48'],
+      });
       return { ...head, role: 'device', device: { inlets, groups } };
     },
   },
 ];
 
 /** Copies something from the generic catalogue into the kit. */
-export function AddItemDialog({ items, onClose, onAdd }: { items: readonly KitItem[]; onClose: () => void; onAdd: (item: KitItem) => void }) {
+export function AddItemDialog({
+  items,
+  onClose,
+  onAdd,
+}: {
+  items: readonly KitItem[];
+  onClose: () => void;
+  onAdd: (item: KitItem) => void;
+}) {
   const [choice, setChoice] = useState<Choice | null>(null);
   const [name, setName] = useState('');
   const [asked, setAsked] = useState(false);

@@ -66,8 +66,20 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         <NameField key={item.name} value={item.name} onChange={(name) => name && onChange({ ...item, name })} />
         <CountField key={item.count} value={item.count} onChange={(count) => onChange({ ...item, count })} />
       </Box>
-      <TextSave label="Data sheet" key={`s${item.sheet}`} value={item.sheet ?? ''} most={300} onChange={(sheet) => onChange(withText(item, 'sheet', sheet))} />
-      <TextSave label="Note" key={`n${item.note}`} value={item.note ?? ''} most={500} onChange={(note) => onChange(withText(item, 'note', note))} />
+      <TextSave
+        label="Data sheet"
+        key={`s${item.sheet}`}
+        value={item.sheet ?? ''}
+        most={300}
+        onChange={(sheet) => onChange(withText(item, 'sheet', sheet))}
+      />
+      <TextSave
+        label="Note"
+        key={`n${item.note}`}
+        value={item.note ?? ''}
+        most={500}
+        onChange={(note) => onChange(withText(item, 'note', note))}
+      />
       {item.role === 'device' ? (
         <Button variant="outlined" onClick={() => setEditing(true)}>
           Inlets, switches and figures
@@ -106,7 +118,9 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
       {asked && (
         <AnswerDialog
           title={asked.title}
-          everywhere={uses.length ? `Taken over wherever it is used: ${uses.map(({ name }) => name).join(', ')}.` : undefined}
+          everywhere={
+            uses.length ? `Taken over wherever it is used: ${uses.map(({ name }) => name).join(', ')}.` : undefined
+          }
           onClose={() => setAsked(undefined)}
           onRecord={(fact) => {
             const answer = answerFor(item, asked, fact);
@@ -165,7 +179,11 @@ function Answers({ item, onAsk }: { item: Extract<KitItem, { part: Part }>; onAs
         options
           .filter(({ value }) => value !== UNKNOWN)
           .map(({ value, label }) => (
-            <Button key={name + value} variant="outlined" onClick={() => onAsk({ title: `Answer: ${label}`, choice: name, value })}>
+            <Button
+              key={name + value}
+              variant="outlined"
+              onClick={() => onAsk({ title: `Answer: ${label}`, choice: name, value })}
+            >
               Answer: {label}
             </Button>
           )),
@@ -174,7 +192,9 @@ function Answers({ item, onAsk }: { item: Extract<KitItem, { part: Part }>; onAs
         <Button
           key={name}
           variant="outlined"
-          onClick={() => onAsk({ title: `Confirm: ${kind.figures[name].label.toLowerCase()} as entered`, figure: name })}
+          onClick={() =>
+            onAsk({ title: `Confirm: ${kind.figures[name].label.toLowerCase()} as entered`, figure: name })
+          }
         >
           Confirm {kind.figures[name].label.toLowerCase()}
         </Button>
@@ -187,7 +207,18 @@ function answerFor(item: KitItem, asked: Asked, fact: Answer['fact']): Answer | 
   if ('choice' in asked) return { fact, choice: asked.choice, value: asked.value };
   if (item.role === 'device') return undefined;
   const value = figureOf(kindOfPart(item.role, item.part.kind), item.part, asked.figure);
-  return value && { fact, figure: asked.figure, value: { value: value.value, unit: value.unit, basis: 'maker', where: [fact.who, fact.where].filter(Boolean).join(', ') } };
+  return (
+    value && {
+      fact,
+      figure: asked.figure,
+      value: {
+        value: value.value,
+        unit: value.unit,
+        basis: 'maker',
+        where: [fact.who, fact.where].filter(Boolean).join(', '),
+      },
+    }
+  );
 }
 
 /** Answers that were recorded: who, when, where. */
@@ -203,8 +234,12 @@ function Facts({ part, role }: { part: Part; role: 'source' | 'link' }) {
       {facts.map(([name, { who, when, where }]) => (
         <Typography key={name} variant="body2">
           <strong>{kind.figures[name]?.label ?? kind.choices[name]?.label ?? name}:</strong>{' '}
-          {kind.choices[name]?.options.find(({ value }) => value === part.choices?.[name])?.label ?? part.figures?.[name]?.value}
-          <Box component="span" sx={{ color: 'text.secondary' }}>{` (${[who, when, where].filter(Boolean).join(', ')})`}</Box>
+          {kind.choices[name]?.options.find(({ value }) => value === part.choices?.[name])?.label ??
+            part.figures?.[name]?.value}
+          <Box
+            component="span"
+            sx={{ color: 'text.secondary' }}
+          >{` (${[who, when, where].filter(Boolean).join(', ')})`}</Box>
         </Typography>
       ))}
     </Box>
@@ -228,7 +263,17 @@ function CountField({ value, onChange }: { value: number; onChange: (count: numb
   );
 }
 
-function TextSave({ label, value, most, onChange }: { label: string; value: string; most: number; onChange: (text: string) => void }) {
+function TextSave({
+  label,
+  value,
+  most,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  most: number;
+  onChange: (text: string) => void;
+}) {
   const [draft, setDraft] = useState(value);
   return (
     <TextField

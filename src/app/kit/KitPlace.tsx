@@ -68,10 +68,13 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
     setMessage(`${gone.name} was removed. Undo brings it back.`);
   };
   const record = async (about: KitItem, answer: Answer) => {
-    const { body, failed } = await ask<{ item: KitItem; places: number; rigs: number }>(`/api/kit/${about.id}/answers`, {
-      method: 'POST',
-      json: { answer },
-    });
+    const { body, failed } = await ask<{ item: KitItem; places: number; rigs: number }>(
+      `/api/kit/${about.id}/answers`,
+      {
+        method: 'POST',
+        json: { answer },
+      },
+    );
     if (failed) return setMessage(failed);
     adopt(items.map((each) => (each.id === about.id ? body!.item : each)));
     setMessage(
@@ -106,7 +109,11 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
         height: { md: '100dvh' },
         minHeight: '100dvh',
         display: 'grid',
-        gridTemplateAreas: { xs: '"bar" "sheet" "rail"', md: '"bar bar" "rail sheet"', lg: '"bar bar bar" "rail sheet why"' },
+        gridTemplateAreas: {
+          xs: '"bar" "sheet" "rail"',
+          md: '"bar bar" "rail sheet"',
+          lg: '"bar bar bar" "rail sheet why"',
+        },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)', lg: '68px minmax(0, 1fr) 420px' },
         gridTemplateRows: { xs: 'auto 1fr auto', md: 'auto minmax(0, 1fr)' },
       }}
@@ -134,7 +141,11 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
           {rigName}
         </Typography>
         <Typography variant="caption" role="status" color={saving.state === 'failed' ? 'error' : 'textSecondary'}>
-          {saving.state === 'failed' ? `not saved: ${saving.message}` : saving.state === 'saving' ? 'saving …' : `kit saved · ${items.length} items`}
+          {saving.state === 'failed'
+            ? `not saved: ${saving.message}`
+            : saving.state === 'saving'
+              ? 'saving …'
+              : `kit saved · ${items.length} items`}
         </Typography>
         <InputBase
           inputRef={searchRef}
@@ -162,9 +173,18 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
         <SchemeButton />
       </Box>
       <PlaceRail here="/kit" rig={rig} />
-      <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: { xs: 480, md: 0 }, display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="main"
+        sx={{ gridArea: 'sheet', minWidth: 0, minHeight: { xs: 480, md: 0 }, display: 'flex', flexDirection: 'column' }}
+      >
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 2, py: 1.25 }}>
-          <ToggleButtonGroup exclusive size="small" value={role} onChange={(_, to) => to && setRole(to)} aria-label="Show">
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={role}
+            onChange={(_, to) => to && setRole(to)}
+            aria-label="Show"
+          >
             <ToggleButton value="all">All</ToggleButton>
             {ROLES.map(({ role: value, label }) => (
               <ToggleButton key={value} value={value}>
@@ -198,8 +218,8 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
               Nothing in the kit yet
             </Typography>
             <Typography variant="body1" sx={{ mb: 2 }}>
-              Add the microphones, boxes, cables and devices you own, copied from the generic catalogue; then put in what
-              their data sheets say. What you do not know may stay open.
+              Add the microphones, boxes, cables and devices you own, copied from the generic catalogue; then put in
+              what their data sheets say. What you do not know may stay open.
             </Typography>
             <Button variant="contained" onClick={() => setDialog('add')}>
               Add the first item
@@ -211,14 +231,30 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
         <Box
           component="aside"
           aria-label="Item"
-          sx={{ gridArea: 'why', borderLeft: 1, borderColor: 'divider', bgcolor: 'background.paper', overflowY: 'auto', minHeight: 0 }}
+          sx={{
+            gridArea: 'why',
+            borderLeft: 1,
+            borderColor: 'divider',
+            bgcolor: 'background.paper',
+            overflowY: 'auto',
+            minHeight: 0,
+          }}
         >
           {panel}
         </Box>
       ) : (
-        <Drawer anchor="right" open={Boolean(item)} onClose={() => setChosen(undefined)} slotProps={{ paper: { sx: { width: 'min(100%, 430px)' } } }}>
+        <Drawer
+          anchor="right"
+          open={Boolean(item)}
+          onClose={() => setChosen(undefined)}
+          slotProps={{ paper: { sx: { width: 'min(100%, 430px)' } } }}
+        >
           <Box component="aside" aria-label="Item">
-            <IconButton aria-label="Back to the kit" onClick={() => setChosen(undefined)} sx={{ position: 'absolute', right: 6, top: 6, zIndex: 1 }}>
+            <IconButton
+              aria-label="Back to the kit"
+              onClick={() => setChosen(undefined)}
+              sx={{ position: 'absolute', right: 6, top: 6, zIndex: 1 }}
+            >
               <CloseIcon fontSize="small" />
             </IconButton>
             {panel}

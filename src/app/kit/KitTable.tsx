@@ -63,7 +63,9 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
         open: openPoints(item).length,
         used: [...new Set((uses[item.id] ?? []).flatMap(({ places }) => places))].join(', '),
       }))
-      .filter(({ name, kind, used }) => !words || [name, kind, used].some((text) => text.toLowerCase().includes(words)));
+      .filter(
+        ({ name, kind, used }) => !words || [name, kind, used].some((text) => text.toLowerCase().includes(words)),
+      );
   }, [items, uses, search]);
   const nonce = useNonce();
   return (

@@ -60,7 +60,10 @@ export function useKit(items: KitItem[]) {
         const step = nextStep(onServer.current, wanted.current);
         if (!step) break;
         setSaving({ state: 'saving' });
-        const { failed } = await ask(`/api/kit/${step.id}`, step.item ? { method: 'PUT', json: step.item } : { method: 'DELETE' });
+        const { failed } = await ask(
+          `/api/kit/${step.id}`,
+          step.item ? { method: 'PUT', json: step.item } : { method: 'DELETE' },
+        );
         if (failed) {
           setSaving({ state: 'failed', message: failed });
           busy.current = false;

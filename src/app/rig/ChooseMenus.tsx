@@ -17,7 +17,13 @@ interface MenuAt {
 }
 
 /** Links of the kit and the catalogue, to put one in between. */
-export function InsertMenu({ anchor, open, onClose, kit, onInsert }: MenuAt & { kit: readonly KitItem[]; onInsert: (part: Part) => void }) {
+export function InsertMenu({
+  anchor,
+  open,
+  onClose,
+  kit,
+  onInsert,
+}: MenuAt & { kit: readonly KitItem[]; onInsert: (part: Part) => void }) {
   const own = kit.filter((item) => item.role === 'link');
   return (
     <Menu
@@ -66,7 +72,13 @@ export function fitting(line: Line, at: number, part: Part): Part {
 }
 
 /** Every inlet of the rig: a free one is moved to, on a taken one two lines change places. */
-export function MoveMenu({ anchor, open, onClose, document, onMove }: MenuAt & { document: RigDocument; onMove: (to: InletRef) => void }) {
+export function MoveMenu({
+  anchor,
+  open,
+  onClose,
+  document,
+  onMove,
+}: MenuAt & { document: RigDocument; onMove: (to: InletRef) => void }) {
   const free = useMemo(() => freeInlets(document), [document]);
   const taken = useMemo(
     () =>

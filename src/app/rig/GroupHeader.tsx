@@ -116,7 +116,12 @@ function about(device: Device, group: SwitchGroup | undefined): string {
       : numbers.length === group.inlets.length
         ? `inlets ${Math.min(...numbers)}–${Math.max(...numbers)} share one switch`
         : `${group.inlets.length} inlets share one switch`;
-  return [reach, group.latched && 'comes back with the mains', group.mutes && 'mutes itself', device.batteries && 'on cells']
+  return [
+    reach,
+    group.latched && 'comes back with the mains',
+    group.mutes && 'mutes itself',
+    device.batteries && 'on cells',
+  ]
     .filter(Boolean)
     .join(' · ');
 }

@@ -11,7 +11,6 @@ import { quantity } from '@/core/units/format';
 import { feedLabel } from '@/ui/devices/feedLabel';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 
-
 interface Props {
   device: Device;
   group?: SwitchGroup;
@@ -29,7 +28,8 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
     group?.latched && 'Latched: keeps its state without mains and comes back with it.',
     group?.mutes && 'Mutes its inlets while it switches.',
     group?.ramp && `Its feed rises over ${quantity(group.ramp.value, 's')}.`,
-    device.feedLimit && `All feeds of the device together: ${device.feedLimit.value} mA at most (${device.feedLimit.basis}).`,
+    device.feedLimit &&
+      `All feeds of the device together: ${device.feedLimit.value} mA at most (${device.feedLimit.basis}).`,
     device.batteries && `Runs on ${device.batteries.cells} cells, ${device.batteries.chemistry}.`,
     device.note,
   ].filter(Boolean);
@@ -101,8 +101,8 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
         Edit {device.name}
       </Button>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 3 }}>
-        Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the protective
-        earth; mains work belongs to a licensed electrician and local code.
+        Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the
+        protective earth; mains work belongs to a licensed electrician and local code.
       </Typography>
     </Box>
   );
@@ -126,7 +126,9 @@ function SettingRow({
         <Typography variant="body2" sx={{ fontWeight: 700, flex: 1 }}>
           {feedLabel(option.feed)}
           <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-            {option.accepted ? ' · every line accepts it' : ` · ruled out by ${against.filter(({ regardless }) => !regardless).length}`}
+            {option.accepted
+              ? ' · every line accepts it'
+              : ` · ruled out by ${against.filter(({ regardless }) => !regardless).length}`}
           </Box>
         </Typography>
         {on ? (
@@ -160,4 +162,3 @@ function SettingRow({
     </Box>
   );
 }
-

@@ -46,14 +46,21 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <DialogTitle>History</DialogTitle>
       <DialogContent dividers sx={{ p: 0, display: 'grid', gridTemplateColumns: '220px 1fr', minHeight: 320 }}>
-        <List dense sx={{ borderRight: 1, borderColor: 'divider', maxHeight: 420, overflowY: 'auto' }} aria-label="Revisions">
+        <List
+          dense
+          sx={{ borderRight: 1, borderColor: 'divider', maxHeight: 420, overflowY: 'auto' }}
+          aria-label="Revisions"
+        >
           {entries?.map(({ revision, savedAt }) => (
             <ListItemButton
               key={revision}
               selected={chosen?.revision === revision}
               onClick={() => void choose(revision)}
             >
-              <ListItemText primary={`Revision ${revision}`} secondary={dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')} />
+              <ListItemText
+                primary={`Revision ${revision}`}
+                secondary={dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')}
+              />
             </ListItemButton>
           ))}
         </List>

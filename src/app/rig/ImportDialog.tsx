@@ -11,7 +11,15 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { CsvError } from '@/core/csv';
 import type { KitItem } from '@/core/kit';
-import { DocumentError, differences, MOST_BYTES, parseDocument, readPatchList, type PatchImport, type RigDocument } from '@/core/rig';
+import {
+  DocumentError,
+  differences,
+  MOST_BYTES,
+  parseDocument,
+  readPatchList,
+  type PatchImport,
+  type RigDocument,
+} from '@/core/rig';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
 import { DifferenceList } from './StaleNotice';
@@ -42,7 +50,12 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <DialogTitle>Import</DialogTitle>
       <DialogContent>
-        <FileDrop label="A rig (JSON) or a patch list (CSV)" accept=".json,.csv,application/json,text/csv" most={MOST_BYTES} onText={take} />
+        <FileDrop
+          label="A rig (JSON) or a patch list (CSV)"
+          accept=".json,.csv,application/json,text/csv"
+          most={MOST_BYTES}
+          onText={take}
+        />
         {failed && (
           <Alert severity="error" sx={{ mt: 2 }}>
             {failed}
@@ -65,7 +78,8 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
           {read?.kind === 'rig' && (
             <>
               <Typography variant="body1" gutterBottom>
-                <strong>{read.document.name}</strong>: {read.document.devices.length} devices, {read.document.lines.length} lines.
+                <strong>{read.document.name}</strong>: {read.document.devices.length} devices,{' '}
+                {read.document.lines.length} lines.
               </Typography>
               <DifferenceList title="Against the rig that is open" list={differences(document, read.document)} />
             </>
@@ -108,7 +122,11 @@ function readFile(file: string, text: string, document: RigDocument, kit: readon
   } catch (error) {
     if (error instanceof DocumentError) return { kind: 'refused', file, reasons: error.refusals };
     if (error instanceof CsvError)
-      return { kind: 'refused', file, reasons: [{ path: error.line ? `line ${error.line}` : '', message: error.message }] };
+      return {
+        kind: 'refused',
+        file,
+        reasons: [{ path: error.line ? `line ${error.line}` : '', message: error.message }],
+      };
     throw error;
   }
 }

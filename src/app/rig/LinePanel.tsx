@@ -59,7 +59,11 @@ export function LinePanel(props: Props) {
           <Typography variant="h1" component="h2" sx={{ flex: 1, fontSize: '1.05rem', minWidth: 0 }}>
             {line.name}
           </Typography>
-          <Action label="Duplicate this line (D)" onClick={props.onDuplicate} icon={<ContentCopyIcon sx={{ fontSize: 17 }} />} />
+          <Action
+            label="Duplicate this line (D)"
+            onClick={props.onDuplicate}
+            icon={<ContentCopyIcon sx={{ fontSize: 17 }} />}
+          />
           <Action
             label="Move to another inlet (M)"
             onClick={(event) => props.onMove(event.currentTarget)}
@@ -78,7 +82,11 @@ export function LinePanel(props: Props) {
           value={tab}
           onChange={(_, to: PanelTab) => onTab(to)}
           aria-label="About this line"
-          sx={{ mt: 0.5, minHeight: 34, '& .MuiTab-root': { minHeight: 34, minWidth: 0, px: 1.25, textTransform: 'none', fontSize: '0.8125rem' } }}
+          sx={{
+            mt: 0.5,
+            minHeight: 34,
+            '& .MuiTab-root': { minHeight: 34, minWidth: 0, px: 1.25, textTransform: 'none', fontSize: '0.8125rem' },
+          }}
         >
           <Tab value="why" label="Why" />
           <Tab value="part" label="Parts" />
@@ -139,8 +147,17 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
   const current = partAt(line, chosen);
   return (
     <Stack spacing={2}>
-      <NameField key={line.name} label="Line" value={line.name} onChange={(name) => name && onEdit([{ do: 'rename', name }])} />
-      <Box component="ol" aria-label="Parts of this line" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
+      <NameField
+        key={line.name}
+        label="Line"
+        value={line.name}
+        onChange={(name) => name && onEdit([{ do: 'rename', name }])}
+      />
+      <Box
+        component="ol"
+        aria-label="Parts of this line"
+        sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}
+      >
         {refs.map((ref) => {
           const each = partAt(line, ref);
           const on = ref === chosen;
@@ -150,7 +167,13 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
                 onClick={() => onPart(ref)}
                 aria-pressed={on}
                 color={on ? 'primary' : 'inherit'}
-                sx={{ width: '100%', justifyContent: 'flex-start', textAlign: 'left', fontWeight: on ? 700 : 500, py: 0.25 }}
+                sx={{
+                  width: '100%',
+                  justifyContent: 'flex-start',
+                  textAlign: 'left',
+                  fontWeight: on ? 700 : 500,
+                  py: 0.25,
+                }}
               >
                 {each.name || kindAt(ref, each.kind).label}
               </Button>

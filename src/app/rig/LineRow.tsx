@@ -43,7 +43,9 @@ export const VERDICT_WIDTH = 104;
 /** One line of the sheet: its name, its strip, its verdict. */
 export const LineRow = memo(function LineRow(props: Props) {
   const { id, name, inlet, links, result, unsolved, selected, room, tips, actions } = props;
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id,
+  });
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (selected) row.current?.scrollIntoView({ block: 'nearest' });
@@ -211,7 +213,14 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
               event.stopPropagation();
               actions.insert(id, n, event.currentTarget);
             }}
-            sx={{ position: 'absolute', left: grid.junction(n) + JOINT / 2 - 9, bottom: 0, width: 18, height: 18, p: 0 }}
+            sx={{
+              position: 'absolute',
+              left: grid.junction(n) + JOINT / 2 - 9,
+              bottom: 0,
+              width: 18,
+              height: 18,
+              p: 0,
+            }}
           >
             <AddIcon sx={{ fontSize: 14 }} />
           </IconButton>

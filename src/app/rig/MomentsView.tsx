@@ -18,7 +18,8 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
   if (!moments.on && !moments.off && moments.plugged.length === 0)
     return (
       <Typography variant="body2" color="textSecondary">
-        No feed is on, so nothing steps while this line is plugged or switched. Turn its switch to see what would happen.
+        No feed is on, so nothing steps while this line is plugged or switched. Turn its switch to see what would
+        happen.
       </Typography>
     );
   return (
@@ -114,7 +115,14 @@ function Figures({ rows }: { rows: [string, string][] }) {
   return (
     <Box
       component="dl"
-      sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 1.5, rowGap: 0.4, fontSize: '0.8125rem' }}
+      sx={{
+        m: 0,
+        display: 'grid',
+        gridTemplateColumns: '1fr auto',
+        columnGap: 1.5,
+        rowGap: 0.4,
+        fontSize: '0.8125rem',
+      }}
     >
       {rows.map(([label, value]) => (
         <Box key={label} sx={{ display: 'contents' }}>

@@ -12,7 +12,16 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { CONNECTORS, inletKind, reader, SOURCES, sourceKind, type Part } from '@/core/gear';
 import { partOf, type KitItem } from '@/core/kit';
-import { addLine, freeInlets, freeName, freeSockets, plugInto, startFrom, type FreeSocket, type RigDocument } from '@/core/rig';
+import {
+  addLine,
+  freeInlets,
+  freeName,
+  freeSockets,
+  plugInto,
+  startFrom,
+  type FreeSocket,
+  type RigDocument,
+} from '@/core/rig';
 import type { FreeInlet } from '@/core/rig/edits';
 
 interface Choice<T> {
@@ -138,7 +147,10 @@ const socketLabel = ({ lineName, linkName, label }: FreeSocket): string => `${li
 
 /** A line from a start to an end; a cable of the source's connector in between where both are plain. */
 function newLine(document: RigDocument, name: string, start: Start, end: End): { document: RigDocument; id: string } {
-  const somewhere = freeInlets(document)[0]?.to ?? { device: document.devices[0].id, inlet: document.devices[0].inlets[0].id };
+  const somewhere = freeInlets(document)[0]?.to ?? {
+    device: document.devices[0].id,
+    inlet: document.devices[0].inlets[0].id,
+  };
   const part: Part = 'part' in start ? start.part : { kind: 'moving-coil' };
   const cable = 'part' in start && 'inlet' in end ? cableBetween(part, end.inlet) : [];
   const to = 'inlet' in end ? end.inlet.to : somewhere;

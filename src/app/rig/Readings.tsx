@@ -12,11 +12,7 @@ import { quantity } from '@/core/units/format';
 export const Readings = memo(function Readings({ result }: { result: LineResult }) {
   const { signal } = result.readings;
   return (
-    <Box
-      component="section"
-      aria-label="Readings"
-      sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}
-    >
+    <Box component="section" aria-label="Readings" sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
       <Box
         component="dl"
         sx={{

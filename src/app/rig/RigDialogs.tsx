@@ -37,7 +37,12 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
   const uses = item ? usesOf(document, item) : [];
   return (
     <>
-      <SchoolsDialog open={open?.dialog === 'schools'} schools={schools} onClose={closeDialog} onChange={actions.setSchool} />
+      <SchoolsDialog
+        open={open?.dialog === 'schools'}
+        schools={schools}
+        onClose={closeDialog}
+        onChange={actions.setSchool}
+      />
       {open?.dialog === 'new line' && (
         <NewLineDialog
           document={document}

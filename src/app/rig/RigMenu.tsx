@@ -45,7 +45,10 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
     >
       {label}
       {hint && (
-        <Box component="kbd" sx={{ ml: 'auto', pl: 2, color: 'text.secondary', fontFamily: 'inherit', fontSize: '0.75rem' }}>
+        <Box
+          component="kbd"
+          sx={{ ml: 'auto', pl: 2, color: 'text.secondary', fontFamily: 'inherit', fontSize: '0.75rem' }}
+        >
           {hint}
         </Box>
       )}

@@ -9,6 +9,7 @@ import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
+import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
@@ -165,9 +166,18 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
           {panel}
         </Box>
       ) : (
-        <Drawer anchor="right" open={!closed} onClose={() => setClosed(true)} slotProps={{ paper: { sx: { width: 'min(100%, 390px)' } } }}>
+        <Drawer
+          anchor="right"
+          open={!closed}
+          onClose={() => setClosed(true)}
+          slotProps={{ paper: { sx: { width: 'min(100%, 390px)' } } }}
+        >
           <Box component="aside" aria-label="Why" sx={{ height: '100%', minHeight: 0 }}>
-            <IconButton aria-label="Back to the sheet" onClick={() => setClosed(true)} sx={{ position: 'absolute', right: 6, top: 4, zIndex: 1 }}>
+            <IconButton
+              aria-label="Back to the sheet"
+              onClick={() => setClosed(true)}
+              sx={{ position: 'absolute', right: 6, top: 4, zIndex: 1 }}
+            >
               <CloseIcon fontSize="small" />
             </IconButton>
             {panel}
@@ -176,17 +186,23 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
       )}
       <RigDialogs rigId={saved.id} document={document} kit={kit} path={path} actions={actions} />
       {removed && <RemovedNotice rig={removed} />}
-      <Snackbar open={Boolean(actions.message)} autoHideDuration={6000} onClose={actions.clearMessage} message={actions.message} />
+      <Snackbar
+        open={Boolean(actions.message)}
+        autoHideDuration={6000}
+        onClose={actions.clearMessage}
+        message={actions.message}
+      />
     </Box>
   );
 }
 
 /** The rig that was open before is off the list; one press brings it back. */
 function RemovedNotice({ rig }: { rig: string }) {
+  const router = useRouter();
   const [open, setOpen] = useState(true);
   const restore = async () => {
     const { failed } = await ask(`/api/rigs/${rig}/restore`, { method: 'POST' });
-    if (!failed) window.location.assign(`/rig?rig=${rig}`);
+    if (!failed) router.push(`/rig?rig=${rig}`);
   };
   return (
     <Snackbar
@@ -210,8 +226,8 @@ function EmptyRig({ onDevice, onImport }: { onDevice: () => void; onImport: () =
         An empty rig
       </Typography>
       <Typography variant="body1" sx={{ mb: 2 }}>
-        Begin with what takes the sound in: a recorder, desk, interface or camera, its inlets and which of them share a feed
-        switch. Then add the lines that go to it.
+        Begin with what takes the sound in: a recorder, desk, interface or camera, its inlets and which of them share a
+        feed switch. Then add the lines that go to it.
       </Typography>
       <Box sx={{ display: 'flex', gap: 1.5 }}>
         <Button variant="contained" onClick={onDevice}>

@@ -1,6 +1,16 @@
 'use client';
 
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useDroppable, useSensor, useSensors, type Announcements, type DragEndEvent } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type DragEndEvent,
+} from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import AddIcon from '@mui/icons-material/Add';
 import Box from '@mui/material/Box';
@@ -69,16 +79,28 @@ export const Sheet = memo(function Sheet(props: Props) {
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Picked up ${names.get(String(active.id))}.`,
     onDragOver: ({ over }) => (over ? `Over ${where(String(over.id))}.` : 'Over nothing.'),
-    onDragEnd: ({ active, over }) => (over ? `Put ${names.get(String(active.id))} at ${where(String(over.id))}.` : 'Put back.'),
+    onDragEnd: ({ active, over }) =>
+      over ? `Put ${names.get(String(active.id))} at ${where(String(over.id))}.` : 'Put back.',
     onDragCancel: () => 'Put back where it was.',
   };
   return (
     <Box ref={holder} component="main" sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0, pb: 6 }}>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop} accessibility={{ announcements }}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={drop}
+        accessibility={{ announcements }}
+      >
         {sections.map((section) => {
           const lines = section.lines.filter(({ line }) => visible.has(line.id));
           if (filtered && lines.length === 0) return null;
-          return <SectionView key={groupKey(section.device.id, section.group?.id ?? '')} {...{ section, lines, room, tips, selection, solution, actions }} {...props} />;
+          return (
+            <SectionView
+              key={groupKey(section.device.id, section.group?.id ?? '')}
+              {...{ section, lines, room, tips, selection, solution, actions }}
+              {...props}
+            />
+          );
         })}
       </DndContext>
       {filtered && visible.size === 0 && (
@@ -104,11 +126,24 @@ interface SectionProps extends Props {
   room: number;
 }
 
-function SectionView({ section, lines, room, filtered, solution, selection, tips, actions, onGroup, onFeed }: SectionProps) {
+function SectionView({
+  section,
+  lines,
+  room,
+  filtered,
+  solution,
+  selection,
+  tips,
+  actions,
+  onGroup,
+  onFeed,
+}: SectionProps) {
   const { device, group, free } = section;
   const key = groupKey(device.id, group?.id ?? '');
   const result = solution.groups.get(key);
-  const objecting = (result?.objecting ?? []).map((id) => section.lines.find(({ line }) => line.id === id)?.line.name ?? id);
+  const objecting = (result?.objecting ?? []).map(
+    (id) => section.lines.find(({ line }) => line.id === id)?.line.name ?? id,
+  );
   const chosen = selection && 'device' in selection && selection.device === device.id && selection.group === group?.id;
   return (
     <Box component="section" aria-label={group ? `${device.name}, ${group.name}` : device.name}>

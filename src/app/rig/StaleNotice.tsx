@@ -64,8 +64,8 @@ export function StaleNotice({ saving, base, mine, both, onSettle }: Props) {
           </Box>
           {stale && !both && (
             <Typography variant="body2" sx={{ mt: 2 }}>
-              Both sides changed the same line or device, or would meet on one inlet, so one of them has to be chosen. The
-              other stays in the history.
+              Both sides changed the same line or device, or would meet on one inlet, so one of them has to be chosen.
+              The other stays in the history.
             </Typography>
           )}
         </DialogContent>

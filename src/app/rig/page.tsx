@@ -8,7 +8,11 @@ import { RigPlace } from './RigPlace';
 export const metadata: Metadata = { title: 'Rig' };
 export const dynamic = 'force-dynamic';
 
-export default async function RigPage({ searchParams }: { searchParams: Promise<{ rig?: string; line?: string; removed?: string }> }) {
+export default async function RigPage({
+  searchParams,
+}: {
+  searchParams: Promise<{ rig?: string; line?: string; removed?: string }>;
+}) {
   const { rig: wanted, line, removed } = await searchParams;
   const store = theStore();
   const { saved, rigs } = openRig(store, wanted);

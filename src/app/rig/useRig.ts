@@ -30,6 +30,12 @@ interface History {
   future: RigDocument[];
 }
 
+/** What to tell: a change that is about to be sent counts as being saved, one beside somebody else's as refused. */
+function shownState(saving: Saving, dirty: boolean): Saving {
+  if (dirty && saving.state === 'saved') return { state: 'saving' };
+  return dirty && saving.state === 'newer' ? { ...saving, state: 'stale' } : saving;
+}
+
 /** The rig as somebody saved it after a revision; undefined if nobody has, or if the server does not answer. */
 async function newerThan(id: string, revision: number): Promise<SavedRig | undefined> {
   try {
@@ -119,17 +125,16 @@ export function useRig(saved: SavedRig) {
     const look = async () => {
       if (window.document.hidden) return;
       const found = await newerThan(saved.id, revision.number);
-      if (found) setSaving((now) => (now.state === 'saved' ? { state: dirty ? 'stale' : 'newer', current: found } : now));
+      if (found)
+        setSaving((now) => (now.state === 'saved' ? { state: dirty ? 'stale' : 'newer', current: found } : now));
     };
     const timer = setInterval(() => void look(), LOOK);
     return () => clearInterval(timer);
   }, [saved.id, revision.number, saving.state, dirty]);
 
   /** Both changes at once, if they touch different lines and devices. */
-  const both = useMemo(
-    () => (saving.state === 'stale' ? merged(onServer, present, saving.current.document) : undefined),
-    [saving, onServer, present],
-  );
+  const theirs = dirty && (saving.state === 'stale' || saving.state === 'newer') ? saving.current.document : undefined;
+  const both = useMemo(() => (theirs ? merged(onServer, present, theirs) : undefined), [theirs, onServer, present]);
 
   /** After a save was refused: go on from what the other tab saved, or save this on top of it. */
   const settle = useCallback(
@@ -150,7 +155,7 @@ export function useRig(saved: SavedRig) {
     revision,
     base: onServer,
     both,
-    saving: dirty && saving.state === 'saved' ? ({ state: 'saving' } as Saving) : saving,
+    saving: shownState(saving, dirty),
     change,
     undo: history.past.length ? undo : undefined,
     redo: history.future.length ? redo : undefined,

@@ -1,5 +1,6 @@
 'use client';
 
+import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Answer as PossibleAnswer, SchoolName } from '@/core/check';
@@ -52,6 +53,7 @@ interface Given {
 export function useRigActions({ rig, view, tips, rigId }: Given) {
   const { document, change, undo, redo } = rig;
   const { selection, selectLine, selectGroup, paths, sections, setTips } = view;
+  const router = useRouter();
   const [open, openDialog] = useState<OpenDialog>();
   const [message, setMessage] = useState('');
   const line = 'line' in selection ? selection.line : undefined;
@@ -167,13 +169,17 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     change(next);
   };
 
-  const go = async (made: Promise<{ body?: { id: string }; failed?: string }>): Promise<string | undefined> => {
-    const { body, failed } = await made;
-    if (body) window.location.assign(`/rig?rig=${body.id}`);
-    else setMessage(failed ?? '');
-    return failed;
-  };
-  const addRig = (next: RigDocument) => go(ask<{ id: string }>('/api/rigs', { method: 'POST', json: next }));
+  const addRig = useCallback(
+    async (next: RigDocument): Promise<string | undefined> => {
+      const { body, failed } = await ask<{ id: string }>('/api/rigs', { method: 'POST', json: next });
+      if (body) {
+        openDialog(undefined);
+        router.push(`/rig?rig=${body.id}`);
+      } else setMessage(failed ?? '');
+      return failed;
+    },
+    [router],
+  );
   const menu = useMemo(
     () => ({
       rename: () => openDialog({ dialog: 'rename' }),
@@ -189,14 +195,14 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
         const { document: all } = now.current;
         saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
       },
-      newRig: () => void go(ask<{ id: string }>('/api/rigs', { method: 'POST', json: emptyRig('New rig') })),
+      newRig: () => void addRig(emptyRig('New rig')),
       removeRig: () => {
         void ask(`/api/rigs/${rigId}`, { method: 'DELETE' }).then(({ failed }) =>
-          failed ? setMessage(failed) : window.location.assign(`/rig?removed=${rigId}`),
+          failed ? setMessage(failed) : router.push(`/rig?removed=${rigId}`),
         );
       },
     }),
-    [rigId],
+    [rigId, router, addRig],
   );
 
   useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
@@ -251,8 +257,10 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     },
     replace: (next: RigDocument) => change(next),
     addLine: show,
-    freshDevice: () => newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: ['P48'] }),
-    rename: (name: string, note: string) => change((from) => ({ ...from, name, ...(note || from.note ? { note } : {}) })),
+    freshDevice: () =>
+      newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: ['P48'] }),
+    rename: (name: string, note: string) =>
+      change((from) => ({ ...from, name, ...(note || from.note ? { note } : {}) })),
   };
 }
 
@@ -264,7 +272,11 @@ function answerOf(edit: Edit, fact: Fact): { part: PartRef; answer: Answer } | u
   if (edit.do === 'set figure' && edit.to)
     return {
       part: edit.part,
-      answer: { fact, figure: edit.figure, value: { ...edit.to, where: [fact.who, fact.where].filter(Boolean).join(', ') } },
+      answer: {
+        fact,
+        figure: edit.figure,
+        value: { ...edit.to, where: [fact.who, fact.where].filter(Boolean).join(', ') },
+      },
     };
   return undefined;
 }

@@ -127,7 +127,9 @@ export function useProbe(
       setReading({
         tips,
         id,
-        ...(answer.ask === 'probe' ? { volts: answer.volts } : { failed: answer.ask === 'failed' ? answer.message : '' }),
+        ...(answer.ask === 'probe'
+          ? { volts: answer.volts }
+          : { failed: answer.ask === 'failed' ? answer.message : '' }),
       });
     });
     return () => {

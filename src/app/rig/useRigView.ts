@@ -27,7 +27,8 @@ export function useRigView(document: RigDocument, asked?: string, worst?: string
   const searchRef = useRef<HTMLInputElement>(null);
 
   const first = worst ?? sections.find(({ lines }) => lines.length)?.lines[0].line.id ?? '';
-  const gone = chosen && ('line' in chosen ? !paths.has(chosen.line) : !document.devices.some(({ id }) => id === chosen.device));
+  const gone =
+    chosen && ('line' in chosen ? !paths.has(chosen.line) : !document.devices.some(({ id }) => id === chosen.device));
   const selection: Selection = useMemo(() => (chosen && !gone ? chosen : { line: first }), [chosen, gone, first]);
 
   const selectLine = useCallback((line: string, at?: PartRef) => {
@@ -84,7 +85,12 @@ export function useRigView(document: RigDocument, asked?: string, worst?: string
     const words = search.trim().toLowerCase();
     const matches = (id: string) => {
       const path = paths.get(id)!;
-      const text = [path.line.name, path.line.source.name, path.line.inlet.name, ...path.line.links.map(({ name }) => name)];
+      const text = [
+        path.line.name,
+        path.line.source.name,
+        path.line.inlet.name,
+        ...path.line.links.map(({ name }) => name),
+      ];
       return !words || text.some((each) => each?.toLowerCase().includes(words));
     };
     const shownLines = (solution: Solution) => {

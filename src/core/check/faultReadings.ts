@@ -32,9 +32,7 @@ export function everyFault(connector: ConnectorId): Fault[] {
     ...contacts.map((contact): Fault => ({ type: 'open', contact })),
     ...pairs.map((pair): Fault => ({ type: 'swapped', contacts: pair })),
     ...pairs.map((pair): Fault => ({ type: 'shorted', contacts: pair })),
-    ...pairs.flatMap((pair) =>
-      [100, 10e3, 1e6].map((ohms): Fault => ({ type: 'leaky', contacts: pair, ohms })),
-    ),
+    ...pairs.flatMap((pair) => [100, 10e3, 1e6].map((ohms): Fault => ({ type: 'leaky', contacts: pair, ohms }))),
     ...(connector === 'xlr3' ? [{ type: 'shield to cold' } as Fault] : []),
   ];
 }
@@ -76,7 +74,9 @@ const withFaults = (line: Line, at?: number, fault?: Fault): Line => ({
 function reading({ id, verdict, findings, readings }: LineResult, link: number, fault?: Fault): FaultReading {
   const { junctions, signal, feeds } = readings;
   const volts = ({ contacts }: (typeof junctions)[number]) =>
-    Object.fromEntries(contacts.map(({ contact, volts: value }) => [contact, value === null ? null : rounded(value, 4)]));
+    Object.fromEntries(
+      contacts.map(({ contact, volts: value }) => [contact, value === null ? null : rounded(value, 4)]),
+    );
   const best = signal.channels.reduce((a, b) => ((b.level ?? -Infinity) > (a.level ?? -Infinity) ? b : a));
   return {
     line: id,

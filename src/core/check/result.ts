@@ -12,7 +12,7 @@ export interface ContactReading {
   contact: Contact;
   /** Over the inlet's ground; null where nothing connects the contact to it. */
   volts: Volts | null;
-  /** Direct current towards the source; null where it cannot be told apart from the shield's. */
+  /** Direct current towards the source; null where it cannot be told apart from the shield's, and in summaries. */
   amps: Amps | null;
 }
 
@@ -88,7 +88,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
     links: circuit.links,
     readings: {
       junctions: circuit.junctions.map(({ plug, socket, fits, nodes }, n) => {
-        const currents = contactCurrents(circuit, point, n);
+        const currents = drawn ? contactCurrents(circuit, point, n) : undefined;
         return {
           at: n === 0 ? 'source' : n === last ? 'inlet' : `after link ${n}`,
           plug,
@@ -97,7 +97,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
           contacts: CONNECTORS[plug].contacts.map((contact) => ({
             contact,
             volts: orNull(point.volts(nodes[contact])),
-            amps: orNull(currents.get(contact)),
+            amps: orNull(currents?.get(contact)),
           })),
         };
       }),

@@ -118,11 +118,7 @@ export function fullRigResult(document: RigDocument): RigResult & { feeds: Group
 }
 
 /** One line of a rig with everything about it; undefined if there is none of that id. @throws CircuitError */
-export function checkRigLine(
-  document: RigDocument,
-  id: string,
-  judge: Judge = lineSummary,
-): LineResult | undefined {
+export function checkRigLine(document: RigDocument, id: string, judge: Judge = lineSummary): LineResult | undefined {
   const path = rigPath(document, id);
   if (!path) return undefined;
   const result = lineResult(path.line, schoolsOf(document), { free: freeInlets(document) });
@@ -263,7 +259,9 @@ export function groupFeeds(
   const options = (['off', ...found.offers] as FeedName[]).map((feed) =>
     feedOption(document, device, found, feed, ids, judge),
   );
-  const always = new Set(ids.filter((id) => options.every(({ lines }) => lines.some((line) => line.line === id && line.because))));
+  const always = new Set(
+    ids.filter((id) => options.every(({ lines }) => lines.some((line) => line.line === id && line.because))),
+  );
   return options.map(({ feed, lines }) => {
     const told = lines.map((line) => (always.has(line.line) ? { ...line, regardless: true } : line));
     return { feed, accepted: told.every(({ because, regardless }) => !because || regardless), lines: told };

@@ -27,8 +27,8 @@ export interface SignalReading {
   highCut?: Hertz;
   /** Load that the source sees at 1 kHz. */
   load: Ohms;
-  /** Strongest level between any two contacts at each junction. */
-  atJunctions: Decibels[];
+  /** Strongest level between any two contacts at a junction. */
+  atJunction(junction: number): Decibels;
   /** Impedance of a contact to ground at 1 kHz; infinite for one that the junction does not have. */
   impedance(junction: number, contact: string): Ohms;
   /** Impedance of each junction's reference contact to ground at 50 Hz. */
@@ -73,7 +73,7 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
     alongPath: heard[best].level - atSource - circuit.expectedGain,
     ...cuts(response, levelAt),
     load: loadSeen(middle.impedance(hot, cold), driven),
-    atJunctions: junctions.map(({ nodes }) => strongest(middle, Object.values(nodes))),
+    atJunction: (junction) => strongest(middle, Object.values(junctions[junction].nodes)),
     impedance(junction, contact) {
       const node = junctions[junction].nodes[contact];
       if (node === undefined) return Infinity;

@@ -98,7 +98,10 @@ const part = (kind: AnyKind, more: Record<string, Schema> = {}, without: readonl
         [],
       ),
       facts: {
-        ...object(mapped({ ...kind.figures, ...kind.choices }, () => fact), []),
+        ...object(
+          mapped({ ...kind.figures, ...kind.choices }, () => fact),
+          [],
+        ),
         description: 'who answered for a figure or a choice, when, and where it is written',
       },
       ...((kind as LinkKind).faults && { faults: { type: 'array', items: fault, maxItems: 8 } }),
@@ -172,7 +175,10 @@ export function jsonSchema(): Schema {
       source: { oneOf: [{ $ref: '#/$defs/source' }, object({ from: socket }, ['from'])] },
       links: { type: 'array', items: { $ref: '#/$defs/link' }, maxItems: 16 },
       inlet: {
-        oneOf: [object({ device: identifier, inlet: identifier }, ['device', 'inlet']), object({ into: socket }, ['into'])],
+        oneOf: [
+          object({ device: identifier, inlet: identifier }, ['device', 'inlet']),
+          object({ into: socket }, ['into']),
+        ],
       },
     },
     ['id', 'name', 'source', 'links', 'inlet'],
@@ -220,7 +226,13 @@ export function jsonSchema(): Schema {
 
 /** The published JSON Schema of a kit. */
 export function kitSchema(): Schema {
-  const head = { id: identifier, name, count: { type: 'integer', minimum: 0, maximum: 999 }, note: text(500), sheet: text(300) };
+  const head = {
+    id: identifier,
+    name,
+    count: { type: 'integer', minimum: 0, maximum: 999 },
+    note: text(500),
+    sheet: text(300),
+  };
   const item = (role: string, more: Record<string, Schema>): Schema =>
     object({ ...head, role: { const: role }, ...more }, ['id', 'role', 'name', 'count', ...Object.keys(more)]);
   return {

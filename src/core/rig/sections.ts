@@ -37,4 +37,3 @@ export function sections(document: RigDocument): Section[] {
 /** The shortest name of an inlet that its device leaves room for: its number, else its own name. */
 export const shortInletName = (inlet: DeviceInlet): string =>
   /^\d+$/.test(inlet.id) && !inlet.name ? `inlet ${inlet.id}` : (inlet.name ?? inlet.id);
-

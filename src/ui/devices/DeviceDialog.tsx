@@ -17,7 +17,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { Controller, useFieldArray, useForm, type Control } from 'react-hook-form';
+import { Controller, useFieldArray, useForm, useWatch, type Control } from 'react-hook-form';
 import { INLETS, inletKind } from '@/core/gear';
 import { CHEMISTRIES, type Device, type SwitchGroup } from '@/core/rig';
 import { FEEDS, type FeedName } from '@/core/standards/feeds';
@@ -60,13 +60,14 @@ const FEED_NAMES = Object.keys(FEEDS) as Exclude<FeedName, 'off'>[];
 /** A device: its inlets, its switches and what they reach, what it can feed, what it runs on. */
 export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemove, onClose }: Props) {
   const [device, setDevice] = useState(given);
-  const { register, control, handleSubmit, watch, reset, formState } = useForm<Form>({ defaultValues: formOf(device) });
+  const { register, control, handleSubmit, reset, formState } = useForm<Form>({ defaultValues: formOf(device) });
   const inlets = useFieldArray({ control, name: 'inlets' });
   const groups = useFieldArray({ control, name: 'groups' });
   const [refused, setRefused] = useState<string>();
   const { errors } = formState;
-  const known = watch('inlets');
-  const number = (text: string) => text.trim() === '' || Number.isFinite(amount(text)) || 'Type a number, or leave it empty';
+  const known = useWatch({ control, name: 'inlets' });
+  const number = (text: string) =>
+    text.trim() === '' || Number.isFinite(amount(text)) || 'Type a number, or leave it empty';
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <form onSubmit={handleSubmit((form) => setRefused(onSave(deviceOf(device, form))))}>
@@ -142,7 +143,9 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
                   <Stack key={field.id} direction="row" spacing={1} sx={{ alignItems: 'center' }}>
                     <TextField
                       label="Number"
-                      {...register(`inlets.${n}.id`, { pattern: { value: /^[a-z0-9][a-z0-9-]{0,63}$/, message: 'Small letters, digits, hyphens' } })}
+                      {...register(`inlets.${n}.id`, {
+                        pattern: { value: /^[a-z0-9][a-z0-9-]{0,63}$/, message: 'Small letters, digits, hyphens' },
+                      })}
                       error={Boolean(errors.inlets?.[n]?.id)}
                       helperText={errors.inlets?.[n]?.id?.message}
                       sx={{ width: 120 }}
@@ -183,15 +186,30 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
               </Typography>
               {groups.fields.map((field, n) => (
                 <Box key={field.id} sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
-                  <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1.4fr 110px auto' } }}>
+                  <Box
+                    sx={{
+                      display: 'grid',
+                      gap: 1.5,
+                      gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1.4fr 110px auto' },
+                    }}
+                  >
                     <TextField
                       label="Switch"
                       {...register(`groups.${n}.name`, { required: 'Give it a name' })}
                       error={Boolean(errors.groups?.[n]?.name)}
                       helperText={errors.groups?.[n]?.name?.message}
                     />
-                    <Many control={control} name={`groups.${n}.offers`} label="Offers" options={FEED_NAMES.map((feed) => [feed, feedLabel(feed)])} />
-                    <TextField label="Where it is found" {...register(`groups.${n}.control`)} placeholder="menu, inputs, page 2" />
+                    <Many
+                      control={control}
+                      name={`groups.${n}.offers`}
+                      label="Offers"
+                      options={FEED_NAMES.map((feed) => [feed, feedLabel(feed)])}
+                    />
+                    <TextField
+                      label="Where it is found"
+                      {...register(`groups.${n}.control`)}
+                      placeholder="menu, inputs, page 2"
+                    />
                     <TextField
                       label="Rises in (s)"
                       {...register(`groups.${n}.ramp`, { validate: number })}
@@ -207,11 +225,19 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
                         control={control}
                         name={`groups.${n}.inlets`}
                         label="Reaches inlets"
-                        options={known.filter(({ kind }) => 'feed' in inletKind(kind).choices).map(({ id, name }) => [id, name || id])}
+                        options={known
+                          .filter(({ kind }) => 'feed' in inletKind(kind).choices)
+                          .map(({ id, name }) => [id, name || id])}
                       />
                     </Box>
-                    <FormControlLabel control={<Tick control={control} name={`groups.${n}.latched`} />} label="Latched: comes back with the mains" />
-                    <FormControlLabel control={<Tick control={control} name={`groups.${n}.mutes`} />} label="Mutes itself" />
+                    <FormControlLabel
+                      control={<Tick control={control} name={`groups.${n}.latched`} />}
+                      label="Latched: comes back with the mains"
+                    />
+                    <FormControlLabel
+                      control={<Tick control={control} name={`groups.${n}.mutes`} />}
+                      label="Mutes itself"
+                    />
                   </Stack>
                 </Box>
               ))}
@@ -293,7 +319,13 @@ function Many({
   );
 }
 
-function Tick({ control, name }: { control: Control<Form>; name: `groups.${number}.latched` | `groups.${number}.mutes` }) {
+function Tick({
+  control,
+  name,
+}: {
+  control: Control<Form>;
+  name: `groups.${number}.latched` | `groups.${number}.mutes`;
+}) {
   return (
     <Controller
       control={control}
@@ -333,7 +365,11 @@ const formOf = (device: Device): Form => ({
 /** The device as the form has it; figures keep where they come from as long as their value stays. */
 function deviceOf(device: Device, form: Form): Device {
   const figure = <U extends 'mA' | 'mAh' | 's'>(text: string, unit: U, was: Device['feedLimit']) =>
-    text.trim() === '' ? undefined : was?.value === amount(text) ? was : { value: amount(text), unit, basis: 'maker' as const };
+    text.trim() === ''
+      ? undefined
+      : was?.value === amount(text)
+        ? was
+        : { value: amount(text), unit, basis: 'maker' as const };
   const feedLimit = figure(form.feedLimit, 'mA', device.feedLimit);
   const capacity = figure(form.capacity, 'mAh', device.batteries?.capacity);
   const cells = amount(form.cells);

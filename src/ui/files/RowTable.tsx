@@ -13,8 +13,8 @@ export function RowTable({ rows }: { rows: RowReport[] }) {
   return (
     <Box>
       <Typography variant="body2" gutterBottom>
-        {count('adds')} added, {count('changes')} changed, {count('leaves as it is')} left as they are, {count('refused')}{' '}
-        refused. Nothing is changed yet.
+        {count('adds')} added, {count('changes')} changed, {count('leaves as it is')} left as they are,{' '}
+        {count('refused')} refused. Nothing is changed yet.
       </Typography>
       <Box sx={{ maxHeight: 320, overflowY: 'auto' }}>
         <Table size="small" stickyHeader aria-label="What each row would do">
@@ -31,7 +31,13 @@ export function RowTable({ rows }: { rows: RowReport[] }) {
               <TableRow key={line}>
                 <TableCell>{line}</TableCell>
                 <TableCell>{name}</TableCell>
-                <TableCell sx={{ color: did === 'refused' ? 'error.main' : undefined, fontWeight: did === 'refused' ? 650 : 400, whiteSpace: 'nowrap' }}>
+                <TableCell
+                  sx={{
+                    color: did === 'refused' ? 'error.main' : undefined,
+                    fontWeight: did === 'refused' ? 650 : 400,
+                    whiteSpace: 'nowrap',
+                  }}
+                >
                   {did}
                 </TableCell>
                 <TableCell>{what}</TableCell>

@@ -29,7 +29,9 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs">
       <form
-        onSubmit={handleSubmit(({ who, when, where }) => onRecord({ who, when, ...(where.trim() && { where: where.trim() }) }))}
+        onSubmit={handleSubmit(({ who, when, where }) =>
+          onRecord({ who, when, ...(where.trim() && { where: where.trim() }) }),
+        )}
       >
         <DialogTitle>Record the answer</DialogTitle>
         <DialogContent>

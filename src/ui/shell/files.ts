@@ -11,4 +11,10 @@ export function saveFile(name: string, type: string, text: string): void {
 
 /** A name without what file systems dislike. */
 export const fileName = (name: string, ending: string): string =>
-  `${name.replace(/[^\p{L}\p{N} _-]+/gu, '').trim().replace(/\s+/g, '-').toLowerCase() || 'rig'}.${ending}`;
+  `${
+    name
+      .replace(/[^\p{L}\p{N} _-]+/gu, '')
+      .trim()
+      .replace(/\s+/g, '-')
+      .toLowerCase() || 'rig'
+  }.${ending}`;

@@ -44,7 +44,9 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
           </g>
         );
       })}
-      {whole.length > 0 && <Transformer paths={whole.map(ends)} x={x + width / 2} ink={palette.text.primary} scheme={scheme} />}
+      {whole.length > 0 && (
+        <Transformer paths={whole.map(ends)} x={x + width / 2} ink={palette.text.primary} scheme={scheme} />
+      )}
       {view.paths.map((path) => {
         if (whole.includes(path)) return null;
         const { from, to } = ends(path);

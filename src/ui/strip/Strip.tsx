@@ -33,7 +33,13 @@ export const Strip = memo(function Strip({ result, room, labels, probe }: Props)
   return (
     <Box sx={{ width: '100%', overflowX: width > room ? 'auto' : 'hidden', overflowY: 'hidden' }}>
       {labels && <Box sx={{ position: 'relative', width, height: 18 }}>{labels(grid)}</Box>}
-      <svg width={width} height={HEIGHT} role="img" aria-label={describe(result)} style={{ display: 'block', fontFamily: 'inherit' }}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={describe(result)}
+        style={{ display: 'block', fontFamily: 'inherit' }}
+      >
         <Ends grid={grid} first={junctions[0]} last={junctions[last]} scheme={scheme} />
         {result.links.map((view, n) => (
           <LinkDrawing

@@ -10,13 +10,13 @@ export function misplaced({ circuit, signal }: Case): number | undefined {
   const last = circuit.junctions.length - 1;
   // Strong here and lost further on, although plug and socket are not of a kind.
   const at = circuit.junctions.findIndex(({ plug, socket, fits }, n) => {
-    const here = signal.atJunctions[n] - signal.atSource > LOST;
-    const further = n < last ? signal.atJunctions[n + 1] - signal.atSource : signal.alongPath;
+    const here = signal.atJunction(n) - signal.atSource > LOST;
+    const further = n < last ? signal.atJunction(n + 1) - signal.atSource : signal.alongPath;
     return fits && CONNECTORS[plug].size === '3.5 mm' && plug !== socket && here && further <= LOST;
   });
   if (at >= 0) return at;
   const { plug, socket } = circuit.junctions[last];
-  return plug === 'trrs35' && socket === 'trrs35' && signal.atJunctions[last] - signal.atSource > LOST
+  return plug === 'trrs35' && socket === 'trrs35' && signal.atJunction(last) - signal.atSource > LOST
     ? last
     : undefined;
 }
