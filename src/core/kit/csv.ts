@@ -126,7 +126,7 @@ const head = (cells: Cells, before?: KitItem) => ({
 });
 
 const textOf = (field: string, cell: string | undefined, before: string | undefined) => {
-  const value = cell === undefined ? before : cell;
+  const value = cell || before;
   return value ? { [field]: value } : {};
 };
 
@@ -180,8 +180,8 @@ function partFrom(role: 'source' | 'link', start: Part, cells: Cells): Part {
   const kind = kindOfPart(role, start.kind);
   return {
     ...start,
-    ...(cells.figures !== undefined && { figures: figuresFrom(kind, cells.figures) }),
-    ...(cells.choices !== undefined && { choices: choicesFrom(cells.choices) }),
+    ...(cells.figures && { figures: figuresFrom(kind, cells.figures) }),
+    ...(cells.choices && { choices: choicesFrom(cells.choices) }),
     ...(cells.faults && { faults: cells.faults.split(';').map(faultFrom) }),
   };
 }

@@ -24,6 +24,9 @@ const sourceText = (line: RigLine, { lines }: RigDocument): string => {
   const { line: host, link, port } = line.source.from;
   return `from ${lines.find(({ id }) => id === host)?.name ?? host}, ${link}, ${port}`;
 };
+/** Stands for a line without links; an empty cell leaves them as they are. */
+const NONE = 'none';
+const linksText = ({ links }: RigLine): string => links.map(linkText).join(THEN) || NONE;
 const linkText = (part: Part): string => part.name || linkKind(part.kind).label;
 
 /** A rig's lines as a table: who goes where, over what, with which feed. */
@@ -39,7 +42,7 @@ export function patchList(document: RigDocument): string {
       return {
         line: line.name,
         source: sourceText(line, document),
-        links: line.links.map(linkText).join(THEN),
+        links: linksText(line),
         device: device?.name ?? (into ? `into ${host?.name ?? into.line}` : ''),
         inlet: ref?.inlet ?? (into ? `${into.link}, ${into.port}` : ''),
         feed: ref && device ? (groupOf(device, ref.inlet)?.feed ?? '') : '',
@@ -154,9 +157,9 @@ function changed(document: RigDocument, kit: readonly KitItem[], line: RigLine, 
     next = withEnds(next, { source: named(kit, 'source', cells.source) });
     what.push(`source: ${cells.source}`);
   }
-  if (cells.links !== undefined && cells.links !== line.links.map(linkText).join(THEN)) {
+  if (cells.links && cells.links !== linksText(line)) {
     next = { ...next, links: linksOf(document, kit, line, cells.links) };
-    what.push(`links: ${cells.links || 'none'}`);
+    what.push(`links: ${cells.links}`);
   }
   const to = cells.device || cells.inlet ? inletOf(document, line, cells) : undefined;
   const moved =
@@ -165,7 +168,7 @@ function changed(document: RigDocument, kit: readonly KitItem[], line: RigLine, 
     next = withEnds(next, { inlet: to });
     what.push(`moves to ${cells.device} ${to.inlet}`.replace('  ', ' '));
   }
-  if (cells.note !== undefined && cells.note !== (line.note ?? '')) {
+  if (cells.note && cells.note !== line.note) {
     next = { ...next, note: cells.note.slice(0, 500) };
     what.push('note');
   }
@@ -269,7 +272,7 @@ function named(kit: readonly KitItem[], role: 'source' | 'link', text: string): 
 /** The links of a cell; those that the line has already under that name stay what they are. */
 function linksOf(document: RigDocument, kit: readonly KitItem[], line: RigLine | undefined, cell: string): Part[] {
   const own = [...(line?.links ?? [])];
-  const links = cell
+  const links = (cell.trim().toLowerCase() === NONE ? '' : cell)
     .split('>')
     .map((text) => text.trim())
     .filter(Boolean)

@@ -1,0 +1,67 @@
+import { cable, find, judged, line, number, on } from '../../../tests/lines/lines';
+import type { Line, Part } from '../gear';
+
+const patched = [cable(), { kind: 'trs-patch-point' }, cable()];
+const ribbon = (tap: string): Part => ({ kind: 'passive-ribbon', choices: { tap } });
+const moments = (asked: Line) => judged(asked).moments!;
+
+test('a long ribbon over a TRS patch point: peaks above the steady 6.96 mA, at the patch point and in the finding', () => {
+  const result = judged(line(ribbon('grounded'), patched, on('P48')));
+  const patch = result.moments!.plugged.find(({ at }) => at === 'TRS patch point')!;
+  expect(patch.amps).toBeGreaterThan(48 / 6900);
+  expect(patch.volts).toBeGreaterThan(20);
+  expect(patch.positions).toEqual(['tip on sleeve', 'tip on ring, ring on sleeve', 'home']);
+  const finding = find(result, 'exposed-patch');
+  expect(number(finding, 'Peak current')).toBeCloseTo(patch.amps, 9);
+  expect(number(finding, 'Peak voltage')).toBeCloseTo(patch.volts, 9);
+});
+
+test('a moving coil plugged half way in: the coupling capacitors empty through it, (48 V + 48 V) / … at the most', () => {
+  const { plugged } = moments(line('moving-coil', patched, on('P48')));
+  const patch = plugged.find(({ at }) => at === 'TRS patch point')!;
+  // A capacitor charged to 48 V straight into 200 Ω would give 240 mA; cable and amplifier take their share.
+  expect(patch.amps).toBeGreaterThan(48 / 7000);
+  expect(patch.amps).toBeLessThan(0.24);
+  expect(patch.limit?.value).toBeCloseTo(3e-3, 6);
+});
+
+test('three-pin: pin 1 leads; a floating coil has no way for a current, a grounded tap has one', () => {
+  const source = (of: Part) => moments(line(of, [cable()], on('P48'))).plugged[0];
+  expect(source({ kind: 'moving-coil' }).positions[0]).toBe('pin 1 made');
+  expect(source({ kind: 'moving-coil' }).amps).toBeLessThan(1e-6);
+  expect(source(ribbon('none')).amps).toBeLessThan(1e-6);
+  expect(source(ribbon('grounded')).amps).toBeGreaterThan(48 / 6900);
+});
+
+test('an electret behind a plain adapter takes the feed while it is plugged', () => {
+  const electret: Part = { kind: 'plug-in-electret', choices: { connector: 'trs35-both' } };
+  const [source] = moments(line(electret, [{ kind: 'plain-adapter' }, cable()], on('P48'))).plugged;
+  expect(source.volts).toBeGreaterThan(45);
+  expect(source.volts).toBeLessThan(49);
+});
+
+test('the step in dBFS follows the gain: level - full scale + gain', () => {
+  const step = moments(line('condenser-48', [cable()], on('P48'))).on!;
+  expect(step.dbfs).toBeCloseTo(step.level - step.fullScale + step.gain, 9);
+  // A sine with the peak of the step, in dBu.
+  expect(step.level).toBeCloseTo(20 * Math.log10(step.volts / Math.SQRT2 / Math.sqrt(0.6)), 6);
+});
+
+test('a slow ramp makes a smaller step than a sudden switch', () => {
+  const fed = line('moving-coil', [cable()], on('P48'));
+  const slow: Line = { ...fed, switch: { name: 's', offers: ['P48'], reaches: [], ramp: 5 } };
+  expect(moments(slow).on!.volts).toBeLessThan(moments(fed).on!.volts / 2);
+  expect(moments(slow).on!.ramp).toBe(5);
+});
+
+test('a microphone that draws current empties the line sooner than one that does not', () => {
+  const decay = (source: string) => moments(line(source, [cable()], on('P48'))).off!.decay!;
+  expect(decay('condenser-48')).toBeLessThan(decay('moving-coil') / 4);
+  // 10 µF of the filter and 2 · 47 µF of the inlet into some 100 kΩ: 3.87 RC.
+  expect(decay('moving-coil')).toBeGreaterThan(0.8 * 3.87 * 104e-6 * 100e3);
+  expect(decay('moving-coil')).toBeLessThan(1.2 * 3.87 * 104e-6 * 100e3 * 1.1);
+});
+
+test('without a live feed nothing happens', () => {
+  expect(moments(line('moving-coil', patched, on('off')))).toEqual({ plugged: [], on: null, off: null });
+});
