@@ -42,7 +42,7 @@ test.each([
   ['a file that is not there', 'nowhere.json', 'unreadable'],
   ['a file that is not JSON', file('{'), 'bad-document'],
   ['a wrong field', file(one('P49')), 'bad-document'],
-  ['a file over 1 MiB', file(' '.repeat(1024 * 1024 + 1)), 'too-large'],
+  ['a file over 4 MiB', file(' '.repeat(4 * 1024 * 1024 + 1)), 'too-large'],
 ])('check refuses %s', (_name, path, code) => {
   const { stderr, stdout, status } = run('check', path);
   expect(status).toBe(2);
@@ -57,4 +57,14 @@ test('spice prints a netlist; an unknown line lists the known ones', () => {
   expect(bad.status).toBe(2);
   expect(JSON.parse(bad.stderr).error).toMatchObject({ code: 'no-line', message: expect.stringContaining('one') });
   expect(JSON.parse(run('spice', file(one('P48'))).stderr).error.code).toBe('usage');
+});
+
+test('faults prints what a meter reads with every fault of the cable', () => {
+  const { stdout, status } = run('faults', file(one('P48')));
+  expect(status).toBe(0);
+  const { readings } = JSON.parse(stdout);
+  expect(readings).toHaveLength(20);
+  // One leg open: 48 V - 3 mA · 6.8 kΩ.
+  const open = readings.find(({ fault }: { fault?: { contact: string } }) => fault?.contact === '3');
+  expect(open.source['2']).toBeCloseTo(27.6, 1);
 });

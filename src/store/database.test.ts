@@ -62,6 +62,9 @@ test('demo data goes into an empty database only', async () => {
   expect(await load()).toBe(0);
   expect(await load()).toBe(0);
   const store = openStore(path);
-  expect(listRigs(store)).toMatchObject([{ id: 'lock-nine', name: 'Lock Nine', revision: 1 }]);
+  expect(listRigs(store)).toMatchObject([
+    { id: 'lock-nine', name: 'Lock Nine', revision: 1 },
+    { id: 'lock-nine-mended', name: 'Lock Nine, mended', revision: 1 },
+  ]);
   store.close();
 });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, test, type Page } from '@playwright/test';
-import { openLine, verdict } from './rig';
+import { openLine, openRig, verdict } from './rig';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -41,6 +41,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       expect(
         await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
       ).toBeLessThanOrEqual(0);
+      if (width < 1120) await page.getByRole('button', { name: 'Back to the sheet' }).click();
       await page.getByRole('button', { name: 'Schools' }).click();
       await expect(page.getByRole('dialog')).toBeVisible();
       await page.waitForTimeout(350);
@@ -48,8 +49,31 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.close();
     });
 
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`every tab, a switch, the kit and the dialogs are accessible, ${colorScheme}`, async ({ browser }) => {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme });
+    await openLine(page, 'Trio, long ribbon');
+    for (const name of ['Parts', 'Readings', 'Moments']) {
+      await page.getByRole('tab', { name }).click();
+      await page.waitForTimeout(350);
+      expect(await violations(page)).toEqual([]);
+    }
+    await page.getByRole('button', { name: 'Hold desk, bank B', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Settings of this switch' })).toContainText('48 V');
+    expect(await violations(page)).toEqual([]);
+    await page.keyboard.press('n');
+    await page.waitForTimeout(350);
+    expect(await violations(page)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.goto('/kit');
+    await page.getByRole('gridcell', { name: 'ribbon, left' }).click();
+    await page.waitForTimeout(350);
+    expect(await violations(page)).toEqual([]);
+    await page.close();
+  });
+
 test('the theme is chosen by hand and kept', async ({ page }) => {
-  await page.goto('/rig');
+  await openRig(page);
   await page.getByRole('button', { name: 'Switch to the dark theme' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
   await page.reload();

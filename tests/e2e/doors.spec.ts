@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { feed, openLine, saved, verdict } from './rig';
+import { copyOf, feed, openLine, openRig, saved, verdict } from './rig';
 
 const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
 
@@ -30,7 +30,7 @@ test('wrong documents, bodies and origins are refused and say what to change', a
   expect(await refused({ data: { ...demo, colour: 'red' } }, 400, 'bad-document')).toMatchObject({ path: 'colour' });
   await refused({ data: Buffer.from('{ "format":'), headers: json }, 400, 'not-json');
   await refused({ data: 'text', headers: { 'content-type': 'text/plain' } }, 415, 'not-json');
-  await refused({ data: Buffer.alloc(1024 * 1024 + 1, ' '), headers: json }, 413, 'too-large');
+  await refused({ data: Buffer.alloc(4 * 1024 * 1024 + 1, ' '), headers: json }, 413, 'too-large');
   await refused({ data: demo, headers: { origin: 'http://elsewhere.example' } }, 403, 'other-origin');
 });
 
@@ -53,23 +53,44 @@ test('rigs: a stale save is refused with both versions kept', async ({ request }
   expect((await request.put(`/api/rigs/${id}`, { data: { document } })).status()).toBe(400);
 });
 
-test('two tabs: the second is told, and may save on top', async ({ page, context }) => {
-  await openLine(page, 'Hydrophone at the sluice');
+test('two tabs: the second is told, may compare, and keep both changes', async ({ page, context }) => {
+  const rig = await copyOf(page, 'Two tabs');
+  await openRig(page, rig);
   const other = await context.newPage();
-  await openLine(other, 'Hydrophone at the sluice');
-  await feed(page, '24 V').click();
+  await openRig(other, rig);
+  await feed(page, 'Hold desk, bank A', 'off').click();
   await saved(page);
-  await expect(page.getByRole('status').filter({ hasText: 'revision' })).toBeVisible();
-  await page.waitForTimeout(600);
-  await feed(other, 'off').click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await feed(other, 'Bag recorder, pair 3–4', '48 V').click();
   await expect(other.getByText(/changed in another tab/).first()).toBeVisible();
-  await other.getByRole('button', { name: 'Save mine on top' }).click();
+  await other.getByRole('button', { name: 'Compare' }).click();
+  await expect(other.getByRole('region', { name: 'In the other tab' })).toContainText('Hold desk changed: switches');
+  await expect(other.getByRole('region', { name: 'Here, not saved' })).toContainText('Bag recorder changed: switches');
+  await other.getByRole('button', { name: 'Close' }).click();
+  await other.getByRole('button', { name: 'Keep both changes' }).click();
   await saved(other);
-  await page.reload();
-  await expect(feed(page, 'off')).toHaveAttribute('aria-pressed', 'true');
-  await feed(page, '48 V').click();
-  await expect(verdict(page)).toHaveText('Clear');
+  await expect(feed(other, 'Hold desk, bank A', 'off')).toHaveAttribute('aria-pressed', 'true');
+  await expect(feed(other, 'Bag recorder, pair 3–4', '48 V')).toHaveAttribute('aria-pressed', 'true');
+
+  // The first tab has nothing unsaved: it is told by itself, and takes what the other saved.
+  await expect(page.getByText('You have nothing unsaved.')).toBeVisible({ timeout: 15_000 });
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(feed(page, 'Bag recorder, pair 3–4', '48 V')).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('two tabs at the same switch: one is saved on top, the other stays in the history', async ({ page, context }) => {
+  const rig = await copyOf(page, 'Same switch');
+  await openRig(page, rig);
+  const other = await context.newPage();
+  await openRig(other, rig);
+  await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
   await saved(page);
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await feed(other, 'Bag recorder, pair 3–4', 'off').click();
+  await expect(other.getByText(/nothing is lost either way/)).toBeVisible();
+  await expect(other.getByRole('button', { name: 'Keep both changes' })).toHaveCount(0);
+  await other.getByRole('button', { name: 'Save mine on top' }).click();
+  await expect(other.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
 });
 
 test('the page keeps to its own server and its console clean', async ({ page }) => {
@@ -80,11 +101,13 @@ test('the page keeps to its own server and its console clean', async ({ page }) 
   const problems: string[] = [];
   page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
   page.on('pageerror', (error) => problems.push(error.message));
-  await openLine(page, 'Trio, large condenser');
+  await openLine(page, 'Wheelhouse, large condenser');
   await expect(verdict(page)).toHaveText('Silent');
   const response = await page.goto('/rig');
   expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
-  await expect(verdict(page)).toHaveText('Clear');
+  await expect(verdict(page)).toHaveText('Stop');
+  await page.goto('/kit');
+  await expect(page.getByRole('gridcell', { name: 'hydrophone' })).toBeVisible();
   expect(foreign).toEqual([]);
   expect(problems).toEqual([]);
 });

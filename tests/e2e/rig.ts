@@ -1,18 +1,41 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
-/** Opens one of the saved lines of the demo rig. */
-export async function openLine(page: Page, name: string) {
-  await page.goto('/rig');
-  await expect(verdict(page)).toBeVisible();
-  await page.getByRole('navigation', { name: 'Lines' }).getByRole('link', { name }).click();
-  await expect(page.getByLabel('Line', { exact: true })).toHaveValue(name);
+/** Opens the demo rig, or another one, and waits until it is solved. */
+export async function openRig(page: Page, rig = 'lock-nine') {
+  await page.goto(`/rig?rig=${rig}`);
+  await expect(page.getByRole('group', { name: 'Show lines by verdict' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Show only|\d+ Clear/ }).first()).not.toHaveText(/^0 /);
+}
+
+/** The row of a line on the sheet. */
+export const row = (page: Page, name: string): Locator =>
+  page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: new RegExp(`^${escape(name)}(?!,| \\d)`) }) });
+
+const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Opens the demo rig and selects one of its lines. */
+export async function openLine(page: Page, name: string, rig?: string) {
+  await openRig(page, rig);
+  await select(page, name);
+}
+
+export async function select(page: Page, name: string) {
+  await page
+    .getByRole('button', { name: new RegExp(`^${escape(name)} `) })
+    .first()
+    .click();
+  await expect(why(page).getByRole('heading', { name, exact: true })).toBeVisible();
+  await expect(why(page).getByTestId('verdict')).toBeVisible();
 }
 
 export const why = (page: Page) => page.getByRole('complementary', { name: 'Why' });
 export const verdict = (page: Page) => why(page).getByTestId('verdict');
 export const finding = (page: Page, what: string | RegExp) => why(page).getByRole('article', { name: what });
-export const feed = (page: Page, label: string) =>
-  page.getByRole('group', { name: 'Feed' }).getByRole('button', { name: label, exact: true });
+export const feed = (page: Page, group: string, label: string) =>
+  page.getByRole('group', { name: `Feed of ${group}` }).getByRole('button', { name: label, exact: true });
+export const tab = (page: Page, name: string) => why(page).getByRole('tab', { name });
 
 /** Chooses an option of a select field by its label. */
 export async function choose(page: Page, label: string, option: string | RegExp) {
@@ -22,3 +45,10 @@ export async function choose(page: Page, label: string, option: string | RegExp)
 
 export const saved = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: /saved \d\d:\d\d · revision/ })).toBeVisible();
+
+/** A rig of its own for tests that change it, as a copy of the demo's. */
+export async function copyOf(page: Page, name: string, from = 'lock-nine'): Promise<string> {
+  const { document } = await (await page.request.get(`/api/rigs/${from}`)).json();
+  const made = await page.request.post('/api/rigs', { data: { ...document, name } });
+  return (await made.json()).id;
+}

@@ -1,0 +1,223 @@
+import { expect, test, type Page } from '@playwright/test';
+import { choose, copyOf, feed, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
+
+const pick = async (page: Page, label: string, option: string) => {
+  await page.getByRole('combobox', { name: label }).fill(option);
+  await page.getByRole('option', { name: option, exact: true }).first().click();
+};
+
+test('a new line from the kit, by keys; then a link, a fault, a figure', async ({ page }) => {
+  const rig = await copyOf(page, 'Building trial');
+  await openRig(page, rig);
+  await page.keyboard.press('n');
+  await page.getByRole('button', { name: 'Add the line' }).click();
+  await expect(page.getByText('Choose what makes the sound')).toBeVisible();
+  await pick(page, 'Source', 'large condenser');
+  await pick(page, 'Inlet', 'Hold desk, inlet 15');
+  await page.getByLabel('Name of the line').fill('Bow');
+  await page.getByRole('button', { name: 'Add the line' }).click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await expect(row(page, 'Bow')).toContainText('inlet 15');
+
+  await row(page, 'Bow').getByRole('button', { name: 'Insert a link before the inlet' }).click();
+  await page.getByRole('menuitem', { name: /^Polarity reverser/ }).click();
+  await tab(page, 'Why').click();
+  await expect(finding(page, /polarity reversed/)).toBeVisible();
+  await tab(page, 'Parts').click();
+  await why(page).getByRole('button', { name: 'Take this link out' }).click();
+  await why(page).getByRole('button', { name: 'Cable', exact: true }).click();
+  await why(page).getByRole('button', { name: 'Add a fault' }).click();
+  await expect(verdict(page)).toHaveText('Watch');
+  await expect(page.getByRole('img', { name: /source: 1 0 V, 2 27\.6 V/ })).toBeVisible();
+  await why(page).getByRole('button', { name: 'Take fault 1 away' }).click();
+  await why(page).getByRole('button', { name: 'large condenser', exact: true }).click();
+  await why(page).getByLabel('Supply current', { exact: true }).fill('900');
+  await why(page).getByLabel('Supply current', { exact: true }).press('Enter');
+  await expect(why(page).getByText('From 0.05 to 22 mA')).toBeVisible();
+  await why(page).getByLabel('Supply current', { exact: true }).fill('5,2');
+  await why(page).getByLabel('Supply current', { exact: true }).press('Enter');
+  await expect(row(page, 'Bow')).toContainText('gets 30.3 V');
+  await saved(page);
+  await page.reload();
+  await expect(row(page, 'Bow')).toContainText('gets 30.3 V');
+});
+
+test('lines are duplicated, moved, reordered and removed, and everything is undone', async ({ page }) => {
+  const rig = await copyOf(page, 'Moving trial');
+  await openLine(page, 'Trio, pair A left', rig);
+  await page.getByRole('button', { name: 'Duplicate this line' }).click();
+  await expect(row(page, 'Trio, pair A left 2')).toContainText('inlet 15');
+  await page.getByRole('button', { name: 'Move to another inlet' }).click();
+  await page.getByRole('menuitem', { name: /^Bag recorder, inlet 6/ }).click();
+  await expect(row(page, 'Trio, pair A left 2')).toContainText('Silent');
+  await page.getByRole('button', { name: 'Remove this line' }).click();
+  await expect(page.getByText('Undo brings it back.')).toBeVisible();
+  await expect(row(page, 'Trio, pair A left 2')).toHaveCount(0);
+  for (let n = 0; n < 3; n++) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row(page, 'Trio, pair A left 2')).toHaveCount(0);
+
+  const names = () =>
+    page
+      .getByRole('region', { name: 'Hold desk, bank A' })
+      .getByRole('listitem')
+      .evaluateAll((rows) => rows.map((each) => each.getAttribute('data-line')));
+  await select(page, 'Trio, pair A left');
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect.poll(names).toEqual(expect.arrayContaining(['pair-a-right', 'pair-a-left']));
+  expect((await names()).slice(0, 2)).toEqual(['pair-a-right', 'pair-a-left']);
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await names())[0]).toBe('pair-a-left');
+});
+
+test('a line is carried by its grip: with the keyboard within its switch, with the mouse to a free inlet', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Carrying trial');
+  await openRig(page, rig);
+  const grip = (name: string) => page.getByRole('button', { name: `Move ${name}: space picks it up, arrows move it` });
+  await grip('Trio, pair A left').focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('Space');
+  const first = page.getByRole('region', { name: 'Hold desk, bank A' }).getByRole('listitem').first();
+  await expect(first).toContainText('Trio, pair A right');
+
+  await grip('Double bass').scrollIntoViewIfNeeded();
+  const slot = page.getByRole('region', { name: 'Hold desk, bank B' }).getByText('16', { exact: true });
+  await slot.scrollIntoViewIfNeeded();
+  await grip('Laptop, playback').hover();
+  await page.mouse.down();
+  const to = (await slot.boundingBox())!;
+  await page.mouse.move(to.x + 10, to.y - 30, { steps: 8 });
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+  await page.mouse.up();
+  await expect(row(page, 'Laptop, playback')).toContainText('inlet 16');
+  await saved(page);
+});
+
+test('a device is built, its switch offered, and what does not go together is refused', async ({ page }) => {
+  const rig = await copyOf(page, 'Device trial');
+  await openRig(page, rig);
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'New device' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('Name', { exact: true }).fill('Stage box');
+  await dialog.getByRole('button', { name: 'Add an inlet' }).click();
+  await dialog.getByRole('textbox', { name: 'Number' }).nth(2).fill('1');
+  await dialog.getByRole('button', { name: 'Add the device' }).click();
+  await expect(dialog.getByRole('alert')).toContainText(/same id as/);
+  await dialog.getByRole('textbox', { name: 'Number' }).nth(2).fill('3');
+  await dialog.getByLabel('All feeds together, at most (mA)').fill('20');
+  await dialog.getByLabel('Where it is found').fill('back panel, red');
+  await dialog.getByRole('button', { name: 'Add the device' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Stage box, inlets 1–2' })).toBeVisible();
+  await feed(page, 'Stage box, inlets 1–2', '48 V').click();
+  await page.getByRole('button', { name: 'Stage box, inlets 1–2', exact: true }).click();
+  await expect(why(page)).toContainText('Found at: back panel, red');
+  await expect(why(page)).toContainText('20 mA at most');
+});
+
+test('a maker’s answer, with who and when, is a fact on every line and in the kit', async ({ page }) => {
+  const rig = await copyOf(page, 'Answer trial');
+  const other = await copyOf(page, 'Other rig of the same ribbon');
+  await openLine(page, 'Trio, ribbon right', rig);
+  await finding(page, /passive ribbon/)
+    .getByRole('button', { name: /Maker: no tap on pin 1/ })
+    .click();
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(page.getByText('Say who: the maker')).toBeVisible();
+  await page.getByLabel('Who answered').fill('maker');
+  await page.getByLabel('Where it is written').fill('letter of May');
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(verdict(page)).toHaveText('Watch');
+  await openLine(page, 'Trio, ribbon right', other);
+  await expect(verdict(page)).toHaveText('Watch');
+  await page.goto(`/kit?rig=${rig}`);
+  await page.getByLabel('Find in the kit').fill('ribbon, right');
+  await page.getByRole('gridcell', { name: 'ribbon, right' }).click();
+  await expect(page.getByRole('region', { name: 'Recorded answers' })).toContainText(
+    /maker, \d{4}-\d\d-\d\d, letter of May/,
+  );
+});
+
+test('the history shows what each revision differs in, and goes back', async ({ page }) => {
+  const rig = await copyOf(page, 'History trial');
+  await openRig(page, rig);
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await page.keyboard.press('h');
+  await page.getByRole('button', { name: /^Revision 1/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Hold desk changed: switches');
+  await page.getByRole('button', { name: 'Restore revision 1' }).click();
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
+  await expect(page.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
+});
+
+test('when the server does not answer the change is kept, said, and saved later', async ({ page }) => {
+  const rig = await copyOf(page, 'Offline trial');
+  await openRig(page, rig);
+  await page.route('**/api/rigs/*', (route) => route.abort());
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toContainText('kept here and sent again');
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Clear');
+  await page.unroute('**/api/rigs/*');
+  await saved(page);
+});
+
+test('a phone: choose a line, read why, apply a remedy, go back to the sheet', async ({ browser }) => {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const rig = await copyOf(page, 'Phone trial');
+  await openLine(page, 'Wheelhouse, short shotgun', rig);
+  await expect(verdict(page)).toHaveText('Watch');
+  await why(page)
+    .getByRole('button', { name: /Switch the battery off/ })
+    .click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await page.getByRole('button', { name: 'Back to the sheet' }).click();
+  await expect(row(page, 'Wheelhouse, short shotgun')).toContainText('Clear');
+  await page.close();
+});
+
+test('an empty rig says what to do first', async ({ page }) => {
+  await openRig(page);
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'New rig' }).click();
+  await expect(page.getByRole('heading', { name: 'An empty rig' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add the first device' }).click();
+  await page.getByRole('combobox', { name: 'Take it from your kit' }).click();
+  await page.getByRole('option', { name: 'Hold desk' }).click();
+  await page.getByRole('button', { name: 'Add the device' }).click();
+  await expect(page.getByRole('region', { name: 'Hold desk, bank B' })).toBeVisible();
+  await saved(page);
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'Remove this rig' }).click();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('region', { name: 'Hold desk, bank B' })).toBeVisible();
+});
+
+test('keys alone: next and previous line, a remedy, the switch', async ({ page }) => {
+  const rig = await copyOf(page, 'Keys trial');
+  await openRig(page, rig);
+  const heading = why(page).getByRole('heading', { level: 2 });
+  await expect(heading).toHaveText('Trio, ribbon left');
+  await page.keyboard.press('j');
+  await expect(heading).toHaveText('Trio, ribbon right');
+  await page.keyboard.press('k');
+  await page.keyboard.press('k');
+  await expect(heading).toHaveText('Trio, pair A right');
+  await page.keyboard.press('d');
+  await expect(heading).toHaveText('Trio, pair A right 2');
+  await page.keyboard.press('Delete');
+  await expect(row(page, 'Trio, pair A right 2')).toHaveCount(0);
+  await select(page, 'Trio, ribbon left');
+  await finding(page, /passive ribbon/)
+    .getByRole('button', { name: /Insert an isolating transformer/ })
+    .focus();
+  await page.keyboard.press('Enter');
+  await expect(verdict(page)).toHaveText('Clear');
+  await choose(page, 'Probe, red tip', '2, at the inlet');
+  await expect(page.getByLabel('Probe reads')).toHaveText(/^47\.\d\d V$/);
+});

@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test';
+import { choose, copyOf, openRig } from './rig';
+
+const item = (page: import('@playwright/test').Page) => page.getByRole('complementary', { name: 'Item' });
+
+test('something is copied from the catalogue, gets its figures, says what is open, and is used on a line', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Kit trial');
+  await page.goto(`/kit?rig=${rig}`);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByText('Choose what it is')).toBeVisible();
+  await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
+  await page.getByRole('option', { name: 'Passive ribbon' }).click();
+  await page.getByLabel('What you call it').fill('borrowed ribbon');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  await expect(item(page).getByRole('region', { name: 'What is open' })).toContainText('centre tap');
+  // Only what a ribbon needs is asked.
+  await expect(item(page).getByLabel('Supply current')).toHaveCount(0);
+  await item(page).getByLabel('Direct current it stands', { exact: true }).fill('0.2');
+  await item(page).getByLabel('Direct current it stands', { exact: true }).press('Enter');
+  await item(page).getByLabel('Data sheet').fill('leaflet, page 2');
+  await item(page).getByLabel('Data sheet').blur();
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  await page.reload();
+  await page.getByLabel('Find in the kit').fill('borrowed');
+  await page.getByRole('gridcell', { name: 'borrowed ribbon' }).click();
+  await expect(item(page).getByLabel('Data sheet')).toHaveValue('leaflet, page 2');
+  await item(page).getByRole('button', { name: 'Answer: none, or left free' }).click();
+  await page.getByLabel('Who answered').fill('owner');
+  await page.getByRole('button', { name: 'Record', exact: true }).click();
+  await expect(page.getByText('No rig uses this item yet.')).toBeVisible();
+  await expect(item(page).getByRole('region', { name: 'Recorded answers' })).toContainText('owner');
+  await page.getByRole('button', { name: 'Remove from the kit' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('gridcell', { name: 'borrowed ribbon' })).toBeVisible();
+});
+
+test('a table is previewed row by row before anything changes', async ({ page }) => {
+  await page.goto('/kit');
+  await page.getByRole('button', { name: 'Import' }).click();
+  const table = [
+    'role,kind,name,count,figures',
+    'link,cable,spare cable,6,length=12 m (measured)',
+    'source,harp,harp,1,',
+  ].join('\n');
+  await page
+    .getByLabel('A kit (JSON or CSV)')
+    .setInputFiles({ name: 'kit.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
+  await expect(page.getByRole('dialog')).toContainText('1 added, 0 changed, 0 left as they are, 1 refused');
+  await expect(page.getByRole('row', { name: /harp refused/ })).toContainText('there is no source of the kind “harp”');
+  await page.getByRole('button', { name: 'Take these rows over' }).click();
+  await page.getByLabel('Find in the kit').fill('spare');
+  await expect(page.getByRole('gridcell', { name: 'spare cable' })).toBeVisible();
+  await page.getByRole('button', { name: 'Import' }).click();
+  await page
+    .getByLabel('A kit (JSON or CSV)')
+    .setInputFiles({ name: 'kit.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
+  await expect(page.getByRole('alert')).toContainText('kit.json was refused; nothing was changed.');
+});
+
+test('the kit is handed out as CSV and JSON', async ({ page }) => {
+  await page.goto('/kit');
+  const csv = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export CSV' }).click();
+  expect((await csv).suggestedFilename()).toBe('kit.csv');
+  const json = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export JSON' }).click();
+  expect((await json).suggestedFilename()).toBe('kit.json');
+});
+
+test('a device’s switches are edited, and the places keep the same rig open', async ({ page }) => {
+  const rig = await copyOf(page, 'Places trial');
+  await openRig(page, rig);
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Kit' }).click();
+  await expect(page.getByRole('heading', { name: 'Places trial' })).toBeVisible();
+  await page.getByRole('button', { name: 'Devices' }).click();
+  await page.getByRole('gridcell', { name: 'Stream interface' }).click();
+  await item(page).getByRole('button', { name: 'Inlets, switches and figures' }).click();
+  await page.getByLabel('Where it is found').fill('front, left of the knob');
+  await page.getByRole('button', { name: 'Save the device' }).click();
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Rig' }).click();
+  await expect(page.getByRole('button', { name: 'Rig: Places trial' })).toBeVisible();
+  await expect(page).toHaveURL(new RegExp(rig));
+  await choose(page, 'Probe, red tip', '3, at the source');
+});

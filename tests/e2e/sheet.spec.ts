@@ -1,0 +1,165 @@
+import { expect, test } from '@playwright/test';
+import { choose, copyOf, feed, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
+
+test('Lock Nine opens at its worst line; every mistake is found and explained', async ({ page }) => {
+  await openRig(page);
+  await expect(verdict(page)).toHaveText('Stop');
+  await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '4 Silent' })).toBeVisible();
+  for (const [line, what] of [
+    ['Trio, ribbon left', /live feed of 48\.0 V reaches a passive ribbon/],
+    ['Trio, long ribbon', /TRS patch point lies on a line with a live feed/],
+    ['Guide, body-worn', /Too much voltage on the capsule/],
+    ['Announcer', /signal does not get through/],
+    ['Double bass', /Low tones are lost/],
+    ['Electric piano, left', /link-through socket is used as a second input/],
+    ['Inherited shotgun', /No power reaches the microphone/],
+    ['Wheelhouse, large condenser', /Too little voltage for the microphone/],
+    ['Camera', /TRRS plug sits in a mini-jack TRS socket/],
+  ] as const) {
+    await select(page, line);
+    await expect(finding(page, what)).toBeVisible();
+  }
+});
+
+test('Lock Nine, mended has no Stop and no Silent', async ({ page }) => {
+  await openRig(page, 'lock-nine-mended');
+  await expect(page.getByRole('button', { name: '0 Stop' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '0 Silent' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '21 Clear' })).toBeVisible();
+});
+
+test('bank A off and on: ribbons and condensers change together, the header says who objects', async ({ page }) => {
+  const rig = await copyOf(page, 'Bank trial');
+  await openRig(page, rig);
+  const bank = page.getByRole('region', { name: 'Hold desk, bank A' });
+  await expect(bank.getByText(/^Objecting: Trio, ribbon left/)).toBeVisible();
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
+  await expect(row(page, 'Trio, pair A left')).toContainText('Clear');
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Clear');
+  await expect(row(page, 'Trio, pair A left')).toContainText('Silent');
+  await expect(bank.getByText(/^Objecting: Trio, pair A left/)).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Clear');
+  await saved(page);
+});
+
+test('a switch tells what each setting would do, and turns', async ({ page }) => {
+  const rig = await copyOf(page, 'Pair trial');
+  await openRig(page, rig);
+  await page.getByRole('button', { name: 'Bag recorder, pair 3–4', exact: true }).click();
+  const settings = why(page).getByRole('region', { name: 'Settings of this switch' });
+  await expect(settings).toContainText('12 V · ruled out by 1');
+  await expect(settings).toContainText('24 V · every line accepts it');
+  await expect(why(page)).toContainText('Found at: menu, inputs, feed of the pair');
+  await settings.getByRole('button', { name: 'Turn to 24 V' }).click();
+  await expect(row(page, 'Wheelhouse, large condenser')).toContainText('Watch');
+  await expect(verdict(page)).toHaveText('Watch');
+});
+
+test('a remedy: 46 V on the capsule, one press on the converter, undo brings it back', async ({ page }) => {
+  const rig = await copyOf(page, 'Remedy trial');
+  await openLine(page, 'Guide, body-worn', rig);
+  await expect(finding(page, 'Too much voltage on the capsule')).toContainText(
+    /46\.0 V stand on the capsule; it stands 10\.0 V/,
+  );
+  await finding(page, 'Too much voltage on the capsule')
+    .getByRole('button', { name: /converter/ })
+    .click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await tab(page, 'Readings').click();
+  await expect(why(page).getByRole('region', { name: 'Readings' })).toContainText(/On the capsule\s*2\.\d\d V/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(verdict(page)).toHaveText('Stop');
+  await saved(page);
+});
+
+test('the ribbon: turning the bank off costs three lines, moving it costs none; the switch’s others are told', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Ribbon trial');
+  await openLine(page, 'Trio, ribbon left', rig);
+  const fed = finding(page, /passive ribbon/);
+  await expect(fed.getByRole('button', { name: /Turn Hold desk, bank A off/ })).toContainText('3 lines fall silent');
+  await fed.getByRole('button', { name: /Move to Bag recorder, inlet 6/ }).click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await expect(why(page)).toContainText('Bag recorder, inlet 6');
+  await expect(
+    page.getByRole('region', { name: 'Bag recorder, pair 5–6' }).getByText('Trio, ribbon left'),
+  ).toBeVisible();
+});
+
+test('the electric piano: the current between the outputs, and a stereo direct box as the remedy', async ({ page }) => {
+  const rig = await copyOf(page, 'Piano trial');
+  await openLine(page, 'Electric piano, right', rig);
+  const fight = finding(page, 'The link-through socket is used as a second input');
+  await expect(fight).toContainText(/drive into each other: up to 2\.\d+ mA/);
+  await expect(row(page, 'Electric piano, right')).toContainText('via inlet 10');
+  await fight.getByRole('button', { name: /stereo direct box/ }).click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await expect(row(page, 'Electric piano, left')).toContainText('Clear');
+});
+
+test('the long ribbon: peaks while it is patched live, and the step at a chosen gain', async ({ page }) => {
+  await openLine(page, 'Trio, long ribbon');
+  await expect(finding(page, /TRS patch point/)).toContainText(/Peak current while it is patched live .*\d\d\.\d mA/);
+  await tab(page, 'Moments').click();
+  const patch = why(page).getByRole('region', { name: 'Patching live at the TRS patch point' });
+  await expect(patch).toContainText(/Peak current through it\s*\d\d\.\d mA/);
+  await expect(why(page).getByLabel('Step at this gain')).toHaveText(/−\d+\.\d dBFS/);
+  const before = await why(page).getByLabel('Step at this gain').textContent();
+  await choose(page, 'at a gain of', '0 dB');
+  await expect(why(page).getByLabel('Step at this gain')).not.toHaveText(before!);
+});
+
+test('two inlets of one splitter: which one feeds, and what happens when the other goes off', async ({ page }) => {
+  const rig = await copyOf(page, 'Splitter trial');
+  await openLine(page, 'Guest singer', rig);
+  const both = finding(page, /Two inlets share this source/);
+  await expect(both).toContainText('the feed of Stream interface, inlet 1 is blocked on the way and reaches nothing');
+  await expect(both).toContainText(/With Hold desk, inlet 11 off the source has 0 V/);
+  await feed(page, 'Stream interface, both inlets', 'off').click();
+  await expect(verdict(page)).toHaveText('Clear');
+  await feed(page, 'Hold desk, bank B', 'off').click();
+  await expect(verdict(page)).toHaveText('Silent');
+  await expect(row(page, 'Guest singer, to the stream')).toContainText('Silent');
+});
+
+test('filters and search leave what is asked for', async ({ page }) => {
+  await openRig(page);
+  await page.getByRole('button', { name: '4 Silent' }).click();
+  await expect(row(page, 'Announcer')).toBeVisible();
+  await expect(row(page, 'Trio, ribbon left')).toHaveCount(0);
+  await page.getByRole('button', { name: '4 Silent' }).click();
+  await page.keyboard.press('/');
+  await page.keyboard.type('piano');
+  await expect(row(page, 'Electric piano, left')).toBeVisible();
+  await expect(row(page, 'Announcer')).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(row(page, 'Announcer')).toBeVisible();
+  await page.getByLabel('Find a line').fill('nothing like it');
+  await expect(page.getByText('No line is left by this filter.')).toBeVisible();
+});
+
+test('the probe goes on any two contacts, by pressing them or by name', async ({ page }) => {
+  await openLine(page, 'Trio, pair A left');
+  await expect(page.getByLabel('Probe reads')).toHaveText(/^35\.7\d V$/);
+  await choose(page, 'black tip', '3, at the source');
+  await expect(page.getByLabel('Probe reads')).toHaveText('0.00 V');
+  await row(page, 'Trio, pair A left').getByTitle('Probe contact 1').first().locator('..').click();
+  await expect(page.getByLabel('Probe reads')).toHaveText(/^−35\.7\d V$/);
+});
+
+test('schools change verdicts, and the finding names the one that decided', async ({ page }) => {
+  const rig = await copyOf(page, 'School trial');
+  await openLine(page, "Guide's stand", rig);
+  await expect(verdict(page)).toHaveText('Clear');
+  await page.getByRole('button', { name: 'Schools' }).click();
+  await choose(page, 'Phantom on a moving coil', 'off unless needed');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(verdict(page)).toHaveText('Watch');
+  await expect(finding(page, /nothing on this line needs it/)).toContainText('“off unless needed”');
+});
