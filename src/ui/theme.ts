@@ -66,7 +66,11 @@ export const theme = createTheme({
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
     MuiTextField: { defaultProps: { size: 'small' } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
-    MuiToggleButton: { styleOverrides: { root: { padding: '3px 10px', lineHeight: 1.5 } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: ({ theme: { vars } }) => ({ padding: '3px 10px', lineHeight: 1.5, color: vars.palette.text.secondary }),
+      },
+    },
     MuiTooltip: { defaultProps: { enterDelay: 400 } },
   },
 });

@@ -66,7 +66,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     expect(await violations(page)).toEqual([]);
     await page.keyboard.press('Escape');
     await page.goto('/kit');
-    await page.getByRole('gridcell', { name: 'ribbon, left' }).click();
+    await page.getByRole('gridcell', { name: 'ribbon, left', exact: true }).click();
     await page.waitForTimeout(350);
     expect(await violations(page)).toEqual([]);
     await page.close();

@@ -107,7 +107,7 @@ test('the page keeps to its own server and its console clean', async ({ page }) 
   expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
   await expect(verdict(page)).toHaveText('Stop');
   await page.goto('/kit');
-  await expect(page.getByRole('gridcell', { name: 'hydrophone' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
   expect(foreign).toEqual([]);
   expect(problems).toEqual([]);
 });

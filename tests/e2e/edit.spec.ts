@@ -137,7 +137,7 @@ test('a maker’s answer, with who and when, is a fact on every line and in the 
   await expect(verdict(page)).toHaveText('Watch');
   await page.goto(`/kit?rig=${rig}`);
   await page.getByLabel('Find in the kit').fill('ribbon, right');
-  await page.getByRole('gridcell', { name: 'ribbon, right' }).click();
+  await page.getByRole('gridcell', { name: 'ribbon, right', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Recorded answers' })).toContainText(
     /maker, \d{4}-\d\d-\d\d, letter of May/,
   );

@@ -38,8 +38,9 @@ test('files that are no rig are refused with path and reason, and nothing change
     ['{ "format": ', 'this is not JSON'],
   ] as const) {
     await input.setInputFiles(json(file));
-    await expect(page.getByRole('alert')).toContainText('was refused; nothing was changed.');
-    await expect(page.getByRole('alert')).toContainText(reason);
+    const alert = page.getByRole('dialog').getByRole('alert');
+    await expect(alert).toContainText('was refused; nothing was changed.');
+    await expect(alert).toContainText(reason);
   }
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 1' })).toBeVisible();

@@ -25,7 +25,7 @@ test('something is copied from the catalogue, gets its figures, says what is ope
   await expect(page.getByRole('status')).toHaveText(/kit saved/);
   await page.reload();
   await page.getByLabel('Find in the kit').fill('borrowed');
-  await page.getByRole('gridcell', { name: 'borrowed ribbon' }).click();
+  await page.getByRole('gridcell', { name: 'borrowed ribbon', exact: true }).click();
   await expect(item(page).getByLabel('Data sheet')).toHaveValue('leaflet, page 2');
   await item(page).getByRole('button', { name: 'Answer: none, or left free' }).click();
   await page.getByLabel('Who answered').fill('owner');
@@ -34,7 +34,7 @@ test('something is copied from the catalogue, gets its figures, says what is ope
   await expect(item(page).getByRole('region', { name: 'Recorded answers' })).toContainText('owner');
   await page.getByRole('button', { name: 'Remove from the kit' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('gridcell', { name: 'borrowed ribbon' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'borrowed ribbon', exact: true })).toBeVisible();
 });
 
 test('a table is previewed row by row before anything changes', async ({ page }) => {
@@ -52,12 +52,12 @@ test('a table is previewed row by row before anything changes', async ({ page })
   await expect(page.getByRole('row', { name: /harp refused/ })).toContainText('there is no source of the kind “harp”');
   await page.getByRole('button', { name: 'Take these rows over' }).click();
   await page.getByLabel('Find in the kit').fill('spare');
-  await expect(page.getByRole('gridcell', { name: 'spare cable' })).toBeVisible();
+  await expect(page.getByRole('gridcell', { name: 'spare cable', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Import' }).click();
   await page
     .getByLabel('A kit (JSON or CSV)')
     .setInputFiles({ name: 'kit.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
-  await expect(page.getByRole('alert')).toContainText('kit.json was refused; nothing was changed.');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('kit.json was refused; nothing was changed.');
 });
 
 test('the kit is handed out as CSV and JSON', async ({ page }) => {
@@ -76,7 +76,7 @@ test('a device’s switches are edited, and the places keep the same rig open', 
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Kit' }).click();
   await expect(page.getByRole('heading', { name: 'Places trial' })).toBeVisible();
   await page.getByRole('button', { name: 'Devices' }).click();
-  await page.getByRole('gridcell', { name: 'Stream interface' }).click();
+  await page.getByRole('gridcell', { name: 'Stream interface', exact: true }).first().click();
   await item(page).getByRole('button', { name: 'Inlets, switches and figures' }).click();
   await page.getByLabel('Where it is found').fill('front, left of the knob');
   await page.getByRole('button', { name: 'Save the device' }).click();

@@ -149,7 +149,7 @@ test('the probe goes on any two contacts, by pressing them or by name', async ({
   await expect(page.getByLabel('Probe reads')).toHaveText(/^35\.7\d V$/);
   await choose(page, 'black tip', '3, at the source');
   await expect(page.getByLabel('Probe reads')).toHaveText('0.00 V');
-  await row(page, 'Trio, pair A left').getByTitle('Probe contact 1').first().locator('..').click();
+  await row(page, 'Trio, pair A left').locator('title', { hasText: 'Probe contact 1' }).first().locator('..').click();
   await expect(page.getByLabel('Probe reads')).toHaveText(/^−35\.7\d V$/);
 });
 

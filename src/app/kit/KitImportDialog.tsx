@@ -10,7 +10,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { CsvError } from '@/core/csv';
 import { parseKit, readKitCsv, type KitItem } from '@/core/kit';
-import { DocumentError, MOST_BYTES, type RowReport } from '@/core/rig';
+import { DocumentError, type RowReport } from '@/core/rig';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
 
@@ -32,8 +32,8 @@ export function KitImportDialog({ items, onClose, onTake }: Props) {
         <FileDrop
           label="A kit (JSON or CSV)"
           accept=".json,.csv,application/json,text/csv"
-          most={MOST_BYTES}
           onText={(file, text) => setRead(readFile(file, text, items))}
+          onRefused={(file, why) => setRead({ file, refused: [why] })}
         />
         <Box sx={{ mt: 2 }} aria-live="polite">
           {read && 'refused' in read && (

@@ -14,7 +14,6 @@ import type { KitItem } from '@/core/kit';
 import {
   DocumentError,
   differences,
-  MOST_BYTES,
   parseDocument,
   readPatchList,
   type PatchImport,
@@ -53,8 +52,8 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
         <FileDrop
           label="A rig (JSON) or a patch list (CSV)"
           accept=".json,.csv,application/json,text/csv"
-          most={MOST_BYTES}
           onText={take}
+          onRefused={(file, message) => setRead({ kind: 'refused', file, reasons: [{ path: '', message }] })}
         />
         {failed && (
           <Alert severity="error" sx={{ mt: 2 }}>

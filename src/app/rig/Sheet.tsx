@@ -2,6 +2,8 @@
 
 import {
   closestCenter,
+  pointerWithin,
+  type CollisionDetection,
   DndContext,
   KeyboardSensor,
   PointerSensor,
@@ -87,7 +89,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     <Box ref={holder} component="main" sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0, pb: 6 }}>
       <DndContext
         sensors={sensors}
-        collisionDetection={closestCenter}
+        collisionDetection={underOrNearest}
         onDragEnd={drop}
         accessibility={{ announcements }}
       >
@@ -114,6 +116,12 @@ export const Sheet = memo(function Sheet(props: Props) {
     </Box>
   );
 });
+
+/** What the pointer is over; without a pointer, whatever is nearest. */
+const underOrNearest: CollisionDetection = (args) => {
+  const under = pointerWithin(args);
+  return under.length ? under : closestCenter(args);
+};
 
 const inletOf = (id: string): InletRef | undefined => {
   const [mark, device, inlet] = id.split('\n');

@@ -72,7 +72,7 @@ export const TopBar = memo(function TopBar(props: Props) {
         role="group"
       >
         {VERDICT_ORDER.map((verdict) => (
-          <Tooltip key={verdict} title={`Show only ${verdict}`}>
+          <Tooltip key={verdict} describeChild title={`Show only ${verdict}`}>
             <ButtonBase
               aria-pressed={shown.has(verdict)}
               onClick={() => onShow(verdict)}

@@ -28,7 +28,7 @@ export function useRigCheck(document: RigDocument, selected: string | undefined)
   const [solution, setSolution] = useState(NOTHING);
 
   useEffect(() => {
-    wanted.current = { document, selected };
+    wanted.current = { document, selected: selected || undefined };
     worker.current ??= startCheckWorker();
     if (!busy.current) void pursue(worker.current);
 

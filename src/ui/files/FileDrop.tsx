@@ -9,20 +9,21 @@ import { useRef, useState } from 'react';
 interface Props {
   label: string;
   accept: string;
-  /** Largest file that is read, in bytes. */
-  most: number;
   onText: (file: string, text: string) => void;
+  /** A file that is not even read. */
+  onRefused: (file: string, why: string) => void;
 }
 
+/** Largest file that is read, in bytes; what is in it may be refused for being too much all the same. */
+const MOST = 64 * 1024 * 1024;
+
 /** A place to drop a text file on, or to choose one. */
-export function FileDrop({ label, accept, most, onText }: Props) {
+export function FileDrop({ label, accept, onText, onRefused }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const [over, setOver] = useState(false);
-  const [failed, setFailed] = useState('');
   const take = async (file: File | undefined) => {
     if (!file) return;
-    if (file.size > most) return setFailed(`${file.name} is larger than ${most / 1024 / 1024} MiB; split it.`);
-    setFailed('');
+    if (file.size > MOST) return onRefused(file.name, `it is larger than ${MOST / 1024 / 1024} MiB; split it`);
     onText(file.name, await file.text());
   };
   return (
@@ -66,11 +67,6 @@ export function FileDrop({ label, accept, most, onText }: Props) {
           event.target.value = '';
         }}
       />
-      {failed && (
-        <Typography variant="body2" color="error" role="alert">
-          {failed}
-        </Typography>
-      )}
     </Box>
   );
 }
