@@ -20,13 +20,13 @@ interface Props {
   /** Names of the lines that object, as one text. */
   objecting: string;
   selected: boolean;
-  onSelect: () => void;
-  onFeed: (feed: FeedName) => void;
+  onGroup: (device: string, group?: string) => void;
+  onFeed: (device: string, group: string, feed: FeedName) => void;
 }
 
 /** The switch of a group: its header turns it, and says who objects. */
 export const GroupHeader = memo(function GroupHeader(props: Props) {
-  const { device, group, result, options, objecting, selected, onSelect, onFeed } = props;
+  const { device, group, result, options, objecting, selected, onGroup, onFeed } = props;
   const title = group ? `${device.name}, ${group.name}` : device.name;
   return (
     <Box
@@ -46,7 +46,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
     >
       <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.5 }}>
         <ButtonBase
-          onClick={onSelect}
+          onClick={() => onGroup(device.id, group?.id)}
           aria-pressed={selected}
           title="This switch: what each setting would do, and how it is found"
           sx={{
@@ -70,7 +70,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
               exclusive
               size="small"
               value={group.feed}
-              onChange={(_, to: FeedName | null) => to && onFeed(to)}
+              onChange={(_, to: FeedName | null) => to && onFeed(device.id, group.id, to)}
               aria-label={`Feed of ${title}`}
             >
               {(['off', ...group.offers] as FeedName[]).map((feed) => (

@@ -12,7 +12,7 @@ import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Answer, LineResult } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Part, type PartRef } from '@/core/gear';
 import type { RigPath } from '@/core/rig';
@@ -78,21 +78,7 @@ export function LinePanel(props: Props) {
         <Box data-testid="verdict" sx={{ mt: 0.25 }}>
           <VerdictMark verdict={result.verdict} size="large" />
         </Box>
-        <Tabs
-          value={tab}
-          onChange={(_, to: PanelTab) => onTab(to)}
-          aria-label="About this line"
-          sx={{
-            mt: 0.5,
-            minHeight: 34,
-            '& .MuiTab-root': { minHeight: 34, minWidth: 0, px: 1.25, textTransform: 'none', fontSize: '0.8125rem' },
-          }}
-        >
-          <Tab value="why" label="Why" />
-          <Tab value="part" label="Parts" />
-          <Tab value="readings" label="Readings" />
-          <Tab value="moments" label="Moments" />
-        </Tabs>
+        <PanelTabs tab={tab} onTab={onTab} />
       </Box>
       <Box
         role="tabpanel"
@@ -120,6 +106,26 @@ export function LinePanel(props: Props) {
     </Box>
   );
 }
+
+const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'onTab'>) {
+  return (
+    <Tabs
+      value={tab}
+      onChange={(_, to: PanelTab) => onTab(to)}
+      aria-label="About this line"
+      sx={{
+        mt: 0.5,
+        minHeight: 34,
+        '& .MuiTab-root': { minHeight: 34, minWidth: 0, px: 1.25, textTransform: 'none', fontSize: '0.8125rem' },
+      }}
+    >
+      <Tab value="why" label="Why" />
+      <Tab value="part" label="Parts" />
+      <Tab value="readings" label="Readings" />
+      <Tab value="moments" label="Moments" />
+    </Tabs>
+  );
+});
 
 function Action({
   label,

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
@@ -61,10 +61,19 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
     }),
     [actions.row],
   );
-  const selectGroup = (id: string, of?: string) => {
-    actions.selectGroup(id, of);
-    setClosed(false);
-  };
+  const { selectGroup } = view;
+  const openGroup = useCallback(
+    (id: string, of?: string) => {
+      selectGroup(id, of);
+      setClosed(false);
+    },
+    [selectGroup],
+  );
+
+  const menu = useMemo(
+    () => <RigMenu name={document.name} here={saved.id} rigs={rigs} actions={actions.menu} />,
+    [document.name, saved.id, rigs, actions.menu],
+  );
 
   const { selection } = view;
   const device = 'device' in selection ? document.devices.find(({ id }) => id === selection.device) : undefined;
@@ -120,7 +129,7 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
       }}
     >
       <TopBar
-        menu={<RigMenu name={document.name} here={saved.id} rigs={rigs} actions={actions.menu} />}
+        menu={menu}
         revision={revision}
         saving={saving}
         counts={counts}
@@ -148,7 +157,7 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
           selection={selection}
           tips={tips}
           actions={row}
-          onGroup={selectGroup}
+          onGroup={openGroup}
           onFeed={actions.setFeed}
           onMove={actions.move}
           onReorder={actions.reorder}

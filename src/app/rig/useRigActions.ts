@@ -103,11 +103,15 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     if (after) selectLine(after);
     setMessage(`${path.line.name} was removed. Undo brings it back.`);
   };
-  const reorder = (id: string, over: string) => {
-    const order = document.lines.map((each) => each.id);
-    const down = order.indexOf(id) < order.indexOf(over);
-    change(reorderLine(document, id, down ? order[order.indexOf(over) + 1] : over));
-  };
+  const reorder = useCallback(
+    (id: string, over: string) =>
+      change((from) => {
+        const order = from.lines.map((each) => each.id);
+        const down = order.indexOf(id) < order.indexOf(over);
+        return reorderLine(from, id, down ? order[order.indexOf(over) + 1] : over);
+      }),
+    [change],
+  );
   const shift = (by: 1 | -1) => {
     const own = sections.find(({ lines }) => lines.some(({ line: each }) => each.id === line));
     const order = own?.lines.map(({ line: each }) => each.id) ?? [];
@@ -119,7 +123,11 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     const to = order[order.indexOf(line ?? '') + by];
     if (to) selectLine(to);
   };
-  const move = (id: string, to: InletRef) => change(moveLine(document, id, to));
+  const move = useCallback((id: string, to: InletRef) => change((from) => moveLine(from, id, to)), [change]);
+  const turn = useCallback(
+    (device: string, group: string, feed: FeedName) => change((from) => setFeed(from, device, group, feed)),
+    [change],
+  );
 
   /** @returns what is wrong with a changed document, if anything; else it is taken over */
   const checked = (next: RigDocument): string | undefined => {
@@ -240,13 +248,13 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     removeDevice,
     selectGroup,
     openSchools: useCallback(() => openDialog({ dialog: 'schools' }), []),
-    answer: (answer: PossibleAnswer) => openDialog({ dialog: 'answer', answer }),
+    answer: useCallback((answer: PossibleAnswer) => openDialog({ dialog: 'answer', answer }), []),
     note: (note: string) =>
       change((from) => ({
         ...from,
         lines: from.lines.map((each) => (each.id === line ? { ...each, note } : each)),
       })),
-    setFeed: (device: string, group: string, feed: FeedName) => change((from) => setFeed(from, device, group, feed)),
+    setFeed: turn,
     setSchool: (name: SchoolName, value: string) =>
       change((from) => ({ ...from, schools: { ...from.schools, [name]: value } })),
     insertPart: (id: string, at: number, part: Part) => {

@@ -70,6 +70,10 @@ export function useRigCheck(document: RigDocument, selected: string | undefined)
   return { solution, worker };
 }
 
+/** What was there before, if the new is just the same: whoever shows it need not draw again. */
+const kept = <T>(before: T | undefined, now: T): T =>
+  before !== undefined && JSON.stringify(before) === JSON.stringify(now) ? before : now;
+
 type Update = (change: (before: Solution) => Solution) => void;
 
 async function solveRig(worker: CheckWorker, document: RigDocument, update: Update) {
@@ -85,7 +89,12 @@ async function solveRig(worker: CheckWorker, document: RigDocument, update: Upda
       document,
       lines,
       unsolved: new Map(answer.unsolved.map(({ id, message }) => [id, message])),
-      groups: new Map(answer.groups.map((group) => [groupKey(group.device, group.group), group])),
+      groups: new Map(
+        answer.groups.map((group) => {
+          const key = groupKey(group.device, group.group);
+          return [key, kept(before.groups.get(key), group)];
+        }),
+      ),
     };
   });
 }
@@ -105,7 +114,10 @@ async function solveFeeds(worker: CheckWorker, document: RigDocument, update: Up
       const answer = await worker.ask({ ask: 'feeds', device: device.id, group });
       if (answer.ask === 'feeds') feeds.set(groupKey(device.id, group), answer.options);
     }
-  update((before) => ({ ...before, feeds }));
+  update((before) => ({
+    ...before,
+    feeds: new Map([...feeds].map(([key, options]) => [key, kept(before.feeds.get(key), options)])),
+  }));
   return !newer();
 }
 
