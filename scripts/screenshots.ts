@@ -1,25 +1,57 @@
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { chromiumLaunch } from '../tests/chromium';
 
 /** Takes the pictures of docs/screenshots from a running `scripts/demo` with untouched demo data: URL as argument. */
 const base = process.argv[2] ?? 'http://127.0.0.1:3000';
 
-const pictures = [
-  { name: 'rig-stop', line: 'guide-body-worn', width: 1280, height: 800, scheme: 'light' },
-  { name: 'rig-ribbon', line: 'ribbon-left', width: 1280, height: 800, scheme: 'light' },
-  { name: 'rig-broken-cable-dark', line: 'announcer', width: 1280, height: 800, scheme: 'dark' },
-  { name: 'rig-tablet', line: 'long-ribbon', width: 820, height: 1100, scheme: 'light' },
-  { name: 'rig-phone', line: 'double-bass', width: 390, height: 844, scheme: 'light' },
-] as const;
+interface Picture {
+  name: string;
+  path: string;
+  width?: number;
+  height?: number;
+  scheme?: 'light' | 'dark';
+  /** What is pressed before the picture is taken. */
+  then?: (page: Page) => Promise<unknown>;
+}
+
+const tab = (name: string) => (page: Page) => page.getByRole('tab', { name }).click();
+
+const pictures: Picture[] = [
+  { name: 'rig', path: '/rig' },
+  { name: 'rig-moments-dark', path: '/rig?line=long-ribbon', scheme: 'dark', then: tab('Moments') },
+  {
+    name: 'rig-switch',
+    path: '/rig',
+    then: (page) => page.getByRole('button', { name: 'Hold desk, bank A', exact: true }).click(),
+  },
+  { name: 'rig-parts', path: '/rig?line=announcer', then: (page) => page.getByRole('button', { name: 'cable 20 m, old' }).first().click() },
+  { name: 'rig-mended', path: '/rig?rig=lock-nine-mended' },
+  { name: 'rig-tablet', path: '/rig?line=double-bass', width: 820, height: 1100 },
+  { name: 'rig-phone', path: '/rig', width: 390, height: 844 },
+  {
+    name: 'rig-phone-why',
+    path: '/rig',
+    width: 390,
+    height: 844,
+    then: (page) => page.getByRole('button', { name: /^Guide, body-worn / }).first().click(),
+  },
+  {
+    name: 'kit',
+    path: '/kit',
+    then: (page) => page.getByRole('gridcell', { name: 'ribbon, left', exact: true }).click(),
+  },
+];
 
 async function take() {
   const browser = await chromium.launch(chromiumLaunch);
-  for (const { name, line, width, height, scheme } of pictures) {
+  for (const { name, path, width = 1280, height = 800, scheme = 'light', then } of pictures) {
     const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme });
-    await page.goto(`${base}/rig?line=${line}`);
-    await page.getByTestId('verdict').waitFor();
-    // Every line has its verdict.
-    await page.waitForFunction(() => !document.querySelector('nav')?.textContent?.includes('…'));
+    await page.goto(`${base}${path}`);
+    // Every line is solved, and so is every switch.
+    if (path.startsWith('/rig')) await page.getByText(/^Every line accepts/).first().waitFor();
+    await then?.(page);
+    await page.mouse.move(2, height - 2);
+    await page.waitForTimeout(1200);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
     await page.close();
   }

@@ -1,54 +1,14 @@
-import { CircuitError } from '../circuit';
-import type { Line } from '../gear';
-import { schoolsOf, type Device, type RigDocument, type SwitchGroup } from '../rig/document';
-import { rigPath, rigPaths, rigPathsOf, type RigPath } from '../rig/paths';
-import { freeInlets, setFeed } from '../rig/rigEdits';
+import { schoolsOf, type RigDocument } from '../rig/document';
+import { rigPath, rigPaths, type RigPath } from '../rig/paths';
+import { freeInlets } from '../rig/rigEdits';
 import { sections } from '../rig/sections';
 import type { FeedName } from '../standards/feeds';
-import type { Amps } from '../units';
-import { quantity } from '../units/format';
-import { SEVERITIES, VERDICT_ORDER, verdictOf, type Finding, type Remedy, type Verdict } from './finding';
+import { allGroupFeeds, feedOption, linesOn, type FeedOption, type GroupFeeds } from './feedOptions';
+import { VERDICT_ORDER, type Remedy, type Verdict } from './finding';
+import { groupResults, type GroupResult } from './groups';
+import { solvedOrNot, type Judge, type Unsolved } from './judging';
 import { lineResult, lineSummary, type LineResult } from './result';
 import type { Schools } from './schools';
-
-/** A statement about a switch group or its device; remedies turn switches. */
-export type GroupFinding = Omit<Finding, 'part' | 'remedies' | 'answers'> & {
-  remedies: { label: string; note?: string; device: string; group: string; feed: FeedName }[];
-};
-
-/** One switch with everything it reaches. */
-export interface GroupResult {
-  device: string;
-  group: string;
-  feed: FeedName;
-  /** The worst of its lines and of its own findings. */
-  verdict: Verdict;
-  findings: GroupFinding[];
-  /** Lines whose signal ends on one of its inlets, in the document's order. */
-  lines: string[];
-  /** Those of them that are Stop or Silent now. */
-  objecting: string[];
-  /** What its feed gives to all its lines together. */
-  amps: Amps;
-}
-
-/** What a switch would do at one of its settings, line by line. */
-export interface FeedOption {
-  feed: FeedName;
-  /** Every line accepts it: none is Stop or Silent, but for those that are so at every setting. */
-  accepted: boolean;
-  lines: FeedVerdict[];
-}
-
-interface FeedVerdict {
-  line: string;
-  name: string;
-  verdict: Verdict;
-  /** Why it objects, where it does. */
-  because?: string;
-  /** It objects at every setting: something else is wrong with it. */
-  regardless?: boolean;
-}
 
 /** The result of checking a rig, ready for JSON. */
 export interface RigResult {
@@ -58,23 +18,8 @@ export interface RigResult {
   schools: Schools;
   lines: LineResult[];
   /** Lines whose circuit has no single answer, and why. */
-  unsolved: { id: string; name: string; message: string }[];
+  unsolved: Unsolved[];
   groups: GroupResult[];
-}
-
-type Judge = (line: Line, schools: Schools) => LineResult;
-
-function solvedOrNot(paths: readonly RigPath[], schools: Schools, judge: Judge) {
-  const lines: LineResult[] = [];
-  const unsolved: RigResult['unsolved'] = [];
-  for (const { line } of paths)
-    try {
-      lines.push(judge(line, schools));
-    } catch (error) {
-      if (!(error instanceof CircuitError)) throw error;
-      unsolved.push({ id: line.id, name: line.name, message: error.message });
-    }
-  return { lines, unsolved };
 }
 
 /**
@@ -169,148 +114,3 @@ function consequences(now: FeedOption, then: FeedOption, id: string): string | u
   ];
   return texts.length ? texts.join(', ') : undefined;
 }
-
-const linesOf = (paths: readonly RigPath[], device: Device, group: SwitchGroup): RigPath[] =>
-  paths.filter(({ inlet }) => inlet.device === device.id && group.inlets.includes(inlet.inlet));
-
-function groupResults(document: RigDocument, paths: readonly RigPath[], lines: LineResult[]): GroupResult[] {
-  const results = new Map(lines.map((line) => [line.id, line]));
-  return document.devices.flatMap((device) => {
-    const groups = device.groups.map((group) => {
-      const own = linesOf(paths, device, group);
-      // Lines that meet before one inlet are fed by it once.
-      const byInlet = new Map<string, Amps>();
-      for (const { line, inlet } of own) {
-        const feed = results.get(line.id)?.readings.feeds.find(({ part }) => part === 'inlet');
-        if (feed) byInlet.set(inlet.inlet, Math.max(byInlet.get(inlet.inlet) ?? 0, feed.amps));
-      }
-      const amps = [...byInlet.values()].reduce((sum, each) => sum + each, 0);
-      return { group, own: own.map(({ line }) => line.id), amps };
-    });
-    const findings = deviceFindings(device, groups);
-    return groups.map(({ group, own, amps }): GroupResult => {
-      const verdicts = own.flatMap((id) => results.get(id)?.verdict ?? []);
-      const mine = group.feed === 'off' ? [] : findings;
-      const worst = VERDICT_ORDER.find((verdict) => [...verdicts, verdictOf(mine)].includes(verdict));
-      return {
-        device: device.id,
-        group: group.id,
-        feed: group.feed,
-        verdict: worst ?? 'Clear',
-        findings: mine,
-        lines: own,
-        objecting: own.filter((id) => objects(results.get(id)?.verdict)),
-        amps,
-      };
-    });
-  });
-}
-
-const objects = (verdict: Verdict | undefined): boolean => verdict === 'Stop' || verdict === 'Silent';
-
-/** Above this share of its limit a device's feed is in danger, not only out of its figures. */
-const DANGEROUS = 1.5;
-
-/** What the feeds of a device give together, held against its limit. */
-function deviceFindings(device: Device, groups: { group: SwitchGroup; amps: Amps }[]): GroupFinding[] {
-  const { feedLimit } = device;
-  if (!feedLimit) return [];
-  const limit = feedLimit.value / 1e3;
-  const sum = groups.reduce((total, { amps }) => total + amps, 0);
-  if (sum <= limit) return [];
-  return [
-    {
-      code: 'feed-overload',
-      severity: sum > DANGEROUS * limit ? 'harm' : 'watch',
-      what: `All feeds of ${device.name} together give more than it should`,
-      why: `${quantity(sum, 'A')} are drawn over ${groups.filter(({ amps }) => amps > 0).length} switches; ${device.name} has ${quantity(limit, 'A')} for all of them. Its feed may sag on every inlet.`,
-      numbers: [
-        {
-          label: 'Feed current of the device',
-          value: sum,
-          unit: 'A',
-          limit: { label: 'Most for the device', value: limit, basis: feedLimit.basis, where: feedLimit.where },
-        },
-      ],
-      basis: `computation; most current: ${feedLimit.basis}`,
-      remedies: groups
-        .filter(({ amps }) => amps > 0 && sum - amps <= limit)
-        .map(({ group, amps }) => ({
-          label: `Turn ${group.name} off`,
-          note: `${quantity(amps, 'A')} less`,
-          device: device.id,
-          group: group.id,
-          feed: 'off',
-        })),
-    },
-  ];
-}
-
-/** Every setting of a switch and what each of its lines says to it. */
-export function groupFeeds(
-  document: RigDocument,
-  device: string,
-  group: string,
-  judge: Judge = lineSummary,
-): FeedOption[] {
-  const found = document.devices.find(({ id }) => id === device)?.groups.find(({ id }) => id === group);
-  if (!found) return [];
-  const ids = linesOn(document, device, found);
-  const options = (['off', ...found.offers] as FeedName[]).map((feed) =>
-    feedOption(document, device, found, feed, ids, judge),
-  );
-  const always = new Set(
-    ids.filter((id) => options.every(({ lines }) => lines.some((line) => line.line === id && line.because))),
-  );
-  return options.map(({ feed, lines }) => {
-    const told = lines.map((line) => (always.has(line.line) ? { ...line, regardless: true } : line));
-    return { feed, accepted: told.every(({ because, regardless }) => !because || regardless), lines: told };
-  });
-}
-
-/** Ids of the lines whose signal ends on an inlet of a switch. */
-const linesOn = (document: RigDocument, device: string, group: SwitchGroup): string[] =>
-  rigPaths(document)
-    .filter(({ inlet }) => inlet.device === device && group.inlets.includes(inlet.inlet))
-    .map(({ line }) => line.id);
-
-export interface GroupFeeds {
-  device: string;
-  group: string;
-  options: FeedOption[];
-}
-
-/** The settings of every switch of a rig. */
-export const allGroupFeeds = (document: RigDocument): GroupFeeds[] =>
-  document.devices.flatMap(({ id: device, groups }) =>
-    groups.map(({ id: group }) => ({ device, group, options: groupFeeds(document, device, group) })),
-  );
-
-function feedOption(
-  document: RigDocument,
-  device: string,
-  group: SwitchGroup,
-  feed: FeedName,
-  ids: readonly string[],
-  judge: Judge,
-): FeedOption {
-  const turned = setFeed(document, device, group.id, feed);
-  const { lines, unsolved } = solvedOrNot(rigPathsOf(turned, ids), schoolsOf(document), judge);
-  const told = lines.map(({ id, name, verdict, findings }) => ({
-    line: id,
-    name,
-    verdict,
-    ...(objects(verdict) && { because: worstOf(findings)?.what }),
-  }));
-  return {
-    feed,
-    accepted: unsolved.length === 0 && told.every(({ verdict }) => !objects(verdict)),
-    lines: [
-      ...told,
-      ...unsolved.map(({ id, name, message }) => ({ line: id, name, verdict: 'Stop' as const, because: message })),
-    ],
-  };
-}
-
-const worstOf = (findings: readonly Finding[]): Finding | undefined =>
-  SEVERITIES.map((severity) => findings.find((finding) => finding.severity === severity)).find(Boolean);

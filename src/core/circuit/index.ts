@@ -6,4 +6,5 @@ export { operatingPoint, type OperatingPoint } from './operatingPoint';
 export { magnitude, phase, smallSignal, type Complex, type Response } from './response';
 export { sweep } from './sweep';
 export { spiceText } from './spice';
-export { transient, type Course, type TransientOptions } from './transient';
+export type { Course } from './course';
+export { transient, type TransientOptions } from './transient';
