@@ -121,8 +121,12 @@ test('a device is built, its switch offered, and what does not go together is re
 });
 
 test('a maker’s answer, with who and when, is a fact on every line and in the kit', async ({ page }) => {
-  const rig = await copyOf(page, 'Answer trial');
-  const other = await copyOf(page, 'Other rig of the same ribbon');
+  // A ribbon of its own, so that the other tests find theirs as it was.
+  const ribbon = await (await page.request.get('/api/kit/ribbon-right')).json();
+  await page.request.put('/api/kit/lent-ribbon', { data: { ...ribbon, id: 'lent-ribbon', name: 'lent ribbon' } });
+  const lent = (text: string) => text.replaceAll('"item":"ribbon-right"', '"item":"lent-ribbon"');
+  const rig = await copyOf(page, 'Answer trial', 'lock-nine', lent);
+  const other = await copyOf(page, 'Other rig of the same ribbon', 'lock-nine', lent);
   await openLine(page, 'Trio, ribbon right', rig);
   await finding(page, /passive ribbon/)
     .getByRole('button', { name: /Maker: no tap on pin 1/ })
@@ -136,8 +140,8 @@ test('a maker’s answer, with who and when, is a fact on every line and in the 
   await openLine(page, 'Trio, ribbon right', other);
   await expect(verdict(page)).toHaveText('Watch');
   await page.goto(`/kit?rig=${rig}`);
-  await page.getByLabel('Find in the kit').fill('ribbon, right');
-  await page.getByRole('gridcell', { name: 'ribbon, right', exact: true }).click();
+  await page.getByLabel('Find in the kit').fill('lent');
+  await page.getByRole('gridcell', { name: 'lent ribbon', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Recorded answers' })).toContainText(
     /maker, \d{4}-\d\d-\d\d, letter of May/,
   );

@@ -47,8 +47,15 @@ export const saved = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: /saved \d\d:\d\d · revision/ })).toBeVisible();
 
 /** A rig of its own for tests that change it, as a copy of the demo's. */
-export async function copyOf(page: Page, name: string, from = 'lock-nine'): Promise<string> {
+export async function copyOf(
+  page: Page,
+  name: string,
+  from = 'lock-nine',
+  change: (text: string) => string = (text) => text,
+): Promise<string> {
   const { document } = await (await page.request.get(`/api/rigs/${from}`)).json();
-  const made = await page.request.post('/api/rigs', { data: { ...document, name } });
+  const made = await page.request.post('/api/rigs', {
+    data: JSON.parse(change(JSON.stringify({ ...document, name }))),
+  });
   return (await made.json()).id;
 }

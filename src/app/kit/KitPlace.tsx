@@ -1,27 +1,19 @@
 'use client';
 
 import AddIcon from '@mui/icons-material/Add';
-import CloseIcon from '@mui/icons-material/Close';
-import RedoIcon from '@mui/icons-material/Redo';
-import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Drawer from '@mui/material/Drawer';
-import IconButton from '@mui/material/IconButton';
-import InputBase from '@mui/material/InputBase';
 import Snackbar from '@mui/material/Snackbar';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import useMediaQuery from '@mui/material/useMediaQuery';
-import { useTheme } from '@mui/material/styles';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { kitCsv, kitDocument, type Answer, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
-import { PlaceRail } from '@/ui/shell/PlaceRail';
+import { ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
+import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { AddItemDialog } from './AddItemDialog';
 import { ItemPanel } from './ItemPanel';
@@ -54,7 +46,6 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
   const searchRef = useRef<HTMLInputElement>(null);
   const item = items.find(({ id }) => id === chosen);
   const shown = useMemo(() => items.filter((each) => role === 'all' || each.role === role), [items, role]);
-  const wide = useMediaQuery(useTheme().breakpoints.up('lg'));
 
   const put = (next: KitItem) => change((from) => from.map((each) => (each.id === next.id ? next : each)));
   const add = (next: KitItem) => {
@@ -104,163 +95,98 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
     </Typography>
   );
   return (
-    <Box
-      sx={{
-        height: { md: '100dvh' },
-        minHeight: '100dvh',
-        display: 'grid',
-        gridTemplateAreas: {
-          xs: '"bar" "sheet" "rail"',
-          md: '"bar bar" "rail sheet"',
-          lg: '"bar bar bar" "rail sheet why"',
-        },
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)', lg: '68px minmax(0, 1fr) 420px' },
-        gridTemplateRows: { xs: 'auto 1fr auto', md: 'auto minmax(0, 1fr)' },
-      }}
-    >
-      <Box
-        component="header"
-        sx={{
-          gridArea: 'bar',
-          display: 'flex',
-          flexWrap: 'wrap',
-          alignItems: 'center',
-          columnGap: 1.5,
-          px: 2,
-          py: 0.5,
-          borderBottom: 1,
-          borderColor: 'divider',
-          bgcolor: 'background.paper',
-          minHeight: 46,
-        }}
-      >
-        <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
-          Inlet Check
-        </Typography>
-        <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
-          {rigName}
-        </Typography>
-        <Typography variant="caption" role="status" color={saving.state === 'failed' ? 'error' : 'textSecondary'}>
-          {saving.state === 'failed'
-            ? `not saved: ${saving.message}`
-            : saving.state === 'saving'
-              ? 'saving …'
-              : `kit saved · ${items.length} items`}
-        </Typography>
-        <InputBase
-          inputRef={searchRef}
-          value={search}
-          onChange={(event) => setSearch(event.target.value)}
-          onKeyDown={(event) => event.key === 'Escape' && (setSearch(''), event.currentTarget.blur())}
-          placeholder="Find  /"
-          inputProps={{ 'aria-label': 'Find in the kit' }}
-          sx={{ width: 130, ml: { md: 'auto' }, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
-        />
-        <Tooltip title="Undo (Ctrl Z)">
-          <span>
-            <IconButton aria-label="Undo" disabled={!undo} onClick={undo}>
-              <UndoIcon fontSize="small" />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title="Redo (Ctrl Shift Z)">
-          <span>
-            <IconButton aria-label="Redo" disabled={!redo} onClick={redo}>
-              <RedoIcon fontSize="small" />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <SchemeButton />
-      </Box>
-      <PlaceRail here="/kit" rig={rig} />
-      <Box
-        component="main"
-        sx={{ gridArea: 'sheet', minWidth: 0, minHeight: { xs: 480, md: 0 }, display: 'flex', flexDirection: 'column' }}
-      >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 2, py: 1.25 }}>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={role}
-            onChange={(_, to) => to && setRole(to)}
-            aria-label="Show"
-          >
-            <ToggleButton value="all">All</ToggleButton>
-            {ROLES.map(({ role: value, label }) => (
-              <ToggleButton key={value} value={value}>
-                {label}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-          <Button startIcon={<AddIcon />} onClick={() => setDialog('add')} title="Add to the kit (N)">
-            Add
-          </Button>
-          <Box sx={{ ml: 'auto', display: 'flex' }}>
-            <Button color="inherit" onClick={() => setDialog('import')}>
-              Import
-            </Button>
-            <Button color="inherit" onClick={() => saveFile('kit.csv', 'text/csv', kitCsv(items))}>
-              Export CSV
-            </Button>
-            <Button
-              color="inherit"
-              onClick={() => saveFile('kit.json', 'application/json', JSON.stringify(kitDocument(items), null, 2))}
-            >
-              Export JSON
-            </Button>
-          </Box>
-        </Box>
-        {items.length ? (
-          <KitTable items={shown} uses={uses} search={search} selected={chosen} onSelect={setChosen} />
-        ) : (
-          <Box sx={{ p: 4, maxWidth: 480 }}>
-            <Typography variant="h1" component="h2" gutterBottom>
-              Nothing in the kit yet
+    <>
+      <PlaceFrame
+        here="/kit"
+        rig={rig}
+        bar={
+          <>
+            <ProductName />
+            <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
+              {rigName}
             </Typography>
-            <Typography variant="body1" sx={{ mb: 2 }}>
-              Add the microphones, boxes, cables and devices you own, copied from the generic catalogue; then put in
-              what their data sheets say. What you do not know may stay open.
+            <Typography variant="caption" role="status" color={saving.state === 'failed' ? 'error' : 'textSecondary'}>
+              {saving.state === 'failed'
+                ? `not saved: ${saving.message}`
+                : saving.state === 'saving'
+                  ? 'saving …'
+                  : `kit saved · ${items.length} items`}
             </Typography>
-            <Button variant="contained" onClick={() => setDialog('add')}>
-              Add the first item
-            </Button>
-          </Box>
-        )}
-      </Box>
-      {wide ? (
+            <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center' }}>
+              <SearchField label="Find in the kit" value={search} inputRef={searchRef} onChange={setSearch} />
+              <UndoRedo undo={undo} redo={redo} />
+              <SchemeButton />
+            </Box>
+          </>
+        }
+        panel={panel}
+        panelLabel="Item"
+        panelWidth={420}
+        open={Boolean(item)}
+        onClose={() => setChosen(undefined)}
+        closeLabel="Back to the kit"
+      >
         <Box
-          component="aside"
-          aria-label="Item"
+          component="main"
           sx={{
-            gridArea: 'why',
-            borderLeft: 1,
-            borderColor: 'divider',
-            bgcolor: 'background.paper',
-            overflowY: 'auto',
-            minHeight: 0,
+            gridArea: 'sheet',
+            minWidth: 0,
+            minHeight: { xs: 480, md: 0 },
+            display: 'flex',
+            flexDirection: 'column',
           }}
         >
-          {panel}
-        </Box>
-      ) : (
-        <Drawer
-          anchor="right"
-          open={Boolean(item)}
-          onClose={() => setChosen(undefined)}
-          slotProps={{ paper: { sx: { width: 'min(100%, 430px)' } } }}
-        >
-          <Box component="aside" aria-label="Item">
-            <IconButton
-              aria-label="Back to the kit"
-              onClick={() => setChosen(undefined)}
-              sx={{ position: 'absolute', right: 6, top: 6, zIndex: 1 }}
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 2, py: 1.25 }}>
+            <ToggleButtonGroup
+              exclusive
+              size="small"
+              value={role}
+              onChange={(_, to) => to && setRole(to)}
+              aria-label="Show"
             >
-              <CloseIcon fontSize="small" />
-            </IconButton>
-            {panel}
+              <ToggleButton value="all">All</ToggleButton>
+              {ROLES.map(({ role: value, label }) => (
+                <ToggleButton key={value} value={value}>
+                  {label}
+                </ToggleButton>
+              ))}
+            </ToggleButtonGroup>
+            <Button startIcon={<AddIcon />} onClick={() => setDialog('add')} title="Add to the kit (N)">
+              Add
+            </Button>
+            <Box sx={{ ml: 'auto', display: 'flex' }}>
+              <Button color="inherit" onClick={() => setDialog('import')}>
+                Import
+              </Button>
+              <Button color="inherit" onClick={() => saveFile('kit.csv', 'text/csv', kitCsv(items))}>
+                Export CSV
+              </Button>
+              <Button
+                color="inherit"
+                onClick={() => saveFile('kit.json', 'application/json', JSON.stringify(kitDocument(items), null, 2))}
+              >
+                Export JSON
+              </Button>
+            </Box>
           </Box>
-        </Drawer>
-      )}
+          {items.length ? (
+            <KitTable items={shown} uses={uses} search={search} selected={chosen} onSelect={setChosen} />
+          ) : (
+            <Box sx={{ p: 4, maxWidth: 480 }}>
+              <Typography variant="h1" component="h2" gutterBottom>
+                Nothing in the kit yet
+              </Typography>
+              <Typography variant="body1" sx={{ mb: 2 }}>
+                Add the microphones, boxes, cables and devices you own, copied from the generic catalogue; then put in
+                what their data sheets say. What you do not know may stay open.
+              </Typography>
+              <Button variant="contained" onClick={() => setDialog('add')}>
+                Add the first item
+              </Button>
+            </Box>
+          )}
+        </Box>
+      </PlaceFrame>
       {dialog === 'add' && <AddItemDialog items={items} onClose={() => setDialog(undefined)} onAdd={add} />}
       {dialog === 'import' && (
         <KitImportDialog
@@ -273,6 +199,6 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
         />
       )}
       <Snackbar open={Boolean(message)} autoHideDuration={6000} onClose={() => setMessage('')} message={message} />
-    </Box>
+    </>
   );
 }

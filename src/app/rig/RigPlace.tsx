@@ -1,20 +1,15 @@
 'use client';
 
-import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Drawer from '@mui/material/Drawer';
-import IconButton from '@mui/material/IconButton';
 import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
-import useMediaQuery from '@mui/material/useMediaQuery';
-import { useTheme } from '@mui/material/styles';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
-import { PlaceRail } from '@/ui/shell/PlaceRail';
+import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { GroupPanel } from './GroupPanel';
 import { LinePanel } from './LinePanel';
 import { RigDialogs } from './RigDialogs';
@@ -49,8 +44,8 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
   const actions = useRigActions({ rig, view, tips, rigId: saved.id });
   const reading = useProbe(worker, solution.document, lineId ?? '', tips);
   const { visible, counts } = useMemo(() => view.shownLines(solution), [view, solution]);
-  const wide = useMediaQuery(useTheme().breakpoints.up('lg'));
   const [closed, setClosed] = useState(true);
+  const close = useCallback(() => setClosed(true), []);
   const row = useMemo(
     () => ({
       ...actions.row,
@@ -113,86 +108,55 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
     </Typography>
   );
 
+  const disputed = saving.state === 'stale' || saving.state === 'newer' ? saving : undefined;
   return (
-    <Box
-      sx={{
-        height: { md: '100dvh' },
-        minHeight: '100dvh',
-        display: 'grid',
-        gridTemplateAreas: {
-          xs: '"bar" "notice" "sheet" "rail"',
-          md: '"bar bar" "notice notice" "rail sheet"',
-          lg: '"bar bar bar" "notice notice notice" "rail sheet why"',
-        },
-        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)', lg: '68px minmax(0, 1fr) 344px' },
-        gridTemplateRows: { xs: 'auto auto 1fr auto', md: 'auto auto minmax(0, 1fr)' },
-      }}
-    >
-      <TopBar
-        menu={menu}
-        revision={revision}
-        saving={saving}
-        counts={counts}
-        shown={view.shown}
-        onShow={view.toggleShown}
-        search={view.search}
-        searchRef={view.searchRef}
-        onSearch={view.setSearch}
-        undo={undo}
-        redo={redo}
-        onSchools={actions.openSchools}
-      />
-      <Box sx={{ gridArea: 'notice', minWidth: 0 }}>
-        {(saving.state === 'stale' || saving.state === 'newer') && (
-          <StaleNotice saving={saving} base={base} mine={document} both={both} onSettle={settle} />
+    <>
+      <PlaceFrame
+        here="/rig"
+        rig={saved.id}
+        bar={
+          <TopBar
+            menu={menu}
+            revision={revision}
+            saving={saving}
+            counts={counts}
+            shown={view.shown}
+            onShow={view.toggleShown}
+            search={view.search}
+            searchRef={view.searchRef}
+            onSearch={view.setSearch}
+            undo={undo}
+            redo={redo}
+            onSchools={actions.openSchools}
+          />
+        }
+        notice={disputed && <StaleNotice saving={disputed} base={base} mine={document} both={both} onSettle={settle} />}
+        panel={panel}
+        panelLabel="Why"
+        panelWidth={344}
+        open={!closed}
+        onClose={close}
+        closeLabel="Back to the sheet"
+      >
+        {document.lines.length || document.devices.length ? (
+          <Sheet
+            sections={view.sections}
+            visible={visible}
+            filtered={view.shown.size > 0 || view.search.trim() !== ''}
+            solution={solution}
+            selection={selection}
+            tips={tips}
+            actions={row}
+            onGroup={openGroup}
+            onFeed={actions.setFeed}
+            onMove={actions.move}
+            onReorder={actions.reorder}
+            onNewLine={actions.menu.newLine}
+          />
+        ) : (
+          <EmptyRig onDevice={actions.menu.newDevice} onImport={actions.menu.importFile} />
         )}
-      </Box>
-      <PlaceRail here="/rig" rig={saved.id} />
-      {document.lines.length || document.devices.length ? (
-        <Sheet
-          sections={view.sections}
-          visible={visible}
-          filtered={view.shown.size > 0 || view.search.trim() !== ''}
-          solution={solution}
-          selection={selection}
-          tips={tips}
-          actions={row}
-          onGroup={openGroup}
-          onFeed={actions.setFeed}
-          onMove={actions.move}
-          onReorder={actions.reorder}
-          onNewLine={actions.menu.newLine}
-        />
-      ) : (
-        <EmptyRig onDevice={actions.menu.newDevice} onImport={actions.menu.importFile} />
-      )}
-      {wide ? (
-        <Box
-          component="aside"
-          aria-label="Why"
-          sx={{ gridArea: 'why', borderLeft: 1, borderColor: 'divider', minHeight: 0, bgcolor: 'background.paper' }}
-        >
-          {panel}
-        </Box>
-      ) : (
-        <Drawer
-          anchor="right"
-          open={!closed}
-          onClose={() => setClosed(true)}
-          slotProps={{ paper: { sx: { width: 'min(100%, 390px)' } } }}
-        >
-          <Box component="aside" aria-label="Why" sx={{ height: '100%', minHeight: 0 }}>
-            <IconButton
-              aria-label="Back to the sheet"
-              onClick={() => setClosed(true)}
-              sx={{ position: 'absolute', right: 6, top: 4, zIndex: 1 }}
-            >
-              <CloseIcon fontSize="small" />
-            </IconButton>
-            {panel}
-          </Box>
-        </Drawer>
-      )}
+      </PlaceFrame>
       <RigDialogs rigId={saved.id} document={document} kit={kit} path={path} actions={actions} />
       {removed && <RemovedNotice rig={removed} />}
       <Snackbar
@@ -201,7 +165,7 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
         onClose={actions.clearMessage}
         message={actions.message}
       />
-    </Box>
+    </>
   );
 }
 

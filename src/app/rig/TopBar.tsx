@@ -1,17 +1,14 @@
 'use client';
 
-import RedoIcon from '@mui/icons-material/Redo';
-import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import IconButton from '@mui/material/IconButton';
-import InputBase from '@mui/material/InputBase';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { memo, type ReactNode, type RefObject } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
+import { ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { Saving } from './useRig';
@@ -36,26 +33,8 @@ interface Props {
 export const TopBar = memo(function TopBar(props: Props) {
   const { menu, revision, saving, counts, shown, onShow, search, searchRef, onSearch, undo, redo, onSchools } = props;
   return (
-    <Box
-      component="header"
-      sx={{
-        gridArea: 'bar',
-        display: 'flex',
-        alignItems: 'center',
-        flexWrap: 'wrap',
-        columnGap: 1.5,
-        rowGap: 0.25,
-        px: 2,
-        py: 0.5,
-        borderBottom: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-        minHeight: 46,
-      }}
-    >
-      <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
-        Inlet Check
-      </Typography>
+    <>
+      <ProductName />
       {menu}
       <Typography
         variant="caption"
@@ -91,40 +70,15 @@ export const TopBar = memo(function TopBar(props: Props) {
           </Tooltip>
         ))}
       </Box>
-      <InputBase
-        inputRef={searchRef}
-        value={search}
-        onChange={(event) => onSearch(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key !== 'Escape') return;
-          onSearch('');
-          event.currentTarget.blur();
-        }}
-        placeholder="Find  /"
-        inputProps={{ 'aria-label': 'Find a line' }}
-        sx={{ width: 96, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
-      />
+      <SearchField label="Find a line" value={search} inputRef={searchRef} onChange={onSearch} />
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Button onClick={onSchools} color="inherit">
           Schools
         </Button>
-        <Tooltip title="Undo (Ctrl Z)">
-          <span>
-            <IconButton aria-label="Undo" disabled={!undo} onClick={undo}>
-              <UndoIcon fontSize="small" />
-            </IconButton>
-          </span>
-        </Tooltip>
-        <Tooltip title="Redo (Ctrl Shift Z)">
-          <span>
-            <IconButton aria-label="Redo" disabled={!redo} onClick={redo}>
-              <RedoIcon fontSize="small" />
-            </IconButton>
-          </span>
-        </Tooltip>
+        <UndoRedo undo={undo} redo={redo} />
         <SchemeButton />
       </Box>
-    </Box>
+    </>
   );
 });
 

@@ -1,0 +1,129 @@
+'use client';
+
+import { useDroppable } from '@dnd-kit/core';
+import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { memo, useMemo } from 'react';
+import type { FeedOption, GroupResult, LineResult } from '@/core/check';
+import type { Device, DeviceInlet, SwitchGroup } from '@/core/rig';
+import type { FeedName } from '@/core/standards/feeds';
+import { slotId } from './Carrying';
+import { GroupHeader } from './GroupHeader';
+import { LineRow, type RowActions } from './LineRow';
+import type { Probe } from './useRigCheck';
+
+/** What one row shows: plain values, so that a row that shows the same is not drawn again. */
+export interface Row {
+  id: string;
+  name: string;
+  inlet: string;
+  /** Names of the links, one a line of text. */
+  links: string;
+  result?: LineResult;
+  unsolved?: string;
+}
+
+interface SectionProps {
+  tips?: Probe;
+  actions: RowActions;
+  onGroup: (device: string, group?: string) => void;
+  onFeed: (device: string, group: string, feed: FeedName) => void;
+  device: Device;
+  group?: SwitchGroup;
+  rows: Row[];
+  free: DeviceInlet[];
+  result?: GroupResult;
+  options?: FeedOption[];
+  objecting: string;
+  chosen: boolean;
+  selectedLine?: string;
+  room: number;
+}
+
+/** One switch with its lines; drawn again only if something it shows has changed. */
+export const SectionView = memo(function SectionView(props: SectionProps) {
+  const { device, group, rows, free, room, tips, selectedLine, actions } = props;
+  const order = rows.map(({ id }) => id).join('\n');
+  const ids = useMemo(() => order.split('\n').filter(Boolean), [order]);
+  return (
+    <Box component="section" aria-label={group ? `${device.name}, ${group.name}` : device.name}>
+      <GroupHeader
+        device={device}
+        group={group}
+        result={props.result}
+        options={props.options}
+        objecting={props.objecting}
+        selected={props.chosen}
+        onGroup={props.onGroup}
+        onFeed={props.onFeed}
+      />
+      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          {rows.map((row) => (
+            <LineRow
+              key={row.id}
+              {...row}
+              selected={row.id === selectedLine}
+              room={room}
+              tips={row.id === selectedLine ? tips : undefined}
+              actions={actions}
+            />
+          ))}
+        </Box>
+      </SortableContext>
+      {free.length > 0 && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75, pl: 3.5, pr: 1.5, py: 0.75 }}>
+          <Typography variant="caption" color="textSecondary">
+            Free:
+          </Typography>
+          {free.map((inlet) => (
+            <FreeSlot key={inlet.id} device={device.id} inlet={inlet.id} label={inlet.name ?? inlet.id} />
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}, sameSection);
+
+const shallow = <T extends object>(a: T, b: T): boolean => {
+  const keys = Object.keys(b) as (keyof T)[];
+  return keys.length === Object.keys(a).length && keys.every((key) => a[key] === b[key]);
+};
+
+function sameSection(
+  { rows, free, ...before }: SectionProps,
+  { rows: nextRows, free: nextFree, ...after }: SectionProps,
+) {
+  return (
+    shallow(before, after) &&
+    rows.length === nextRows.length &&
+    rows.every((row, n) => shallow(row, nextRows[n])) &&
+    free.length === nextFree.length &&
+    free.every((inlet, n) => inlet === nextFree[n])
+  );
+}
+
+/** A free inlet: a line can be put down on it. */
+function FreeSlot({ device, inlet, label }: { device: string; inlet: string; label: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: slotId({ device, inlet }) });
+  return (
+    <Box
+      ref={setNodeRef}
+      component="span"
+      sx={{
+        px: 1,
+        minWidth: 30,
+        textAlign: 'center',
+        fontSize: '0.75rem',
+        color: 'text.secondary',
+        border: 1,
+        borderStyle: 'dashed',
+        borderColor: isOver ? 'primary.main' : 'divider',
+        bgcolor: isOver ? 'action.hover' : undefined,
+      }}
+    >
+      {label}
+    </Box>
+  );
+}

@@ -1,0 +1,111 @@
+'use client';
+
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Drawer from '@mui/material/Drawer';
+import IconButton from '@mui/material/IconButton';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
+import type { ReactNode } from 'react';
+import { PlaceRail, type PlacePath } from './PlaceRail';
+
+interface Props {
+  here: PlacePath;
+  /** The rig that stays open from place to place. */
+  rig: string;
+  bar: ReactNode;
+  /** Between the bar and the sheet, where something must be told. */
+  notice?: ReactNode;
+  /** What stands beside the sheet, or over it where the screen is narrow. */
+  panel: ReactNode;
+  panelLabel: string;
+  panelWidth: number;
+  /** On a narrow screen: whether the panel is shown, and how it is left. */
+  open: boolean;
+  onClose: () => void;
+  closeLabel: string;
+  children: ReactNode;
+}
+
+/** What every place has in common: the bar, the rail of places, the sheet, and the panel beside it. */
+export function PlaceFrame(props: Props) {
+  const { here, rig, bar, notice, panel, panelLabel, panelWidth, open, onClose, closeLabel, children } = props;
+  const wide = useMediaQuery(useTheme().breakpoints.up('lg'));
+  return (
+    <Box
+      sx={{
+        height: { md: '100dvh' },
+        minHeight: '100dvh',
+        display: 'grid',
+        gridTemplateAreas: {
+          xs: '"bar" "notice" "sheet" "rail"',
+          md: '"bar bar" "notice notice" "rail sheet"',
+          lg: '"bar bar bar" "notice notice notice" "rail sheet panel"',
+        },
+        gridTemplateColumns: {
+          xs: 'minmax(0, 1fr)',
+          md: '68px minmax(0, 1fr)',
+          lg: `68px minmax(0, 1fr) ${panelWidth}px`,
+        },
+        gridTemplateRows: { xs: 'auto auto 1fr auto', md: 'auto auto minmax(0, 1fr)' },
+      }}
+    >
+      <Box
+        component="header"
+        sx={{
+          gridArea: 'bar',
+          display: 'flex',
+          alignItems: 'center',
+          flexWrap: 'wrap',
+          columnGap: 1.5,
+          rowGap: 0.25,
+          px: 2,
+          py: 0.5,
+          borderBottom: 1,
+          borderColor: 'divider',
+          bgcolor: 'background.paper',
+          minHeight: 46,
+        }}
+      >
+        {bar}
+      </Box>
+      <Box sx={{ gridArea: 'notice', minWidth: 0 }}>{notice}</Box>
+      <PlaceRail here={here} rig={rig} />
+      {children}
+      {wide ? (
+        <Box
+          component="aside"
+          aria-label={panelLabel}
+          sx={{
+            gridArea: 'panel',
+            borderLeft: 1,
+            borderColor: 'divider',
+            bgcolor: 'background.paper',
+            minHeight: 0,
+            overflowY: 'auto',
+          }}
+        >
+          {panel}
+        </Box>
+      ) : (
+        <Drawer
+          anchor="right"
+          open={open}
+          onClose={onClose}
+          slotProps={{ paper: { sx: { width: `min(100%, ${panelWidth + 46}px)` } } }}
+        >
+          <Box component="aside" aria-label={panelLabel} sx={{ height: '100%', minHeight: 0 }}>
+            <IconButton
+              aria-label={closeLabel}
+              onClick={onClose}
+              sx={{ position: 'absolute', right: 6, top: 4, zIndex: 1 }}
+            >
+              <CloseIcon fontSize="small" />
+            </IconButton>
+            {panel}
+          </Box>
+        </Drawer>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import RedoIcon from '@mui/icons-material/Redo';
+import UndoIcon from '@mui/icons-material/Undo';
+import IconButton from '@mui/material/IconButton';
+import InputBase from '@mui/material/InputBase';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import type { RefObject } from 'react';
+
+/** What the bars of all places have in common. */
+
+export function ProductName() {
+  return (
+    <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
+      Inlet Check
+    </Typography>
+  );
+}
+
+interface SearchProps {
+  label: string;
+  value: string;
+  inputRef: RefObject<HTMLInputElement | null>;
+  onChange: (text: string) => void;
+}
+
+export function SearchField({ label, value, inputRef, onChange }: SearchProps) {
+  return (
+    <InputBase
+      inputRef={inputRef}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        onChange('');
+        event.currentTarget.querySelector('input')?.blur();
+      }}
+      placeholder="Find  /"
+      inputProps={{ 'aria-label': label }}
+      sx={{ width: 104, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
+    />
+  );
+}
+
+export function UndoRedo({ undo, redo }: { undo?: () => void; redo?: () => void }) {
+  return (
+    <>
+      <Tooltip title="Undo (Ctrl Z)">
+        <span>
+          <IconButton aria-label="Undo" disabled={!undo} onClick={undo}>
+            <UndoIcon fontSize="small" />
+          </IconButton>
+        </span>
+      </Tooltip>
+      <Tooltip title="Redo (Ctrl Shift Z)">
+        <span>
+          <IconButton aria-label="Redo" disabled={!redo} onClick={redo}>
+            <RedoIcon fontSize="small" />
+          </IconButton>
+        </span>
+      </Tooltip>
+    </>
+  );
+}
