@@ -1,10 +1,10 @@
 import { DEFAULT_SCHOOLS, lineResult, type Finding, type LineResult, type Schools } from '@/core/check';
-import { inletKind, type Fault, type Line, type Part } from '@/core/gear';
+import { inletKind, type Fault, type Line, type Part, type PathLink } from '@/core/gear';
 import { emptyRig, type Device, type RigDocument } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 
 /** Short words for lines in tests. */
-export const line = (source: Part | string, links: Part[], inlet: Part): Line => ({
+export const line = (source: Part | string, links: PathLink[], inlet: Part): Line => ({
   id: 'line',
   name: 'line',
   source: typeof source === 'string' ? { kind: source } : source,

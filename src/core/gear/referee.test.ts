@@ -94,6 +94,39 @@ const lines: Record<string, [source: Part, links: Part[], inlet: Part]> = {
     [{ kind: 'passive-direct-box' }, cable()],
     inlet('P48'),
   ],
+  'T12 condenser on a T12 supply box': [{ kind: 'condenser-t12' }, [{ kind: 't12-supply' }, cable()], inlet('off')],
+  'T12 condenser wired in reverse on T12 reversed': [
+    { kind: 'condenser-t12', choices: { polarity: 'reversed' } },
+    [cable()],
+    inlet('T12R'),
+  ],
+  'valve microphone with its own supply': [{ kind: 'valve-own-supply' }, [cable()], inlet('P48')],
+  'wireless receiver on P48': [{ kind: 'wireless-receiver', choices: { connector: 'xlr3' } }, [cable()], inlet('P48')],
+  'moving coil through a splitter of three': [
+    { kind: 'moving-coil' },
+    [{ kind: 'splitter', choices: { outlets: 'three' } }, cable()],
+    inlet('P48'),
+  ],
+  'condenser through a camera adapter box': [
+    { kind: 'condenser-9-52' },
+    [cable(), { kind: 'camera-adapter' }],
+    { kind: 'mini-jack' },
+  ],
+  'electret in a stereo converter': [
+    { kind: 'plug-in-electret', choices: { connector: 'trs35-both' } },
+    [{ kind: 'plug-in-converter', choices: { socket: 'stereo' } }, cable()],
+    inlet('P48'),
+  ],
+  'keyboard in a stereo direct box': [
+    { kind: 'line-output', choices: { connector: 'ts635' } },
+    [{ kind: 'stereo-direct-box' }, cable()],
+    inlet('off'),
+  ],
+  'condenser in a plug-on transmitter': [
+    { kind: 'condenser-9-52' },
+    [],
+    { kind: 'plug-on-transmitter', choices: { feed: 'P12' } },
+  ],
   'condenser on a supply box into a line mixer': [
     { kind: 'condenser-48' },
     [cable(), { kind: 'supply-box' }, { kind: 'plain-adapter', choices: { wiring: 'xlr-to-trs' } }],
