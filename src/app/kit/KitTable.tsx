@@ -86,6 +86,7 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
         aria-label="Kit"
         sx={{
           border: 0,
+          '--DataGrid-t-color-background-base': 'var(--mui-palette-background-default)',
           fontSize: '0.8125rem',
           '& .MuiDataGrid-columnSeparator': { color: 'divider' },
           '& .MuiDataGrid-row': { cursor: 'pointer' },

@@ -1,8 +1,8 @@
 /** The rig document: its type, its schema, edits, and the texts it is written as. */
 export * from './document';
 export { DocumentError, type Refusal } from './refusals';
-export { CHEMISTRIES, DEVICE_FIGURES, parseDocument, readDocument } from './schema';
-export { inletName, rigPath, rigPaths, rigPathsOf, type RigPath } from './paths';
+export { CHEMISTRIES, parseDocument, readDocument } from './schema';
+export { inletName, rigPath, rigPaths, type RigPath } from './paths';
 export * from './rigEdits';
 export { differences, merged, type Difference } from './differences';
 export { patchList, readPatchList, type PatchImport } from './patchList';

@@ -34,7 +34,7 @@ export function parsedJson(file: string): unknown {
 
 type Steps = (string | number)[];
 
-export const pathText = (path: Steps): string =>
+const pathText = (path: Steps): string =>
   path.reduce<string>(
     (text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${step}` : step),
     '',

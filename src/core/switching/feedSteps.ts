@@ -3,7 +3,7 @@ import { CONNECTORS, asDrawn, lineCircuit, type Line, type LineCircuit } from '.
 import { dbu, type Dbu, type Seconds, type Volts } from '../units';
 
 /** Feed resistors of one pair may differ by this share (IEC 61938, from memory); the step is computed for the worst pair. */
-export const MISMATCH = 0.004;
+const MISMATCH = 0.004;
 /** A switch without a ramp of its own. */
 const SUDDEN: Seconds = 1e-4;
 /** What a feed that is switched off still sees to ground, and what its filter holds (assumed; devices differ). */

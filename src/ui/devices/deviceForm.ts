@@ -23,7 +23,7 @@ export interface DeviceForm {
 }
 
 /** A typed figure as a number; not finite for what is none. */
-export const amount = (text: string): number => Number(text.trim().replace(',', '.'));
+const amount = (text: string): number => Number(text.trim().replace(',', '.'));
 
 /** The number after the highest of the inlets. */
 export const nextNumber = (inlets: readonly { id: string }[]): string =>
