@@ -18,13 +18,18 @@ const tab = (name: string) => (page: Page) => page.getByRole('tab', { name }).cl
 
 const pictures: Picture[] = [
   { name: 'rig', path: '/rig' },
+  { name: 'rig-ribbon', path: '/rig?line=ribbon-left' },
   { name: 'rig-moments-dark', path: '/rig?line=long-ribbon', scheme: 'dark', then: tab('Moments') },
   {
     name: 'rig-switch',
     path: '/rig',
     then: (page) => page.getByRole('button', { name: 'Hold desk, bank A', exact: true }).click(),
   },
-  { name: 'rig-parts', path: '/rig?line=announcer', then: (page) => page.getByRole('button', { name: 'cable 20 m, old' }).first().click() },
+  {
+    name: 'rig-parts',
+    path: '/rig?line=announcer',
+    then: (page) => page.getByRole('button', { name: 'cable 20 m, old' }).first().click(),
+  },
   { name: 'rig-mended', path: '/rig?rig=lock-nine-mended' },
   { name: 'rig-tablet', path: '/rig?line=double-bass', width: 820, height: 1100 },
   { name: 'rig-phone', path: '/rig', width: 390, height: 844 },
@@ -33,7 +38,11 @@ const pictures: Picture[] = [
     path: '/rig',
     width: 390,
     height: 844,
-    then: (page) => page.getByRole('button', { name: /^Guide, body-worn / }).first().click(),
+    then: (page) =>
+      page
+        .getByRole('button', { name: /^Guide, body-worn / })
+        .first()
+        .click(),
   },
   {
     name: 'kit',
@@ -48,7 +57,11 @@ async function take() {
     const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme });
     await page.goto(`${base}${path}`);
     // Every line is solved, and so is every switch.
-    if (path.startsWith('/rig')) await page.getByText(/^Every line accepts/).first().waitFor();
+    if (path.startsWith('/rig'))
+      await page
+        .getByText(/^Every line accepts/)
+        .first()
+        .waitFor();
     await then?.(page);
     await page.mouse.move(2, height - 2);
     await page.waitForTimeout(1200);

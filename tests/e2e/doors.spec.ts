@@ -105,7 +105,7 @@ test('the page keeps to its own server and its console clean', async ({ page }) 
   await expect(verdict(page)).toHaveText('Silent');
   const response = await page.goto('/rig');
   expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
-  await expect(verdict(page)).toHaveText('Stop');
+  await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
   await page.goto('/kit');
   await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
   expect(foreign).toEqual([]);

@@ -1,11 +1,15 @@
 import { expect, test } from '@playwright/test';
 import { choose, copyOf, feed, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
 
-test('Lock Nine opens at its worst line; every mistake is found and explained', async ({ page }) => {
+test('Lock Nine opens with every mistake, worst first; each is explained', async ({ page }) => {
   await openRig(page);
-  await expect(verdict(page)).toHaveText('Stop');
   await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
   await expect(page.getByRole('button', { name: '4 Silent' })).toBeVisible();
+  await expect(why(page).getByRole('heading', { name: 'What is wrong, worst first' })).toBeVisible();
+  const told = await why(page).getByRole('listitem').allTextContents();
+  const rank = (text: string) => ['Stop', 'Silent', 'Watch'].findIndex((verdict) => text.startsWith(verdict));
+  expect(told.map(rank)).toEqual(told.map(rank).toSorted());
+  expect(told).toHaveLength(16);
   for (const [line, what] of [
     ['Trio, ribbon left', /live feed of 48\.0 V reaches a passive ribbon/],
     ['Trio, long ribbon', /TRS patch point lies on a line with a live feed/],

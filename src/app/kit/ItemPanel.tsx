@@ -12,6 +12,7 @@ import { DocumentError, type Device } from '@/core/rig';
 import { readItem } from '@/core/kit';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
+import { Facts } from '@/ui/parts/Facts';
 import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import type { Use } from './KitPlace';
 import { kindText } from './KitTable';
@@ -61,7 +62,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
           {item.role !== 'device' && <Answers item={item} onAsk={setAsked} />}
         </Box>
       )}
-      {item.role !== 'device' && <Facts part={item.part} role={item.role} />}
+      {item.role !== 'device' && <Facts part={item.part} kind={kindOfPart(item.role, item.part.kind)} />}
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: '1fr 90px' }}>
         <NameField key={item.name} value={item.name} onChange={(name) => name && onChange({ ...item, name })} />
         <CountField key={item.count} value={item.count} onChange={(count) => onChange({ ...item, count })} />
@@ -218,31 +219,6 @@ function answerFor(item: KitItem, asked: Asked, fact: Answer['fact']): Answer | 
         where: [fact.who, fact.where].filter(Boolean).join(', '),
       },
     }
-  );
-}
-
-/** Answers that were recorded: who, when, where. */
-function Facts({ part, role }: { part: Part; role: 'source' | 'link' }) {
-  const kind = kindOfPart(role, part.kind);
-  const facts = Object.entries(part.facts ?? {});
-  if (facts.length === 0) return null;
-  return (
-    <Box component="section" aria-label="Recorded answers">
-      <Typography variant="h3" component="h3" gutterBottom>
-        Recorded answers
-      </Typography>
-      {facts.map(([name, { who, when, where }]) => (
-        <Typography key={name} variant="body2">
-          <strong>{kind.figures[name]?.label ?? kind.choices[name]?.label ?? name}:</strong>{' '}
-          {kind.choices[name]?.options.find(({ value }) => value === part.choices?.[name])?.label ??
-            part.figures?.[name]?.value}
-          <Box
-            component="span"
-            sx={{ color: 'text.secondary' }}
-          >{` (${[who, when, where].filter(Boolean).join(', ')})`}</Box>
-        </Typography>
-      ))}
-    </Box>
   );
 }
 

@@ -17,6 +17,7 @@ import type { Answer, LineResult } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Part, type PartRef } from '@/core/gear';
 import type { RigPath } from '@/core/rig';
 import type { Edit } from '@/core/rig/edits';
+import { Facts } from '@/ui/parts/Facts';
 import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { Why } from '@/ui/why/Why';
@@ -194,6 +195,7 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
         kinds={chosen === 'source' ? SOURCES : chosen === 'inlet' ? INLETS : LINKS}
         onChange={(ref, to) => onEdit([{ do: 'replace', part: ref, with: to }])}
       />
+      <Facts part={current} kind={kindAt(chosen, current.kind)} />
       {typeof chosen === 'number' && (
         <Button
           color="error"

@@ -12,6 +12,7 @@ import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { GroupPanel } from './GroupPanel';
 import { LinePanel } from './LinePanel';
+import { Overview } from './Overview';
 import { RigDialogs } from './RigDialogs';
 import { RigMenu, type RigEntry } from './RigMenu';
 import { Sheet } from './Sheet';
@@ -65,6 +66,11 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
     [selectGroup],
   );
 
+  const { selectWhole } = view;
+  const openWhole = useCallback(() => {
+    selectWhole();
+    setClosed(false);
+  }, [selectWhole]);
   const menu = useMemo(
     () => <RigMenu name={document.name} here={saved.id} rigs={rigs} actions={actions.menu} />,
     [document.name, saved.id, rigs, actions.menu],
@@ -84,6 +90,10 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
       onLine={actions.row.select}
       onDevice={() => actions.openDialog({ dialog: 'device', device: device.id })}
     />
+  ) : lineId && !result ? (
+    <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
+      {solution.unsolved.get(lineId) ? `This line cannot be solved: ${solution.unsolved.get(lineId)}` : 'Solving …'}
+    </Typography>
   ) : path && result && tips ? (
     <LinePanel
       path={path}
@@ -103,9 +113,7 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
       onRemove={actions.remove}
     />
   ) : (
-    <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
-      {document.lines.length ? 'Solving …' : 'Select a line to see why it has its verdict.'}
-    </Typography>
+    <Overview sections={view.sections} solution={solution} onLine={actions.row.select} onGroup={openGroup} />
   );
 
   const disputed = saving.state === 'stale' || saving.state === 'newer' ? saving : undefined;
@@ -127,6 +135,7 @@ export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
             onSearch={view.setSearch}
             undo={undo}
             redo={redo}
+            onWhole={openWhole}
             onSchools={actions.openSchools}
           />
         }

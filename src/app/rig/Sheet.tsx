@@ -15,7 +15,8 @@ import { NAME_WIDTH, VERDICT_WIDTH, type RowActions } from './LineRow';
 import { SectionView, type Row } from './SectionView';
 import { groupKey, type Probe, type Solution } from './useRigCheck';
 
-export type Selection = { line: string } | { device: string; group?: string };
+/** What is looked at: one line, one switch, or the whole rig. */
+export type Selection = { line: string } | { device: string; group?: string } | { whole: true };
 
 interface Props {
   sections: readonly Section[];

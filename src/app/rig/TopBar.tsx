@@ -26,12 +26,15 @@ interface Props {
   onSearch: (text: string) => void;
   undo?: () => void;
   redo?: () => void;
+  /** Back from one line to all that is wrong. */
+  onWhole: () => void;
   onSchools: () => void;
 }
 
 /** The rig's name and state, its verdicts as filters, and what works on all of it. */
 export const TopBar = memo(function TopBar(props: Props) {
-  const { menu, revision, saving, counts, shown, onShow, search, searchRef, onSearch, undo, redo, onSchools } = props;
+  const { menu, revision, saving, counts, shown, onShow, search, searchRef, onSearch, undo, redo, onWhole, onSchools } =
+    props;
   return (
     <>
       <ProductName />
@@ -72,6 +75,9 @@ export const TopBar = memo(function TopBar(props: Props) {
       </Box>
       <SearchField label="Find a line" value={search} inputRef={searchRef} onChange={onSearch} />
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <Button onClick={onWhole} color="inherit" title="All findings, worst first (O)">
+          Overview
+        </Button>
         <Button onClick={onSchools} color="inherit">
           Schools
         </Button>

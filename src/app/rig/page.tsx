@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import { worstLine } from '@/core/check';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { openRig } from '@/store/opened';
@@ -16,14 +15,5 @@ export default async function RigPage({
   const { rig: wanted, line, removed } = await searchParams;
   const store = theStore();
   const { saved, rigs } = openRig(store, wanted);
-  return (
-    <RigPlace
-      key={saved.id}
-      saved={saved}
-      rigs={rigs}
-      kit={loadKit(store)}
-      selected={line ?? worstLine(saved.document)}
-      removed={removed}
-    />
-  );
+  return <RigPlace key={saved.id} saved={saved} rigs={rigs} kit={loadKit(store)} selected={line} removed={removed} />;
 }

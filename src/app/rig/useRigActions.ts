@@ -120,7 +120,7 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
   };
   const step = (by: 1 | -1) => {
     const order = sections.flatMap(({ lines }) => lines.map(({ line: each }) => each.id));
-    const to = order[order.indexOf(line ?? '') + by];
+    const to = line ? order[order.indexOf(line) + by] : order[0];
     if (to) selectLine(to);
   };
   const move = useCallback((id: string, to: InletRef) => change((from) => moveLine(from, id, to)), [change]);
@@ -217,6 +217,7 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
   useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
   useHotkeys('n', menu.newLine, { preventDefault: true });
   useHotkeys('h', menu.history, { preventDefault: true });
+  useHotkeys('o, escape', view.selectWhole);
   useHotkeys('j', () => step(1));
   useHotkeys('k', () => step(-1));
   useHotkeys('d', duplicate);

@@ -8,11 +8,10 @@ import type { PanelTab } from './LinePanel';
 import type { Selection } from './Sheet';
 import type { Probe, Solution } from './useRigCheck';
 
-/**
- * What is looked at: the selected line or switch, the open tab, the filter, where the probe is.
- * @param worst the line to look at first where none is asked for
- */
-export function useRigView(document: RigDocument, asked?: string, worst?: string) {
+const WHOLE: Selection = { whole: true };
+
+/** What is looked at: the selected line or switch, the open tab, the filter, where the probe is. */
+export function useRigView(document: RigDocument, asked?: string) {
   const sections = useMemo(() => sectionsOf(document), [document]);
   const paths = useMemo(
     () => new Map(sections.flatMap(({ lines }) => lines.map((path) => [path.line.id, path]))),
@@ -26,10 +25,11 @@ export function useRigView(document: RigDocument, asked?: string, worst?: string
   const [search, setSearch] = useState('');
   const searchRef = useRef<HTMLInputElement>(null);
 
-  const first = worst ?? sections.find(({ lines }) => lines.length)?.lines[0].line.id ?? '';
-  const gone =
-    chosen && ('line' in chosen ? !paths.has(chosen.line) : !document.devices.some(({ id }) => id === chosen.device));
-  const selection: Selection = useMemo(() => (chosen && !gone ? chosen : { line: first }), [chosen, gone, first]);
+  const here =
+    chosen &&
+    (('line' in chosen && paths.has(chosen.line)) ||
+      ('device' in chosen && document.devices.some(({ id }) => id === chosen.device)));
+  const selection: Selection = useMemo(() => (here && chosen ? chosen : WHOLE), [here, chosen]);
 
   const selectLine = useCallback((line: string, at?: PartRef) => {
     setChosen({ line });
@@ -39,6 +39,7 @@ export function useRigView(document: RigDocument, asked?: string, worst?: string
     query.set('line', line);
     window.history.replaceState(null, '', `?${query}`);
   }, []);
+  const selectWhole = useCallback(() => setChosen(undefined), []);
   const selectGroup = useCallback((device: string, group?: string) => setChosen({ device, group }), []);
   const toggleShown = useCallback(
     (verdict: Verdict) =>
@@ -109,6 +110,7 @@ export function useRigView(document: RigDocument, asked?: string, worst?: string
       selection,
       selectLine,
       selectGroup,
+      selectWhole,
       tab,
       setTab,
       part,
@@ -124,7 +126,7 @@ export function useRigView(document: RigDocument, asked?: string, worst?: string
       tipsFor,
       shownLines,
     };
-  }, [sections, paths, selection, selectLine, selectGroup, tab, part, placed, shown, toggleShown, search]);
+  }, [sections, paths, selection, selectLine, selectGroup, selectWhole, tab, part, placed, shown, toggleShown, search]);
 }
 
 export type RigView = ReturnType<typeof useRigView>;

@@ -1,6 +1,6 @@
 /** The check: a line or a rig in, readings, findings and a verdict out. */
 export { lineResult, lineSummary, type JunctionReading, type LineResult } from './result';
-export { checkRig, checkRigLine, fullRigResult, worstLine, type RigResult } from './rig';
+export { checkRig, checkRigLine, fullRigResult, type RigResult } from './rig';
 export { allGroupFeeds, groupFeeds, type FeedOption } from './feedOptions';
 export type { GroupResult } from './groups';
 export type { Moments } from './moments';

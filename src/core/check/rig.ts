@@ -1,7 +1,6 @@
 import { schoolsOf, type RigDocument } from '../rig/document';
 import { rigPath, rigPaths, type RigPath } from '../rig/paths';
 import { freeInlets } from '../rig/rigEdits';
-import { sections } from '../rig/sections';
 import type { FeedName } from '../standards/feeds';
 import { allGroupFeeds, feedOption, linesOn, type FeedOption, type GroupFeeds } from './feedOptions';
 import { VERDICT_ORDER, type Remedy, type Verdict } from './finding';
@@ -46,13 +45,6 @@ const rigResultOf = (
   unsolved,
   groups: groupResults(document, paths, lines),
 });
-
-/** The line to look at first: of those with the worst verdict the first under its switch. */
-export function worstLine(document: RigDocument): string | undefined {
-  const verdicts = new Map(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
-  const order = sections(document).flatMap(({ lines }) => lines.map(({ line }) => line.id));
-  return VERDICT_ORDER.map((verdict) => order.find((id) => verdicts.get(id) === verdict)).find(Boolean);
-}
 
 /** The same with everything about every line: remedies, answers, the course over time. Takes a hundred times as long. */
 export function fullRigResult(document: RigDocument): RigResult & { feeds: GroupFeeds[] } {

@@ -1,4 +1,5 @@
 import type { Hertz, Ohms } from '../units';
+import { carve } from './linear/carve';
 import { factorComplex, solveComplex, type ComplexMatrix } from './linear/complex';
 import type { Node } from './netlist';
 import { singular, type OperatingPoint } from './operatingPoint';
@@ -55,10 +56,10 @@ function responseAt(system: System, g: Float64Array, omega: number): Response {
   const matrix: ComplexMatrix = { n, re: g.slice(), im, order: new Int32Array(n) };
   const column = factorComplex(matrix);
   if (column >= 0) throw singular(system, column);
-  const solveFor = (excitation: Float64Array) => {
-    const re = new Float64Array(n);
-    const im = new Float64Array(n);
-    solveComplex(matrix, excitation, re, im);
+  const take = carve(5 * n);
+  const [excitation, drivenRe, drivenIm, seenRe, seenIm] = [take(n), take(n), take(n), take(n), take(n)];
+  const solveFor = (right: Float64Array, re: Float64Array, im: Float64Array) => {
+    solveComplex(matrix, right, re, im);
     return (a: Node, b: Node): Complex => {
       const high = system.node(a) ?? -1;
       const low = system.node(b) ?? -1;
@@ -70,14 +71,14 @@ function responseAt(system: System, g: Float64Array, omega: number): Response {
   };
   let driven: ReturnType<typeof solveFor> | undefined;
   return {
-    volts: (a, b = 'gnd') => (driven ??= solveFor(system.signal))(a, b),
+    volts: (a, b = 'gnd') => (driven ??= solveFor(system.signal, drivenRe, drivenIm))(a, b),
     impedance(a, b = 'gnd') {
-      const excitation = new Float64Array(n);
+      excitation.fill(0);
       const high = system.node(a) ?? -1;
       const low = system.node(b) ?? -1;
       if (high >= 0) excitation[high] += 1;
       if (low >= 0) excitation[low] -= 1;
-      const z = solveFor(excitation)(a, b);
+      const z = solveFor(excitation, seenRe, seenIm)(a, b);
       return { ...z, ohms: magnitude(z) };
     },
   };

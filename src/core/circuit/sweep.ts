@@ -1,4 +1,5 @@
 import type { Hertz } from '../units';
+import { carve } from './linear/carve';
 import { solveHessenberg, toHessenberg } from './linear/hessenberg';
 import { factor, solve, workspace } from './linear/real';
 import type { Node } from './netlist';
@@ -26,23 +27,25 @@ export function sweep(point: OperatingPoint, a: Node, b: Node): (frequency: Hert
 
   const moving = columnsOf(c, n);
   const size = moving.length;
-  const reading = new Float64Array(n);
+  const take = carve(5 * n + 3 * size * size + 5 * size);
+  const reading = take(n);
   const [high, low] = [system.node(a) ?? -1, system.node(b) ?? -1];
   if (high >= 0) reading[high] += 1;
   if (low >= 0) reading[low] -= 1;
-  const w = new Float64Array(n);
+  const w = take(n);
   solve(matrix, n, space, signal, w);
 
   // The reading is steady + (before + (s - σ)·after)·x₁.
-  const m = new Float64Array(size * size);
-  const before = Float64Array.from(moving, (k) => reading[k]);
-  const after = new Float64Array(size);
-  const driven = Float64Array.from(moving, (k) => w[k]);
+  const m = take(size * size);
+  const [before, after, driven] = [take(size), take(size), take(size)];
+  moving.forEach((k, at) => {
+    before[at] = reading[k];
+    driven[at] = w[k];
+  });
   for (const k of moving) reading[k] = 0;
   let steady = 0;
   for (let row = 0; row < n; row++) steady += reading[row] * w[row];
-  const column = new Float64Array(n);
-  const solved = new Float64Array(n);
+  const [column, solved] = [take(n), take(n)];
   moving.forEach((k, at) => {
     for (let row = 0; row < n; row++) column[row] = c[row * n + k];
     solve(matrix, n, space, column, solved);
@@ -51,8 +54,8 @@ export function sweep(point: OperatingPoint, a: Node, b: Node): (frequency: Hert
   });
   toHessenberg(m, size, [driven, before, after]);
 
-  const [re, im] = [new Float64Array(size * size), new Float64Array(size * size)];
-  const [xRe, xIm] = [new Float64Array(size), new Float64Array(size)];
+  const [re, im] = [take(size * size), take(size * size)];
+  const [xRe, xIm] = [take(size), take(size)];
   return (frequency) => {
     const omega = 2 * Math.PI * frequency;
     // Only what lies on and above the first subdiagonal is ever read.

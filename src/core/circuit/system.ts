@@ -1,4 +1,5 @@
 import { CircuitError } from './errors';
+import { carve } from './linear/carve';
 import { rulesOf } from './elements';
 import type { Characteristic, Index, Stamp } from './elements/rules';
 import { islands, type Analysis } from './islands';
@@ -70,15 +71,16 @@ export function assemble(netlist: Netlist): System {
 
   const size = nodes.length + branches.length;
   const found: Partial<Record<Analysis, Node[][]>> = {};
+  const take = carve(2 * size * size + 2 * size);
   const system: System = {
     netlist,
     size,
     nodes,
     branches,
-    g: new Float64Array(size * size),
-    c: new Float64Array(size * size),
-    z: new Float64Array(size),
-    signal: new Float64Array(size),
+    g: take(size * size),
+    c: take(size * size),
+    z: take(size),
+    signal: take(size),
     nonLinear: [],
     node: (name) => nodeIndex.get(name) ?? nodeIndex.get(resolve(joined, name)),
     islands: (analysis) => (found[analysis] ??= islands(system, analysis)),

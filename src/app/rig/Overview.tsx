@@ -1,0 +1,107 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { memo } from 'react';
+import { VERDICT_ORDER, verdictOf, type Verdict } from '@/core/check';
+import type { Section } from '@/core/rig';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { groupKey, type Solution } from './useRigCheck';
+
+interface Props {
+  sections: readonly Section[];
+  solution: Solution;
+  onLine: (line: string) => void;
+  onGroup: (device: string, group?: string) => void;
+}
+
+interface Entry {
+  key: string;
+  name: string;
+  verdict: Verdict;
+  what: string;
+  /** How much more there is to say of it. */
+  more: number;
+  open: () => void;
+}
+
+/** Everything that speaks against this rig, worst first; what is Clear is counted, not told. */
+export const Overview = memo(function Overview(props: Props) {
+  const entries = entriesOf(props);
+  const count = (verdict: Verdict) => entries.filter((entry) => entry.verdict === verdict).length;
+  const lines = props.sections.reduce((sum, { lines: own }) => sum + own.length, 0);
+  return (
+    <Box sx={{ px: 2.5, py: 1.75 }}>
+      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+        {entries.length ? 'What is wrong, worst first' : 'Nothing speaks against this rig'}
+      </Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>
+        {entries.length
+          ? `${VERDICT_ORDER.filter((verdict) => count(verdict))
+              .map((verdict) => `${count(verdict)} ${verdict}`)
+              .join(', ')} of ${lines} lines. Press one to see why, and what mends it.`
+          : `All ${lines} lines are Clear as the switches stand now.`}
+      </Typography>
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {entries.map(({ key, name, verdict, what, more, open }) => (
+          <Box component="li" key={key} sx={{ borderTop: 1, borderColor: 'divider' }}>
+            <ButtonBase
+              onClick={open}
+              sx={{
+                display: 'grid',
+                gridTemplateColumns: '76px 1fr',
+                alignItems: 'baseline',
+                width: '100%',
+                textAlign: 'left',
+                py: 0.9,
+                '&:hover': { bgcolor: 'action.hover' },
+                '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main' },
+              }}
+            >
+              <VerdictMark verdict={verdict} />
+              <span>
+                <Typography variant="body2" component="span" sx={{ fontWeight: 650, display: 'block' }}>
+                  {name}
+                </Typography>
+                <Typography variant="caption" color="textSecondary" component="span">
+                  {what}
+                  {more > 0 && ` · ${more} more`}
+                </Typography>
+              </span>
+            </ButtonBase>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+});
+
+function entriesOf({ sections, solution, onLine, onGroup }: Props): Entry[] {
+  const all = sections.flatMap(({ device, group, lines }): Entry[] => [
+    ...(solution.groups.get(groupKey(device.id, group?.id ?? ''))?.findings ?? []).map((finding) => ({
+      key: `${device.id} ${group?.id} ${finding.code}`,
+      name: group ? `${device.name}, ${group.name}` : device.name,
+      verdict: verdictOf([finding]),
+      what: finding.what,
+      more: 0,
+      open: () => onGroup(device.id, group?.id),
+    })),
+    ...lines.flatMap(({ line }): Entry[] => {
+      const result = solution.lines.get(line.id);
+      if (!result || result.verdict === 'Clear') return [];
+      const telling = result.findings.filter(({ severity }) => severity !== 'note');
+      return [
+        {
+          key: line.id,
+          name: line.name,
+          verdict: result.verdict,
+          what: telling[0].what,
+          more: telling.length - 1,
+          open: () => onLine(line.id),
+        },
+      ];
+    }),
+  ]);
+  return VERDICT_ORDER.flatMap((verdict) => all.filter((entry) => entry.verdict === verdict));
+}
