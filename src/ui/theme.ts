@@ -62,7 +62,7 @@ export const theme = createTheme({
         },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: 'inherit' } } },
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
     MuiTextField: { defaultProps: { size: 'small' } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
