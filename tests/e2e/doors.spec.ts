@@ -14,6 +14,9 @@ test('check answers every line of a document', async ({ request }) => {
   const { lines } = await response.json();
   expect(lines).toHaveLength(demo.lines.length);
   expect(lines.find(({ id }: { id: string }) => id === 'guide-body-worn').verdict).toBe('Stop');
+  const brief = await (await request.post('/api/check?brief', { data: demo })).json();
+  const verdicts = (all: { id: string; verdict: string }[]) => all.map(({ id, verdict }) => [id, verdict]);
+  expect(verdicts(brief.lines)).toEqual(verdicts(lines));
 });
 
 test('wrong documents, bodies and origins are refused and say what to change', async ({ request }) => {

@@ -1,10 +1,13 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { fullRigResult } from '@/core/check';
+import { checkRig, fullRigResult } from '@/core/check';
 import { readDocument } from '@/core/rig';
 import { door, jsonBody, sameOrigin } from '../door';
 
+/** Checks a rig: everything about every line, or with `?brief` verdicts, findings and readings alone. */
 export const POST = (request: NextRequest) =>
   door(async () => {
     sameOrigin(request);
-    return NextResponse.json(fullRigResult(readDocument(await jsonBody(request))));
+    const rig = readDocument(await jsonBody(request));
+    const brief = request.nextUrl.searchParams.has('brief');
+    return NextResponse.json(brief ? checkRig(rig) : fullRigResult(rig));
   });
