@@ -121,7 +121,8 @@ function ResponseChart({
   const points = response.flatMap(({ frequency, level }) =>
     level === null || level < -120 ? [] : [{ frequency, level }],
   );
-  const top = Math.ceil((Math.max(-6, ...points.map(({ level }) => level)) + 3) / 6) * 6;
+  const highest = points.length ? Math.max(...points.map(({ level }) => level)) : 0;
+  const top = Math.ceil((highest + 3) / 6) * 6;
   const x = scaleLog()
     .domain([10, 20000])
     .range([SIZE.left, SIZE.width - SIZE.right]);

@@ -115,15 +115,13 @@ function readings(system: System, floating: Node[][], x: Float64Array, slopes: n
     const node = resolve(netlist.joined, name);
     return system.node(node) === undefined ? node : floating.findIndex((island) => island.includes(node));
   };
-  let elements: Map<string, Element> | undefined;
   return {
     system,
     floating,
     slopes,
     volts: (a, b = 'gnd') => (group(a) === group(b) ? at(a) - at(b) : undefined),
     amps(name, n = 0) {
-      elements ??= new Map(netlist.elements.map((other) => [other.name, other]));
-      const element = elements.get(name);
+      const element = system.element(name);
       if (!element) throw new CircuitError('bad-element', [name], `${name} is not in the circuit`);
       const branch = system.branch(name, n);
       if (branch !== undefined) return x[branch];

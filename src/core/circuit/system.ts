@@ -27,6 +27,7 @@ export interface System {
   /** Index of a node by any of its names; -1 for ground, undefined if the circuit does not have it. */
   node(name: Node): Index | undefined;
   branch(element: string, n?: number): Index | undefined;
+  element(name: string): Element | undefined;
   /** Groups of nodes that nothing connects to ground, for direct current or for signals. */
   islands(analysis: Analysis): Node[][];
 }
@@ -83,6 +84,7 @@ export function assemble(netlist: Netlist): System {
     signal: take(size),
     nonLinear: [],
     node: (name) => nodeIndex.get(name) ?? nodeIndex.get(resolve(joined, name)),
+    element: (name) => named.get(name),
     islands: (analysis) => (found[analysis] ??= islands(system, analysis)),
     branch: (element, n = 0) => (branchIndex.has(element) ? nodes.length + branchIndex.get(element)! + n : undefined),
   };
