@@ -86,3 +86,16 @@ test('a device’s switches are edited, and the places keep the same rig open', 
   await expect(page).toHaveURL(new RegExp(rig));
   await expect(page.getByRole('heading', { name: 'What is wrong, worst first' })).toBeVisible();
 });
+
+test('when the server does not answer, the kit keeps the change, says so, and sends it again', async ({ page }) => {
+  await page.goto('/kit');
+  await page.getByLabel('Find in the kit').fill('pad');
+  await page.getByRole('gridcell', { name: 'pad of 20 dB', exact: true }).click();
+  await page.route('**/api/kit/*', (route) => route.abort());
+  await item(page).getByLabel('Count').fill('7');
+  await item(page).getByLabel('Count').blur();
+  await expect(page.getByRole('status')).toHaveText(/not saved/);
+  await page.unroute('**/api/kit/*');
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  expect(await (await page.request.get('/api/kit/pad')).json()).toMatchObject({ count: 7 });
+});

@@ -167,3 +167,9 @@ test('schools change verdicts, and the finding names the one that decided', asyn
   await expect(verdict(page)).toHaveText('Watch');
   await expect(finding(page, /nothing on this line needs it/)).toContainText('“off unless needed”');
 });
+
+test('what can hurt people is said where it is decided', async ({ page }) => {
+  await openLine(page, 'Valve microphone');
+  await expect(why(page).getByRole('note').filter({ hasText: 'High voltage inside the supply' })).toBeVisible();
+  await expect(why(page)).toContainText('the step can hurt ears');
+});

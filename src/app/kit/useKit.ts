@@ -6,6 +6,9 @@ import { ask } from '@/ui/shell/ask';
 
 export type KitSaving = { state: 'saved' | 'saving' } | { state: 'failed'; message: string };
 
+/** How long to wait before what was not saved is sent again, in milliseconds. */
+const RETRY = 3000;
+
 interface History {
   past: KitItem[][];
   present: KitItem[];
@@ -20,6 +23,7 @@ export function useKit(items: KitItem[]) {
   const busy = useRef(false);
   const { present } = history;
   const wanted = useRef(present);
+  const [tries, setTries] = useState(0);
 
   const change = useCallback((to: (from: KitItem[]) => KitItem[]) => {
     setHistory(({ past, present: from }) => {
@@ -75,7 +79,14 @@ export function useKit(items: KitItem[]) {
       setSaving({ state: 'saved' });
       busy.current = false;
     }
-  }, [present]);
+  }, [present, tries]);
+
+  // What the server did not take is sent again; nothing is lost while it is away.
+  useEffect(() => {
+    if (saving.state !== 'failed') return;
+    const timer = setTimeout(() => setTries((before) => before + 1), RETRY);
+    return () => clearTimeout(timer);
+  }, [saving]);
 
   return {
     items: present,

@@ -45,10 +45,13 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <DialogTitle>History</DialogTitle>
-      <DialogContent dividers sx={{ p: 0, display: 'grid', gridTemplateColumns: '220px 1fr', minHeight: 320 }}>
+      <DialogContent
+        dividers
+        sx={{ p: 0, display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '220px 1fr' }, minHeight: 320 }}
+      >
         <List
           dense
-          sx={{ borderRight: 1, borderColor: 'divider', maxHeight: 420, overflowY: 'auto' }}
+          sx={{ borderRight: 1, borderColor: 'divider', maxHeight: { xs: 200, sm: 420 }, overflowY: 'auto' }}
           aria-label="Revisions"
         >
           {entries?.map(({ revision, savedAt }) => (

@@ -14,7 +14,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { memo, useState } from 'react';
 import type { Answer, LineResult } from '@/core/check';
-import { INLETS, LINKS, SOURCES, kindAt, partAt, type Part, type PartRef } from '@/core/gear';
+import { INLETS, LINKS, SOURCES, kindAt, partAt, type Line, type Part, type PartRef } from '@/core/gear';
 import type { RigPath } from '@/core/rig';
 import type { Edit } from '@/core/rig/edits';
 import { Facts } from '@/ui/parts/Facts';
@@ -90,6 +90,7 @@ export function LinePanel(props: Props) {
         {tab === 'why' && (
           <>
             <Why result={result} onApply={onEdit} onAnswer={onAnswer} />
+            <Cautions line={line} />
             {line.note && (
               <Typography variant="body2" color="textSecondary" sx={{ mt: 2, fontStyle: 'italic' }}>
                 {line.note}
@@ -143,6 +144,24 @@ function Action({
         {icon}
       </IconButton>
     </Tooltip>
+  );
+}
+
+/** What can hurt people on this line: said where its feed and its parts are decided. */
+function Cautions({ line }: { line: Line }) {
+  const refs: PartRef[] = ['source', ...line.links.keys(), 'inlet'];
+  const own = refs.flatMap((ref) => kindAt(ref, partAt(line, ref).kind).caution ?? []);
+  return (
+    <Stack spacing={1} sx={{ mt: 2 }}>
+      {[...new Set(own)].map((caution) => (
+        <Typography key={caution} variant="body2" sx={{ fontWeight: 600 }} role="note">
+          {caution}
+        </Typography>
+      ))}
+      <Typography variant="caption" color="textSecondary">
+        Turn monitors and headphones down before a feed goes on or off: the step can hurt ears.
+      </Typography>
+    </Stack>
   );
 }
 

@@ -37,7 +37,15 @@ export function InletFields({ control, register, errors }: Props) {
       </Typography>
       <Stack spacing={1}>
         {inlets.fields.map((field, n) => (
-          <Stack key={field.id} direction="row" spacing={1} sx={{ alignItems: 'center' }}>
+          <Box
+            key={field.id}
+            sx={{
+              display: 'grid',
+              gap: 1,
+              alignItems: 'center',
+              gridTemplateColumns: { xs: '1fr 1fr', sm: '120px 1fr 1fr auto' },
+            }}
+          >
             <TextField
               label="Number"
               {...register(`inlets.${n}.id`, {
@@ -45,13 +53,12 @@ export function InletFields({ control, register, errors }: Props) {
               })}
               error={Boolean(errors.inlets?.[n]?.id)}
               helperText={errors.inlets?.[n]?.id?.message}
-              sx={{ width: 120 }}
             />
             <Controller
               control={control}
               name={`inlets.${n}.kind`}
               render={({ field: kind }) => (
-                <TextField select label="Kind" {...kind} sx={{ flex: 1 }}>
+                <TextField select label="Kind" {...kind}>
                   {INLETS.map(({ kind: value, label }) => (
                     <MenuItem key={value} value={value}>
                       {label}
@@ -60,11 +67,11 @@ export function InletFields({ control, register, errors }: Props) {
                 </TextField>
               )}
             />
-            <TextField label="Name, if it has one" {...register(`inlets.${n}.name`)} sx={{ flex: 1 }} />
+            <TextField label="Name, if it has one" {...register(`inlets.${n}.name`)} />
             <IconButton aria-label={`Remove inlet ${known[n]?.id}`} onClick={() => inlets.remove(n)}>
               <DeleteOutlineIcon fontSize="small" />
             </IconButton>
-          </Stack>
+          </Box>
         ))}
       </Stack>
       <Button

@@ -72,6 +72,11 @@ export const PartEditor = memo(function PartEditor(props: Props) {
             </TextField>
           ))}
       </Box>
+      {kind.caution && (
+        <Typography variant="body2" sx={{ fontWeight: 600 }} role="note">
+          {kind.caution}
+        </Typography>
+      )}
       {'faults' in kind && kind.faults && (
         <FaultEditor
           faults={part.faults ?? []}
