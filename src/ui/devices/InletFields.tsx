@@ -32,7 +32,7 @@ export function InletFields({ control, register, errors }: Props) {
   const known = useWatch({ control, name: 'inlets' });
   return (
     <Box component="section" aria-label="Inlets">
-      <Typography variant="h3" component="h3" gutterBottom>
+      <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
         Inlets
       </Typography>
       <Stack spacing={1}>

@@ -38,7 +38,7 @@ export function SwitchFields({ control, register, errors }: Props) {
   const known = useWatch({ control, name: 'inlets' });
   return (
     <Box component="section" aria-label="Switches">
-      <Typography variant="h3" component="h3" gutterBottom>
+      <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
         Feed switches
       </Typography>
       {groups.fields.map((field, n) => (
