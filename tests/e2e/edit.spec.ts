@@ -212,6 +212,12 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
   await page.keyboard.press('j');
   await page.keyboard.press('j');
   await expect(heading).toHaveText('Trio, ribbon left');
+  // Back and forth while the switches are still being tried: the page goes on answering.
+  for (let n = 0; n < 6; n++) {
+    await feed(page, 'Stream interface, both inlets', n % 2 ? '48 V' : 'off').click();
+    await select(page, n % 2 ? 'Announcer' : 'Camera');
+    await page.keyboard.press('o');
+  }
   await page.keyboard.press('o');
   await expect(heading).toHaveText('What is wrong, worst first');
   await page.keyboard.press('j');

@@ -52,7 +52,9 @@ export function useRigCheck(document: RigDocument, selected: string | undefined)
           full = line;
           continue;
         }
-        const complete = await solveFeeds(on, asked, setSolution, () => stale() || wanted.current.selected !== full);
+        // Only a line that is still to be solved is a reason to leave the switches; that none is selected is not.
+        const asksForLine = () => wanted.current.selected !== undefined && wanted.current.selected !== full;
+        const complete = await solveFeeds(on, asked, setSolution, () => stale() || asksForLine());
         if (complete) break;
       }
       busy.current = false;
