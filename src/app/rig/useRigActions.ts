@@ -17,10 +17,11 @@ import {
   readDocument,
   removeLine,
   reorderLine,
+  rigPath,
   setFeed,
   withDevice,
+  withoutDevice,
   DocumentError,
-  endsInLink,
   type Device,
   type InletRef,
   type RigDocument,
@@ -146,35 +147,25 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     );
   };
   const removeDevice = (id: string) => {
-    const own = document.lines.filter((each) => !endsInLink(each) && each.inlet.device === id);
-    const without = own.reduce((next, { id: each }) => removeLine(next, each), document);
-    const lines = without.lines.filter((each) => endsInLink(each) || each.inlet.device !== id);
-    change({ ...without, lines, devices: document.devices.filter((device) => device.id !== id) });
+    change((from) => withoutDevice(from, id));
     setMessage('The device and its lines were removed. Undo brings them back.');
   };
 
   /** Takes an answer in wherever the item is used; the kit and the other rigs are told by the server. */
   const record = async ({ edits }: PossibleAnswer, fact: Fact) => {
     if (!path) return;
-    let next = document;
+    const { line: asked } = path;
+    change((from) => edits.reduce((next, each) => recorded(next, asked.id, each, fact), from));
     for (const each of edits) {
       const answer = answerOf(each, fact);
-      if (!answer) {
-        next = applyToRig(next, path.line.id, [each]);
-        continue;
-      }
-      const part: Part = partAt(path.line, answer.part);
-      next = part.item
-        ? answered(next, part.item, answer.answer).document
-        : applyToRig(next, path.line.id, [{ do: 'replace', part: answer.part, with: withAnswer(part, answer.answer) }]);
-      if (!part.item) continue;
-      const told = await ask<{ places: number; rigs: number }>(`/api/kit/${part.item}/answers`, {
+      const item = answer && partAt(asked, answer.part).item;
+      if (!item) continue;
+      const told = await ask<{ places: number; rigs: number }>(`/api/kit/${item}/answers`, {
         method: 'POST',
         json: { answer: answer.answer, except: rigId },
       });
       if (told.failed) setMessage(`Recorded in this rig; the kit did not take it: ${told.failed}`);
     }
-    change(next);
   };
 
   const addRig = useCallback(
@@ -274,6 +265,17 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
 }
 
 export type RigActions = ReturnType<typeof useRigActions>;
+
+/** A rig with an edit of a line made in it; one that states a fact of an item, wherever the rig uses that item. */
+function recorded(document: RigDocument, id: string, edit: Edit, fact: Fact): RigDocument {
+  const path = rigPath(document, id);
+  const answer = answerOf(edit, fact);
+  if (!path || !answer) return applyToRig(document, id, [edit]);
+  const part: Part = partAt(path.line, answer.part);
+  return part.item
+    ? answered(document, part.item, answer.answer).document
+    : applyToRig(document, id, [{ do: 'replace', part: answer.part, with: withAnswer(part, answer.answer) }]);
+}
 
 /** An edit as an answer about a part; undefined for one that states no fact. */
 function answerOf(edit: Edit, fact: Fact): { part: PartRef; answer: Answer } | undefined {

@@ -59,4 +59,7 @@ test('what was wrong in version 1 is named, not guessed', () => {
   expect(() => readDocument({ ...first, lines: [{ ...first.lines[0], source: { kind: 'harp' } }] })).toThrow(
     /lines\[0\]\.source\.kind: must be "moving-coil" or/,
   );
+  expect(() => readDocument({ ...first, lines: [{ ...first.lines[0], links: [null] }] })).toThrow(
+    /lines\[0\]\.links\[0\]/,
+  );
 });

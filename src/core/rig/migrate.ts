@@ -27,7 +27,7 @@ export function migrated(value: unknown): unknown {
     const links = (line.links as Part[]).map((link, n) => withoutThrough(link, n));
     lines.push({ ...line, links, inlet: { device: devices[devices.length - 1].id, inlet: '1' } });
     (line.links as Part[]).forEach((link, n) => {
-      if (link.choices?.through === 'driven') lines.push(second(line, link, `box-${n + 1}`));
+      if (isObject(link) && link.choices?.through === 'driven') lines.push(second(line, link, `box-${n + 1}`));
     });
   }
   return { ...value, version: VERSION, devices, lines };

@@ -27,6 +27,7 @@ import {
   setFeed,
   startFrom,
   startsAtLink,
+  withoutDevice,
   type RigDocument,
 } from '.';
 
@@ -144,6 +145,13 @@ describe('taking lines out', () => {
     const alone = removeLine(demo, 'singer');
     expect(lineOf(alone, 'singer-stream')).toMatchObject({ source: { kind: 'active-moving-coil' } });
     expect(readDocument(alone)).toEqual(alone);
+  });
+  test.each(demo.devices.map(({ id }) => id))('a device goes with the lines that end in it: %s', (id) => {
+    const without = withoutDevice(demo, id);
+    expect(without.devices).toEqual(demo.devices.filter((device) => device.id !== id));
+    expect(readDocument(without)).toEqual(without);
+    const elsewhere = demo.lines.filter((line) => rigPath(demo, line.id)!.inlet.device !== id);
+    expect(without.lines.map((line) => line.id)).toEqual(elsewhere.map((line) => line.id));
   });
   test('a copy stands on its own feet', () => {
     const twice = duplicateLine(demo, 'singer-stream', { device: 'desk', inlet: '15' });

@@ -162,6 +162,13 @@ export function removeLine(document: RigDocument, id: string): RigDocument {
   return { ...document, lines: kept };
 }
 
+/** Takes a device out, with every line that ends in it. A line that only ran over one of them stays if it ends elsewhere. */
+export function withoutDevice(document: RigDocument, id: string): RigDocument {
+  const line = document.lines.find((other) => !endsInLink(other) && other.inlet.device === id);
+  if (line) return withoutDevice(removeLine(document, line.id), id);
+  return { ...document, devices: document.devices.filter((device) => device.id !== id) };
+}
+
 const sockets = (line: RigLine): Socket[] => [
   ...(startsAtLink(line) ? [line.source.from] : []),
   ...(endsInLink(line) ? [line.inlet.into] : []),
