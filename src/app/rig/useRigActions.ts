@@ -19,6 +19,7 @@ import {
   reorderLine,
   rigPath,
   setFeed,
+  tidied,
   withDevice,
   withoutDevice,
   DocumentError,
@@ -133,7 +134,7 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
   /** @returns what is wrong with a changed document, if anything; else it is taken over */
   const checked = (next: RigDocument): string | undefined => {
     try {
-      change(readDocument(next));
+      change(readDocument(tidied(next)));
       return undefined;
     } catch (error) {
       if (error instanceof DocumentError) return error.message;

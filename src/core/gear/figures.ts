@@ -25,7 +25,10 @@ export const UNITS = {
   µF: 1e-6,
   H: 1,
   s: 1,
+  h: 3600,
   mAh: 3.6,
+  W: 1,
+  '%': 0.01,
   m: 1,
   Hz: 1,
   'Ω/m': 1,
@@ -71,6 +74,8 @@ export interface ChoiceSpec {
   /** A question to the maker or the manual: `unknown` is one of the options, solved once for each other answer. */
   question?: { ask: string; drawnAs: string };
   help?: string;
+  /** It is set by hand on the spot, and may be set otherwise for the next job. */
+  setting?: true;
 }
 
 export const UNKNOWN = 'unknown';

@@ -39,6 +39,38 @@ export const lowestFigure = (hertz: number): FigureSpec => ({
   help: 'A low cut above this counts as a loss.',
 });
 
+/**
+ * What something runs on that has cells of its own.
+ * @param volts of all cells together
+ * @param milliamps what it draws from them besides what it passes on
+ */
+export const cellFigures = (charge: number, volts: number, milliamps: number): Record<string, FigureSpec> => ({
+  cellCharge: {
+    label: 'Charge of its cells',
+    unit: 'mAh',
+    min: 1,
+    max: 100000,
+    typical: { value: charge, basis: 'from memory' },
+    help: 'Of one set; cells in series count once.',
+  },
+  cellVolts: {
+    label: 'Voltage of its cells',
+    unit: 'V',
+    min: 0.5,
+    max: 60,
+    typical: { value: volts, basis: 'common practice' },
+    help: 'All cells of one set together.',
+  },
+  cellDrain: {
+    label: 'What it draws from its cells',
+    unit: 'mA',
+    min: 0.001,
+    max: 2000,
+    typical: { value: milliamps, basis: 'from memory' },
+    help: 'Besides what it passes on as a feed.',
+  },
+});
+
 export const resistance = (label: string, ohms: number, help?: string): FigureSpec => ({
   label,
   unit: 'Ω',
@@ -62,6 +94,12 @@ export const choice = (label: string, options: [value: string, label: string][],
   options: options.map(([value, text]): Option => ({ value, label: text })),
   standard: options[0][0],
   help,
+});
+
+/** A choice that is a switch or a battery rather than how the thing is built. */
+export const setting = (label: string, options: [value: string, label: string][], help?: string): ChoiceSpec => ({
+  ...choice(label, options, help),
+  setting: true,
 });
 
 export const connectorChoice = (options: [value: string, label: string][]): ChoiceSpec => choice('Connector', options);

@@ -10,6 +10,9 @@ export interface Difference {
   fields: string[];
 }
 
+/** What belongs to the rig itself rather than to a line or a device. */
+const OWN = ['name', 'note', 'schools', 'locations', 'runs', 'wishes', 'directCurrent'] as const;
+
 interface Named {
   id: string;
   name: string;
@@ -17,14 +20,20 @@ interface Named {
 
 /** What changed from one document to another: lines, devices, the rig's own fields. */
 export function differences(before: RigDocument, after: RigDocument): Difference[] {
-  const own = (['name', 'note', 'schools'] as const).filter((field) => !same(before[field], after[field]));
+  const own = OWN.filter((field) => !same(before[field], after[field]));
   const order = !same(
     before.lines.map(({ id }) => id).filter((id) => after.lines.some((line) => line.id === id)),
     after.lines.map(({ id }) => id).filter((id) => before.lines.some((line) => line.id === id)),
   );
   return [
     ...(own.length || order
-      ? [{ name: '', what: 'changed' as const, fields: [...own, ...(order ? ['order of lines'] : [])] }]
+      ? [
+          {
+            name: '',
+            what: 'changed' as const,
+            fields: [...own.map((field) => WORDS[field] ?? field), ...(order ? ['order of lines'] : [])],
+          },
+        ]
       : []),
     ...listDifferences(before.devices, after.devices),
     ...listDifferences(before.lines, after.lines),
@@ -54,6 +63,7 @@ function listDifferences<T extends Named>(before: readonly T[], after: readonly 
 const WORDS: Record<string, string> = {
   groups: 'switches',
   feedLimit: 'feed limit',
+  directCurrent: 'direct-current supplies',
 };
 
 /**
@@ -61,9 +71,7 @@ const WORDS: Record<string, string> = {
  * @returns undefined if something was changed on both sides
  */
 export function merged(base: RigDocument, mine: RigDocument, theirs: RigDocument): RigDocument | undefined {
-  const own = (['name', 'note', 'schools'] as const).map(
-    (field) => [field, pick(base[field], mine[field], theirs[field])] as const,
-  );
+  const own = OWN.map((field) => [field, pick(base[field], mine[field], theirs[field])] as const);
   const devices = mergedList(base.devices, mine.devices, theirs.devices);
   const lines = mergedList(base.lines, mine.lines, theirs.lines);
   if (!devices || !lines || own.some(([, value]) => value === CLASH)) return undefined;

@@ -1,6 +1,8 @@
 import { DEFAULT_SCHOOLS, type Schools } from '../check/schools';
 import type { Figure, Part } from '../gear';
 import type { FeedName } from '../standards/feeds';
+import type { DirectCurrent } from './directCurrent';
+import type { Arrangement } from './places';
 
 /** Name and version of the open format. */
 export const FORMAT = 'inlet-check';
@@ -42,6 +44,16 @@ export interface Batteries {
   chemistry: 'alkaline' | 'nickel metal hydride' | 'lithium' | 'lithium ion' | 'other';
   /** Charge of one cell. */
   capacity?: Figure;
+  /** Share of the charge that can be used before the device gives up, in %. */
+  usable?: Figure;
+  /** What the device takes with every feed off, in W. */
+  baseLoad?: Figure;
+  /** How much of what the feeds' converter takes arrives at the inlets, in %. */
+  efficiency?: Figure;
+  /** How long one set has to last, in h. */
+  hours?: Figure;
+  /** What has to be left at the end, for the last take, in h. */
+  reserve?: Figure;
 }
 
 export interface Device {
@@ -49,6 +61,8 @@ export interface Device {
   name: string;
   note?: string;
   item?: string;
+  /** Where it stands. */
+  location?: string;
   inlets: DeviceInlet[];
   groups: SwitchGroup[];
   /** Most current of all its feeds together. */
@@ -75,6 +89,8 @@ interface LineHead {
   id: string;
   name: string;
   note?: string;
+  /** Where its source stands. */
+  location?: string;
   links: Part[];
 }
 type Beginning = { source: Part } | { source: { from: Socket } };
@@ -87,8 +103,11 @@ export type RigLine = LineHead & Beginning & Ending;
 export const withEnds = (line: RigLine, ends: Partial<Pick<RigLine, 'source' | 'inlet'>>): RigLine =>
   ({ ...line, ...ends }) as RigLine;
 
-/** A rig as a file holds it: devices, lines, and the schools it follows where they differ from the careful default. */
-export interface RigDocument {
+/**
+ * A rig as a file holds it: devices, lines, the schools it follows where they differ from the careful default, where
+ * things stand, what a plan has to keep to, and what hangs on direct-current supplies.
+ */
+export interface RigDocument extends Arrangement {
   format: typeof FORMAT;
   version: typeof VERSION;
   name: string;
@@ -96,6 +115,7 @@ export interface RigDocument {
   schools?: Partial<Schools>;
   devices: Device[];
   lines: RigLine[];
+  directCurrent?: DirectCurrent;
 }
 
 /** Every school of a rig, defaults filled in. */

@@ -1,9 +1,13 @@
 /** The rig document: its type, its schema, edits, and the texts it is written as. */
 export * from './document';
 export { DocumentError, type Refusal } from './refusals';
-export { CHEMISTRIES, parseDocument, readDocument } from './schema';
+export * from './places';
+export * from './directCurrent';
+export * from './deviceFigures';
+export { parseDocument, readDocument } from './schema';
 export { inletName, rigPath, rigPaths, type RigPath } from './paths';
 export * from './rigEdits';
+export { removeLine, withoutDevice } from './removal';
 export { differences, merged, type Difference } from './differences';
 export { patchList, readPatchList, type PatchImport } from './patchList';
 export { sections, shortInletName, type Section } from './sections';

@@ -12,18 +12,9 @@ import {
 } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION } from './document';
-import { CHEMISTRIES, DEVICE_FIGURES } from './schema';
-
-type Schema = Record<string, unknown>;
-
-const object = (properties: Record<string, Schema>, required: string[], more: Schema = {}): Schema => ({
-  type: 'object',
-  properties,
-  required,
-  additionalProperties: false,
-  ...more,
-});
-const text = (maxLength: number): Schema => ({ type: 'string', maxLength });
+import { arrangementSchema } from './arrangementSchema';
+import { BATTERY_FIGURES, CHEMISTRIES, DEVICE_FIGURES } from './deviceFigures';
+import { deviceFigure, identifier, mapped, name, object, text, type Schema } from './schemaParts';
 
 const figure = ({ label, unit, min, max, typical, help }: FigureSpec): Schema =>
   object(
@@ -70,11 +61,6 @@ const fault: Schema = {
   ],
 };
 
-const mapped = <T>(map: Record<string, T>, to: (entry: T) => Schema) =>
-  Object.fromEntries(Object.entries(map).map(([name, entry]) => [name, to(entry)]));
-
-const identifier: Schema = { type: 'string', pattern: '^[a-z0-9][a-z0-9-]{0,63}$' };
-const name: Schema = { ...text(80), minLength: 1 };
 const fact = object(
   {
     who: { ...text(80), minLength: 1 },
@@ -110,18 +96,6 @@ const part = (kind: AnyKind, more: Record<string, Schema> = {}, without: readonl
     { title: kind.label, description: kind.summary },
   );
 
-const deviceFigure = ({ label, unit, min, max }: { label: string; unit: string; min: number; max: number }): Schema =>
-  object(
-    {
-      value: { type: 'number', minimum: min, maximum: max },
-      unit: { const: unit },
-      basis: { enum: [...BASES] },
-      where: text(200),
-    },
-    ['value', 'unit', 'basis'],
-    { title: label },
-  );
-
 const FEED_NAMES = Object.keys(FEEDS);
 
 const group = object(
@@ -148,7 +122,7 @@ const deviceFields = (): Record<string, Schema> => ({
     {
       cells: { type: 'integer', minimum: 1, maximum: 48 },
       chemistry: { enum: [...CHEMISTRIES] },
-      capacity: deviceFigure(DEVICE_FIGURES.capacity),
+      ...mapped(BATTERY_FIGURES, deviceFigure),
     },
     ['cells', 'chemistry'],
   ),
@@ -172,6 +146,7 @@ export function jsonSchema(): Schema {
       id: identifier,
       name,
       note: text(500),
+      location: { ...identifier, description: 'where its source stands' },
       source: { oneOf: [{ $ref: '#/$defs/source' }, object({ from: socket }, ['from'])] },
       links: { type: 'array', items: { $ref: '#/$defs/link' }, maxItems: 16 },
       inlet: {
@@ -208,17 +183,16 @@ export function jsonSchema(): Schema {
           maxItems: MOST_LINES,
           description: 'Every line has an id of its own, every inlet one line.',
         },
+        ...arrangementSchema(),
       },
       ['format', 'version', 'name', 'devices', 'lines'],
     ),
     $defs: {
       line,
-      device: object({ id: identifier, name, note: text(500), item: identifier, ...deviceFields() }, [
-        'id',
-        'name',
-        'inlets',
-        'groups',
-      ]),
+      device: object(
+        { id: identifier, name, note: text(500), item: identifier, location: identifier, ...deviceFields() },
+        ['id', 'name', 'inlets', 'groups'],
+      ),
       ...definitions(),
     },
   };

@@ -1,3 +1,4 @@
+import { arrangementFaults } from './arrangementReferences';
 import { CONNECTORS, inletKind, linkKind, reader, type Contact } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { endsInLink, startsAtLink, type Device, type RigDocument, type RigLine, type Socket } from './document';
@@ -7,6 +8,7 @@ import type { Refusal } from './refusals';
 export const brokenReferences = (document: RigDocument): Refusal[] => [
   ...document.devices.flatMap((device, n) => deviceFaults(device, `devices[${n}]`)),
   ...lineFaults(document),
+  ...arrangementFaults(document),
 ];
 
 /** What a device's switches say of inlets and feeds that it does not have. */

@@ -2,20 +2,13 @@ import Joi from 'joi';
 import { SCHOOLS } from '../check/schools';
 import { INLETS, LINKS, SOURCES } from '../gear';
 import { FEEDS } from '../standards/feeds';
+import { arrangementFields, deviceFigures } from './arrangement.schema';
+import { BATTERY_FIGURES, CHEMISTRIES, DEVICE_FIGURES } from './deviceFigures';
 import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION, type RigDocument } from './document';
 import { migrated } from './migrate';
 import { figure, identifier, part, text } from './parts.schema';
 import { brokenReferences } from './references';
 import { DocumentError, parsedJson, refusalsOf, VALIDATION } from './refusals';
-
-/** Ranges of the figures that devices have. */
-export const DEVICE_FIGURES = {
-  ramp: { label: 'Time over which the feed rises', unit: 's', min: 0, max: 60 },
-  feedLimit: { label: 'Most current of all feeds together', unit: 'mA', min: 1, max: 5000 },
-  capacity: { label: 'Charge of one cell', unit: 'mAh', min: 10, max: 100000 },
-} as const;
-
-export const CHEMISTRIES = ['alkaline', 'nickel metal hydride', 'lithium', 'lithium ion', 'other'] as const;
 
 const feeds = Object.keys(FEEDS);
 
@@ -47,7 +40,7 @@ export const deviceFields = {
   batteries: Joi.object({
     cells: Joi.number().integer().min(1).max(48).required(),
     chemistry: Joi.valid(...CHEMISTRIES).required(),
-    capacity: figure(DEVICE_FIGURES.capacity),
+    ...deviceFigures(BATTERY_FIGURES),
   }),
 };
 
@@ -56,6 +49,7 @@ const device = Joi.object({
   name: text(80).required(),
   note: text(500).allow(''),
   item: identifier,
+  location: identifier,
   ...deviceFields,
 });
 
@@ -65,6 +59,7 @@ const line = Joi.object({
   id: identifier.required(),
   name: text(80).required(),
   note: text(500).allow(''),
+  location: identifier,
   source: Joi.alternatives()
     .conditional(Joi.object({ from: Joi.exist() }).unknown(), {
       then: Joi.object({ from: socket.required() }),
@@ -96,6 +91,7 @@ const schema = Joi.object({
   ),
   devices: Joi.array().items(device).max(MOST_DEVICES).unique('id').required(),
   lines: Joi.array().items(line).max(MOST_LINES).unique('id').required(),
+  ...arrangementFields,
 });
 
 /**

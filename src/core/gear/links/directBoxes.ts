@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { LinkKind, Port } from '../part';
 import { buildElectronics, pinFigures, stakePhantom } from '../phantom';
-import { choice, resistance, transformer } from '../shared';
+import { cellFigures, choice, setting, resistance, transformer } from '../shared';
 
 const groundLift = choice(
   'Ground',
@@ -100,9 +100,10 @@ export const activeDirectBox: LinkKind = {
       typical: { value: 3, basis: 'common practice' },
     },
     ...pinFigures(20, 9),
+    ...cellFigures(500, 9, 2),
   },
   choices: {
-    battery: choice('Battery', [
+    battery: setting('Battery', [
       ['off', 'none, or switched off'],
       ['on', 'in and switched on'],
     ]),

@@ -1,6 +1,6 @@
 import type { LinkKind } from '../part';
 import { FEEDS, type PhantomName } from '../../standards/feeds';
-import { choice } from '../shared';
+import { cellFigures, choice, setting } from '../shared';
 
 export const supplyBox: LinkKind = {
   role: 'link',
@@ -8,9 +8,9 @@ export const supplyBox: LinkKind = {
   label: 'Supply box',
   summary: 'Puts phantom on the line from mains or battery where the inlet has none, and keeps it away from the inlet.',
   nature: 'supply',
-  figures: {},
+  figures: cellFigures(500, 18, 2),
   choices: {
-    feed: choice('Feed', [
+    feed: setting('Feed', [
       ['P48', '48 V'],
       ['P24', '24 V'],
       ['P12', '12 V'],

@@ -1,6 +1,6 @@
 import type { LinkKind } from '../part';
 import { FEEDS } from '../../standards/feeds';
-import { choice } from '../shared';
+import { cellFigures, choice, setting } from '../shared';
 
 /** The transformer that carries the signal on and keeps the feed from the inlet (common practice). */
 const TRANSFORMER = { henries: 10, ohms: 40, coupling: 0.9999 };
@@ -11,9 +11,9 @@ export const t12Supply: LinkKind = {
   label: 'T12 supply box',
   summary: 'Feeds an older film-set microphone with 12 V between pins 2 and 3 and keeps that away from the inlet.',
   nature: 'supply',
-  figures: {},
+  figures: cellFigures(2500, 12, 1),
   choices: {
-    feed: choice('Feed', [
+    feed: setting('Feed', [
       ['T12', 'pin 2 positive, as standardised'],
       ['T12R', 'pin 3 positive'],
       ['off', 'off'],

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { choice } from '../shared';
+import { cellFigures, setting } from '../shared';
 import { buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const batteryOrPhantom: SourceKind = {
@@ -9,9 +9,9 @@ export const batteryOrPhantom: SourceKind = {
   summary: 'Runs on its own cell or on a phantom feed; a switch on the body turns the cell on.',
   character: 'powered',
   level: 'sensitivity',
-  figures: phantomFigures({ milliamps: 2, needs: 8, stops: 6, sensitivity: 25 }),
+  figures: { ...phantomFigures({ milliamps: 2, needs: 8, stops: 6, sensitivity: 25 }), ...cellFigures(2500, 1.5, 1) },
   choices: {
-    battery: choice('Battery', [
+    battery: setting('Battery', [
       ['off', 'none, or switched off'],
       ['on', 'in and switched on'],
     ]),

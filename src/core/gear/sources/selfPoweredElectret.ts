@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { choice, resistance, soundFigures } from '../shared';
+import { cellFigures, setting, resistance, soundFigures } from '../shared';
 import { electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const selfPoweredElectret: SourceKind = {
@@ -25,11 +25,12 @@ export const selfPoweredElectret: SourceKind = {
       max: 100,
       typical: { value: 16, basis: 'assumed' },
     },
+    ...cellFigures(1000, 1.5, 0.5),
     ...soundFigures(6, 100, 120),
   },
   choices: {
     connector: electretConnectors,
-    battery: choice('Battery', [
+    battery: setting('Battery', [
       ['on', 'in and switched on'],
       ['off', 'none, empty or switched off'],
     ]),

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { choice, directCurrentLimit, resistance, soundFigures, transformer } from '../shared';
+import { setting, directCurrentLimit, resistance, soundFigures, transformer } from '../shared';
 
 export const valveOwnSupply: SourceKind = {
   role: 'source',
@@ -16,7 +16,7 @@ export const valveOwnSupply: SourceKind = {
     ...soundFigures(15, 94, 130),
   },
   choices: {
-    battery: choice('Its own supply', [
+    battery: setting('Its own supply', [
       ['on', 'connected and on'],
       ['off', 'missing or off'],
     ]),

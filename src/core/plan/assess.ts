@@ -1,0 +1,73 @@
+import { judgeLine } from '../check/check';
+import type { Finding, Verdict } from '../check/finding';
+import type { Schools } from '../check/schools';
+import { CircuitError } from '../circuit';
+import type { FeedSwitch, Line, Part } from '../gear';
+import type { LevelPlan } from '../level/plan';
+import type { Amps, Hertz } from '../units';
+
+/** An inlet as a chain meets it: its feed is what its switch is set to. */
+export interface Site {
+  inlet: Part;
+  switch?: FeedSwitch;
+}
+
+/** What the check says of a chain, and the figures that chains are compared by. */
+export interface Assessment {
+  verdict: Verdict;
+  /** Worst first; remedies are suggested, not tried. */
+  findings: Finding[];
+  level?: LevelPlan;
+  lowCut?: Hertz;
+  highCut?: Hertz;
+  /** What the inlet's own feed gives. */
+  amps: Amps;
+  /** What feeds on the way give, by position of the link. */
+  supplies: { link: number; amps: Amps }[];
+}
+
+/** Judges a source behind links at an inlet; undefined where the circuit has no answer. */
+export type Assess = (source: Part, links: readonly Part[], site: Site) => Assessment | undefined;
+
+/** What a part is to the check; what it is called makes no difference to a verdict. */
+const bare = ({ kind, figures, choices, faults }: Part) => [kind, figures, choices, faults];
+
+/** Most assessments that are kept. */
+const MOST = 60_000;
+
+/** The same check as everywhere else, with answers kept: many lines of a rig are alike, and so are most inlets of a desk. */
+export function assessor(schools: Schools): Assess {
+  const known = new Map<string, Assessment | undefined>();
+  return (source, links, site) => {
+    const { offers, reaches = [] } = site.switch ?? {};
+    const key = JSON.stringify([bare(source), links.map(bare), bare(site.inlet), offers, reaches.length > 0]);
+    if (known.has(key)) return known.get(key);
+    if (known.size >= MOST) known.clear();
+    const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
+    const assessment = assessed(line, schools);
+    known.set(key, assessment);
+    return assessment;
+  };
+}
+
+/** One line judged, with its figures. */
+export function assessed(line: Line, schools: Schools): Assessment | undefined {
+  try {
+    const { solved, findings, verdict } = judgeLine(line, schools);
+    const feeds = solved.circuit.stakes.flatMap((stake) =>
+      stake.type === 'feed' ? [{ part: stake.part, amps: Math.abs(solved.point.amps(stake.element)) }] : [],
+    );
+    return {
+      verdict,
+      findings,
+      level: solved.level,
+      lowCut: solved.signal.lowCut,
+      highCut: solved.signal.highCut,
+      amps: feeds.filter(({ part }) => part === 'inlet').reduce((sum, { amps }) => sum + amps, 0),
+      supplies: feeds.flatMap(({ part, amps }) => (typeof part === 'number' ? [{ link: part, amps }] : [])),
+    };
+  } catch (error) {
+    if (error instanceof CircuitError) return undefined;
+    throw error;
+  }
+}

@@ -1,0 +1,199 @@
+import { VERDICT_ORDER, type Verdict } from '../../check/finding';
+import type { Schools } from '../../check/schools';
+import { endsInLink, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
+import { rigPathsOf } from '../../rig/paths';
+import { setFeed } from '../../rig/rigEdits';
+import { isPhantom, type FeedName } from '../../standards/feeds';
+import { assessed, type Assess, type Assessment } from '../assess';
+import { changesOf, type Chain } from '../chains/chain';
+import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
+import { isCable, lengthOf, pieceKey, type Piece } from '../pieces';
+import { runTo, type Task } from '../tasks';
+import { feedsOf, groupKey, siteOf, type Place } from './places';
+
+/** One way to place one task: where, at which feed, over which links. */
+export interface Column {
+  task: number;
+  /** Number of the place. */
+  place: number;
+  feed: FeedName;
+  /** The task's links keep their places on several lines; absent for a line by itself. */
+  judged: Judged;
+  /** How many of its lines are Watch. */
+  watch: number;
+  /** It takes the feed: without, it would be no good. */
+  needs: boolean;
+  /** How many lower phantom voltages of the same switch would do as well. */
+  above: number;
+  /** Current by device, in µA: whole numbers for the optimiser. */
+  amps: { device: string; micro: number }[];
+  /** Feeds that other switches must have, for lines that hang on its links. */
+  also: { group: string; feed: FeedName }[];
+}
+
+export interface Ground {
+  document: RigDocument;
+  schools: Schools;
+  tasks: readonly Task[];
+  places: readonly Place[];
+  pieces: readonly Piece[];
+  /** Most pieces of one line that would have to be got. */
+  mostToGet: number;
+  assess: Assess;
+  /** For devices on batteries: whether the school asks for the lowest voltage that will do, or for 48 V. */
+  voltage: ReadonlyMap<string, 'lowest' | '48 V'>;
+}
+
+const MICRO = 1e6;
+const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
+
+/** Every way worth its while to place one task at one place: Clear or Watch, and not beaten by another one. */
+export function columnsAt(ground: Ground, task: number, place: number): Column[] {
+  const { tasks, places } = ground;
+  const { toGet } = places[place];
+  const columns = tasks[task].followers.length
+    ? bundleColumns(ground, task, place)
+    : feedsOf(places[place]).flatMap((feed) => lineColumns(ground, task, place, feed));
+  if (!toGet) return columns;
+  return columns.map((column) => ({
+    ...column,
+    judged: { ...column.judged, uses: [...column.judged.uses, toGet] },
+  }));
+}
+
+/** What a line has now as a chain, if its cables reach a device. */
+export function presentChain({ source, line }: Task, pieces: readonly Piece[], run: number): Chain | undefined {
+  const steps = line.links.map((part) => {
+    const key = pieceKey(part);
+    return { piece: pieces.find((piece) => piece.key === key), part };
+  });
+  const reach = line.links.filter(isCable).reduce((sum, part) => sum + lengthOf(part), 0);
+  if (reach < run || steps.some(({ piece }) => !piece?.count)) return undefined;
+  return { source, steps: steps as Chain['steps'] };
+}
+
+function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Column[] {
+  const { document, tasks, places, pieces, assess } = ground;
+  const task = tasks[n];
+  const place = places[at];
+  const run = runTo(document, task, place.device.id);
+  const judged = searchChains({
+    source: task.source,
+    links: task.line.links,
+    site: siteOf(place, feed),
+    run,
+    pieces,
+    mostToGet: ground.mostToGet,
+    assess,
+    present: presentChain(task, pieces, run),
+  });
+  return worthwhile(judged).map((one): Column => {
+    const heldAt = (other: FeedName): Assessment | undefined =>
+      assess(
+        one.chain.source,
+        one.chain.steps.map(({ part }) => part),
+        siteOf(place, other),
+      );
+    const asGood = (other: FeedName): boolean => {
+      const then = heldAt(other);
+      return then !== undefined && rank(then.verdict) >= rank(one.verdict);
+    };
+    return {
+      task: n,
+      place: at,
+      feed,
+      judged: one,
+      watch: Number(one.verdict === 'Watch'),
+      needs: feed !== 'off' && !asGood('off'),
+      above: lowerFeeds(place, feed).filter(asGood).length,
+      amps: [{ device: place.device.id, micro: Math.ceil(one.amps * MICRO) }],
+      also: [],
+    };
+  });
+}
+
+const VOLTS: Partial<Record<FeedName, number>> = { P12: 12, P24: 24, P48: 48, SP48: 48 };
+
+/** Phantom feeds of a place's switch that are lower than one of its feeds. */
+export const lowerFeeds = (place: Place, feed: FeedName): FeedName[] =>
+  isPhantom(feed)
+    ? (place.group?.offers ?? []).filter((other) => isPhantom(other) && VOLTS[other]! < VOLTS[feed]!)
+    : [];
+
+/** A line with others on its links: all links stay, the others stay on their inlets, the line itself may move. */
+function bundleColumns(ground: Ground, n: number, at: number): Column[] {
+  const { document, tasks, places, pieces, schools } = ground;
+  const task = tasks[n];
+  const place = places[at];
+  const { line, followers, now } = task;
+  const present = presentChain(task, pieces, runTo(document, task, place.device.id));
+  if (!present) return [];
+  const held = followers.flatMap((other) => (endsInLink(other) ? [] : [other.inlet]));
+  const inlet = place.inlets.includes(now?.device === place.device.id ? now.inlet : '')
+    ? now!.inlet
+    : place.inlets.find((id) => !held.some((ref) => ref.device === place.device.id && ref.inlet === id));
+  if (inlet === undefined) return [];
+  const groups = [...new Map(held.flatMap((ref) => groupAt(document, ref)).map((each) => [each.key, each])).values()];
+  const own = place.group && groupKey(place.device.id, place.group.id);
+  const moved: RigLine = { ...line, inlet: { device: place.device.id, inlet } } as RigLine;
+  const small: RigDocument = { ...document, lines: [moved, ...followers] };
+  const links = [...line.links, ...followers.flatMap((other) => other.links)];
+  return feedsOf(place).flatMap((feed) =>
+    combinations(groups.filter(({ key }) => key !== own)).flatMap((also): Column[] => {
+      const set = [...also, ...(place.group ? [{ device: place.device.id, group: place.group.id, feed }] : [])].reduce(
+        (rig, { device, group, feed: to }) => setFeed(rig, device, group, to),
+        small,
+      );
+      const paths = rigPathsOf(
+        set,
+        small.lines.map(({ id }) => id),
+      );
+      const all = paths.map((path) => assessed(path.line, schools));
+      if (!all.every((each) => each && accepted(each))) return [];
+      const worst = (all as Assessment[]).toSorted((a, b) => rank(a.verdict) - rank(b.verdict))[0];
+      const chain: Chain = { source: task.source, steps: present.steps };
+      return [
+        {
+          task: n,
+          place: at,
+          feed,
+          judged: {
+            ...worst,
+            chain,
+            uses: links.map(pieceKey),
+            changes: changesOf({ source: task.source, links: line.links }, chain),
+            complexity: 0,
+          },
+          watch: (all as Assessment[]).filter(({ verdict }) => verdict === 'Watch').length,
+          needs: feed !== 'off' && all[0]!.amps > 1e-4,
+          above: 0,
+          amps: paths.map(({ inlet: ref }, k) => ({ device: ref.device, micro: Math.ceil(all[k]!.amps * MICRO) })),
+          also: also.map(({ device, group, feed: to }) => ({ group: groupKey(device, group), feed: to })),
+        },
+      ];
+    }),
+  );
+}
+
+interface SwitchFeeds {
+  key: string;
+  device: string;
+  group: string;
+  feeds: FeedName[];
+}
+
+function groupAt({ devices }: RigDocument, ref: InletRef): SwitchFeeds[] {
+  const device = devices.find(({ id }) => id === ref.device)!;
+  const group = device.groups.find(({ inlets }) => inlets.includes(ref.inlet));
+  return group
+    ? [{ key: groupKey(device.id, group.id), device: device.id, group: group.id, feeds: ['off', ...group.offers] }]
+    : [];
+}
+
+/** Every way to set some switches. */
+function combinations(groups: readonly SwitchFeeds[]): { device: string; group: string; feed: FeedName }[][] {
+  return groups.reduce<{ device: string; group: string; feed: FeedName }[][]>(
+    (sets, { device, group, feeds }) => sets.flatMap((set) => feeds.map((feed) => [...set, { device, group, feed }])),
+    [[]],
+  );
+}

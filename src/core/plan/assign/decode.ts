@@ -1,0 +1,162 @@
+import type { Part } from '../../gear';
+import { withEnds, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
+import { tidied } from '../../rig/places';
+import { setFeed } from '../../rig/rigEdits';
+import type { FeedName } from '../../standards/feeds';
+import { lengthOf, pieceLabel, settingsOf, type Piece } from '../pieces';
+import { linkKind } from '../../gear';
+import { matched, slotKey, type Step } from '../chains/chain';
+import type { Task } from '../tasks';
+import type { Column, Ground } from './columns';
+import type { Model } from './model';
+import { groupKey, inletKey, isInletToGet } from './places';
+
+/** One task as a solution places it. */
+export interface Placed {
+  task: Task;
+  column: Column;
+  inlet: InletRef;
+  /** For each link: the piece it is, and, where it is a cable that had only to reach, the slot it fills. */
+  pieces: { piece: Piece; slot?: string }[];
+  line: RigLine;
+}
+
+/** A solution in terms of the rig. */
+export interface Arranged {
+  document: RigDocument;
+  placed: Placed[];
+  out: Task[];
+  feeds: { device: string; group: string; feed: FeedName }[];
+  got: { piece: Piece; count: number }[];
+}
+
+/** What a solution of the program says: who sits where, over which pieces, with which switches on. */
+export function decoded(ground: Ground, model: Model, solution: readonly number[]): Arranged {
+  const { document, tasks } = ground;
+  const on = (variable: number | undefined) => variable !== undefined && solution[variable] > 0.5;
+  const columns = tasks.map((_, task) =>
+    model.columns.find(({ column, variable }) => column.task === task && on(variable)),
+  );
+  const inlets = inletsOf(
+    ground,
+    model,
+    columns.map((each) => each?.column),
+    on,
+  );
+  const cables = cableSupply(model, solution);
+  const placed = tasks.flatMap((task, n): Placed[] => {
+    const column = columns[n]?.column;
+    if (!column) return [];
+    const { chain } = column.judged;
+    const pieces = chain.steps.map(({ slot, piece }) =>
+      slot ? { piece: cables(slotKey(slot)), slot: slotKey(slot) } : { piece },
+    );
+    return [{ task, column, inlet: inlets[n]!, pieces, line: builtLine(task, column, inlets[n]!, pieces) }];
+  });
+  const feeds = document.devices.flatMap(({ id, groups }) =>
+    groups.map((group) => ({
+      device: id,
+      group: group.id,
+      feed: model.feeds.find((each) => each.group === groupKey(id, group.id) && on(each.variable))!.feed,
+    })),
+  );
+  const lines = new Map(placed.flatMap(({ task, line }) => [line, ...task.followers].map((each) => [each.id, each])));
+  const used = new Set(placed.map(({ inlet }) => inlet.device));
+  const arranged: RigDocument = {
+    ...document,
+    devices: document.devices.filter((device) => !isInletToGet(device) || used.has(device.id)),
+    lines: document.lines.flatMap(({ id }) => lines.get(id) ?? []),
+  };
+  return {
+    document: tidied(feeds.reduce((rig, { device, group, feed }) => setFeed(rig, device, group, feed), arranged)),
+    placed,
+    out: tasks.filter((_, n) => !columns[n]),
+    feeds: feeds.filter(({ device }) => !device.startsWith('inlet-to-get') || used.has(device)),
+    got: model.got.flatMap(({ piece, variable }) => {
+      const count = Math.round(solution[variable]);
+      return count > 0 ? [{ piece, count }] : [];
+    }),
+  };
+}
+
+/** Which inlet each task gets: the one it chose, the one it is on, else the next free one of its place. */
+function inletsOf(
+  { tasks, places }: Ground,
+  { seats, stays }: Model,
+  columns: readonly (Column | undefined)[],
+  on: (variable: number | undefined) => boolean,
+): (InletRef | undefined)[] {
+  const taken = new Set(
+    tasks.flatMap(({ followers }) => followers.flatMap(({ inlet }) => ('device' in inlet ? [inletKey(inlet)] : []))),
+  );
+  const found = tasks.map((task, n): InletRef | undefined => {
+    const column = columns[n];
+    if (!column) return undefined;
+    const seat = seats.get(n)?.find(({ variable }) => on(variable));
+    const ref = seat
+      ? { device: places[seat.place].device.id, inlet: seat.inlet }
+      : on(stays[n])
+        ? task.now
+        : undefined;
+    if (ref) taken.add(inletKey(ref));
+    return ref;
+  });
+  return found.map((ref, n) => {
+    const column = columns[n];
+    if (ref || !column) return ref;
+    const { device, inlets } = places[column.place];
+    const inlet = inlets.find((id) => !taken.has(inletKey({ device: device.id, inlet: id })))!;
+    const next = { device: device.id, inlet };
+    taken.add(inletKey(next));
+    return next;
+  });
+}
+
+/** Hands out the cables that were chosen for each slot, the shortest first. */
+function cableSupply({ cables }: Model, solution: readonly number[]): (slot: string) => Piece {
+  const left = new Map<string, Piece[]>();
+  for (const { slot, piece, variable } of cables)
+    left.set(slot, [...(left.get(slot) ?? []), ...new Array<Piece>(Math.round(solution[variable])).fill(piece)]);
+  for (const pieces of left.values()) pieces.sort((a, b) => lengthOf(a.part) - lengthOf(b.part));
+  return (slot) => left.get(slot)!.shift()!;
+}
+
+/** The line with its new links: whatever serves already stays the very part it is. */
+function builtLine(
+  { line, followers, source }: Task,
+  column: Column,
+  inlet: InletRef,
+  pieces: Placed['pieces'],
+): RigLine {
+  if (followers.length) return withEnds(line, { inlet });
+  const { chain } = column.judged;
+  const kept = keptLinks(line, chain.steps, pieces);
+  const links = pieces.map(({ piece }, n): Part => {
+    const at = kept[n];
+    const { id: _id, ...part } = at === undefined ? structuredClone(piece.part) : line.links[at];
+    const set = withSettings(part, chain.steps[n].part);
+    return piece.toGet ? { ...set, name: pieceLabel(part).slice(0, 80), note: 'to get' } : set;
+  });
+  return withEnds({ ...line, links }, { source: sameSource(source, chain.source), inlet });
+}
+
+/** Which links of the line stay: those that serve a step and are of the piece that was chosen for it. */
+export function keptLinks(line: RigLine, steps: readonly Step[], pieces: Placed['pieces']): (number | undefined)[] {
+  return matched(
+    line.links,
+    steps.map((step, n) => ({ ...step, slot: undefined, piece: pieces[n].piece })),
+  );
+}
+
+function withSettings(part: Part, as: Part): Part {
+  const set = Object.fromEntries(
+    settingsOf(linkKind(part.kind)).flatMap((name) => {
+      const value = as.choices?.[name];
+      return value === undefined ? [] : [[name, value]];
+    }),
+  );
+  return Object.keys(set).length ? { ...part, choices: { ...part.choices, ...set } } : part;
+}
+
+const sameSource = (now: Part, as: Part): Part =>
+  JSON.stringify(now.choices) === JSON.stringify(as.choices) ? now : { ...now, choices: as.choices };

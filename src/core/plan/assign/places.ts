@@ -1,0 +1,74 @@
+import { inletKind, type FeedSwitch, type Part } from '../../gear';
+import type { Device, InletRef, RigDocument, SwitchGroup } from '../../rig/document';
+import { switchOf } from '../../rig/paths';
+import type { FeedName } from '../../standards/feeds';
+import type { Site } from '../assess';
+
+/** Inlets of one switch that are all alike, so that it makes no difference which of them a line is on. */
+export interface Place {
+  device: Device;
+  group?: SwitchGroup;
+  inlets: string[];
+  part: Part;
+  /** Whether the inlets have a feed at all, switched or not. */
+  fed: boolean;
+  /** Key of the piece that stands for an inlet nobody has. */
+  toGet?: string;
+}
+
+const INLET_TO_GET = 'inlet-to-get';
+
+/** An inlet on a switch of its own, as something to get. */
+export const isInletToGet = ({ id }: Pick<Device, 'id'>): boolean => id.startsWith(INLET_TO_GET);
+
+/** Two small interfaces with one inlet each: what a plan proposes to get where every inlet hangs on the wrong switch. */
+export const inletsToGet = (): Device[] =>
+  [1, 2].map((n) => ({
+    id: `${INLET_TO_GET}-${n}`,
+    name: `Inlet to get ${n}`,
+    note: 'to get: one three-pin inlet with a 48 V switch of its own',
+    inlets: [{ id: '1', kind: 'combo' }],
+    groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
+  }));
+
+export const inletPieceKey = (device: string): string => `to get ${device}`;
+
+export const groupKey = (device: string, group: string): string => `${device} ${group}`;
+export const inletKey = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
+
+/** Where lines may go: the inlets of every device, alike ones together; those that are forbidden to every line are left out. */
+export function placesOf({ devices, wishes }: RigDocument): Place[] {
+  const shut = new Set(
+    (wishes?.forbidden ?? []).filter(({ line }) => line === undefined).map(({ to }) => inletKey(to)),
+  );
+  return devices.flatMap((device) => {
+    const places = new Map<string, Place>();
+    for (const { id, name: _name, note: _note, ...part } of device.inlets) {
+      if (shut.has(inletKey({ device: device.id, inlet: id }))) continue;
+      const group = device.groups.find(({ inlets }) => inlets.includes(id));
+      const key = JSON.stringify([group?.id, part.kind, part.figures, part.choices]);
+      const place = places.get(key);
+      if (place) place.inlets.push(id);
+      else
+        places.set(key, {
+          device,
+          group,
+          inlets: [id],
+          part,
+          fed: inletKind(part.kind).choices.feed !== undefined,
+          ...(isInletToGet(device) && { toGet: inletPieceKey(device.id) }),
+        });
+    }
+    return [...places.values()];
+  });
+}
+
+/** Feeds that the switch of a place can be set to. */
+export const feedsOf = ({ group }: Place): FeedName[] => (group ? ['off', ...group.offers] : ['off']);
+
+/** A place as a chain meets it at one setting of its switch. Whoever plans takes it that the switch reaches other lines too. */
+export function siteOf({ device, group, part, fed }: Place, feed: FeedName): Site {
+  if (!fed) return { inlet: part };
+  const own: FeedSwitch = switchOf(device, group, group && group.inlets.length > 1 ? ['other lines'] : []);
+  return { inlet: { ...part, choices: { ...part.choices, feed } }, switch: own };
+}

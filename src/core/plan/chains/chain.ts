@@ -1,0 +1,111 @@
+import type { Part } from '../../gear';
+import type { Metres } from '../../units';
+import { complexity, familyOf, isCable, lengthOf, pieceKey, settingsOf, type Piece } from '../pieces';
+import { linkKind, reader, sourceKind } from '../../gear';
+
+/** Any cable of some sorts that is at least so long. */
+export interface Slot {
+  families: readonly string[];
+  least: Metres;
+}
+
+/** One link of a chain: a particular piece, or, with a slot, any cable that reaches; `piece` is then the shortest. */
+export interface Step {
+  piece: Piece;
+  /** As it is set. */
+  part: Part;
+  slot?: Slot;
+}
+
+/** Links in the order from source to inlet, and the source as it is set for them. */
+export interface Chain {
+  source: Part;
+  steps: Step[];
+}
+
+/** Most links of a chain. */
+export const MOST_LINKS = 4;
+
+export const slotKey = ({ families, least }: Slot): string => `${families.join(' or ')} from ${least} m`;
+
+/** What a chain takes from the stock: slots and pieces by key. */
+export const usesOf = ({ steps }: Chain): string[] =>
+  steps.map(({ slot, piece }) => (slot ? slotKey(slot) : piece.key));
+
+/** Whether everything in `part` is also in `whole`, as often. */
+export function within(part: readonly string[], whole: readonly string[]): boolean {
+  const left = [...whole];
+  return part.every((use) => {
+    const at = left.indexOf(use);
+    if (at >= 0) left.splice(at, 1);
+    return at >= 0;
+  });
+}
+
+export const complexityOf = ({ steps }: Chain): number => steps.reduce((sum, { part }) => sum + complexity(part), 0);
+
+const settings = (part: Part, kind: { choices: Parameters<typeof settingsOf>[0]['choices'] }): string[] =>
+  settingsOf(kind).map((name) => part.choices?.[name] ?? kind.choices[name].standard);
+
+/** Settings that differ between two parts of one kind. */
+function flipped(a: Part, b: Part, role: 'source' | 'link'): number {
+  const kind = role === 'source' ? sourceKind(a.kind) : linkKind(a.kind);
+  const other = settings(b, kind);
+  return settings(a, kind).filter((value, n) => value !== other[n]).length;
+}
+
+/** Whether a link that is there now will do for a step. */
+export function serves(link: Part, { slot, piece }: Step): boolean {
+  if (!slot) return pieceKey(link) === piece.key;
+  return (
+    isCable(link) && !link.faults?.length && slot.families.includes(familyOf(link)) && lengthOf(link) >= slot.least
+  );
+}
+
+/** Which link of a line serves each step of a chain, in order: undefined for what has to be put in. */
+export function matched(
+  links: readonly Part[],
+  steps: readonly Step[],
+  fits: (link: Part, step: Step) => boolean = serves,
+): (number | undefined)[] {
+  // Longest common subsequence; lines have sixteen links at most.
+  const best = Array.from({ length: links.length + 1 }, () => new Array<number>(steps.length + 1).fill(0));
+  for (let i = links.length - 1; i >= 0; i--)
+    for (let j = steps.length - 1; j >= 0; j--)
+      best[i][j] = Math.max(best[i + 1][j], best[i][j + 1], fits(links[i], steps[j]) ? best[i + 1][j + 1] + 1 : 0);
+  const found: (number | undefined)[] = steps.map(() => undefined);
+  for (let i = 0, j = 0; i < links.length && j < steps.length;) {
+    if (fits(links[i], steps[j]) && best[i][j] === best[i + 1][j + 1] + 1) found[j++] = i++;
+    else if (best[i + 1][j] >= best[i][j + 1]) i++;
+    else j++;
+  }
+  return found;
+}
+
+/** How many links are put in, taken out or set otherwise to make a chain of what a line has now. */
+export function changesOf(now: { source: Part; links: readonly Part[] }, chain: Chain): number {
+  // A cable that only has to reach may be any: what lies there now is counted on only where the chain names it.
+  const found = matched(now.links, chain.steps, (link, step) => !step.slot && serves(link, step));
+  const kept = found.filter((at) => at !== undefined).length;
+  const exchanged = Math.max(now.links.length, chain.steps.length) - kept;
+  const set = found.reduce<number>(
+    (sum, at, n) => sum + (at === undefined ? 0 : flipped(now.links[at], chain.steps[n].part, 'link')),
+    0,
+  );
+  return exchanged + set + flipped(now.source, chain.source, 'source');
+}
+
+/** A part's variants: as it is set, and with each of its settings otherwise; what only switches it off is left out. */
+export function variants(part: Part, role: 'source' | 'link'): Part[] {
+  const kind = role === 'source' ? sourceKind(part.kind) : linkKind(part.kind);
+  const read = reader(kind, part);
+  const supply = role === 'link' && (kind as ReturnType<typeof linkKind>).nature === 'supply';
+  return [
+    part,
+    ...settingsOf(kind).flatMap((name) =>
+      kind.choices[name].options
+        .filter(({ value }) => value !== read.choice(name) && !(supply && value === 'off'))
+        .map(({ value }): Part => ({ ...part, choices: { ...part.choices, [name]: value } })),
+    ),
+  ].filter((variant) => !supply || reader(kind, variant).choice('feed') !== 'off');
+}

@@ -1,0 +1,126 @@
+import { linkKind, mate, reader, type ConnectorId, type Part } from '../../gear';
+import type { Metres } from '../../units';
+import { familyOf, isCable, lengthOf, movable, type Piece } from '../pieces';
+import { MOST_LINKS, variants, type Step } from './chain';
+
+/** What has to be joined. */
+export interface Gap {
+  plug: ConnectorId;
+  sockets: readonly ConnectorId[];
+  /** Cable that is needed, in metres. */
+  run: Metres;
+  /** The source hangs on a lead of its own. */
+  lead: boolean;
+  /** The inlet is one that is plugged onto the source itself. */
+  plugOn: boolean;
+  /** Most pieces that would have to be got. */
+  mostToGet: number;
+}
+
+/** Kinds that go from one connector to another, with their place in a sensible chain: at the source, at the inlet. */
+const ADAPTING = new Set([
+  'plain-adapter',
+  'plug-in-converter',
+  'passive-direct-box',
+  'stereo-direct-box',
+  'active-direct-box',
+  'camera-adapter',
+]);
+
+/** Place of a step on the way: leads and what changes connectors at the source, then what stands in three-pin line, then the rest. */
+export const ORDER = { lead: 0, source: 1, booster: 2, isolation: 3, t12: 4, cable: 5, level: 6, supply: 7, inlet: 8 };
+
+/** A sort of cable with what there is of it. */
+export interface Family {
+  key: string;
+  connector: ConnectorId;
+  /** Shortest first. */
+  pieces: Piece[];
+}
+
+const endsOf = (part: Part) => {
+  const kind = linkKind(part.kind);
+  return kind.ends(reader(kind, part));
+};
+
+export function familiesOf(pieces: readonly Piece[]): Family[] {
+  const families = new Map<string, Family>();
+  for (const piece of pieces) {
+    if (!isCable(piece.part) || piece.count === 0 || !movable(piece)) continue;
+    const key = familyOf(piece.part);
+    const family = families.get(key) ?? { key, connector: endsOf(piece.part).input, pieces: [] };
+    family.pieces.push(piece);
+    families.set(key, family);
+  }
+  for (const { pieces: own } of families.values()) own.sort((a, b) => lengthOf(a.part) - lengthOf(b.part));
+  return [...families.values()];
+}
+
+/** A cable as a step: the shortest of its family that is at least so long; undefined where none is. */
+export function cableStep({ key, pieces }: Family, least: Metres): Step | undefined {
+  const piece = pieces.find(({ part }) => lengthOf(part) >= least);
+  return piece && { piece, part: piece.part, slot: { families: [key], least } };
+}
+
+interface Laid {
+  /** A piece as it is set, or the sort of cable that lies here. */
+  step?: Step;
+  family?: Family;
+}
+
+/** Every sensible way to get from a plug to a socket with adapters, boxes and cables, with the least that is needed of each. */
+export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
+  const families = familiesOf(pieces);
+  const adapting = pieces
+    .filter((piece) => piece.count > 0 && ADAPTING.has(piece.part.kind) && movable(piece))
+    .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })));
+  const found: Step[][] = [];
+  const follow = (plug: ConnectorId, laid: Laid[], order: number): void => {
+    if (gap.sockets.some((socket) => mate(plug, socket))) found.push(...finished(gap, plug, laid));
+    if (laid.length === MOST_LINKS) return;
+    const last = laid.at(-1);
+    const bare = laid.length === 0 && !gap.lead && plug !== 'xlr3';
+    if (!last?.family && laid.filter(({ family }) => family).length < 2)
+      for (const family of families) if (family.connector === plug) follow(plug, [...laid, { family }], order);
+    if (bare) return;
+    for (const step of adapting) {
+      const { input, output } = endsOf(step.part);
+      const place = input === 'xlr3' ? ORDER.inlet : ORDER.source;
+      if (place < order || !mate(plug, input)) continue;
+      if (laid.some(({ step: other }) => other && repeats(other, step))) continue;
+      if (step.piece.toGet && laid.filter(({ step: other }) => other?.piece.toGet).length >= gap.mostToGet) continue;
+      follow(output, [...laid, { step }], place);
+    }
+  };
+  follow(gap.plug, [], ORDER.lead);
+  return found;
+}
+
+/** A second box or converter never helps; a second plain adapter only if it is another one. */
+const repeats = (a: Step, b: Step): boolean =>
+  b.part.kind === 'plain-adapter' ? a.piece.key === b.piece.key : a.part.kind !== 'plain-adapter';
+
+/** The chain with its cables as long as they must be, if that makes sense; with an extension where no single cable reaches. */
+function finished({ run, lead, plugOn }: Gap, plug: ConnectorId, laid: Laid[]): Step[][] {
+  const cables = laid.flatMap(({ family }, n) => (family ? [{ family, n }] : []));
+  const main = cables.findLast(({ family }) => family.connector === 'xlr3') ?? cables.at(-1);
+  if (!main) {
+    if (plugOn || (lead && run <= 0)) return [laid.map(({ step }) => step!)];
+    return [];
+  }
+  // A box is not plugged into an inlet by itself; an adapter or a converter is.
+  if (plug === 'xlr3' && main.family.connector !== 'xlr3' && !plugOn) {
+    const kind = laid.at(-1)?.step?.part.kind;
+    if (kind !== 'plain-adapter' && kind !== 'plug-in-converter') return [];
+  }
+  for (const parts of [1, 2]) {
+    if (laid.length + parts - 1 > MOST_LINKS) break;
+    const reach = cableStep(main.family, run / parts);
+    if (!reach) continue;
+    const steps = laid.flatMap(({ step, family }, n): (Step | undefined)[] =>
+      step ? [step] : n === main.n ? new Array<Step>(parts).fill(reach) : [cableStep(family!, 0)],
+    );
+    return steps.every((step) => step !== undefined) ? [steps] : [];
+  }
+  return [];
+}

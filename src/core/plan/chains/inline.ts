@@ -1,0 +1,59 @@
+import { linkKind, reader } from '../../gear';
+import type { Finding } from '../../check/finding';
+import { movable, type Piece } from '../pieces';
+import { MOST_LINKS, variants, type Chain, type Step } from './chain';
+import { ORDER } from './connect';
+
+/** What stands in a three-pin line, with its usual place in it (common practice). */
+const PLACES: Record<string, number> = {
+  'inline-booster': ORDER.booster,
+  'isolating-transformer': ORDER.isolation,
+  't12-supply': ORDER.t12,
+  'polarity-reverser': ORDER.level,
+  pad: ORDER.level,
+  'supply-box': ORDER.supply,
+};
+
+/** Kinds that a finding proposes to insert. */
+export const asked = (findings: readonly Finding[]): Set<string> =>
+  new Set(
+    findings
+      .filter(({ severity }) => severity !== 'note')
+      .flatMap(({ remedies }) => remedies.flatMap(({ edits }) => edits))
+      .flatMap((edit) => (edit.do === 'insert' ? [edit.part.kind] : edit.do === 'replace' ? [edit.with.kind] : []))
+      .filter((kind) => kind in PLACES),
+  );
+
+const isPinned = ({ part }: Step): boolean => {
+  const kind = linkKind(part.kind);
+  const { input, output } = kind.ends(reader(kind, part));
+  return input === 'xlr3' && output === 'xlr3';
+};
+
+const orderOf = (step: Step, n: number): number => {
+  const own = PLACES[step.part.kind];
+  if (own !== undefined) return own;
+  const kind = linkKind(step.part.kind);
+  const { input } = kind.ends(reader(kind, step.part));
+  if (kind.kind === 'cable') return input === 'xlr3' ? ORDER.cable : n === 0 ? ORDER.lead : ORDER.inlet + 1;
+  return input === 'xlr3' ? ORDER.inlet : ORDER.source;
+};
+
+/** A chain with one more thing in its three-pin part, for each piece of the kinds that its findings ask for. */
+export function extended(chain: Chain, findings: readonly Finding[], pieces: readonly Piece[]): Chain[] {
+  const { source, steps } = chain;
+  if (steps.length >= MOST_LINKS) return [];
+  const pinned = steps.findIndex(isPinned);
+  if (pinned < 0) return [];
+  const kinds = asked(findings);
+  const present = new Set(steps.map(({ part }) => part.kind));
+  return pieces
+    .filter((piece) => piece.count > 0 && kinds.has(piece.part.kind) && !present.has(piece.part.kind) && movable(piece))
+    .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })))
+    .map((step): Chain => {
+      const place = PLACES[step.part.kind];
+      const after = steps.findLastIndex((other, n) => orderOf(other, n) <= place);
+      const at = Math.min(Math.max(after + 1, pinned), steps.findLastIndex(isPinned) + 1);
+      return { source, steps: steps.toSpliced(at, 0, step) };
+    });
+}

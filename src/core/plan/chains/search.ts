@@ -1,0 +1,158 @@
+import { VERDICT_ORDER, type Verdict } from '../../check/finding';
+import { inletKind, reader, sourceKind, type Part } from '../../gear';
+import type { Metres } from '../../units';
+import type { Assess, Assessment, Site } from '../assess';
+import type { Piece } from '../pieces';
+import { hasLead } from '../tasks';
+import { changesOf, complexityOf, matched, usesOf, variants, within, type Chain } from './chain';
+import { connections } from './connect';
+import { extended } from './inline';
+
+/** A chain with what the check says of it. */
+export interface Judged extends Assessment {
+  chain: Chain;
+  /** What it takes from the stock. */
+  uses: string[];
+  /** Against the line as it is now. */
+  changes: number;
+  complexity: number;
+}
+
+export interface ChainSearch {
+  source: Part;
+  /** What the line has now. */
+  links: readonly Part[];
+  site: Site;
+  /** Cable that is needed, in metres. */
+  run: Metres;
+  pieces: readonly Piece[];
+  /** Most pieces that would have to be got; cables that only have to reach do not count. */
+  mostToGet: number;
+  assess: Assess;
+  /** The chain that the line has now, if it reaches. */
+  present?: Chain;
+}
+
+export const accepted = ({ verdict }: Pick<Judged, 'verdict'>): boolean => verdict === 'Clear' || verdict === 'Watch';
+
+const toGet = ({ steps }: Chain): number => steps.filter(({ slot, piece }) => !slot && piece.toGet).length;
+
+const partsOf = ({ steps }: Chain): Part[] => steps.map(({ part }) => part);
+
+const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
+
+/**
+ * Whether the first chain leaves no reason for the second: it takes nothing that the other does not take, is judged at
+ * least as well, changes no more and is no more complicated.
+ */
+export const dominates = (a: Judged, b: Judged): boolean =>
+  rank(a.verdict) >= rank(b.verdict) &&
+  a.changes <= b.changes &&
+  a.complexity <= b.complexity &&
+  within(a.uses, b.uses);
+
+/**
+ * Every sensible chain from a source to an inlet: connectors are joined with what the stock has, and what the findings
+ * of a chain ask for is put in. Chains that cannot be better than one that is Clear already are not looked at.
+ * @returns what was judged, accepted and refused alike, fewest links first
+ */
+export function searchChains(search: ChainSearch): Judged[] {
+  const { source, links, site, run, pieces, mostToGet, assess, present } = search;
+  const kind = sourceKind(source.kind);
+  const inlet = inletKind(site.inlet.kind);
+  const gap = {
+    plug: kind.connector(reader(kind, source)),
+    sockets: inlet.sockets,
+    run,
+    lead: hasLead(source),
+    plugOn: inlet.kind === 'plug-on-transmitter',
+    mostToGet,
+  };
+  const bases = connections(gap, pieces).sort((a, b) => a.length - b.length);
+  const queue: Chain[] = [
+    ...(present ? [present] : []),
+    ...variants(source, 'source').flatMap((variant) => bases.map((steps): Chain => ({ source: variant, steps }))),
+  ];
+  const found: Judged[] = [];
+  const seen = new Set<string>();
+  for (let chain = queue.shift(); chain; chain = queue.shift()) {
+    const uses = usesOf(chain);
+    const key = JSON.stringify([chain.source.choices, chain.steps.map(({ part }) => part.choices), uses]);
+    if (seen.has(key) || toGet(chain) > mostToGet) continue;
+    seen.add(key);
+    const changes = changesOf({ source, links }, chain);
+    const own = { uses, changes, complexity: complexityOf(chain) };
+    if (found.some((other) => other.verdict === 'Clear' && dominates(other, { ...other, ...own }))) continue;
+    const assessment = assess(chain.source, partsOf(chain), site);
+    if (!assessment) continue;
+    found.push({ chain, ...assessment, ...own });
+    if (assessment.verdict !== 'Clear') queue.push(...extended(chain, assessment.findings, pieces));
+  }
+  const merged = anyCable(found);
+  return [...merged, ...merged.flatMap((judged) => withPresentCables(judged, search))];
+}
+
+/** Chains that differ in nothing but the sort of their cables, and are judged alike, as one that takes any of these. */
+function anyCable(judged: readonly Judged[]): Judged[] {
+  const alike = new Map<string, Judged[]>();
+  for (const one of judged) {
+    const { chain, verdict, findings } = one;
+    const steps = chain.steps.map(({ slot, piece, part }) =>
+      slot ? [slot.least, part.choices?.connector] : [piece.key, part.choices],
+    );
+    const codes = findings.map(({ code, severity }) => `${severity} ${code}`);
+    const key = JSON.stringify([chain.source.choices, steps, verdict, codes]);
+    alike.set(key, [...(alike.get(key) ?? []), one]);
+  }
+  return [...alike.values()].map((group) => {
+    const [first] = group;
+    if (group.length === 1) return first;
+    const steps = first.chain.steps.map((step, n) =>
+      step.slot
+        ? {
+            ...step,
+            slot: {
+              ...step.slot,
+              families: [...new Set(group.flatMap(({ chain }) => chain.steps[n].slot!.families))].toSorted(),
+            },
+          }
+        : step,
+    );
+    const chain = { ...first.chain, steps };
+    return { ...first, chain, uses: usesOf(chain), changes: Math.min(...group.map(({ changes }) => changes)) };
+  });
+}
+
+/** The same chain with the cables that lie there now in place of any that would do. */
+function withPresentCables({ chain }: Judged, { source, links, site, assess, present }: ChainSearch): Judged[] {
+  if (!present || !chain.steps.some(({ slot }) => slot)) return [];
+  const found = matched(links, chain.steps);
+  let kept = 0;
+  const steps = chain.steps.map((step, n) => {
+    const at = found[n];
+    if (!step.slot || at === undefined || !present.steps[at]) return step;
+    kept++;
+    return present.steps[at];
+  });
+  if (!kept) return [];
+  const own: Chain = { source: chain.source, steps };
+  const assessment = assess(own.source, partsOf(own), site);
+  if (!assessment) return [];
+  return [
+    {
+      chain: own,
+      ...assessment,
+      uses: usesOf(own),
+      changes: changesOf({ source, links }, own),
+      complexity: complexityOf(own),
+    },
+  ];
+}
+
+/** The accepted chains without those that another one leaves no reason for. */
+export function worthwhile(judged: readonly Judged[]): Judged[] {
+  const good = judged.filter(accepted);
+  return good.filter(
+    (one, n) => !good.some((other, m) => m !== n && dominates(other, one) && (!dominates(one, other) || m < n)),
+  );
+}

@@ -1,0 +1,88 @@
+import { linkKind, reader, type LinkKind, type Part } from '../gear';
+import type { Metres } from '../units';
+
+/** Links that are all alike, so that any of them serves as well as any other. */
+export interface Piece {
+  /** What it is: kind, figures, and how it is built; what is set by hand is left out. */
+  key: string;
+  /** One of them, as a line would hold it. */
+  part: Part;
+  label: string;
+  count: number;
+  /** Nobody has it: it would have to be got. */
+  toGet?: true;
+  /** Something is wrong with it: it may stay where it is and goes nowhere else. */
+  faulty?: true;
+}
+
+/** Kinds whose wiring to other lines is somebody's decision: a plan leaves them where they are and adds none. */
+const LEFT_ALONE = new Set(['splitter', 'y-lead', 'stereo-split', 'two-mono-to-stereo', 'three-pin-patch-point']);
+
+/** Whether a plan may put a piece where it was not. */
+export const movable = ({ part, faulty }: Piece): boolean => {
+  const { kind, nature } = linkKind(part.kind);
+  return !faulty && !LEFT_ALONE.has(kind) && nature !== 'TRS patch point';
+};
+
+/** How hard a kind is to understand, carry and power; the plan prefers little of it (an assumption of ours). */
+const COMPLEXITY: Record<string, number> = {
+  cable: 2,
+  'plain-adapter': 2,
+  'polarity-reverser': 3,
+  pad: 3,
+  'isolating-transformer': 3,
+  'passive-direct-box': 3,
+  'stereo-direct-box': 3,
+  'plug-in-converter': 4,
+  'active-direct-box': 4,
+  'inline-booster': 4,
+};
+export const complexity = ({ kind }: Part): number => COMPLEXITY[kind] ?? 5;
+
+/** The settings of a kind that are made by hand on the spot. */
+export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>
+  Object.entries(kind.choices).flatMap(([name, { setting }]) => (setting ? [name] : []));
+
+const identity = (part: Part, without: { figures?: readonly string[]; choices?: readonly string[] } = {}): string => {
+  const kind = linkKind(part.kind);
+  const read = reader(kind, part);
+  const hidden = new Set([...settingsOf(kind), ...(without.choices ?? [])]);
+  return JSON.stringify([
+    part.kind,
+    Object.keys(kind.figures)
+      .filter((name) => !without.figures?.includes(name))
+      .map((name) => read.optional(name) ?? null),
+    Object.keys(kind.choices)
+      .filter((name) => !hidden.has(name))
+      .map((name) => read.choice(name)),
+  ]);
+};
+
+/** What a link is, by which equal ones are told. */
+export const pieceKey = (part: Part): string =>
+  part.faults?.length ? `${identity(part)} ${JSON.stringify(part.faults)}` : identity(part);
+
+/** The same but for whether its owner has tested it, and for its faults: by this a single piece is found among those of the kit. */
+export const looseKey = (part: Part): string => identity(part, { choices: ['tested'] });
+
+/** Cables of one sort in whatever length. */
+export const familyOf = (part: Part): string => identity(part, { figures: ['length'] });
+
+export const isCable = (part: Part): boolean => part.kind === 'cable';
+
+export const lengthOf = (part: Part): Metres => reader(linkKind(part.kind), part).value('length');
+
+/** What people call a piece: a cable by its length, else its name or its kind. */
+export function pieceLabel(part: Part): string {
+  if (part.name?.trim()) return part.name.trim();
+  const kind = linkKind(part.kind);
+  const read = reader(kind, part);
+  if (isCable(part)) {
+    const connector = kind.choices.connector.options.find(({ value }) => value === read.choice('connector'))!;
+    return `${connector.label} cable, ${lengthOf(part)} m`;
+  }
+  const { wiring } = kind.choices;
+  return wiring
+    ? `${kind.label}, ${wiring.options.find(({ value }) => value === read.choice('wiring'))!.label}`
+    : kind.label;
+}

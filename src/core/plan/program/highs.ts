@@ -1,0 +1,162 @@
+import type { Highs, ModelData } from 'highs';
+import {
+  summed,
+  valueOf,
+  weightsOf,
+  type Goal,
+  type Outcome,
+  type Program,
+  type Reached,
+  type Row,
+  type Solver,
+  type Stage,
+} from './program';
+
+/** A stage as the one number that is made small. */
+type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
+
+/** Solves programs with HiGHS: one run for each stage, what the stages before have reached kept by a row each. */
+export const highsSolver =
+  (highs: Highs): Solver =>
+  (program, stages, { seconds, clock, onProgress, start }) => {
+    const began = clock();
+    const kept: Row[] = [];
+    const reached: Reached[] = [];
+    let solution = start && [...start];
+    const outcome = (from: number[], own: readonly Reached[]): Outcome => {
+      const known = new Map(own.map((each) => [each.name, each]));
+      const all = stages
+        .flatMap(({ goals }) => goals)
+        .map((goal): Reached => known.get(goal.name) ?? { name: goal.name, value: valueOf(goal, from), bound: 0 });
+      return { solution: from, reached: all, optimal: all.every(({ value, bound }) => value <= bound) };
+    };
+    for (const stage of stages) {
+      const sum = weighed(stage);
+      const left = seconds - (clock() - began);
+      const settled = solution && valueOf(sum, solution) <= sum.floor;
+      if (settled) reached.push(...proven(stage, solution!));
+      else {
+        if (left <= 0) break;
+        const { name } = stage.goals[0];
+        onProgress?.({ goal: name, outcome: solution && outcome(solution, reached) });
+        const t0 = clock();
+        const run = minimise(highs, program, kept, sum, left, solution, (better, bound) =>
+          onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
+        );
+        if (process.env.HT) console.log('TIME', name, clock() - t0, run?.optimal);
+        if (!run) break;
+        solution = run.solution;
+        reached.push(...(run.optimal ? proven(stage, solution) : bounded(stage, solution, run.bound)));
+        if (!run.optimal) break;
+      }
+      kept.push({ terms: summed(sum.terms), lower: -Infinity, upper: valueOf(sum, solution!) - (sum.offset ?? 0) });
+    }
+    return solution && outcome(solution, reached);
+  };
+
+function weighed(stage: Stage): Sum {
+  const weights = weightsOf(stage);
+  return {
+    terms: summed(stage.goals.flatMap(({ terms }, n) => terms.map(([v, factor]) => [v, factor * weights[n]] as const))),
+    offset: stage.goals.reduce((sum, { offset = 0 }, n) => sum + offset * weights[n], 0),
+    floor: stage.floor ?? 0,
+  };
+}
+
+const proven = ({ goals }: Stage, solution: readonly number[]): Reached[] =>
+  goals.map((goal) => ({ name: goal.name, value: valueOf(goal, solution), bound: valueOf(goal, solution) }));
+
+/** What a bound of the weighed sum says of its goals: something of the first, nothing of the others. */
+const bounded = (stage: Stage, solution: readonly number[], bound: number): Reached[] =>
+  stage.goals.map((goal, n) => {
+    const value = valueOf(goal, solution);
+    return { name: goal.name, value, bound: n === 0 ? Math.min(value, Math.floor(bound / weightsOf(stage)[0])) : 0 };
+  });
+
+interface Run {
+  solution: number[];
+  bound: number;
+  optimal: boolean;
+}
+
+function minimise(
+  highs: Highs,
+  program: Program,
+  kept: readonly Row[],
+  sum: Sum,
+  seconds: number,
+  start: readonly number[] | undefined,
+  onBetter: (solution: number[], bound: number) => void,
+): Run | undefined {
+  const model = highs.createModel(modelData(highs, program, kept, sum.terms));
+  const { callbackType, modelStatus } = highs.constants;
+  try {
+    // Every sum is a whole number: what is less than one below the best is as good as the best.
+    model.options.set({
+      output_flag: false,
+      time_limit: seconds,
+      mip_rel_gap: 0,
+      mip_abs_gap: 0.99,
+      random_seed: 1,
+      ...JSON.parse(process.env.HO ?? '{}'),
+    });
+    if (start) model.setSolution({ colValue: Float64Array.from(start) });
+    const whole = (bound: unknown) =>
+      typeof bound === 'number' && Number.isFinite(bound)
+        ? Math.max(sum.floor, Math.ceil(bound + (sum.offset ?? 0) - 1e-6))
+        : sum.floor;
+    let best: number[] | undefined;
+    model.run({
+      [callbackType.mipImprovingSolution](event) {
+        const { mip_solution: better, mip_dual_bound: bound } = event.data;
+        if (!better) return undefined;
+        best = rounded(better);
+        onBetter(best, whole(bound));
+        return undefined;
+      },
+      [callbackType.mipInterrupt](event) {
+        if (best && valueOf(sum, best) <= sum.floor) event.interrupt();
+        return undefined;
+      },
+    });
+    const done = model.getModelStatus() === modelStatus.optimal;
+    const solution = done ? rounded(model.getSolution().colValue) : best;
+    if (!solution) return undefined;
+    const value = valueOf(sum, solution);
+    const optimal = done || value <= sum.floor;
+    return { solution, bound: optimal ? value : Math.min(value, whole(model.info.get('mip_dual_bound'))), optimal };
+  } finally {
+    model.dispose();
+  }
+}
+
+const rounded = (values: ArrayLike<number>): number[] => Array.from(values, (value) => Math.round(value));
+
+function modelData(highs: Highs, { uppers, rows }: Program, kept: readonly Row[], goal: Row['terms']): ModelData {
+  const all = [...rows, ...kept];
+  const colCost = new Float64Array(uppers.length);
+  for (const [variable, factor] of goal) colCost[variable] += factor;
+  const finite = (bound: number) =>
+    bound === Infinity ? highs.infinity : bound === -Infinity ? -highs.infinity : bound;
+  const starts = [0];
+  const indices: number[] = [];
+  const values: number[] = [];
+  for (const { terms } of all) {
+    for (const [variable, factor] of terms) {
+      indices.push(variable);
+      values.push(factor);
+    }
+    starts.push(indices.length);
+  }
+  return {
+    numCols: uppers.length,
+    numRows: all.length,
+    colCost,
+    colLower: new Float64Array(uppers.length),
+    colUpper: Float64Array.from(uppers),
+    rowLower: Float64Array.from(all, ({ lower }) => finite(lower)),
+    rowUpper: Float64Array.from(all, ({ upper }) => finite(upper)),
+    integrality: new Int32Array(uppers.length).fill(highs.constants.variableType.integer),
+    matrix: { format: 'csr', numRows: all.length, numCols: uppers.length, starts, indices, values },
+  };
+}

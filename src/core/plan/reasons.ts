@@ -1,0 +1,168 @@
+import { SEVERITIES, type Finding } from '../check/finding';
+import type { LineResult } from '../check/result';
+import { schoolLabel } from '../check/schools';
+import { FEEDS, type FeedName } from '../standards/feeds';
+import { accepted } from './chains/search';
+import type { Arranged, Placed } from './assign/decode';
+import type { Column, Ground } from './assign/columns';
+import { siteOf, type Place } from './assign/places';
+import type { Task } from './tasks';
+
+/** What reasons are found in: the rig as it is, the plan, and the results of both. */
+export interface Sight {
+  ground: Ground;
+  arranged: Arranged;
+  was: ReadonlyMap<string, LineResult>;
+  is: ReadonlyMap<string, LineResult>;
+}
+
+export const feedLabel = (feed: FeedName): string => (feed === 'off' ? 'off' : FEEDS[feed].label);
+
+const worst = (findings: readonly Finding[]): Finding | undefined =>
+  SEVERITIES.map((severity) => findings.find((finding) => finding.severity === severity)).find(Boolean);
+
+const switchName = ({ device, group }: Place): string => (group ? `${device.name}, ${group.name}` : device.name);
+
+const feedIn = ({ feeds }: Arranged, { device, group }: Place): FeedName =>
+  feeds.find((each) => each.device === device.id && each.group === group?.id)?.feed ?? 'off';
+
+/** Names, and how many more there are. */
+export const some = (names: readonly string[], most = 2): string =>
+  names.length > most + 1
+    ? `${names.slice(0, most).join(', ')} and ${names.length - most} more`
+    : names.join(names.length === 2 ? ' and ' : ', ');
+
+/** Why a line is changed: what is wrong with it now, or would be if it stayed as it is while the rest of the plan is carried out. */
+export function reasonFor(sight: Sight, placed: Placed): string {
+  const { ground, arranged, was } = sight;
+  const { task, line } = placed;
+  const now = was.get(line.id);
+  const bad = now && worst(now.findings);
+  if (bad && (now.verdict === 'Stop' || now.verdict === 'Silent')) return `${now.verdict} now: ${lower(bad.what)}.`;
+  return (
+    wished(sight, placed) ??
+    staying(sight, placed) ??
+    (now?.verdict === 'Watch' && bad && sight.is.get(line.id)?.verdict === 'Clear'
+      ? `To watch now: ${lower(bad.what)}.`
+      : undefined) ??
+    madeRoom(arranged, task) ??
+    passedOn(placed, arranged) ??
+    lowerVoltage(ground, arranged, placed) ??
+    'The same with fewer or simpler parts.'
+  );
+}
+
+const lower = (text: string): string => (/^[A-Z][a-z]/.test(text) ? text[0].toLowerCase() + text.slice(1) : text);
+
+function wished({ ground: { document } }: Sight, { task, inlet, line }: Placed): string | undefined {
+  const { wishes } = document;
+  const moved = task.now?.device !== inlet.device || task.now.inlet !== inlet.inlet;
+  if (!moved) return undefined;
+  if (wishes?.pinned?.some((pin) => pin.line === line.id)) return 'You pinned it to this inlet.';
+  const barred = wishes?.forbidden?.some(
+    ({ line: who, to }) =>
+      (who === undefined || who === line.id) && to.device === task.now?.device && to.inlet === task.now.inlet,
+  );
+  if (barred) return 'You keep it off the inlet that it is on.';
+  const pair = wishes?.neighbours?.find((each) => each.includes(line.id));
+  const other = pair?.find((id) => id !== line.id);
+  const name = document.lines.find(({ id }) => id === other)?.name;
+  return name && `Belongs beside ${name}.`;
+}
+
+/** What would become of the line where it is, as it is, with the switches of the plan. */
+function staying(sight: Sight, { task }: Placed): string | undefined {
+  const { ground, arranged } = sight;
+  const { now, source, line, followers } = task;
+  const home =
+    now && ground.places.find(({ device, inlets }) => device.id === now.device && inlets.includes(now.inlet));
+  if (!home || followers.length) return undefined;
+  const feed = feedIn(arranged, home);
+  const then = ground.assess(source, line.links, siteOf(home, feed));
+  const turned = home.group && home.group.feed !== feed;
+  if (!then || !accepted(then)) {
+    const bad = then && worst(then.findings);
+    if (!bad) return undefined;
+    return turned ? `${switchName(home)} goes ${towards(feed)}: ${lower(bad.what)}.` : `${bad.what}.`;
+  }
+  const off = feed === 'off' ? undefined : ground.assess(source, line.links, siteOf(home, 'off'));
+  if (off && accepted(off)) {
+    const needing = neededBy(arranged, home);
+    if (needing.length) return `Needs no feed, and ${switchName(home)} is on for ${some(needing)}.`;
+  }
+  return undefined;
+}
+
+const towards = (feed: FeedName): string => (feed === 'off' ? 'off' : `to ${feedLabel(feed)}`);
+
+/** Lines on a place's switch that take its feed. */
+const neededBy = ({ placed }: Arranged, { device, group }: Place): string[] =>
+  placed
+    .filter(({ column, inlet }) => column.needs && inlet.device === device.id && group?.inlets.includes(inlet.inlet))
+    .map(({ line }) => line.name);
+
+function madeRoom({ placed }: Arranged, { now, line }: Task): string | undefined {
+  const other = placed.find(
+    ({ inlet, line: each }) => each.id !== line.id && inlet.device === now?.device && inlet.inlet === now.inlet,
+  );
+  return other && `Makes room for ${other.line.name}.`;
+}
+
+/** A piece that the line has now and another one gets. */
+function passedOn({ task, pieces }: Placed, { placed }: Arranged): string | undefined {
+  const own = new Set(pieces.map(({ piece }) => piece.key));
+  for (const { line, task: other, pieces: theirs } of placed) {
+    if (other === task) continue;
+    const taken = theirs.find(
+      ({ piece }) =>
+        !own.has(piece.key) &&
+        task.line.links.some((link) => link.name === piece.part.name && link.kind === piece.part.kind) &&
+        !other.line.links.some((link) => link.name === piece.part.name && link.kind === piece.part.kind),
+    );
+    if (taken) return `Its ${taken.piece.label} serves ${line.name}.`;
+  }
+  return undefined;
+}
+
+function lowerVoltage(ground: Ground, arranged: Arranged, { inlet, task }: Placed): string | undefined {
+  const { now } = task;
+  const place = ground.places.find(({ device, inlets }) => device.id === now?.device && inlets.includes(now.inlet));
+  if (!place?.group || ground.voltage.get(place.device.id) !== 'lowest') return undefined;
+  const feed = feedIn(arranged, place);
+  if (now?.device === inlet.device && place.inlets.includes(inlet.inlet)) return undefined;
+  return `${switchName(place)} can go ${towards(feed)} without it, which saves the cells (school “${schoolLabel('batteryVoltage', ground.schools.batteryVoltage)}”).`;
+}
+
+/** Why a switch is turned. */
+export function switchReason(sight: Sight, device: string, group: string, to: FeedName): string {
+  const { ground, arranged } = sight;
+  const place = ground.places.find((each) => each.device.id === device && each.group?.id === group)!;
+  const here = arranged.placed.filter(
+    ({ inlet }) => inlet.device === device && place.group!.inlets.includes(inlet.inlet),
+  );
+  if (here.length === 0) return 'No line is on it.';
+  const before = place.group!.feed;
+  const objecting = here.flatMap(({ column, line }) => {
+    const then = ground.assess(column.judged.chain.source, line.links, siteOf(ground.places[column.place], before));
+    const bad = then && !accepted(then) ? worst(then.findings) : undefined;
+    return bad ? [{ name: line.name, what: bad.what }] : [];
+  });
+  if (objecting.length) {
+    const more = objecting.length > 1 ? `, and ${objecting.length - 1} more object` : '';
+    return `${objecting[0].name} at ${feedLabel(before)}: ${lower(objecting[0].what)}${more}.`;
+  }
+  if (to === 'off') return 'No line on it needs a feed.';
+  const school = `school “${schoolLabel('batteryVoltage', ground.schools.batteryVoltage)}”`;
+  if (ground.voltage.has(device)) return `Every line on it accepts ${feedLabel(to)} (${school}).`;
+  return `${some(here.filter(({ column }) => column.needs).map(({ line }) => line.name))} ${feedLabel(before) === 'off' ? 'need it' : 'do better with it'}.`;
+}
+
+/** Why a line has no place. */
+export function leftOutReason({ was, ground }: Sight, { line }: Task, columns: readonly Column[]): string {
+  const n = ground.tasks.findIndex((task) => task.line.id === line.id);
+  const now = was.get(line.id);
+  const bad = now && worst(now.findings);
+  if (columns.some(({ task }) => task === n))
+    return 'Every inlet that would do is needed for another line, or its switch has to be set otherwise.';
+  return `Nothing in the kit makes it work${bad && now.verdict !== 'Clear' ? `: ${lower(bad.what)}` : ''}.`;
+}

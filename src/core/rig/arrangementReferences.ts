@@ -1,0 +1,87 @@
+import type { Device, InletRef, RigDocument } from './document';
+import type { Refusal } from './refusals';
+
+/** What a document's places, wishes and supplies say of things that are not in it. */
+export function arrangementFaults(document: RigDocument): Refusal[] {
+  return [...locationFaults(document), ...wishFaults(document), ...directCurrentFaults(document)];
+}
+
+const list = (names: readonly string[]): string => (names.length ? names.join(', ') : 'none');
+
+function locationFaults({ locations = [], runs = [], devices, lines }: RigDocument): Refusal[] {
+  const ids = locations.map(({ id }) => id);
+  const known = (id: string | undefined, path: string): Refusal[] =>
+    id === undefined || ids.includes(id)
+      ? []
+      : [{ path, message: `there is no location ${id}; the document has ${list(ids)}` }];
+  const seen = new Set<string>();
+  return [
+    ...devices.flatMap(({ location }, n) => known(location, `devices[${n}].location`)),
+    ...lines.flatMap(({ location }, n) => known(location, `lines[${n}].location`)),
+    ...runs.flatMap(({ between }, n) => {
+      const key = between.toSorted().join(' ');
+      const twice = seen.has(key);
+      seen.add(key);
+      return [
+        ...between.flatMap((id, end) => known(id, `runs[${n}].between[${end}]`)),
+        ...(twice
+          ? [{ path: `runs[${n}]`, message: 'the run between these two locations is already stated; keep one' }]
+          : []),
+      ];
+    }),
+  ];
+}
+
+function wishFaults({ wishes, devices, lines }: RigDocument): Refusal[] {
+  if (!wishes) return [];
+  const names = new Map(lines.map(({ id, name }) => [id, name]));
+  const line = (id: string | undefined, path: string): Refusal[] =>
+    id === undefined || names.has(id) ? [] : [{ path, message: `there is no line ${id}` }];
+  const taken = new Map<string, string>();
+  return [
+    ...(wishes.pinned ?? []).flatMap(({ line: id, to }, n): Refusal[] => {
+      const path = `wishes.pinned[${n}]`;
+      const key = `${to.device} ${to.inlet}`;
+      const other = taken.get(key);
+      taken.set(key, names.get(id) ?? id);
+      return [
+        ...line(id, `${path}.line`),
+        ...inletFaults(devices, to, `${path}.to`),
+        ...(other ? [{ path: `${path}.to`, message: `“${other}” is pinned to this inlet already` }] : []),
+      ];
+    }),
+    ...(wishes.forbidden ?? []).flatMap(({ line: id, to }, n) => [
+      ...line(id, `wishes.forbidden[${n}].line`),
+      ...inletFaults(devices, to, `wishes.forbidden[${n}].to`),
+    ]),
+    ...(wishes.neighbours ?? []).flatMap((pair, n) =>
+      pair.flatMap((id, end) => line(id, `wishes.neighbours[${n}][${end}]`)),
+    ),
+  ];
+}
+
+function inletFaults(devices: readonly Device[], { device: id, inlet }: InletRef, path: string): Refusal[] {
+  const device = devices.find((known) => known.id === id);
+  if (!device) return [{ path: `${path}.device`, message: `there is no device ${id}` }];
+  return device.inlets.some((known) => known.id === inlet)
+    ? []
+    : [{ path: `${path}.inlet`, message: `${device.name} has no inlet ${inlet}` }];
+}
+
+function directCurrentFaults({ directCurrent }: RigDocument): Refusal[] {
+  if (!directCurrent) return [];
+  const supplies = new Map(directCurrent.supplies.map((supply) => [supply.id, supply]));
+  return directCurrent.loads.flatMap(({ on, lowest, highest }, n): Refusal[] => {
+    const path = `directCurrent.loads[${n}]`;
+    const supply = on && supplies.get(on.supply);
+    return [
+      ...(lowest.value > highest.value
+        ? [{ path: `${path}.lowest`, message: `must not be above the highest, ${highest.value} V` }]
+        : []),
+      ...(on && !supply ? [{ path: `${path}.on.supply`, message: `there is no supply ${on.supply}` }] : []),
+      ...(on && supply && on.outlet > supply.outlets
+        ? [{ path: `${path}.on.outlet`, message: `${supply.name} has ${supply.outlets} outlets` }]
+        : []),
+    ];
+  });
+}

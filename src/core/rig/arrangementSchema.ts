@@ -1,0 +1,81 @@
+import {
+  DC_LOAD_FIGURES,
+  DC_SUPPLY_FIGURES,
+  MOST_LOCATIONS,
+  MOST_RUNS,
+  MOST_SUPPLIES,
+  MOST_WISHES,
+  RUN_FIGURE,
+} from './deviceFigures';
+import { deviceFigure, identifier, mapped, name, object, type Schema } from './schemaParts';
+
+const inletRef = object({ device: identifier, inlet: identifier }, ['device', 'inlet']);
+const list = (items: Schema, maxItems: number, more: Schema = {}): Schema => ({
+  type: 'array',
+  items,
+  maxItems,
+  ...more,
+});
+const pair: Schema = { type: 'array', items: identifier, minItems: 2, maxItems: 2, uniqueItems: true };
+const centre: Schema = { enum: ['negative', 'positive'] };
+
+/** The part of the published JSON Schema that speaks of places, wishes and direct-current supplies. */
+export const arrangementSchema = (): Record<string, Schema> => ({
+  locations: list(object({ id: identifier, name }, ['id', 'name']), MOST_LOCATIONS, {
+    description: 'where sources and devices stand',
+  }),
+  runs: list(object({ between: pair, length: deviceFigure(RUN_FIGURE) }, ['between', 'length']), MOST_RUNS, {
+    description: 'the cable that is needed from one location to another',
+  }),
+  wishes: object(
+    {
+      pinned: list(object({ line: identifier, to: inletRef }, ['line', 'to']), MOST_WISHES, {
+        description: 'lines that belong on one particular inlet',
+      }),
+      forbidden: list(object({ to: inletRef, line: identifier }, ['to']), MOST_WISHES, {
+        description: 'inlets that are not to be used, by one line or by any',
+      }),
+      neighbours: list(pair, MOST_WISHES, { description: 'lines that belong on neighbouring inlets of one device' }),
+    },
+    [],
+    { description: 'what a plan has to keep to' },
+  ),
+  directCurrent: object(
+    {
+      supplies: list(
+        object(
+          {
+            id: identifier,
+            name,
+            outlets: { type: 'integer', minimum: 1, maximum: 32 },
+            isolated: { type: 'boolean', description: 'every outlet floats by itself' },
+            centre,
+            ...mapped(DC_SUPPLY_FIGURES, deviceFigure),
+          },
+          ['id', 'name', 'outlets', 'isolated', 'centre', 'volts', 'limit'],
+        ),
+        MOST_SUPPLIES,
+      ),
+      loads: list(
+        object(
+          {
+            id: identifier,
+            name,
+            centre,
+            ground: { ...centre, description: 'the pole that its signal ground is joined to' },
+            digital: { type: 'boolean' },
+            ...mapped(DC_LOAD_FIGURES, deviceFigure),
+            on: object({ supply: identifier, outlet: { type: 'integer', minimum: 1, maximum: 32 } }, [
+              'supply',
+              'outlet',
+            ]),
+          },
+          ['id', 'name', 'centre', 'ground', 'digital', 'lowest', 'highest', 'current'],
+        ),
+        MOST_SUPPLIES,
+      ),
+    },
+    ['supplies', 'loads'],
+    { description: 'direct-current supplies for boxes and pedals, and what hangs on them' },
+  ),
+});

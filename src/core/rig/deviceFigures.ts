@@ -1,0 +1,43 @@
+/** Ranges of the figures that devices, runs and direct-current supplies have; shared by the check of a document and its published schema. */
+
+export interface Range {
+  label: string;
+  unit: 'V' | 'mA' | 'mAh' | 's' | 'h' | 'm' | 'W' | '%';
+  min: number;
+  max: number;
+}
+
+export const DEVICE_FIGURES = {
+  ramp: { label: 'Time over which the feed rises', unit: 's', min: 0, max: 60 },
+  feedLimit: { label: 'Most current of all feeds together', unit: 'mA', min: 1, max: 5000 },
+} as const satisfies Record<string, Range>;
+
+export const BATTERY_FIGURES = {
+  capacity: { label: 'Charge of one cell', unit: 'mAh', min: 10, max: 100000 },
+  usable: { label: 'Share of the charge that can be used', unit: '%', min: 1, max: 100 },
+  baseLoad: { label: 'What it takes with every feed off', unit: 'W', min: 0.001, max: 500 },
+  efficiency: { label: "Efficiency of the feeds' converter", unit: '%', min: 1, max: 100 },
+  hours: { label: 'How long one set has to last', unit: 'h', min: 0.1, max: 1000 },
+  reserve: { label: 'Reserve for the last take', unit: 'h', min: 0, max: 100 },
+} as const satisfies Record<string, Range>;
+
+export const RUN_FIGURE: Range = { label: 'Cable needed', unit: 'm', min: 0, max: 500 };
+
+export const DC_SUPPLY_FIGURES = {
+  volts: { label: 'Voltage at the outlet', unit: 'V', min: 1, max: 60 },
+  limit: { label: 'Most current of one outlet', unit: 'mA', min: 1, max: 10000 },
+  total: { label: 'Most current of all outlets together', unit: 'mA', min: 1, max: 100000 },
+} as const satisfies Record<string, Range>;
+
+export const DC_LOAD_FIGURES = {
+  lowest: { label: 'Least voltage it runs on', unit: 'V', min: 1, max: 60 },
+  highest: { label: 'Most voltage it stands', unit: 'V', min: 1, max: 60 },
+  current: { label: 'Current it draws', unit: 'mA', min: 0.1, max: 10000 },
+} as const satisfies Record<string, Range>;
+
+export const CHEMISTRIES = ['alkaline', 'nickel metal hydride', 'lithium', 'lithium ion', 'other'] as const;
+
+export const MOST_LOCATIONS = 64;
+export const MOST_RUNS = 512;
+export const MOST_WISHES = 512;
+export const MOST_SUPPLIES = 64;
