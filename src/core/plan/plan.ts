@@ -56,9 +56,10 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const instead = insteadOf(own, columns, first.proposal, request, tools);
   if (onlyKit) return { proposal: first.proposal, ...(instead && { instead }) };
   let { proposal } = first;
+  const missing = new Set(proposal.leftOut.map(({ line }) => line));
   // What one thing a line cannot mend, two may.
   for (const most of [1, 2]) {
-    const wider = withMarket(own, most);
+    const wider = withMarket(own, most, missing);
     const more = solved(wider, allColumns(wider, tools), before, request, tools);
     if (more.proposal.leftOut.length < proposal.leftOut.length) ({ proposal } = more);
     if (proposal.leftOut.length === 0) break;
@@ -75,6 +76,7 @@ export function groundOf(document: RigDocument, pieces: readonly Piece[], assess
     places: placesOf(document),
     pieces,
     mostToGet: 0,
+    missing: new Set(),
     assess,
     voltage: new Map(
       document.devices
@@ -106,7 +108,7 @@ export function allColumns(ground: Ground, { onProgress }: Pick<PlanTools, 'onPr
 }
 
 /** The ground with what can be got: so many pieces of the catalogue on one line, and further inlets on switches of their own. */
-function withMarket(ground: Ground, mostToGet: number): Ground {
+function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>): Ground {
   const devices = [...ground.document.devices, ...inletsToGet()];
   const document = { ...ground.document, devices };
   return {
@@ -115,6 +117,7 @@ function withMarket(ground: Ground, mostToGet: number): Ground {
     places: placesOf(document),
     pieces: [...ground.pieces, ...market(ground.tasks.length)],
     mostToGet,
+    missing,
   };
 }
 

@@ -41,10 +41,11 @@ export function reasonFor(sight: Sight, placed: Placed): string {
   if (bad && (now.verdict === 'Stop' || now.verdict === 'Silent')) return `${now.verdict} now: ${lower(bad.what)}.`;
   return (
     wished(sight, placed) ??
-    staying(sight, placed) ??
+    harmed(sight, placed) ??
     (now?.verdict === 'Watch' && bad && sight.is.get(line.id)?.verdict === 'Clear'
       ? `To watch now: ${lower(bad.what)}.`
       : undefined) ??
+    needless(sight, placed) ??
     madeRoom(arranged, task) ??
     passedOn(placed, arranged) ??
     lowerVoltage(ground, arranged, placed) ??
@@ -70,27 +71,36 @@ function wished({ ground: { document } }: Sight, { task, inlet, line }: Placed):
   return name && `Belongs beside ${name}.`;
 }
 
-/** What would become of the line where it is, as it is, with the switches of the plan. */
-function staying(sight: Sight, { task }: Placed): string | undefined {
-  const { ground, arranged } = sight;
+/** What would become of a line where it is, as it is, with the switches of the plan. */
+function staying({ ground, arranged }: Sight, { task }: Placed) {
   const { now, source, line, followers } = task;
   const home =
     now && ground.places.find(({ device, inlets }) => device.id === now.device && inlets.includes(now.inlet));
   if (!home || followers.length) return undefined;
   const feed = feedIn(arranged, home);
-  const then = ground.assess(source, line.links, siteOf(home, feed));
-  const turned = home.group && home.group.feed !== feed;
-  if (!then || !accepted(then)) {
-    const bad = then && worst(then.findings);
-    if (!bad) return undefined;
-    return turned ? `${switchName(home)} goes ${towards(feed)}: ${lower(bad.what)}.` : `${bad.what}.`;
-  }
-  const off = feed === 'off' ? undefined : ground.assess(source, line.links, siteOf(home, 'off'));
-  if (off && accepted(off)) {
-    const needing = neededBy(arranged, home);
-    if (needing.length) return `Needs no feed, and ${switchName(home)} is on for ${some(needing)}.`;
-  }
-  return undefined;
+  const at = (other: FeedName) => ground.assess(source, line.links, siteOf(home, other));
+  return { home, feed, at };
+}
+
+function harmed(sight: Sight, placed: Placed): string | undefined {
+  const stays = staying(sight, placed);
+  const then = stays?.at(stays.feed);
+  const bad = then && !accepted(then) && worst(then.findings);
+  if (!stays || !bad) return undefined;
+  const { home, feed } = stays;
+  return home.group && home.group.feed !== feed
+    ? `${switchName(home)} goes ${towards(feed)}: ${lower(bad.what)}.`
+    : `${bad.what}.`;
+}
+
+function needless(sight: Sight, placed: Placed): string | undefined {
+  const stays = staying(sight, placed);
+  if (!stays || stays.feed === 'off') return undefined;
+  const off = stays.at('off');
+  const needing = neededBy(sight.arranged, stays.home);
+  return off && accepted(off) && needing.length
+    ? `Needs no feed, and ${switchName(stays.home)} is on for ${some(needing)}.`
+    : undefined;
 }
 
 const towards = (feed: FeedName): string => (feed === 'off' ? 'off' : `to ${feedLabel(feed)}`);

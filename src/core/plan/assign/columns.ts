@@ -39,10 +39,15 @@ export interface Ground {
   pieces: readonly Piece[];
   /** Most pieces of one line that would have to be got. */
   mostToGet: number;
+  /** Lines for which anything may be got; for the others boxes only, which may set an inlet or a piece free. */
+  missing: ReadonlySet<string>;
   assess: Assess;
   /** For devices on batteries: whether the school asks for the lowest voltage that will do, or for 48 V. */
   voltage: ReadonlyMap<string, 'lowest' | '48 V'>;
 }
+
+/** What is never got for a line that has what it takes. */
+const PLAIN = new Set(['cable', 'plain-adapter', 'camera-adapter']);
 
 const MICRO = 1e6;
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
@@ -61,32 +66,36 @@ export function columnsAt(ground: Ground, task: number, place: number): Column[]
   }));
 }
 
-/** What a line has now as a chain, if its cables reach a device. */
-export function presentChain({ source, line }: Task, pieces: readonly Piece[], run: number): Chain | undefined {
-  const steps = line.links.map((part) => {
+/** What each link of a task's line is, where there is still one of it. */
+export const ownPieces = ({ line }: Task, pieces: readonly Piece[]): (Piece | undefined)[] =>
+  line.links.map((part) => {
     const key = pieceKey(part);
-    return { piece: pieces.find((piece) => piece.key === key), part };
+    return pieces.find((piece) => piece.key === key && piece.count > 0);
   });
-  const reach = line.links.filter(isCable).reduce((sum, part) => sum + lengthOf(part), 0);
-  if (reach < run || steps.some(({ piece }) => !piece?.count)) return undefined;
-  return { source, steps: steps as Chain['steps'] };
-}
+
+/** Whether the cables of a task's line are as long as a run. */
+export const reachesOver = ({ line }: Task, run: number): boolean =>
+  line.links.filter(isCable).reduce((sum, part) => sum + lengthOf(part), 0) >= run;
 
 function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Column[] {
   const { document, tasks, places, pieces, assess } = ground;
   const task = tasks[n];
   const place = places[at];
   const run = runTo(document, task, place.device.id);
+  const mayBeGot = (piece: Piece) => !piece.toGet || ground.missing.has(task.line.id) || !PLAIN.has(piece.part.kind);
   const judged = searchChains({
     source: task.source,
     links: task.line.links,
     site: siteOf(place, feed),
     run,
-    pieces,
+    pieces: ground.mostToGet ? pieces.filter(mayBeGot) : pieces,
     mostToGet: ground.mostToGet,
     assess,
-    present: presentChain(task, pieces, run),
+    own: ownPieces(task, pieces),
+    reaches: reachesOver(task, run),
   });
+  // A line that goes to another device comes out somewhere else, too.
+  const elsewhere = Number(task.now !== undefined && task.now.device !== place.device.id);
   return worthwhile(judged).map((one): Column => {
     const heldAt = (other: FeedName): Assessment | undefined =>
       assess(
@@ -102,7 +111,7 @@ function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Col
       task: n,
       place: at,
       feed,
-      judged: one,
+      judged: { ...one, changes: one.changes + elsewhere },
       watch: Number(one.verdict === 'Watch'),
       needs: feed !== 'off' && !asGood('off'),
       above: lowerFeeds(place, feed).filter(asGood).length,
@@ -126,20 +135,20 @@ function bundleColumns(ground: Ground, n: number, at: number): Column[] {
   const task = tasks[n];
   const place = places[at];
   const { line, followers, now } = task;
-  const present = presentChain(task, pieces, runTo(document, task, place.device.id));
-  if (!present) return [];
+  const own = ownPieces(task, pieces);
+  if (own.some((piece) => !piece) || !reachesOver(task, runTo(document, task, place.device.id))) return [];
   const held = followers.flatMap((other) => (endsInLink(other) ? [] : [other.inlet]));
   const inlet = place.inlets.includes(now?.device === place.device.id ? now.inlet : '')
     ? now!.inlet
     : place.inlets.find((id) => !held.some((ref) => ref.device === place.device.id && ref.inlet === id));
   if (inlet === undefined) return [];
   const groups = [...new Map(held.flatMap((ref) => groupAt(document, ref)).map((each) => [each.key, each])).values()];
-  const own = place.group && groupKey(place.device.id, place.group.id);
+  const ownGroup = place.group && groupKey(place.device.id, place.group.id);
   const moved: RigLine = { ...line, inlet: { device: place.device.id, inlet } } as RigLine;
   const small: RigDocument = { ...document, lines: [moved, ...followers] };
   const links = [...line.links, ...followers.flatMap((other) => other.links)];
   return feedsOf(place).flatMap((feed) =>
-    combinations(groups.filter(({ key }) => key !== own)).flatMap((also): Column[] => {
+    combinations(groups.filter(({ key }) => key !== ownGroup)).flatMap((also): Column[] => {
       const set = [...also, ...(place.group ? [{ device: place.device.id, group: place.group.id, feed }] : [])].reduce(
         (rig, { device, group, feed: to }) => setFeed(rig, device, group, to),
         small,
@@ -151,7 +160,10 @@ function bundleColumns(ground: Ground, n: number, at: number): Column[] {
       const all = paths.map((path) => assessed(path.line, schools));
       if (!all.every((each) => each && accepted(each))) return [];
       const worst = (all as Assessment[]).toSorted((a, b) => rank(a.verdict) - rank(b.verdict))[0];
-      const chain: Chain = { source: task.source, steps: present.steps };
+      const chain: Chain = {
+        source: task.source,
+        steps: own.map((piece, k) => ({ piece: piece!, part: line.links[k] })),
+      };
       return [
         {
           task: n,

@@ -274,10 +274,10 @@ class Builder {
   private stock(): void {
     const { pieces } = this.ground;
     const used = new Map<string, Term[]>();
-    const use = (key: string, term: Term) => used.set(key, [...(used.get(key) ?? []), term]);
+    const consume = (key: string, term: Term) => used.set(key, [...(used.get(key) ?? []), term]);
     const slots = new Map<string, Slot>();
     for (const { column, variable } of this.columns) {
-      for (const key of column.judged.uses) use(key, [variable, 1]);
+      for (const key of column.judged.uses) consume(key, [variable, 1]);
       for (const { slot } of column.judged.chain.steps) if (slot) slots.set(slotKey(slot), slot);
     }
     for (const [key, { families, least }] of slots) {
@@ -293,7 +293,7 @@ class Builder {
       const chosen = serving.map((piece) => {
         const variable = this.program.variable(piece.count);
         this.cables.push({ slot: key, piece, variable });
-        use(piece.key, [variable, 1]);
+        consume(piece.key, [variable, 1]);
         return variable;
       });
       this.program.row([...(used.get(key) ?? []), ...chosen.map((variable): Term => [variable, -1])], {

@@ -83,9 +83,17 @@ export function matched(
 }
 
 /** How many links are put in, taken out or set otherwise to make a chain of what a line has now. */
-export function changesOf(now: { source: Part; links: readonly Part[] }, chain: Chain): number {
+export function changesOf(
+  now: { source: Part; links: readonly Part[] },
+  chain: Chain,
+  reusing: 'what is named' | 'all that serves' = 'what is named',
+): number {
   // A cable that only has to reach may be any: what lies there now is counted on only where the chain names it.
-  const found = matched(now.links, chain.steps, (link, step) => !step.slot && serves(link, step));
+  const found = matched(
+    now.links,
+    chain.steps,
+    (link, step) => (reusing === 'all that serves' || !step.slot) && serves(link, step),
+  );
   const kept = found.filter((at) => at !== undefined).length;
   const exchanged = Math.max(now.links.length, chain.steps.length) - kept;
   const set = found.reduce<number>(

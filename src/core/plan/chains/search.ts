@@ -29,8 +29,10 @@ export interface ChainSearch {
   /** Most pieces that would have to be got; cables that only have to reach do not count. */
   mostToGet: number;
   assess: Assess;
-  /** The chain that the line has now, if it reaches. */
-  present?: Chain;
+  /** What each of the line's links is; undefined for what nobody has any more. */
+  own: readonly (Piece | undefined)[];
+  /** Whether the cables that the line has now reach. */
+  reaches: boolean;
 }
 
 export const accepted = ({ verdict }: Pick<Judged, 'verdict'>): boolean => verdict === 'Clear' || verdict === 'Watch';
@@ -57,7 +59,7 @@ export const dominates = (a: Judged, b: Judged): boolean =>
  * @returns what was judged, accepted and refused alike, fewest links first
  */
 export function searchChains(search: ChainSearch): Judged[] {
-  const { source, links, site, run, pieces, mostToGet, assess, present } = search;
+  const { source, links, site, run, pieces, mostToGet, assess, own, reaches } = search;
   const kind = sourceKind(source.kind);
   const inlet = inletKind(site.inlet.kind);
   const gap = {
@@ -70,7 +72,9 @@ export function searchChains(search: ChainSearch): Judged[] {
   };
   const bases = connections(gap, pieces).sort((a, b) => a.length - b.length);
   const queue: Chain[] = [
-    ...(present ? [present] : []),
+    ...(reaches && own.every((piece) => piece !== undefined)
+      ? [{ source, steps: own.map((piece, n) => ({ piece, part: links[n] })) }]
+      : []),
     ...variants(source, 'source').flatMap((variant) => bases.map((steps): Chain => ({ source: variant, steps }))),
   ];
   const found: Judged[] = [];
@@ -81,11 +85,14 @@ export function searchChains(search: ChainSearch): Judged[] {
     if (seen.has(key) || toGet(chain) > mostToGet) continue;
     seen.add(key);
     const changes = changesOf({ source, links }, chain);
-    const own = { uses, changes, complexity: complexityOf(chain) };
-    if (found.some((other) => other.verdict === 'Clear' && dominates(other, { ...other, ...own }))) continue;
+    // With the cables that lie there now it may change less than it says.
+    const least = changesOf({ source, links }, chain, 'all that serves');
+    const figures = { uses, changes, complexity: complexityOf(chain) };
+    if (found.some((other) => other.verdict === 'Clear' && dominates(other, { ...other, ...figures, changes: least })))
+      continue;
     const assessment = assess(chain.source, partsOf(chain), site);
     if (!assessment) continue;
-    found.push({ chain, ...assessment, ...own });
+    found.push({ chain, ...assessment, ...figures });
     if (assessment.verdict !== 'Clear') queue.push(...extended(chain, assessment.findings, pieces));
   }
   const merged = anyCable(found);
@@ -124,27 +131,27 @@ function anyCable(judged: readonly Judged[]): Judged[] {
 }
 
 /** The same chain with the cables that lie there now in place of any that would do. */
-function withPresentCables({ chain }: Judged, { source, links, site, assess, present }: ChainSearch): Judged[] {
-  if (!present || !chain.steps.some(({ slot }) => slot)) return [];
+function withPresentCables({ chain }: Judged, { source, links, site, assess, own }: ChainSearch): Judged[] {
   const found = matched(links, chain.steps);
   let kept = 0;
   const steps = chain.steps.map((step, n) => {
     const at = found[n];
-    if (!step.slot || at === undefined || !present.steps[at]) return step;
+    const piece = at === undefined ? undefined : own[at];
+    if (!step.slot || !piece) return step;
     kept++;
-    return present.steps[at];
+    return { piece, part: links[at!] };
   });
   if (!kept) return [];
-  const own: Chain = { source: chain.source, steps };
-  const assessment = assess(own.source, partsOf(own), site);
+  const laid: Chain = { source: chain.source, steps };
+  const assessment = assess(laid.source, partsOf(laid), site);
   if (!assessment) return [];
   return [
     {
-      chain: own,
+      chain: laid,
       ...assessment,
-      uses: usesOf(own),
-      changes: changesOf({ source, links }, own),
-      complexity: complexityOf(own),
+      uses: usesOf(laid),
+      changes: changesOf({ source, links }, laid),
+      complexity: complexityOf(laid),
     },
   ];
 }

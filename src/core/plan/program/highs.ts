@@ -39,11 +39,9 @@ export const highsSolver =
         if (left <= 0) break;
         const { name } = stage.goals[0];
         onProgress?.({ goal: name, outcome: solution && outcome(solution, reached) });
-        const t0 = clock();
         const run = minimise(highs, program, kept, sum, left, solution, (better, bound) =>
           onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
         );
-        if (process.env.HT) console.log('TIME', name, clock() - t0, run?.optimal);
         if (!run) break;
         solution = run.solution;
         reached.push(...(run.optimal ? proven(stage, solution) : bounded(stage, solution, run.bound)));
@@ -98,7 +96,6 @@ function minimise(
       mip_rel_gap: 0,
       mip_abs_gap: 0.99,
       random_seed: 1,
-      ...JSON.parse(process.env.HO ?? '{}'),
     });
     if (start) model.setSolution({ colValue: Float64Array.from(start) });
     const whole = (bound: unknown) =>

@@ -1,0 +1,10 @@
+import {readFileSync} from 'fs';
+import {parseDocument,schoolsOf} from '@/core/rig';
+import {parseKit} from '@/core/kit';
+import {stockOf} from '@/core/plan/stock';
+import {assessor} from '@/core/plan/assess';
+import {groundOf,allColumns} from '@/core/plan/plan';
+const d=parseDocument(readFileSync('demo/lock-nine.json','utf8')); const kit=parseKit(readFileSync('demo/kit.json','utf8')).items;
+const a=assessor(schoolsOf(d));let n=0;const seen=new Set();
+const g=groundOf(d,[...stockOf(kit,d).values()],((s:any,l:any,i:any)=>{n++;return a(s,l,i)}) as any);
+console.time('c');allColumns(g);console.timeEnd('c');console.log(n);
