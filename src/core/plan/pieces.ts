@@ -1,4 +1,4 @@
-import { linkKind, reader, type LinkKind, type Part } from '../gear';
+import { linkKind, reader, sourceKind, type LinkKind, type Part } from '../gear';
 import type { Metres } from '../units';
 
 /** Links that are all alike, so that any of them serves as well as any other. */
@@ -85,4 +85,16 @@ export function pieceLabel(part: Part): string {
   return wiring
     ? `${kind.label}, ${wiring.options.find(({ value }) => value === read.choice('wiring'))!.label}`
     : kind.label;
+}
+
+/** What is set otherwise on a part than it was, in words. */
+export function settingsSet(now: Part, then: Part, role: 'source' | 'link'): string[] {
+  const kind = role === 'link' ? linkKind(now.kind) : sourceKind(now.kind);
+  const [before, after] = [reader(kind, now), reader(kind, then)];
+  return settingsOf(kind).flatMap((name) => {
+    const { label, options } = kind.choices[name];
+    const value = after.choice(name);
+    if (before.choice(name) === value) return [];
+    return [`${label.toLowerCase()}: ${options.find((option) => option.value === value)!.label}`];
+  });
 }

@@ -1,11 +1,10 @@
 import { checkRig, type RigResult } from '../check/rig';
 import { VERDICT_ORDER, type Verdict } from '../check/finding';
 import type { LineResult } from '../check/result';
-import { linkKind, reader, sourceKind, type Part } from '../gear';
 import { startsAtLink, type InletRef, type RigDocument } from '../rig/document';
 import { inletName } from '../rig/paths';
 import type { FeedName } from '../standards/feeds';
-import { settingsOf, pieceLabel } from './pieces';
+import { pieceLabel, settingsSet } from './pieces';
 import { keptLinks, type Arranged, type Placed } from './assign/decode';
 import { leftOutReason, reasonFor, switchReason } from './reasons';
 import type { Column, Ground } from './assign/columns';
@@ -153,17 +152,6 @@ function changeOf(ground: Ground, placed: Placed): Omit<LineChange, 'before' | '
     takenOut,
     set,
   };
-}
-
-function settingsSet(now: Part, then: Part, role: 'source' | 'link'): string[] {
-  const kind = role === 'link' ? linkKind(now.kind) : sourceKind(now.kind);
-  const [before, after] = [reader(kind, now), reader(kind, then)];
-  return settingsOf(kind).flatMap((name) => {
-    const { label, options } = kind.choices[name];
-    const value = after.choice(name);
-    if (before.choice(name) === value) return [];
-    return [`${label.toLowerCase()}: ${options.find((option) => option.value === value)!.label}`];
-  });
 }
 
 /** What has to be got, by what it is, with the lines that use it. */

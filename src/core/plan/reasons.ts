@@ -4,7 +4,8 @@ import { schoolLabel } from '../check/schools';
 import { FEEDS, type FeedName } from '../standards/feeds';
 import { accepted } from './chains/search';
 import type { Arranged, Placed } from './assign/decode';
-import type { Column, Ground } from './assign/columns';
+import { ownPieces, type Column, type Ground } from './assign/columns';
+import { pieceLabel } from './pieces';
 import { siteOf, type Place } from './assign/places';
 import type { Task } from './tasks';
 
@@ -41,6 +42,7 @@ export function reasonFor(sight: Sight, placed: Placed): string {
   if (bad && (now.verdict === 'Stop' || now.verdict === 'Silent')) return `${now.verdict} now: ${lower(bad.what)}.`;
   return (
     wished(sight, placed) ??
+    lost(sight, placed) ??
     harmed(sight, placed) ??
     (now?.verdict === 'Watch' && bad && sight.is.get(line.id)?.verdict === 'Clear'
       ? `To watch now: ${lower(bad.what)}.`
@@ -54,6 +56,13 @@ export function reasonFor(sight: Sight, placed: Placed): string {
 }
 
 const lower = (text: string): string => (/^[A-Z][a-z]/.test(text) ? text[0].toLowerCase() + text.slice(1) : text);
+
+/** A link of the line that the kit does not have any more. */
+function lost({ ground }: Sight, { task }: Placed): string | undefined {
+  const own = ownPieces(task, ground.pieces);
+  const gone = task.line.links.find((_, n) => !own[n]);
+  return gone && `The kit has no ${pieceLabel(gone)} any more.`;
+}
 
 function wished({ ground: { document } }: Sight, { task, inlet, line }: Placed): string | undefined {
   const { wishes } = document;

@@ -15,7 +15,7 @@ const PLACES: Record<string, number> = {
 };
 
 /** Kinds that a finding proposes to insert. */
-export const asked = (findings: readonly Finding[]): Set<string> =>
+const asked = (findings: readonly Finding[]): Set<string> =>
   new Set(
     findings
       .filter(({ severity }) => severity !== 'note')
@@ -41,19 +41,21 @@ const orderOf = (step: Step, n: number): number => {
 
 /** A chain with one more thing in its three-pin part, for each piece of the kinds that its findings ask for. */
 export function extended(chain: Chain, findings: readonly Finding[], pieces: readonly Piece[]): Chain[] {
-  const { source, steps } = chain;
-  if (steps.length >= MOST_LINKS) return [];
-  const pinned = steps.findIndex(isPinned);
-  if (pinned < 0) return [];
+  if (chain.steps.length >= MOST_LINKS) return [];
   const kinds = asked(findings);
-  const present = new Set(steps.map(({ part }) => part.kind));
+  const present = new Set(chain.steps.map(({ part }) => part.kind));
   return pieces
     .filter((piece) => piece.count > 0 && kinds.has(piece.part.kind) && !present.has(piece.part.kind) && movable(piece))
     .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })))
-    .map((step): Chain => {
-      const place = PLACES[step.part.kind];
-      const after = steps.findLastIndex((other, n) => orderOf(other, n) <= place);
-      const at = Math.min(Math.max(after + 1, pinned), steps.findLastIndex(isPinned) + 1);
-      return { source, steps: steps.toSpliced(at, 0, step) };
-    });
+    .flatMap((step) => inserted(chain, step) ?? []);
+}
+
+/** A chain with a step put in at its usual place; undefined where the chain has no three-pin part, or it belongs elsewhere. */
+export function inserted({ source, steps }: Chain, step: Step): Chain | undefined {
+  const place = PLACES[step.part.kind];
+  const pinned = steps.findIndex(isPinned);
+  if (place === undefined || pinned < 0) return undefined;
+  const after = steps.findLastIndex((other, n) => orderOf(other, n) <= place);
+  const at = Math.min(Math.max(after + 1, pinned), steps.findLastIndex(isPinned) + 1);
+  return { source, steps: steps.toSpliced(at, 0, step) };
 }

@@ -33,6 +33,8 @@ export interface ChainSearch {
   own: readonly (Piece | undefined)[];
   /** Whether the cables that the line has now reach. */
   reaches: boolean;
+  /** Chains that cannot be better than another one are looked at all the same. */
+  every?: boolean;
 }
 
 export const accepted = ({ verdict }: Pick<Judged, 'verdict'>): boolean => verdict === 'Clear' || verdict === 'Watch';
@@ -88,7 +90,10 @@ export function searchChains(search: ChainSearch): Judged[] {
     // With the cables that lie there now it may change less than it says.
     const least = changesOf({ source, links }, chain, 'all that serves');
     const figures = { uses, changes, complexity: complexityOf(chain) };
-    if (found.some((other) => other.verdict === 'Clear' && dominates(other, { ...other, ...figures, changes: least })))
+    if (
+      !search.every &&
+      found.some((other) => other.verdict === 'Clear' && dominates(other, { ...other, ...figures, changes: least }))
+    )
       continue;
     const assessment = assess(chain.source, partsOf(chain), site);
     if (!assessment) continue;

@@ -1,0 +1,267 @@
+import { VERDICT_ORDER, SEVERITIES, type Finding } from '../../check/finding';
+import { schoolsOf, type InletRef, type RigDocument } from '../../rig/document';
+import type { KitItem } from '../../kit/item';
+import type { FeedName } from '../../standards/feeds';
+import type { Decibels, Dbu, Hertz } from '../../units';
+import { quantity } from '../../units/format';
+import { assessor, type Assessment } from '../assess';
+import { placesOf, siteOf } from '../assign/places';
+import { ownPieces, reachesOver } from '../assign/columns';
+import { pieceKey, settingsOf, settingsSet, type Piece } from '../pieces';
+import { stockOf } from '../stock';
+import { runTo, tasksOf } from '../tasks';
+import { linkKind, type Part } from '../../gear';
+import type { Step } from './chain';
+import { accepted, searchChains, type Judged } from './search';
+
+/** Own noise of a good preamplifier, A-weighted or not hardly matters here (common practice: about -128 dBu). */
+const PREAMPLIFIER: Dbu = -128;
+
+/** How well a chain carries the signal. */
+export interface Quality {
+  /** Loudest expected sound above the own noise of a usual preamplifier. */
+  aboveNoise?: Decibels;
+  gainNeeded?: Decibels;
+  balanced: boolean;
+  lowCut?: Hertz;
+  highCut?: Hertz;
+}
+
+/** A chain with its place among all those that were judged, and why it stands there. */
+export interface RankedChain {
+  /** From 1; absent for a chain that is not allowed. */
+  rank?: number;
+  links: { label: string; set?: string }[];
+  parts: Part[];
+  /** How the source is set for it, where that is not as it is now. */
+  source?: string;
+  verdict: Assessment['verdict'];
+  /** The worst finding, where there is one. */
+  finding?: Pick<Finding, 'code' | 'severity' | 'what' | 'why'>;
+  quality: Quality;
+  /** Pieces of which it takes the last. */
+  usesUp: string[];
+  /** Why it is not higher up; for what is not allowed, why not. */
+  reason: string;
+  /** It is what the line has now. */
+  present: boolean;
+}
+
+const UNBALANCED = new Set(['unbalanced-entry', 'long-unbalanced', 'one-sided']);
+
+function qualityOf({ level, findings, lowCut, highCut }: Judged): Quality {
+  return {
+    ...(level && { aboveNoise: level.inlet - PREAMPLIFIER, gainNeeded: level.gainNeeded }),
+    balanced: !findings.some(({ code }) => UNBALANCED.has(code)),
+    lowCut,
+    highCut,
+  };
+}
+
+const worst = (findings: readonly Finding[]): Finding | undefined =>
+  SEVERITIES.filter((severity) => severity !== 'note')
+    .map((severity) => findings.find((finding) => finding.severity === severity))
+    .find(Boolean);
+
+/** Differences below this are not worth a place, in dB. */
+const AUDIBLE: Decibels = 1;
+
+interface Criterion {
+  /** Less is better. */
+  of: (chain: Compared) => number;
+  /** What is said of the one that is worse. */
+  say: (chain: Compared, better: Compared) => string;
+}
+
+interface Compared {
+  judged: Judged;
+  quality: Quality;
+  usesUp: string[];
+}
+
+const steps = (value: number, size: number): number => Math.round(value / size);
+
+/** In the order in which they count. */
+const CRITERIA: Criterion[] = [
+  {
+    of: ({ judged }) => VERDICT_ORDER.length - VERDICT_ORDER.indexOf(judged.verdict),
+    say: ({ judged }) => worst(judged.findings)?.what ?? judged.verdict,
+  },
+  {
+    of: ({ judged }) => judged.findings.filter(({ severity }) => severity === 'watch').length,
+    say: ({ judged }) => worst(judged.findings)?.what ?? '',
+  },
+  { of: ({ quality }) => Number(!quality.balanced), say: () => 'It is unbalanced.' },
+  {
+    // Level above noise; beyond 90 dB more of it is not heard.
+    of: ({ quality }) => -steps(Math.min(quality.aboveNoise ?? -200, 90), 3 * AUDIBLE),
+    say: ({ quality }, better) =>
+      `${quantity((better.quality.aboveNoise ?? 0) - (quality.aboveNoise ?? 0), 'dB')} less level above the noise of a preamplifier.`,
+  },
+  {
+    of: ({ quality }) => steps(Math.log2(Math.max(quality.lowCut ?? 10, 10)), 0.5),
+    say: ({ quality }) => `Its low cut is higher, at ${quantity(quality.lowCut ?? 0, 'Hz')}.`,
+  },
+  {
+    of: ({ quality }) => -steps(Math.log2(Math.min(quality.highCut ?? 20e3, 20e3)), 0.5),
+    say: ({ quality }) => `Its high cut is lower, at ${quantity(quality.highCut ?? 0, 'Hz')}.`,
+  },
+  {
+    of: ({ judged }) => judged.chain.steps.length,
+    say: ({ judged }, better) => {
+      const more = judged.chain.steps.length - better.judged.chain.steps.length;
+      return `${more} ${more === 1 ? 'link' : 'links'} more.`;
+    },
+  },
+  { of: ({ judged }) => judged.complexity, say: () => 'Its parts are less simple.' },
+  { of: ({ usesUp }) => usesUp.length, say: ({ usesUp }) => `It takes the last: ${usesUp.join(', ')}.` },
+  { of: ({ judged }) => judged.changes, say: () => 'More to change against what is there now.' },
+];
+
+export interface RankedChains {
+  /** Best first. */
+  allowed: RankedChain[];
+  /** What is Stop or Silent, shortest first: tempting, and why not. */
+  refused: RankedChain[];
+  /** Cable that is needed, in metres. */
+  run: number;
+}
+
+/** Most chains that are told of each sort. */
+const MOST = 24;
+
+/**
+ * Every sensible chain of the kit from a line's source to an inlet at one setting of its switch, best first, and the
+ * shorter ones that are not allowed.
+ * @returns undefined if there is no such line or inlet, or the line hangs on another one
+ */
+export function rankedChains(
+  document: RigDocument,
+  kit: readonly KitItem[],
+  line: string,
+  inlet: InletRef,
+  feed: FeedName,
+): RankedChains | undefined {
+  const task = tasksOf(document).find((each) => each.line.id === line);
+  const place = placesOf({ ...document, wishes: undefined }).find(
+    ({ device, inlets }) => device.id === inlet.device && inlets.includes(inlet.inlet),
+  );
+  if (!task || !place || task.followers.length) return undefined;
+  const run = runTo(document, task, inlet.device);
+  const pieces = [...stockOf(kit, document).values()];
+  const free = freeCounts(document, line, pieces);
+  const own = ownPieces(task, pieces);
+  const judged = searchChains({
+    source: task.source,
+    links: task.line.links,
+    site: siteOf(place, feed),
+    run,
+    pieces,
+    mostToGet: 0,
+    assess: assessor(schoolsOf(document)),
+    own,
+    reaches: reachesOver(task, run),
+    every: true,
+  });
+  const compared = once(judged).map((one): Compared => ({
+    judged: one,
+    quality: qualityOf(one),
+    usesUp: one.chain.steps.flatMap(({ piece, slot }) =>
+      !slot && !own.some((each) => each?.key === piece.key) && free(piece.key) <= 1 ? [piece.label] : [],
+    ),
+  }));
+  const order = (a: Compared, b: Compared) =>
+    CRITERIA.reduce((found, { of }) => found || of(a) - of(b), 0) ||
+    a.judged.uses.join().localeCompare(b.judged.uses.join());
+  const good = compared.filter((each) => accepted(each.judged)).toSorted(order);
+  const shortest = Math.min(...good.map((each) => each.judged.chain.steps.length), Infinity);
+  const bad = compared
+    .filter(
+      (each) =>
+        !accepted(each.judged) &&
+        JSON.stringify(each.judged.chain.source.choices) === JSON.stringify(task.source.choices) &&
+        (good.length === 0 || each.judged.chain.steps.length <= shortest || each.judged.changes === 0),
+    )
+    .toSorted((a, b) => a.judged.chain.steps.length - b.judged.chain.steps.length || order(a, b));
+  return {
+    allowed: good
+      .slice(0, MOST)
+      .map((each, n) => told(each, n + 1, n === 0 ? first(each, good[1]) : why(each, good[n - 1]), task.source)),
+    refused: bad.slice(0, MOST).map((each) => {
+      const finding = worst(each.judged.findings);
+      return told(each, undefined, finding ? `${finding.what}. ${finding.why}` : each.judged.verdict, task.source);
+    }),
+    run,
+  };
+}
+
+/** Chains whose cables may be any of a sort are told once, with what lies there now if that serves. */
+function once(judged: readonly Judged[]): Judged[] {
+  const found = new Map<string, Judged>();
+  for (const one of judged) {
+    const key = JSON.stringify([
+      one.verdict,
+      one.chain.source.choices,
+      one.chain.steps.map(({ part, slot, piece }) =>
+        part.kind === 'cable' && !piece.faulty
+          ? ['cable', part.choices?.connector ?? 'xlr3', slot?.least]
+          : [piece.key, part.choices],
+      ),
+    ]);
+    const loose = key.replaceAll(/"cable","(\w+)",[\d.]+/g, '"cable","$1",null');
+    const known = found.get(loose);
+    if (!known || one.changes < known.changes) found.set(loose, one);
+  }
+  return [...found.values()];
+}
+
+/** How many of each piece no other line has. */
+function freeCounts({ lines }: RigDocument, line: string, pieces: readonly Piece[]): (key: string) => number {
+  const counts = new Map(pieces.map(({ key, count }) => [key, count]));
+  for (const { id, links } of lines)
+    if (id !== line) for (const part of links) counts.set(pieceKey(part), (counts.get(pieceKey(part)) ?? 0) - 1);
+  return (key) => counts.get(key) ?? 0;
+}
+
+const first = (best: Compared, second: Compared | undefined): string => {
+  if (!second) return 'The only one that works.';
+  const by = CRITERIA.find(({ of }) => of(best) < of(second));
+  return by ? `Best of those that work.` : 'As good as the next; either will do.';
+};
+
+/** The first point in which a chain is worse than the one above it. */
+function why(chain: Compared, better: Compared): string {
+  const by = CRITERIA.find(({ of }) => of(chain) > of(better));
+  return by ? by.say(chain, better) : 'As good as the one above.';
+}
+
+function told({ judged, quality, usesUp }: Compared, rank: number | undefined, reason: string, now: Part): RankedChain {
+  const setting = settingsSet(now, judged.chain.source, 'source').join(', ');
+  const finding = worst(judged.findings);
+  return {
+    ...(rank !== undefined && { rank }),
+    links: judged.chain.steps.map(linkOf),
+    parts: judged.chain.steps.map(({ part }) => part),
+    ...(setting && { source: setting }),
+    verdict: judged.verdict,
+    ...(finding && {
+      finding: { code: finding.code, severity: finding.severity, what: finding.what, why: finding.why },
+    }),
+    quality,
+    usesUp,
+    reason,
+    present: judged.changes === 0,
+  };
+}
+
+/** A step in words: a cable that only has to reach by the length it must have, a box by its name and how it is set. */
+function linkOf({ part, slot, piece }: Step): RankedChain['links'][number] {
+  const kind = linkKind(part.kind);
+  const chosen = (name: string) =>
+    kind.choices[name].options.find(({ value }) => value === (part.choices?.[name] ?? kind.choices[name].standard))!
+      .label;
+  if (slot)
+    return { label: `${chosen('connector')} cable${slot.least > 0 ? `, ${Math.ceil(slot.least)} m or more` : ''}` };
+  const set = settingsOf(kind).map((name) => `${kind.choices[name].label.toLowerCase()}: ${chosen(name)}`);
+  return { label: piece.label, ...(set.length && { set: set.join(', ') }) };
+}

@@ -1,0 +1,245 @@
+import type { Verdict } from '../../check/finding';
+import { VERDICT_ORDER, type Severity } from '../../check/finding';
+import type { DcLoad, DcSupply, DirectCurrent } from '../../rig/directCurrent';
+import { quantity } from '../../units/format';
+import { Program, type Solver, type Term } from '../program/program';
+
+/** One statement about a load on an outlet, or about what shares a ground with it. */
+export interface DcFinding {
+  code:
+    | 'polarity'
+    | 'voltage-high'
+    | 'voltage-low'
+    | 'outlet-overload'
+    | 'supply-overload'
+    | 'grounds-short'
+    | 'clock-noise'
+    | 'shared-ground'
+    | 'no-supply';
+  severity: Severity;
+  what: string;
+  why: string;
+  basis: string;
+}
+
+/** A load where it hangs, with what speaks against that. */
+export interface DcResult {
+  load: string;
+  verdict: Verdict;
+  findings: DcFinding[];
+}
+
+const milliamps = (value: number): string => quantity(value / 1000, 'A');
+const volts = (value: number): string => quantity(value, 'V');
+
+/** What speaks against one load on one supply, whatever else hangs there. */
+function pairFindings(load: DcLoad, supply: DcSupply): DcFinding[] {
+  const found: DcFinding[] = [];
+  if (load.centre !== supply.centre)
+    found.push({
+      code: 'polarity',
+      severity: 'harm',
+      what: `${load.name} gets its voltage the wrong way round`,
+      why: `The plug of ${supply.name} is ${supply.centre} at the centre, ${load.name} wants it ${load.centre}: ${volts(supply.volts.value)} stand reversed at its input.`,
+      basis: 'figures of both',
+    });
+  if (supply.volts.value > load.highest.value)
+    found.push({
+      code: 'voltage-high',
+      severity: 'harm',
+      what: `Too much voltage for ${load.name}`,
+      why: `${supply.name} gives ${volts(supply.volts.value)}; ${load.name} stands ${volts(load.highest.value)}.`,
+      basis: `most voltage: ${load.highest.basis}`,
+    });
+  if (supply.volts.value < load.lowest.value)
+    found.push({
+      code: 'voltage-low',
+      severity: 'silent',
+      what: `Too little voltage for ${load.name}`,
+      why: `${supply.name} gives ${volts(supply.volts.value)}; ${load.name} runs from ${volts(load.lowest.value)}.`,
+      basis: `least voltage: ${load.lowest.basis}`,
+    });
+  return found;
+}
+
+/** Checks every load on the outlet that it hangs on. Loads on one outlet share its current; outlets that are not isolated share a ground. */
+export function checkDirectCurrent({ supplies, loads }: DirectCurrent): DcResult[] {
+  const byId = new Map(supplies.map((supply) => [supply.id, supply]));
+  return loads.map((load): DcResult => {
+    const supply = load.on && byId.get(load.on.supply);
+    const findings = supply ? [...pairFindings(load, supply), ...sharedFindings(load, supply, loads)] : [unfed(load)];
+    const severities = findings.map(({ severity }) => VERDICTS[severity]);
+    return {
+      load: load.id,
+      verdict: VERDICT_ORDER.find((verdict) => severities.includes(verdict)) ?? 'Clear',
+      findings,
+    };
+  });
+}
+
+const VERDICTS: Record<Severity, Verdict> = { harm: 'Stop', silent: 'Silent', watch: 'Watch', note: 'Clear' };
+
+const unfed = ({ name, current }: DcLoad): DcFinding => ({
+  code: 'no-supply',
+  severity: 'silent',
+  what: `${name} hangs on no supply`,
+  why: `It draws ${milliamps(current.value)} and gets none.`,
+  basis: `current: ${current.basis}`,
+});
+
+function sharedFindings(load: DcLoad, supply: DcSupply, loads: readonly DcLoad[]): DcFinding[] {
+  const found: DcFinding[] = [];
+  const onSupply = loads.filter(({ on }) => on?.supply === supply.id);
+  const onOutlet = onSupply.filter(({ on }) => on!.outlet === load.on!.outlet);
+  const sum = (list: readonly DcLoad[]) => list.reduce((total, { current }) => total + current.value, 0);
+  if (sum(onOutlet) > supply.limit.value)
+    found.push({
+      code: 'outlet-overload',
+      severity: 'watch',
+      what: `Outlet ${load.on!.outlet} of ${supply.name} gives more than it should`,
+      why: `${milliamps(sum(onOutlet))} are drawn from it; it has ${milliamps(supply.limit.value)}. The voltage sags, and digital boxes restart.`,
+      basis: `most current of one outlet: ${supply.limit.basis}`,
+    });
+  if (supply.total && sum(onSupply) > supply.total.value)
+    found.push({
+      code: 'supply-overload',
+      severity: 'watch',
+      what: `${supply.name} gives more than it should`,
+      why: `${milliamps(sum(onSupply))} are drawn from all its outlets; it has ${milliamps(supply.total.value)}.`,
+      basis: `most current of all outlets: ${supply.total.basis}`,
+    });
+  const sharing = (supply.isolated ? onOutlet : onSupply).filter((other) => other !== load);
+  const opposite = sharing.find(({ ground }) => ground !== load.ground);
+  if (opposite)
+    found.push({
+      code: 'grounds-short',
+      severity: 'harm',
+      what: `The signal cable between ${load.name} and ${opposite.name} shorts the supply`,
+      why: `${load.name} has its signal ground at the ${load.ground} pole, ${opposite.name} at the ${opposite.ground} one; on ${supply.isolated ? 'one outlet' : 'outlets with a shared ground'} their shields join both poles: ${volts(supply.volts.value)} across a cable.`,
+      basis: 'figures of both; outlets share a ground unless isolated',
+    });
+  const clocked = sharing.find(({ digital }) => digital !== load.digital);
+  if (clocked && !opposite)
+    found.push({
+      code: 'clock-noise',
+      severity: 'watch',
+      what: `${load.digital ? load.name : clocked.name} may whine in ${load.digital ? clocked.name : load.name}`,
+      why: `A digital and an analogue box share ${supply.isolated ? `outlet ${load.on!.outlet}` : 'one ground and one supply'}; the clock's current passes through the ground of both.`,
+      basis: 'common practice',
+    });
+  else if (sharing.length && !opposite)
+    found.push({
+      code: 'shared-ground',
+      severity: 'note',
+      what: 'It shares a ground with other boxes',
+      why: `With a signal cable from ${load.name} to ${sharing[0].name} their grounds form a loop, small as long as both lie together.`,
+      basis: 'common practice',
+    });
+  return found;
+}
+
+/** What hangs where, for every load that can be served. */
+export type DcAssignment = Map<string, { supply: string; outlet: number } | undefined>;
+
+/**
+ * The best way to hang loads on outlets: as many as possible without harm, then digital and analogue apart, then as few
+ * changes as possible. One load takes one outlet of an isolated supply; on a shared one as many as its current allows.
+ */
+export function assignDirectCurrent(
+  { supplies, loads }: DirectCurrent,
+  solver: Solver,
+  options: Parameters<Solver>[2],
+): DcAssignment {
+  const program = new Program();
+  const seats = loads.flatMap((load, n) =>
+    supplies
+      .filter((supply) => pairFindings(load, supply).length === 0 && load.current.value <= supply.limit.value)
+      .flatMap((supply) =>
+        Array.from({ length: supply.outlets }, (_, k) => ({
+          n,
+          load,
+          supply,
+          outlet: k + 1,
+          variable: program.variable(),
+        })),
+      ),
+  );
+  const mixed: number[] = [];
+  const out = loads.map((_, n) => {
+    const variable = program.variable();
+    program.row([[variable, 1], ...seats.filter((seat) => seat.n === n).map((seat): Term => [seat.variable, 1])], {
+      lower: 1,
+      upper: 1,
+    });
+    return variable;
+  });
+  const micro = (load: DcLoad) => Math.ceil(load.current.value * 1000);
+  for (const supply of supplies) {
+    const own = seats.filter((seat) => seat.supply === supply);
+    for (let outlet = 1; outlet <= supply.outlets; outlet++) {
+      const here = own.filter((seat) => seat.outlet === outlet);
+      if (here.length)
+        program.row(
+          here.map(({ variable }): Term => [variable, 1]),
+          { upper: 1 },
+        );
+    }
+    if (supply.total && own.length)
+      program.row(
+        own.map(({ load, variable }): Term => [variable, micro(load)]),
+        { upper: supply.total.value * 1000 },
+      );
+    if (supply.isolated) continue;
+    // On a shared ground: one pole as ground, and clocks kept to themselves where that is possible.
+    const pole = program.variable();
+    const clock = program.variable();
+    const mix = program.variable();
+    mixed.push(mix);
+    for (const { load, variable } of own) {
+      program.row(
+        [
+          [variable, 1],
+          [pole, load.ground === 'negative' ? 1 : -1],
+        ],
+        { upper: load.ground === 'negative' ? 1 : 0 },
+      );
+      program.row(
+        [
+          [variable, 1],
+          [clock, load.digital ? -1 : 1],
+          [mix, -1],
+        ],
+        { upper: load.digital ? 0 : 1 },
+      );
+    }
+  }
+  const stays = seats.filter(({ load, supply, outlet }) => load.on?.supply === supply.id && load.on.outlet === outlet);
+  const outcome = solver(
+    program,
+    [
+      { goals: [{ name: 'boxes without a supply', most: loads.length, terms: out.map((variable) => [variable, 1]) }] },
+      {
+        goals: [
+          { name: 'digital with analogue', most: supplies.length, terms: mixed.map((variable) => [variable, 1]) },
+        ],
+      },
+      {
+        goals: [
+          {
+            name: 'changes',
+            most: loads.length,
+            offset: loads.length,
+            terms: stays.map(({ variable }) => [variable, -1]),
+          },
+        ],
+      },
+    ],
+    options,
+  );
+  return new Map(
+    loads.map((load, n) => {
+      const seat = seats.find((each) => each.n === n && outcome && outcome.solution[each.variable] > 0.5);
+      return [load.id, seat && { supply: seat.supply.id, outlet: seat.outlet }];
+    }),
+  );
+}
