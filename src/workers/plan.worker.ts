@@ -1,22 +1,52 @@
 import loadHighs from 'highs';
-import { highsSolver, planRig, type Plan, type PlanProgress, type PlanRequest } from '@/core/plan';
-
-/** What the plan worker sends: how far it is, and in the end the plan or what went wrong. */
-export type PlanMessage =
-  | { told: 'progress'; progress: PlanProgress }
-  | { told: 'plan'; plan: Plan; seconds: number }
-  | { told: 'failed'; message: string };
+import {
+  assignDirectCurrent,
+  highsSolver,
+  ownCells,
+  planRig,
+  rankedChains,
+  runningTimes,
+  supplyOptions,
+  type Solver,
+} from '@/core/plan';
+import type { PlanAnswer, PlanQuestion } from './planMessages';
 
 const clock = () => performance.now() / 1000;
-const tell = (message: PlanMessage) => self.postMessage(message);
+const tell = (answer: PlanAnswer) => self.postMessage(answer);
 
-self.onmessage = async ({ data }: MessageEvent<PlanRequest>) => {
-  const began = clock();
-  try {
-    const solver = highsSolver(await loadHighs());
-    const plan = planRig(data, { solver, clock, onProgress: (progress) => tell({ told: 'progress', progress }) });
-    tell({ told: 'plan', plan, seconds: clock() - began });
-  } catch (error) {
-    tell({ told: 'failed', message: (error as Error).message });
+let solver: Promise<Solver> | undefined;
+const solving = (): Promise<Solver> => (solver ??= loadHighs().then(highsSolver));
+
+async function answer(question: PlanQuestion): Promise<PlanAnswer> {
+  const { ticket } = question;
+  switch (question.ask) {
+    case 'plan': {
+      const began = clock();
+      const plan = planRig(question.request, {
+        solver: await solving(),
+        clock,
+        onProgress: (progress) => tell({ ticket, ask: 'progress', progress }),
+      });
+      return { ticket, ask: 'plan', plan, seconds: clock() - began };
+    }
+    case 'chains': {
+      const { document, kit, line, inlet, feed } = question;
+      return { ticket, ask: 'chains', chains: rankedChains(document, kit, line, inlet, feed) };
+    }
+    case 'supplies':
+      return { ticket, ask: 'supplies', options: supplyOptions(question.document, question.kit, question.line) };
+    case 'batteries': {
+      const { document } = question;
+      return { ticket, ask: 'batteries', times: runningTimes(document), cells: ownCells(document) };
+    }
+    case 'outlets': {
+      const outlets = assignDirectCurrent(question.directCurrent, await solving(), { seconds: 5, clock });
+      return { ticket, ask: 'outlets', outlets };
+    }
   }
-};
+}
+
+self.onmessage = ({ data }: MessageEvent<PlanQuestion>) =>
+  void answer(data)
+    .catch((error: Error): PlanAnswer => ({ ticket: data.ticket, ask: 'failed', message: error.message }))
+    .then(tell);

@@ -1,4 +1,15 @@
-'use client';
-import { useState } from 'react';
-import { startPlan } from '@/workers/planWorker';
-export default function P(){const [m,s]=useState('');return <button onClick={async()=>{const d=(await (await fetch('/api/rigs/lock-nine')).json()).document;const k=(await (await fetch('/api/kit')).json()).items;startPlan({document:d,kit:k,seconds:10},(x)=>s(JSON.stringify(x).slice(0,400)))}}>go<pre>{m}</pre></button>}
+import type { Metadata } from 'next';
+import { theStore } from '@/store/database';
+import { loadKit } from '@/store/kit';
+import { openRig } from '@/store/opened';
+import { PlanPlace } from './PlanPlace';
+
+export const metadata: Metadata = { title: 'Plan' };
+export const dynamic = 'force-dynamic';
+
+export default async function PlanPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+  const { rig } = await searchParams;
+  const store = theStore();
+  const { saved } = openRig(store, rig);
+  return <PlanPlace key={saved.id} saved={saved} kit={loadKit(store)} />;
+}

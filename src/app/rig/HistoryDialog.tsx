@@ -14,8 +14,8 @@ import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
 import { differences, type RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
-import { DifferenceList } from './StaleNotice';
-import type { SavedRig } from './useRig';
+import { DifferenceList } from '@/ui/rig/StaleNotice';
+import type { SavedRig } from '@/ui/rig/useRig';
 
 interface Props {
   rig: string;

@@ -21,7 +21,7 @@ import {
 } from '@/core/rig';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
-import { DifferenceList } from './StaleNotice';
+import { DifferenceList } from '@/ui/rig/StaleNotice';
 
 interface Props {
   document: RigDocument;

@@ -16,10 +16,10 @@ import { Overview } from './Overview';
 import { RigDialogs } from './RigDialogs';
 import { RigMenu, type RigEntry } from './RigMenu';
 import { Sheet } from './Sheet';
-import { StaleNotice } from './StaleNotice';
+import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { TopBar } from './TopBar';
 import { useRigActions } from './useRigActions';
-import { useRig, type SavedRig } from './useRig';
+import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { groupKey, useProbe, useRigCheck } from './useRigCheck';
 import { useRigView } from './useRigView';
 

@@ -5,13 +5,13 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import dayjs from 'dayjs';
 import { memo, type ReactNode, type RefObject } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
 import { ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import type { Saving } from './useRig';
+import { savingText } from '@/ui/rig/savingText';
+import type { Saving } from '@/ui/rig/useRig';
 
 interface Props {
   menu: ReactNode;
@@ -87,17 +87,3 @@ export const TopBar = memo(function TopBar(props: Props) {
     </>
   );
 });
-
-function savingText(saving: Saving, { number, savedAt }: Props['revision']): string {
-  switch (saving.state) {
-    case 'saved':
-    case 'newer':
-      return `saved ${dayjs(savedAt).format('HH:mm')} · revision ${number}`;
-    case 'saving':
-      return 'saving …';
-    case 'failed':
-      return `not saved: ${saving.message}`;
-    case 'stale':
-      return 'not saved: changed in another tab';
-  }
-}

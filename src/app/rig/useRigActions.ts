@@ -32,7 +32,7 @@ import type { FeedName } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
 import { fileName, saveFile } from '@/ui/shell/files';
 import { fitting } from './ChooseMenus';
-import type { useRig } from './useRig';
+import type { useRig } from '@/ui/rig/useRig';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
 

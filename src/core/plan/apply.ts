@@ -1,7 +1,8 @@
-import { endsInLink, startsAtLink, type RigDocument, type RigLine } from '../rig/document';
+import { endsInLink, startsAtLink, withEnds, type InletRef, type RigDocument, type RigLine } from '../rig/document';
 import { freeInlets, moveLine, setFeed } from '../rig/rigEdits';
 import { tidied } from '../rig/places';
 import { brokenReferences } from '../rig/references';
+import type { RankedChain } from './chains/rank';
 import type { Proposal } from './proposal';
 import { groupKey } from './assign/places';
 
@@ -41,6 +42,20 @@ export function applyPlan(document: RigDocument, proposal: Proposal, accepted: A
   const used = new Set(switched.lines.flatMap((line) => (endsInLink(line) ? [] : [line.inlet.device])));
   const names = new Set(added.map(({ id }) => id));
   return tidied({ ...switched, devices: switched.devices.filter(({ id }) => !names.has(id) || used.has(id)) });
+}
+
+/** The rig with one line over a chain that was looked at, at the inlet it was looked at for; whoever is there changes places with it. */
+export function withChain(
+  document: RigDocument,
+  id: string,
+  inlet: InletRef,
+  { parts, sourcePart }: Pick<RankedChain, 'parts' | 'sourcePart'>,
+): RigDocument {
+  const line = document.lines.find((each) => each.id === id);
+  if (!line || startsAtLink(line)) return document;
+  const links = parts.map(({ id: _id, ...part }) => structuredClone(part));
+  const next = withEnds({ ...line, links }, { source: sourcePart, inlet });
+  return rebuilt(withRoom(document, next), next);
 }
 
 /** Accepted lines, and those that cannot stay as they are when these change: whatever is driven into one of their links. */

@@ -3,10 +3,19 @@ export { planRig, type Plan, type PlanProgress, type PlanRequest, type PlanTools
 export type { LeftOut, LineChange, Proposal, SwitchChange, ToGet } from './proposal';
 export type { Relaxation } from './assign/model';
 export { rankedChains, type RankedChain, type RankedChains } from './chains/rank';
-export { applyPlan, type Accepted } from './apply';
+export { applyPlan, withChain, type Accepted } from './apply';
 export { hours, runningTimes, type RunningTime, type VoltageOption } from './battery/runningTime';
 export { ownCells, type OwnCells } from './battery/ownCells';
 export { dayOnCells, type CellDay } from './battery/day';
 export { supplyOptions, type SupplyOption } from './supplies/phantom';
-export { assignDirectCurrent, checkDirectCurrent, type DcFinding, type DcResult } from './supplies/directCurrent';
+export {
+  assignDirectCurrent,
+  checkDirectCurrent,
+  type DcAssignment,
+  type DcFinding,
+  type DcResult,
+} from './supplies/directCurrent';
 export { highsSolver } from './program/highs';
+export type { Reached, Solver } from './program/program';
+export { feedLabel } from './reasons';
+export { groupKey as switchKey } from './assign/places';

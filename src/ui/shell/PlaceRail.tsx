@@ -1,5 +1,6 @@
 'use client';
 
+import AltRouteOutlinedIcon from '@mui/icons-material/AltRouteOutlined';
 import CasesOutlinedIcon from '@mui/icons-material/CasesOutlined';
 import SettingsInputComponentOutlinedIcon from '@mui/icons-material/SettingsInputComponentOutlined';
 import Box from '@mui/material/Box';
@@ -10,6 +11,7 @@ import { memo } from 'react';
 const PLACES = [
   { path: '/rig', label: 'Rig', Icon: SettingsInputComponentOutlinedIcon },
   { path: '/kit', label: 'Kit', Icon: CasesOutlinedIcon },
+  { path: '/plan', label: 'Plan', Icon: AltRouteOutlinedIcon },
 ] as const;
 
 export type PlacePath = (typeof PLACES)[number]['path'];

@@ -33,6 +33,8 @@ export interface RankedChain {
   rank?: number;
   links: { label: string; set?: string }[];
   parts: Part[];
+  /** The source as it is set for it. */
+  sourcePart: Part;
   /** How the source is set for it, where that is not as it is now. */
   source?: string;
   verdict: Assessment['verdict'];
@@ -242,6 +244,7 @@ function told({ judged, quality, usesUp }: Compared, rank: number | undefined, r
     ...(rank !== undefined && { rank }),
     links: judged.chain.steps.map(linkOf),
     parts: judged.chain.steps.map(({ part }) => part),
+    sourcePart: judged.chain.source,
     ...(setting && { source: setting }),
     verdict: judged.verdict,
     ...(finding && {

@@ -1,0 +1,249 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { BASIS_LABELS } from '@/core/gear';
+import { feedLabel, hours, type OwnCells, type RunningTime, type VoltageOption } from '@/core/plan';
+import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument } from '@/core/rig';
+import type { PlanDesk } from '@/workers/planWorker';
+import { DayChart } from './DayChart';
+import { useAnswer } from './usePlanDesk';
+
+interface Props {
+  document: RigDocument;
+  desk: () => PlanDesk;
+  onChange: (to: (from: RigDocument) => RigDocument) => void;
+}
+
+/** How long the cells last: of devices at each phantom voltage, and of whatever has cells of its own. */
+export function BatteriesView({ document, desk, onChange }: Props) {
+  const question = useMemo(() => ({ ask: 'batteries', document }) as const, [document]);
+  const { answer, failed } = useAnswer(desk, question, 'batteries');
+  if (!answer)
+    return (
+      <Typography variant="body2" sx={{ p: 2 }} role="status">
+        {failed ?? 'Solving every line at every voltage …'}
+      </Typography>
+    );
+  const { times, cells } = answer;
+  return (
+    <Box sx={{ px: 2, py: 1.75, display: 'grid', gap: 3 }}>
+      {times.length === 0 && (
+        <Typography variant="body1">
+          No device runs on cells. Say how many cells a device has, in its dialog in the Rig place, and its running time
+          stands here.
+        </Typography>
+      )}
+      {times.map((time) => (
+        <DeviceTime key={time.device} time={time} document={document} onChange={onChange} />
+      ))}
+      {cells.length > 0 && <OwnCellsTable cells={cells} />}
+    </Box>
+  );
+}
+
+interface DeviceProps {
+  time: RunningTime;
+  document: RigDocument;
+  onChange: Props['onChange'];
+}
+
+function DeviceTime({ time, document, onChange }: DeviceProps) {
+  const { device: id, name, energy, now, options, recommended, gains } = time;
+  const device = document.devices.find((each) => each.id === id);
+  if (!device?.batteries) return null;
+  const apply = ({ settings }: VoltageOption) =>
+    onChange((from) => settings.reduce((rig, { group, feed }) => setFeed(rig, id, group, feed), from));
+  const setBatteries = (change: (from: Batteries) => Batteries) =>
+    onChange((from) => withDevice(from, id, (known) => ({ ...known, batteries: change(known.batteries!) })));
+  return (
+    <Box component="section" aria-label={name}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2 }}>
+        <Typography variant="h1" component="h2">
+          {name}: {hours(now.hours)}
+        </Typography>
+        <Typography variant="body2" color="textSecondary">
+          on one set of cells as the switches stand now; the feeds give {(now.watts * 1000).toFixed(0)} mW
+        </Typography>
+      </Box>
+      {recommended && (
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          Recommended: <strong>{feedLabel(recommended.feed)}</strong> — {recommended.why}.
+        </Typography>
+      )}
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0, borderBottom: 1, borderColor: 'divider' }}>
+        {options.map((option) => (
+          <OptionRow
+            key={option.feed}
+            option={option}
+            shown={option.settings.every(
+              ({ group, feed }) => device.groups.find((each) => each.id === group)?.feed === feed,
+            )}
+            onApply={() => apply(option)}
+          />
+        ))}
+      </Box>
+      {gains.map((gain) => (
+        <Typography key={gain.group} variant="body2" sx={{ mt: 1 }}>
+          Only <strong>{gain.name}</strong> keeps {gain.groupName} from {feedLabel(gain.to)}. Moved to another switch,
+          one set of cells lasts {hours(Math.max(0, gain.hours))} longer. A plan moves it if the school asks for the
+          lowest voltage that every source states.
+        </Typography>
+      ))}
+      <DayChart time={time} />
+      <Figures batteries={device.batteries} energy={energy} onChange={setBatteries} />
+    </Box>
+  );
+}
+
+function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: boolean; onApply: () => void }) {
+  const objecting = option.groups.flatMap(({ objecting: list, name }) =>
+    list.map((line) => ({ ...line, group: name })),
+  );
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '52px 100px minmax(0, 1fr)', sm: '52px 110px minmax(0, 1fr) auto' },
+        columnGap: 1.5,
+        rowGap: 0.5,
+        alignItems: 'start',
+        py: 0.75,
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <Typography variant="body2" sx={{ fontWeight: 650 }}>
+        {feedLabel(option.feed)}
+      </Typography>
+      <Typography variant="body2" sx={{ fontWeight: 650 }}>
+        {hours(option.hours)}
+      </Typography>
+      <Typography variant="body2" color="textSecondary">
+        {option.accepted
+          ? 'Every line on its switches accepts it.'
+          : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${what.toLowerCase()}`).join('; ')}. Those switches stay higher.`}
+      </Typography>
+      {shown ? (
+        <Typography variant="caption" color="textSecondary">
+          set now
+        </Typography>
+      ) : (
+        <Button variant="outlined" color="inherit" onClick={onApply} sx={{ whiteSpace: 'nowrap' }}>
+          Set the switches
+        </Button>
+      )}
+    </Box>
+  );
+}
+
+const FIELDS = ['capacity', 'usable', 'baseLoad', 'efficiency', 'hours', 'reserve'] as const;
+
+/** The figures that the running time rests on, to be put right. */
+function Figures({
+  batteries,
+  energy,
+  onChange,
+}: {
+  batteries: Batteries;
+  energy: RunningTime['energy'];
+  onChange: (change: (from: Batteries) => Batteries) => void;
+}) {
+  return (
+    <Box component="section" aria-label="Figures of the cells" sx={{ mt: 1.5 }}>
+      <Typography variant="h3" component="h3" sx={{ mb: 1.25 }}>
+        {batteries.cells} cells, {batteries.chemistry}: what this rests on
+      </Typography>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' } }}>
+        {FIELDS.map((name) => (
+          <CellFigure key={`${name} ${batteries[name]?.value}`} name={name} batteries={batteries} onChange={onChange} />
+        ))}
+      </Box>
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
+        {energy.wattHours.toFixed(1)} Wh can be used.{' '}
+        {energy.rests
+          .map(({ label, value, unit, basis }) => `${label}: ${value} ${unit} (${BASIS_LABELS[basis]})`)
+          .join('; ')}
+        . Cold, age and the display shorten it.
+      </Typography>
+    </Box>
+  );
+}
+
+function CellFigure({
+  name,
+  batteries,
+  onChange,
+}: {
+  name: (typeof FIELDS)[number];
+  batteries: Batteries;
+  onChange: (change: (from: Batteries) => Batteries) => void;
+}) {
+  const { label, unit, min, max } = BATTERY_FIGURES[name];
+  const known = batteries[name];
+  const [text, setText] = useState(known ? String(known.value) : '');
+  const value = Number(text.trim().replace(',', '.'));
+  const wrong = text.trim() !== '' && !(value >= min && value <= max);
+  const save = () => {
+    if (wrong || (text.trim() === '' ? !known : known?.value === value)) return;
+    onChange(({ [name]: _before, ...rest }) =>
+      text.trim() === '' ? rest : { ...rest, [name]: { value, unit, basis: 'measured' } },
+    );
+  };
+  return (
+    <TextField
+      label={`${label} (${unit})`}
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={save}
+      onKeyDown={(event) => event.key === 'Enter' && save()}
+      error={wrong}
+      helperText={wrong ? `From ${min} to ${max} ${unit}, or empty` : known ? BASIS_LABELS[known.basis] : 'not stated'}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+    />
+  );
+}
+
+function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
+  return (
+    <Box component="section" aria-label="On cells of their own">
+      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
+        On cells of their own, shortest first
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
+        {cells.map(({ line, lineName, name, milliamps, hours: lasts }) => (
+          <Box
+            component="li"
+            key={`${line} ${name}`}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '110px minmax(0, 1fr)',
+              columnGap: 1.5,
+              py: 0.75,
+              borderTop: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Typography variant="body2" sx={{ fontWeight: 650 }}>
+              {hours(lasts)}
+            </Typography>
+            <Typography variant="body2">
+              {name}{' '}
+              <Typography variant="body2" component="span" color="textSecondary">
+                on {lineName}, {milliamps.toFixed(milliamps < 10 ? 2 : 0)} mA from its cells
+              </Typography>
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
+        Charge and current are the catalogue&apos;s, from memory, unless the part states its own; 70 % of the charge is
+        counted as usable.
+      </Typography>
+    </Box>
+  );
+}

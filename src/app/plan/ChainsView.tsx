@@ -1,0 +1,240 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import type { KitItem } from '@/core/kit';
+import { feedLabel, withChain, type RankedChain } from '@/core/plan';
+import { endsInLink, groupOf, inletName, startsAtLink, type InletRef, type RigDocument } from '@/core/rig';
+import type { FeedName } from '@/core/standards/feeds';
+import { quantity } from '@/core/units/format';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import type { PlanDesk } from '@/workers/planWorker';
+import { useAnswer } from './usePlanDesk';
+
+interface Props {
+  document: RigDocument;
+  kit: readonly KitItem[];
+  desk: () => PlanDesk;
+  onChange: (to: (from: RigDocument) => RigDocument) => void;
+}
+
+/** Every sensible chain from a source to an inlet, best first, and the tempting ones that are not allowed. */
+export function ChainsView({ document, kit, desk, onChange }: Props) {
+  const lines = document.lines.filter(
+    (line) => !startsAtLink(line) && !document.lines.some((other) => hangsOn(other, line.id)),
+  );
+  const [wanted, setLine] = useState<string>();
+  const line = lines.find(({ id }) => id === wanted) ?? lines[0];
+  const [inletKey, setInlet] = useState<string>();
+  const [feed, setFeed] = useState<FeedName>();
+  const inlets = useMemo(() => inletChoices(document), [document]);
+  const own = line && !endsInLink(line) ? `${line.inlet.device} ${line.inlet.inlet}` : inlets[0]?.key;
+  const inlet = inlets.find(({ key }) => key === (inletKey ?? own));
+  const offered: FeedName[] = inlet?.group ? ['off', ...inlet.group.offers] : ['off'];
+  const set = feed && offered.includes(feed) ? feed : (inlet?.group?.feed ?? 'off');
+  const [device, at] = [inlet?.ref.device, inlet?.ref.inlet];
+  const question = useMemo(
+    () =>
+      line && device && at
+        ? ({ ask: 'chains', document, kit, line: line.id, inlet: { device, inlet: at }, feed: set } as const)
+        : undefined,
+    [document, kit, line, device, at, set],
+  );
+  const { answer, failed, busy } = useAnswer(desk, question, 'chains');
+  if (!line || !inlet)
+    return (
+      <Typography variant="body1" sx={{ p: 4 }}>
+        Add a device and a line in the Rig place first.
+      </Typography>
+    );
+  const chains = answer?.chains;
+  const turned = inlet.group && inlet.group.feed !== set;
+  return (
+    <Box sx={{ px: 2, py: 1.75 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+        <TextField
+          select
+          label="From"
+          value={line.id}
+          onChange={(event) => {
+            setLine(event.target.value);
+            setInlet(undefined);
+            setFeed(undefined);
+          }}
+          sx={{ minWidth: 210 }}
+        >
+          {lines.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="To"
+          value={inlet.key}
+          onChange={(event) => {
+            setInlet(event.target.value);
+            setFeed(undefined);
+          }}
+          sx={{ minWidth: 210 }}
+        >
+          {inlets.map(({ key, name }) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+        {inlet.group && (
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={set}
+            onChange={(_, to: FeedName | null) => to && setFeed(to)}
+            aria-label="Feed of the inlet"
+          >
+            {offered.map((each) => (
+              <ToggleButton key={each} value={each}>
+                {feedLabel(each)}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+        )}
+        <Typography variant="caption" color="textSecondary" role="status">
+          {failed ?? (busy || !chains ? 'Judging …' : `${chains.allowed.length} work; ${runText(chains.run)}`)}
+        </Typography>
+      </Box>
+      {chains && (
+        <>
+          <List title={chains.allowed.length ? 'Best first' : 'Nothing in the kit works here'}>
+            {chains.allowed.map((chain) => (
+              <ChainRow
+                key={chain.rank}
+                chain={chain}
+                onUse={
+                  chain.present && own === inlet.key
+                    ? undefined
+                    : () => onChange((from) => withChain(from, line.id, inlet.ref, chain))
+                }
+                note={turned ? `with ${inlet.group!.name} at ${feedLabel(set)}` : undefined}
+              />
+            ))}
+          </List>
+          {chains.refused.length > 0 && (
+            <List title="Shorter, and not allowed">
+              {chains.refused.map((chain, n) => (
+                <ChainRow key={n} chain={chain} />
+              ))}
+            </List>
+          )}
+          <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
+            Order: verdict, points to watch, balance, level above the noise of a usual preamplifier (−128 dBu, common
+            practice), bandwidth, number of links and how simple they are, what is used up, what has to be changed.
+          </Typography>
+        </>
+      )}
+    </Box>
+  );
+}
+
+const hangsOn = (line: RigDocument['lines'][number], host: string): boolean =>
+  (startsAtLink(line) && line.source.from.line === host) ||
+  (endsInLink(line) && line.inlet.into.line === host && line.inlet.into.port !== 'through');
+
+const runText = (run: number): string =>
+  run > 0 ? `${Math.ceil(run)} m of cable needed` : 'no cable needed by distance';
+
+function inletChoices({ devices }: RigDocument) {
+  return devices.flatMap((device) =>
+    device.inlets.map((inlet) => ({
+      key: `${device.id} ${inlet.id}`,
+      name: inletName(device, inlet),
+      ref: { device: device.id, inlet: inlet.id } satisfies InletRef,
+      group: groupOf(device, inlet.id),
+    })),
+  );
+}
+
+function List({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ mt: 2 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: () => void; note?: string }) {
+  const { rank, links, source, verdict, quality, usesUp, reason, present } = chain;
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '28px minmax(0, 1fr)', sm: '28px 72px minmax(0, 1fr) auto' },
+        columnGap: 1.5,
+        rowGap: 0.25,
+        py: 0.9,
+        borderTop: 1,
+        borderColor: 'divider',
+        alignItems: 'start',
+      }}
+    >
+      <Typography variant="body2" color="textSecondary">
+        {rank ?? '–'}
+      </Typography>
+      <VerdictMark verdict={verdict} />
+      <Box sx={{ gridColumn: { xs: 2, sm: 'auto' } }}>
+        <Typography variant="body2" sx={{ fontWeight: 650 }}>
+          {[
+            ...(source ? [`source, ${source}`] : []),
+            ...links.map(({ label, set }) => (set ? `${label} (${set})` : label)),
+          ].join(' → ') || 'plugged straight in'}
+        </Typography>
+        <Typography variant="body2" color="textSecondary">
+          {reason}
+        </Typography>
+        {rank !== undefined && (
+          <Typography variant="caption" color="textSecondary">
+            {[
+              ...(quality.aboveNoise !== undefined
+                ? [`${quantity(quality.aboveNoise, 'dB')} above noise`, `gain ${quantity(quality.gainNeeded!, 'dB')}`]
+                : []),
+              quality.balanced ? 'balanced' : 'unbalanced',
+              ...(quality.lowCut ? [`from ${quantity(quality.lowCut, 'Hz')}`] : []),
+              ...(quality.highCut ? [`to ${quantity(quality.highCut, 'Hz')}`] : []),
+              ...(usesUp.length ? [`takes the last: ${usesUp.join(', ')}`] : []),
+            ].join(' · ')}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ gridColumn: { xs: 2, sm: 'auto' }, textAlign: { sm: 'right' } }}>
+        {present && (
+          <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
+            as it is now
+          </Typography>
+        )}
+        {onUse && rank !== undefined && (
+          <Button variant="outlined" color="inherit" onClick={onUse} sx={{ whiteSpace: 'nowrap' }}>
+            Use it
+          </Button>
+        )}
+        {onUse && note && (
+          <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
+            {note}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,178 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useTheme } from '@mui/material/styles';
+import { line as curveLine, scaleLinear } from 'd3';
+import { useId, useState } from 'react';
+import { dayOnCells, feedLabel, hours, type CellDay, type RunningTime } from '@/core/plan';
+
+const WIDTH = 720;
+const HEIGHT = 200;
+const MARGIN = { top: 14, right: 62, bottom: 26, left: 40 };
+
+interface Curve {
+  label: string;
+  day: CellDay;
+  lasts: number;
+  now: boolean;
+}
+
+/** What is left in the cells over a day, at each voltage that every line accepts, with the changes of cells. */
+export function DayChart({ time }: { time: RunningTime }) {
+  const { palette } = useTheme().vars!;
+  const [begins, setBegins] = useState('10:00');
+  const [length, setLength] = useState(String(time.wanted ?? 8));
+  const [reserve, setReserve] = useState(String(time.reserve || 0.5));
+  const titleId = useId();
+  const day = bounded(length, 0.5, 48, 8);
+  const left = bounded(reserve, 0, 12, 0.5);
+  const start = startOf(begins);
+  const curves: Curve[] = [
+    { label: 'now', lasts: time.now.hours, day: dayOnCells(time.now.hours, day, left), now: true },
+    ...time.options
+      .filter(({ accepted, hours: lasts }) => accepted && Math.abs(lasts - time.now.hours) > 0.01)
+      .map(({ feed, hours: lasts }) => ({
+        label: feedLabel(feed),
+        lasts,
+        day: dayOnCells(lasts, day, left),
+        now: false,
+      })),
+  ];
+  const x = scaleLinear([0, day], [MARGIN.left, WIDTH - MARGIN.right]);
+  const y = scaleLinear([0, 1], [HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const path = curveLine<{ at: number; left: number }>(
+    (corner) => x(corner.at),
+    (corner) => y(corner.left),
+  );
+  const [present] = curves;
+  return (
+    <Box component="section" aria-label={`Cells of ${time.name} over the day`} sx={{ mt: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 0.5 }}>
+        <Typography variant="h3" component="h3" sx={{ mr: 'auto' }}>
+          Over the day
+        </Typography>
+        <TextField
+          label="Begins at"
+          type="time"
+          value={begins}
+          onChange={(event) => setBegins(event.target.value)}
+          sx={{ width: 120 }}
+        />
+        <NumberField label="Lasts (h)" value={length} valid={valid(length, 0.5, 48)} onChange={setLength} />
+        <NumberField label="Reserve (h)" value={reserve} valid={valid(reserve, 0, 12)} onChange={setReserve} />
+      </Box>
+      <Box
+        component="svg"
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-labelledby={titleId}
+        sx={{ width: '100%', maxWidth: WIDTH, display: 'block', fontSize: 11, fontFamily: 'inherit' }}
+      >
+        <title id={titleId}>{changesText(present.day, start)}</title>
+        {[0, 0.5, 1].map((share) => (
+          <g key={share}>
+            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(share)} y2={y(share)} stroke={palette.divider} />
+            <text x={MARGIN.left - 6} y={y(share) + 4} textAnchor="end" fill={palette.text.secondary}>
+              {100 * share} %
+            </text>
+          </g>
+        ))}
+        {x
+          .ticks(Math.min(8, Math.ceil(day)))
+          .filter((tick) => tick <= day)
+          .map((tick) => (
+            <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fill={palette.text.secondary}>
+              {clock(start + tick)}
+            </text>
+          ))}
+        {left > 0 && left < present.lasts && (
+          <g>
+            <rect
+              x={MARGIN.left}
+              width={x(day) - MARGIN.left}
+              y={y(left / present.lasts)}
+              height={y(0) - y(left / present.lasts)}
+              fill={palette.verdict.Watch}
+              opacity={0.12}
+            />
+            <text x={MARGIN.left + 6} y={y(0) - 4} fill={palette.text.secondary}>
+              reserve for the last take
+            </text>
+          </g>
+        )}
+        {curves.toReversed().map(({ label, day: own, now }, n) => {
+          const end = own.curve.at(-1)!;
+          return (
+            <g key={label}>
+              <path
+                d={path(own.curve) ?? ''}
+                fill="none"
+                stroke={now ? palette.primary.main : palette.text.secondary}
+                strokeWidth={now ? 2.2 : 1.1}
+                strokeDasharray={now ? undefined : `${6 - n} 3`}
+              />
+              <text
+                x={x(end.at) + 6}
+                y={y(end.left) + 4}
+                fill={now ? palette.primary.main : palette.text.secondary}
+                fontWeight={now ? 700 : 400}
+              >
+                {label}
+              </text>
+            </g>
+          );
+        })}
+        {present.day.changes.map((at) => (
+          <g key={at}>
+            <line x1={x(at)} x2={x(at)} y1={MARGIN.top} y2={y(0)} stroke={palette.primary.main} strokeDasharray="2 3" />
+            <text x={x(at)} y={MARGIN.top - 3} textAnchor="middle" fill={palette.text.primary}>
+              new cells {clock(start + at)}
+            </text>
+          </g>
+        ))}
+      </Box>
+      <Typography variant="body2" color="textSecondary">
+        {changesText(present.day, start)}
+        {curves.slice(1).map(({ label, day: own, lasts }) => ` At ${label}: ${hours(lasts)} a set, ${sets(own)}.`)}
+      </Typography>
+    </Box>
+  );
+}
+
+const sets = ({ sets: count }: CellDay): string => `${count} ${count === 1 ? 'set' : 'sets'} for the day`;
+
+const changesText = (day: CellDay, start: number): string =>
+  day.changes.length
+    ? `As it is now: ${sets(day)}, new cells at ${day.changes.map((at) => clock(start + at)).join(', ')}.`
+    : 'As it is now: one set lasts the day.';
+
+function NumberField(props: { label: string; value: string; valid: boolean; onChange: (text: string) => void }) {
+  const { label, value, valid: good, onChange } = props;
+  return (
+    <TextField
+      label={label}
+      value={value}
+      error={!good}
+      onChange={(event) => onChange(event.target.value)}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+      sx={{ width: 96 }}
+    />
+  );
+}
+
+const amount = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
+const valid = (text: string, min: number, max: number): boolean => amount(text) >= min && amount(text) <= max;
+const bounded = (text: string, min: number, max: number, otherwise: number): number =>
+  valid(text, min, max) ? amount(text) : otherwise;
+
+const startOf = (text: string): number => {
+  const [hour, minute] = text.split(':').map(Number);
+  return Number.isFinite(hour) ? hour + (minute || 0) / 60 : 0;
+};
+
+const clock = (value: number): string => {
+  const minutes = Math.round(value * 60);
+  return `${String(Math.floor(minutes / 60) % 24).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+};

@@ -1,0 +1,223 @@
+'use client';
+
+import AddIcon from '@mui/icons-material/Add';
+import EditOutlinedIcon from '@mui/icons-material/EditOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { checkDirectCurrent, type DcResult } from '@/core/plan';
+import type { DcLoad, DcSupply, DirectCurrent, RigDocument } from '@/core/rig';
+import { quantity } from '@/core/units/format';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import type { PlanDesk } from '@/workers/planWorker';
+import { LoadDialog, SupplyDialog } from './DcDialogs';
+
+interface Props {
+  document: RigDocument;
+  desk: () => PlanDesk;
+  onChange: (to: (from: RigDocument) => RigDocument) => void;
+}
+
+const NONE: DirectCurrent = { supplies: [], loads: [] };
+
+/** Direct-current supplies, and the battery-type boxes and pedals that hang on them. */
+export function DirectCurrentView({ document, desk, onChange }: Props) {
+  const own = document.directCurrent ?? NONE;
+  const [editing, setEditing] = useState<{ supply?: DcSupply } | { load?: DcLoad }>();
+  const [told, setTold] = useState('');
+  const results = useMemo(() => new Map(checkDirectCurrent(own).map((result) => [result.load, result])), [own]);
+  const put = (change: (from: DirectCurrent) => DirectCurrent) =>
+    onChange((from) => {
+      const next = change(from.directCurrent ?? NONE);
+      const { directCurrent: _before, ...rest } = from;
+      return next.supplies.length + next.loads.length ? { ...rest, directCurrent: next } : rest;
+    });
+  const arrange = async () => {
+    const answer = await desk().ask({ ask: 'outlets', directCurrent: own });
+    if (answer.ask !== 'outlets') return setTold(answer.ask === 'failed' ? answer.message : '');
+    const without = own.loads.filter(({ id }) => !answer.outlets.get(id));
+    put((from) => ({
+      ...from,
+      loads: from.loads.map(({ on: _on, ...load }) => {
+        const on = answer.outlets.get(load.id);
+        return on ? { ...load, on } : load;
+      }),
+    }));
+    setTold(
+      without.length
+        ? `No outlet is right for ${without.map(({ name }) => name).join(', ')}.`
+        : 'Every box hangs on an outlet that is right for it.',
+    );
+  };
+  return (
+    <Box component="section" aria-label="Direct-current supplies">
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, mb: 0.5 }}>
+        <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mr: 'auto' }}>
+          Direct-current supplies for boxes and pedals
+        </Typography>
+        <Button startIcon={<AddIcon />} onClick={() => setEditing({ supply: undefined })}>
+          Supply
+        </Button>
+        <Button startIcon={<AddIcon />} onClick={() => setEditing({ load: undefined })}>
+          Box or pedal
+        </Button>
+        {own.loads.length > 0 && own.supplies.length > 0 && (
+          <Button variant="outlined" onClick={() => void arrange()}>
+            Arrange
+          </Button>
+        )}
+      </Box>
+      <Typography variant="caption" color="textSecondary" role="status">
+        {told}
+      </Typography>
+      {own.supplies.length + own.loads.length === 0 && (
+        <Typography variant="body2" color="textSecondary">
+          None yet. Add the supply, then what hangs on it: a battery-type direct box, a preamplifier, a pedal.
+        </Typography>
+      )}
+      {own.supplies.map((supply) => (
+        <Box
+          key={supply.id}
+          sx={{
+            display: 'flex',
+            flexWrap: 'wrap',
+            alignItems: 'center',
+            columnGap: 1.5,
+            py: 0.5,
+            borderTop: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <Typography variant="body2" sx={{ fontWeight: 650 }}>
+            {supply.name}
+          </Typography>
+          <Typography variant="body2" color="textSecondary">
+            {supply.outlets} outlets, {supply.isolated ? 'isolated' : 'one shared ground'} · {volts(supply.volts.value)}
+            , {supply.centre} centre · {amps(supply.limit.value)} each
+            {supply.total ? `, ${amps(supply.total.value)} together` : ''}
+          </Typography>
+          <IconButton
+            size="small"
+            aria-label={`Edit ${supply.name}`}
+            onClick={() => setEditing({ supply })}
+            sx={{ ml: 'auto' }}
+          >
+            <EditOutlinedIcon sx={{ fontSize: 16 }} />
+          </IconButton>
+        </Box>
+      ))}
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, mt: 1.5 }}>
+        {own.loads.map((load) => (
+          <LoadRow
+            key={load.id}
+            load={load}
+            supplies={own.supplies}
+            result={results.get(load.id)!}
+            onEdit={() => setEditing({ load })}
+            onHang={(on) =>
+              put((from) => ({
+                ...from,
+                loads: from.loads.map((each) => {
+                  if (each.id !== load.id) return each;
+                  const { on: _on, ...rest } = each;
+                  return on ? { ...rest, on } : rest;
+                }),
+              }))
+            }
+          />
+        ))}
+      </Box>
+      {editing && 'supply' in editing && (
+        <SupplyDialog supply={editing.supply} own={own} onSave={put} onClose={() => setEditing(undefined)} />
+      )}
+      {editing && 'load' in editing && (
+        <LoadDialog load={editing.load} own={own} onSave={put} onClose={() => setEditing(undefined)} />
+      )}
+    </Box>
+  );
+}
+
+const volts = (value: number): string => quantity(value, 'V');
+const amps = (milliamps: number): string => quantity(milliamps / 1000, 'A');
+
+interface RowProps {
+  load: DcLoad;
+  supplies: readonly DcSupply[];
+  result: DcResult;
+  onEdit: () => void;
+  onHang: (on: DcLoad['on']) => void;
+}
+
+const NOWHERE = '';
+
+function LoadRow({ load, supplies, result, onEdit, onHang }: RowProps) {
+  const outlets = supplies.flatMap(({ id, name, outlets: count }) =>
+    Array.from({ length: count }, (_, n) => ({
+      key: `${id} ${n + 1}`,
+      name: `${name}, outlet ${n + 1}`,
+      supply: id,
+      outlet: n + 1,
+    })),
+  );
+  return (
+    <Box
+      component="li"
+      aria-label={load.name}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'minmax(0, 1fr) 34px', sm: '72px minmax(0, 1fr) minmax(0, 1.2fr) 34px' },
+        columnGap: 1.5,
+        rowGap: 0.5,
+        py: 1,
+        borderTop: 1,
+        borderColor: 'divider',
+        alignItems: 'start',
+      }}
+    >
+      <VerdictMark verdict={result.verdict} />
+      <Box sx={{ gridRow: { xs: 2, sm: 'auto' } }}>
+        <Typography variant="body2" sx={{ fontWeight: 650 }}>
+          {load.name}
+        </Typography>
+        <Typography variant="caption" color="textSecondary">
+          {volts(load.lowest.value)} to {volts(load.highest.value)}, {load.centre} centre · {amps(load.current.value)} ·{' '}
+          {load.digital ? 'digital' : 'analogue'}
+        </Typography>
+      </Box>
+      <TextField
+        select
+        label={`Supply of ${load.name}`}
+        value={load.on ? `${load.on.supply} ${load.on.outlet}` : NOWHERE}
+        onChange={(event) => {
+          const chosen = outlets.find(({ key }) => key === event.target.value);
+          onHang(chosen && { supply: chosen.supply, outlet: chosen.outlet });
+        }}
+        slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
+        sx={{ gridRow: { xs: 3, sm: 'auto' } }}
+      >
+        <MenuItem value={NOWHERE}>none</MenuItem>
+        {outlets.map(({ key, name }) => (
+          <MenuItem key={key} value={key}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <IconButton size="small" aria-label={`Edit ${load.name}`} onClick={onEdit}>
+        <EditOutlinedIcon sx={{ fontSize: 16 }} />
+      </IconButton>
+      {result.findings.length > 0 && (
+        <Box sx={{ gridColumn: { xs: '1 / -1', sm: '2 / -2' } }}>
+          {result.findings.map(({ code, what, why }) => (
+            <Typography key={code} variant="body2" color="textSecondary">
+              <strong>{what}.</strong> {why}
+            </Typography>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

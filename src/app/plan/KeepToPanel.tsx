@@ -1,0 +1,248 @@
+'use client';
+
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import { SCHOOLS } from '@/core/check';
+import { inletName, schoolsOf, type InletRef, type RigDocument } from '@/core/rig';
+import { PlacesDialog } from './PlacesDialog';
+import { withPin, withWishes } from './wishes';
+
+interface Props {
+  document: RigDocument;
+  onChange: (to: (from: RigDocument) => RigDocument) => void;
+}
+
+/** What a plan keeps to: pins, forbidden inlets, neighbours, where things stand, the school for cells. */
+export function KeepToPanel({ document, onChange }: Props) {
+  const [placing, setPlacing] = useState(false);
+  const wishes = document.wishes ?? {};
+  const inlets = inletsOf(document);
+  const lineName = (id: string) => document.lines.find((line) => line.id === id)?.name ?? id;
+  const at = (ref: InletRef) => inlets.find(({ key }) => key === keyOf(ref))?.name ?? keyOf(ref);
+  const lines = document.lines.map(({ id, name }) => ({ key: id, name }));
+  const own = document.lines.filter((line) => !('into' in line.inlet) && !('from' in line.source));
+  const without = <T,>(list: readonly T[] | undefined, entry: T) => list?.filter((each) => each !== entry);
+  return (
+    <Box sx={{ px: 2.5, py: 1.75 }}>
+      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
+        What a plan keeps to
+      </Typography>
+      <Typography variant="caption" color="textSecondary">
+        Kept with the rig. Change something, then plan again.
+      </Typography>
+
+      <Part
+        title="Lines on one particular inlet"
+        empty={!wishes.pinned?.length && 'None. A pin beside a planned line adds one.'}
+      >
+        {wishes.pinned?.map((pin) => (
+          <Entry
+            key={pin.line}
+            text={`${lineName(pin.line)}: ${at(pin.to)}`}
+            onRemove={() => onChange((from) => withPin(from, pin.line, pin.to))}
+          />
+        ))}
+        <Adding
+          label="Pin a line"
+          fields={[
+            { label: 'Line', options: own.map(({ id, name }) => ({ key: id, name })) },
+            { label: 'Inlet', options: inlets },
+          ]}
+          onAdd={([line, inlet]) => onChange((from) => withPin(from, line, refOf(inlets, inlet)))}
+        />
+      </Part>
+
+      <Part title="Inlets not to be used" empty={!wishes.forbidden?.length && 'None.'}>
+        {wishes.forbidden?.map((entry) => (
+          <Entry
+            key={`${keyOf(entry.to)} ${entry.line}`}
+            text={`${at(entry.to)}${entry.line ? `: not by ${lineName(entry.line)}` : ''}`}
+            onRemove={() =>
+              onChange((from) =>
+                withWishes(from, { ...from.wishes, forbidden: without(from.wishes?.forbidden, entry) }),
+              )
+            }
+          />
+        ))}
+        <Adding
+          label="Forbid an inlet"
+          fields={[
+            { label: 'Inlet', options: inlets },
+            { label: 'To', options: [{ key: '', name: 'every line' }, ...lines], start: '' },
+          ]}
+          onAdd={([inlet, line]) =>
+            onChange((from) =>
+              withWishes(from, {
+                ...from.wishes,
+                forbidden: [...(from.wishes?.forbidden ?? []), { to: refOf(inlets, inlet), ...(line && { line }) }],
+              }),
+            )
+          }
+        />
+      </Part>
+
+      <Part title="Lines side by side" empty={!wishes.neighbours?.length && 'None.'}>
+        {wishes.neighbours?.map((pair) => (
+          <Entry
+            key={pair.join(' ')}
+            text={pair.map(lineName).join(' and ')}
+            onRemove={() =>
+              onChange((from) =>
+                withWishes(from, { ...from.wishes, neighbours: without(from.wishes?.neighbours, pair) }),
+              )
+            }
+          />
+        ))}
+        <Adding
+          label="Keep two together"
+          fields={[
+            { label: 'One line', options: lines },
+            { label: 'Other line', options: lines },
+          ]}
+          valid={([a, b]) => a !== b}
+          onAdd={([a, b]) =>
+            onChange((from) =>
+              withWishes(from, { ...from.wishes, neighbours: [...(from.wishes?.neighbours ?? []), [a, b]] }),
+            )
+          }
+        />
+      </Part>
+
+      <Part title="Places and runs">
+        <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
+          {document.locations?.length
+            ? `${document.locations.map(({ name }) => name).join(', ')}. ${document.runs?.length ?? 0} runs are measured.`
+            : 'Not stated: a line needs as much cable as it has now, wherever it goes.'}
+        </Typography>
+        <Button variant="outlined" color="inherit" onClick={() => setPlacing(true)}>
+          Places and runs …
+        </Button>
+      </Part>
+
+      <Part title="Cells">
+        <TextField
+          select
+          fullWidth
+          label={SCHOOLS.batteryVoltage.question}
+          value={schoolsOf(document).batteryVoltage}
+          helperText={SCHOOLS.batteryVoltage.why}
+          onChange={(event) =>
+            onChange((from) => ({ ...from, schools: { ...from.schools, batteryVoltage: event.target.value } }))
+          }
+          sx={{ mt: 1 }}
+        >
+          {SCHOOLS.batteryVoltage.options.map(({ value, label }) => (
+            <MenuItem key={value} value={value}>
+              {label}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Part>
+      {placing && <PlacesDialog document={document} onChange={onChange} onClose={() => setPlacing(false)} />}
+    </Box>
+  );
+}
+
+interface Choice {
+  key: string;
+  name: string;
+}
+
+const keyOf = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
+
+const inletsOf = ({ devices }: RigDocument): (Choice & { ref: InletRef })[] =>
+  devices.flatMap((device) =>
+    device.inlets.map((inlet) => {
+      const ref = { device: device.id, inlet: inlet.id };
+      return { key: keyOf(ref), name: inletName(device, inlet), ref };
+    }),
+  );
+
+const refOf = (inlets: readonly { key: string; ref: InletRef }[], key: string): InletRef =>
+  inlets.find((each) => each.key === key)!.ref;
+
+function Part({ title, empty, children }: { title: string; empty?: string | false; children: ReactNode }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ mt: 2, pt: 1.25, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      {empty && (
+        <Typography variant="body2" color="textSecondary">
+          {empty}
+        </Typography>
+      )}
+      {children}
+    </Box>
+  );
+}
+
+function Entry({ text, onRemove }: { text: string; onRemove: () => void }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
+      <Typography variant="body2">{text}</Typography>
+      <IconButton size="small" aria-label={`Remove: ${text}`} onClick={onRemove}>
+        <CloseIcon sx={{ fontSize: 15 }} />
+      </IconButton>
+    </Box>
+  );
+}
+
+interface AddingProps {
+  label: string;
+  fields: { label: string; options: readonly Choice[]; start?: string }[];
+  valid?: (values: string[]) => boolean;
+  onAdd: (values: string[]) => void;
+}
+
+/** A button that opens a few fields and adds what is chosen in them. */
+function Adding({ label, fields, valid = () => true, onAdd }: AddingProps) {
+  const [values, setValues] = useState<(string | undefined)[]>();
+  if (!values)
+    return (
+      <Button color="inherit" sx={{ mt: 0.5, ml: -0.5 }} onClick={() => setValues(fields.map(({ start }) => start))}>
+        {label}
+      </Button>
+    );
+  const complete = values.every((value) => value !== undefined) && valid(values as string[]);
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25, mt: 1.25 }}>
+      {fields.map((field, n) => (
+        <TextField
+          key={field.label}
+          select
+          label={field.label}
+          value={values[n] ?? ''}
+          onChange={(event) => setValues(values.with(n, event.target.value))}
+        >
+          {field.options.map(({ key, name }) => (
+            <MenuItem key={key} value={key}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      ))}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <Button
+          variant="outlined"
+          disabled={!complete}
+          onClick={() => {
+            onAdd(values as string[]);
+            setValues(undefined);
+          }}
+        >
+          {label}
+        </Button>
+        <Button color="inherit" onClick={() => setValues(undefined)}>
+          Cancel
+        </Button>
+      </Box>
+    </Box>
+  );
+}

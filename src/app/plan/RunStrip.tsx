@@ -1,0 +1,124 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import LinearProgress from '@mui/material/LinearProgress';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import type { Planning, Running } from './usePlanning';
+
+const LIMITS = [5, 10, 30, 60];
+
+/** The button that plans, within which time and kit; while it runs, how far it is. */
+export function RunStrip({ planning, ready, onWishes }: { planning: Planning; ready: boolean; onWishes: () => void }) {
+  const { running, start, stop } = planning;
+  const [seconds, setSeconds] = useState(10);
+  const [onlyKit, setOnlyKit] = useState(false);
+  useHotkeys('p', () => ready && !running && start(seconds, onlyKit), { preventDefault: true }, [
+    ready,
+    running,
+    start,
+    seconds,
+    onlyKit,
+  ]);
+  useHotkeys('escape', () => running && stop(), [running, stop]);
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        alignItems: 'center',
+        columnGap: 2,
+        rowGap: 1,
+        px: 2,
+        py: 1.25,
+        borderBottom: 1,
+        borderColor: 'divider',
+      }}
+    >
+      {running ? (
+        <RunningText key={running.since} running={running} onStop={stop} />
+      ) : (
+        <>
+          <Button
+            variant="contained"
+            disabled={!ready}
+            onClick={() => start(seconds, onlyKit)}
+            title="Plan the patch (P)"
+          >
+            {planning.held.length ? 'Plan again' : 'Plan the patch'}
+          </Button>
+          <TextField
+            select
+            label="Search for at most"
+            value={seconds}
+            onChange={(event) => setSeconds(Number(event.target.value))}
+            sx={{ width: 150 }}
+          >
+            {LIMITS.map((limit) => (
+              <MenuItem key={limit} value={limit}>
+                {limit} seconds
+              </MenuItem>
+            ))}
+          </TextField>
+          <FormControlLabel
+            control={<Checkbox size="small" checked={onlyKit} onChange={(_, on) => setOnlyKit(on)} />}
+            label={<Typography variant="body2">Only what the kit has</Typography>}
+          />
+          <Button color="inherit" onClick={onWishes} sx={{ display: { lg: 'none' }, ml: 'auto' }}>
+            Wishes
+          </Button>
+        </>
+      )}
+    </Box>
+  );
+}
+
+function RunningText({ running, onStop }: { running: Running; onStop: () => void }) {
+  const [now, setNow] = useState(running.since);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 200);
+    return () => clearInterval(timer);
+  }, []);
+  const { progress, best } = running;
+  const spent = Math.max(0, (now - running.since) / 1000);
+  const chains = progress?.doing === 'chains' ? progress : undefined;
+  return (
+    <Box sx={{ flex: 1, display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
+      <Box sx={{ flex: '1 1 260px', minWidth: 0 }} role="status">
+        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+          {chains
+            ? `Judging every chain the kit allows: line ${chains.done + 1} of ${chains.total}`
+            : progress
+              ? `Finding the best patch: ${progress.doing === 'patch' ? progress.goal : ''}`
+              : 'Starting …'}
+        </Typography>
+        <LinearProgress
+          variant={chains ? 'determinate' : 'indeterminate'}
+          value={chains ? (100 * chains.done) / chains.total : undefined}
+          aria-label="Progress of the plan"
+          sx={{ mt: 0.75 }}
+        />
+        <Typography variant="caption" color="textSecondary">
+          {spent.toFixed(0)} s{best ? ` · best so far: ${shortOf(best)}` : ''}
+        </Typography>
+      </Box>
+      <Button variant="outlined" color="inherit" onClick={onStop} title="Stop (Esc)">
+        {best ? 'Stop and keep the best so far' : 'Stop'}
+      </Button>
+    </Box>
+  );
+}
+
+const shortOf = ({ counts, leftOut, lines }: NonNullable<Running['best']>): string =>
+  [
+    `${counts.Clear} Clear`,
+    ...(counts.Watch ? [`${counts.Watch} Watch`] : []),
+    ...(leftOut.length ? [`${leftOut.length} left out`] : []),
+    `${lines.length} lines changed`,
+  ].join(', ');

@@ -1,0 +1,126 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import type { KitItem } from '@/core/kit';
+import type { SupplyOption } from '@/core/plan';
+import { startsAtLink, type RigDocument } from '@/core/rig';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import type { PlanDesk } from '@/workers/planWorker';
+import { DirectCurrentView } from './DirectCurrentView';
+import { useAnswer } from './usePlanDesk';
+
+interface Props {
+  document: RigDocument;
+  kit: readonly KitItem[];
+  desk: () => PlanDesk;
+  onChange: (to: (from: RigDocument) => RigDocument) => void;
+}
+
+/** Which supply a line takes, and what hangs on direct-current supplies. */
+export function SuppliesView({ document, kit, desk, onChange }: Props) {
+  const lines = document.lines.filter((line) => !startsAtLink(line));
+  const [wanted, setWanted] = useState<string>();
+  const line = lines.find(({ id }) => id === wanted) ?? lines[0];
+  const question = useMemo(
+    () => (line ? ({ ask: 'supplies', document, kit, line: line.id } as const) : undefined),
+    [document, kit, line],
+  );
+  const { answer, failed } = useAnswer(desk, question, 'supplies');
+  const options = answer?.options;
+  const suitable = options?.filter((option) => option.suitable) ?? [];
+  const others = options?.filter((option) => !option.suitable) ?? [];
+  return (
+    <Box sx={{ px: 2, py: 1.75, display: 'grid', gap: 3 }}>
+      <Box component="section" aria-label="Supply for a line">
+        <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 1.25 }}>
+          Phantom supplies, converters and boosters
+        </Typography>
+        {line ? (
+          <TextField
+            select
+            label="For the line"
+            value={line.id}
+            onChange={(event) => setWanted(event.target.value)}
+            sx={{ minWidth: 240 }}
+          >
+            {lines.map(({ id, name }) => (
+              <MenuItem key={id} value={id}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+        ) : (
+          <Typography variant="body2" color="textSecondary">
+            Add a line in the Rig place first.
+          </Typography>
+        )}
+        {failed && (
+          <Typography variant="body2" color="error">
+            {failed}
+          </Typography>
+        )}
+        {line && answer && !options && (
+          <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+            This line ends in another one&apos;s box; choose that one.
+          </Typography>
+        )}
+        {options && (
+          <>
+            <OptionList title={suitable.length ? 'Would do' : 'None of them would do'} options={suitable} />
+            {others.length > 0 && <OptionList title="Would not" options={others} />}
+            <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
+              Each is put into the line at its usual place and judged at the inlet that the line is on: boxes with a
+              supply of their own with the inlet&apos;s feed off, the others with 48 V on. A mains supply belongs on the
+              same outlet strip as the rest of the audio; its protective earth is never lifted.
+            </Typography>
+          </>
+        )}
+      </Box>
+      <DirectCurrentView document={document} desk={desk} onChange={onChange} />
+    </Box>
+  );
+}
+
+function OptionList({ title, options }: { title: string; options: readonly SupplyOption[] }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ mt: 1.5 }}>
+      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      <Box
+        component="ul"
+        sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: options.length ? 1 : 0, borderColor: 'divider' }}
+      >
+        {options.map(({ label, runsOn, owned, verdict, reason }) => (
+          <Box
+            component="li"
+            key={`${label} ${runsOn}`}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '72px minmax(0, 1.1fr) minmax(0, 2.4fr)' },
+              columnGap: 1.5,
+              py: 0.75,
+              borderTop: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <span>{verdict ? <VerdictMark verdict={verdict} /> : null}</span>
+            <Typography variant="body2" component="span">
+              <strong>{label}</strong>
+              <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
+                on {runsOn} · {owned ? `${owned} in the kit` : 'not in the kit'}
+              </Typography>
+            </Typography>
+            <Typography variant="body2" color="textSecondary">
+              {reason}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,172 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { KitItem } from '@/core/kit';
+import { applyPlan, switchKey, type Accepted, type Plan, type PlanProgress, type Proposal } from '@/core/plan';
+import type { RigDocument } from '@/core/rig';
+import { startPlan } from '@/workers/planWorker';
+
+/** A plan that is kept to be looked at and compared. */
+export interface Held {
+  id: number;
+  proposal: Proposal;
+  instead?: Plan['instead'];
+  /** The rig that it changes. */
+  from: RigDocument;
+  seconds: number;
+  onlyKit: boolean;
+  /** Somebody ended the search before it was done. */
+  stopped: boolean;
+}
+
+/** Most plans that are kept side by side. */
+export const MOST_HELD = 3;
+
+export interface Running {
+  since: number;
+  seconds: number;
+  progress?: PlanProgress;
+  /** The best so far. */
+  best?: Proposal;
+  goal?: string;
+}
+
+/** Everything accepted, but for what is ticked off. */
+interface Ticked {
+  lines: ReadonlySet<string>;
+  switches: ReadonlySet<string>;
+  leftOut: boolean;
+}
+const NONE: Ticked = { lines: new Set(), switches: new Set(), leftOut: false };
+
+/** Plans of one rig: the search with its progress, the plans found, what of them is accepted. */
+export function usePlanning(document: RigDocument, kit: readonly KitItem[]) {
+  const [held, setHeld] = useState<Held[]>([]);
+  const [chosen, setChosen] = useState<number>();
+  const [running, setRunning] = useState<Running>();
+  const [failed, setFailed] = useState('');
+  const [off, setOff] = useState<Record<number, Ticked>>({});
+  const job = useRef<{ stop: () => void }>(undefined);
+  const next = useRef(1);
+  const best = useRef<Proposal>(undefined);
+
+  const keep = useCallback((plan: Omit<Held, 'id'>) => {
+    const id = next.current++;
+    setHeld((before) => [...before, { ...plan, id }].slice(-MOST_HELD));
+    setChosen(id);
+    setRunning(undefined);
+    job.current = undefined;
+  }, []);
+
+  const start = useCallback(
+    (seconds: number, onlyKit: boolean) => {
+      job.current?.stop();
+      best.current = undefined;
+      setFailed('');
+      setRunning({ since: Date.now(), seconds });
+      job.current = startPlan({ document, kit, seconds, onlyKit }, (answer) => {
+        if (answer.ask === 'progress') {
+          const { progress } = answer;
+          if (progress.doing === 'patch' && progress.proposal) best.current = progress.proposal;
+          setRunning((now) => now && { ...now, progress, best: best.current });
+        } else if (answer.ask === 'plan')
+          keep({ ...answer.plan, from: document, seconds: answer.seconds, onlyKit, stopped: false });
+        else if (answer.ask === 'failed') {
+          setFailed(answer.message);
+          setRunning(undefined);
+        }
+      });
+    },
+    [document, kit, keep],
+  );
+
+  /** Ends the search; the best so far is kept if there is one. */
+  const stop = useCallback(() => {
+    job.current?.stop();
+    const found = best.current;
+    if (!found || !running) return setRunning(undefined);
+    const seconds = (Date.now() - running.since) / 1000;
+    keep({ proposal: found, from: document, seconds, onlyKit: false, stopped: true });
+  }, [running, document, keep]);
+
+  useEffect(() => () => job.current?.stop(), []);
+
+  const shown = held.find(({ id }) => id === chosen);
+  const ticked = (shown && off[shown.id]) ?? NONE;
+  const accepted = useMemo(
+    (): Accepted => ({
+      lines: new Set(shown?.proposal.lines.map(({ line }) => line).filter((line) => !ticked.lines.has(line))),
+      switches: new Set(
+        shown?.proposal.switches
+          .map(({ device, group }) => switchKey(device, group))
+          .filter((key) => !ticked.switches.has(key)),
+      ),
+      leftOut: !ticked.leftOut,
+    }),
+    [shown, ticked],
+  );
+  const tick = useCallback(
+    (what: 'lines' | 'switches', key: string) =>
+      setOff((before) => {
+        if (chosen === undefined) return before;
+        const now = before[chosen] ?? NONE;
+        const set = new Set(now[what]);
+        if (!set.delete(key)) set.add(key);
+        return { ...before, [chosen]: { ...now, [what]: set } };
+      }),
+    [chosen],
+  );
+  const tickAll = useCallback(
+    (on: boolean) =>
+      setOff((before) => {
+        if (!shown) return before;
+        const all: Ticked = {
+          lines: new Set(shown.proposal.lines.map(({ line }) => line)),
+          switches: new Set(shown.proposal.switches.map(({ device, group }) => switchKey(device, group))),
+          leftOut: true,
+        };
+        return { ...before, [shown.id]: on ? NONE : all };
+      }),
+    [shown],
+  );
+  const tickLeftOut = useCallback(
+    () =>
+      setOff((before) => {
+        if (chosen === undefined) return before;
+        const now = before[chosen] ?? NONE;
+        return { ...before, [chosen]: { ...now, leftOut: !now.leftOut } };
+      }),
+    [chosen],
+  );
+
+  /** The rig with everything accepted; only while it is still the rig that was planned. */
+  const result = useMemo(
+    () => (shown && sameRig(shown.from, document) ? applyPlan(document, shown.proposal, accepted) : undefined),
+    [shown, document, accepted],
+  );
+  const drop = useCallback((id: number) => {
+    setHeld((before) => before.filter((plan) => plan.id !== id));
+  }, []);
+
+  return {
+    held,
+    shown,
+    choose: setChosen,
+    drop,
+    running,
+    failed,
+    start,
+    stop,
+    accepted,
+    tick,
+    tickAll,
+    tickLeftOut,
+    result,
+  };
+}
+
+/** Wishes may have changed since; what a plan changes has not. */
+const sameRig = (a: RigDocument, b: RigDocument): boolean =>
+  a.lines === b.lines && a.devices === b.devices && a.schools === b.schools;
+
+export type Planning = ReturnType<typeof usePlanning>;

@@ -1,0 +1,17 @@
+import dayjs from 'dayjs';
+import type { Saving } from './useRig';
+
+/** The state of a rig in a few words, for its bar. */
+export function savingText(saving: Saving, { number, savedAt }: { number: number; savedAt: string }): string {
+  switch (saving.state) {
+    case 'saved':
+    case 'newer':
+      return `saved ${dayjs(savedAt).format('HH:mm')} · revision ${number}`;
+    case 'saving':
+      return 'saving …';
+    case 'failed':
+      return `not saved: ${saving.message}`;
+    case 'stale':
+      return 'not saved: changed in another tab';
+  }
+}
