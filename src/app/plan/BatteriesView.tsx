@@ -133,7 +133,7 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
           set now
         </Typography>
       ) : (
-        <Button variant="outlined" color="inherit" onClick={onApply} sx={{ whiteSpace: 'nowrap' }}>
+        <Button onClick={onApply} sx={{ whiteSpace: 'nowrap' }}>
           Set the switches
         </Button>
       )}

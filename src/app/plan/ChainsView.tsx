@@ -38,15 +38,7 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
   const inlet = inlets.find(({ key }) => key === (inletKey ?? own));
   const offered: FeedName[] = inlet?.group ? ['off', ...inlet.group.offers] : ['off'];
   const set = feed && offered.includes(feed) ? feed : (inlet?.group?.feed ?? 'off');
-  const [device, at] = [inlet?.ref.device, inlet?.ref.inlet];
-  const question = useMemo(
-    () =>
-      line && device && at
-        ? ({ ask: 'chains', document, kit, line: line.id, inlet: { device, inlet: at }, feed: set } as const)
-        : undefined,
-    [document, kit, line, device, at, set],
-  );
-  const { answer, failed, busy } = useAnswer(desk, question, 'chains');
+  const { answer, failed, busy } = useChains(desk, document, kit, line?.id, inlet?.key, set);
   if (!line || !inlet)
     return (
       <Typography variant="body1" sx={{ p: 4 }}>
@@ -143,6 +135,24 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
   );
 }
 
+/** The chains of a line to an inlet, named by device and inlet. */
+function useChains(
+  desk: () => PlanDesk,
+  document: RigDocument,
+  kit: readonly KitItem[],
+  line: string | undefined,
+  inletKey: string | undefined,
+  feed: FeedName,
+) {
+  const question = useMemo(() => {
+    const [device, inlet] = inletKey?.split(' ') ?? [];
+    return line && inlet
+      ? ({ ask: 'chains', document, kit, line, inlet: { device, inlet }, feed } as const)
+      : undefined;
+  }, [document, kit, line, inletKey, feed]);
+  return useAnswer(desk, question, 'chains');
+}
+
 const hangsOn = (line: RigDocument['lines'][number], host: string): boolean =>
   (startsAtLink(line) && line.source.from.line === host) ||
   (endsInLink(line) && line.inlet.into.line === host && line.inlet.into.port !== 'through');
@@ -225,7 +235,7 @@ function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: () => vo
           </Typography>
         )}
         {onUse && rank !== undefined && (
-          <Button variant="outlined" color="inherit" onClick={onUse} sx={{ whiteSpace: 'nowrap' }}>
+          <Button onClick={onUse} sx={{ whiteSpace: 'nowrap' }}>
             Use it
           </Button>
         )}

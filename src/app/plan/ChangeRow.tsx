@@ -39,7 +39,7 @@ export function Row({ name, tick, now, then, why, end }: RowProps) {
         alignItems: 'start',
         gridTemplateColumns: {
           xs: '34px minmax(0, 1fr) 20px minmax(0, 1fr) 34px',
-          md: '34px minmax(0, 1.1fr) minmax(0, 1.2fr) 20px minmax(0, 1.2fr) minmax(0, 1.6fr) 34px',
+          md: '34px minmax(0, 1.1fr) minmax(0, 1.1fr) 20px minmax(0, 1.2fr) minmax(0, 1.8fr) 34px',
         },
         gridTemplateAreas: {
           xs: '"tick name name name end" ". now arrow then ." ". why why why ."',

@@ -58,7 +58,7 @@ export function DayChart({ time }: { time: RunningTime }) {
           type="time"
           value={begins}
           onChange={(event) => setBegins(event.target.value)}
-          sx={{ width: 120 }}
+          sx={{ width: 150 }}
         />
         <NumberField label="Lasts (h)" value={length} valid={valid(length, 0.5, 48)} onChange={setLength} />
         <NumberField label="Reserve (h)" value={reserve} valid={valid(reserve, 0, 12)} onChange={setReserve} />

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import type { Proposal } from '@/core/plan';
 import type { RigDocument } from '@/core/rig';
 import { CompareTable } from './CompareTable';
 import { ProposalView } from './ProposalView';
@@ -36,7 +37,7 @@ export function PatchView({ document, planning, onAccept, onWishes, onChange }: 
         <ProposalTabs planning={planning} comparing={comparing} onCompare={() => setComparing((now) => !now)} />
       )}
       {comparing && held.length > 1 && <CompareTable held={held} />}
-      {shown && (
+      {shown && !planning.running && (
         <ProposalView
           key={shown.id}
           document={document}
@@ -46,8 +47,46 @@ export function PatchView({ document, planning, onAccept, onWishes, onChange }: 
           onChange={onChange}
         />
       )}
-      {!shown && !planning.running && <FirstSteps lines={document.lines.length} />}
+      {planning.running?.best && <SoFar best={planning.running.best} />}
+      {!shown && !planning.running?.best && <FirstSteps lines={document.lines.length} />}
     </>
+  );
+}
+
+/** What the search has reached, and what it has proven of each goal. */
+function SoFar({ best }: { best: Proposal }) {
+  return (
+    <Box component="section" aria-label="Reached so far" sx={{ px: 2, pt: 1.75 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        Reached so far, in the order that counts
+      </Typography>
+      <Box
+        component="ol"
+        sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 560, borderBottom: 1, borderColor: 'divider' }}
+      >
+        {best.reached.map(({ name, value, bound }) => (
+          <Box
+            component="li"
+            key={name}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: '1fr 70px 130px',
+              py: 0.5,
+              borderTop: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Typography variant="body2">{name}</Typography>
+            <Typography variant="body2" sx={{ fontWeight: 650 }}>
+              {value}
+            </Typography>
+            <Typography variant="body2" color="textSecondary">
+              {value <= bound ? 'proven' : `at least ${bound}`}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+    </Box>
   );
 }
 

@@ -112,7 +112,7 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
         <Box
           sx={{
             position: 'sticky',
-            bottom: 0,
+            bottom: { xs: 57, md: 0 },
             mt: 2,
             py: 1.25,
             borderTop: 1,
@@ -168,7 +168,9 @@ function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
     <Box sx={{ pt: 1.75 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, rowGap: 0.5 }}>
         <Typography variant="h1" component="h2">
-          {good ? 'Every line works' : `${leftOut.length} ${leftOut.length === 1 ? 'line has' : 'lines have'} no place`}
+          {good
+            ? `Every line works${proposal.toGet.length ? `, with ${plural(proposal.toGet.length, 'thing', 'things')} to get` : ''}`
+            : `${leftOut.length} ${leftOut.length === 1 ? 'line has' : 'lines have'} no place`}
         </Typography>
         <Counts counts={counts} />
       </Box>

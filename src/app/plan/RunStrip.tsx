@@ -93,7 +93,7 @@ function RunningText({ running, onStop }: { running: Running; onStop: () => void
       <Box sx={{ flex: '1 1 260px', minWidth: 0 }} role="status">
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
           {chains
-            ? `Judging every chain the kit allows: line ${chains.done + 1} of ${chains.total}`
+            ? `Judging every chain of ${chains.of}: line ${chains.done + 1} of ${chains.total}`
             : progress
               ? `Finding the best patch: ${progress.doing === 'patch' ? progress.goal : ''}`
               : 'Starting …'}

@@ -25,11 +25,7 @@ export function SuppliesView({ document, kit, desk, onChange }: Props) {
   const lines = document.lines.filter((line) => !startsAtLink(line));
   const [wanted, setWanted] = useState<string>();
   const line = lines.find(({ id }) => id === wanted) ?? lines[0];
-  const question = useMemo(
-    () => (line ? ({ ask: 'supplies', document, kit, line: line.id } as const) : undefined),
-    [document, kit, line],
-  );
-  const { answer, failed } = useAnswer(desk, question, 'supplies');
+  const { answer, failed } = useSupplies(desk, document, kit, line?.id);
   const options = answer?.options;
   const suitable = options?.filter((option) => option.suitable) ?? [];
   const others = options?.filter((option) => !option.suitable) ?? [];
@@ -83,6 +79,14 @@ export function SuppliesView({ document, kit, desk, onChange }: Props) {
       <DirectCurrentView document={document} desk={desk} onChange={onChange} />
     </Box>
   );
+}
+
+function useSupplies(desk: () => PlanDesk, document: RigDocument, kit: readonly KitItem[], line: string | undefined) {
+  const question = useMemo(
+    () => (line ? ({ ask: 'supplies', document, kit, line } as const) : undefined),
+    [document, kit, line],
+  );
+  return useAnswer(desk, question, 'supplies');
 }
 
 function OptionList({ title, options }: { title: string; options: readonly SupplyOption[] }) {

@@ -31,7 +31,8 @@ export interface PlanTools {
 
 /** What is being done; the best proposal so far where there is one. */
 export type PlanProgress =
-  { doing: 'chains'; done: number; total: number } | { doing: 'patch'; goal: string; proposal?: Proposal };
+  | { doing: 'chains'; of: 'the kit' | 'what can be got'; done: number; total: number }
+  | { doing: 'patch'; goal: string; proposal?: Proposal };
 
 export interface Plan {
   proposal: Proposal;
@@ -102,7 +103,7 @@ const linesTo = ({ lines }: RigDocument, { id }: Device) =>
 export function allColumns(ground: Ground, { onProgress }: Pick<PlanTools, 'onProgress'> = {}): Column[] {
   const total = ground.tasks.length;
   return ground.tasks.flatMap((_, task) => {
-    onProgress?.({ doing: 'chains', done: task, total });
+    onProgress?.({ doing: 'chains', of: ground.mostToGet ? 'what can be got' : 'the kit', done: task, total });
     return ground.places.flatMap((_place, place) => columnsAt(ground, task, place));
   });
 }

@@ -55,7 +55,9 @@ export function reasonFor(sight: Sight, placed: Placed): string {
   );
 }
 
-const lower = (text: string): string => (/^[A-Z][a-z]/.test(text) ? text[0].toLowerCase() + text.slice(1) : text);
+/** A sentence in the middle of another one; names like P48 and T12 keep their capital. */
+const lower = (text: string): string =>
+  /^[A-Z](?![A-Z0-9])/.test(text) ? text[0].toLowerCase() + text.slice(1) : text;
 
 /** A link of the line that the kit does not have any more. */
 function lost({ ground }: Sight, { task }: Placed): string | undefined {
@@ -97,6 +99,9 @@ function harmed(sight: Sight, placed: Placed): string | undefined {
   const bad = then && !accepted(then) && worst(then.findings);
   if (!stays || !bad) return undefined;
   const { home, feed } = stays;
+  // A switch that is turned for this line alone is no reason for what becomes of it.
+  const others = neededBy(sight.arranged, home).filter((name) => name !== placed.line.name);
+  if (home.group?.feed !== feed && feed !== 'off' && others.length === 0) return undefined;
   return home.group && home.group.feed !== feed
     ? `${switchName(home)} goes ${towards(feed)}: ${lower(bad.what)}.`
     : `${bad.what}.`;

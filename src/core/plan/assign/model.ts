@@ -366,7 +366,7 @@ class Builder {
       { goals: fit, floor: least.reduce((sum, each) => sum + each, 0) },
       { goals: feeds },
       { goals: [goal('changes', 1e6, changes, moved.offset)] },
-      { goals: [goal('parts', 1e9, parts)] },
+      { goals: [goal('parts, weighed', 1e9, parts)] },
     ];
   }
 

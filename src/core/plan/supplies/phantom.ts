@@ -142,6 +142,15 @@ function judged(
       .map((severity) => findings.find((finding) => finding.severity === severity))
       .find(Boolean);
     const own = solved.supplies.find(({ stake }) => stake.part === 'source' && !stake.battery);
+    const gives = GIVES[head.kind];
+    const other = own && gives && own.stake.wants !== gives;
+    if (suitable && other)
+      return {
+        ...head,
+        verdict,
+        suitable: false,
+        reason: `It gives ${gives}; ${own.stake.what} is made for ${own.stake.wants}.`,
+      };
     const needless = suitable && feeds && !own;
     return {
       ...head,
@@ -160,6 +169,13 @@ function judged(
     return { ...head, suitable: false, reason: `Its circuit has no answer: ${error.message}` };
   }
 }
+
+/** What a supply gives, in the words in which a source says what it wants. */
+const GIVES: Record<string, string> = {
+  'supply-box': 'phantom',
+  't12-supply': 'T12',
+  'plug-in-converter': 'plug-in power',
+};
 
 function reasonOf(
   worst: Finding | undefined,
