@@ -1,10 +1,13 @@
 import {readFileSync} from 'fs';
 import {parseDocument,schoolsOf} from '@/core/rig';
 import {parseKit} from '@/core/kit';
-import {stockOf} from '@/core/plan/stock';
+import {stockOf,market} from '@/core/plan/stock';
 import {assessor} from '@/core/plan/assess';
-import {groundOf,allColumns} from '@/core/plan/plan';
+import {groundOf} from '@/core/plan/plan';
+import {columnsAt} from '@/core/plan/assign/columns';
 const d=parseDocument(readFileSync('demo/lock-nine.json','utf8')); const kit=parseKit(readFileSync('demo/kit.json','utf8')).items;
-const a=assessor(schoolsOf(d));let n=0;const seen=new Set();
-const g=groundOf(d,[...stockOf(kit,d).values()],((s:any,l:any,i:any)=>{n++;return a(s,l,i)}) as any);
-console.time('c');allColumns(g);console.timeEnd('c');console.log(n);
+const a=assessor(schoolsOf(d));let n=0;
+const g={...groundOf(d,[...stockOf(kit,d).values(),...market(23)],((s:any,l:any,i:any)=>{n++;return a(s,l,i)}) as any),mostToGet:1,missing:new Set(['t12-shotgun','camera'])} as any;
+console.time('c');
+g.tasks.forEach((t:any,i:number)=>{ if(!g.missing.has(t.line.id))return; g.places.forEach((p:any,j:number)=>{const b=n;const t0=performance.now();const c=columnsAt(g,i,j);console.log(t.line.id,p.device.id,p.group?.id,n-b,'assess',c.length,'cols',(performance.now()-t0).toFixed(0))})});
+console.timeEnd('c');console.log(n);

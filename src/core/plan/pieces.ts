@@ -15,6 +15,9 @@ export interface Piece {
   faulty?: true;
 }
 
+/** How the key of something begins that would have to be got. */
+export const TO_GET = 'to get';
+
 /** Kinds whose wiring to other lines is somebody's decision: a plan leaves them where they are and adds none. */
 const LEFT_ALONE = new Set(['splitter', 'y-lead', 'stereo-split', 'two-mono-to-stereo', 'three-pin-patch-point']);
 

@@ -56,16 +56,57 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   if (first.proposal.leftOut.length === 0) return { proposal: first.proposal };
   const instead = insteadOf(own, columns, first.proposal, request, tools);
   if (onlyKit) return { proposal: first.proposal, ...(instead && { instead }) };
-  let { proposal } = first;
-  const missing = new Set(proposal.leftOut.map(({ line }) => line));
-  // What one thing a line cannot mend, two may.
-  for (const most of [1, 2]) {
-    const wider = withMarket(own, most, missing);
-    const more = solved(wider, allColumns(wider, tools), before, request, tools);
-    if (more.proposal.leftOut.length < proposal.leftOut.length) ({ proposal } = more);
-    if (proposal.leftOut.length === 0) break;
-  }
+  const missing = new Set(first.proposal.leftOut.map(({ line }) => line));
+  const proposal = withThings(own, columns, missing, first.proposal, before, request, tools);
   return { proposal, ...(instead && { instead }) };
+}
+
+/**
+ * The plan with the fewest things to get. First they are sought for the lines that have no place; if that takes more than
+ * one thing for each line that nothing in the kit can serve, boxes for other lines are tried too, and two things a line.
+ */
+function withThings(
+  own: Ground,
+  columns: readonly Column[],
+  missing: ReadonlySet<string>,
+  without: Proposal,
+  before: RigResult,
+  request: PlanRequest,
+  tools: PlanTools,
+): Proposal {
+  const hopeless = own.tasks.filter(
+    ({ line }, task) => missing.has(line.id) && !columns.some((column) => column.task === task),
+  ).length;
+  let best = without;
+  for (const { most, wide } of [
+    { most: 1, wide: false },
+    { most: 1, wide: true },
+    { most: 2, wide: true },
+  ]) {
+    const ground = withMarket(own, most, missing, wide);
+    const { proposal } = solved(ground, marketColumns(own, columns, ground, tools), before, request, tools);
+    const got = thingsOf(proposal);
+    if (proposal.leftOut.length < best.leftOut.length || best === without) best = proposal;
+    else if (proposal.leftOut.length === best.leftOut.length && got < thingsOf(best)) best = proposal;
+    if (best.leftOut.length === 0 && (wide || got <= hopeless)) break;
+  }
+  return best;
+}
+
+const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) => sum + count, 0);
+
+/** Columns with things to get; where nothing can be got, those that are known already. */
+function marketColumns(own: Ground, known: readonly Column[], ground: Ground, tools: PlanTools): Column[] {
+  if (ground.wide) return allColumns(ground, tools);
+  const total = ground.tasks.length;
+  return ground.tasks.flatMap(({ line }, task) => {
+    tools.onProgress?.({ doing: 'chains', of: 'what can be got', done: task, total });
+    return ground.places.flatMap((_place, place) =>
+      ground.missing.has(line.id) || place >= own.places.length
+        ? columnsAt(ground, task, place)
+        : known.filter((column) => column.task === task && column.place === place),
+    );
+  });
 }
 
 export function groundOf(document: RigDocument, pieces: readonly Piece[], assess: Assess): Ground {
@@ -78,6 +119,7 @@ export function groundOf(document: RigDocument, pieces: readonly Piece[], assess
     pieces,
     mostToGet: 0,
     missing: new Set(),
+    wide: false,
     assess,
     voltage: new Map(
       document.devices
@@ -109,7 +151,7 @@ export function allColumns(ground: Ground, { onProgress }: Pick<PlanTools, 'onPr
 }
 
 /** The ground with what can be got: so many pieces of the catalogue on one line, and further inlets on switches of their own. */
-function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>): Ground {
+function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>, wide: boolean): Ground {
   const devices = [...ground.document.devices, ...inletsToGet()];
   const document = { ...ground.document, devices };
   return {
@@ -119,6 +161,7 @@ function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<stri
     pieces: [...ground.pieces, ...market(ground.tasks.length)],
     mostToGet,
     missing,
+    wide,
   };
 }
 

@@ -2,7 +2,7 @@ import { LINKS, type Part } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import type { RigDocument } from '../rig/document';
 import { inletPieceKey, inletsToGet } from './assign/places';
-import { looseKey, pieceKey, pieceLabel, type Piece } from './pieces';
+import { looseKey, pieceKey, pieceLabel, TO_GET, type Piece } from './pieces';
 
 /** Every link that may be used: by what it is, with how many there are. */
 export type Stock = ReadonlyMap<string, Piece>;
@@ -77,7 +77,7 @@ export function market(most: number): Piece[] {
           ? LENGTHS.map((value) => ({ ...part, figures: { length: { value, unit: 'm', basis: 'common practice' } } }))
           : [part],
       )
-      .map((part) => ({ key: `to get ${pieceKey(part)}`, part, label: pieceLabel(part), count: most, toGet: true }));
+      .map((part) => ({ key: `${TO_GET} ${pieceKey(part)}`, part, label: pieceLabel(part), count: most, toGet: true }));
   });
   return [...links, ...inlets];
 }

@@ -39,8 +39,10 @@ export interface Ground {
   pieces: readonly Piece[];
   /** Most pieces of one line that would have to be got. */
   mostToGet: number;
-  /** Lines for which anything may be got; for the others boxes only, which may set an inlet or a piece free. */
+  /** Lines for which anything may be got. */
   missing: ReadonlySet<string>;
+  /** Boxes may be got for the other lines, too: that may set an inlet or a piece free. */
+  wide: boolean;
   assess: Assess;
   /** For devices on batteries: whether the school asks for the lowest voltage that will do, or for 48 V. */
   voltage: ReadonlyMap<string, 'lowest' | '48 V'>;
@@ -82,7 +84,8 @@ function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Col
   const task = tasks[n];
   const place = places[at];
   const run = runTo(document, task, place.device.id);
-  const mayBeGot = (piece: Piece) => !piece.toGet || ground.missing.has(task.line.id) || !PLAIN.has(piece.part.kind);
+  const mayBeGot = (piece: Piece) =>
+    !piece.toGet || ground.missing.has(task.line.id) || (ground.wide && !PLAIN.has(piece.part.kind));
   const judged = searchChains({
     source: task.source,
     links: task.line.links,

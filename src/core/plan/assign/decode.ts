@@ -133,7 +133,7 @@ function builtLine(
   const kept = keptLinks(line, chain.steps, pieces);
   const links = pieces.map(({ piece }, n): Part => {
     const at = kept[n];
-    const { id: _id, ...part } = at === undefined ? structuredClone(piece.part) : line.links[at];
+    const part = at === undefined ? structuredClone(piece.part) : line.links[at];
     const set = withSettings(part, chain.steps[n].part);
     return piece.toGet ? { ...set, name: pieceLabel(part).slice(0, 80), note: 'to get' } : set;
   });

@@ -3,6 +3,7 @@ import type { Device, InletRef, RigDocument, SwitchGroup } from '../../rig/docum
 import { switchOf } from '../../rig/paths';
 import type { FeedName } from '../../standards/feeds';
 import type { Site } from '../assess';
+import { TO_GET } from '../pieces';
 
 /** Inlets of one switch that are all alike, so that it makes no difference which of them a line is on. */
 export interface Place {
@@ -31,7 +32,7 @@ export const inletsToGet = (): Device[] =>
     groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
   }));
 
-export const inletPieceKey = (device: string): string => `to get ${device}`;
+export const inletPieceKey = (device: string): string => `${TO_GET} ${device}`;
 
 export const groupKey = (device: string, group: string): string => `${device} ${group}`;
 export const inletKey = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;

@@ -2,7 +2,7 @@ import { VERDICT_ORDER, type Verdict } from '../../check/finding';
 import { inletKind, reader, sourceKind, type Part } from '../../gear';
 import type { Metres } from '../../units';
 import type { Assess, Assessment, Site } from '../assess';
-import type { Piece } from '../pieces';
+import { TO_GET, type Piece } from '../pieces';
 import { hasLead } from '../tasks';
 import { changesOf, complexityOf, matched, usesOf, variants, within, type Chain } from './chain';
 import { connections } from './connect';
@@ -37,6 +37,9 @@ export interface ChainSearch {
   every?: boolean;
 }
 
+/** Things to get are as good as each other: there is as much of any as anybody wants. */
+const token = (use: string): string => (use.startsWith(TO_GET) ? TO_GET : use);
+
 export const accepted = ({ verdict }: Pick<Judged, 'verdict'>): boolean => verdict === 'Clear' || verdict === 'Watch';
 
 const toGet = ({ steps }: Chain): number => steps.filter(({ slot, piece }) => !slot && piece.toGet).length;
@@ -53,7 +56,7 @@ export const dominates = (a: Judged, b: Judged): boolean =>
   rank(a.verdict) >= rank(b.verdict) &&
   a.changes <= b.changes &&
   a.complexity <= b.complexity &&
-  within(a.uses, b.uses);
+  within(a.uses.map(token), b.uses.map(token));
 
 /**
  * Every sensible chain from a source to an inlet: connectors are joined with what the stock has, and what the findings
@@ -72,7 +75,9 @@ export function searchChains(search: ChainSearch): Judged[] {
     plugOn: inlet.kind === 'plug-on-transmitter',
     mostToGet,
   };
-  const bases = connections(gap, pieces).sort((a, b) => a.length - b.length);
+  const bases = connections(gap, pieces).sort(
+    (a, b) => a.length - b.length || complexityOf({ source, steps: a }) - complexityOf({ source, steps: b }),
+  );
   const queue: Chain[] = [
     ...(reaches && own.every((piece) => piece !== undefined)
       ? [{ source, steps: own.map((piece, n) => ({ piece, part: links[n] })) }]
