@@ -72,6 +72,29 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.close();
   });
 
+for (const colorScheme of ['light', 'dark'] as const)
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ])
+    test(`the plan is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
+      test.setTimeout(120_000);
+      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+      await page.goto('/plan?rig=lock-nine');
+      await page.getByRole('checkbox', { name: 'Only what the kit has' }).check();
+      await page.getByRole('button', { name: 'Plan the patch' }).click();
+      await page.getByRole('button', { name: /^Accept all/ }).waitFor({ timeout: 60_000 });
+      for (const tab of ['Patch', 'Chains', 'Supplies', 'Batteries']) {
+        await page.getByRole('tab', { name: tab }).click();
+        await page.waitForTimeout(900);
+        expect(await violations(page)).toEqual([]);
+        expect(
+          await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+        ).toBeLessThanOrEqual(0);
+      }
+      await page.close();
+    });
+
 test('the theme is chosen by hand and kept', async ({ page }) => {
   await openRig(page);
   await page.getByRole('button', { name: 'Switch to the dark theme' }).click();

@@ -45,7 +45,7 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
         Add a device and a line in the Rig place first.
       </Typography>
     );
-  const chains = answer?.chains;
+  const chains = busy ? undefined : answer?.chains;
   const turned = inlet.group && inlet.group.feed !== set;
   return (
     <Box sx={{ px: 2, py: 1.75 }}>

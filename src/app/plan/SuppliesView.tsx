@@ -25,8 +25,8 @@ export function SuppliesView({ document, kit, desk, onChange }: Props) {
   const lines = document.lines.filter((line) => !startsAtLink(line));
   const [wanted, setWanted] = useState<string>();
   const line = lines.find(({ id }) => id === wanted) ?? lines[0];
-  const { answer, failed } = useSupplies(desk, document, kit, line?.id);
-  const options = answer?.options;
+  const { answer, failed, busy } = useSupplies(desk, document, kit, line?.id);
+  const options = busy ? undefined : answer?.options;
   const suitable = options?.filter((option) => option.suitable) ?? [];
   const others = options?.filter((option) => !option.suitable) ?? [];
   return (
@@ -59,7 +59,7 @@ export function SuppliesView({ document, kit, desk, onChange }: Props) {
             {failed}
           </Typography>
         )}
-        {line && answer && !options && (
+        {line && answer && !busy && !options && (
           <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
             This line ends in another one&apos;s box; choose that one.
           </Typography>

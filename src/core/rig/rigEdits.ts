@@ -214,10 +214,12 @@ export const addLine = (document: RigDocument, line: Omit<RigLine, 'id'>): RigDo
 export function duplicateLine(document: RigDocument, id: string, to: InletRef): RigDocument {
   const path = rigPath(document, id);
   if (!path) return document;
+  const location = document.lines.find((line) => line.id === path.source)?.location;
   const links = path.line.links.map(({ id: _id, entry: _entry, exit: _exit, ...part }) => structuredClone(part));
   const copy: RigLine = {
     id: freeId(document.lines, id),
     name: freeName(document.lines, path.line.name),
+    ...(location && { location }),
     source: structuredClone(path.line.source),
     links,
     inlet: to,

@@ -60,11 +60,14 @@ export function deviceOf(device: Device, form: DeviceForm): Device {
   const feedLimit = figure(form.feedLimit, 'mA', device.feedLimit);
   const capacity = figure(form.capacity, 'mAh', device.batteries?.capacity);
   const cells = amount(form.cells);
+  // What the Plan place knows of the cells stays.
+  const { capacity: _capacity, ...otherFigures } = device.batteries ?? {};
   return {
     id: device.id,
     name: form.name.trim(),
     ...(form.note.trim() && { note: form.note.trim() }),
     ...(device.item && { item: device.item }),
+    ...(device.location && { location: device.location }),
     inlets: form.inlets.map(({ id, kind, name, was }) => {
       const before = device.inlets.find((inlet) => inlet.id === was);
       const { name: _name, ...same } = before?.kind === kind ? before : { id, kind };
@@ -88,7 +91,7 @@ export function deviceOf(device: Device, form: DeviceForm): Device {
     }),
     ...(feedLimit && { feedLimit }),
     ...(form.cells.trim() && {
-      batteries: { cells, chemistry: form.chemistry, ...(capacity && { capacity }) },
+      batteries: { ...otherFigures, cells, chemistry: form.chemistry, ...(capacity && { capacity }) },
     }),
   };
 }

@@ -181,9 +181,10 @@ function recommendation(
   if (full.hours >= needed)
     return { feed: full.feed, why: `${label}; ${hours(full.hours)} are enough for ${hours(needed)}` };
   const longEnough = accepted.find((option) => option.hours >= needed) ?? lowest ?? full;
+  const short = `${label}; ${hours(full.hours)} at 48 V are not enough for ${hours(needed)}`;
   return longEnough === full
-    ? { feed: full.feed, why: `${label}; no line on it states less` }
-    : { feed: longEnough.feed, why: `${label}; ${hours(full.hours)} at 48 V are not enough for ${hours(needed)}` };
+    ? { feed: full.feed, why: `${short}, but not every line states less` }
+    : { feed: longEnough.feed, why: short };
 }
 
 export const hours = (value: number): string => {

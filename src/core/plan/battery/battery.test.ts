@@ -1,0 +1,191 @@
+import { cable, demoRig, deviceOf, planned, rigOf } from '../../../../tests/planning';
+import type { Batteries, RigDocument, RigLine } from '../../rig';
+import type { Part } from '../../gear';
+import { energyOf, hoursOf } from './cells';
+import { dayOnCells } from './day';
+import { ownCells } from './ownCells';
+import { hours, runningTimes } from './runningTime';
+
+const figure = <U extends 'mAh' | '%' | 'W' | 'h' | 'V'>(value: number, unit: U) =>
+  ({ value, unit, basis: 'measured' }) as const;
+
+/** Four cells of 2 Ah at 1.2 V, all of it usable: 9.6 Wh. */
+const CELLS: Batteries = {
+  cells: 4,
+  chemistry: 'nickel metal hydride',
+  capacity: figure(2000, 'mAh'),
+  usable: figure(100, '%'),
+  baseLoad: figure(2, 'W'),
+  efficiency: figure(80, '%'),
+};
+
+const condenser = (needs: number): Part => ({
+  kind: 'condenser-9-52',
+  figures: {
+    needs: { ...figure(needs, 'V'), basis: 'maker' },
+    stops: { ...figure(6, 'V'), basis: 'maker' },
+  },
+});
+
+const line = (id: string, source: Part, inlet: string, device = 'bag'): RigLine => ({
+  id,
+  name: id,
+  source,
+  links: [cable(5)],
+  inlet: { device, inlet },
+});
+
+/** Three condensers on one switch of a bag recorder, one of which wants 32 V; a desk on the mains with room. */
+function bagRig(school: string, batteries: Batteries = CELLS): RigDocument {
+  const bag = deviceOf('bag', [{ inlets: 3, offers: ['P12', 'P24', 'P48'], feed: 'P48' }], { batteries });
+  const desk = deviceOf('desk', [{ inlets: 2, offers: ['P48'], feed: 'off' }]);
+  return {
+    ...rigOf(
+      [bag, desk],
+      [line('small-a', condenser(8), '1'), line('small-b', condenser(8), '2'), line('large', condenser(32), '3')],
+    ),
+    schools: { batteryVoltage: school },
+  };
+}
+
+test('energy and hours are the arithmetic of the cells', () => {
+  const energy = energyOf(CELLS);
+  expect(energy.wattHours).toBeCloseTo(4 * 2 * 1.2, 12);
+  expect(hoursOf(energy, 0)).toBeCloseTo(9.6 / 2, 12);
+  // 0.4 W at the inlets takes 0.5 W from the cells.
+  expect(hoursOf(energy, 0.4)).toBeCloseTo(9.6 / 2.5, 12);
+});
+
+test('what nobody has stated is taken from the chemistry, and says where that comes from', () => {
+  const { rests } = energyOf({ cells: 2, chemistry: 'alkaline' });
+  expect(rests.map(({ basis }) => basis)).toEqual(['from memory', 'from memory', 'from memory', 'assumed', 'assumed']);
+  expect(energyOf({ cells: 2, chemistry: 'lithium ion' }).wattHours).toBeCloseTo(2 * 2.6 * 3.6 * 0.9, 9);
+});
+
+describe('the phantom voltages of a bag recorder', () => {
+  test('the feed gives its open voltage times the solved currents', () => {
+    const [{ now, options }] = runningTimes(bagRig('always-48'));
+    // Three microphones of 3 mA or so each: some 9 mA at 48 V.
+    const [full] = options;
+    expect(full.feed).toBe('P48');
+    expect(full.watts).toBeCloseTo(now.watts, 12);
+    expect(now.watts / 48).toBeGreaterThan(0.005);
+    expect(now.hours).toBeCloseTo(9.6 / (2 + now.watts / 0.8), 9);
+  });
+
+  test('a voltage counts only if every line accepts it; who does not is named', () => {
+    const [{ options }] = runningTimes(bagRig('always-48'));
+    expect(options.map(({ feed, accepted }) => [feed, accepted])).toEqual([
+      ['P48', true],
+      ['P24', false],
+      ['P12', false],
+    ]);
+    expect(options[1].groups[0].objecting.map(({ line: id }) => id)).toEqual(['large']);
+    // The one switch stays where everybody is content.
+    expect(options[1].settings).toEqual([{ group: 'switch-1', feed: 'P48' }]);
+  });
+
+  test('what moving the one line away would gain is told, whatever the school', () => {
+    for (const school of ['always-48', '48-unless-stated', 'lowest-stated']) {
+      const [{ gains }] = runningTimes(bagRig(school));
+      expect(gains).toMatchObject([{ line: 'large', from: 'P48', to: 'P12' }]);
+      expect(gains[0].hours).toBeGreaterThan(0.1);
+    }
+  });
+
+  test('the plan moves it only if the school asks for the lowest voltage', async () => {
+    const at = async (school: string) => {
+      const { proposal } = await planned(bagRig(school), []);
+      const large = proposal.document.lines.find(({ id }) => id === 'large')!;
+      return [
+        'device' in large.inlet && large.inlet.device,
+        proposal.document.devices[0].groups[0].feed,
+        proposal.lines.map(({ reason }) => reason),
+      ];
+    };
+    expect(await at('always-48')).toEqual(['bag', 'P48', []]);
+    expect(await at('48-unless-stated')).toEqual(['bag', 'P48', []]);
+    expect(await at('lowest-stated')).toEqual([
+      'desk',
+      'P12',
+      [expect.stringMatching(/^bag, switch 1 can go to 12 V without it/)],
+    ]);
+  });
+
+  test('48 V unless stated: lower only when the cells have to last longer than they do', async () => {
+    const long = { ...CELLS, hours: figure(4.5, 'h') };
+    const [short] = runningTimes(bagRig('48-unless-stated', { ...CELLS, hours: figure(2, 'h') }));
+    expect(short.recommended).toMatchObject({ feed: 'P48', why: expect.stringMatching(/are enough for 2 h/) });
+    const only = bagRig('48-unless-stated', long);
+    const two = { ...only, lines: only.lines.slice(0, 2) };
+    const [needed] = runningTimes(two);
+    expect(needed.recommended?.feed).not.toBe('P48');
+    const { proposal } = await planned(two, []);
+    expect(proposal.switches).toMatchObject([{ from: 'P48', to: 'P12' }]);
+  });
+
+  test('other schools: always 48 V, or the lowest that everybody accepts', () => {
+    const two = (school: string) => {
+      const rig = bagRig(school);
+      return runningTimes({ ...rig, lines: rig.lines.slice(0, 2) })[0].recommended?.feed;
+    };
+    expect(two('always-48')).toBe('P48');
+    expect(two('lowest-stated')).toBe('P12');
+  });
+});
+
+test('the demo bag recorder: 4 h or so, the large condenser objects to less than 48 V', () => {
+  const [bag] = runningTimes(demoRig());
+  expect(bag.now.hours).toBeGreaterThan(3);
+  expect(bag.now.hours).toBeLessThan(5);
+  const at24 = bag.options.find(({ feed }) => feed === 'P24')!;
+  expect(at24.groups.flatMap(({ objecting }) => objecting.map(({ line: id }) => id))).toEqual(['large-condenser']);
+});
+
+describe('a day on cells', () => {
+  test('cells are changed before the reserve is touched', () => {
+    const day = dayOnCells(4, 9, 0.5);
+    expect(day.changes).toEqual([3.5, 7]);
+    expect(day.sets).toBe(3);
+    expect(day.curve.at(1)).toEqual({ at: 3.5, left: 1 - 3.5 / 4 });
+    expect(day.curve.every(({ left }) => left >= 0.5 / 4 - 1e-12)).toBe(true);
+  });
+
+  test('a set that lasts the day is not changed', () =>
+    expect(dayOnCells(10, 8, 0.5)).toMatchObject({ changes: [], sets: 1 }));
+
+  test('a reserve longer than the cells last does not go on for ever', () =>
+    expect(dayOnCells(0.1, 48, 12).curve.length).toBeLessThan(200));
+});
+
+describe('cells of their own', () => {
+  const rig = (battery: string, power: string) =>
+    rigOf(
+      [deviceOf('desk', [{ inlets: 2, offers: ['P48'], feed: 'off' }])],
+      [
+        line('self', { kind: 'self-powered-electret', choices: { connector: 'ts35', battery } }, '1', 'desk'),
+        {
+          ...line('boxed', { kind: 'condenser-48' }, '2', 'desk'),
+          links: [cable(5), { kind: 'supply-box', choices: { power } }],
+        },
+      ],
+    );
+
+  test('only what runs on its cells is told, shortest first', () => {
+    expect(ownCells(rig('on', 'battery')).map(({ line: id }) => id)).toEqual(['boxed', 'self']);
+    expect(ownCells(rig('off', 'mains'))).toEqual([]);
+  });
+
+  test('a supply box draws what it passes on, over its converter', () => {
+    const [box] = ownCells(rig('off', 'battery'));
+    // 500 mAh at 18 V; the feed gives some 3 mA at 48 V.
+    expect(box.milliamps).toBeGreaterThan(2 + (0.9 * 3 * 48) / 18 / 0.75);
+    expect(box.hours).toBeCloseTo((500 * 0.7) / box.milliamps, 9);
+  });
+});
+
+test.each([
+  [0.5, '30 min'],
+  [3.999, '4 h 00 min'],
+  [12.25, '12 h 15 min'],
+])('%d hours read %s', (value, text) => expect(hours(value)).toBe(text));
