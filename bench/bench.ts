@@ -6,6 +6,7 @@ import { factor, solve, workspace } from '@/core/circuit/linear/real';
 import { solveSystem } from '@/core/circuit/operatingPoint';
 import { lineCircuit, type Line } from '@/core/gear';
 import { parseDocument } from '@/core/rig';
+import { plans } from './plans';
 import { bigRig } from './rigs';
 import { switchPresses } from './screen';
 
@@ -161,5 +162,6 @@ async function screen(): Promise<void> {
 console.log(`Node.js ${process.version}\n`);
 void oneLine()
   .then(wholeRigs)
+  .then(plans)
   .then(screen)
   .then(() => process.exit(0));

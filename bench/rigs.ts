@@ -1,4 +1,5 @@
 import type { Part } from '@/core/gear';
+import type { KitItem } from '@/core/kit';
 import { emptyRig, type Device, type RigDocument, type RigLine } from '@/core/rig';
 
 const cable = (metres: number, connector = 'xlr3'): Part => ({
@@ -39,4 +40,62 @@ export function bigRig(lines: number): RigDocument {
     inlet: { device: `box-${Math.floor(n / 8) + 1}`, inlet: String((n % 8) + 1) },
   }));
   return { ...emptyRig(`${lines} lines`), devices, lines: all };
+}
+
+/** More of what comes in, some of it behind the wrong thing. */
+const MIXED: { source: Part; links: Part[] }[] = [
+  ...KINDS,
+  { source: { kind: 'passive-ribbon' }, links: [cable(6)] },
+  {
+    source: { kind: 'plug-in-electret', choices: { connector: 'ts35' } },
+    links: [{ kind: 'plain-adapter' }, cable(6)],
+  },
+  { source: { kind: 'piezo-pickup' }, links: [cable(2, 'ts635'), { kind: 'passive-direct-box' }, cable(8)] },
+  { source: { kind: 'battery-or-phantom-condenser', choices: { battery: 'on' } }, links: [cable(5)] },
+];
+
+/** Sources in any order on the first inlets of boxes that share their inlets among so many switches, every feed on. */
+export function mixedRig(sources: number, inlets: number, groups: number): RigDocument {
+  const each = inlets / groups;
+  const devices = Array.from({ length: groups / 2 }, (_, n): Device => {
+    const own = Array.from({ length: 2 * each }, (_, k) => ({ id: String(k + 1), kind: 'three-pin' }));
+    const half = (from: number) => own.slice(from, from + each).map(({ id }) => id);
+    return {
+      id: `box-${n + 1}`,
+      name: `Stage box ${n + 1}`,
+      inlets: own,
+      groups: [
+        { id: 'a', name: 'bank A', inlets: half(0), offers: ['P48'], feed: 'P48' },
+        { id: 'b', name: 'bank B', inlets: half(each), offers: ['P48'], feed: 'P48' },
+      ],
+    };
+  });
+  const lines = Array.from({ length: sources }, (_, n): RigLine => {
+    // A step that has no factor in common with the length takes every kind in turn, mixed.
+    const { source, links } = MIXED[(n * 7) % MIXED.length];
+    const box = Math.floor(n / (2 * each));
+    return {
+      id: `line-${n + 1}`,
+      name: `Line ${n + 1}`,
+      source,
+      links,
+      inlet: { device: `box-${box + 1}`, inlet: String((n % (2 * each)) + 1) },
+    };
+  });
+  return { ...emptyRig(`${sources} on ${inlets}`), devices, lines };
+}
+
+/** What lies in the van for such rigs. */
+export function planKit(): KitItem[] {
+  const link = (id: string, count: number, part: Part): KitItem => ({ id, name: id, count, role: 'link', part });
+  return [
+    ...[2, 5, 6, 8, 10, 15, 20].map((metres) => link(`cable-${metres}-m`, 24, cable(metres))),
+    link('lead', 16, cable(2, 'ts635')),
+    link('converter', 6, { kind: 'plug-in-converter' }),
+    link('active-box', 10, { kind: 'active-direct-box' }),
+    link('passive-box', 8, { kind: 'passive-direct-box' }),
+    link('transformer', 4, { kind: 'isolating-transformer' }),
+    link('booster', 2, { kind: 'inline-booster' }),
+    link('adapter', 6, { kind: 'plain-adapter' }),
+  ];
 }

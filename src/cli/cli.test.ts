@@ -68,3 +68,19 @@ test('faults prints what a meter reads with every fault of the cable', () => {
   const open = readings.find(({ fault }: { fault?: { contact: string } }) => fault?.contact === '3');
   expect(open.source['2']).toBeCloseTo(27.6, 1);
 });
+
+test('plan prints a proposal with its reasons; what it is not given right it refuses', () => {
+  const { stdout, status } = run('plan', file(one('off')), '--only-kit');
+  expect(status).toBe(0);
+  const { proposal } = JSON.parse(stdout);
+  expect(proposal.switches).toMatchObject([
+    { from: 'off', to: 'P48', reason: expect.stringMatching(/no power reaches/) },
+  ]);
+  expect(proposal).toMatchObject({ optimal: true, counts: { Clear: 1, Silent: 0 } });
+  for (const wrong of [['--seconds', '0'], ['--fast'], []]) {
+    const bad = run('plan', ...(wrong.length ? [file(one('off')), ...wrong] : []));
+    expect(bad.status).toBe(2);
+    expect(JSON.parse(bad.stderr).error.code).toBe('usage');
+  }
+  expect(JSON.parse(run('plan', file(one('off')), file('{}')).stderr).error.code).toBe('bad-document');
+});

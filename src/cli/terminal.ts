@@ -8,7 +8,11 @@ export function refuse(code: string, message: string, details?: unknown): never 
 }
 
 /** Reads a rig document from a file, `-` being standard input. */
-export function documentFrom(path: string | undefined, usage: string): RigDocument {
+export const documentFrom = (path: string | undefined, usage: string): RigDocument =>
+  readFrom(path, parseDocument, usage);
+
+/** Reads something from a file, `-` being standard input. */
+export function readFrom<T>(path: string | undefined, parse: (text: string) => T, usage: string): T {
   if (!path) refuse('usage', usage);
   let text: string;
   try {
@@ -19,7 +23,7 @@ export function documentFrom(path: string | undefined, usage: string): RigDocume
     refuse('unreadable', `${path} cannot be read: ${(error as Error).message}`);
   }
   try {
-    return parseDocument(text);
+    return parse(text);
   } catch (error) {
     if (error instanceof DocumentError) refuse('bad-document', `${path}: ${error.message}`, error.refusals);
     throw error;

@@ -4,7 +4,8 @@ import { schoolsOf, type Device, type RigDocument } from '../rig/document';
 import { assessor, type Assess } from './assess';
 import { columnsAt, type Column, type Ground } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
-import { modelOf, type Model, type Relaxation } from './assign/model';
+import { greedySolution, nobody } from './assign/greedy';
+import { modelOf, type Relaxation } from './assign/model';
 import { inletsToGet, placesOf } from './assign/places';
 import { runningTimes } from './battery/runningTime';
 import type { Piece } from './pieces';
@@ -182,7 +183,7 @@ function solved(
     const outcome = solver(model.program, model.stages, {
       seconds: Math.max(0.1, seconds - (clock() - began)),
       clock,
-      start: nobody(model),
+      start: greedySolution(ground, model),
       onProgress: ({ goal, outcome: so }) => {
         const due = so && clock() - shown > SHOW && so.reached[0].value < ground.tasks.length;
         if (due) shown = clock();
@@ -203,14 +204,6 @@ function solved(
       else left = left.filter((column) => column !== placed.column);
     }
   }
-}
-
-/** Nothing placed and every switch off: a solution to begin with. */
-function nobody({ program, out, feeds }: Model): number[] {
-  const solution = new Array<number>(program.uppers.length).fill(0);
-  for (const variable of out) solution[variable] = 1;
-  for (const { feed, variable } of feeds) if (feed === 'off') solution[variable] = 1;
-  return solution;
 }
 
 const GOOD = new Set(['Clear', 'Watch']);

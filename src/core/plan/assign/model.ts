@@ -361,6 +361,8 @@ class Builder {
       ...weigh(({ judged }) => judged.complexity * PART),
       ...this.cables.map(({ piece, variable }): Term => [variable, Math.round(lengthOf(piece.part))]),
       ...this.got.map(({ piece, variable }): Term => [variable, complexity(piece.part) * total * PART]),
+      // Of feeds that do equally well, the usual one.
+      ...this.feeds.filter(({ feed }) => UNUSUAL.has(feed)).map(({ variable }): Term => [variable, PART]),
     ];
     return [
       { goals: fit, floor: least.reduce((sum, each) => sum + each, 0) },
@@ -393,6 +395,9 @@ class Builder {
     return this.feeds.filter(({ group, feed }) => now.get(group) !== feed).map(({ variable }): Term => [variable, 1]);
   }
 }
+
+/** Feeds that nobody expects where 48 V would do. */
+const UNUSUAL: ReadonlySet<FeedName> = new Set(['P24', 'P12', 'SP48', 'T12', 'T12R']);
 
 /** One part more weighs as much as so many metres of cable too long. */
 const PART = 50;

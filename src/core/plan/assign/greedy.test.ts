@@ -1,0 +1,43 @@
+import fc from 'fast-check';
+import { demoKit, demoRig, smallRigs } from '../../../../tests/planning';
+import { schoolsOf, type RigDocument } from '../../rig';
+import type { KitItem } from '../../kit';
+import { assessor } from '../assess';
+import { allColumns, groundOf } from '../plan';
+import { valueOf } from '../program/program';
+import { stockOf } from '../stock';
+import { greedySolution, nobody } from './greedy';
+import { modelOf } from './model';
+
+function start(document: RigDocument, kit: readonly KitItem[]) {
+  const ground = groundOf(document, [...stockOf(kit, document).values()], assessor(schoolsOf(document)));
+  const model = modelOf(ground, allColumns(ground));
+  return { model, solution: greedySolution(ground, model) };
+}
+
+/** Rows that a solution breaks. */
+const broken = ({ program }: ReturnType<typeof modelOf>, solution: readonly number[]) =>
+  program.rows.filter(({ terms, lower, upper }) => {
+    const sum = terms.reduce((total, [variable, factor]) => total + factor * solution[variable], 0);
+    return sum < lower || sum > upper;
+  });
+
+test('by chance: what the search begins with keeps to every row', () => {
+  fc.assert(
+    fc.property(smallRigs, ({ document, kit }) => {
+      const { model, solution } = start(document, kit);
+      expect(broken(model, solution)).toEqual([]);
+      expect(broken(model, nobody(model))).toEqual([]);
+      expect(solution.every((value, n) => value >= 0 && value <= model.program.uppers[n])).toBe(true);
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('on the demo it places most lines', () => {
+  const { model, solution } = start(demoRig(), demoKit());
+  expect(broken(model, solution)).toEqual([]);
+  const [leftOut] = model.stages[0].goals;
+  expect(valueOf(leftOut, solution)).toBeLessThan(10);
+  expect(valueOf(leftOut, solution)).toBeLessThan(valueOf(leftOut, nobody(model)));
+});
