@@ -51,6 +51,36 @@ const pictures: Picture[] = [
   },
 ];
 
+const planned = async (page: Page) => {
+  await page.getByRole('button', { name: 'Plan the patch' }).click();
+  await page.getByRole('button', { name: /^Accept all/ }).waitFor({ timeout: 90_000 });
+};
+
+pictures.push(
+  { name: 'plan', path: '/plan', then: planned },
+  {
+    name: 'plan-chains-dark',
+    path: '/plan',
+    scheme: 'dark',
+    then: async (page) => {
+      await tab('Chains')(page);
+      await page.getByRole('combobox', { name: 'From' }).click();
+      await page.getByRole('option', { name: 'Double bass', exact: true }).click();
+    },
+  },
+  {
+    name: 'plan-supplies',
+    path: '/plan',
+    then: async (page) => {
+      await tab('Supplies')(page);
+      await page.getByRole('combobox', { name: 'For the line' }).click();
+      await page.getByRole('option', { name: 'Wheelhouse, large condenser', exact: true }).click();
+    },
+  },
+  { name: 'plan-batteries', path: '/plan', then: tab('Batteries') },
+  { name: 'plan-phone', path: '/plan', width: 390, height: 844, then: planned },
+);
+
 async function take() {
   const browser = await chromium.launch(chromiumLaunch);
   for (const { name, path, width = 1280, height = 800, scheme = 'light', then } of pictures) {

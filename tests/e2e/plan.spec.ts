@@ -66,6 +66,10 @@ test.describe('the patch', () => {
     await expect(main(page)).toContainText('The rig has changed since this was planned.');
     await page.getByRole('button', { name: 'Undo' }).click();
     await saved(page);
+    // The proposal is still there after a look at another place, and fits the rig again.
+    await page.getByRole('link', { name: 'Kit' }).click();
+    await page.getByRole('link', { name: 'Plan' }).click();
+    await expect(page.getByRole('button', { name: /^Accept all/ })).toBeVisible();
     await openRig(page, rig);
     await expect(page.getByRole('button', { name: /^5 Stop/ })).toBeVisible();
     await expect(page.getByRole('button', { name: /^4 Silent/ })).toBeVisible();

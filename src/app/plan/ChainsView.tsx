@@ -10,7 +10,15 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { feedLabel, withChain, type RankedChain } from '@/core/plan';
-import { endsInLink, groupOf, inletName, startsAtLink, type InletRef, type RigDocument } from '@/core/rig';
+import {
+  endsInLink,
+  groupOf,
+  inletName,
+  startsAtLink,
+  type InletRef,
+  type RigDocument,
+  type RigLine,
+} from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
@@ -26,25 +34,26 @@ interface Props {
 
 /** Every sensible chain from a source to an inlet, best first, and the tempting ones that are not allowed. */
 export function ChainsView({ document, kit, desk, onChange }: Props) {
-  const lines = document.lines.filter(
-    (line) => !startsAtLink(line) && !document.lines.some((other) => hangsOn(other, line.id)),
-  );
-  const [wanted, setLine] = useState<string>();
-  const line = lines.find(({ id }) => id === wanted) ?? lines[0];
+  const sources = useMemo(() => sourceChoices(document, kit), [document, kit]);
+  const [wanted, setSource] = useState<string>();
+  const source = sources.find(({ id }) => id === wanted) ?? sources[0];
   const [inletKey, setInlet] = useState<string>();
   const [feed, setFeed] = useState<FeedName>();
   const inlets = useMemo(() => inletChoices(document), [document]);
-  const own = line && !endsInLink(line) ? `${line.inlet.device} ${line.inlet.inlet}` : inlets[0]?.key;
+  const taken = useMemo(() => new Set(document.lines.flatMap(placeOf)), [document]);
+  const own = source?.at ?? inlets.find(({ key }) => !taken.has(key))?.key ?? inlets[0]?.key;
   const inlet = inlets.find(({ key }) => key === (inletKey ?? own));
   const offered: FeedName[] = inlet?.group ? ['off', ...inlet.group.offers] : ['off'];
   const set = feed && offered.includes(feed) ? feed : (inlet?.group?.feed ?? 'off');
-  const { answer, failed, busy } = useChains(desk, document, kit, line?.id, inlet?.key, set);
-  if (!line || !inlet)
+  const { answer, failed, busy } = useChains(desk, document, kit, source?.id, inlet?.key, set);
+  if (!source || !inlet)
     return (
       <Typography variant="body1" sx={{ p: 4 }}>
         Add a device and a line in the Rig place first.
       </Typography>
     );
+  // A source of the kit gets a line of its own, where there is room for it.
+  const free = source.at !== undefined || !taken.has(inlet.key);
   const chains = busy ? undefined : answer?.chains;
   const turned = inlet.group && inlet.group.feed !== set;
   return (
@@ -53,17 +62,18 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
         <TextField
           select
           label="From"
-          value={line.id}
+          value={source.id}
           onChange={(event) => {
-            setLine(event.target.value);
+            setSource(event.target.value);
             setInlet(undefined);
             setFeed(undefined);
           }}
           sx={{ minWidth: 210 }}
         >
-          {lines.map(({ id, name }) => (
+          {sources.map(({ id, name, kit: inKit }) => (
             <MenuItem key={id} value={id}>
               {name}
+              {inKit && ', from the kit'}
             </MenuItem>
           ))}
         </TextField>
@@ -110,9 +120,9 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
                 key={chain.rank}
                 chain={chain}
                 onUse={
-                  chain.present && own === inlet.key
+                  (chain.present && source.at === inlet.key) || !free
                     ? undefined
-                    : () => onChange((from) => withChain(from, line.id, inlet.ref, chain))
+                    : () => onChange((from) => withChain(from, source.id, inlet.ref, chain))
                 }
                 note={turned ? `with ${inlet.group!.name} at ${feedLabel(set)}` : undefined}
               />
@@ -151,6 +161,35 @@ function useChains(
       : undefined;
   }, [document, kit, line, inletKey, feed]);
   return useAnswer(desk, question, 'chains');
+}
+
+/** The inlet of a line as `device inlet`; none for one that ends in another one's link. */
+const placeOf = (line: RigLine): string[] => (endsInLink(line) ? [] : [`${line.inlet.device} ${line.inlet.inlet}`]);
+
+interface SourceChoice {
+  id: string;
+  name: string;
+  /** Where it is now. */
+  at?: string;
+  kit?: boolean;
+}
+
+/** Lines that can go over another chain, and sources of the kit that are on no line. */
+function sourceChoices(document: RigDocument, kit: readonly KitItem[]): SourceChoice[] {
+  const lines = document.lines.filter(
+    (line) => !startsAtLink(line) && !document.lines.some((other) => hangsOn(other, line.id)),
+  );
+  const used = new Set(document.lines.flatMap((line) => (startsAtLink(line) ? [] : (line.source.item ?? []))));
+  return [
+    ...lines.map((line) => ({
+      id: line.id,
+      name: line.name,
+      at: placeOf(line)[0],
+    })),
+    ...kit
+      .filter(({ id, role }) => role === 'source' && !used.has(id) && !lines.some((line) => line.id === id))
+      .map(({ id, name }) => ({ id, name, kit: true })),
+  ];
 }
 
 const hangsOn = (line: RigDocument['lines'][number], host: string): boolean =>

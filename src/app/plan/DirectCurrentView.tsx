@@ -9,7 +9,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { checkDirectCurrent, type DcResult } from '@/core/plan';
+import { checkDirectCurrent, dcOptions, type DcOption, type DcResult } from '@/core/plan';
 import type { DcLoad, DcSupply, DirectCurrent, RigDocument } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
@@ -117,6 +117,7 @@ export function DirectCurrentView({ document, desk, onChange }: Props) {
             load={load}
             supplies={own.supplies}
             result={results.get(load.id)!}
+            options={dcOptions(own, load.id)}
             onEdit={() => setEditing({ load })}
             onHang={(on) =>
               put((from) => ({
@@ -148,13 +149,17 @@ interface RowProps {
   load: DcLoad;
   supplies: readonly DcSupply[];
   result: DcResult;
+  options: DcOption[];
   onEdit: () => void;
   onHang: (on: DcLoad['on']) => void;
 }
 
 const NOWHERE = '';
 
-function LoadRow({ load, supplies, result, onEdit, onHang }: RowProps) {
+const VERDICT_WORDS = { Clear: 'suitable', Watch: 'with care', Silent: 'not suitable', Stop: 'not suitable' } as const;
+
+function LoadRow({ load, supplies, result, options, onEdit, onHang }: RowProps) {
+  const others = options.filter(({ supply }) => supply !== load.on?.supply);
   const outlets = supplies.flatMap(({ id, name, outlets: count }) =>
     Array.from({ length: count }, (_, n) => ({
       key: `${id} ${n + 1}`,
@@ -209,11 +214,16 @@ function LoadRow({ load, supplies, result, onEdit, onHang }: RowProps) {
       <IconButton size="small" aria-label={`Edit ${load.name}`} onClick={onEdit}>
         <EditOutlinedIcon sx={{ fontSize: 16 }} />
       </IconButton>
-      {result.findings.length > 0 && (
+      {result.findings.length + others.length > 0 && (
         <Box sx={{ gridColumn: { xs: '1 / -1', sm: '2 / -2' } }}>
           {result.findings.map(({ code, what, why }) => (
             <Typography key={code} variant="body2" color="textSecondary">
               <strong>{what}.</strong> {why}
+            </Typography>
+          ))}
+          {others.map(({ supply, name, verdict, reason }) => (
+            <Typography key={supply} variant="caption" color="textSecondary" sx={{ display: 'block' }}>
+              {name}, {VERDICT_WORDS[verdict]}: {reason}
             </Typography>
           ))}
         </Box>

@@ -37,7 +37,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
   const [tab, setTab] = useState<PlanTab>('patch');
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(false);
-  const planning = usePlanning(document, kit);
+  const planning = usePlanning(saved.id, document, kit);
   const desk = usePlanDesk();
   const accept = useCallback(
     (count: number) => {
@@ -108,7 +108,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
             id={`view-${tab}`}
             aria-labelledby={`tab-${tab}`}
             tabIndex={0}
-            sx={{ flex: 1, minHeight: 0, overflowY: 'auto', '&:focus-visible': { outlineOffset: -2 } }}
+            sx={{ flex: 1, minHeight: 0, overflowY: { md: 'auto' }, '&:focus-visible': { outlineOffset: -2 } }}
           >
             {tab === 'patch' && (
               <PatchView

@@ -85,7 +85,7 @@ function RunningText({ running, onStop }: { running: Running; onStop: () => void
     const timer = setInterval(() => setNow(Date.now()), 200);
     return () => clearInterval(timer);
   }, []);
-  const { progress, best } = running;
+  const { progress, best, searching } = running;
   const spent = Math.max(0, (now - running.since) / 1000);
   const chains = progress?.doing === 'chains' ? progress : undefined;
   return (
@@ -105,7 +105,10 @@ function RunningText({ running, onStop }: { running: Running; onStop: () => void
           sx={{ mt: 0.75 }}
         />
         <Typography variant="caption" color="textSecondary">
-          {spent.toFixed(0)} s{best ? ` · best so far: ${shortOf(best)}` : ''}
+          {searching === undefined
+            ? `${spent.toFixed(0)} s`
+            : `searching for ${Math.max(0, (now - searching) / 1000).toFixed(0)} s of at most ${running.seconds} s`}
+          {best ? ` · best so far: ${shortOf(best)}` : ''}
         </Typography>
       </Box>
       <Button variant="outlined" color="inherit" onClick={onStop} title="Stop (Esc)">

@@ -25,10 +25,11 @@ export const MOST_HELD = 3;
 export interface Running {
   since: number;
   seconds: number;
+  /** When the search itself began; absent while chains are judged. */
+  searching?: number;
   progress?: PlanProgress;
   /** The best so far. */
   best?: Proposal;
-  goal?: string;
 }
 
 /** Everything accepted, but for what is ticked off. */
@@ -39,15 +40,18 @@ interface Ticked {
 }
 const NONE: Ticked = { lines: new Set(), switches: new Set(), leftOut: false };
 
+/** Plans by rig, kept while somebody looks at another place; the rig itself is what is saved. */
+const remembered = new Map<string, Held[]>();
+
 /** Plans of one rig: the search with its progress, the plans found, what of them is accepted. */
-export function usePlanning(document: RigDocument, kit: readonly KitItem[]) {
-  const [held, setHeld] = useState<Held[]>([]);
-  const [chosen, setChosen] = useState<number>();
+export function usePlanning(rig: string, document: RigDocument, kit: readonly KitItem[]) {
+  const [held, setHeld] = useState<Held[]>(() => remembered.get(rig) ?? []);
+  const [chosen, setChosen] = useState<number | undefined>(held.at(-1)?.id);
   const [running, setRunning] = useState<Running>();
   const [failed, setFailed] = useState('');
   const [off, setOff] = useState<Record<number, Ticked>>({});
   const job = useRef<{ stop: () => void }>(undefined);
-  const next = useRef(1);
+  const next = useRef(Math.max(0, ...held.map(({ id }) => id)) + 1);
   const best = useRef<Proposal>(undefined);
 
   const keep = useCallback((plan: Omit<Held, 'id'>) => {
@@ -68,7 +72,15 @@ export function usePlanning(document: RigDocument, kit: readonly KitItem[]) {
         if (answer.ask === 'progress') {
           const { progress } = answer;
           if (progress.doing === 'patch' && progress.proposal) best.current = progress.proposal;
-          setRunning((now) => now && { ...now, progress, best: best.current });
+          setRunning(
+            (now) =>
+              now && {
+                ...now,
+                progress,
+                best: best.current,
+                searching: progress.doing === 'patch' ? (now.searching ?? Date.now()) : undefined,
+              },
+          );
         } else if (answer.ask === 'plan')
           keep({ ...answer.plan, from: document, seconds: answer.seconds, onlyKit, stopped: false });
         else if (answer.ask === 'failed') {
@@ -90,6 +102,9 @@ export function usePlanning(document: RigDocument, kit: readonly KitItem[]) {
   }, [running, document, keep]);
 
   useEffect(() => () => job.current?.stop(), []);
+  useEffect(() => {
+    remembered.set(rig, held);
+  }, [rig, held]);
 
   const shown = held.find(({ id }) => id === chosen);
   const ticked = (shown && off[shown.id]) ?? NONE;
@@ -167,6 +182,8 @@ export function usePlanning(document: RigDocument, kit: readonly KitItem[]) {
 
 /** Wishes may have changed since; what a plan changes has not. */
 const sameRig = (a: RigDocument, b: RigDocument): boolean =>
-  a.lines === b.lines && a.devices === b.devices && a.schools === b.schools;
+  (['lines', 'devices', 'schools'] as const).every(
+    (field) => a[field] === b[field] || JSON.stringify(a[field]) === JSON.stringify(b[field]),
+  );
 
 export type Planning = ReturnType<typeof usePlanning>;

@@ -1,5 +1,5 @@
 import { endsInLink, startsAtLink, withEnds, type InletRef, type RigDocument, type RigLine } from '../rig/document';
-import { freeInlets, moveLine, setFeed } from '../rig/rigEdits';
+import { addLine, freeInlets, freeName, moveLine, setFeed } from '../rig/rigEdits';
 import { tidied } from '../rig/places';
 import { brokenReferences } from '../rig/references';
 import type { RankedChain } from './chains/rank';
@@ -44,16 +44,26 @@ export function applyPlan(document: RigDocument, proposal: Proposal, accepted: A
   return tidied({ ...switched, devices: switched.devices.filter(({ id }) => !names.has(id) || used.has(id)) });
 }
 
-/** The rig with one line over a chain that was looked at, at the inlet it was looked at for; whoever is there changes places with it. */
+/**
+ * The rig with one line over a chain that was looked at, at the inlet it was looked at for; whoever is there changes
+ * places with it. A source that is not on the rig yet becomes a line of its own, if the inlet is free.
+ */
 export function withChain(
   document: RigDocument,
   id: string,
   inlet: InletRef,
   { parts, sourcePart }: Pick<RankedChain, 'parts' | 'sourcePart'>,
 ): RigDocument {
-  const line = document.lines.find((each) => each.id === id);
-  if (!line || startsAtLink(line)) return document;
   const links = parts.map(({ id: _id, ...part }) => structuredClone(part));
+  const line = document.lines.find((each) => each.id === id);
+  if (line && startsAtLink(line)) return document;
+  if (!line) {
+    const taken = document.lines.some(
+      (other) => !endsInLink(other) && other.inlet.device === inlet.device && other.inlet.inlet === inlet.inlet,
+    );
+    const name = freeName(document.lines, sourcePart.name ?? id);
+    return taken ? document : addLine(document, { name, source: sourcePart, links, inlet });
+  }
   const next = withEnds({ ...line, links }, { source: sourcePart, inlet });
   return rebuilt(withRoom(document, next), next);
 }

@@ -11,7 +11,9 @@ export { supplyOptions, type SupplyOption } from './supplies/phantom';
 export {
   assignDirectCurrent,
   checkDirectCurrent,
+  dcOptions,
   type DcAssignment,
+  type DcOption,
   type DcFinding,
   type DcResult,
 } from './supplies/directCurrent';

@@ -7,6 +7,7 @@ import { changesOf, matched, within, type Chain } from './chain';
 import { connections } from './connect';
 import { rankedChains, type RankedChain } from './rank';
 import { searchChains } from './search';
+import { withChain } from '../apply';
 
 const piece = (part: Part, count = 1): Piece => ({ key: pieceKey(part), part, label: pieceLabel(part), count });
 const words = ({ links }: RankedChain) => links.map(({ label }) => label);
@@ -123,6 +124,15 @@ describe('chains of the demo kit', () => {
     const { allowed, refused } = ranked('announcer', 'desk', '8', 'off');
     expect(words(allowed[0])).toEqual(['three-pin cable, 18 m or more']);
     expect(refused[0].reason).toMatch(/^The signal does not get through/);
+  });
+
+  test('a source of the kit that is on no line has chains, too', () => {
+    const document = { ...demoRig(), lines: demoRig().lines.filter(({ id }) => id !== 'guide') };
+    const { allowed } = rankedChains(document, demoKit(), 'moving-coil-guide', { device: 'bag', inlet: '1' }, 'off')!;
+    expect(allowed[0]).toMatchObject({ verdict: 'Clear', present: false });
+    const applied = withChain(document, 'moving-coil-guide', { device: 'bag', inlet: '1' }, allowed[0]);
+    expect(applied.lines.at(-1)).toMatchObject({ name: 'moving coil, guide', inlet: { inlet: '1' } });
+    expect(withChain(document, 'moving-coil-guide', { device: 'desk', inlet: '1' }, allowed[0])).toBe(document);
   });
 
   test('a line that others hang on, or that is not there, has no chains of its own', () => {

@@ -1,6 +1,6 @@
 import { VERDICT_ORDER, SEVERITIES, type Finding } from '../../check/finding';
 import { schoolsOf, type InletRef, type RigDocument } from '../../rig/document';
-import type { KitItem } from '../../kit/item';
+import { partOf, type KitItem } from '../../kit/item';
 import type { FeedName } from '../../standards/feeds';
 import type { Decibels, Dbu, Hertz } from '../../units';
 import { quantity } from '../../units/format';
@@ -9,7 +9,7 @@ import { placesOf, siteOf } from '../assign/places';
 import { ownPieces, reachesOver } from '../assign/columns';
 import { pieceKey, settingsOf, settingsSet, type Piece } from '../pieces';
 import { stockOf } from '../stock';
-import { runTo, tasksOf } from '../tasks';
+import { runTo, tasksOf, type Task } from '../tasks';
 import { linkKind, type Part } from '../../gear';
 import type { Step } from './chain';
 import { accepted, searchChains, type Judged } from './search';
@@ -135,7 +135,8 @@ const MOST = 24;
 /**
  * Every sensible chain of the kit from a line's source to an inlet at one setting of its switch, best first, and the
  * shorter ones that are not allowed.
- * @returns undefined if there is no such line or inlet, or the line hangs on another one
+ * @param line the line's id, or that of a source of the kit
+ * @returns undefined if there is no such line or inlet, or others hang on the line
  */
 export function rankedChains(
   document: RigDocument,
@@ -144,7 +145,7 @@ export function rankedChains(
   inlet: InletRef,
   feed: FeedName,
 ): RankedChains | undefined {
-  const task = tasksOf(document).find((each) => each.line.id === line);
+  const task = tasksOf(document).find((each) => each.line.id === line) ?? taskOf(kit, line, inlet);
   const place = placesOf({ ...document, wishes: undefined }).find(
     ({ device, inlets }) => device.id === inlet.device && inlets.includes(inlet.inlet),
   );
@@ -162,7 +163,7 @@ export function rankedChains(
     mostToGet: 0,
     assess: assessor(schoolsOf(document)),
     own,
-    reaches: reachesOver(task, run),
+    reaches: document.lines.some(({ id }) => id === line) && reachesOver(task, run),
     every: true,
   });
   const compared = once(judged).map((one): Compared => ({
@@ -195,6 +196,14 @@ export function rankedChains(
     }),
     run,
   };
+}
+
+/** A source of the kit as if it were a line without links. */
+function taskOf(kit: readonly KitItem[], id: string, inlet: InletRef): Task | undefined {
+  const item = kit.find((each) => each.id === id);
+  if (item?.role !== 'source') return undefined;
+  const source = partOf(item);
+  return { line: { id, name: item.name, source, links: [], inlet }, followers: [], source };
 }
 
 /** Chains whose cables may be any of a sort are told once, with what lies there now if that serves. */

@@ -1,5 +1,4 @@
-import type { Verdict } from '../../check/finding';
-import { VERDICT_ORDER, type Severity } from '../../check/finding';
+import { SEVERITIES, VERDICT_ORDER, type Severity, type Verdict } from '../../check/finding';
 import type { DcLoad, DcSupply, DirectCurrent } from '../../rig/directCurrent';
 import { quantity } from '../../units/format';
 import { Program, type Solver, type Term } from '../program/program';
@@ -73,6 +72,43 @@ export function checkDirectCurrent({ supplies, loads }: DirectCurrent): DcResult
       load: load.id,
       verdict: VERDICT_ORDER.find((verdict) => severities.includes(verdict)) ?? 'Clear',
       findings,
+    };
+  });
+}
+
+/** A supply as it would be for one load, on an outlet that nobody else has if there is one. */
+export interface DcOption {
+  supply: string;
+  name: string;
+  outlet: number;
+  verdict: Verdict;
+  reason: string;
+}
+
+/** Every supply, tried for one load with everything else where it hangs. */
+export function dcOptions(own: DirectCurrent, id: string): DcOption[] {
+  const load = own.loads.find((each) => each.id === id);
+  if (!load) return [];
+  return own.supplies.map((supply): DcOption => {
+    const taken = new Set(
+      own.loads.flatMap(({ id: other, on }) => (other !== id && on?.supply === supply.id ? [on.outlet] : [])),
+    );
+    const free = Array.from({ length: supply.outlets }, (_, n) => n + 1).find((outlet) => !taken.has(outlet));
+    const outlet = load.on?.supply === supply.id ? load.on.outlet : (free ?? 1);
+    const hung = own.loads.map((each) => (each === load ? { ...each, on: { supply: supply.id, outlet } } : each));
+    const result = checkDirectCurrent({ ...own, loads: hung }).find((each) => each.load === id)!;
+    const worst = SEVERITIES.map((severity) => result.findings.find((each) => each.severity === severity)).find(
+      Boolean,
+    );
+    return {
+      supply: supply.id,
+      name: supply.name,
+      outlet,
+      verdict: result.verdict,
+      reason:
+        worst && worst.severity !== 'note'
+          ? `${worst.what}.`
+          : `It gives ${volts(supply.volts.value)} and up to ${milliamps(supply.limit.value)}; ${milliamps(load.current.value)} are drawn${worst ? ', over a shared ground' : ''}.`,
     };
   });
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { clock, demoKit, demoRig, solver } from '../../../../tests/planning';
 import type { DcLoad, DcSupply, DirectCurrent } from '../../rig';
-import { assignDirectCurrent, checkDirectCurrent } from './directCurrent';
+import { assignDirectCurrent, checkDirectCurrent, dcOptions } from './directCurrent';
 import { supplyOptions } from './phantom';
 
 const figure = <U extends 'V' | 'mA'>(value: number, unit: U) => ({ value, unit, basis: 'maker' }) as const;
@@ -82,6 +82,16 @@ describe('what hangs on a direct-current supply', () => {
     expect(findings[0].why).toBe('supply gives 18.0 V; box stands 10.0 V.');
     expect(findings[0].basis).toBe('most voltage: maker');
   });
+});
+
+test('every supply is told for a load, with the reason', () => {
+  const own = demoRig().directCurrent!;
+  const told = Object.fromEntries(
+    dcOptions(own, 'piano-chorus').map(({ supply: id, verdict, reason }) => [id, [verdict, reason]]),
+  );
+  expect(told['five-way']).toEqual(['Stop', expect.stringMatching(/shorts the supply/)]);
+  expect(told.isolated).toEqual(['Clear', 'It gives 9.00 V and up to 250 mA; 6.00 mA are drawn.']);
+  expect(dcOptions(own, 'nobody')).toEqual([]);
 });
 
 describe('arranging', () => {
