@@ -5,7 +5,7 @@ import { highsSolver, planRig, type Solver } from '@/core/plan';
 import { assessor } from '@/core/plan/assess';
 import { greedySolution } from '@/core/plan/assign/greedy';
 import { modelOf } from '@/core/plan/assign/model';
-import { allColumns, groundOf } from '@/core/plan/plan';
+import { allColumns, groundOf } from '@/core/plan/ground';
 import { valueOf } from '@/core/plan/program/program';
 import { stockOf } from '@/core/plan/stock';
 import { mixedRig, planKit } from './rigs';

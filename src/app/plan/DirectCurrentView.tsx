@@ -14,7 +14,8 @@ import type { DcLoad, DcSupply, DirectCurrent, RigDocument } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { PlanDesk } from '@/workers/planWorker';
-import { LoadDialog, SupplyDialog } from './DcDialogs';
+import { LoadDialog } from './LoadDialog';
+import { SupplyDialog } from './SupplyDialog';
 
 interface Props {
   document: RigDocument;

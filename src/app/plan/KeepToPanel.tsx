@@ -25,8 +25,10 @@ export function KeepToPanel({ document, onChange }: Props) {
   const inlets = inletsOf(document);
   const lineName = (id: string) => document.lines.find((line) => line.id === id)?.name ?? id;
   const at = (ref: InletRef) => inlets.find(({ key }) => key === keyOf(ref))?.name ?? keyOf(ref);
-  const lines = document.lines.map(({ id, name }) => ({ key: id, name }));
-  const own = document.lines.filter((line) => !('into' in line.inlet) && !('from' in line.source));
+  // Lines that hang on another one go with it.
+  const lines = document.lines
+    .filter((line) => !('into' in line.inlet) && !('from' in line.source))
+    .map(({ id, name }) => ({ key: id, name }));
   const without = <T,>(list: readonly T[] | undefined, entry: T) => list?.filter((each) => each !== entry);
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
@@ -51,7 +53,7 @@ export function KeepToPanel({ document, onChange }: Props) {
         <Adding
           label="Pin a line"
           fields={[
-            { label: 'Line', options: own.map(({ id, name }) => ({ key: id, name })) },
+            { label: 'Line', options: lines },
             { label: 'Inlet', options: inlets },
           ]}
           onAdd={([line, inlet]) => onChange((from) => withPin(from, line, refOf(inlets, inlet)))}

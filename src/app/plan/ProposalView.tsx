@@ -5,12 +5,12 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
-import { useDeferredValue, useMemo } from 'react';
-import { checkRig, VERDICT_ORDER, type Verdict } from '@/core/check';
-import { feedLabel, switchKey, type Proposal, type Relaxation } from '@/core/plan';
+import { feedLabel, switchKey } from '@/core/plan';
 import type { RigDocument } from '@/core/rig';
-import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { ChangeRow, Row } from './ChangeRow';
+import { Instead, Shopping } from './Missing';
+import { Outcome, Summary } from './ProposalSummary';
+import { Section } from './Section';
 import { withPin } from './wishes';
 import type { Held, Planning } from './usePlanning';
 
@@ -144,136 +144,4 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
       )}
     </Box>
   );
-}
-
-function Section({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <Box component="section" aria-label={title} sx={{ mt: 2 }}>
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {title}
-      </Typography>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
-        {children}
-      </Box>
-    </Box>
-  );
-}
-
-/** What the plan comes to, in one line, and how sure that is. */
-function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
-  const { counts, leftOut, lines, switches, same, optimal, reached } = proposal;
-  const good = counts.Stop + counts.Silent === 0 && leftOut.length === 0;
-  const open = reached.filter(({ value, bound }) => value > bound);
-  return (
-    <Box sx={{ pt: 1.75 }}>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, rowGap: 0.5 }}>
-        <Typography variant="h1" component="h2">
-          {good
-            ? `Every line works${proposal.toGet.length ? `, with ${plural(proposal.toGet.length, 'thing', 'things')} to get` : ''}`
-            : `${leftOut.length} ${leftOut.length === 1 ? 'line has' : 'lines have'} no place`}
-        </Typography>
-        <Counts counts={counts} />
-      </Box>
-      <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
-        {plural(lines.length, 'line changes', 'lines change')}, {same} {same === 1 ? 'stays' : 'stay'} as{' '}
-        {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch turns', 'switches turn')}.{' '}
-        {optimal
-          ? `Proven to be the best there is, in ${seconds.toFixed(1)} s.`
-          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; not proven to be the best: ${open
-              .map(({ name, value, bound }) => `${name} ${value}, at least ${bound}`)
-              .join('; ')}.`}
-      </Typography>
-    </Box>
-  );
-}
-
-const plural = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
-
-function Counts({ counts }: { counts: Record<Verdict, number> }) {
-  return (
-    <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', gap: 1.5 }}>
-      {VERDICT_ORDER.filter((verdict) => counts[verdict] > 0).map((verdict) => (
-        <VerdictMark key={verdict} verdict={verdict} count={counts[verdict]} />
-      ))}
-    </Box>
-  );
-}
-
-/** What the rig would be with just what is ticked. */
-function Outcome({ document }: { document: RigDocument }) {
-  const settled = useDeferredValue(document);
-  const counts = useMemo(() => {
-    const { lines, unsolved } = checkRig(settled);
-    return Object.fromEntries(
-      VERDICT_ORDER.map((verdict) => [
-        verdict,
-        lines.filter((line) => line.verdict === verdict).length + (verdict === 'Stop' ? unsolved.length : 0),
-      ]),
-    ) as Record<Verdict, number>;
-  }, [settled]);
-  return (
-    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }} aria-live="polite">
-      <Typography variant="body2" color="textSecondary">
-        gives
-      </Typography>
-      <Counts counts={counts} />
-    </Box>
-  );
-}
-
-function Shopping({ proposal: { toGet } }: { proposal: Proposal }) {
-  return (
-    <Section title="To get">
-      {toGet.map(({ label, count, lines }) => (
-        <Box
-          component="li"
-          key={label}
-          sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, py: 0.75, borderTop: 1, borderColor: 'divider' }}
-        >
-          <Typography variant="body2" sx={{ fontWeight: 650 }}>
-            {count} × {label}
-          </Typography>
-          <Typography variant="body2" color="textSecondary">
-            for {lines.join(', ')}
-          </Typography>
-        </Box>
-      ))}
-    </Section>
-  );
-}
-
-function Instead({ instead, document }: { instead: NonNullable<Held['instead']>; document: RigDocument }) {
-  return (
-    <Section title="Or give up instead">
-      {instead.relaxations.map((what) => (
-        <Typography
-          component="li"
-          variant="body2"
-          key={JSON.stringify(what)}
-          sx={{ py: 0.75, borderTop: 1, borderColor: 'divider' }}
-        >
-          {relaxationText(what, document)}
-        </Typography>
-      ))}
-      <Typography component="li" variant="caption" color="textSecondary" sx={{ py: 0.5 }}>
-        With what the kit has,{' '}
-        {instead.leftOut === 0 ? 'every line then has a place.' : `${instead.leftOut} lines are still left out.`}
-      </Typography>
-    </Section>
-  );
-}
-
-function relaxationText(what: Relaxation, { lines, devices }: RigDocument): string {
-  const line = (id: string) => lines.find((each) => each.id === id)?.name ?? id;
-  const device = (id: string) => devices.find((each) => each.id === id)?.name ?? id;
-  switch (what.relax) {
-    case 'pinned':
-      return `The pin of ${line(what.line)}`;
-    case 'forbidden':
-      return `${device(what.device)}, inlet ${what.inlet}, forbidden to ${what.line ? line(what.line) : 'all'}`;
-    case 'neighbours':
-      return `${what.lines.map(line).join(' and ')} side by side`;
-    case 'feed limit':
-      return `The feed limit of ${device(what.device)}`;
-  }
 }

@@ -1,5 +1,6 @@
 /** Plans: chains from source to inlet, who goes where, what to get, which supply, how long the cells last. */
-export { planRig, type Plan, type PlanProgress, type PlanRequest, type PlanTools } from './plan';
+export { planRig } from './plan';
+export type { Plan, PlanProgress, PlanRequest, PlanTools } from './request';
 export type { LeftOut, LineChange, Proposal, SwitchChange, ToGet } from './proposal';
 export type { Relaxation } from './assign/model';
 export { rankedChains, type RankedChain, type RankedChains } from './chains/rank';
@@ -8,15 +9,8 @@ export { hours, runningTimes, type RunningTime, type VoltageOption } from './bat
 export { ownCells, type OwnCells } from './battery/ownCells';
 export { dayOnCells, type CellDay } from './battery/day';
 export { supplyOptions, type SupplyOption } from './supplies/phantom';
-export {
-  assignDirectCurrent,
-  checkDirectCurrent,
-  dcOptions,
-  type DcAssignment,
-  type DcOption,
-  type DcFinding,
-  type DcResult,
-} from './supplies/directCurrent';
+export { checkDirectCurrent, dcOptions, type DcFinding, type DcOption, type DcResult } from './supplies/directCurrent';
+export { assignDirectCurrent, type DcAssignment } from './supplies/outlets';
 export { highsSolver } from './program/highs';
 export type { Reached, Solver } from './program/program';
 export { feedLabel } from './reasons';

@@ -205,6 +205,50 @@ describe('wishes', () => {
   });
 });
 
+describe('what is to be got', () => {
+  const line = (id: string, kind: string, inlet: string) => ({
+    id,
+    name: id,
+    source: { kind },
+    links: [cable(5)],
+    inlet: { device: 'desk', inlet },
+  });
+  const desk = deviceOf('desk', [{ inlets: 2, offers: ['P48'], feed: 'P48' }]);
+
+  test('one box where one is enough: a condenser and a ribbon on one switch', async () => {
+    const { proposal } = await planned(
+      rigOf([desk], [line('a', 'condenser-48', '1'), line('b', 'passive-ribbon', '2')]),
+      [],
+    );
+    expect(proposal.leftOut).toEqual([]);
+    expect(proposal.toGet.reduce((sum, { count }) => sum + count, 0)).toBe(1);
+    expect(verdicts(proposal.document).every((verdict) => verdict === 'Clear' || verdict === 'Watch')).toBe(true);
+  });
+
+  test('an inlet on a switch of its own where there is no inlet left', async () => {
+    const rig = rigOf([desk], [line('a', 'condenser-48', '1'), line('b', 'condenser-48', '2')]);
+    const wishes = { forbidden: [{ to: { device: 'desk', inlet: '2' } }] };
+    const { proposal } = await planned({ ...rig, wishes }, []);
+    expect(proposal.leftOut).toEqual([]);
+    expect(proposal.toGet).toMatchObject([{ label: 'three-pin inlet with a 48 V switch of its own', count: 1 }]);
+    expect(proposal.document.devices.map(({ name }) => name)).toEqual(['desk', expect.stringMatching(/^Inlet to get/)]);
+    expect(() => readDocument(structuredClone(proposal.document))).not.toThrow();
+    // Once it is there, it is an inlet like any other.
+    const again = await planned(proposal.document, []);
+    expect(again.proposal).toMatchObject({ lines: [], switches: [], toGet: [], document: proposal.document });
+  });
+
+  test('nothing where the wishes alone stand in the way is told as well: what to give up instead', async () => {
+    const rig = rigOf([desk], [line('a', 'condenser-48', '1'), line('b', 'condenser-48', '2')]);
+    const wishes = {
+      forbidden: [{ to: { device: 'desk', inlet: '2' }, line: 'b' }],
+      pinned: [{ line: 'a', to: { device: 'desk', inlet: '1' } }],
+    };
+    const { instead } = await planned({ ...rig, wishes }, []);
+    expect(instead).toMatchObject({ leftOut: 0, relaxations: [{ relax: expect.stringMatching(/pinned|forbidden/) }] });
+  });
+});
+
 describe('rigs by chance', () => {
   /** What a plan is held to, in the order of its goals. */
   const figures = ({ proposal }: Plan) => proposal.reached.map(({ value }) => value);

@@ -1,7 +1,7 @@
 import { LINKS, type Part } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
-import type { RigDocument } from '../rig/document';
-import { inletPieceKey, inletsToGet } from './assign/places';
+import type { Device, RigDocument } from '../rig/document';
+import { inletPieceKey } from './assign/places';
 import { looseKey, pieceKey, pieceLabel, TO_GET, type Piece } from './pieces';
 
 /** Every link that may be used: by what it is, with how many there are. */
@@ -57,9 +57,12 @@ const LENGTHS = [1, 3, 5, 10, 15, 20, 30, 50];
 /** Ways in which a kind is built that are worth telling apart when it has to be got. */
 const BUILT: Record<string, string> = { cable: 'connector', 'plain-adapter': 'wiring', 'plug-in-converter': 'socket' };
 
-/** Everything of the catalogue as something to get, as often as it takes, and inlets on switches of their own. */
-export function market(most: number): Piece[] {
-  const inlets = inletsToGet().map(({ id, inlets: [{ kind }] }): Piece => ({
+/**
+ * Everything of the catalogue as something to get, as often as it takes.
+ * @param devices with an inlet that nobody has, once each
+ */
+export function market(most: number, devices: readonly Device[] = []): Piece[] {
+  const inlets = devices.map(({ id, inlets: [{ kind }] }): Piece => ({
     key: inletPieceKey(id),
     part: { kind },
     label: 'three-pin inlet with a 48 V switch of its own',

@@ -127,7 +127,7 @@ function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Col
 const VOLTS: Partial<Record<FeedName, number>> = { P12: 12, P24: 24, P48: 48, SP48: 48 };
 
 /** Phantom feeds of a place's switch that are lower than one of its feeds. */
-export const lowerFeeds = (place: Place, feed: FeedName): FeedName[] =>
+const lowerFeeds = (place: Place, feed: FeedName): FeedName[] =>
   isPhantom(feed)
     ? (place.group?.offers ?? []).filter((other) => isPhantom(other) && VOLTS[other]! < VOLTS[feed]!)
     : [];

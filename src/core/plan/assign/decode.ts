@@ -9,7 +9,7 @@ import { matched, slotKey, type Step } from '../chains/chain';
 import type { Task } from '../tasks';
 import type { Column, Ground } from './columns';
 import type { Model } from './model';
-import { groupKey, inletKey, isInletToGet } from './places';
+import { groupKey, inletKey } from './places';
 
 /** One task as a solution places it. */
 export interface Placed {
@@ -61,17 +61,22 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
     })),
   );
   const lines = new Map(placed.flatMap(({ task, line }) => [line, ...task.followers].map((each) => [each.id, each])));
-  const used = new Set(placed.map(({ inlet }) => inlet.device));
+  // A device to get that no line is on need not be got.
+  const unused = new Set(
+    ground.places
+      .filter(({ device, toGet }) => toGet && !placed.some(({ inlet }) => inlet.device === device.id))
+      .map(({ device }) => device.id),
+  );
   const arranged: RigDocument = {
     ...document,
-    devices: document.devices.filter((device) => !isInletToGet(device) || used.has(device.id)),
+    devices: document.devices.filter(({ id }) => !unused.has(id)),
     lines: document.lines.flatMap(({ id }) => lines.get(id) ?? []),
   };
   return {
     document: tidied(feeds.reduce((rig, { device, group, feed }) => setFeed(rig, device, group, feed), arranged)),
     placed,
     out: tasks.filter((_, n) => !columns[n]),
-    feeds: feeds.filter(({ device }) => !device.startsWith('inlet-to-get') || used.has(device)),
+    feeds: feeds.filter(({ device }) => !unused.has(device)),
     got: model.got.flatMap(({ piece, variable }) => {
       const count = Math.round(solution[variable]);
       return count > 0 ? [{ piece, count }] : [];

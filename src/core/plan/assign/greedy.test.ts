@@ -3,7 +3,7 @@ import { demoKit, demoRig, smallRigs } from '../../../../tests/planning';
 import { schoolsOf, type RigDocument } from '../../rig';
 import type { KitItem } from '../../kit';
 import { assessor } from '../assess';
-import { allColumns, groundOf } from '../plan';
+import { allColumns, groundOf } from '../ground';
 import { valueOf } from '../program/program';
 import { stockOf } from '../stock';
 import { greedySolution, nobody } from './greedy';

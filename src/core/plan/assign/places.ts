@@ -1,6 +1,7 @@
 import { inletKind, type FeedSwitch, type Part } from '../../gear';
 import type { Device, InletRef, RigDocument, SwitchGroup } from '../../rig/document';
 import { switchOf } from '../../rig/paths';
+import { freeId, freeName } from '../../rig/rigEdits';
 import type { FeedName } from '../../standards/feeds';
 import type { Site } from '../assess';
 import { TO_GET } from '../pieces';
@@ -17,28 +18,30 @@ export interface Place {
   toGet?: string;
 }
 
-const INLET_TO_GET = 'inlet-to-get';
-
-/** An inlet on a switch of its own, as something to get. */
-export const isInletToGet = ({ id }: Pick<Device, 'id'>): boolean => id.startsWith(INLET_TO_GET);
-
 /** Two small interfaces with one inlet each: what a plan proposes to get where every inlet hangs on the wrong switch. */
-export const inletsToGet = (): Device[] =>
-  [1, 2].map((n) => ({
-    id: `${INLET_TO_GET}-${n}`,
-    name: `Inlet to get ${n}`,
-    note: 'to get: one three-pin inlet with a 48 V switch of its own',
-    inlets: [{ id: '1', kind: 'combo' }],
-    groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
-  }));
+export function inletsToGet({ devices }: Pick<RigDocument, 'devices'>): Device[] {
+  const made: Device[] = [];
+  for (let n = 0; n < 2; n++)
+    made.push({
+      id: freeId([...devices, ...made], 'inlet-to-get'),
+      name: freeName([...devices, ...made], 'Inlet to get'),
+      note: 'to get: one three-pin inlet with a 48 V switch of its own',
+      inlets: [{ id: '1', kind: 'combo' }],
+      groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
+    });
+  return made;
+}
 
 export const inletPieceKey = (device: string): string => `${TO_GET} ${device}`;
 
 export const groupKey = (device: string, group: string): string => `${device} ${group}`;
 export const inletKey = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
 
-/** Where lines may go: the inlets of every device, alike ones together; those that are forbidden to every line are left out. */
-export function placesOf({ devices, wishes }: RigDocument): Place[] {
+/**
+ * Where lines may go: the inlets of every device, alike ones together; those that are forbidden to every line are left out.
+ * @param toGet those of the devices that nobody has
+ */
+export function placesOf({ devices, wishes }: RigDocument, toGet: readonly Device[] = []): Place[] {
   const shut = new Set(
     (wishes?.forbidden ?? []).filter(({ line }) => line === undefined).map(({ to }) => inletKey(to)),
   );
@@ -57,7 +60,7 @@ export function placesOf({ devices, wishes }: RigDocument): Place[] {
           inlets: [id],
           part,
           fed: inletKind(part.kind).choices.feed !== undefined,
-          ...(isInletToGet(device) && { toGet: inletPieceKey(device.id) }),
+          ...(toGet.includes(device) && { toGet: inletPieceKey(device.id) }),
         });
     }
     return [...places.values()];

@@ -12,7 +12,7 @@ interface Chemistry {
   usable: number;
 }
 
-export const CELLS: Record<Batteries['chemistry'], Chemistry> = {
+const CELLS: Record<Batteries['chemistry'], Chemistry> = {
   alkaline: { volts: 1.2, charge: 2200, usable: 70 },
   'nickel metal hydride': { volts: 1.2, charge: 2000, usable: 85 },
   lithium: { volts: 1.4, charge: 3000, usable: 95 },

@@ -55,7 +55,7 @@ function flipped(a: Part, b: Part, role: 'source' | 'link'): number {
 }
 
 /** Whether a link that is there now will do for a step. */
-export function serves(link: Part, { slot, piece }: Step): boolean {
+function serves(link: Part, { slot, piece }: Step): boolean {
   if (!slot) return pieceKey(link) === piece.key;
   return (
     isCable(link) && !link.faults?.length && slot.families.includes(familyOf(link)) && lengthOf(link) >= slot.least

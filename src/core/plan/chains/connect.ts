@@ -43,7 +43,7 @@ const endsOf = (part: Part) => {
   return kind.ends(reader(kind, part));
 };
 
-export function familiesOf(pieces: readonly Piece[]): Family[] {
+function familiesOf(pieces: readonly Piece[]): Family[] {
   const families = new Map<string, Family>();
   for (const piece of pieces) {
     if (!isCable(piece.part) || piece.count === 0 || !movable(piece)) continue;
@@ -57,7 +57,7 @@ export function familiesOf(pieces: readonly Piece[]): Family[] {
 }
 
 /** A cable as a step: the shortest of its family that is at least so long; undefined where none is. */
-export function cableStep({ key, pieces }: Family, least: Metres): Step | undefined {
+function cableStep({ key, pieces }: Family, least: Metres): Step | undefined {
   const piece = pieces.find(({ part }) => lengthOf(part) >= least);
   return piece && { piece, part: piece.part, slot: { families: [key], least } };
 }

@@ -1,9 +1,7 @@
-import { VERDICT_ORDER, SEVERITIES, type Finding } from '../../check/finding';
+import type { Finding } from '../../check/finding';
 import { schoolsOf, type InletRef, type RigDocument } from '../../rig/document';
 import { partOf, type KitItem } from '../../kit/item';
 import type { FeedName } from '../../standards/feeds';
-import type { Decibels, Dbu, Hertz } from '../../units';
-import { quantity } from '../../units/format';
 import { assessor, type Assessment } from '../assess';
 import { placesOf, siteOf } from '../assign/places';
 import { ownPieces, reachesOver } from '../assign/columns';
@@ -12,20 +10,8 @@ import { stockOf } from '../stock';
 import { runTo, tasksOf, type Task } from '../tasks';
 import { linkKind, type Part } from '../../gear';
 import type { Step } from './chain';
+import { order, qualityOf, whyBest, whyBelow, worst, type Compared, type Quality } from './criteria';
 import { accepted, searchChains, type Judged } from './search';
-
-/** Own noise of a good preamplifier, A-weighted or not hardly matters here (common practice: about -128 dBu). */
-const PREAMPLIFIER: Dbu = -128;
-
-/** How well a chain carries the signal. */
-export interface Quality {
-  /** Loudest expected sound above the own noise of a usual preamplifier. */
-  aboveNoise?: Decibels;
-  gainNeeded?: Decibels;
-  balanced: boolean;
-  lowCut?: Hertz;
-  highCut?: Hertz;
-}
 
 /** A chain with its place among all those that were judged, and why it stands there. */
 export interface RankedChain {
@@ -48,77 +34,6 @@ export interface RankedChain {
   /** It is what the line has now. */
   present: boolean;
 }
-
-const UNBALANCED = new Set(['unbalanced-entry', 'long-unbalanced', 'one-sided']);
-
-function qualityOf({ level, findings, lowCut, highCut }: Judged): Quality {
-  return {
-    ...(level && { aboveNoise: level.inlet - PREAMPLIFIER, gainNeeded: level.gainNeeded }),
-    balanced: !findings.some(({ code }) => UNBALANCED.has(code)),
-    lowCut,
-    highCut,
-  };
-}
-
-const worst = (findings: readonly Finding[]): Finding | undefined =>
-  SEVERITIES.filter((severity) => severity !== 'note')
-    .map((severity) => findings.find((finding) => finding.severity === severity))
-    .find(Boolean);
-
-/** Differences below this are not worth a place, in dB. */
-const AUDIBLE: Decibels = 1;
-
-interface Criterion {
-  /** Less is better. */
-  of: (chain: Compared) => number;
-  /** What is said of the one that is worse. */
-  say: (chain: Compared, better: Compared) => string;
-}
-
-interface Compared {
-  judged: Judged;
-  quality: Quality;
-  usesUp: string[];
-}
-
-const steps = (value: number, size: number): number => Math.round(value / size);
-
-/** In the order in which they count. */
-const CRITERIA: Criterion[] = [
-  {
-    of: ({ judged }) => VERDICT_ORDER.length - VERDICT_ORDER.indexOf(judged.verdict),
-    say: ({ judged }) => worst(judged.findings)?.what ?? judged.verdict,
-  },
-  {
-    of: ({ judged }) => judged.findings.filter(({ severity }) => severity === 'watch').length,
-    say: ({ judged }) => worst(judged.findings)?.what ?? '',
-  },
-  { of: ({ quality }) => Number(!quality.balanced), say: () => 'It is unbalanced.' },
-  {
-    // Level above noise; beyond 90 dB more of it is not heard.
-    of: ({ quality }) => -steps(Math.min(quality.aboveNoise ?? -200, 90), 3 * AUDIBLE),
-    say: ({ quality }, better) =>
-      `${quantity((better.quality.aboveNoise ?? 0) - (quality.aboveNoise ?? 0), 'dB')} less level above the noise of a preamplifier.`,
-  },
-  {
-    of: ({ quality }) => steps(Math.log2(Math.max(quality.lowCut ?? 10, 10)), 0.5),
-    say: ({ quality }) => `Its low cut is higher, at ${quantity(quality.lowCut ?? 0, 'Hz')}.`,
-  },
-  {
-    of: ({ quality }) => -steps(Math.log2(Math.min(quality.highCut ?? 20e3, 20e3)), 0.5),
-    say: ({ quality }) => `Its high cut is lower, at ${quantity(quality.highCut ?? 0, 'Hz')}.`,
-  },
-  {
-    of: ({ judged }) => judged.chain.steps.length,
-    say: ({ judged }, better) => {
-      const more = judged.chain.steps.length - better.judged.chain.steps.length;
-      return `${more} ${more === 1 ? 'link' : 'links'} more.`;
-    },
-  },
-  { of: ({ judged }) => judged.complexity, say: () => 'Its parts are less simple.' },
-  { of: ({ usesUp }) => usesUp.length, say: ({ usesUp }) => `It takes the last: ${usesUp.join(', ')}.` },
-  { of: ({ judged }) => judged.changes, say: () => 'More to change against what is there now.' },
-];
 
 export interface RankedChains {
   /** Best first. */
@@ -173,9 +88,6 @@ export function rankedChains(
       !slot && !own.some((each) => each?.key === piece.key) && free(piece.key) <= 1 ? [piece.label] : [],
     ),
   }));
-  const order = (a: Compared, b: Compared) =>
-    CRITERIA.reduce((found, { of }) => found || of(a) - of(b), 0) ||
-    a.judged.uses.join().localeCompare(b.judged.uses.join());
   const good = compared.filter((each) => accepted(each.judged)).toSorted(order);
   const shortest = Math.min(...good.map((each) => each.judged.chain.steps.length), Infinity);
   const bad = compared
@@ -189,7 +101,7 @@ export function rankedChains(
   return {
     allowed: good
       .slice(0, MOST)
-      .map((each, n) => told(each, n + 1, n === 0 ? first(each, good[1]) : why(each, good[n - 1]), task.source)),
+      .map((each, n) => told(each, n + 1, n === 0 ? whyBest(each, good[1]) : whyBelow(each, good[n - 1]), task.source)),
     refused: bad.slice(0, MOST).map((each) => {
       const finding = worst(each.judged.findings);
       return told(each, undefined, finding ? `${finding.what}. ${finding.why}` : each.judged.verdict, task.source);
@@ -232,18 +144,6 @@ function freeCounts({ lines }: RigDocument, line: string, pieces: readonly Piece
   for (const { id, links } of lines)
     if (id !== line) for (const part of links) counts.set(pieceKey(part), (counts.get(pieceKey(part)) ?? 0) - 1);
   return (key) => counts.get(key) ?? 0;
-}
-
-const first = (best: Compared, second: Compared | undefined): string => {
-  if (!second) return 'The only one that works.';
-  const by = CRITERIA.find(({ of }) => of(best) < of(second));
-  return by ? `Best of those that work.` : 'As good as the next; either will do.';
-};
-
-/** The first point in which a chain is worse than the one above it. */
-function why(chain: Compared, better: Compared): string {
-  const by = CRITERIA.find(({ of }) => of(chain) > of(better));
-  return by ? by.say(chain, better) : 'As good as the one above.';
 }
 
 function told({ judged, quality, usesUp }: Compared, rank: number | undefined, reason: string, now: Part): RankedChain {

@@ -52,7 +52,7 @@ const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
  * Whether the first chain leaves no reason for the second: it takes nothing that the other does not take, is judged at
  * least as well, changes no more and is no more complicated.
  */
-export const dominates = (a: Judged, b: Judged): boolean =>
+const dominates = (a: Judged, b: Judged): boolean =>
   rank(a.verdict) >= rank(b.verdict) &&
   a.changes <= b.changes &&
   a.complexity <= b.complexity &&

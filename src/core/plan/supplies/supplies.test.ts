@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { clock, demoKit, demoRig, solver } from '../../../../tests/planning';
 import type { DcLoad, DcSupply, DirectCurrent } from '../../rig';
-import { assignDirectCurrent, checkDirectCurrent, dcOptions } from './directCurrent';
+import { checkDirectCurrent, dcOptions } from './directCurrent';
+import { assignDirectCurrent } from './outlets';
 import { supplyOptions } from './phantom';
 
 const figure = <U extends 'V' | 'mA'>(value: number, unit: U) => ({ value, unit, basis: 'maker' }) as const;

@@ -1,0 +1,74 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { RankedChain } from '@/core/plan';
+import { quantity } from '@/core/units/format';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+
+/** One chain: its links, why it stands where it does, how it carries the signal. */
+export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: () => void; note?: string }) {
+  const { rank, links, source, verdict, quality, usesUp, reason, present } = chain;
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '28px minmax(0, 1fr)', sm: '28px 72px minmax(0, 1fr) auto' },
+        columnGap: 1.5,
+        rowGap: 0.25,
+        py: 0.9,
+        borderTop: 1,
+        borderColor: 'divider',
+        alignItems: 'start',
+      }}
+    >
+      <Typography variant="body2" color="textSecondary">
+        {rank ?? '–'}
+      </Typography>
+      <VerdictMark verdict={verdict} />
+      <Box sx={{ gridColumn: { xs: 2, sm: 'auto' } }}>
+        <Typography variant="body2" sx={{ fontWeight: 650 }}>
+          {[
+            ...(source ? [`source, ${source}`] : []),
+            ...links.map(({ label, set }) => (set ? `${label} (${set})` : label)),
+          ].join(' → ') || 'plugged straight in'}
+        </Typography>
+        <Typography variant="body2" color="textSecondary">
+          {reason}
+        </Typography>
+        {rank !== undefined && (
+          <Typography variant="caption" color="textSecondary">
+            {[
+              ...(quality.aboveNoise !== undefined
+                ? [`${quantity(quality.aboveNoise, 'dB')} above noise`, `gain ${quantity(quality.gainNeeded!, 'dB')}`]
+                : []),
+              quality.balanced ? 'balanced' : 'unbalanced',
+              ...(quality.lowCut ? [`from ${quantity(quality.lowCut, 'Hz')}`] : []),
+              ...(quality.highCut ? [`to ${quantity(quality.highCut, 'Hz')}`] : []),
+              ...(usesUp.length ? [`takes the last: ${usesUp.join(', ')}`] : []),
+            ].join(' · ')}
+          </Typography>
+        )}
+      </Box>
+      <Box sx={{ gridColumn: { xs: 2, sm: 'auto' }, textAlign: { sm: 'right' } }}>
+        {present && (
+          <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
+            as it is now
+          </Typography>
+        )}
+        {onUse && rank !== undefined && (
+          <Button onClick={onUse} sx={{ whiteSpace: 'nowrap' }}>
+            Use it
+          </Button>
+        )}
+        {onUse && note && (
+          <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
+            {note}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}

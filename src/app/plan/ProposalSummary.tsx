@@ -1,0 +1,71 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useDeferredValue, useMemo } from 'react';
+import { checkRig, VERDICT_ORDER, type Verdict } from '@/core/check';
+import type { RigDocument } from '@/core/rig';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import type { Held } from './usePlanning';
+
+/** What the plan comes to, in one line, and how sure that is. */
+export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
+  const { counts, leftOut, lines, switches, same, optimal, reached } = proposal;
+  const good = counts.Stop + counts.Silent === 0 && leftOut.length === 0;
+  const open = reached.filter(({ value, bound }) => value > bound);
+  return (
+    <Box sx={{ pt: 1.75 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, rowGap: 0.5 }}>
+        <Typography variant="h1" component="h2">
+          {good
+            ? `Every line works${proposal.toGet.length ? `, with ${plural(proposal.toGet.length, 'thing', 'things')} to get` : ''}`
+            : `${leftOut.length} ${leftOut.length === 1 ? 'line has' : 'lines have'} no place`}
+        </Typography>
+        <Counts counts={counts} />
+      </Box>
+      <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
+        {plural(lines.length, 'line changes', 'lines change')}, {same} {same === 1 ? 'stays' : 'stay'} as{' '}
+        {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch turns', 'switches turn')}.{' '}
+        {optimal
+          ? `Proven to be the best there is, in ${seconds.toFixed(1)} s.`
+          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; not proven to be the best: ${open
+              .map(({ name, value, bound }) => `${name} ${value}, at least ${bound}`)
+              .join('; ')}.`}
+      </Typography>
+    </Box>
+  );
+}
+
+const plural = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
+
+function Counts({ counts }: { counts: Record<Verdict, number> }) {
+  return (
+    <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', gap: 1.5 }}>
+      {VERDICT_ORDER.filter((verdict) => counts[verdict] > 0).map((verdict) => (
+        <VerdictMark key={verdict} verdict={verdict} count={counts[verdict]} />
+      ))}
+    </Box>
+  );
+}
+
+/** What the rig would be with just what is ticked. */
+export function Outcome({ document }: { document: RigDocument }) {
+  const settled = useDeferredValue(document);
+  const counts = useMemo(() => {
+    const { lines, unsolved } = checkRig(settled);
+    return Object.fromEntries(
+      VERDICT_ORDER.map((verdict) => [
+        verdict,
+        lines.filter((line) => line.verdict === verdict).length + (verdict === 'Stop' ? unsolved.length : 0),
+      ]),
+    ) as Record<Verdict, number>;
+  }, [settled]);
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }} aria-live="polite">
+      <Typography variant="body2" color="textSecondary">
+        gives
+      </Typography>
+      <Counts counts={counts} />
+    </Box>
+  );
+}

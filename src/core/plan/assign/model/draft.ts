@@ -1,0 +1,77 @@
+import type { FeedName } from '../../../standards/feeds';
+import type { Piece } from '../../pieces';
+import { Program, type Stage } from '../../program/program';
+import type { Column, Ground } from '../columns';
+
+/** What the variables of a program stand for. */
+export interface Model {
+  program: Program;
+  stages: Stage[];
+  columns: { column: Column; variable: number }[];
+  /** By task: it is left out. */
+  out: number[];
+  /** By task: it stays on the inlet it is on; absent where it cannot, or where `seats` tells. */
+  stays: (number | undefined)[];
+  /** For tasks with an inlet of their own choice: each inlet it may be on. */
+  seats: Map<number, { key: string; inlet: string; place: number; variable: number }[]>;
+  /** Which pieces serve as the cable of a slot. */
+  cables: { slot: string; piece: Piece; variable: number }[];
+  /** What has to be got. */
+  got: { piece: Piece; variable: number }[];
+  /** By switch: what it is set to. */
+  feeds: { group: string; feed: FeedName; variable: number }[];
+  /** Wishes and limits given up, where that is allowed. */
+  givenUp: { what: Relaxation; variable: number }[];
+}
+
+/** A wish or a limit that stands in the way. */
+export type Relaxation =
+  | { relax: 'pinned'; line: string }
+  | { relax: 'forbidden'; device: string; inlet: string; line?: string }
+  | { relax: 'neighbours'; lines: [string, string] }
+  | { relax: 'feed limit'; device: string };
+
+export interface ModelOptions {
+  /** Wishes and limits may be given up, as few as possible. */
+  relax?: boolean;
+  /** Cables that turned out to be no good for a slot, by `slot piece`. */
+  unfit?: ReadonlySet<string>;
+}
+
+/** A program while it is being written: everything but its goals, and what writing it needs to know. */
+export interface Draft extends Omit<Model, 'stages'> {
+  ground: Ground;
+  options: ModelOptions;
+  /** The columns of each task. */
+  byTask: Model['columns'][];
+  /** By switch: it is on, and nobody is there. */
+  idle: number[];
+}
+
+export function draftOf(ground: Ground, columns: readonly Column[], options: ModelOptions): Draft {
+  const program = new Program();
+  const own = columns.map((column) => ({ column, variable: program.variable() }));
+  return {
+    ground,
+    options,
+    program,
+    columns: own,
+    byTask: ground.tasks.map((_, task) => own.filter(({ column }) => column.task === task)),
+    out: ground.tasks.map(() => program.variable()),
+    stays: ground.tasks.map(() => undefined),
+    seats: new Map(),
+    cables: [],
+    got: [],
+    feeds: [],
+    givenUp: [],
+    idle: [],
+  };
+}
+
+/** A variable that gives a wish or a limit up; undefined where that is not allowed. */
+export function giveUp(draft: Draft, what: Relaxation): number | undefined {
+  if (!draft.options.relax) return undefined;
+  const variable = draft.program.variable();
+  draft.givenUp.push({ what, variable });
+  return variable;
+}

@@ -1,0 +1,91 @@
+import { checkRig, type RigResult } from '../check/rig';
+import type { Column, Ground } from './assign/columns';
+import { decoded, type Arranged } from './assign/decode';
+import { greedySolution } from './assign/greedy';
+import { modelOf } from './assign/model';
+import type { Outcome } from './program/program';
+import { proposalOf, type Proposal } from './proposal';
+import type { PlanRequest, PlanTools } from './request';
+
+/** How often a plan is mended that the whole check judges otherwise than its lines one by one. */
+const MENDS = 8;
+/** Seconds between two proposals that are shown while the search goes on. */
+const SHOW = 0.7;
+
+/** Solves a program and holds the result against the whole check; what that judges otherwise is ruled out, and it is solved again. */
+export function solved(
+  ground: Ground,
+  columns: readonly Column[],
+  before: RigResult,
+  { seconds }: PlanRequest,
+  { solver, clock, onProgress }: PlanTools,
+): Proposal {
+  const began = clock();
+  const unfit = new Set<string>();
+  let left = [...columns];
+  for (let mend = 0; ; mend++) {
+    const model = modelOf(ground, left, { unfit });
+    let shown = -Infinity;
+    const outcome = solver(model.program, model.stages, {
+      seconds: Math.max(0.1, seconds - (clock() - began)),
+      clock,
+      start: greedySolution(ground, model),
+      onProgress: ({ goal, outcome: so }) => {
+        const due = so && clock() - shown > SHOW && so.reached[0].value < ground.tasks.length;
+        if (due) shown = clock();
+        onProgress?.({
+          doing: 'patch',
+          goal,
+          ...(due && { proposal: proved(ground, left, decoded(ground, model, so.solution), so, before) }),
+        });
+      },
+    })!;
+    const arranged = decoded(ground, model, outcome.solution);
+    const after = checkRig(arranged.document);
+    const worse = worseThanJudged(arranged, after);
+    if (worse.length === 0 || mend === MENDS) return proved(ground, left, arranged, outcome, before);
+    for (const placed of worse) {
+      const cables = placed.pieces.filter(({ slot }) => slot);
+      if (cables.length) for (const { slot, piece } of cables) unfit.add(`${slot} ${piece.key}`);
+      else left = left.filter((column) => column !== placed.column);
+    }
+  }
+}
+
+const GOOD = new Set(['Clear', 'Watch']);
+
+/** Lines that the whole check finds worse than they were judged by themselves. */
+function worseThanJudged({ placed }: Arranged, { lines }: RigResult): Arranged['placed'] {
+  const results = new Map(lines.map(({ id, verdict }) => [id, verdict]));
+  return placed.filter(({ line, column }) => {
+    const verdict = results.get(line.id);
+    return !verdict || !GOOD.has(verdict) || (verdict === 'Watch' && column.judged.verdict === 'Clear');
+  });
+}
+
+/** A proposal in which every line is Clear or Watch by the whole check: what is not is left out. */
+function proved(
+  ground: Ground,
+  columns: readonly Column[],
+  arranged: Arranged,
+  outcome: Outcome,
+  before: RigResult,
+): Proposal {
+  const after = checkRig(arranged.document);
+  const bad = new Set(
+    arranged.document.lines
+      .map(({ id }) => id)
+      .filter((id) => !GOOD.has(after.lines.find((line) => line.id === id)?.verdict ?? '')),
+  );
+  const fails = ({ task }: Arranged['placed'][number]) => [task.line, ...task.followers].some(({ id }) => bad.has(id));
+  if (bad.size === 0) return proposalOf(ground, columns, arranged, outcome, before, after);
+  const gone = arranged.placed.filter(fails);
+  const ids = new Set(gone.flatMap(({ task }) => [task.line.id, ...task.followers.map(({ id }) => id)]));
+  const rest: Arranged = {
+    ...arranged,
+    placed: arranged.placed.filter((placed) => !fails(placed)),
+    out: [...arranged.out, ...gone.map(({ task }) => task)],
+    document: { ...arranged.document, lines: arranged.document.lines.filter(({ id }) => !ids.has(id)) },
+  };
+  return proposalOf(ground, columns, rest, { ...outcome, optimal: false }, before);
+}

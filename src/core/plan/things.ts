@@ -1,0 +1,71 @@
+import type { RigResult } from '../check/rig';
+import { columnsAt, type Column, type Ground } from './assign/columns';
+import { inletsToGet, placesOf } from './assign/places';
+import { allColumns } from './ground';
+import type { Proposal } from './proposal';
+import type { PlanRequest, PlanTools } from './request';
+import { solved } from './solved';
+import { market } from './stock';
+
+/**
+ * The plan with the fewest things to get. First they are sought for the lines that have no place; if that takes more than
+ * one thing for each line that nothing in the kit can serve, boxes for other lines are tried too, and two things a line.
+ */
+export function withThings(
+  own: Ground,
+  columns: readonly Column[],
+  missing: ReadonlySet<string>,
+  without: Proposal,
+  before: RigResult,
+  request: PlanRequest,
+  tools: PlanTools,
+): Proposal {
+  const hopeless = own.tasks.filter(
+    ({ line }, task) => missing.has(line.id) && !columns.some((column) => column.task === task),
+  ).length;
+  let best = without;
+  for (const { most, wide } of [
+    { most: 1, wide: false },
+    { most: 1, wide: true },
+    { most: 2, wide: true },
+  ]) {
+    const ground = withMarket(own, most, missing, wide);
+    const proposal = solved(ground, marketColumns(own, columns, ground, tools), before, request, tools);
+    const got = thingsOf(proposal);
+    const fewer = proposal.leftOut.length - best.leftOut.length;
+    if (fewer < 0 || (fewer === 0 && best !== without && got < thingsOf(best))) best = proposal;
+    if (best.leftOut.length === 0 && (wide || got <= hopeless)) break;
+  }
+  return best;
+}
+
+const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) => sum + count, 0);
+
+/** Columns with things to get; where nothing can be got, those that are known already. */
+function marketColumns(own: Ground, known: readonly Column[], ground: Ground, tools: PlanTools): Column[] {
+  if (ground.wide) return allColumns(ground, tools);
+  const total = ground.tasks.length;
+  return ground.tasks.flatMap(({ line }, task) => {
+    tools.onProgress?.({ doing: 'chains', of: 'what can be got', done: task, total });
+    return ground.places.flatMap((_place, place) =>
+      ground.missing.has(line.id) || place >= own.places.length
+        ? columnsAt(ground, task, place)
+        : known.filter((column) => column.task === task && column.place === place),
+    );
+  });
+}
+
+/** The ground with what can be got: so many pieces of the catalogue on one line, and further inlets on switches of their own. */
+function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>, wide: boolean): Ground {
+  const toGet = inletsToGet(ground.document);
+  const document = { ...ground.document, devices: [...ground.document.devices, ...toGet] };
+  return {
+    ...ground,
+    document,
+    places: placesOf(document, toGet),
+    pieces: [...ground.pieces, ...market(ground.tasks.length, toGet)],
+    mostToGet,
+    missing,
+    wide,
+  };
+}
