@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import Typography from '@mui/material/Typography';
-import { feedLabel, switchKey } from '@/core/plan';
+import { feedLabel, switchKey, type Proposal } from '@/core/plan';
 import type { RigDocument } from '@/core/rig';
 import { ChangeRow, Row } from './ChangeRow';
 import { Instead, Shopping } from './Missing';
@@ -79,6 +79,7 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
           ))}
         </Section>
       )}
+      {all > 0 && <Staying proposal={proposal} />}
       {proposal.leftOut.length > 0 && (
         <Section title="Left out">
           {proposal.leftOut.map(({ line, name, reason }) => (
@@ -143,5 +144,17 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
         </Box>
       )}
     </Box>
+  );
+}
+
+/** The lines that stay just as they are, by name. */
+function Staying({ proposal: { document, lines } }: { proposal: Proposal }) {
+  const changed = new Set(lines.map(({ line }) => line));
+  const names = document.lines.filter(({ id }) => !changed.has(id)).map(({ name }) => name);
+  if (names.length === 0) return null;
+  return (
+    <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+      As they are: {names.join(', ')}.
+    </Typography>
   );
 }

@@ -9,7 +9,7 @@ import type { Proposal } from './proposal';
 import type { Plan, PlanRequest, PlanTools } from './request';
 import { solved } from './solved';
 import { stockOf } from './stock';
-import { withThings } from './things';
+import { withOneThingEach, withThings } from './things';
 
 /** Who goes where, over what, with which switches on: the best patch there is, or the best found in the time given. */
 export function planRig(request: PlanRequest, tools: PlanTools): Plan {
@@ -18,6 +18,8 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const before = checkRig(document);
   const own = groundOf(document, [...stockOf(kit, document).values()], assess);
   const columns = allColumns(own, tools);
+  const quick = onlyKit ? undefined : withOneThingEach(own, columns, before, request, tools);
+  if (quick) return { proposal: quick };
   const first = solved(own, columns, before, request, tools);
   if (first.leftOut.length === 0) return { proposal: first };
   const instead = insteadOf(own, columns, first, request, tools);

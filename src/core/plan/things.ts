@@ -20,9 +20,7 @@ export function withThings(
   request: PlanRequest,
   tools: PlanTools,
 ): Proposal {
-  const hopeless = own.tasks.filter(
-    ({ line }, task) => missing.has(line.id) && !columns.some((column) => column.task === task),
-  ).length;
+  const hopeless = hopelessOf(own, columns).size;
   let best = without;
   for (const { most, wide } of [
     { most: 1, wide: false },
@@ -38,6 +36,25 @@ export function withThings(
   }
   return best;
 }
+
+/** The plan with one thing for each line that nothing in the kit can serve; undefined if that is not enough. */
+export function withOneThingEach(
+  own: Ground,
+  columns: readonly Column[],
+  before: RigResult,
+  request: PlanRequest,
+  tools: PlanTools,
+): Proposal | undefined {
+  const hopeless = hopelessOf(own, columns);
+  if (hopeless.size === 0) return undefined;
+  const ground = withMarket(own, 1, hopeless, false);
+  const proposal = solved(ground, marketColumns(own, columns, ground, tools), before, request, tools);
+  return proposal.leftOut.length === 0 && thingsOf(proposal) === hopeless.size ? proposal : undefined;
+}
+
+/** Lines that no chain of the kit can serve anywhere: each of them wants a thing of its own. */
+const hopelessOf = ({ tasks }: Ground, columns: readonly Column[]): Set<string> =>
+  new Set(tasks.flatMap(({ line }, task) => (columns.some((column) => column.task === task) ? [] : [line.id])));
 
 const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) => sum + count, 0);
 
@@ -56,7 +73,7 @@ function marketColumns(own: Ground, known: readonly Column[], ground: Ground, to
 }
 
 /** The ground with what can be got: so many pieces of the catalogue on one line, and further inlets on switches of their own. */
-function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>, wide: boolean): Ground {
+export function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>, wide: boolean): Ground {
   const toGet = inletsToGet(ground.document);
   const document = { ...ground.document, devices: [...ground.document.devices, ...toGet] };
   return {

@@ -21,7 +21,6 @@ export function greedySolution(ground: Ground, model: Model): number[] {
   const { tasks, places } = ground;
   const { columns, cables, out, stays, seats, feeds, got } = model;
   const solution = nobody(model);
-  if (got.length) return solution;
   const held = new Set(
     tasks.flatMap(({ followers }) =>
       followers.flatMap(({ inlet }) => ('device' in inlet ? [`${inlet.device} ${inlet.inlet}`] : [])),
@@ -31,10 +30,15 @@ export function greedySolution(ground: Ground, model: Model): number[] {
   const room = places.map(({ device, inlets }) => inlets.filter((inlet) => !held.has(`${device.id} ${inlet}`)).length);
   const left = new Map<string, number>(ground.pieces.map(({ key, count }) => [key, count]));
   const drawn = new Map<string, number>();
+  const gotten = new Map(got.map(({ piece, variable }) => [piece.key, variable]));
   const serving = (slot: string) =>
     cables
       .filter((each) => each.slot === slot && left.get(each.piece.key)! > 0)
-      .toSorted((a, b) => lengthOf(a.piece.part) - lengthOf(b.piece.part))[0];
+      .toSorted(
+        (a, b) =>
+          Number(a.piece.toGet ?? false) - Number(b.piece.toGet ?? false) ||
+          lengthOf(a.piece.part) - lengthOf(b.piece.part),
+      )[0];
 
   const options = tasks.map((_, n) => columns.filter(({ column }) => column.task === n));
   const home = ({ task, place }: Column): boolean => {
@@ -42,6 +46,7 @@ export function greedySolution(ground: Ground, model: Model): number[] {
     return places[place].device.id === now?.device && places[place].inlets.includes(now.inlet);
   };
   const cost = (column: Column): number[] => [
+    column.judged.uses.filter((use) => gotten.has(use)).length,
     -VERDICT_ORDER.indexOf(column.judged.verdict),
     Number(column.feed !== 'off' && !column.needs),
     column.judged.changes + Number(!home(column)),
@@ -66,7 +71,11 @@ export function greedySolution(ground: Ground, model: Model): number[] {
         if (cable) chosen.push(cable.variable);
       }
     }
-    if (good) return () => chosen.forEach((variable) => solution[variable]++);
+    if (good)
+      return () => {
+        for (const variable of chosen) solution[variable]++;
+        for (const { key } of taken) if (gotten.has(key)) solution[gotten.get(key)!]++;
+      };
     for (const { key } of taken) left.set(key, left.get(key)! + 1);
     return undefined;
   };

@@ -1,0 +1,102 @@
+import { cable, deviceOf, link, planned, rigOf } from '../../../tests/planning';
+import type { Part } from '../gear';
+import type { KitItem } from '../kit';
+import type { RigDocument, RigLine } from '../rig';
+import type { Proposal } from '.';
+
+/** Each of these rigs gives one reason to change a line; what stands beside the change is that reason. */
+
+const line = (id: string, source: Part, inlet: string, links: Part[] = [cable(5)]): RigLine => ({
+  id,
+  name: id,
+  source,
+  links,
+  inlet: { device: 'desk', inlet },
+});
+const bank = (inlets: number, feed: 'P48' | 'off') => ({ inlets, offers: ['P48' as const], feed });
+const condenser = { kind: 'condenser-48' };
+const coil = { kind: 'moving-coil' };
+const ribbon = { kind: 'passive-ribbon' };
+
+const reason = ({ lines }: Proposal, id: string) => lines.find((each) => each.line === id)?.reason;
+const proposal = async (rig: RigDocument, kit: KitItem[] = []) => (await planned(rig, kit, { onlyKit: true })).proposal;
+
+test('what is Stop or Silent now', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(2, 'P48'), bank(2, 'off')])],
+    [line('ribbon', ribbon, '1'), line('mic', condenser, '2')],
+  );
+  expect(reason(await proposal(rig), 'ribbon')).toMatch(
+    /^Stop now: a live feed of 48\.0 V reaches a passive ribbon\.$/,
+  );
+});
+
+test('what is to watch now, and Clear afterwards', async () => {
+  const either = { kind: 'battery-or-phantom-condenser', choices: { battery: 'on' } };
+  const rig = rigOf([deviceOf('desk', [bank(2, 'P48')])], [line('either', either, '1'), line('mic', condenser, '2')]);
+  const plan = await proposal(rig);
+  expect(plan.lines[0]).toMatchObject({ line: 'either', set: ['battery: none, or switched off'] });
+  expect(reason(plan, 'either')).toBe('To watch now: battery and phantom are both on.');
+});
+
+test('who needs no feed where it is on for others', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(2, 'P48'), bank(2, 'off')])],
+    [line('coil', coil, '1'), line('mic', condenser, '2')],
+  );
+  expect(reason(await proposal(rig), 'coil')).toBe('Needs no feed, and desk, switch 1 is on for mic.');
+});
+
+test('who gives way to a feed that is turned on for another one', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(1, 'off'), { inlets: 2, offers: [], feed: 'off' }])],
+    [line('coil', coil, '1'), line('mic', condenser, '2')],
+  );
+  const plan = await proposal(rig);
+  expect(reason(plan, 'coil')).toBe('Needs no feed, and desk, switch 1 is on for mic.');
+  expect(reason(plan, 'mic')).toMatch(/^Silent now: no power reaches the microphone/);
+});
+
+test('a box that another line wants more', async () => {
+  const bass = (id: string, inlet: string, box: Part) =>
+    line(id, { kind: 'piezo-pickup' }, inlet, [cable(2, 'ts635'), box, cable(5)]);
+  const rig = rigOf(
+    [deviceOf('desk', [bank(1, 'P48'), { inlets: 1, offers: [], feed: 'off' }])],
+    [bass('bass', '1', { kind: 'passive-direct-box' })],
+  );
+  const plan = await proposal(rig, [link('active', 1, { kind: 'active-direct-box' })]);
+  expect(reason(plan, 'bass')).toMatch(/^To watch now: low tones are lost below/);
+  expect(plan.lines[0]).toMatchObject({ putIn: ['active'], takenOut: ['Passive direct box'] });
+});
+
+test('switches: nobody needs it, somebody objects to what it is set to', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(1, 'P48'), bank(1, 'P48'), bank(1, 'off')])],
+    [line('coil', coil, '1'), line('ribbon', ribbon, '2'), line('mic', condenser, '3')],
+  );
+  const told = Object.fromEntries((await proposal(rig)).switches.map(({ name, to, reason: why }) => [name, [to, why]]));
+  expect(told['desk, switch 1']).toEqual(['off', 'No line on it needs a feed.']);
+  expect(told['desk, switch 2']).toEqual(['off', expect.stringMatching(/^ribbon at 48 V: a live feed/)]);
+  expect(told['desk, switch 3']).toEqual(['P48', expect.stringMatching(/^mic at off: no power reaches/)]);
+});
+
+test('a switch that nobody is on goes off', async () => {
+  const rig = rigOf([deviceOf('desk', [bank(1, 'off'), bank(1, 'P48')])], [line('coil', coil, '1')]);
+  expect((await proposal(rig)).switches).toMatchObject([
+    { name: 'desk, switch 2', to: 'off', reason: 'No line is on it.' },
+  ]);
+});
+
+test('lines without a place: nothing works, or every inlet that would do is wanted', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(1, 'P48'), { inlets: 2, offers: [], feed: 'off' }])],
+    [line('a', condenser, '1'), line('b', condenser, '2'), line('t12', { kind: 'condenser-t12' }, '3')],
+  );
+  const { leftOut } = await proposal(rig);
+  const told = Object.fromEntries(leftOut.map(({ line: id, reason: why }) => [id, why]));
+  expect(told.t12).toMatch(/^Nothing in the kit makes it work: no power reaches the microphone/);
+  expect(Object.values(told)).toContain(
+    'Every inlet that would do is needed for another line, or its switch has to be set otherwise.',
+  );
+  expect(leftOut).toHaveLength(2);
+});
