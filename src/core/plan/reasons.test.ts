@@ -74,7 +74,11 @@ test('switches: nobody needs it, somebody objects to what it is set to', async (
     [deviceOf('desk', [bank(1, 'P48'), bank(1, 'P48'), bank(1, 'off')])],
     [line('coil', coil, '1'), line('ribbon', ribbon, '2'), line('mic', condenser, '3')],
   );
-  const told = Object.fromEntries((await proposal(rig)).switches.map(({ name, to, reason: why }) => [name, [to, why]]));
+  const at = (id: string, inlet: string) => ({ line: id, to: { device: 'desk', inlet } });
+  const wishes = { pinned: [at('coil', '1'), at('ribbon', '2'), at('mic', '3')] };
+  const told = Object.fromEntries(
+    (await proposal({ ...rig, wishes })).switches.map(({ name, to, reason: why }) => [name, [to, why]]),
+  );
   expect(told['desk, switch 1']).toEqual(['off', 'No line on it needs a feed.']);
   expect(told['desk, switch 2']).toEqual(['off', expect.stringMatching(/^ribbon at 48 V: a live feed/)]);
   expect(told['desk, switch 3']).toEqual(['P48', expect.stringMatching(/^mic at off: no power reaches/)]);
