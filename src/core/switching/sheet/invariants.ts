@@ -1,0 +1,138 @@
+import type { SheetGroup, SheetLine, SheetRig } from './rig';
+import { elapsed, live, type Action, type SheetState } from './state';
+
+/** What holds in every state of every sequence; the numbers are those of the design. */
+export type Invariant = 1 | 2 | 3 | 4 | 5 | 6;
+
+export const INVARIANTS: Record<Invariant, string> = {
+  1: 'Nothing is plugged or unplugged while its feed is on or charged, before the wait has passed, or while its inlet is open.',
+  2: 'No feed changes while anything it can bang into is open.',
+  3: 'No switch goes on while a line it reaches would be harmed by that feed.',
+  4: 'After a feed came on, nothing opens before it has settled.',
+  5: 'Before a device gets its mains, its latched switches are off, or every line on them is fit for the feed.',
+  6: 'An outboard supply goes on last: volume down, source to supply, supply to inlet, supply on, wait, open.',
+};
+
+/** An invariant that an action would break, and why. */
+export interface Breach {
+  invariant: Invariant;
+  why: string;
+}
+
+const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
+const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;
+
+/** Whether a line is in at its inlet, or may be. */
+const reached = (state: SheetState, { id }: SheetLine): boolean => state.ends[id].desk !== false;
+
+/** What speaks against an action in a state; undefined if nothing does. */
+export function breach(rig: SheetRig, state: SheetState, action: Action): Breach | undefined {
+  switch (action.do) {
+    case 'plug':
+    case 'unplug':
+      return plugging(rig, state, lineOf(rig, action.line), action.end);
+    case 'feed':
+      return turning(rig, state, groupOf(rig, action.group), action);
+    case 'supply':
+      return supplying(rig, state, lineOf(rig, action.line), action.on);
+    case 'open':
+      return opening(
+        rig,
+        state,
+        action.lines.map((id) => lineOf(rig, id)),
+      );
+    case 'monitors':
+      // Monitors hear every inlet that is open.
+      return action.to === 'open'
+        ? opening(
+            rig,
+            state,
+            rig.lines.filter(({ id }) => state.muted[id] !== true),
+          )
+        : undefined;
+    case 'mains':
+      return action.on ? powering(rig, state, action.device) : undefined;
+    case 'mute':
+    case 'wait':
+      return undefined;
+  }
+}
+
+function plugging(rig: SheetRig, state: SheetState, line: SheetLine, end: 'stage' | 'desk'): Breach | undefined {
+  if (state.muted[line.id] !== true && state.monitors !== 'down')
+    return { invariant: 1, why: `The inlet of ${line.name} is open.` };
+  for (const key of line.groups) {
+    const group = groupOf(rig, key);
+    // An end that is nowhere connected to the switch may be plugged at any time.
+    const other = end === 'stage' ? state.ends[line.id].desk : true;
+    if (other === false) continue;
+    if (live(state, key)) return { invariant: 1, why: `${group.name} is on, or may be.` };
+    if (elapsed(state, state.feeds[key].since) < group.decay.seconds)
+      return { invariant: 1, why: `${group.name} may still be charged.` };
+  }
+  const supply = state.supplies[line.id];
+  if (supply && supply.on !== false) return { invariant: 6, why: `The supply of ${line.name} is on, or may be.` };
+  if (supply && elapsed(state, supply.since) < SUPPLY_WAIT)
+    return { invariant: 6, why: `The supply of ${line.name} may still be charged.` };
+  return undefined;
+}
+
+/** After an outboard supply went off, before its line is pulled, in seconds (common practice). */
+export const SUPPLY_WAIT = 60;
+/** After it came on, before anything opens, in seconds (common practice). */
+export const SUPPLY_SETTLE = 10;
+
+/** Nothing that a switch reaches can be heard. */
+const shut = (rig: SheetRig, state: SheetState, key: string): boolean =>
+  state.monitors === 'down' && rig.lines.every(({ id, groups }) => !groups.includes(key) || state.muted[id] === true);
+
+function turning(
+  rig: SheetRig,
+  state: SheetState,
+  group: SheetGroup,
+  { to }: Extract<Action, { do: 'feed' }>,
+): Breach | undefined {
+  if (state.feeds[group.key].feed === to) return undefined;
+  if (!shut(rig, state, group.key)) return { invariant: 2, why: `An inlet of ${group.name} or the monitors are open.` };
+  const harmed = rig.lines.find((line) => reached(state, line) && line.stops[group.key]?.includes(to));
+  return harmed && { invariant: 3, why: `${harmed.name} would be harmed.` };
+}
+
+function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
+  if (state.muted[line.id] !== true || state.monitors !== 'down')
+    return { invariant: 6, why: `The inlet of ${line.name} or the monitors are open.` };
+  const { stage, desk } = state.ends[line.id];
+  return on && (stage !== true || desk !== true)
+    ? { invariant: 6, why: `${line.name} is not plugged through yet.` }
+    : undefined;
+}
+
+function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]): Breach | undefined {
+  for (const line of lines) {
+    for (const key of line.groups) {
+      const { name, settle } = groupOf(rig, key);
+      const { feed, since } = state.feeds[key];
+      if (feed === 'unknown') return { invariant: 4, why: `Nobody knows what ${name} is set to.` };
+      if (live(state, key) && elapsed(state, since) < settle.seconds)
+        return { invariant: 4, why: `${name} has not settled yet.` };
+    }
+    const supply = state.supplies[line.id];
+    if (!supply || supply.on === false) continue;
+    if (supply.on === 'unknown' || elapsed(state, supply.since) < SUPPLY_SETTLE)
+      return { invariant: 6, why: `The supply of ${line.name} has not settled yet.` };
+  }
+  return undefined;
+}
+
+function powering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
+  for (const group of rig.groups) {
+    if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
+    const { feed } = state.feeds[group.key];
+    const possible = feed === 'unknown' ? group.offers : [feed];
+    const unfit = rig.lines.find(
+      (line) => reached(state, line) && possible.some((each) => line.stops[group.key]?.includes(each)),
+    );
+    if (unfit) return { invariant: 5, why: `${group.name} may come on, and ${unfit.name} would be harmed.` };
+  }
+  return undefined;
+}

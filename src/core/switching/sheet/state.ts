@@ -1,0 +1,93 @@
+import type { FeedName } from '../../standards/feeds';
+import type { Seconds } from '../../units';
+import type { SheetRig } from './rig';
+
+/** Something that may be so, or otherwise, or that nobody knows. */
+export type Known<T> = T | 'unknown';
+
+/** The rig as it really is at a moment. */
+export interface SheetState {
+  now: Seconds;
+  /** By line: whether each of its ends is in. */
+  ends: Record<string, { stage: Known<boolean>; desk: Known<boolean> }>;
+  /** By switch: what it is set to and since when; since when is unknown means it may have been a moment ago. */
+  feeds: Record<string, { feed: Known<FeedName>; since: Known<Seconds> }>;
+  /** By line: its inlet is muted, or its fader and gain are down. Inlets that no line is on count as muted. */
+  muted: Record<string, Known<boolean>>;
+  /** By line with a supply of its own. */
+  supplies: Record<string, { on: Known<boolean>; since: Known<Seconds> }>;
+  /** Loudspeakers and headphones. */
+  monitors: Known<'down' | 'open'>;
+  /** By device. */
+  mains: Record<string, Known<boolean>>;
+}
+
+/** One thing that somebody does. */
+export type Action =
+  | { do: 'plug' | 'unplug'; line: string; end: 'stage' | 'desk' }
+  | { do: 'feed'; group: string; to: FeedName }
+  | { do: 'mute' | 'open'; lines: readonly string[] }
+  | { do: 'supply'; line: string; on: boolean }
+  | { do: 'monitors'; to: 'down' | 'open' }
+  | { do: 'mains'; device: string; on: boolean }
+  | { do: 'wait'; seconds: Seconds };
+
+/** Everything out, everything off, everything shut: a rig that nobody has begun with. */
+export const bare = (rig: SheetRig): SheetState => ({
+  now: 0,
+  ends: Object.fromEntries(rig.lines.map(({ id }) => [id, { stage: false, desk: false }])),
+  feeds: Object.fromEntries(rig.groups.map(({ key }) => [key, { feed: 'off' as FeedName, since: -1e6 }])),
+  muted: Object.fromEntries(rig.lines.map(({ id }) => [id, true])),
+  supplies: Object.fromEntries(
+    rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: false, since: -1e6 }]),
+  ),
+  monitors: 'down',
+  mains: Object.fromEntries(rig.groups.map(({ device }) => [device, true])),
+});
+
+/** The state after an action. A switch that is set to what it is set to already keeps its time. */
+export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
+  switch (action.do) {
+    case 'plug':
+    case 'unplug': {
+      const { line, end } = action;
+      const ends = { ...state.ends[line], [end]: action.do === 'plug' };
+      return { ...state, ends: { ...state.ends, [line]: ends } };
+    }
+    case 'feed': {
+      if (state.feeds[action.group].feed === action.to) return state;
+      return { ...state, feeds: { ...state.feeds, [action.group]: { feed: action.to, since: state.now } } };
+    }
+    case 'mute':
+    case 'open':
+      return {
+        ...state,
+        muted: { ...state.muted, ...Object.fromEntries(action.lines.map((id) => [id, action.do === 'mute'])) },
+      };
+    case 'supply':
+      return state.supplies[action.line].on === action.on
+        ? state
+        : { ...state, supplies: { ...state.supplies, [action.line]: { on: action.on, since: state.now } } };
+    case 'monitors':
+      return { ...state, monitors: action.to };
+    case 'mains': {
+      const mains = { ...state.mains, [action.device]: action.on };
+      const feeds = { ...state.feeds };
+      for (const { key, device, latched } of rig.groups)
+        if (device === action.device) {
+          // Without mains nothing feeds; with it, a latched switch feeds as it did.
+          if (!action.on && !latched) feeds[key] = { feed: 'off', since: state.now };
+          else feeds[key] = { ...feeds[key], since: state.now };
+        }
+      return { ...state, mains, feeds };
+    }
+    case 'wait':
+      return { ...state, now: state.now + action.seconds };
+  }
+}
+
+/** Whether a switch puts a voltage on its lines, for all that is known. */
+export const live = ({ feeds }: SheetState, group: string): boolean => feeds[group].feed !== 'off';
+
+/** Seconds since something changed; none where nobody knows. */
+export const elapsed = ({ now }: SheetState, since: Known<Seconds>): Seconds => (since === 'unknown' ? 0 : now - since);
