@@ -61,27 +61,57 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted): Se
   );
   const opened = rig.lines.filter(({ id }) => wanted.open.has(id));
 
-  shut();
-  off();
+  quieten();
   rest(decayLeft());
-  // Who has to come back to the desk at the end leaves it to the end; who has not does it before walking on.
-  for (const end of comesBack() ? (['stage', 'desk'] as const) : (['desk', 'stage'] as const)) plugs(end);
-  on();
+  if (comesBack()) {
+    plugs('stage');
+    plugs('desk');
+    // Feeds come on when everything is plugged, everywhere.
+    for (const place of visited([...rig.groups.map((group) => group.place), ...rig.lines.map(({ stage }) => stage)]))
+      onAt(place);
+  } else {
+    // Nothing is left to do at the desk afterwards: its plugs come first, and nobody walks back.
+    plugs('desk');
+    plugs('stage');
+  }
   rest(settleLeft());
   open();
 
   return { steps, refused, disturbed: disturbedBy(rig, present, wanted, new Set(turned.map(({ key }) => key))) };
 
-  /** Whatever a feed could bang into, and the inlets that are plugged. */
-  function shut(): void {
+  /** Places once each, the one where somebody stands already first. */
+  function visited(places: readonly string[]): string[] {
+    const distinct = [...new Set(places)];
+    const here = steps.findLast(({ place }) => place !== undefined)?.place;
+    return here !== undefined && distinct.includes(here)
+      ? [here, ...distinct.filter((place) => place !== here)]
+      : distinct;
+  }
+
+  /** Shuts whatever a feed could bang into, and the inlets that are plugged; turns off what has to be off. */
+  function quieten(): void {
     const keys = new Set(turned.map(({ key }) => key));
     const banged = rig.lines.filter((line) => line.groups.some((key) => keys.has(key)) || supplied.includes(line));
     const quiet = rig.lines.filter((line) => banged.includes(line) || leaving.includes(line) || coming.includes(line));
-    const place = banged[0]?.desk ?? turned[0]?.place;
-    if ((banged.length || turned.length) && state.monitors !== 'down') put({ do: 'monitors', to: 'down' }, place);
-    for (const desk of new Set(quiet.map((line) => line.desk))) {
-      const lines = quiet.filter((line) => line.desk === desk && state.muted[line.id] !== true).map(({ id }) => id);
-      if (lines.length) put({ do: 'mute', lines }, desk);
+    const places = [...quiet.map((line) => line.desk), ...turned.map(({ place }) => place)];
+    if ((banged.length || turned.length) && state.monitors !== 'down')
+      put({ do: 'monitors', to: 'down' }, banged[0]?.desk ?? turned[0].place);
+    for (const place of visited(places)) {
+      const lines = quiet.filter((line) => line.desk === place && state.muted[line.id] !== true).map(({ id }) => id);
+      if (lines.length) put({ do: 'mute', lines }, place);
+      offAt(place);
+    }
+    for (const place of visited(turned.map((group) => group.place))) offAt(place);
+    for (const { id, stage } of supplied)
+      if (state.supplies[id].on !== false) put({ do: 'supply', line: id, on: false }, stage);
+  }
+
+  /** Turns off the switches at a place that have to be off and may be. */
+  function offAt(place: string): void {
+    for (const group of turned) {
+      const keep = !handled.has(group.key) && feedFor(group) !== 'off';
+      const action: Action = { do: 'feed', group: group.key, to: 'off' };
+      if (group.place === place && live(state, group.key) && !keep && !breach(rig, state, action)) put(action, place);
     }
   }
 
@@ -92,15 +122,6 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted): Se
       opened.some(({ id }) => state.muted[id] !== false) ||
       (opened.length > 0 && state.monitors !== 'open')
     );
-  }
-
-  function off(): void {
-    for (const group of turned) {
-      const keep = !handled.has(group.key) && feedFor(group) !== 'off';
-      if (live(state, group.key) && !keep) put({ do: 'feed', group: group.key, to: 'off' }, group.place);
-    }
-    for (const { id, stage } of supplied)
-      if (state.supplies[id].on !== false) put({ do: 'supply', line: id, on: false }, stage);
   }
 
   /** What is left of every wait before anybody plugs; they run side by side. */
@@ -117,30 +138,40 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted): Se
     if (seconds > 0) put({ do: 'wait', seconds });
   }
 
-  /** Everything at one end, place by place; at each place out before in. */
+  /** Everything at one end, place by place. */
   function plugs(end: 'stage' | 'desk'): void {
-    for (const place of new Set([...leaving, ...coming].map((line) => line[end]))) {
-      for (const line of leaving)
-        if (line[end] === place && state.ends[line.id][end] !== false) put({ do: 'unplug', line: line.id, end }, place);
-      for (const line of coming)
-        if (line[end] === place && state.ends[line.id][end] !== true) put({ do: 'plug', line: line.id, end }, place);
-    }
+    for (const place of visited([...leaving, ...coming].map((line) => line[end]))) plugsAt(end, place);
   }
 
-  function on(): void {
-    for (const device of new Set(rig.groups.map(({ device: own }) => own))) {
-      const own = rig.groups.filter((group) => group.device === device);
+  /** At one place, out before in. */
+  function plugsAt(end: 'stage' | 'desk', place: string): void {
+    for (const line of leaving)
+      if (line[end] === place && state.ends[line.id][end] !== false) put({ do: 'unplug', line: line.id, end }, place);
+    for (const line of coming)
+      if (line[end] === place && state.ends[line.id][end] !== true) put({ do: 'plug', line: line.id, end }, place);
+  }
+
+  /** Mains, outboard supplies and switches at a place. */
+  function onAt(place: string): void {
+    const here = rig.groups.filter((group) => group.place === place);
+    for (const device of new Set(here.map(({ device: own }) => own))) {
+      const own = here.filter((group) => group.device === device);
       const needed =
         own.some((group) => feedFor(group) !== 'off') ||
         opened.some(({ groups }) => own.some(({ key }) => groups.includes(key)));
-      if (needed && state.mains[device] !== true) put({ do: 'mains', device, on: true }, own[0].place);
+      if (needed && state.mains[device] !== true) put({ do: 'mains', device, on: true }, place);
     }
     for (const line of rig.lines)
-      if (state.supplies[line.id]?.on === false && suits(wanted, line))
-        put({ do: 'supply', line: line.id, on: true }, line.stage);
-    for (const group of rig.groups)
+      if (
+        line.stage === place &&
+        state.supplies[line.id]?.on === false &&
+        suits(wanted, line) &&
+        isThrough(state, line)
+      )
+        put({ do: 'supply', line: line.id, on: true }, place);
+    for (const group of here)
       if (state.feeds[group.key].feed !== feedFor(group))
-        put({ do: 'feed', group: group.key, to: feedFor(group) }, group.place);
+        put({ do: 'feed', group: group.key, to: feedFor(group) }, place);
   }
 
   function settleLeft(): Seconds {
@@ -157,7 +188,7 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted): Se
   }
 
   function open(): void {
-    for (const desk of new Set(opened.map((line) => line.desk))) {
+    for (const desk of visited(opened.map((line) => line.desk))) {
       const lines = opened.filter((line) => line.desk === desk && state.muted[line.id] !== false).map(({ id }) => id);
       if (lines.length) put({ do: 'open', lines }, desk);
     }
