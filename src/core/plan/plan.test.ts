@@ -205,6 +205,56 @@ describe('wishes', () => {
   });
 });
 
+describe('two outputs on one direct box', () => {
+  const desk = deviceOf('desk', [{ inlets: 2, offers: ['P48'], feed: 'off' }]);
+  const piano = { kind: 'line-output' };
+  const rig = rigOf(
+    [desk],
+    [
+      {
+        id: 'left',
+        name: 'left',
+        source: piano,
+        links: [cable(3, 'ts635'), { kind: 'passive-direct-box', id: 'box' }, cable(8)],
+        inlet: { device: 'desk', inlet: '1' },
+      },
+      {
+        id: 'right',
+        name: 'right',
+        source: piano,
+        links: [cable(3, 'ts635')],
+        inlet: { into: { line: 'left', link: 'box', port: 'through' } },
+      },
+    ],
+  );
+
+  test('stay so, to watch, where there is nothing else', async () => {
+    const { proposal } = await planned(rig, []);
+    expect(proposal).toMatchObject({ leftOut: [], toGet: [], lines: [], same: 2, counts: { Watch: 2 } });
+    expect(proposal.document.lines).toEqual(rig.lines);
+  });
+
+  test('move to another switch together', async () => {
+    const wishes = { forbidden: [{ to: { device: 'desk', inlet: '1' } }] };
+    const { proposal } = await planned({ ...rig, wishes }, [], { onlyKit: true });
+    expect(proposal.leftOut).toEqual([]);
+    expect(proposal.document.lines.map(({ inlet }) => inlet)).toEqual([
+      { device: 'desk', inlet: '2' },
+      rig.lines[1].inlet,
+    ]);
+    expect(() => readDocument(structuredClone(proposal.document))).not.toThrow();
+  });
+
+  test('get a box each where the kit has one', async () => {
+    const { proposal } = await planned(rig, [
+      link('stereo', 2, { kind: 'stereo-direct-box' }),
+      link('eight', 2, cable(8)),
+    ]);
+    expect(proposal.counts).toMatchObject({ Clear: 2 });
+    expect(change(proposal, 'right').reason).toBe('To watch now: the link-through socket is used as a second input.');
+  });
+});
+
 describe('what is to be got', () => {
   const line = (id: string, kind: string, inlet: string) => ({
     id,

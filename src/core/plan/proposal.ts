@@ -109,7 +109,7 @@ export function proposalOf(
       return [task.line, ...task.followers].map(({ id, name }) => ({ line: id, name, reason }));
     }),
     toGet: toGetOf(arranged),
-    same: arranged.placed.length - lines.length,
+    same: arranged.document.lines.length - lines.length,
     counts: countsOf(after),
     reached,
     optimal,
@@ -128,9 +128,9 @@ const named = ({ document }: Ground, ref: InletRef): InletRef & { name: string }
 };
 
 function changeOf(ground: Ground, placed: Placed): Omit<LineChange, 'before' | 'after' | 'reason'> | undefined {
-  const { task, column, inlet, pieces, line } = placed;
+  const { task, column, inlet, pieces, line, along } = placed;
   const old = task.line;
-  const kept = task.followers.length ? old.links.map((_, n) => n) : keptLinks(old, column.judged.chain.steps, pieces);
+  const kept = along.length ? old.links.map((_, n) => n) : keptLinks(old, column.judged.chain.steps, pieces);
   const stays = new Set(kept);
   const moved = !task.now || task.now.device !== inlet.device || task.now.inlet !== inlet.inlet;
   const putIn = line.links.filter((_, n) => kept[n] === undefined).map(pieceLabel);

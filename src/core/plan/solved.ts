@@ -77,10 +77,10 @@ function proved(
       .map(({ id }) => id)
       .filter((id) => !GOOD.has(after.lines.find((line) => line.id === id)?.verdict ?? '')),
   );
-  const fails = ({ task }: Arranged['placed'][number]) => [task.line, ...task.followers].some(({ id }) => bad.has(id));
+  const fails = ({ line, along }: Arranged['placed'][number]) => [line, ...along].some(({ id }) => bad.has(id));
   if (bad.size === 0) return proposalOf(ground, columns, arranged, outcome, before, after);
   const gone = arranged.placed.filter(fails);
-  const ids = new Set(gone.flatMap(({ task }) => [task.line.id, ...task.followers.map(({ id }) => id)]));
+  const ids = new Set(gone.flatMap(({ line, along }) => [line, ...along].map(({ id }) => id)));
   const rest: Arranged = {
     ...arranged,
     placed: arranged.placed.filter((placed) => !fails(placed)),

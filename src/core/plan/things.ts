@@ -54,7 +54,11 @@ export function withOneThingEach(
 
 /** Lines that no chain of the kit can serve anywhere: each of them wants a thing of its own. */
 const hopelessOf = ({ tasks }: Ground, columns: readonly Column[]): Set<string> =>
-  new Set(tasks.flatMap(({ line }, task) => (columns.some((column) => column.task === task) ? [] : [line.id])));
+  new Set(
+    tasks.flatMap(({ line }, task) =>
+      columns.some((column) => column.task === task || column.covers?.includes(task)) ? [] : [line.id],
+    ),
+  );
 
 const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) => sum + count, 0);
 

@@ -1,7 +1,7 @@
 import { VERDICT_ORDER, type Verdict } from '../../check/finding';
 import type { Schools } from '../../check/schools';
 import { endsInLink, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
-import { rigPathsOf } from '../../rig/paths';
+import { rigPathsOf, type RigPath } from '../../rig/paths';
 import { setFeed } from '../../rig/rigEdits';
 import { isPhantom, type FeedName } from '../../standards/feeds';
 import { assessed, type Assess, type Assessment } from '../assess';
@@ -9,7 +9,7 @@ import { changesOf, type Chain } from '../chains/chain';
 import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
 import { isCable, lengthOf, pieceKey, type Piece } from '../pieces';
 import { runTo, type Task } from '../tasks';
-import { feedsOf, groupKey, siteOf, type Place } from './places';
+import { feedsOf, groupKey, inletKey, siteOf, type Place } from './places';
 
 /** One way to place one task: where, at which feed, over which links. */
 export interface Column {
@@ -29,6 +29,8 @@ export interface Column {
   amps: { device: string; micro: number }[];
   /** Feeds that other switches must have, for lines that hang on its links. */
   also: { group: string; feed: FeedName }[];
+  /** Tasks that it places as well: lines that stay in the link-through of its box. */
+  covers?: number[];
 }
 
 export interface Ground {
@@ -58,15 +60,30 @@ const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 export function columnsAt(ground: Ground, task: number, place: number): Column[] {
   const { tasks, places } = ground;
   const { toGet } = places[place];
-  const columns = tasks[task].followers.length
-    ? bundleColumns(ground, task, place)
-    : feedsOf(places[place]).flatMap((feed) => lineColumns(ground, task, place, feed));
+  const { followers, line } = tasks[task];
+  const driven = tasks.flatMap((other, n) => (drivenInto(other, line.id) ? [n] : []));
+  const columns = followers.length
+    ? bundleColumns(ground, task, place, followers)
+    : [
+        ...feedsOf(places[place]).flatMap((feed) => lineColumns(ground, task, place, feed)),
+        // Or everything stays as it is, with whoever is driven into its box.
+        ...(driven.length
+          ? bundleColumns(
+              ground,
+              task,
+              place,
+              driven.map((n) => tasks[n].line),
+            ).map((column) => ({ ...column, covers: driven }))
+          : []),
+      ];
   if (!toGet) return columns;
   return columns.map((column) => ({
     ...column,
     judged: { ...column.judged, uses: [...column.judged.uses, toGet] },
   }));
 }
+
+const drivenInto = ({ line }: Task, host: string): boolean => endsInLink(line) && line.inlet.into.line === host;
 
 /** What each link of a task's line is, where there is still one of it. */
 export const ownPieces = ({ line }: Task, pieces: readonly Piece[]): (Piece | undefined)[] =>
@@ -133,11 +150,11 @@ const lowerFeeds = (place: Place, feed: FeedName): FeedName[] =>
     : [];
 
 /** A line with others on its links: all links stay, the others stay on their inlets, the line itself may move. */
-function bundleColumns(ground: Ground, n: number, at: number): Column[] {
+function bundleColumns(ground: Ground, n: number, at: number, followers: readonly RigLine[]): Column[] {
   const { document, tasks, places, pieces, schools } = ground;
   const task = tasks[n];
   const place = places[at];
-  const { line, followers, now } = task;
+  const { line, now } = task;
   const own = ownPieces(task, pieces);
   if (own.some((piece) => !piece) || !reachesOver(task, runTo(document, task, place.device.id))) return [];
   const held = followers.flatMap((other) => (endsInLink(other) ? [] : [other.inlet]));
@@ -150,6 +167,7 @@ function bundleColumns(ground: Ground, n: number, at: number): Column[] {
   const moved: RigLine = { ...line, inlet: { device: place.device.id, inlet } } as RigLine;
   const small: RigDocument = { ...document, lines: [moved, ...followers] };
   const links = [...line.links, ...followers.flatMap((other) => other.links)];
+  const elsewhere = Number(now !== undefined && now.device !== place.device.id);
   return feedsOf(place).flatMap((feed) =>
     combinations(groups.filter(({ key }) => key !== ownGroup)).flatMap((also): Column[] => {
       const set = [...also, ...(place.group ? [{ device: place.device.id, group: place.group.id, feed }] : [])].reduce(
@@ -176,18 +194,29 @@ function bundleColumns(ground: Ground, n: number, at: number): Column[] {
             ...worst,
             chain,
             uses: links.map(pieceKey),
-            changes: changesOf({ source: task.source, links: line.links }, chain),
+            changes: changesOf({ source: task.source, links: line.links }, chain) + elsewhere,
             complexity: 0,
           },
           watch: (all as Assessment[]).filter(({ verdict }) => verdict === 'Watch').length,
           needs: feed !== 'off' && all[0]!.amps > 1e-4,
           above: 0,
-          amps: paths.map(({ inlet: ref }, k) => ({ device: ref.device, micro: Math.ceil(all[k]!.amps * MICRO) })),
+          amps: drawn(paths, all as Assessment[]),
           also: also.map(({ device, group, feed: to }) => ({ group: groupKey(device, group), feed: to })),
         },
       ];
     }),
   );
+}
+
+/** What each inlet gives; lines that meet before one inlet are fed by it once. */
+function drawn(paths: readonly RigPath[], all: readonly Assessment[]): Column['amps'] {
+  const byInlet = new Map<string, { device: string; micro: number }>();
+  paths.forEach(({ inlet }, n) => {
+    const micro = Math.ceil(all[n].amps * MICRO);
+    const known = byInlet.get(inletKey(inlet));
+    if (!known || known.micro < micro) byInlet.set(inletKey(inlet), { device: inlet.device, micro });
+  });
+  return [...byInlet.values()];
 }
 
 interface SwitchFeeds {

@@ -19,6 +19,8 @@ export interface Placed {
   /** For each link: the piece it is, and, where it is a cable that had only to reach, the slot it fills. */
   pieces: { piece: Piece; slot?: string }[];
   line: RigLine;
+  /** Lines that go with it as they are. */
+  along: readonly RigLine[];
 }
 
 /** A solution in terms of the rig. */
@@ -51,7 +53,11 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
     const pieces = chain.steps.map(({ slot, piece }) =>
       slot ? { piece: cables(slotKey(slot)), slot: slotKey(slot) } : { piece },
     );
-    return [{ task, column, inlet: inlets[n]!, pieces, line: builtLine(task, column, inlets[n]!, pieces) }];
+    const along = [...task.followers, ...(column.covers ?? []).map((other) => tasks[other].line)];
+    const line = along.length
+      ? withEnds(task.line, { inlet: inlets[n]! })
+      : builtLine(task, column, inlets[n]!, pieces);
+    return [{ task, column, inlet: inlets[n]!, pieces, line, along }];
   });
   const feeds = document.devices.flatMap(({ id, groups }) =>
     groups.map((group) => ({
@@ -60,7 +66,7 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
       feed: model.feeds.find((each) => each.group === groupKey(id, group.id) && on(each.variable))!.feed,
     })),
   );
-  const lines = new Map(placed.flatMap(({ task, line }) => [line, ...task.followers].map((each) => [each.id, each])));
+  const lines = new Map(placed.flatMap(({ line, along }) => [line, ...along].map((each) => [each.id, each])));
   // A device to get that no line is on need not be got.
   const unused = new Set(
     ground.places
@@ -75,7 +81,7 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
   return {
     document: tidied(feeds.reduce((rig, { device, group, feed }) => setFeed(rig, device, group, feed), arranged)),
     placed,
-    out: tasks.filter((_, n) => !columns[n]),
+    out: tasks.filter(({ line }, n) => !columns[n] && !lines.has(line.id)),
     feeds: feeds.filter(({ device }) => !unused.has(device)),
     got: model.got.flatMap(({ piece, variable }) => {
       const count = Math.round(solution[variable]);
@@ -127,13 +133,7 @@ function cableSupply({ cables }: Model, solution: readonly number[]): (slot: str
 }
 
 /** The line with its new links: whatever serves already stays the very part it is. */
-function builtLine(
-  { line, followers, source }: Task,
-  column: Column,
-  inlet: InletRef,
-  pieces: Placed['pieces'],
-): RigLine {
-  if (followers.length) return withEnds(line, { inlet });
+function builtLine({ line, source }: Task, column: Column, inlet: InletRef, pieces: Placed['pieces']): RigLine {
   const { chain } = column.judged;
   const kept = keptLinks(line, chain.steps, pieces);
   const links = pieces.map(({ piece }, n): Part => {

@@ -40,7 +40,7 @@ export function greedySolution(ground: Ground, model: Model): number[] {
           lengthOf(a.piece.part) - lengthOf(b.piece.part),
       )[0];
 
-  const options = tasks.map((_, n) => columns.filter(({ column }) => column.task === n));
+  const options = tasks.map((_, n) => columns.filter(({ column }) => column.task === n && !column.covers));
   const home = ({ task, place }: Column): boolean => {
     const { now } = tasks[task];
     return places[place].device.id === now?.device && places[place].inlets.includes(now.inlet);

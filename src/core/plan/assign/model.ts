@@ -14,7 +14,10 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
   const { program, out, byTask } = draft;
   // Every task has one column, or is left out.
   byTask.forEach((own, task) =>
-    program.row([[out[task], 1], ...own.map(({ variable }): Term => [variable, 1])], { lower: 1, upper: 1 }),
+    program.row([[out[task], 1], ...[...own, ...draft.covering(task)].map(({ variable }): Term => [variable, 1])], {
+      lower: 1,
+      upper: 1,
+    }),
   );
   inlets(draft);
   switches(draft);

@@ -44,6 +44,8 @@ export interface Draft extends Omit<Model, 'stages'> {
   options: ModelOptions;
   /** The columns of each task. */
   byTask: Model['columns'][];
+  /** Columns of another task that place a task as well. */
+  covering: (task: number) => Model['columns'];
   /** By switch: it is on, and nobody is there. */
   idle: number[];
 }
@@ -57,6 +59,7 @@ export function draftOf(ground: Ground, columns: readonly Column[], options: Mod
     program,
     columns: own,
     byTask: ground.tasks.map((_, task) => own.filter(({ column }) => column.task === task)),
+    covering: (task) => own.filter(({ column }) => column.covers?.includes(task)),
     out: ground.tasks.map(() => program.variable()),
     stays: ground.tasks.map(() => undefined),
     seats: new Map(),

@@ -35,7 +35,12 @@ export function stages(draft: Draft): Stage[] {
     ),
   ];
   const least = draft.byTask.map((own, task) =>
-    Math.min(lines[task] * weightsOf({ goals: fit })[0], ...own.map(({ column }) => column.watch)),
+    Math.min(
+      lines[task] * weightsOf({ goals: fit })[0],
+      ...own.map(({ column }) => column.watch),
+      // Whoever is placed along with another one counts there.
+      ...draft.covering(task).map(() => 0),
+    ),
   );
   const feeds = [
     goal('feeds where nobody needs them', draft.feeds.length + total, [
@@ -74,7 +79,8 @@ function moves(draft: Draft): { terms: Term[]; offset: number } {
     const own = now && draft.seats.get(task)?.filter(({ key }) => key === inletKey(now));
     const stays = draft.stays[task];
     if (own) return own.map(({ variable }): Term => [variable, -1]);
-    return stays === undefined ? [] : [[stays, -1]];
+    if (stays !== undefined) return [[stays, -1]];
+    return draft.covering(task).map(({ variable }): Term => [variable, -1]);
   });
   return { terms, offset };
 }
