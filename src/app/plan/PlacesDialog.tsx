@@ -47,11 +47,11 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
         </Typography>
         <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
           <Box component="section" aria-label="Places">
-            <Typography variant="h3" component="h3" gutterBottom>
+            <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
               Places
             </Typography>
             {locations.map(({ id, name }) => (
-              <Box key={id} sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
+              <Box key={id} sx={{ display: 'flex', alignItems: 'center', mb: 1.5 }}>
                 <TextField
                   fullWidth
                   label="Place"
@@ -77,7 +77,7 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
             </Box>
           </Box>
           <Box component="section" aria-label="Runs">
-            <Typography variant="h3" component="h3" gutterBottom>
+            <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
               Runs, in metres
             </Typography>
             {pairs.length === 0 && (
@@ -147,7 +147,7 @@ function Standing({
 }) {
   return (
     <Box component="section" aria-label={title}>
-      <Typography variant="h3" component="h3" sx={{ mb: 1.25 }}>
+      <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
         {title}
       </Typography>
       {entries.map(({ id, name, location }) => (
@@ -159,7 +159,7 @@ function Standing({
           value={location ?? NOWHERE}
           onChange={(event) => onChange(id, event.target.value)}
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
-          sx={{ mb: 1.25 }}
+          sx={{ mb: 1.5 }}
         >
           <MenuItem value={NOWHERE}>not stated</MenuItem>
           {locations.map((place) => (
@@ -193,7 +193,7 @@ function RunField({ label, metres, onChange }: RunFieldProps) {
       helperText={wrong ? 'A length from 0 to 500 m, or empty' : undefined}
       fullWidth
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-      sx={{ mb: 1.25 }}
+      sx={{ mb: 1.5 }}
     />
   );
 }

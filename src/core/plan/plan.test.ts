@@ -245,6 +245,13 @@ describe('two outputs on one direct box', () => {
     expect(() => readDocument(structuredClone(proposal.document))).not.toThrow();
   });
 
+  test('but not where one of them is pinned to an inlet of its own', async () => {
+    const wishes = { pinned: [{ line: 'right', to: { device: 'desk', inlet: '2' } }] };
+    const { proposal } = await planned({ ...rig, wishes }, [], { onlyKit: true });
+    expect(proposal.leftOut.map(({ line }) => line)).toEqual(['right']);
+    expect(proposal.document.lines.map(({ id }) => id)).toEqual(['left']);
+  });
+
   test('get a box each where the kit has one', async () => {
     const { proposal } = await planned(rig, [
       link('stereo', 2, { kind: 'stereo-direct-box' }),

@@ -58,16 +58,17 @@ const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 
 /** Every way worth its while to place one task at one place: Clear or Watch, and not beaten by another one. */
 export function columnsAt(ground: Ground, task: number, place: number): Column[] {
-  const { tasks, places } = ground;
+  const { document, tasks, places } = ground;
   const { toGet } = places[place];
   const { followers, line } = tasks[task];
   const driven = tasks.flatMap((other, n) => (drivenInto(other, line.id) ? [n] : []));
+  const together = driven.length > 0 && !driven.some((n) => wished(document, tasks[n].line.id));
   const columns = followers.length
     ? bundleColumns(ground, task, place, followers)
     : [
         ...feedsOf(places[place]).flatMap((feed) => lineColumns(ground, task, place, feed)),
         // Or everything stays as it is, with whoever is driven into its box.
-        ...(driven.length
+        ...(together
           ? bundleColumns(
               ground,
               task,
@@ -82,6 +83,11 @@ export function columnsAt(ground: Ground, task: number, place: number): Column[]
     judged: { ...column.judged, uses: [...column.judged.uses, toGet] },
   }));
 }
+
+/** Whether somebody has said where a line belongs: then it cannot stay without an inlet of its own. */
+const wished = ({ wishes }: RigDocument, line: string): boolean =>
+  [...(wishes?.pinned ?? []), ...(wishes?.forbidden ?? [])].some((wish) => wish.line === line) ||
+  (wishes?.neighbours ?? []).some((pair) => pair.includes(line));
 
 const drivenInto = ({ line }: Task, host: string): boolean => endsInLink(line) && line.inlet.into.line === host;
 
