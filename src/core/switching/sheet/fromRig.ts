@@ -98,8 +98,21 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
   };
 }
 
+/** Until a line has lost its charge, in seconds; without end where that takes longer than anybody follows. */
+function decayOf(line: Line): Seconds {
+  const off = switchOff(line);
+  return off ? (off.decay ?? Infinity) : 0;
+}
+
+/** What makes a circuit; lines that are alike in it are followed once. */
+const circuitKey = ({ source, links, inlet, branches }: Line): string =>
+  JSON.stringify(
+    [source, ...links, inlet].map(({ kind, figures, choices, faults }) => [kind, figures, choices, faults]),
+  ) + JSON.stringify(branches ?? []);
+
 /** The longest of several times; undefined where one of them has no end. */
 function longest(lines: readonly Line[], time: (line: Line) => Seconds): Seconds | undefined {
-  const most = Math.max(0, ...lines.map(time));
+  const alike = new Map(lines.map((line) => [circuitKey(line), line]));
+  const most = Math.max(0, ...[...alike.values()].map(time));
   return Number.isFinite(most) ? most : undefined;
 }
