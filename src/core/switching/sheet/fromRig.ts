@@ -90,10 +90,7 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
     offers: group.offers,
     latched: group.latched ?? false,
     mutes: group.mutes ?? false,
-    decay: decayWait(
-      school,
-      longest(fed, (line) => switchOff(line)?.decay ?? (switchOff(line) ? Infinity : 0)),
-    ),
+    decay: decayWait(school, longest(fed, decayOf)),
     settle: settleWait(longest(fed, (line) => switchOn(line, ramp)?.settles ?? 0) ?? 0),
   };
 }
