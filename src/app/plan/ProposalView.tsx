@@ -141,6 +141,10 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
               <Outcome document={result} />
             </>
           )}
+          <Typography variant="caption" color="textSecondary" sx={{ flexBasis: '100%' }}>
+            This changes the rig here, not on the stage. Before anybody plugs: feeds off, monitors and headphones down,
+            wait.
+          </Typography>
         </Box>
       )}
     </Box>
