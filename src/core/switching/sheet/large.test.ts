@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import type { FeedName } from '../../standards/feeds';
+import { decayWait, settleWait, type SheetRig } from './rig';
+import { firstBreach, sequence, trips, type Step, type Wanted } from './sequence';
+import { after, bare, type SheetState } from './state';
+
+/** Rigs too large to try everything, by chance: up to twelve lines over five switches of three devices in four places. */
+
+const PLACES = ['stage', 'desk', 'wheelhouse', 'lockside'];
+const some = (list: readonly string[]) => fc.subarray([...list]);
+
+const rigs: fc.Arbitrary<SheetRig> = fc
+  .record({
+    devices: fc.array(fc.constantFrom(...PLACES), { minLength: 1, maxLength: 3 }),
+    groups: fc.array(
+      fc.record({
+        device: fc.nat(2),
+        latched: fc.boolean(),
+        mutes: fc.boolean(),
+        decay: fc.integer({ min: 0, max: 200 }),
+        settle: fc.integer({ min: 0, max: 30 }),
+      }),
+      { minLength: 1, maxLength: 5 },
+    ),
+    lines: fc.array(
+      fc.record({
+        stage: fc.constantFrom(...PLACES),
+        on: fc.array(fc.nat(4), { maxLength: 2 }),
+        supply: fc.boolean(),
+        stops: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 12 },
+    ),
+  })
+  .map(({ devices, groups, lines }) => {
+    const made = groups.map(({ device, latched, mutes, decay, settle }, n) => {
+      const own = device % devices.length;
+      return {
+        key: `group-${n}`,
+        name: `group ${n}`,
+        device: `device-${own}`,
+        place: devices[own],
+        offers: ['P48' as FeedName],
+        latched,
+        mutes,
+        decay: decayWait('longer', decay),
+        settle: settleWait(settle),
+      };
+    });
+    return {
+      groups: made,
+      lines: lines.map(({ stage, on, supply, stops }, n) => {
+        const keys = [...new Set(on.map((at) => made[at % made.length].key))];
+        return {
+          id: `line-${n}`,
+          name: `line ${n}`,
+          stage,
+          desk: made.find(({ key }) => key === keys[0])?.place ?? PLACES[1],
+          groups: keys,
+          stops: stops && keys[0] ? { [keys[0]]: ['P48' as FeedName] } : {},
+          supply,
+        };
+      }),
+    };
+  });
+
+const known = <T>(...values: T[]) => fc.constantFrom<T | 'unknown'>(...values, 'unknown');
+
+const situations = rigs.chain((rig) => {
+  const ids = rig.lines.map(({ id }) => id);
+  const keys = rig.groups.map(({ key }) => key);
+  const each = <T>(names: readonly string[], value: fc.Arbitrary<T>) =>
+    fc.tuple(...names.map(() => value)).map((values) => Object.fromEntries(names.map((name, n) => [name, values[n]])));
+  const state = fc
+    .record({
+      ends: each(ids, fc.record({ stage: known(true, false), desk: known(true, false) })),
+      feeds: each(keys, fc.record({ feed: known<FeedName>('off', 'P48'), since: fc.integer({ min: -300, max: 0 }) })),
+      muted: each(ids, known(true, false)),
+      supplies: each(
+        rig.lines.filter(({ supply }) => supply).map(({ id }) => id),
+        fc.record({ on: known(true, false), since: fc.integer({ min: -300, max: 0 }) }),
+      ),
+      monitors: known('down' as const, 'open' as const),
+      mains: each([...new Set(rig.groups.map(({ device }) => device))], known(true, false)),
+    })
+    .map((own): SheetState => ({ ...bare(rig), ...own }));
+  const wanted = fc
+    .record({ plugged: some(ids), exchanged: some(ids), on: some(keys), open: some(ids) })
+    .map(({ plugged, exchanged, on, open }): Wanted => ({
+      plugged: new Set(plugged),
+      exchanged: new Set(exchanged),
+      feeds: Object.fromEntries(on.map((key) => [key, 'P48' as const])),
+      open: new Set(open),
+    }));
+  return fc.record({ rig: fc.constant(rig), state, wanted });
+});
+
+const carriedOut = (rig: SheetRig, from: SheetState, steps: readonly Step[]) =>
+  steps.reduce((state, { action }) => after(rig, state, action), from);
+
+test('no sequence breaks an invariant, and each ends as wanted', () => {
+  fc.assert(
+    fc.property(situations, ({ rig, state, wanted }) => {
+      const { steps, refused } = sequence(rig, state, wanted);
+      expect(firstBreach(rig, state, steps)).toBeUndefined();
+      const end = carriedOut(rig, state, steps);
+      for (const { id } of rig.lines) {
+        expect([id, end.ends[id].stage === true && end.ends[id].desk === true]).toEqual([id, wanted.plugged.has(id)]);
+        if (wanted.open.has(id)) expect([id, end.muted[id]]).toEqual([id, false]);
+      }
+      const not = new Set(refused.map(({ group }) => group));
+      for (const { key } of rig.groups)
+        expect([key, end.feeds[key].feed]).toEqual([key, not.has(key) ? 'off' : (wanted.feeds[key] ?? 'off')]);
+    }),
+    { numRuns: 600 },
+  );
+});
+
+test('a sequence that is done has nothing left to do', () => {
+  fc.assert(
+    fc.property(situations, ({ rig, state, wanted }) => {
+      const settled = { ...wanted, exchanged: new Set<string>() };
+      const end = carriedOut(rig, state, sequence(rig, state, settled).steps);
+      expect(sequence(rig, end, settled).steps).toEqual([]);
+    }),
+    { numRuns: 300 },
+  );
+});
+
+test('waits run side by side: two at most, one before plugs and one before anything opens', () => {
+  fc.assert(
+    fc.property(situations, ({ rig, state, wanted }) => {
+      const { steps } = sequence(rig, state, wanted);
+      expect(steps.filter(({ action }) => action.do === 'wait').length).toBeLessThanOrEqual(2);
+      // From place to place a few times round at most, whatever the rig.
+      expect(trips(steps)).toBeLessThanOrEqual(6 * PLACES.length);
+    }),
+    { numRuns: 300 },
+  );
+});
