@@ -1,9 +1,12 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import loadHighs from 'highs';
+import { checkRig } from '@/core/check';
 import type { Part } from '@/core/gear';
 import { parseKit, type KitItem } from '@/core/kit';
-import { highsSolver, planRig, type Plan, type PlanRequest } from '@/core/plan';
+import { highsSolver, planRig, type Plan, type PlanRequest, type Proposal } from '@/core/plan';
+import { pieceKey } from '@/core/plan/pieces';
+import { stockOf } from '@/core/plan/stock';
 import { emptyRig, parseDocument, type Device, type RigDocument, type RigLine } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 
@@ -49,6 +52,30 @@ export const deviceOf = (
   const inlets = own.flatMap((group) => group.inlets.map((inlet) => ({ id: inlet, kind: 'three-pin' })));
   return { id, name: id, inlets, groups: own, ...more };
 };
+
+/** A line over five metres of cable to an inlet of the desk. */
+export const deskLine = (id: string, kind: string, inlet: string): RigLine => ({
+  id,
+  name: id,
+  source: { kind },
+  links: [cable(5)],
+  inlet: { device: 'desk', inlet },
+});
+
+export const verdicts = (document: RigDocument) => {
+  const { lines, unsolved } = checkRig(document);
+  return [...lines.map(({ verdict }) => verdict), ...unsolved.map(() => 'unsolved')];
+};
+export const change = ({ lines }: Proposal, id: string) => lines.find(({ line }) => line === id)!;
+
+/** Pieces of which a plan uses more than the stock has, things to get left aside. */
+export function overuse({ document }: Proposal, from: RigDocument, kit = demoKit()): string[] {
+  const stock = stockOf(kit, from);
+  const used = new Map<string, number>();
+  for (const { links } of document.lines)
+    for (const part of links) if (part.note !== 'to get') used.set(pieceKey(part), (used.get(pieceKey(part)) ?? 0) + 1);
+  return [...used].filter(([key, count]) => count > (stock.get(key)?.count ?? 0)).map(([key]) => key);
+}
 
 export const rigOf = (devices: Device[], lines: RigLine[]): RigDocument => ({ ...emptyRig('small'), devices, lines });
 

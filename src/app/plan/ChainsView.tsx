@@ -21,6 +21,7 @@ import {
 import type { FeedName } from '@/core/standards/feeds';
 import type { PlanDesk } from '@/workers/planWorker';
 import { ChainRow } from './ChainRow';
+import { Section } from './Section';
 import { useAnswer } from './usePlanDesk';
 
 interface Props {
@@ -57,40 +58,25 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.75 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
-        <TextField
-          select
+        <Choice
           label="From"
           value={source.id}
-          onChange={(event) => {
-            setSource(event.target.value);
+          options={sources.map(({ id, name, kit: inKit }) => [id, inKit ? `${name}, from the kit` : name])}
+          onChoose={(id) => {
+            setSource(id);
             setInlet(undefined);
             setFeed(undefined);
           }}
-          sx={{ minWidth: 210 }}
-        >
-          {sources.map(({ id, name, kit: inKit }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-              {inKit && ', from the kit'}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
+        />
+        <Choice
           label="To"
           value={inlet.key}
-          onChange={(event) => {
-            setInlet(event.target.value);
+          options={inlets.map(({ key, name }) => [key, name])}
+          onChoose={(key) => {
+            setInlet(key);
             setFeed(undefined);
           }}
-          sx={{ minWidth: 210 }}
-        >
-          {inlets.map(({ key, name }) => (
-            <MenuItem key={key} value={key}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
+        />
         {inlet.group && (
           <ToggleButtonGroup
             exclusive
@@ -112,7 +98,7 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
       </Box>
       {chains && (
         <>
-          <List title={chains.allowed.length ? 'Best first' : 'Nothing in the kit works here'}>
+          <Section ordered title={chains.allowed.length ? 'Best first' : 'Nothing in the kit works here'}>
             {chains.allowed.map((chain) => (
               <ChainRow
                 key={chain.rank}
@@ -125,13 +111,13 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
                 note={turned ? `with ${inlet.group!.name} at ${feedLabel(set)}` : undefined}
               />
             ))}
-          </List>
+          </Section>
           {chains.refused.length > 0 && (
-            <List title="Shorter, and not allowed">
+            <Section ordered title="Shorter, and not allowed">
               {chains.refused.map((chain, n) => (
                 <ChainRow key={n} chain={chain} />
               ))}
-            </List>
+            </Section>
           )}
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
             Order: verdict, points to watch, balance, level above the noise of a usual preamplifier (−128 dBu, common
@@ -208,15 +194,27 @@ function inletChoices({ devices }: RigDocument) {
   );
 }
 
-function List({ title, children }: { title: string; children: React.ReactNode }) {
+interface ChoiceProps {
+  label: string;
+  value: string;
+  options: [value: string, name: string][];
+  onChoose: (value: string) => void;
+}
+
+function Choice({ label, value, options, onChoose }: ChoiceProps) {
   return (
-    <Box component="section" aria-label={title} sx={{ mt: 2 }}>
-      <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {title}
-      </Typography>
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
-        {children}
-      </Box>
-    </Box>
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+      sx={{ minWidth: 210 }}
+    >
+      {options.map(([key, name]) => (
+        <MenuItem key={key} value={key}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }

@@ -12,9 +12,9 @@ import {
 } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION } from './document';
-import { arrangementSchema } from './arrangementSchema';
+import { arrangementSchema } from './arrangementJsonSchema';
 import { BATTERY_FIGURES, CHEMISTRIES, DEVICE_FIGURES } from './deviceFigures';
-import { deviceFigure, identifier, mapped, name, object, text, type Schema } from './schemaParts';
+import { deviceFigure, identifier, mapped, name, object, text, type Schema } from './jsonSchemaParts';
 
 const figure = ({ label, unit, min, max, typical, help }: FigureSpec): Schema =>
   object(

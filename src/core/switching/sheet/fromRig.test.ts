@@ -1,8 +1,9 @@
 import { demoRig } from '../../../../tests/planning';
+import { carriedOut } from '../../../../tests/sheets';
 import { sheetRig } from './fromRig';
 import type { SheetRig } from './rig';
-import { firstBreach, sequence, trips, type Step, type Wanted } from './sequence';
-import { after, bare, type SheetState } from './state';
+import { firstBreach, sequence, trips, type Wanted } from './sequence';
+import { bare } from './state';
 
 /** Everything as the document has it. */
 function asDocumented(rig: SheetRig, id: string): Wanted {
@@ -15,9 +16,6 @@ function asDocumented(rig: SheetRig, id: string): Wanted {
     open: new Set(rig.lines.map((line) => line.id)),
   };
 }
-const carriedOut = (rig: SheetRig, from: SheetState, steps: readonly Step[]) =>
-  steps.reduce((state, { action }) => after(rig, state, action), from);
-
 describe('Lock Nine, mended', () => {
   const rig = sheetRig(demoRig('lock-nine-mended'));
   const wanted = asDocumented(rig, 'lock-nine-mended');

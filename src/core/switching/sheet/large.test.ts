@@ -1,8 +1,9 @@
 import fc from 'fast-check';
+import { carriedOut } from '../../../../tests/sheets';
 import type { FeedName } from '../../standards/feeds';
 import { decayWait, settleWait, type SheetRig } from './rig';
-import { firstBreach, sequence, trips, type Step, type Wanted } from './sequence';
-import { after, bare, type SheetState } from './state';
+import { firstBreach, sequence, trips, type Wanted } from './sequence';
+import { bare, type SheetState } from './state';
 
 /** Rigs too large to try everything, by chance: up to twelve lines over five switches of three devices in four places. */
 
@@ -94,9 +95,6 @@ const situations = rigs.chain((rig) => {
     }));
   return fc.record({ rig: fc.constant(rig), state, wanted });
 });
-
-const carriedOut = (rig: SheetRig, from: SheetState, steps: readonly Step[]) =>
-  steps.reduce((state, { action }) => after(rig, state, action), from);
 
 test('no sequence breaks an invariant, and each ends as wanted', () => {
   fc.assert(

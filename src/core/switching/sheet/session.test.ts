@@ -1,33 +1,11 @@
 import fc from 'fast-check';
-import { decayWait, settleWait, type SheetRig } from './rig';
+import { group, line } from '../../../../tests/sheets';
+import type { SheetRig } from './rig';
 import { firstBreach } from './sequence';
 import { newSession, reported, ReportRefused, type Aim, type Report, type Session } from './session';
 import { bare } from './state';
 
-const RIG: SheetRig = {
-  lines: ['one', 'two'].map((id) => ({
-    id,
-    name: id,
-    stage: 'stage end',
-    desk: 'desk end',
-    groups: ['bank'],
-    stops: {},
-    supply: false,
-  })),
-  groups: [
-    {
-      key: 'bank',
-      name: 'bank',
-      device: 'desk',
-      place: 'desk end',
-      offers: ['P48'],
-      latched: false,
-      mutes: false,
-      decay: decayWait('longer', 20),
-      settle: settleWait(5),
-    },
-  ],
-};
+const RIG: SheetRig = { lines: [line('one', ['bank']), line('two', ['bank'])], groups: [group('bank')] };
 
 const AIM: Aim = {
   kind: 'set-up',

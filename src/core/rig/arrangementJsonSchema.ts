@@ -7,7 +7,7 @@ import {
   MOST_WISHES,
   RUN_FIGURE,
 } from './deviceFigures';
-import { deviceFigure, identifier, mapped, name, object, type Schema } from './schemaParts';
+import { deviceFigure, identifier, mapped, name, object, type Schema } from './jsonSchemaParts';
 
 const inletRef = object({ device: identifier, inlet: identifier }, ['device', 'inlet']);
 const list = (items: Schema, maxItems: number, more: Schema = {}): Schema => ({

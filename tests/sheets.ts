@@ -1,0 +1,59 @@
+import type { FeedName } from '@/core/standards/feeds';
+import { decayWait, settleWait, type SheetGroup, type SheetLine, type SheetRig } from '@/core/switching/sheet/rig';
+import type { Step, Wanted } from '@/core/switching/sheet/sequence';
+import { after, type SheetState } from '@/core/switching/sheet/state';
+
+/** What tests of run sheets have in common: small rigs, wishes, carrying steps out. */
+
+export const group = (key: string, more: Partial<SheetGroup> = {}): SheetGroup => ({
+  key,
+  name: key,
+  device: 'desk',
+  place: 'desk end',
+  offers: ['P48'],
+  latched: false,
+  mutes: false,
+  decay: decayWait('longer', 20),
+  settle: settleWait(5),
+  ...more,
+});
+export const line = (id: string, groups: string[], more: Partial<SheetLine> = {}): SheetLine => ({
+  id,
+  name: id,
+  stage: 'stage end',
+  desk: 'desk end',
+  groups,
+  stops: {},
+  supply: false,
+  ...more,
+});
+
+/** A ribbon and a condenser on one switch, a third line with a supply of its own on another. */
+export const RIG: SheetRig = {
+  lines: [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a']), line('boxed', ['b'], { supply: true })],
+  groups: [group('a', { latched: true }), group('b')],
+};
+
+export const wish = (
+  plugged: string[],
+  feeds: Record<string, FeedName>,
+  open: string[],
+  exchanged: string[] = [],
+): Wanted => ({
+  plugged: new Set(plugged),
+  feeds,
+  open: new Set(open),
+  exchanged: new Set(exchanged),
+});
+
+export const carriedOut = (rig: SheetRig, from: SheetState, steps: readonly Step[]): SheetState =>
+  steps.reduce((state, { action }) => after(rig, state, action), from);
+
+export const SMALL: SheetRig = {
+  lines: [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a'])],
+  groups: [group('a', { latched: true })],
+};
+export const TWO: SheetRig = {
+  lines: [line('one', ['a']), line('both', ['a', 'b'])],
+  groups: [group('a'), group('b')],
+};
