@@ -1,5 +1,12 @@
 import type { FeedName } from '@/core/standards/feeds';
-import { decayWait, settleWait, type SheetGroup, type SheetLine, type SheetRig } from '@/core/switching/sheet/rig';
+import {
+  decayWait,
+  settleWait,
+  type SheetDevice,
+  type SheetGroup,
+  type SheetLine,
+  type SheetRig,
+} from '@/core/switching/sheet/rig';
 import type { Step, Wanted } from '@/core/switching/sheet/sequence';
 import { after, type SheetState } from '@/core/switching/sheet/state';
 
@@ -15,24 +22,36 @@ export const group = (key: string, more: Partial<SheetGroup> = {}): SheetGroup =
   mutes: false,
   decay: decayWait('longer', 20),
   settle: settleWait(5),
+  charge: [
+    { at: 0, volts: 48 },
+    { at: 20, volts: 1 },
+  ],
   ...more,
 });
 export const line = (id: string, groups: string[], more: Partial<SheetLine> = {}): SheetLine => ({
   id,
   name: id,
+  source: 'a source',
+  inlet: `inlet of ${id}`,
+  device: 'desk',
   stage: 'stage end',
   desk: 'desk end',
+  mixedAt: 'desk end',
   groups,
   stops: {},
   supply: false,
   ...more,
 });
 
+const devices: SheetDevice[] = [{ id: 'desk', name: 'desk', place: 'desk end', cells: false }];
+/** Lines on switches of one desk. */
+export const rigWith = (lines: SheetLine[], groups: SheetGroup[]): SheetRig => ({ lines, groups, devices });
+
 /** A ribbon and a condenser on one switch, a third line with a supply of its own on another. */
-export const RIG: SheetRig = {
-  lines: [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a']), line('boxed', ['b'], { supply: true })],
-  groups: [group('a', { latched: true }), group('b')],
-};
+export const RIG = rigWith(
+  [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a']), line('boxed', ['b'], { supply: true })],
+  [group('a', { latched: true }), group('b')],
+);
 
 export const wish = (
   plugged: string[],
@@ -49,11 +68,8 @@ export const wish = (
 export const carriedOut = (rig: SheetRig, from: SheetState, steps: readonly Step[]): SheetState =>
   steps.reduce((state, { action }) => after(rig, state, action), from);
 
-export const SMALL: SheetRig = {
-  lines: [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a'])],
-  groups: [group('a', { latched: true })],
-};
-export const TWO: SheetRig = {
-  lines: [line('one', ['a']), line('both', ['a', 'b'])],
-  groups: [group('a'), group('b')],
-};
+export const SMALL = rigWith(
+  [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a'])],
+  [group('a', { latched: true })],
+);
+export const TWO = rigWith([line('one', ['a']), line('both', ['a', 'b'])], [group('a'), group('b')]);

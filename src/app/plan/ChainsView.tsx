@@ -8,7 +8,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
-import { feedLabel, withChain } from '@/core/plan';
+import { withChain } from '@/core/plan';
 import {
   endsInLink,
   groupOf,
@@ -18,7 +18,7 @@ import {
   type RigDocument,
   type RigLine,
 } from '@/core/rig';
-import type { FeedName } from '@/core/standards/feeds';
+import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import type { PlanDesk } from '@/workers/planWorker';
 import { ChainRow } from './ChainRow';
 import { Section } from './Section';

@@ -6,7 +6,8 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { line as curveLine, scaleLinear } from 'd3';
 import { useId, useState } from 'react';
-import { dayOnCells, feedLabel, hours, type CellDay, type RunningTime } from '@/core/plan';
+import { dayOnCells, hours, type CellDay, type RunningTime } from '@/core/plan';
+import { feedLabel } from '@/core/standards/feeds';
 
 const WIDTH = 720;
 const HEIGHT = 200;

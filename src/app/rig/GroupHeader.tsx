@@ -8,8 +8,7 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import type { FeedOption, GroupResult } from '@/core/check';
 import type { Device, SwitchGroup } from '@/core/rig';
-import type { FeedName } from '@/core/standards/feeds';
-import { feedLabel } from '@/ui/devices/feedLabel';
+import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
 
 interface Props {

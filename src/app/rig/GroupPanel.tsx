@@ -6,9 +6,8 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { verdictOf, type FeedOption, type GroupResult } from '@/core/check';
 import type { Device, SwitchGroup } from '@/core/rig';
-import type { FeedName } from '@/core/standards/feeds';
+import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
-import { feedLabel } from '@/ui/devices/feedLabel';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 
 interface Props {

@@ -13,5 +13,4 @@ export { checkDirectCurrent, dcOptions, type DcFinding, type DcOption, type DcRe
 export { assignDirectCurrent, type DcAssignment } from './supplies/outlets';
 export { highsSolver } from './program/highs';
 export type { Reached, Solver } from './program/program';
-export { feedLabel } from './reasons';
 export { groupKey as switchKey } from './assign/places';

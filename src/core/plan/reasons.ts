@@ -1,7 +1,7 @@
 import { SEVERITIES, type Finding } from '../check/finding';
 import type { LineResult } from '../check/result';
 import { schoolLabel } from '../check/schools';
-import { FEEDS, type FeedName } from '../standards/feeds';
+import { feedLabel, type FeedName } from '../standards/feeds';
 import { accepted } from './chains/search';
 import type { Arranged, Placed } from './assign/decode';
 import { ownPieces, type Column, type Ground } from './assign/columns';
@@ -17,7 +17,6 @@ export interface Sight {
   is: ReadonlyMap<string, LineResult>;
 }
 
-export const feedLabel = (feed: FeedName): string => (feed === 'off' ? 'off' : FEEDS[feed].label);
 
 const worst = (findings: readonly Finding[]): Finding | undefined =>
   SEVERITIES.map((severity) => findings.find((finding) => finding.severity === severity)).find(Boolean);

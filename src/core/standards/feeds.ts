@@ -51,3 +51,6 @@ export const isPhantom = (feed: FeedName): feed is PhantomName =>
 
 /** A live feed counts as reaching a contact from this voltage on. */
 export const LIVE: Volts = 1;
+
+/** A setting of a switch as people say it. */
+export const feedLabel = (feed: FeedName): string => (feed === 'off' ? 'off' : FEEDS[feed].label);

@@ -9,6 +9,8 @@ const SUDDEN: Seconds = 1e-4;
 /** What a feed that is switched off still sees to ground, and what its filter holds (assumed; devices differ). */
 const BLEEDER = 100e3;
 const FILTER = 10e-6;
+/** When the switch opens. */
+const OPENS: Seconds = 1e-3;
 /** Longest decay that is followed. */
 const LONGEST: Seconds = 600;
 
@@ -60,7 +62,7 @@ export function goingOff(line: Line): { circuit: LineCircuit; netlist: Netlist }
         b: feed.a,
         closed: true,
         closedOhms: 0.1,
-        events: [{ at: 1e-3, closed: false }],
+        events: [{ at: OPENS, closed: false }],
       },
       { type: 'resistor', name: 'feed.bleeder', a: feed.a, b: feed.b, ohms: BLEEDER },
       { type: 'capacitor', name: 'feed.filter', a: feed.a, b: feed.b, farads: FILTER },
@@ -85,21 +87,40 @@ export function switchOn(line: Line, ramp?: Seconds): SwitchOn | undefined {
   return { volts, level: dbu(Math.max(volts, 1e-9) / Math.SQRT2), settles: times[Math.max(0, ...loud)] };
 }
 
-/** How long the line stays charged after its feed went off. */
+/** How long the line stays charged after its feed went off, at the source's contacts. */
 export function switchOff(line: Line, threshold: Volts = 1): SwitchOff | undefined {
+  const decay = discharge(line, threshold);
+  const end = decay?.at(-1);
+  return end && { threshold, ...(end.volts < threshold && { decay: end.at }) };
+}
+
+/**
+ * What is left on a line after its feed went off, until that is less than `threshold`; followed for ten minutes at most.
+ * @param at the end of the line that is looked at: what a supply on the way puts on the source is its own
+ * @returns undefined without a live feed
+ */
+export function discharge(
+  line: Line,
+  threshold: Volts = 1,
+  at: 'source' | 'inlet' = 'source',
+): { at: Seconds; volts: Volts }[] | undefined {
   const made = goingOff(line);
   if (!made) return undefined;
-  const { plug, nodes } = made.circuit.junctions[0];
+  const { plug, nodes } = made.circuit.junctions.at(at === 'source' ? 0 : -1)!;
   const { contacts, reference } = CONNECTORS[plug];
   const others = contacts.filter((contact) => contact !== reference).map((contact) => nodes[contact]);
   const left = (volts: (a: string, b?: string) => Volts) =>
     Math.max(...others.map((node) => Math.abs(volts(node, nodes[reference]))));
-  const { times } = transient(made.netlist, {
+  const { times, volts } = transient(made.netlist, {
     until: LONGEST,
     tolerance: 3e-3,
     longestStep: 1,
-    stop: (volts, at) => at > 2e-3 && left(volts) < threshold,
+    stop: (now, time) => time > 2e-3 && left(now) < threshold,
   });
-  const end = times[times.length - 1];
-  return { threshold, ...(end < LONGEST && { decay: Math.max(end - 1e-3, 0) }) };
+  const courses = others.map((node) => volts(node, nodes[reference]));
+  // The switch opens a millisecond after the beginning.
+  return Array.from(times, (time, n) => ({
+    at: Math.max(time - OPENS, 0),
+    volts: Math.max(...courses.map((course) => Math.abs(course[n]))),
+  }));
 }

@@ -20,9 +20,8 @@ import {
   type UseFormRegister,
 } from 'react-hook-form';
 import { inletKind } from '@/core/gear';
-import { FEEDS, type FeedName } from '@/core/standards/feeds';
+import { feedLabel, FEEDS, type FeedName } from '@/core/standards/feeds';
 import { typedNumber, type DeviceForm } from './deviceForm';
-import { feedLabel } from './feedLabel';
 
 const FEED_NAMES = Object.keys(FEEDS) as Exclude<FeedName, 'off'>[];
 

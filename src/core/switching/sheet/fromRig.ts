@@ -1,18 +1,30 @@
 import { groupFeeds } from '../../check/feedOptions';
 import type { Judge } from '../../check/judging';
 import { lineSummary } from '../../check/result';
-import { linkKind, sourceKind, type Branch, type Line } from '../../gear';
-import { schoolsOf, type Device, type RigDocument, type SwitchGroup } from '../../rig/document';
-import { rigPaths, rigPathsOf, type RigPath } from '../../rig/paths';
+import { LINKS, linkKind, SOURCES, sourceKind, type Branch, type Line, type Part } from '../../gear';
+import {
+  endsInLink,
+  schoolsOf,
+  startsAtLink,
+  type Device,
+  type RigDocument,
+  type Socket,
+  type SwitchGroup,
+} from '../../rig/document';
+import { inletName, rigPaths, rigPathsOf, type RigPath } from '../../rig/paths';
 import { setFeed } from '../../rig/rigEdits';
 import type { FeedName } from '../../standards/feeds';
-import type { Seconds } from '../../units';
-import { switchOff, switchOn } from '../feedSteps';
-import { decayWait, settleWait, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import type { Seconds, Volts } from '../../units';
+import { discharge, switchOn } from '../feedSteps';
+import { decayWait, settleWait, type ChargeLeft, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 
 /** Where things stand that have no place of their own. */
 const STAGE = 'stage end';
 const DESK = 'desk end';
+/** Less than this is left before anybody plugs. */
+const THRESHOLD: Volts = 1;
+/** How long after a feed came on the sound may be judged, where the school asks for it (common practice). */
+const JUDGING: Seconds = 60;
 
 const keyOf = (device: string, group: string): string => `${device} ${group}`;
 
@@ -22,25 +34,61 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
   const stops = stopsOf(document, judge);
   const groupsOf = new Map(paths.map(({ line, inlet }) => [line.id, groupAt(document, inlet)]));
   return {
-    lines: paths.map((path): SheetLine => {
-      const { line, source, inlet } = path;
-      const device = document.devices.find(({ id }) => id === inlet.device)!;
-      const groups = [line.id, ...branchLines(line.branches)].flatMap((id) => groupsOf.get(id) ?? []);
-      return {
-        id: line.id,
-        name: line.name,
-        stage: placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE,
-        desk: placeOf(document, device.location) ?? DESK,
-        groups: [...new Set(groups)],
-        stops: stops.get(line.id) ?? {},
-        supply: hasSupply(line),
-      };
-    }),
+    lines: paths.map((path) => sheetLine(document, path, groupsOf, stops.get(path.line.id) ?? {})),
     groups: document.devices.flatMap((device) =>
       device.groups.map((group) => sheetGroup(document, paths, device, group)),
     ),
+    devices: document.devices.map((device) => ({
+      id: device.id,
+      name: device.name,
+      place: placeOf(document, device.location) ?? DESK,
+      cells: device.batteries !== undefined,
+    })),
+    ...(schoolsOf(document).afterFeedOn === 'minute' && { judging: JUDGING }),
   };
 }
+
+function sheetLine(
+  document: RigDocument,
+  { line, source, inlet }: RigPath,
+  groupsOf: ReadonlyMap<string, string[]>,
+  stops: SheetLine['stops'],
+): SheetLine {
+  const own = document.lines.find(({ id }) => id === line.id)!;
+  const device = document.devices.find(({ id }) => id === inlet.device)!;
+  const stage = placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE;
+  const mixedAt = placeOf(document, device.location) ?? DESK;
+  const groups = [line.id, ...branchLines(line.branches)].flatMap((id) => groupsOf.get(id) ?? []);
+  return {
+    id: line.id,
+    name: line.name,
+    source: startsAtLink(own) ? socketName(document, own.source.from) : partName(line.source),
+    inlet: endsInLink(own)
+      ? socketName(document, own.inlet.into)
+      : inletName(
+          device,
+          device.inlets.find(({ id }) => id === inlet.inlet)!,
+        ),
+    device: device.id,
+    stage,
+    // A box on another line stands where that line begins.
+    desk: endsInLink(own) ? stage : mixedAt,
+    mixedAt,
+    groups: [...new Set(groups)],
+    stops,
+    supply: hasSupply(line),
+  };
+}
+
+const partName = (part: Part): string => part.name ?? anyKind(part.kind)?.label ?? part.kind;
+
+/** A socket of a box on another line, in words. */
+function socketName({ lines }: RigDocument, { line, link }: Socket): string {
+  const host = lines.find(({ id }) => id === line)!;
+  return `${partName(host.links.find(({ id }) => id === link)!)} of ${host.name}`;
+}
+
+const anyKind = (kind: string) => [...SOURCES, ...LINKS].find((each) => each.kind === kind);
 
 const placeOf = ({ locations }: RigDocument, id: string | undefined): string | undefined =>
   locations?.find((location) => location.id === id)?.name;
@@ -77,9 +125,10 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
   const ids = paths
     .filter(({ inlet }) => inlet.device === device.id && group.inlets.includes(inlet.inlet))
     .map(({ line }) => line.id);
-  // As it would be with its highest feed on: nothing holds more charge than that.
-  const highest = group.offers.includes('P48') ? 'P48' : group.offers[0];
-  const fed = highest ? rigPathsOf(setFeed(document, device.id, group.id, highest), ids).map(({ line }) => line) : [];
+  const charged = fedAlone(document, device.id, group);
+  const fed = rigPathsOf(charged, ids).map(({ line }) => line);
+  const circuits = [...new Map(fed.map((line) => [circuitKey(line), line])).values()];
+  const charge = chargeOf(circuits);
   const ramp = group.ramp?.value;
   const school = schoolsOf(document).afterFeedOff;
   return {
@@ -87,18 +136,50 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
     name: `${device.name}, ${group.name}`,
     device: device.id,
     place: placeOf(document, device.location) ?? DESK,
+    ...(group.control && { control: group.control }),
     offers: group.offers,
     latched: group.latched ?? false,
     mutes: group.mutes ?? false,
-    decay: decayWait(school, longest(fed, decayOf)),
-    settle: settleWait(longest(fed, (line) => switchOn(line, ramp)?.settles ?? 0) ?? 0),
+    decay: decayWait(school, decaysIn(charge)),
+    settle: settleWait(Math.max(0, ...circuits.map((line) => switchOn(line, ramp)?.settles ?? 0)), group.mutes),
+    charge,
   };
 }
 
-/** Until a line has lost its charge, in seconds; without end where that takes longer than anybody follows. */
-function decayOf(line: Line): Seconds {
-  const off = switchOff(line);
-  return off ? (off.decay ?? Infinity) : 0;
+/** As it would be with its highest feed on, and every other switch off: nothing of its own holds more charge than that. */
+function fedAlone(document: RigDocument, device: string, { id, offers }: SwitchGroup): RigDocument {
+  const dark: RigDocument = {
+    ...document,
+    devices: document.devices.map((each) => ({
+      ...each,
+      groups: each.groups.map((group) => ({ ...group, feed: 'off' })),
+    })),
+  };
+  const highest = offers.includes('P48') ? 'P48' : offers[0];
+  return highest ? setFeed(dark, device, id, highest) : dark;
+}
+
+/** Moments at which what is left is kept, in seconds. */
+const MOMENTS = [0, 0.1, 0.3, 1, 2, 3, 5, 7, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 450, 600];
+
+/** The most that is left on any of several lines, moment by moment, until it is less than the threshold. */
+function chargeOf(lines: readonly Line[]): ChargeLeft[] {
+  const courses = lines.flatMap((line) => {
+    const course = discharge(line, THRESHOLD, hasSupply(line) ? 'inlet' : 'source');
+    return course ? [course] : [];
+  });
+  const longest = Math.max(0, ...courses.map((course) => course.at(-1)!.at));
+  const most = (at: Seconds): Volts =>
+    Math.max(0, ...courses.map((course) => course.findLast((p) => p.at <= at)!.volts));
+  if (courses.length === 0) return [];
+  return [...MOMENTS.filter((at) => at < longest), longest].map((at) => ({ at, volts: most(at) }));
+}
+
+/** Until all have lost their charge, in seconds; undefined where that takes longer than anybody follows. */
+function decaysIn(charge: readonly ChargeLeft[]): Seconds | undefined {
+  const end = charge.at(-1);
+  if (!end) return 0;
+  return end.volts < THRESHOLD ? end.at : undefined;
 }
 
 /** What makes a circuit; lines that are alike in it are followed once. */
@@ -106,10 +187,3 @@ const circuitKey = ({ source, links, inlet, branches }: Line): string =>
   JSON.stringify(
     [source, ...links, inlet].map(({ kind, figures, choices, faults }) => [kind, figures, choices, faults]),
   ) + JSON.stringify(branches ?? []);
-
-/** The longest of several times; undefined where one of them has no end. */
-function longest(lines: readonly Line[], time: (line: Line) => Seconds): Seconds | undefined {
-  const alike = new Map(lines.map((line) => [circuitKey(line), line]));
-  const most = Math.max(0, ...[...alike.values()].map(time));
-  return Number.isFinite(most) ? most : undefined;
-}

@@ -1,4 +1,4 @@
-import type { SheetGroup, SheetLine, SheetRig } from './rig';
+import { groupOf, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import { elapsed, live, type Action, type SheetState } from './state';
 
 /** What holds in every state of every sequence; the numbers are those of the design. */
@@ -18,9 +18,6 @@ export interface Breach {
   invariant: Invariant;
   why: string;
 }
-
-const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
-const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;
 
 /** Whether a line is in at its inlet, or may be. */
 const reached = (state: SheetState, { id }: SheetLine): boolean => state.ends[id].desk !== false;
@@ -51,7 +48,7 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
           )
         : undefined;
     case 'mains':
-      return action.on ? powering(rig, state, action.device) : undefined;
+      return action.on ? powering(rig, state, action.device) : unpowering(rig, state, action.device);
     case 'mute':
     case 'wait':
       return undefined;
@@ -124,9 +121,19 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
   return undefined;
 }
 
+/** With its power a device's feeds fall as well. */
+function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
+  const heard = rig.groups.find(
+    (group) => group.device === device && live(state, group.key) && !shut(rig, state, group.key),
+  );
+  return heard && { invariant: 2, why: `${heard.name} would go off with an inlet or the monitors open.` };
+}
+
 function powering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
   for (const group of rig.groups) {
     if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
+    if (state.mains[device] !== true && !shut(rig, state, group.key))
+      return { invariant: 2, why: `${group.name} may come on with an inlet or the monitors open.` };
     const { feed } = state.feeds[group.key];
     const possible = feed === 'unknown' ? group.offers : [feed];
     const unfit = rig.lines.find(

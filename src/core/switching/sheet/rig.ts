@@ -1,18 +1,29 @@
 import type { FeedName } from '../../standards/feeds';
-import type { Seconds } from '../../units';
+import type { Seconds, Volts } from '../../units';
 
 /** What a run sheet must know of a rig: who hangs on which switch, how long things take, which feed does harm to whom. */
 export interface SheetRig {
   lines: SheetLine[];
   groups: SheetGroup[];
+  devices: SheetDevice[];
+  /** How long after a feed came on the sound is judged; none where the school does not ask for it. */
+  judging?: Seconds;
 }
 
 export interface SheetLine {
   id: string;
   name: string;
-  /** Where its source stands, and where its inlet is. */
+  /** What it begins with, in words. */
+  source: string;
+  /** Where it ends, in words: device and inlet. */
+  inlet: string;
+  /** Device of the inlet that hears it. */
+  device: string;
+  /** Where its two ends are plugged. */
   stage: string;
   desk: string;
+  /** Where its inlet is muted and opened. */
+  mixedAt: string;
   /** Switches that its conductors reach. */
   groups: string[];
   /** Feeds that would harm it, by switch. */
@@ -27,6 +38,8 @@ export interface SheetGroup {
   device: string;
   /** Where the switch is. */
   place: string;
+  /** How it is reached, in the user's words. */
+  control?: string;
   offers: FeedName[];
   /** Comes back with the mains as it was. */
   latched: boolean;
@@ -36,6 +49,22 @@ export interface SheetGroup {
   decay: Wait;
   /** After it came on, before anything opens. */
   settle: Wait;
+  /** What is left on its lines after it went off, by computation; nothing where no circuit is on it. */
+  charge: ChargeLeft[];
+}
+
+export interface SheetDevice {
+  id: string;
+  name: string;
+  place: string;
+  /** It runs on cells: what its mains are is its power switch. */
+  cells: boolean;
+}
+
+/** Volts that are left some time after a feed went off; times ascend. */
+export interface ChargeLeft {
+  at: Seconds;
+  volts: Volts;
 }
 
 /** A wait with both figures, and the one that counts. */
@@ -54,16 +83,21 @@ const MOMENT: Seconds = 3;
 /** The wait after a feed went off. @param computed undefined for a circuit that holds longer than ten minutes */
 export function decayWait(school: string, computed: Seconds = LONGEST): Wait {
   if (school === 'computed') return { seconds: computed, computed, counts: 'computed' };
-  const own = school === '120' ? 120 : 60;
-  if (school === '120') return { seconds: own, computed, school: own, counts: 'school' };
-  return computed > own
-    ? { seconds: computed, computed, school: own, counts: 'computed' }
-    : { seconds: own, computed, school: own, counts: 'school' };
+  return longerOf(computed, school === '120' ? 120 : 60);
 }
 
-/** The wait after a feed came on, before anything opens. Judging the sound wants a minute more where the school says so. */
-export function settleWait(computed: Seconds): Wait {
-  return computed > MOMENT
-    ? { seconds: computed, computed, school: MOMENT, counts: 'computed' }
-    : { seconds: MOMENT, computed, school: MOMENT, counts: 'school' };
+/**
+ * The wait after a feed came on, before anything opens. A device that mutes by itself until its feed stands needs no
+ * more than the circuit does.
+ */
+export function settleWait(computed: Seconds, mutes = false): Wait {
+  return mutes ? { seconds: computed, computed, counts: 'computed' } : longerOf(computed, MOMENT);
 }
+
+const longerOf = (computed: Seconds, school: Seconds): Wait =>
+  computed > school
+    ? { seconds: computed, computed, school, counts: 'computed' }
+    : { seconds: school, computed, school, counts: 'school' };
+
+export const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
+export const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;

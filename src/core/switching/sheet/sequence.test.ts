@@ -76,7 +76,8 @@ describe('set-up, change-over, strike', () => {
     expect(decayWait('longer', 20)).toEqual({ seconds: 60, computed: 20, school: 60, counts: 'school' });
     expect(decayWait('longer', 90)).toMatchObject({ seconds: 90, counts: 'computed' });
     expect(decayWait('computed', 20)).toEqual({ seconds: 20, computed: 20, counts: 'computed' });
-    expect(decayWait('120', 200)).toMatchObject({ seconds: 120, counts: 'school' });
+    expect(decayWait('120', 200)).toMatchObject({ seconds: 200, school: 120, counts: 'computed' });
+    expect(decayWait('120', 20)).toMatchObject({ seconds: 120, counts: 'school' });
     expect(decayWait('longer', undefined).seconds).toBe(600);
     expect(settleWait(0.2).seconds).toBe(3);
   });

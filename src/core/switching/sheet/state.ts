@@ -1,6 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
 import type { Seconds } from '../../units';
-import type { SheetRig } from './rig';
+import type { SheetDevice, SheetRig } from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
@@ -42,8 +42,44 @@ export const bare = (rig: SheetRig): SheetState => ({
     rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: false, since: -1e6 }]),
   ),
   monitors: 'down',
-  mains: Object.fromEntries(rig.groups.map(({ device }) => [device, true])),
+  mains: Object.fromEntries(rig.devices.map(({ id }) => [id, true])),
 });
+
+/** As it comes out of the van: everything out, and no device has its power. */
+export const packed = (rig: SheetRig): SheetState => ({ ...bare(rig), mains: eachOf(rig.devices, () => false) });
+
+/** A rig that somebody else has left: nothing is known. */
+export const unknown = (rig: SheetRig): SheetState => ({
+  now: 0,
+  ends: Object.fromEntries(rig.lines.map(({ id }) => [id, { stage: 'unknown', desk: 'unknown' }])),
+  feeds: Object.fromEntries(rig.groups.map(({ key }) => [key, { feed: 'unknown', since: 'unknown' }])),
+  muted: Object.fromEntries(rig.lines.map(({ id }) => [id, 'unknown'])),
+  supplies: Object.fromEntries(
+    rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: 'unknown', since: 'unknown' }]),
+  ),
+  monitors: 'unknown',
+  mains: eachOf(rig.devices, () => 'unknown'),
+});
+
+const eachOf = <T>(devices: readonly SheetDevice[], value: () => T): Record<string, T> =>
+  Object.fromEntries(devices.map(({ id }) => [id, value()]));
+
+/** A state taken over by a rig that has changed since: what it does not know of is unknown, what is gone is dropped. */
+export function takenOver(rig: SheetRig, state: SheetState): SheetState {
+  const fresh = unknown(rig);
+  const known = <T>(own: Record<string, T>, before: Record<string, T>): Record<string, T> =>
+    Object.fromEntries(Object.entries(own).map(([key, value]) => [key, before[key] ?? value]));
+  return {
+    now: state.now,
+    // A line that was not there before is not plugged yet.
+    ends: known(bare(rig).ends, state.ends),
+    feeds: known(fresh.feeds, state.feeds),
+    muted: known(bare(rig).muted, state.muted),
+    supplies: known(bare(rig).supplies, state.supplies),
+    monitors: state.monitors,
+    mains: known(fresh.mains, state.mains),
+  };
+}
 
 /** The state after an action. A switch that is set to what it is set to already keeps its time. */
 export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
@@ -74,11 +110,9 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
       const mains = { ...state.mains, [action.device]: action.on };
       const feeds = { ...state.feeds };
       for (const { key, device, latched } of rig.groups)
-        if (device === action.device) {
-          // Without mains nothing feeds; with it, a latched switch feeds as it did.
-          if (!action.on && !latched) feeds[key] = { feed: 'off', since: state.now };
-          else feeds[key] = { ...feeds[key], since: state.now };
-        }
+        // Without mains nothing feeds; with it, a latched switch feeds as it did. What is off stays as it is.
+        if (device === action.device && feeds[key].feed !== 'off')
+          feeds[key] = { feed: action.on || latched ? feeds[key].feed : 'off', since: state.now };
       return { ...state, mains, feeds };
     }
     case 'wait':

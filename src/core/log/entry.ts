@@ -1,0 +1,35 @@
+import type { FeedName } from '../standards/feeds';
+
+/** What an entry is about. */
+export const ENTRY_KINDS = {
+  sheet: 'Sheet begun or ended',
+  step: 'Step done',
+  found: 'Found otherwise',
+  'not-possible': 'Not possible',
+  incident: 'Incident',
+  note: 'Note',
+  rig: 'Rig saved',
+} as const;
+export type EntryKind = keyof typeof ENTRY_KINDS;
+
+/** The feeds that sources have at a moment, by line; lines without one are left out. */
+export type Fed = Record<string, FeedName | 'unknown'>;
+
+/** What is written down of one thing that happened. */
+export interface Happening {
+  kind: EntryKind;
+  text: string;
+  place?: string;
+  /** Ids of the lines that it is about. */
+  lines: string[];
+}
+
+export interface LogEntry extends Happening {
+  id: number;
+  /** As ISO 8601 in UTC. */
+  at: string;
+  /** A free name. */
+  who: string;
+  /** What the sources had from then on; absent where nothing is known of it. */
+  fed?: Fed;
+}

@@ -1,0 +1,175 @@
+import type { Fed, Happening } from '../../log';
+import { feedLabel, FEEDS, type FeedName } from '../../standards/feeds';
+import { groupOf, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import type { Found, Report, Session } from './session';
+import { live, type Action, type SheetState } from './state';
+import { stepWords } from './wording';
+
+/** What a report adds to the log: what was reported, then every incident that it reveals. */
+export function happenings(rig: SheetRig, before: Session, report: Report): Happening[] {
+  const { steps, state } = before;
+  switch (report.report) {
+    case 'begin':
+      return [{ kind: 'sheet', text: `${KINDS[report.aim.kind]} begun`, lines: [] }];
+    case 'end':
+      return [{ kind: 'sheet', text: `Sheet ended, ${left(steps.length)}`, lines: [] }];
+    case 'done':
+      return steps.slice(0, report.count ?? 1).map((step) => ({
+        kind: 'step',
+        text: stepWords(rig, state, step).title,
+        lines: linesOf(rig, step.action),
+        ...(step.place !== undefined && { place: step.place }),
+      }));
+    case 'not possible':
+      return steps.slice(0, 1).map((step) => ({
+        kind: 'not-possible',
+        text: `Not possible: ${stepWords(rig, state, step).title}`,
+        lines: linesOf(rig, step.action),
+        ...(step.place !== undefined && { place: step.place }),
+      }));
+    case 'back': {
+      const step = before.done[report.to];
+      return step
+        ? [{ kind: 'sheet', text: `Back to: ${stepWords(rig, state, step).title}`, lines: linesOf(rig, step.action) }]
+        : [];
+    }
+    case 'move':
+      return [];
+    case 'found':
+      return [
+        { kind: 'found', text: foundWords(rig, report.what), lines: foundLines(rig, report.what) },
+        ...incidents(rig, before, report.what),
+      ];
+  }
+}
+
+const KINDS = { 'set-up': 'Set-up', 'change-over': 'Change-over', strike: 'Strike' } as const;
+const left = (count: number): string => (count === 0 ? 'everything done' : `${count} steps not done`);
+
+/** The feeds that sources have in a state: of lines that are in at both ends, or may be. */
+export function fedBy(rig: SheetRig, state: SheetState): Fed {
+  return Object.fromEntries(
+    rig.lines.flatMap((line) => {
+      const feeds = mayBeThrough(state, line) ? feedsOn(rig, state, line) : [];
+      if (feeds.length === 0) return [];
+      const known = feeds.filter((feed) => feed !== 'unknown' && feed !== 'off') as Exclude<FeedName, 'off'>[];
+      const highest = known.toSorted((a, b) => FEEDS[b].volts - FEEDS[a].volts)[0];
+      return [[line.id, highest ?? 'unknown']];
+    }),
+  );
+}
+
+const mayBeThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
+  ends[id].stage !== false && ends[id].desk !== false;
+
+const feedsOn = (rig: SheetRig, state: SheetState, { groups }: SheetLine) =>
+  groups.flatMap((key) =>
+    live(state, key) && state.mains[groupOf(rig, key).device] !== false ? [state.feeds[key].feed] : [],
+  );
+
+function linesOf(rig: SheetRig, action: Action): string[] {
+  if ('lines' in action) return [...action.lines];
+  if ('line' in action) return [action.line];
+  if (action.do === 'feed') return onSwitch(rig, action.group).map(({ id }) => id);
+  if (action.do === 'mains') return rig.lines.filter(({ device }) => device === action.device).map(({ id }) => id);
+  return [];
+}
+
+const onSwitch = (rig: SheetRig, key: string): SheetLine[] => rig.lines.filter(({ groups }) => groups.includes(key));
+
+function foundLines(rig: SheetRig, what: Found): string[] {
+  if ('feed' in what) return onSwitch(rig, what.feed).map(({ id }) => id);
+  if ('line' in what) return [what.line];
+  if ('muted' in what) return [what.muted];
+  if ('supply' in what) return [what.supply];
+  if ('mains' in what) return rig.lines.filter(({ device }) => device === what.mains).map(({ id }) => id);
+  return [];
+}
+
+const UNKNOWN = 'nobody knows';
+
+function foundWords(rig: SheetRig, what: Found): string {
+  if ('feed' in what)
+    return `Found: ${groupOf(rig, what.feed).name} ${what.is === 'unknown' ? UNKNOWN : `at ${feedLabel(what.is)}`}`;
+  if ('line' in what) {
+    const line = lineOf(rig, what.line);
+    const end = what.end === 'stage' ? 'at its source' : `at ${line.inlet}`;
+    return `Found: ${line.name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'plugged' : 'not plugged'} ${end}`;
+  }
+  if ('muted' in what)
+    return `Found: ${lineOf(rig, what.muted).inlet} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'muted' : 'open'}`;
+  if ('supply' in what)
+    return `Found: the supply of ${lineOf(rig, what.supply).name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'on' : 'off'}`;
+  if ('mains' in what) {
+    const { name } = rig.devices.find(({ id }) => id === what.mains)!;
+    return what.is === 'unknown'
+      ? `Found: ${name}, ${UNKNOWN} whether it is on`
+      : `Found: ${name} ${what.is ? 'has its power again' : 'has lost its power'}`;
+  }
+  return `Found: loudspeakers and headphones ${what.monitors === 'unknown' ? UNKNOWN : what.monitors}`;
+}
+
+/** What must have happened for something to be found so. */
+function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happening[] {
+  if ('feed' in what) {
+    if (what.is === 'off' || what.is === 'unknown' || live(state, what.feed)) return [];
+    return [
+      ...reachedBy(rig, state, groupOf(rig, what.feed), [what.is]),
+      ...pluggedSince(rig, done, what.feed).map((line): Happening => ({
+        kind: 'incident',
+        text: `${line.name} was plugged or pulled with ${groupOf(rig, what.feed).name} at ${feedLabel(what.is as FeedName)}`,
+        lines: [line.id],
+      })),
+    ];
+  }
+  if ('line' in what && what.is !== 'unknown' && state.ends[what.line][what.end] !== what.is) {
+    const line = lineOf(rig, what.line);
+    const on = feedsOn(rig, state, line).filter((feed) => feed !== 'unknown') as FeedName[];
+    return on.slice(0, 1).map((feed) => ({
+      kind: 'incident',
+      text: `${line.name} was ${what.is ? 'plugged' : 'pulled'} live, at ${feedLabel(feed)}`,
+      lines: [line.id],
+    }));
+  }
+  if ('mains' in what && what.is === true && state.mains[what.mains] !== true)
+    return rig.groups
+      .filter(({ device, key, latched }) => device === what.mains && latched && live(state, key))
+      .flatMap((group) => comingBack(rig, state, group));
+  return [];
+}
+
+/** A latched switch that came on with the mains. */
+function comingBack(rig: SheetRig, state: SheetState, group: SheetGroup): Happening[] {
+  const { feed } = state.feeds[group.key];
+  const open = onSwitch(rig, group.key).filter(({ id }) => state.muted[id] !== true);
+  const came = `${group.name} came on with the mains`;
+  return [
+    {
+      kind: 'incident',
+      text: open.length && state.monitors !== 'down' ? `${came}, with inlets and monitors open` : came,
+      lines: onSwitch(rig, group.key)
+        .filter((line) => mayBeThrough(state, line))
+        .map(({ id }) => id),
+    },
+    ...reachedBy(rig, state, group, feed === 'unknown' ? group.offers : [feed]),
+  ];
+}
+
+/** Lines that a harmful feed has reached. */
+const reachedBy = (rig: SheetRig, state: SheetState, group: SheetGroup, feeds: readonly FeedName[]): Happening[] =>
+  onSwitch(rig, group.key)
+    .filter((line) => mayBeThrough(state, line) && line.stops[group.key]?.some((feed) => feeds.includes(feed)))
+    .map((line) => ({
+      kind: 'incident',
+      text: `${line.name} may have had ${feeds.map(feedLabel).join(' or ')}, which harms it`,
+      lines: [line.id],
+    }));
+
+/** Lines of a switch whose plugs this sheet has moved since it took the switch to be off. */
+function pluggedSince(rig: SheetRig, done: Session['done'], key: string): SheetLine[] {
+  const off = done.findLastIndex(({ action }) => action.do === 'feed' && action.group === key);
+  const moved = new Set(
+    done.slice(off + 1).flatMap(({ action }) => (action.do === 'plug' || action.do === 'unplug' ? [action.line] : [])),
+  );
+  return onSwitch(rig, key).filter(({ id }) => moved.has(id));
+}
