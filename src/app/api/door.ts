@@ -1,7 +1,9 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
+import { ReportRefused } from '@/core/switching/sheet';
 import { StaleRevision } from '@/store/rigs';
+import { StaleSheet } from '@/store/switching';
 
 /** An answer of 4xx that says what to change. */
 export class Refused extends Error {
@@ -37,6 +39,11 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
         refused,
       });
     }
+    if (problem instanceof StaleSheet) {
+      const message = 'Somebody else has reported meanwhile; this sheet has been brought up to date. Look again.';
+      return error(409, 'stale-sheet', message, { current: { ...problem.current, now: Date.now() / 1000 } });
+    }
+    if (problem instanceof ReportRefused) return error(409, 'refused', problem.message);
     console.error(problem);
     return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
   }

@@ -17,7 +17,6 @@ export interface Sight {
   is: ReadonlyMap<string, LineResult>;
 }
 
-
 const worst = (findings: readonly Finding[]): Finding | undefined =>
   SEVERITIES.map((severity) => findings.find((finding) => finding.severity === severity)).find(Boolean);
 

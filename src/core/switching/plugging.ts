@@ -44,46 +44,69 @@ export function lastPlugged(line: Line): { junction: number; patch: boolean } {
   return patch < 0 ? { junction: 0, patch: false } : { junction: patch, patch: true };
 }
 
+interface LivePlug {
+  circuit: LineCircuit;
+  netlist: Netlist;
+  steps: { label: string; at: Seconds }[];
+}
+
 /** A circuit whose junction is plugged in live, one position after the other. */
-export function pluggedLive(
-  line: Line,
-  junction: number,
-  patch: boolean,
-): { circuit: LineCircuit; netlist: Netlist; steps: { label: string; at: Seconds }[] } {
+export function pluggedLive(line: Line, junction: number, patch: boolean): LivePlug {
+  const { circuit, place, order, each } = apart(line, junction, patch);
+  return livePlug(circuit, place, [{ label: 'out', touching: [] }, ...order], each);
+}
+
+/** The same junction pulled live, from home outwards. */
+export function pulledLive(line: Line, junction: number, patch: boolean): LivePlug {
+  const { circuit, place, order, each } = apart(line, junction, patch);
+  return livePlug(circuit, place, [...order.toReversed(), { label: 'out', touching: [] }], each);
+}
+
+/** The circuit with a junction open, and the positions that its plug goes through on the way in. */
+function apart(line: Line, junction: number, patch: boolean) {
   const circuit = lineCircuit(asDrawn(line), { apart: junction });
   const place = circuit.junctions[junction];
-  const order = patch
+  const order: Position[] = patch
     ? positions('trs635', 'trs635').map(({ label, touching }) => ({
         label,
         touching: touching.map(([a, b]) => [AS_JACK[a], AS_JACK[b]] as [Contact, Contact]),
       }))
     : positions(place.plug, place.socket);
-  const each = place.plug === 'xlr3' && !patch ? PIN : POSITION;
-  const steps = order.map(({ label }, n) => ({ label, at: each * (n + 1) }));
+  return { circuit, place, order, each: place.plug === 'xlr3' && !patch ? PIN : POSITION };
+}
+
+/** A plug that goes from its first position to its last. */
+function livePlug(circuit: LineCircuit, place: Junction, order: readonly Position[], each: Seconds): LivePlug {
+  const elements = [...circuit.netlist.elements, ...contacts(place, order, each)];
   return {
     circuit,
-    steps,
-    netlist: { ...circuit.netlist, elements: [...circuit.netlist.elements, ...contacts(place, order, each)] },
+    netlist: { ...circuit.netlist, elements },
+    steps: order.slice(1).map(({ label }, n) => ({ label, at: each * (n + 1) })),
   };
 }
 
 /** A switch for every pair of contacts that ever touch. */
-function contacts({ nodes }: Junction, order: Position[], each: Seconds): Element[] {
-  const pairs = new Map<string, { pair: [Contact, Contact]; events: { at: Seconds; closed: boolean }[] }>();
+function contacts({ nodes }: Junction, [first, ...order]: readonly Position[], each: Seconds): Element[] {
+  const pairs = new Map<
+    string,
+    { pair: [Contact, Contact]; closed: boolean; events: { at: Seconds; closed: boolean }[] }
+  >();
+  for (const pair of first.touching) pairs.set(pair.join(), { pair, closed: true, events: [] });
   order.forEach(({ touching }, n) => {
     const now = new Set(touching.map((pair) => pair.join()));
-    for (const pair of touching) if (!pairs.has(pair.join())) pairs.set(pair.join(), { pair, events: [] });
-    for (const [key, { events }] of pairs) {
-      const closed = events.at(-1)?.closed ?? false;
-      if (closed !== now.has(key)) events.push({ at: each * (n + 1), closed: !closed });
+    for (const pair of touching)
+      if (!pairs.has(pair.join())) pairs.set(pair.join(), { pair, closed: false, events: [] });
+    for (const [key, own] of pairs) {
+      const closed = own.events.at(-1)?.closed ?? own.closed;
+      if (closed !== now.has(key)) own.events.push({ at: each * (n + 1), closed: !closed });
     }
   });
-  return [...pairs].map(([key, { pair, events }]) => ({
+  return [...pairs].map(([key, { pair, closed, events }]) => ({
     type: 'switch',
     name: `plug.${key}`,
     a: nodes[pair[0]],
     b: socketNode(pair[1]),
-    closed: false,
+    closed,
     closedOhms: CONTACT,
     events,
   }));
@@ -144,7 +167,8 @@ function currentThrough(circuit: LineCircuit, course: Course): Float64Array {
   return largest(entering, course.times.length);
 }
 
-function voltageAcross(circuit: LineCircuit, course: Course): Float64Array {
+/** Voltage between the source's signal contacts, or on what it destroys. */
+export function voltageAcross(circuit: LineCircuit, course: Course): Float64Array {
   const capsule = ownStake(circuit, 'capsule');
   if (capsule) return course.volts(...capsule.between);
   const { plug, nodes } = circuit.junctions[0];

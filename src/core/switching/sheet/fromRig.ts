@@ -16,7 +16,15 @@ import { setFeed } from '../../rig/rigEdits';
 import type { FeedName } from '../../standards/feeds';
 import type { Seconds, Volts } from '../../units';
 import { discharge, switchOn } from '../feedSteps';
-import { decayWait, settleWait, type ChargeLeft, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import {
+  decayWait,
+  settleWait,
+  sheetKey,
+  type ChargeLeft,
+  type SheetGroup,
+  type SheetLine,
+  type SheetRig,
+} from './rig';
 
 /** Where things stand that have no place of their own. */
 const STAGE = 'stage end';
@@ -25,8 +33,6 @@ const DESK = 'desk end';
 const THRESHOLD: Volts = 1;
 /** How long after a feed came on the sound may be judged, where the school asks for it (common practice). */
 const JUDGING: Seconds = 60;
-
-const keyOf = (device: string, group: string): string => `${device} ${group}`;
 
 /** What a run sheet must know of a rig document; every wait is computed from the circuits. */
 export function sheetRig(document: RigDocument, judge: Judge = lineSummary): SheetRig {
@@ -102,7 +108,7 @@ const hasSupply = ({ source, links }: Line): boolean =>
 
 function groupAt({ devices }: RigDocument, { device, inlet }: RigPath['inlet']): string[] {
   const group = devices.find(({ id }) => id === device)?.groups.find(({ inlets }) => inlets.includes(inlet));
-  return group ? [keyOf(device, group.id)] : [];
+  return group ? [sheetKey(device, group.id)] : [];
 }
 
 /** By line and switch: the feeds at which the check says Stop. */
@@ -115,7 +121,7 @@ function stopsOf(document: RigDocument, judge: Judge): Map<string, Record<string
           // What is Stop with the feed off as well is not the feed's doing.
           if (feed === 'off' || verdict !== 'Stop' || regardless) continue;
           const own = found.get(line) ?? {};
-          const key = keyOf(device.id, group.id);
+          const key = sheetKey(device.id, group.id);
           found.set(line, { ...own, [key]: [...(own[key] ?? []), feed] });
         }
   return found;
@@ -132,7 +138,7 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
   const ramp = group.ramp?.value;
   const school = schoolsOf(document).afterFeedOff;
   return {
-    key: keyOf(device.id, group.id),
+    key: sheetKey(device.id, group.id),
     name: `${device.name}, ${group.name}`,
     device: device.id,
     place: placeOf(document, device.location) ?? DESK,

@@ -1,7 +1,8 @@
 import type { Fed, Happening } from '../../log';
 import { feedLabel, FEEDS, type FeedName } from '../../standards/feeds';
 import { groupOf, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
-import type { Found, Report, Session } from './session';
+import type { Found, Report } from './report';
+import type { Session } from './session';
 import { live, type Action, type SheetState } from './state';
 import { stepWords } from './wording';
 

@@ -38,19 +38,30 @@ const QUIETENING: readonly Kind[] = ['monitors down', 'mute', 'feed off', 'suppl
  */
 export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jobs: SheetJob[]; disturbed: string[] } {
   const feedFor = ({ key }: SheetGroup): FeedName => wanted.feeds[key] ?? 'off';
-  const handled = rig.lines.filter(({ id }) => !wanted.left?.has(id));
+  const isStuck = (key: string): boolean => wanted.stuck?.has(key) ?? false;
+  const stuckLive = (key: string): boolean => isStuck(key) && live(present, key);
+  // What hangs on a switch that cannot be turned off is not plugged.
+  const handled = rig.lines.filter(({ id, groups }) => !wanted.left?.has(id) && !groups.some(stuckLive));
   const leaving = handled.filter((line) => isIn(present, line) && !stays(wanted, line));
   const coming = handled.filter(
     (line) => wanted.plugged.has(line.id) && (leaving.includes(line) || !isThrough(present, line)),
   );
-  const opened = rig.lines.filter(({ id }) => wanted.open.has(id));
+  const opened = rig.lines.filter(
+    (line) =>
+      wanted.open.has(line.id) &&
+      // What nobody knows of and nobody can make known is not opened.
+      !(present.supplies[line.id]?.on === 'unknown' && !handled.includes(line)) &&
+      !line.groups.some((key) => isStuck(key) && present.feeds[key].feed === 'unknown'),
+  );
   /** Switches that must be off for a while: lines on them are plugged, or they would come on with the mains. */
   const resting = new Set([
     ...[...leaving, ...coming].flatMap(({ groups }) => groups),
     ...rig.groups.filter(({ device, latched }) => latched && present.mains[device] !== true).map(({ key }) => key),
   ]);
   const turned = rig.groups.filter(
-    (group) => present.feeds[group.key].feed !== feedFor(group) || (resting.has(group.key) && live(present, group.key)),
+    (group) =>
+      !isStuck(group.key) &&
+      (present.feeds[group.key].feed !== feedFor(group) || (resting.has(group.key) && live(present, group.key))),
   );
   const supplied = handled.filter(
     (line) =>
@@ -72,12 +83,16 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
     (group) => live(present, group.key) && (resting.has(group.key) || feedFor(group) === 'off'),
   );
   const on = rig.groups.filter(
-    (group) => feedFor(group) !== 'off' && (off.includes(group) || present.feeds[group.key].feed !== feedFor(group)),
+    (group) =>
+      !isStuck(group.key) &&
+      feedFor(group) !== 'off' &&
+      (off.includes(group) || present.feeds[group.key].feed !== feedFor(group)),
   );
   const needed = rig.devices.filter(
     ({ id }) =>
       !wanted.unpowered?.has(id) &&
       present.mains[id] !== true &&
+      !rig.groups.some((group) => group.device === id && group.latched && stuckLive(group.key)) &&
       (on.some(({ device }) => device === id) ||
         rig.groups.some((group) => group.device === id && feedFor(group) !== 'off') ||
         opened.some(({ device }) => device === id)),
@@ -87,9 +102,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   const goUp = opened.length > 0 && (goDown || present.monitors !== 'open');
   /** Inlets that the monitors would hear although nobody wants them open. */
   const hushed = goUp
-    ? rig.lines.filter(
-        ({ id }) => !wanted.open.has(id) && present.muted[id] !== true && !muted.some((m) => m.id === id),
-      )
+    ? rig.lines.filter((line) => !opened.includes(line) && present.muted[line.id] !== true && !muted.includes(line))
     : [];
 
   const made: { kind: Kind; place: string; actions: Action[] }[] = [];

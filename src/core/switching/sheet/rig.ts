@@ -99,5 +99,8 @@ const longerOf = (computed: Seconds, school: Seconds): Wait =>
     ? { seconds: computed, computed, school, counts: 'computed' }
     : { seconds: school, computed, school, counts: 'school' };
 
+/** The key of a switch: its device and itself. */
+export const sheetKey = (device: string, group: string): string => `${device} ${group}`;
+
 export const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
 export const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;

@@ -20,6 +20,8 @@ export interface Wanted {
   unpowered?: ReadonlySet<string>;
   /** Lines whose plugs stay as they are. */
   left?: ReadonlySet<string>;
+  /** Switches that stay as they are, whatever that is. */
+  stuck?: ReadonlySet<string>;
 }
 
 /** One step of a run sheet: what is done, where one stands for it; a wait is done anywhere. */
@@ -47,7 +49,7 @@ export interface Sequence {
  * @param here where one stands
  */
 export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted, here?: string): Sequence {
-  const refused = harmful(rig, wanted);
+  const refused = harmful(rig, present, wanted);
   const feeds = Object.fromEntries(
     rig.groups.map(({ key }): [string, FeedName] => [
       key,
@@ -60,11 +62,14 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted, her
   return { steps: withWaits(rig, present, steps), refused, disturbed, fewest };
 }
 
-/** Feeds that are wanted and would harm a line that is wanted too. */
-function harmful(rig: SheetRig, { plugged, feeds }: Wanted): Sequence['refused'] {
+/** Feeds that are wanted and would harm a line that is wanted too, or that stays where it is. */
+function harmful(rig: SheetRig, { ends, feeds: present }: SheetState, wanted: Wanted): Sequence['refused'] {
+  const { plugged, left, stuck, feeds } = wanted;
+  const stays = (id: string) => left?.has(id) && (ends[id].stage !== false || ends[id].desk !== false);
   return rig.groups.flatMap(({ key, name }): Sequence['refused'] => {
-    const feed = feeds[key] ?? 'off';
-    const line = rig.lines.find(({ id, stops }) => plugged.has(id) && feed !== 'off' && stops[key]?.includes(feed));
+    const feed = stuck?.has(key) ? present[key].feed : (feeds[key] ?? 'off');
+    if (feed === 'off' || feed === 'unknown') return [];
+    const line = rig.lines.find(({ id, stops }) => (plugged.has(id) || stays(id)) && stops[key]?.includes(feed));
     return line ? [{ invariant: 3, why: `${name}: ${line.name} would be harmed.`, group: key, feed }] : [];
   });
 }

@@ -1,7 +1,7 @@
-import fc from 'fast-check';
 import { group, line, rigWith } from '../../../../tests/sheets';
 import { firstBreach } from './sequence';
-import { newSession, reported, ReportRefused, type Aim, type Report, type Session } from './session';
+import type { Aim, Report } from './report';
+import { continued, newSession, reported, type Session } from './session';
 import { bare } from './state';
 
 const RIG = rigWith([line('one', ['bank']), line('two', ['bank'])], [group('bank')]);
@@ -14,6 +14,7 @@ const AIM: Aim = {
   open: ['one', 'two'],
   unpowered: [],
   left: [],
+  stuck: [],
 };
 const begun = (aim = AIM): Session => reported(RIG, newSession(bare(RIG)), { report: 'begin', aim }, 1000);
 const next = ({ steps }: Session) => steps[0]?.action;
@@ -94,51 +95,66 @@ test('an exchanged line that is out already is not pulled again when the rest is
   expect(session.steps.map(({ action }) => action.do)).toEqual(['plug', 'open']);
 });
 
-const aims = fc
-  .record({
-    plugged: fc.subarray(['one', 'two']),
-    exchanged: fc.subarray(['one', 'two']),
-    on: fc.boolean(),
-    open: fc.subarray(['one', 'two']),
-  })
-  .map(({ on, ...rest }): Aim => ({
-    kind: 'change-over',
-    feeds: on ? { bank: 'P48' } : {},
-    unpowered: [],
-    left: [],
-    ...rest,
-  }));
-const reports: fc.Arbitrary<Report> = fc.oneof(
-  aims.map((aim): Report => ({ report: 'begin', aim })),
-  fc.constant<Report>({ report: 'done' }),
-  fc.constant<Report>({ report: 'done' }),
-  fc.constant<Report>({ report: 'not possible' }),
-  fc
-    .oneof(
-      fc.constantFrom('P48' as const, 'off' as const, 'unknown' as const).map((is) => ({ feed: 'bank', is })),
-      fc.constantFrom(true, false, 'unknown' as const).map((is) => ({ line: 'one', end: 'desk' as const, is })),
-      fc.constantFrom(true, false, 'unknown' as const).map((is) => ({ muted: 'two', is })),
-      fc.constantFrom('down' as const, 'open' as const, 'unknown' as const).map((monitors) => ({ monitors })),
-    )
-    .map((what): Report => ({ report: 'found', what })),
-);
+test('going back makes everything that was touched unknown, and makes it known first', () => {
+  const [on, now] = followed(begun(), 1000);
+  const feed = on.done.findIndex(({ action }) => action.do === 'feed');
+  const session = reported(RIG, on, { report: 'back', to: feed }, now + 100);
+  expect(session.done).toHaveLength(feed);
+  expect(session.state.feeds.bank).toEqual({ feed: 'unknown', since: 'unknown' });
+  expect(session.state).toMatchObject({ monitors: 'unknown', muted: { one: 'unknown', two: 'unknown' } });
+  expect(session.steps.map(({ action }) => action.do).slice(0, 3)).toEqual(['monitors', 'mute', 'feed']);
+  expect(() => reported(RIG, on, { report: 'back', to: 99 }, now)).toThrow(/no such step/);
+});
 
-test('whatever is reported, the step that is next breaks no invariant when it may be done', () => {
-  fc.assert(
-    fc.property(fc.array(fc.tuple(reports, fc.nat(90)), { maxLength: 25 }), (told) => {
-      let [session, now] = [begun(), 1000];
-      for (const [report, later] of told) {
-        now += later;
-        try {
-          session = reported(RIG, session, report, now);
-        } catch (error) {
-          if (!(error instanceof ReportRefused)) throw error;
-        }
-        expect(firstBreach(RIG, { ...session.state, now }, session.steps)).toBeUndefined();
-      }
-    }),
-    { numRuns: 500 },
+test('a step is moved only within the invariants', () => {
+  const session = begun();
+  const moved = reported(RIG, session, { report: 'move', from: 1, to: 0 }, 1001);
+  expect(moved.steps.slice(0, 2)).toEqual([session.steps[1], session.steps[0]]);
+  const feed = session.steps.findIndex(({ action }) => action.do === 'feed');
+  expect(() => reported(RIG, session, { report: 'move', from: feed, to: 0 }, 1001)).toThrow(/^Nothing is plugged/);
+  expect(() => reported(RIG, session, { report: 'move', from: 0, to: 99 }, 1001)).toThrow(/no such step/);
+});
+
+test('several steps are done at once, but no wait among them', () => {
+  const session = begun();
+  const plugs = session.steps.findIndex(({ action }) => action.do === 'feed');
+  const some = reported(RIG, session, { report: 'done', count: plugs }, 1010);
+  expect(some.done.map(({ at }) => at)).toEqual(Array(plugs).fill(1010));
+  expect(() => reported(RIG, session, { report: 'done', count: plugs + 2 }, 1010)).toThrow(/by itself/);
+});
+
+test('mains that come back with a latched switch on make the bank live and charged', () => {
+  const latched = rigWith([line('one', ['bank'])], [group('bank', { latched: true })]);
+  const aim = { ...AIM, plugged: ['one'], open: ['one'] };
+  let session = reported(latched, newSession(bare(latched)), { report: 'begin', aim }, 0);
+  for (let now = 0; session.steps.length; now += 100) session = reported(latched, session, { report: 'done' }, now);
+  const found = (is: boolean, now: number) =>
+    (session = reported(latched, session, { report: 'found', what: { mains: 'desk', is } }, now));
+  // Everything is shut and the switch turned off before the power is tried again.
+  expect(found(false, 2000).steps.map(({ action }) => action.do)).toEqual(
+    expect.arrayContaining(['monitors', 'mute', 'feed', 'mains']),
   );
+  expect(found(true, 2010).state.feeds.bank).toEqual({ feed: 'P48', since: 2010 });
+  session = reported(latched, session, { report: 'begin', aim: { ...aim, plugged: [], open: [], feeds: {} } }, 2011);
+  expect(session.steps.map(({ action }) => action.do).slice(0, 4)).toEqual(['monitors', 'mute', 'feed', 'wait']);
+});
+
+test('a report about what the rig does not have says so', () => {
+  const told = (report: Report) => () => reported(RIG, begun(), report, 1010);
+  expect(told({ report: 'found', what: { feed: 'other', is: 'off' } })).toThrow('There is no switch other');
+  expect(told({ report: 'found', what: { mains: 'other', is: true } })).toThrow('There is no device other');
+  expect(told({ report: 'found', what: { supply: 'one', is: true } })).toThrow('no supply of its own on line one');
+  expect(told({ report: 'begin', aim: { ...AIM, plugged: ['three'] } })).toThrow('There is no line three');
+  expect(told({ report: 'begin', aim: { ...AIM, feeds: { bank: 'P12' } } })).toThrow('bank has no setting P12');
+});
+
+test('a rig that has changed is taken over: what is gone is dropped, what is new is out', () => {
+  const [on] = followed(begun(), 1000);
+  const other = rigWith([line('two', ['bank']), line('three', ['bank'])], [group('bank')]);
+  const session = continued(other, on);
+  expect(session.state.ends).toEqual({ two: { stage: true, desk: true }, three: { stage: false, desk: false } });
+  expect(session.aim?.plugged).toEqual(['two']);
+  expect(session.steps).toEqual([]);
 });
 
 test('nothing can be reported done where no step is next', () => {

@@ -1,26 +1,12 @@
-import type { FeedName } from '../../standards/feeds';
 import type { Seconds } from '../../units';
+import { corrected, doubtful } from './doubt';
 import { breach, INVARIANTS } from './invariants';
+import { refuseUnknown, ReportRefused, type Aim, type Report } from './report';
 import type { SheetRig } from './rig';
 import { reordered, sequence, type Sequence, type Step, type Wanted } from './sequence';
-import { after, takenOver, type Action, type Known, type SheetState } from './state';
+import { after, takenOver, type Action, type SheetState } from './state';
 import { reasonsFor, waitFor } from './waiting';
-
-/** What a run sheet is for. */
-export type SheetKind = 'set-up' | 'change-over' | 'strike';
-
-/** What is wanted, as it is kept: lists instead of sets. */
-export interface Aim {
-  kind: SheetKind;
-  plugged: string[];
-  exchanged: string[];
-  feeds: Record<string, FeedName>;
-  open: string[];
-  /** Devices that lose their power in the end. */
-  unpowered: string[];
-  /** Lines whose plugs stay as they are, because something was not possible. */
-  left: string[];
-}
+import { without } from './without';
 
 /** A step that was done, and when. */
 export interface DoneStep extends Step {
@@ -44,32 +30,6 @@ export interface Session {
   pulled: string[];
 }
 
-/** What somebody reports. */
-export type Report =
-  | { report: 'begin'; aim: Aim }
-  /** The steps that are next are done; more than one only where none of them is a wait. */
-  | { report: 'done'; count?: number }
-  /** Something is otherwise than the sheet takes it to be. */
-  | { report: 'found'; what: Found }
-  /** The step that is next cannot be done: its line, or its switch, is left as it is. */
-  | { report: 'not possible' }
-  /** A step that is left is to be done earlier or later; counted from the next one. */
-  | { report: 'move'; from: number; to: number }
-  /** Some of the last steps are to be done again. */
-  | { report: 'back'; to: number }
-  | { report: 'end' };
-
-export type Found =
-  | { feed: string; is: Known<FeedName> }
-  | { line: string; end: 'stage' | 'desk'; is: Known<boolean> }
-  | { muted: string; is: Known<boolean> }
-  | { supply: string; is: Known<boolean> }
-  | { mains: string; is: Known<boolean> }
-  | { monitors: Known<'down' | 'open'> };
-
-/** A report that does not go with where the sheet stands. */
-export class ReportRefused extends Error {}
-
 export const newSession = (state: SheetState): Session => ({
   state,
   done: [],
@@ -80,20 +40,22 @@ export const newSession = (state: SheetState): Session => ({
   pulled: [],
 });
 
-const wantedOf = ({ plugged, exchanged, feeds, open, unpowered, left }: Aim): Wanted => ({
+const wantedOf = ({ plugged, exchanged, feeds, open, unpowered, left, stuck }: Aim): Wanted => ({
   plugged: new Set(plugged),
   exchanged: new Set(exchanged),
   feeds,
   open: new Set(open),
   unpowered: new Set(unpowered),
   left: new Set(left),
+  stuck: new Set(stuck),
 });
 
 /**
  * The session after a report. Whatever is found, the rest of the sheet is computed anew from the state as it then is.
- * @throws ReportRefused while a wait is not over, where no step is next, or where an order would break an invariant
+ * @throws ReportRefused for what the rig does not have, while a wait is not over, where no step is next, or where an order would break an invariant
  */
 export function reported(rig: SheetRig, session: Session, report: Report, now: Seconds): Session {
+  refuseUnknown(rig, report);
   const current: Session = { ...session, state: { ...session.state, now } };
   switch (report.report) {
     case 'begin':
@@ -124,9 +86,13 @@ export function continued(rig: SheetRig, session: Session): Session {
     plugged: aim.plugged.filter(has),
     exchanged: aim.exchanged.filter(has),
     open: aim.open.filter(has),
+    left: aim.left.filter(has),
   };
   return planned(rig, { ...session, state: takenOver(rig, session.state) }, kept);
 }
+
+/** What a sheet would be, without beginning it. */
+export const preview = (rig: SheetRig, state: SheetState, aim: Aim): Sequence => sequence(rig, state, wantedOf(aim));
 
 function nextOf({ steps, aim }: Session): { step: Step; aim: Aim } {
   if (!steps[0] || !aim) throw new ReportRefused('No step is next.');
@@ -207,114 +173,4 @@ function back(rig: SheetRig, session: Session, to: number): Session {
   const undone = session.done.slice(to);
   const state = undone.reduce((doubted, { action }) => doubtful(rig, doubted, action), session.state);
   return planned(rig, { ...session, state, done: session.done.slice(0, to) }, session.aim);
-}
-
-/** A state in which nobody knows whether an action was carried out. */
-export function doubtful(rig: SheetRig, state: SheetState, action: Action): SheetState {
-  switch (action.do) {
-    case 'plug':
-    case 'unplug': {
-      const ends = { ...state.ends[action.line], [action.end]: 'unknown' as const };
-      return { ...state, ends: { ...state.ends, [action.line]: ends } };
-    }
-    case 'feed':
-      return { ...state, feeds: { ...state.feeds, [action.group]: { feed: 'unknown', since: 'unknown' } } };
-    case 'mute':
-    case 'open':
-      return {
-        ...state,
-        muted: { ...state.muted, ...Object.fromEntries(action.lines.map((id) => [id, 'unknown' as const])) },
-      };
-    case 'supply':
-      return { ...state, supplies: { ...state.supplies, [action.line]: { on: 'unknown', since: 'unknown' } } };
-    case 'monitors':
-      return { ...state, monitors: 'unknown' };
-    case 'mains':
-      return {
-        ...state,
-        mains: { ...state.mains, [action.device]: 'unknown' },
-        feeds: {
-          ...state.feeds,
-          ...Object.fromEntries(
-            rig.groups
-              .filter(({ device, key }) => device === action.device && state.feeds[key].feed !== 'off')
-              .map(({ key }) => [key, { feed: 'unknown' as const, since: 'unknown' as const }]),
-          ),
-        },
-      };
-    case 'wait':
-      // What had waited has waited: time does not go back.
-      return state;
-  }
-}
-
-function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {
-  if ('feed' in what)
-    // Nobody has seen when it went on or off: it may have been a moment ago.
-    return { ...state, feeds: { ...state.feeds, [what.feed]: { feed: what.is, since: state.now } } };
-  if ('line' in what)
-    return { ...state, ends: { ...state.ends, [what.line]: { ...state.ends[what.line], [what.end]: what.is } } };
-  if ('muted' in what) return { ...state, muted: { ...state.muted, [what.muted]: what.is } };
-  if ('supply' in what)
-    return { ...state, supplies: { ...state.supplies, [what.supply]: { on: what.is, since: state.now } } };
-  if ('mains' in what)
-    return what.is === 'unknown'
-      ? doubtful(rig, state, { do: 'mains', device: what.mains, on: true })
-      : after(rig, state, { do: 'mains', device: what.mains, on: what.is });
-  return { ...state, monitors: what.monitors };
-}
-
-/** The aim without what cannot be done: a line's plugs stay as they are, a switch too and everybody on it. */
-function without(rig: SheetRig, aim: Aim, state: SheetState, action: Action): Aim {
-  const asIs = (lines: readonly string[]): Aim => {
-    const kept = new Set(lines);
-    const mayBeIn = (id: string) => state.ends[id].stage !== false || state.ends[id].desk !== false;
-    return {
-      ...aim,
-      plugged: [...aim.plugged.filter((id) => !kept.has(id)), ...lines.filter(mayBeIn)],
-      exchanged: aim.exchanged.filter((id) => !kept.has(id)),
-      open: aim.open.filter((id) => !kept.has(id) || state.muted[id] === false),
-      left: [...aim.left.filter((id) => !kept.has(id)), ...lines],
-    };
-  };
-  /** Switches as they are, and every line that they reach. */
-  const switchesAsTheyAre = (keys: readonly string[]): Aim => {
-    const on = rig.lines.filter(({ groups }) => groups.some((key) => keys.includes(key)));
-    const feeds = Object.fromEntries(
-      keys.flatMap((key) => {
-        const { feed } = state.feeds[key];
-        return feed === 'unknown' ? [] : [[key, feed]];
-      }),
-    );
-    return { ...asIs(on.map(({ id }) => id)), feeds: { ...aim.feeds, ...feeds } };
-  };
-  switch (action.do) {
-    case 'plug':
-    case 'unplug':
-    case 'supply':
-      return asIs([action.line]);
-    case 'feed':
-      return switchesAsTheyAre([action.group]);
-    case 'mute': {
-      const reached = rig.lines.filter(({ id }) => action.lines.includes(id)).flatMap(({ groups }) => groups);
-      const own = switchesAsTheyAre(reached);
-      const loose = action.lines.filter((id) => !own.left.includes(id));
-      return loose.length ? without(rig, own, state, { do: 'open', lines: loose }) : own;
-    }
-    case 'open':
-      return asIs(action.lines);
-    case 'mains': {
-      const on = rig.groups.filter(({ device }) => device === action.device).map(({ key }) => key);
-      const lines = rig.lines.filter(({ device }) => device === action.device).map(({ id }) => id);
-      return {
-        ...aim,
-        feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => !on.includes(key))),
-        open: aim.open.filter((id) => !lines.includes(id)),
-        unpowered: aim.unpowered.filter((id) => id !== action.device),
-      };
-    }
-    case 'monitors':
-    case 'wait':
-      return { ...switchesAsTheyAre(rig.groups.map(({ key }) => key)), open: [], unpowered: [] };
-  }
 }

@@ -1,0 +1,69 @@
+import Joi from 'joi';
+import { FEEDS } from '@/core/standards/feeds';
+import type { Told } from '@/store/switching';
+import { Refused } from '../../../door';
+
+const id = Joi.string().max(200);
+const known = Joi.valid(true, false, 'unknown').required();
+const feed = Joi.valid('off', ...Object.keys(FEEDS));
+const ids = Joi.array().items(id).max(1024).required();
+
+const aim = Joi.object({
+  kind: Joi.valid('set-up', 'change-over', 'strike').required(),
+  plugged: ids,
+  exchanged: ids,
+  feeds: Joi.object().pattern(id, feed).max(1024).required(),
+  open: ids,
+  unpowered: ids,
+  left: ids,
+  stuck: ids,
+});
+
+const what = Joi.alternatives(
+  Joi.object({ feed: id.required(), is: feed.valid('unknown').required() }),
+  Joi.object({ line: id.required(), end: Joi.valid('stage', 'desk').required(), is: known }),
+  Joi.object({ muted: id.required(), is: known }),
+  Joi.object({ supply: id.required(), is: known }),
+  Joi.object({ mains: id.required(), is: known }),
+  Joi.object({ monitors: Joi.valid('down', 'open', 'unknown').required() }),
+);
+
+const step = Joi.number().integer().min(0).max(10_000).required();
+const REPORTS: Record<Told['report']['report'], Joi.ObjectSchema> = {
+  start: Joi.object({ from: Joi.valid('packed', 'unknown').required() }),
+  begin: Joi.object({ aim: aim.required() }),
+  done: Joi.object({ count: Joi.number().integer().min(1).max(1024) }),
+  found: Joi.object({ what: what.required() }),
+  'not possible': Joi.object(),
+  move: Joi.object({ from: step, to: step }),
+  back: Joi.object({ to: step }),
+  end: Joi.object(),
+  adopt: Joi.object(),
+};
+
+const told = Joi.object({
+  version: Joi.number().integer().min(0).required(),
+  who: Joi.string().trim().max(60).allow('').default(''),
+  report: Joi.object({ report: Joi.valid(...Object.keys(REPORTS)).required() })
+    .unknown()
+    .required(),
+});
+
+/** What a body reports of a sheet. @throws Refused for anything else, with the field that is wrong */
+export function readTold(body: unknown): Told {
+  const head = told.validate(body, { convert: true });
+  if (head.error) throw refusal(head.error);
+  const { report, ...rest } = head.value.report as { report: Told['report']['report'] };
+  const own = REPORTS[report].label('report').validate(rest, { convert: false });
+  if (own.error) throw refusal(own.error);
+  return { ...head.value, report: { report, ...own.value } };
+}
+
+const refusal = (error: Joi.ValidationError): Refused =>
+  new Refused(
+    400,
+    'bad-request',
+    `${error.message}; send { "version": VERSION, "who": NAME, "report": { "report": ${Object.keys(REPORTS)
+      .map((name) => `"${name}"`)
+      .join(' | ')}, … } }`,
+  );

@@ -1,0 +1,27 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { theStore } from '@/store/database';
+import { loadSwitching, tellSwitching } from '@/store/switching';
+import { door, jsonBody, notFound, sameOrigin } from '../../../door';
+import { readTold } from './report.schema';
+
+export const dynamic = 'force-dynamic';
+type Context = { params: Promise<{ id: string }> };
+
+/** How far the run sheet of a rig has come, with the server's clock. */
+export const GET = (_request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    const found = loadSwitching(theStore(), id);
+    if (!found) throw notFound(`rig ${id}`);
+    return NextResponse.json({ ...found, now: Date.now() / 1000 });
+  });
+
+/** Reports something about the version of the sheet that the sender has seen. */
+export const POST = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id } = await params;
+    const next = tellSwitching(theStore(), id, readTold(await jsonBody(request)), Date.now());
+    if (!next) throw notFound(`rig ${id}`);
+    return NextResponse.json({ ...next, now: Date.now() / 1000 });
+  });

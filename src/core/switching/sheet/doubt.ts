@@ -1,0 +1,59 @@
+import type { Found } from './report';
+import type { SheetRig } from './rig';
+import { after, type Action, type SheetState } from './state';
+
+/** A state in which nobody knows whether an action was carried out. */
+export function doubtful(rig: SheetRig, state: SheetState, action: Action): SheetState {
+  switch (action.do) {
+    case 'plug':
+    case 'unplug': {
+      const ends = { ...state.ends[action.line], [action.end]: 'unknown' as const };
+      return { ...state, ends: { ...state.ends, [action.line]: ends } };
+    }
+    case 'feed':
+      return { ...state, feeds: { ...state.feeds, [action.group]: { feed: 'unknown', since: 'unknown' } } };
+    case 'mute':
+    case 'open':
+      return {
+        ...state,
+        muted: { ...state.muted, ...Object.fromEntries(action.lines.map((id) => [id, 'unknown' as const])) },
+      };
+    case 'supply':
+      return { ...state, supplies: { ...state.supplies, [action.line]: { on: 'unknown', since: 'unknown' } } };
+    case 'monitors':
+      return { ...state, monitors: 'unknown' };
+    case 'mains':
+      return {
+        ...state,
+        mains: { ...state.mains, [action.device]: 'unknown' },
+        feeds: {
+          ...state.feeds,
+          ...Object.fromEntries(
+            rig.groups
+              .filter(({ device, key }) => device === action.device && state.feeds[key].feed !== 'off')
+              .map(({ key }) => [key, { feed: 'unknown' as const, since: 'unknown' as const }]),
+          ),
+        },
+      };
+    case 'wait':
+      // What had waited has waited: time does not go back.
+      return state;
+  }
+}
+
+/** A state put right by what was found. */
+export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {
+  if ('feed' in what)
+    // Nobody has seen when it went on or off: it may have been a moment ago.
+    return { ...state, feeds: { ...state.feeds, [what.feed]: { feed: what.is, since: state.now } } };
+  if ('line' in what)
+    return { ...state, ends: { ...state.ends, [what.line]: { ...state.ends[what.line], [what.end]: what.is } } };
+  if ('muted' in what) return { ...state, muted: { ...state.muted, [what.muted]: what.is } };
+  if ('supply' in what)
+    return { ...state, supplies: { ...state.supplies, [what.supply]: { on: what.is, since: state.now } } };
+  if ('mains' in what)
+    return what.is === 'unknown'
+      ? doubtful(rig, state, { do: 'mains', device: what.mains, on: true })
+      : after(rig, state, { do: 'mains', device: what.mains, on: what.is });
+  return { ...state, monitors: what.monitors };
+}

@@ -1,0 +1,75 @@
+import type { FeedName } from '../../standards/feeds';
+import type { SheetRig } from './rig';
+import type { Known } from './state';
+
+/** What a run sheet is for. */
+export type SheetKind = 'set-up' | 'change-over' | 'strike';
+
+/** What is wanted, as it is kept: lists instead of sets. */
+export interface Aim {
+  kind: SheetKind;
+  plugged: string[];
+  exchanged: string[];
+  feeds: Record<string, FeedName>;
+  open: string[];
+  /** Devices that lose their power in the end. */
+  unpowered: string[];
+  /** Lines whose plugs, and switches that stay as they are, because something was not possible. */
+  left: string[];
+  stuck: string[];
+}
+
+/** What somebody reports. */
+export type Report =
+  | { report: 'begin'; aim: Aim }
+  /** The steps that are next are done; more than one only where none of them is a wait. */
+  | { report: 'done'; count?: number }
+  /** Something is otherwise than the sheet takes it to be. */
+  | { report: 'found'; what: Found }
+  /** The step that is next cannot be done: its line, or its switch, is left as it is. */
+  | { report: 'not possible' }
+  /** A step that is left is to be done earlier or later; counted from the next one. */
+  | { report: 'move'; from: number; to: number }
+  /** Some of the last steps are to be done again. */
+  | { report: 'back'; to: number }
+  | { report: 'end' };
+
+export type Found =
+  | { feed: string; is: Known<FeedName> }
+  | { line: string; end: 'stage' | 'desk'; is: Known<boolean> }
+  | { muted: string; is: Known<boolean> }
+  | { supply: string; is: Known<boolean> }
+  | { mains: string; is: Known<boolean> }
+  | { monitors: Known<'down' | 'open'> };
+
+/** A report that does not go with where the sheet stands. */
+export class ReportRefused extends Error {}
+
+/** @throws ReportRefused for a report about a line, switch or device that the rig does not have */
+export function refuseUnknown(rig: SheetRig, report: Report): void {
+  const missing = (ids: readonly string[], has: readonly { id: string }[]) =>
+    ids.find((id) => !has.some((each) => each.id === id));
+  const switches = rig.groups.map(({ key }) => ({ id: key }));
+  const refuse = (what: string, id: string | undefined) => {
+    if (id !== undefined) throw new ReportRefused(`There is no ${what} ${id} in this sheet; load it again.`);
+  };
+  if (report.report === 'begin') {
+    const { plugged, exchanged, open, left, stuck, feeds, unpowered } = report.aim;
+    refuse('line', missing([...plugged, ...exchanged, ...open, ...left], rig.lines));
+    refuse('switch', missing([...Object.keys(feeds), ...stuck], switches));
+    refuse('device', missing(unpowered, rig.devices));
+    const odd = rig.groups.find(
+      ({ key, offers }) => feeds[key] && feeds[key] !== 'off' && !offers.includes(feeds[key]),
+    );
+    if (odd)
+      throw new ReportRefused(`${odd.name} has no setting ${feeds[odd.key]}; it has off, ${odd.offers.join(', ')}.`);
+  }
+  if (report.report !== 'found') return;
+  const { what } = report;
+  if ('feed' in what) refuse('switch', missing([what.feed], switches));
+  if ('line' in what) refuse('line', missing([what.line], rig.lines));
+  if ('muted' in what) refuse('line', missing([what.muted], rig.lines));
+  const supplied = rig.lines.filter(({ supply }) => supply);
+  if ('supply' in what) refuse('supply of its own on line', missing([what.supply], supplied));
+  if ('mains' in what) refuse('device', missing([what.mains], rig.devices));
+}

@@ -1,0 +1,46 @@
+import type { EntryKind, Fed, Happening, LogEntry } from '@/core/log';
+import type { Store } from './database';
+
+interface Row {
+  id: number;
+  at: string;
+  kind: EntryKind;
+  who: string;
+  text: string;
+  place: string | null;
+  lines: string;
+  fed: string | null;
+}
+
+/** Writes down what happened to a rig. @param fed what its sources have from then on */
+export function addEntries(
+  store: Store,
+  rig: string,
+  { at, who, fed }: { at: string; who: string; fed?: Fed },
+  list: readonly Happening[],
+): void {
+  const insert = store.prepare(
+    'INSERT INTO log_entry (rig_id, at, kind, who, text, place, lines, fed) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+  );
+  for (const { kind, text, place, lines } of list)
+    insert.run(rig, at, kind, who, text, place ?? null, JSON.stringify(lines), fed ? JSON.stringify(fed) : null);
+}
+
+/** Everything that happened to a rig, oldest first, the saves of the rig among it. */
+export function loadLog(store: Store, rig: string): LogEntry[] {
+  const rows = store
+    .prepare(
+      `SELECT id, at, kind, who, text, place, lines, fed FROM log_entry WHERE rig_id = @rig
+       UNION ALL
+       SELECT -revision, saved_at, 'rig', '', 'Saved as revision ' || revision, NULL, '[]', NULL
+       FROM rig_revision WHERE rig_id = @rig
+       ORDER BY at, id`,
+    )
+    .all({ rig }) as Row[];
+  return rows.map(({ lines, fed, place, ...row }) => ({
+    ...row,
+    lines: JSON.parse(lines) as string[],
+    ...(place !== null && { place }),
+    ...(fed !== null && { fed: JSON.parse(fed) as Fed }),
+  }));
+}

@@ -1,0 +1,174 @@
+import {
+  continued,
+  fedBy,
+  happenings,
+  newSession,
+  packed,
+  reported,
+  sheetRig,
+  takenOver,
+  unknown,
+  type Report,
+  type Session,
+  type SheetRig,
+} from '@/core/switching/sheet';
+import type { Store } from './database';
+import { addEntries } from './log';
+import { loadRig } from './rigs';
+
+/** How far a rig's run sheet has come. Moments of the session are seconds since 1970 in UTC. */
+export interface Switching {
+  /** Counted up with every report. */
+  version: number;
+  /** The revision of the rig that `rig` was computed from. */
+  revision: number;
+  rig: SheetRig;
+  session: Session;
+}
+
+/** What is reported of a sheet: by whom, about what version of it, and what. */
+export interface Told {
+  version: number;
+  who: string;
+  report: Report | { report: 'start'; from: 'packed' | 'unknown' } | { report: 'adopt' };
+}
+
+/** A report about a sheet that has gone on meanwhile; nothing of it was done. */
+export class StaleSheet extends Error {
+  constructor(readonly current: Switching) {
+    super('somebody else has reported meanwhile');
+    this.name = 'StaleSheet';
+  }
+}
+
+/** Sheets computed from rigs, so that following the circuits is done once a revision. */
+const computed = new Map<string, SheetRig>();
+const MOST = 20;
+
+/** What a run sheet must know of a rig at its newest revision; takes seconds the first time. */
+function rigNow(store: Store, id: string): { rig: SheetRig; revision: number } | undefined {
+  const saved = loadRig(store, id);
+  if (!saved) return undefined;
+  const key = `${id} ${saved.revision} ${saved.savedAt}`;
+  const rig = computed.get(key) ?? sheetRig(saved.document);
+  if (computed.size >= MOST) computed.clear();
+  computed.set(key, rig);
+  return { rig, revision: saved.revision };
+}
+
+interface Row {
+  version: number;
+  revision: number;
+  sheet: string;
+  session: string;
+}
+
+/** How far a sheet has come, as it was kept; undefined where none was ever started. */
+export function keptSwitching(store: Store, id: string): Switching | undefined {
+  const row = store.prepare('SELECT version, revision, sheet, session FROM switching WHERE rig_id = ?').get(id) as
+    Row | undefined;
+  return (
+    row && {
+      version: row.version,
+      revision: row.revision,
+      rig: JSON.parse(row.sheet) as SheetRig,
+      session: JSON.parse(row.session) as Session,
+    }
+  );
+}
+
+/** The version a sheet is at; zero where none was ever started. */
+export const sheetVersion = (store: Store, id: string): number =>
+  (store.prepare('SELECT version FROM switching WHERE rig_id = ?').pluck().get(id) as number | undefined) ?? 0;
+
+/** The sheet of a rig; one that was never started is at version 0, with nothing known. Undefined if there is no such rig. */
+export function loadSwitching(store: Store, id: string): Switching | undefined {
+  const kept = keptSwitching(store, id);
+  if (kept) return kept;
+  const now = rigNow(store, id);
+  return now && { version: 0, ...now, session: newSession(unknown(now.rig)) };
+}
+
+/**
+ * Carries a report out and writes it down. When this returns, both survive a killed process.
+ * @param at milliseconds since 1970 in UTC
+ * @returns undefined if there is no such rig
+ * @throws StaleSheet if the sheet has gone on meanwhile; ReportRefused for a report that does not go with it
+ */
+export function tellSwitching(
+  store: Store,
+  id: string,
+  { version, who, report }: Told,
+  at: number,
+): Switching | undefined {
+  // Following the circuits takes its time: nobody waits for it with a lock.
+  const fresh = NEEDS_RIG.includes(report.report) ? rigNow(store, id) : undefined;
+  return store
+    .transaction((): Switching | undefined => {
+      const current = loadSwitching(store, id);
+      if (!current) return undefined;
+      if (current.version !== version) throw new StaleSheet(current);
+      const seconds = at / 1000;
+      const { rig, revision } = fresh ?? current;
+      const before: Session =
+        fresh && report.report !== 'start'
+          ? { ...current.session, state: takenOver(rig, current.session.state) }
+          : current.session;
+      const after = carriedOut(rig, before, report, seconds);
+      const next: Switching = { version: version + 1, revision, rig, session: after };
+      store
+        .prepare(
+          `INSERT INTO switching (rig_id, version, revision, sheet, session, saved_at) VALUES (@id, @version, @revision, @sheet, @session, @savedAt)
+           ON CONFLICT (rig_id) DO UPDATE SET
+             version = excluded.version, revision = excluded.revision, sheet = excluded.sheet,
+             session = excluded.session, saved_at = excluded.saved_at`,
+        )
+        .run({
+          id,
+          version: next.version,
+          revision,
+          sheet: JSON.stringify(rig),
+          session: JSON.stringify(after),
+          savedAt: new Date(at).toISOString(),
+        });
+      addEntries(
+        store,
+        id,
+        { at: new Date(at).toISOString(), who, fed: fedBy(rig, after.state) },
+        toldOf(rig, before, report),
+      );
+      return next;
+    })
+    .immediate();
+}
+
+/** Reports after which a sheet speaks of the rig as it was last saved. */
+const NEEDS_RIG: readonly Told['report']['report'][] = ['start', 'begin', 'adopt'];
+
+function carriedOut(rig: SheetRig, before: Session, report: Told['report'], now: number): Session {
+  switch (report.report) {
+    case 'start':
+      return newSession({ ...(report.from === 'packed' ? packed(rig) : unknown(rig)), now });
+    case 'adopt':
+      return continued(rig, { ...before, state: { ...before.state, now } });
+    default:
+      return reported(rig, before, report, now);
+  }
+}
+
+function toldOf(rig: SheetRig, before: Session, report: Told['report']): ReturnType<typeof happenings> {
+  switch (report.report) {
+    case 'start':
+      return [
+        {
+          kind: 'sheet',
+          text: report.from === 'packed' ? 'Started: nothing plugged, everything off' : 'Started: nothing known',
+          lines: [],
+        },
+      ];
+    case 'adopt':
+      return [{ kind: 'sheet', text: 'The sheet goes on with the rig as it was last saved', lines: [] }];
+    default:
+      return happenings(rig, before, report);
+  }
+}
