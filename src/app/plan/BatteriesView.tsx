@@ -11,7 +11,7 @@ import { feedLabel } from '@/core/standards/feeds';
 import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument } from '@/core/rig';
 import type { PlanDesk } from '@/workers/planWorker';
 import { DayChart } from './DayChart';
-import { useAnswer } from './usePlanDesk';
+import { useAnswer } from '@/ui/rig/useDesk';
 
 interface Props {
   document: RigDocument;

@@ -22,7 +22,7 @@ import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import type { PlanDesk } from '@/workers/planWorker';
 import { ChainRow } from './ChainRow';
 import { Section } from './Section';
-import { useAnswer } from './usePlanDesk';
+import { useAnswer } from '@/ui/rig/useDesk';
 
 interface Props {
   document: RigDocument;

@@ -10,16 +10,17 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import type { KitItem } from '@/core/kit';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { savingText } from '@/ui/rig/savingText';
+import { useDesk } from '@/ui/rig/useDesk';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { ProductName, UndoRedo } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
+import { startPlanDesk } from '@/workers/planWorker';
 import { BatteriesView } from './BatteriesView';
 import { ChainsView } from './ChainsView';
 import { KeepToPanel } from './KeepToPanel';
 import { PatchView } from './PatchView';
 import { SuppliesView } from './SuppliesView';
-import { usePlanDesk } from './usePlanDesk';
 import { usePlanning } from './usePlanning';
 
 const TABS = [
@@ -38,7 +39,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(false);
   const planning = usePlanning(saved.id, document, kit);
-  const desk = usePlanDesk();
+  const desk = useDesk(startPlanDesk);
   const accept = useCallback(
     (count: number) => {
       if (!planning.result) return;

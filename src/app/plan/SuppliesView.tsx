@@ -11,7 +11,7 @@ import { startsAtLink, type RigDocument } from '@/core/rig';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { PlanDesk } from '@/workers/planWorker';
 import { DirectCurrentView } from './DirectCurrentView';
-import { useAnswer } from './usePlanDesk';
+import { useAnswer } from '@/ui/rig/useDesk';
 
 interface Props {
   document: RigDocument;

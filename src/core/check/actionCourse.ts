@@ -53,19 +53,24 @@ export function actionCourse(
   const [gain, fullScale] = [step?.gain ?? 0, step?.fullScale ?? 0];
   const course = (circuit: LineCircuit, netlist: Netlist, from: Seconds): OneCourse =>
     courseOf(circuit, netlist, from, gain - fullScale);
-  const live = liveOf(line, action);
+  // Whichever end is worse to plug: behind a box with a supply of its own, that is the inlet's.
+  const wrong = livePlugs(line, action)
+    .map(({ circuit, netlist }) => course(circuit, netlist, 0))
+    .reduce((worst, each) => (each.inlet > worst.inlet ? each : worst));
   return {
     action,
     feed,
     gain,
     right: course(made.circuit, made.netlist, action === 'off' ? 1e-3 : 0),
-    wrong: course(live.circuit, live.netlist, 0),
+    wrong,
   };
 }
 
-function liveOf(line: Line, action: 'on' | 'off') {
+function livePlugs(line: Line, action: 'on' | 'off') {
   const { junction, patch } = lastPlugged(line);
-  return action === 'on' ? pluggedLive(line, junction, patch) : pulledLive(line, junction, patch);
+  const moved = action === 'on' ? pluggedLive : pulledLive;
+  const last = line.links.length;
+  return [moved(line, junction, patch), ...(last > 0 ? [moved(line, last, false)] : [])];
 }
 
 /** @param from when the action begins; what was before is left out */

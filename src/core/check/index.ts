@@ -8,3 +8,4 @@ export { faultReadings, type FaultReading } from './faultReadings';
 export { probe, type ProbeTip } from './probe';
 export * from './finding';
 export * from './schools';
+export { actionCourse, BEGINS, ENDS, type ActionCourse, type OneCourse } from './actionCourse';

@@ -2,6 +2,8 @@
 
 import AltRouteOutlinedIcon from '@mui/icons-material/AltRouteOutlined';
 import CasesOutlinedIcon from '@mui/icons-material/CasesOutlined';
+import MenuBookOutlinedIcon from '@mui/icons-material/MenuBookOutlined';
+import PowerSettingsNewIcon from '@mui/icons-material/PowerSettingsNew';
 import SettingsInputComponentOutlinedIcon from '@mui/icons-material/SettingsInputComponentOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -12,6 +14,8 @@ const PLACES = [
   { path: '/rig', label: 'Rig', Icon: SettingsInputComponentOutlinedIcon },
   { path: '/kit', label: 'Kit', Icon: CasesOutlinedIcon },
   { path: '/plan', label: 'Plan', Icon: AltRouteOutlinedIcon },
+  { path: '/switch', label: 'Switch', Icon: PowerSettingsNewIcon },
+  { path: '/log', label: 'Log', Icon: MenuBookOutlinedIcon },
 ] as const;
 
 export type PlacePath = (typeof PLACES)[number]['path'];

@@ -1,13 +1,14 @@
 /** Run sheets: the rig as it really is, the steps to what is wanted, and what happened on the way. */
+export { aimFor } from './aims';
 export { residual } from './charge';
 export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
 export { INVARIANTS } from './invariants';
 export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
-export { trips, type Step } from './sequence';
+export { afterSteps, trips, type Step } from './sequence';
 export { ReportRefused, type Aim, type Found, type Report, type SheetKind } from './report';
 export { continued, newSession, preview, reported, type Session } from './session';
-export { live, packed, takenOver, unknown, type Known, type SheetState } from './state';
+export { live, packed, takenOver, unknown, type Action, type Known, type SheetState } from './state';
 export { type WaitReason } from './waiting';
-export { changeOverWays, type Way } from './ways';
+export { besideLine, changeOverWays, type Way } from './ways';
 export { backMeans, stepWords } from './wording';

@@ -1,4 +1,4 @@
-import type { FeedName } from '../../standards/feeds';
+import { feedLabel, type FeedName } from '../../standards/feeds';
 import { breach, INVARIANTS, type Breach } from './invariants';
 import { jobsOf } from './jobs';
 import type { SheetRig } from './rig';
@@ -69,8 +69,12 @@ function harmful(rig: SheetRig, { ends, feeds: present }: SheetState, wanted: Wa
   return rig.groups.flatMap(({ key, name }): Sequence['refused'] => {
     const feed = stuck?.has(key) ? present[key].feed : (feeds[key] ?? 'off');
     if (feed === 'off' || feed === 'unknown') return [];
-    const line = rig.lines.find(({ id, stops }) => (plugged.has(id) || stays(id)) && stops[key]?.includes(feed));
-    return line ? [{ invariant: 3, why: `${name}: ${line.name} would be harmed.`, group: key, feed }] : [];
+    const names = rig.lines
+      .filter(({ id, stops }) => (plugged.has(id) || stays(id)) && stops[key]?.includes(feed))
+      .map((line) => line.name);
+    if (names.length === 0) return [];
+    const why = `${name}: ${names.join(', ')} would be harmed by ${feedLabel(feed)}.`;
+    return [{ invariant: 3, why, group: key, feed }];
   });
 }
 
@@ -78,6 +82,13 @@ function harmful(rig: SheetRig, { ends, feeds: present }: SheetState, wanted: Wa
 export function trips(steps: readonly Step[], here?: string): number {
   const places = [here, ...steps.map(({ place }) => place)].filter((place) => place !== undefined);
   return places.filter((place, n) => n > 0 && place !== places[n - 1]).length;
+}
+
+/** The state before each of some steps, and after the last. */
+export function afterSteps(rig: SheetRig, from: SheetState, steps: readonly Step[]): SheetState[] {
+  const states = [from];
+  for (const { action } of steps) states.push(after(rig, states[states.length - 1], action));
+  return states;
 }
 
 /** The first step that would break an invariant, when steps are carried out from a state. */

@@ -13,6 +13,8 @@ export interface Way {
   /** A free inlet beside its own; none for its own, where it comes out first. */
   to?: InletRef;
   name: string;
+  /** Where it is. */
+  place?: string;
   /** What its switch is set to for it, and the key of that switch. */
   group?: string;
   feed: FeedName;
@@ -23,7 +25,7 @@ export interface Way {
 
 /**
  * Every way to change a line over, the one that disturbs least first: on its own inlet with its switch off, or beside it
- * on a free inlet that accepts it, the old one staying plugged and muted until everything else rests.
+ * on a free inlet that accepts it and disturbs fewer, the old one staying plugged and muted until everything rests.
  */
 export function changeOverWays(
   document: RigDocument,
@@ -41,6 +43,7 @@ export function changeOverWays(
       .map((line) => line.id);
   const here: Way = {
     name: sheetLine.inlet,
+    place: sheetLine.mixedAt,
     group: sheetLine.groups[0],
     feed: setTo(document, sheetLine.groups[0]),
     verdict: verdictOf(document, id, judge),
@@ -59,18 +62,44 @@ export function changeOverWays(
       device,
       device.inlets.find((inlet) => inlet.id === to.inlet)!,
     );
+    const place = rig.devices.find((each) => each.id === device.id)?.place;
     const tried = feeds.map((feed): Way => {
-      const placed = duplicateLine(group ? setFeed(document, device.id, group.id, feed) : document, id, to);
-      const copy = placed.lines.find((line) => !document.lines.some((before) => before.id === line.id))!;
+      const { document: placed, copy } = besideLine(document, id, to, feed);
       const disturbed = key !== undefined && present !== 'off' ? others(key) : [];
-      return { to, name, group: key, feed, verdict: verdictOf(placed, copy.id, judge), disturbed };
+      return { to, name, place, group: key, feed, verdict: verdictOf(placed, copy, judge), disturbed };
     });
     return tried
       .filter(({ verdict }) => verdict === 'Clear' || verdict === 'Watch')
       .sort((a, b) => rank(b) - rank(a))
       .slice(0, 1);
   });
-  return [here, ...beside].sort((a, b) => a.disturbed.length - b.disturbed.length || rank(b) - rank(a));
+  const far = ({ place }: Way): number => (place === here.place ? 0 : 1);
+  return [here, ...beside.filter(({ disturbed }) => disturbed.length < here.disturbed.length)].sort(
+    (a, b) => a.disturbed.length - b.disturbed.length || far(a) - far(b) || rank(b) - rank(a),
+  );
+}
+
+/**
+ * A rig with a second line beside one, on a free inlet whose switch is set for it. Nobody brings another broken cable:
+ * its links are as the first one's, without their faults.
+ * @returns the rig and the id of that line
+ */
+export function besideLine(
+  document: RigDocument,
+  id: string,
+  to: InletRef,
+  feed: FeedName,
+): { document: RigDocument; copy: string } {
+  const group = groupOf(
+    document.devices.find((device) => device.id === to.device)!,
+    to.inlet,
+  );
+  const placed = duplicateLine(group ? setFeed(document, to.device, group.id, feed) : document, id, to);
+  const copy = placed.lines.find((line) => !document.lines.some((before) => before.id === line.id))!.id;
+  const sound = placed.lines.map((line) =>
+    line.id === copy ? { ...line, links: line.links.map(({ faults: _faults, ...part }) => part) } : line,
+  );
+  return { document: { ...placed, lines: sound }, copy };
 }
 
 /** Better verdicts are higher. */

@@ -18,10 +18,10 @@ const MAINS =
   'Never lift the protective earth. Work on mains leads and distribution belongs to a licensed electrician, by local code.';
 const HIGH_VOLTAGE = 'A valve microphone’s supply has high voltage inside: it stays closed.';
 
-/** The words of a step. What nobody knows is made sure of rather than done. */
-export function stepWords(rig: SheetRig, state: SheetState, { action }: Step): StepWords {
+/** The words of a step. What nobody knows is made sure of rather than done; without a state, all is known. */
+export function stepWords(rig: SheetRig, state: SheetState | undefined, { action }: Step): StepWords {
   const words = wordsOf(rig, action);
-  return isUnknown(state, action) ? { ...words, title: `Make sure: ${lowered(words.title)}` } : words;
+  return state && isUnknown(state, action) ? { ...words, title: `Make sure: ${lowered(words.title)}` } : words;
 }
 
 const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);

@@ -1,11 +1,15 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { startPlanDesk, type PlanDesk } from '@/workers/planWorker';
 
-/** Where short questions about plans are asked; the worker starts with the first one. */
-export function usePlanDesk(): () => PlanDesk {
-  const desk = useRef<PlanDesk>(undefined);
+interface AnyDesk<Question, Answer> {
+  ask: (question: Question) => Promise<Answer>;
+  stop: () => void;
+}
+
+/** Where short questions are asked of a worker; it starts with the first one. @param start always the same function */
+export function useDesk<D extends { stop: () => void }>(start: () => D): () => D {
+  const desk = useRef<D>(undefined);
   useEffect(
     () => () => {
       desk.current?.stop();
@@ -13,15 +17,12 @@ export function usePlanDesk(): () => PlanDesk {
     },
     [],
   );
-  return useCallback(() => (desk.current ??= startPlanDesk()), []);
+  return useCallback(() => (desk.current ??= start()), [start]);
 }
 
-type Question = Parameters<PlanDesk['ask']>[0];
-type Answer = Awaited<ReturnType<PlanDesk['ask']>>;
-
 /** The answer to a question, asked again whenever that changes; the last one stands until the next has come. */
-export function useAnswer<A extends Answer['ask']>(
-  desk: () => PlanDesk,
+export function useAnswer<Question, Answer extends { ask: string }, A extends Answer['ask']>(
+  desk: () => AnyDesk<Question, Answer>,
   question: Question | undefined,
   as: A,
 ): { answer?: Extract<Answer, { ask: A }>; failed?: string; busy: boolean } {
@@ -41,7 +42,7 @@ export function useAnswer<A extends Answer['ask']>(
   const { answer } = state;
   return {
     ...(answer?.ask === as && { answer: answer as Extract<Answer, { ask: A }> }),
-    ...(answer?.ask === 'failed' && { failed: answer.message }),
+    ...(answer?.ask === 'failed' && { failed: (answer as unknown as { message: string }).message }),
     busy: state.question !== question,
   };
 }

@@ -1,0 +1,91 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import NextLink from 'next/link';
+import { ENTRY_KINDS, type LogEntry } from '@/core/log';
+
+interface Props {
+  entries: readonly LogEntry[];
+  nameOf: (line: string) => string;
+  rig: string;
+  /** The log is empty, whatever the filter. */
+  none: boolean;
+}
+
+/** Entries of a log, newest first, under their days. */
+export function EntryList({ entries, nameOf, rig, none }: Props) {
+  if (entries.length === 0)
+    return (
+      <Box sx={{ p: 2 }}>
+        <Typography gutterBottom>
+          {none ? 'Nothing has happened yet.' : 'Nothing of that kind is in the log.'}
+        </Typography>
+        {none && (
+          <Button component={NextLink} href={`/switch?rig=${rig}`}>
+            Begin a run sheet
+          </Button>
+        )}
+      </Box>
+    );
+  const days = [...new Set(entries.map(dayOf))];
+  return (
+    <Box sx={{ px: 2, pb: 4 }}>
+      {days.map((day) => (
+        <Box key={day} component="section" aria-label={day}>
+          <Typography variant="h2" sx={{ mt: 2, mb: 0.5 }} suppressHydrationWarning>
+            {day}
+          </Typography>
+          <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {entries
+              .filter((entry) => dayOf(entry) === day)
+              .map((entry) => (
+                <EntryRow key={`${entry.kind} ${entry.id}`} entry={entry} nameOf={nameOf} />
+              ))}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const dayOf = ({ at }: LogEntry): string => dayjs(at).format('dddd, D MMMM YYYY');
+
+function EntryRow({ entry, nameOf }: { entry: LogEntry; nameOf: (line: string) => string }) {
+  const { at, kind, text, lines, place, who } = entry;
+  const aside = [place, who, lines.length > 1 || kind === 'note' ? lines.map(nameOf).join(', ') : ''].filter(Boolean);
+  return (
+    <Box
+      component="li"
+      sx={(theme) => ({
+        display: 'grid',
+        gridTemplateColumns: { xs: '64px minmax(0, 1fr)', sm: '64px 118px minmax(0, 1fr)' },
+        columnGap: 1.5,
+        borderTop: 1,
+        borderColor: 'divider',
+        py: 0.6,
+        ...(kind === 'incident' && { color: theme.vars!.palette.verdict.Stop }),
+      })}
+    >
+      <Typography variant="body2" color="textSecondary" suppressHydrationWarning>
+        {dayjs(at).format('HH:mm:ss')}
+      </Typography>
+      <Typography
+        variant="body2"
+        sx={{ fontWeight: kind === 'incident' ? 700 : 400, color: kind === 'incident' ? 'inherit' : 'text.secondary' }}
+      >
+        {ENTRY_KINDS[kind]}
+      </Typography>
+      <Box sx={{ gridColumn: { xs: '2', sm: 'auto' } }}>
+        <Typography variant="body2">{text}</Typography>
+        {aside.length > 0 && (
+          <Typography variant="caption" color="textSecondary" component="p">
+            {aside.join(' · ')}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,59 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import type { Exposure } from '@/core/log';
+import { exposureText } from './exposureText';
+
+interface Props {
+  exposures: readonly Exposure[];
+  nameOf: (line: string) => string;
+  onChoose: (line: string) => void;
+}
+
+/** What every source had to bear: feeds, how long, and what happened to it. */
+export function ExposureList({ exposures, nameOf, onChoose }: Props) {
+  return (
+    <Box sx={{ px: 2, py: 1.5 }}>
+      <Typography variant="h2">What every source had</Typography>
+      <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
+        From the steps that were reported. Press a line to see its entries.
+      </Typography>
+      {exposures.length === 0 && <Typography variant="body2">No source has had a feed yet.</Typography>}
+      {exposures.map((record) => (
+        <ButtonBase
+          key={record.line}
+          onClick={() => onChoose(record.line)}
+          sx={{
+            display: 'block',
+            width: '100%',
+            textAlign: 'left',
+            borderTop: 1,
+            borderColor: 'divider',
+            py: 0.75,
+            fontFamily: 'inherit',
+          }}
+        >
+          <Typography variant="body2" sx={{ fontWeight: 650 }}>
+            {nameOf(record.line)}
+          </Typography>
+          <Typography variant="body2" color="textSecondary">
+            {exposureText(record)}
+          </Typography>
+          {record.incidents.map(({ at, text }, n) => (
+            <Typography
+              key={n}
+              variant="body2"
+              suppressHydrationWarning
+              sx={(theme) => ({ color: theme.vars!.palette.verdict.Stop })}
+            >
+              {dayjs(at).format('D MMM HH:mm')}: {text}
+            </Typography>
+          ))}
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,184 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useMemo, useState } from 'react';
+import { ENTRY_KINDS, filtered, type EntryKind, type Exposure, type LogEntry } from '@/core/log';
+import type { RigDocument } from '@/core/rig';
+import { ProductName } from '@/ui/shell/barParts';
+import { PlaceFrame } from '@/ui/shell/PlaceFrame';
+import { SchemeButton } from '@/ui/shell/SchemeButton';
+import { useStored } from '@/ui/shell/useStored';
+import { EntryList } from './EntryList';
+import { ExposureList } from './ExposureList';
+import { useLog } from './useLog';
+
+interface Props {
+  rig: string;
+  document: RigDocument;
+  initial: { entries: LogEntry[]; exposures: Exposure[] };
+}
+
+const ALL = 'all';
+
+/** The Log place: what was switched, found and saved, and what every source had to bear. */
+export function LogPlace({ rig, document, initial }: Props) {
+  const { entries, exposures, failed, add } = useLog(rig, initial);
+  const [who, setWho] = useStored('inlet-check-who', '');
+  const [kind, setKind] = useState<EntryKind | typeof ALL>(ALL);
+  const [line, setLine] = useState(ALL);
+  const [text, setText] = useState('');
+  const [day, setDay] = useState(ALL);
+  const [note, setNote] = useState('');
+  const [open, setOpen] = useState(false);
+  const filter = useMemo(
+    () => ({
+      ...(kind !== ALL && { kinds: [kind] }),
+      ...(line !== ALL && { line }),
+      ...(day !== ALL && { from: day, to: day }),
+      ...(text.trim() && { text }),
+    }),
+    [kind, line, day, text],
+  );
+  const shown = filtered(entries, filter).toReversed();
+  const days = [...new Set(entries.map(({ at }) => at.slice(0, 10)))].toReversed();
+  const nameOf = (id: string) => document.lines.find((each) => each.id === id)?.name ?? id;
+  const fileOf = (as: 'csv' | 'json') => {
+    const { kinds, ...rest } = { kinds: undefined as string[] | undefined, ...filter };
+    return `/api/rigs/${rig}/log?${new URLSearchParams({ as, ...rest, ...(kinds && { kinds: kinds.join(',') }) })}`;
+  };
+  return (
+    <PlaceFrame
+      here="/log"
+      rig={rig}
+      bar={
+        <>
+          <ProductName />
+          <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
+            {document.name}
+          </Typography>
+          <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5, flexWrap: 'wrap' }}>
+            <Button component="a" href={fileOf('csv')} download>
+              As CSV
+            </Button>
+            <Button component="a" href={fileOf('json')} download>
+              As JSON
+            </Button>
+            <Button component={NextLink} href={`/log/hand-over?rig=${rig}`}>
+              Hand-over page
+            </Button>
+            <SchemeButton />
+          </Box>
+        </>
+      }
+      panel={<ExposureList exposures={exposures} nameOf={nameOf} onChoose={setLine} />}
+      panelLabel="What every source had"
+      panelWidth={360}
+      open={open}
+      onClose={() => setOpen(false)}
+      closeLabel="Back to the log"
+    >
+      <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}>
+        <Box
+          component="form"
+          aria-label="A note for the log"
+          onSubmit={async (event) => {
+            event.preventDefault();
+            if (note.trim() && (await add(note, who, line === ALL ? [] : [line]))) setNote('');
+          }}
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, px: 2, py: 1.5, borderBottom: 1, borderColor: 'divider' }}
+        >
+          <TextField
+            label={line === ALL ? 'Note' : `Note on ${nameOf(line)}`}
+            value={note}
+            onChange={(event) => setNote(event.target.value.slice(0, 2000))}
+            sx={{ flex: '1 1 260px' }}
+          />
+          <TextField
+            label="Your name"
+            value={who}
+            onChange={(event) => setWho(event.target.value.slice(0, 60))}
+            sx={{ width: 130 }}
+          />
+          <Button type="submit" variant="outlined" disabled={!note.trim()}>
+            Write it down
+          </Button>
+        </Box>
+        {failed && <Alert severity="error">{failed}</Alert>}
+        <Box
+          role="search"
+          aria-label="Filter of the log"
+          sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, px: 2, pt: 1.5 }}
+        >
+          <Choice
+            label="Kind"
+            value={kind}
+            onChoose={(to) => setKind(to as EntryKind)}
+            all="everything"
+            options={Object.entries(ENTRY_KINDS)}
+          />
+          <Choice
+            label="Line"
+            value={line}
+            onChoose={setLine}
+            all="every line"
+            options={document.lines.map(({ id, name }) => [id, name])}
+          />
+          <Choice
+            label="Day"
+            value={day}
+            onChoose={setDay}
+            all="every day"
+            options={days.map((each) => [each, each])}
+          />
+          <TextField
+            label="Containing"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            sx={{ width: 160 }}
+          />
+          <Typography variant="caption" color="textSecondary" role="status" sx={{ alignSelf: 'center' }}>
+            {shown.length} of {entries.length}
+          </Typography>
+          <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' } }}>
+            What every source had
+          </Button>
+        </Box>
+        <EntryList entries={shown} nameOf={nameOf} rig={rig} none={entries.length === 0} />
+      </Box>
+    </PlaceFrame>
+  );
+}
+
+interface ChoiceProps {
+  label: string;
+  value: string;
+  /** What stands for no choice. */
+  all: string;
+  options: readonly (readonly [string, string])[];
+  onChoose: (value: string) => void;
+}
+
+function Choice({ label, value, all, options, onChoose }: ChoiceProps) {
+  return (
+    <TextField
+      select
+      label={label}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+      sx={{ minWidth: 150 }}
+    >
+      <MenuItem value={ALL}>{all}</MenuItem>
+      {options.map(([each, name]) => (
+        <MenuItem key={each} value={each}>
+          {name}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}

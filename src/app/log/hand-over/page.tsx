@@ -1,0 +1,142 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { checkRig } from '@/core/check';
+import { exposures, ENTRY_KINDS } from '@/core/log';
+import { inletName, rigPaths } from '@/core/rig';
+import { feedLabel } from '@/core/standards/feeds';
+import { live } from '@/core/switching/sheet';
+import { theStore } from '@/store/database';
+import { loadLog } from '@/store/log';
+import { loadRig } from '@/store/rigs';
+import { keptSwitching, type Switching } from '@/store/switching';
+import { LocalTime } from '@/ui/shell/LocalTime';
+import { Paper } from '@/ui/shell/Paper';
+import { exposureText } from '../exposureText';
+
+export const metadata: Metadata = { title: 'Hand-over' };
+export const dynamic = 'force-dynamic';
+
+/** Most of the last entries that are printed. */
+const MOST = 200;
+
+/** What the next engineer, the owner or the repair shop has to know, on paper. */
+export default async function HandOverPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+  const { rig: id = '' } = await searchParams;
+  const store = theStore();
+  const saved = loadRig(store, id);
+  if (!saved) notFound();
+  const { document, revision } = saved;
+  const entries = loadLog(store, id);
+  const record = exposures(entries, new Date().toISOString());
+  const told = entries.filter(({ kind }) => kind !== 'step' && kind !== 'rig').slice(-MOST);
+  const checked = new Map(checkRig(document).lines.map((line) => [line.id, line]));
+  const sheet = keptSwitching(store, id);
+  const nameOf = (line: string) => document.lines.find((each) => each.id === line)?.name ?? line;
+  return (
+    <Paper
+      title={`Hand-over: ${document.name}`}
+      note={
+        <>
+          Revision {revision}, printed <LocalTime at={new Date().toISOString()} />
+        </>
+      }
+      back={{ href: `/log?rig=${id}`, label: 'Back to the log' }}
+    >
+      <h2>As it stands</h2>
+      {sheet ? <AsItStands sheet={sheet} /> : <p>No run sheet was followed: nobody has written down what is on.</p>}
+      <h2>Lines</h2>
+      <table>
+        <thead>
+          <tr>
+            <th>Line</th>
+            <th>Inlet</th>
+            <th>Verdict</th>
+            <th>First finding</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rigPaths(document).map(({ line, inlet }) => {
+            const device = document.devices.find((each) => each.id === inlet.device)!;
+            const result = checked.get(line.id);
+            return (
+              <tr key={line.id}>
+                <td>{line.name}</td>
+                <td>
+                  {inletName(
+                    device,
+                    device.inlets.find((each) => each.id === inlet.inlet)!,
+                  )}
+                </td>
+                <td>{result?.verdict ?? 'not solved'}</td>
+                <td>{result?.findings[0]?.what ?? ''}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <h2>What every source had</h2>
+      {record.length === 0 && <p>No source has had a feed.</p>}
+      <table>
+        <tbody>
+          {record.map((each) => (
+            <tr key={each.line}>
+              <td>{nameOf(each.line)}</td>
+              <td>{exposureText(each)}</td>
+              <td>
+                {each.incidents.map(({ at, text }, n) => (
+                  <div key={n}>
+                    <LocalTime at={at} />: {text}
+                  </div>
+                ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h2>Notes, incidents and what was found</h2>
+      {told.length === 0 && <p>None.</p>}
+      <table>
+        <tbody>
+          {told.map(({ id: entry, at, kind, text, who }) => (
+            <tr key={entry}>
+              <td style={{ whiteSpace: 'nowrap' }}>
+                <LocalTime at={at} />
+              </td>
+              <td>{ENTRY_KINDS[kind]}</td>
+              <td>{text}</td>
+              <td>{who}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>
+        Feeds and charges are as they were reported, not measured: check with the switch and a meter before anything is
+        plugged. Mains work belongs to a licensed electrician, by local code.
+      </p>
+    </Paper>
+  );
+}
+
+function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
+  const { state, steps } = session;
+  const on = rig.groups.filter(({ key }) => live(state, key));
+  const monitors = { down: 'down', open: 'open', unknown: 'not known' }[state.monitors];
+  return (
+    <ul>
+      <li>
+        {on.length === 0
+          ? 'Every feed is off.'
+          : on
+              .map(
+                ({ key, name }) =>
+                  `${name}: ${state.feeds[key].feed === 'unknown' ? 'not known, counts as on' : feedLabel(state.feeds[key].feed as never)}`,
+              )
+              .join('; ')}
+      </li>
+      <li>Loudspeakers and headphones: {monitors}.</li>
+      <li>
+        {steps.length ? `A sheet is not finished: ${steps.length} steps are left.` : 'No sheet is left unfinished.'}
+      </li>
+    </ul>
+  );
+}

@@ -1,0 +1,183 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import type { RigDocument } from '@/core/rig';
+import {
+  aimFor,
+  preview,
+  sheetKey,
+  trips,
+  type Aim,
+  type Session,
+  type SheetKind,
+  type SheetRig,
+  type Way,
+} from '@/core/switching/sheet';
+import { clockText } from './durations';
+import { WaysView } from './WaysView';
+
+interface Props {
+  document: RigDocument;
+  rig: SheetRig;
+  session: Session;
+  busy: boolean;
+  onBegin: (aim: Aim) => void;
+  onBeside: (line: string, way: Way) => void;
+  onAnew: () => void;
+  /** Offered where a sheet is being followed. */
+  onCancel?: () => void;
+}
+
+const KINDS: { kind: SheetKind; label: string; what: string }[] = [
+  { kind: 'set-up', label: 'Set-up', what: 'Lines to plug, feed and open' },
+  { kind: 'change-over', label: 'Change-over', what: 'Lines to exchange while the others play' },
+  { kind: 'strike', label: 'Strike', what: 'Lines to take out' },
+];
+
+/** What a new sheet is for, and what it would be before it is begun. */
+export function AimView({ document, rig, session, busy, onBegin, onBeside, onAnew, onCancel }: Props) {
+  const { state } = session;
+  const through = useMemo(
+    () =>
+      rig.lines.filter(({ id }) => state.ends[id].stage === true && state.ends[id].desk === true).map(({ id }) => id),
+    [rig, state],
+  );
+  const [kind, setKind] = useState<SheetKind>(through.length ? 'change-over' : 'set-up');
+  const [chosen, setChosen] = useState<Partial<Record<SheetKind, readonly string[]>>>({});
+  const all = rig.lines.map(({ id }) => id);
+  const lines = chosen[kind] ?? (kind === 'change-over' ? [] : all);
+  const choose = (list: readonly string[]) => setChosen({ ...chosen, [kind]: list });
+  const aim = aimFor(kind, rig, state, feedsOf(document), lines);
+  const made = preview(rig, state, aim);
+  const walks = trips(made.steps);
+  const waits = made.steps.reduce((sum, { action }) => sum + (action.do === 'wait' ? action.seconds : 0), 0);
+  const nameOf = (id: string) => rig.lines.find((line) => line.id === id)?.name ?? id;
+  const nothing = lines.length === 0 && kind !== 'set-up';
+  return (
+    <Box component="section" aria-label="A new sheet" sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
+      <ToggleButtonGroup
+        exclusive
+        value={kind}
+        onChange={(_, to: SheetKind | null) => to && setKind(to)}
+        aria-label="What the sheet is for"
+        sx={{ mb: 1.5, '& .MuiToggleButton-root': { px: 2.5, py: 1, fontSize: '0.95rem' } }}
+      >
+        {KINDS.map(({ kind: each, label }) => (
+          <ToggleButton key={each} value={each}>
+            {label}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ flex: '1 1 280px' }}>
+          <Typography sx={{ fontSize: '1.05rem', fontWeight: 650 }} role="status">
+            {nothing
+              ? 'Choose the lines below.'
+              : made.steps.length === 0
+                ? 'Everything is so already.'
+                : [
+                    `${made.steps.length} steps`,
+                    `${walks} ${walks === 1 ? 'walk' : 'walks'}`,
+                    waits ? `${clockText(waits)} of waiting` : 'no waiting',
+                  ].join(', ')}
+          </Typography>
+          {!nothing && made.steps.length > 0 && (
+            <Typography variant="caption" color="textSecondary" component="p">
+              {made.fewest
+                ? 'No order takes fewer walks: every order of the places was tried in which all is off before plugs move, and all is plugged before feeds come on.'
+                : 'A good order; there were too many to try them all.'}
+            </Typography>
+          )}
+        </Box>
+        {onCancel && (
+          <Button onClick={onCancel} sx={{ minHeight: 48 }}>
+            Back to the sheet
+          </Button>
+        )}
+        <Button
+          variant="contained"
+          disabled={busy || nothing || made.steps.length === 0}
+          onClick={() => onBegin(aim)}
+          sx={{ minHeight: 56, px: 4, fontSize: '1.1rem' }}
+        >
+          {busy ? 'Following the circuits …' : 'Begin'}
+        </Button>
+      </Box>
+
+      {made.refused.map(({ group, why }) => (
+        <Alert key={group} severity="error" sx={{ mt: 1 }}>
+          {why} It stays off; take them out below, or plan the patch anew.
+        </Alert>
+      ))}
+      {made.disturbed.length > 0 && (
+        <Alert severity="warning" sx={{ mt: 1 }}>
+          On the same switch, and muted or without their feed meanwhile: {made.disturbed.map(nameOf).join(', ')}.
+        </Alert>
+      )}
+      {kind === 'change-over' && lines.length === 1 && (
+        <WaysView document={document} rig={rig} state={state} line={lines[0]} busy={busy} onBeside={onBeside} />
+      )}
+
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 2 }}>
+        <Typography variant="h2">{KINDS.find((each) => each.kind === kind)!.what}</Typography>
+        <Button onClick={() => choose(all)}>All</Button>
+        <Button onClick={() => choose([])}>None</Button>
+      </Box>
+      {[...new Set(rig.lines.map(({ stage }) => stage))].map((place) => (
+        <Box
+          key={place}
+          component="fieldset"
+          sx={{ border: 0, m: 0, p: 0, borderTop: 1, borderColor: 'divider', pt: 0.5 }}
+        >
+          <Typography component="legend" variant="caption" sx={{ fontWeight: 650, float: 'left', width: '100%' }}>
+            {place}
+          </Typography>
+          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, clear: 'both' }}>
+            {rig.lines
+              .filter(({ stage }) => stage === place)
+              .map(({ id, name }) => (
+                <FormControlLabel
+                  key={id}
+                  control={
+                    <Checkbox
+                      size="small"
+                      checked={lines.includes(id)}
+                      onChange={(_, on) => choose(on ? [...lines, id] : lines.filter((each) => each !== id))}
+                    />
+                  }
+                  label={
+                    <Typography variant="body2" component="span">
+                      {name}
+                      {through.includes(id) && (
+                        <Box component="span" sx={{ color: 'text.secondary' }}>
+                          , plugged
+                        </Box>
+                      )}
+                    </Typography>
+                  }
+                />
+              ))}
+          </Box>
+        </Box>
+      ))}
+      <Button onClick={onAnew} sx={{ mt: 2 }}>
+        Say anew how the rig is now
+      </Button>
+    </Box>
+  );
+}
+
+/** What the rig has its switches set to, by key. */
+const feedsOf = ({ devices }: RigDocument) =>
+  Object.fromEntries(
+    devices.flatMap((device) => device.groups.map((group) => [sheetKey(device.id, group.id), group.feed])),
+  );

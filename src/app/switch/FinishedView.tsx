@@ -1,0 +1,52 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { SCHOOLS, schoolLabel, type Schools } from '@/core/check';
+import { live, type Session, type SheetRig } from '@/core/switching/sheet';
+import { agoText } from './durations';
+
+interface Props {
+  rig: SheetRig;
+  session: Session;
+  schools: Schools;
+  now: number;
+  onNew: () => void;
+}
+
+const DONE = {
+  'set-up': 'The set-up is done',
+  'change-over': 'The change-over is done',
+  strike: 'The strike is done',
+} as const;
+
+/** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
+export function FinishedView({ rig, session, schools, now, onNew }: Props) {
+  const { state, aim } = session;
+  const on = rig.groups.filter(({ key }) => live(state, key));
+  const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));
+  const judged = rig.judging !== undefined && since > 0 ? since + rig.judging : 0;
+  return (
+    <Box component="section" aria-label="The sheet is done" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
+      <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
+        {DONE[aim?.kind ?? 'set-up']}
+      </Typography>
+      {judged > now && now > 0 && (
+        <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
+          Judge the sound from {dayjs.unix(judged).format('HH:mm:ss')}, in {agoText(judged - now)}: capsules and
+          coupling capacitors settle (school: {schoolLabel('afterFeedOn', schools.afterFeedOn)}).
+        </Typography>
+      )}
+      <Typography color="textSecondary" sx={{ mb: 2 }}>
+        {on.length
+          ? `On: ${on.map(({ name }) => name).join('; ')}. In breaks: ${schoolLabel('betweenTakes', schools.betweenTakes)} (${SCHOOLS.betweenTakes.why.toLowerCase().replace(/\.$/, '')}).`
+          : 'Every feed is off.'}
+      </Typography>
+      <Button variant="contained" onClick={onNew} sx={{ minHeight: 52, px: 3 }}>
+        Next sheet
+      </Button>
+    </Box>
+  );
+}

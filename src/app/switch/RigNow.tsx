@@ -1,0 +1,246 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
+import { useState, type ReactNode } from 'react';
+import { feedLabel } from '@/core/standards/feeds';
+import {
+  live,
+  residual,
+  type Found,
+  type Known,
+  type SheetGroup,
+  type SheetRig,
+  type SheetState,
+} from '@/core/switching/sheet';
+import { quantity } from '@/core/units/format';
+import { agoText, clockText } from './durations';
+
+interface Props {
+  rig: SheetRig;
+  state: SheetState;
+  now: number;
+  onFound: (what: Found) => void;
+}
+
+/** The rig as it really is; whatever is otherwise is put right here, and the rest of the sheet is computed anew. */
+export function RigNow({ rig, state: kept, now, onFound }: Props) {
+  const state = { ...kept, now: Math.max(now, kept.now) };
+  const places = [...new Set(rig.lines.map(({ mixedAt }) => mixedAt))];
+  return (
+    <Box sx={{ px: 2, py: 1.5 }}>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+        Press what is otherwise. The rest of the sheet is computed anew.
+      </Typography>
+      <Heading>Loudspeakers and headphones</Heading>
+      <Chip
+        label="Loudspeakers and headphones"
+        value={state.monitors}
+        options={[
+          ['down', 'down'],
+          ['open', 'open'],
+          ['unknown', 'not known'],
+        ]}
+        onChoose={(monitors) => onFound({ monitors: monitors as Known<'down' | 'open'> })}
+      />
+      <Heading>Switches</Heading>
+      {rig.groups.map((group) => (
+        <Row key={group.key} name={group.name} detail={sinceText(state, group)}>
+          <Chip
+            label={group.name}
+            value={String(state.feeds[group.key].feed)}
+            options={[
+              ...(['off', ...group.offers] as const).map((feed): [string, string] => [feed, feedLabel(feed)]),
+              ['unknown', 'not known'],
+            ]}
+            strong={live(state, group.key)}
+            onChoose={(is) => onFound({ feed: group.key, is: is as Known<(typeof group.offers)[number]> })}
+          />
+        </Row>
+      ))}
+      <Heading>Power</Heading>
+      {rig.devices.map(({ id, name, cells }) => (
+        <Row key={id} name={name} detail={cells ? 'on cells' : undefined}>
+          <YesNo
+            label={`Power of ${name}`}
+            value={state.mains[id]}
+            yes="on"
+            no="off"
+            onChoose={(is) => onFound({ mains: id, is })}
+          />
+        </Row>
+      ))}
+      {places.map((place) => (
+        <Box key={place}>
+          <Heading>Lines, {place}</Heading>
+          {rig.lines
+            .filter(({ mixedAt }) => mixedAt === place)
+            .map(({ id, name, inlet }) => (
+              <Row key={id} name={name} detail={inlet}>
+                <YesNo
+                  label={`${name}, at its source`}
+                  value={state.ends[id].stage}
+                  yes="source in"
+                  no="source out"
+                  onChoose={(is) => onFound({ line: id, end: 'stage', is })}
+                />
+                <YesNo
+                  label={`${name}, at its inlet`}
+                  value={state.ends[id].desk}
+                  yes="inlet in"
+                  no="inlet out"
+                  onChoose={(is) => onFound({ line: id, end: 'desk', is })}
+                />
+                <YesNo
+                  label={`${name}, mute`}
+                  value={state.muted[id]}
+                  yes="muted"
+                  no="open"
+                  onChoose={(is) => onFound({ muted: id, is })}
+                />
+                {state.supplies[id] && (
+                  <YesNo
+                    label={`Supply of ${name}`}
+                    value={state.supplies[id].on}
+                    yes="supply on"
+                    no="supply off"
+                    onChoose={(is) => onFound({ supply: id, is })}
+                  />
+                )}
+              </Row>
+            ))}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Since when a switch is as it is, and what is left on its lines. */
+function sinceText(state: SheetState, group: SheetGroup): string {
+  const { feed, since } = state.feeds[group.key];
+  if (feed === 'unknown') return 'counts as on and charged';
+  if (since === 'unknown') return feed === 'off' ? 'counts as charged' : 'on';
+  const passed = state.now - since;
+  if (live(state, group.key)) {
+    const settling = group.settle.seconds - passed;
+    const power = state.mains[group.device] === false ? ', comes back with its power' : '';
+    return `for ${agoText(passed)}${settling > 0 ? `, settles in ${clockText(settling)}` : ''}${power}`;
+  }
+  const left = residual(state, group);
+  const wait = group.decay.seconds - passed;
+  return wait > 0
+    ? `since ${agoText(passed)}, ${typeof left === 'number' ? `${quantity(left, 'V')} left` : 'charged'}, wait ${clockText(wait)}`
+    : 'discharged';
+}
+
+const Heading = ({ children }: { children: ReactNode }) => (
+  <Typography variant="h3" component="h3" sx={{ mt: 1.5, mb: 0.5 }}>
+    {children}
+  </Typography>
+);
+
+function Row({ name, detail, children }: { name: string; detail?: string; children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 0.5,
+        alignItems: 'center',
+        borderTop: 1,
+        borderColor: 'divider',
+        py: 0.5,
+      }}
+    >
+      <Box sx={{ flex: '1 1 140px', minWidth: 0 }}>
+        <Typography variant="body2" noWrap title={name}>
+          {name}
+        </Typography>
+        {detail && (
+          <Typography variant="caption" color="textSecondary" component="p">
+            {detail}
+          </Typography>
+        )}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+interface YesNoProps {
+  label: string;
+  value: Known<boolean>;
+  yes: string;
+  no: string;
+  onChoose: (is: Known<boolean>) => void;
+}
+
+function YesNo({ label, value, yes, no, onChoose }: YesNoProps) {
+  return (
+    <Chip
+      label={label}
+      value={String(value)}
+      options={[
+        ['true', yes],
+        ['false', no],
+        ['unknown', 'not known'],
+      ]}
+      onChoose={(is) => onChoose(is === 'unknown' ? is : is === 'true')}
+    />
+  );
+}
+
+interface ChipProps {
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  strong?: boolean;
+  onChoose: (value: string) => void;
+}
+
+/** Something that is so, and a menu of how else it could be. */
+function Chip({ label, value, options, strong, onChoose }: ChipProps) {
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const text = options.find(([each]) => each === value)?.[1] ?? value;
+  return (
+    <>
+      <ButtonBase
+        aria-label={`${label}: ${text}`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={(theme) => ({
+          px: 0.9,
+          minHeight: 26,
+          fontSize: '0.75rem',
+          border: 1,
+          borderStyle: value === 'unknown' ? 'dashed' : 'solid',
+          borderColor: strong ? 'primary.main' : 'divider',
+          borderRadius: 0.5,
+          fontWeight: strong ? 700 : 500,
+          color: value === 'unknown' ? theme.vars!.palette.verdict.Watch : strong ? 'primary.main' : 'text.primary',
+          '&:hover': { borderColor: 'text.secondary' },
+        })}
+      >
+        {value === 'unknown' ? '? ' : ''}
+        {text}
+      </ButtonBase>
+      <Menu open={anchor !== undefined} anchorEl={anchor} onClose={() => setAnchor(undefined)}>
+        {options.map(([each, name]) => (
+          <MenuItem
+            key={each}
+            selected={each === value}
+            onClick={() => {
+              setAnchor(undefined);
+              if (each !== value) onChoose(each);
+            }}
+          >
+            {name}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Telling } from './useSwitching';
+
+interface Props {
+  busy: boolean;
+  onTell: (report: Telling) => void;
+  /** Offered where a sheet can be gone back to. */
+  onCancel?: () => void;
+}
+
+/** Before the first sheet: how the rig is now. */
+export function StartView({ busy, onTell, onCancel }: Props) {
+  return (
+    <Box component="section" aria-label="How the rig is now" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
+      <Typography variant="h1" component="h2" sx={{ fontSize: '1.7rem', mb: 1 }}>
+        How is the rig now?
+      </Typography>
+      <Typography sx={{ mb: 2 }} color="textSecondary">
+        From here on Inlet Check remembers which plugs are in, which feeds are on, and what is still charged.
+      </Typography>
+      {(
+        [
+          ['packed', 'Nothing is plugged, everything is off', 'It comes out of the van.'],
+          [
+            'unknown',
+            'Nobody knows',
+            'Feeds count as on and charged, inlets as open. The first steps make it known; what you can see for yourself can be put right at once.',
+          ],
+        ] as const
+      ).map(([from, title, detail]) => (
+        <Box
+          key={from}
+          sx={{
+            borderTop: 1,
+            borderColor: 'divider',
+            py: 2,
+            display: 'flex',
+            gap: 2,
+            alignItems: 'center',
+            flexWrap: 'wrap',
+          }}
+        >
+          <Box sx={{ flex: '1 1 300px' }}>
+            <Typography sx={{ fontWeight: 650, fontSize: '1.05rem' }}>{title}</Typography>
+            <Typography variant="body2" color="textSecondary">
+              {detail}
+            </Typography>
+          </Box>
+          <Button
+            variant={from === 'packed' ? 'contained' : 'outlined'}
+            disabled={busy}
+            onClick={() => onTell({ report: 'start', from })}
+            aria-label={`Start: ${title}`}
+            sx={{ minHeight: 48, px: 3 }}
+          >
+            Start so
+          </Button>
+        </Box>
+      ))}
+      {onCancel && <Button onClick={onCancel}>Leave it as it is</Button>}
+    </Box>
+  );
+}

@@ -1,0 +1,200 @@
+'use client';
+
+import DirectionsWalkIcon from '@mui/icons-material/DirectionsWalk';
+import PlaceOutlinedIcon from '@mui/icons-material/PlaceOutlined';
+import VisibilityOutlinedIcon from '@mui/icons-material/VisibilityOutlined';
+import WarningAmberIcon from '@mui/icons-material/WarningAmber';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useSwipeable } from 'react-swipeable';
+import { stepWords, type Action, type Session, type SheetRig } from '@/core/switching/sheet';
+import { WaitClock } from './WaitClock';
+
+interface Props {
+  rig: SheetRig;
+  session: Session;
+  now: number;
+  sound: boolean;
+  busy: boolean;
+  onDone: (count?: number) => void;
+  onNotPossible: () => void;
+  onFound: () => void;
+}
+
+/** The step that is next, large enough to be read at arm's length. */
+export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible, onFound }: Props) {
+  const [step] = session.steps;
+  const words = stepWords(rig, session.state, step);
+  const waiting = step.action.do === 'wait';
+  const left = waiting ? (session.until ?? now) - now : 0;
+  const ready = !busy && left <= 0;
+  const before = session.done.findLast(({ place }) => place !== undefined)?.place;
+  const alike = waiting ? 1 : alikeHere(session);
+  const number = session.done.length + 1;
+  const done = () => ready && onDone();
+  useHotkeys('space, enter', done, { preventDefault: true }, [ready, onDone]);
+  useHotkeys('n', onNotPossible, [onNotPossible]);
+  useHotkeys('f', onFound, [onFound]);
+  const swipe = useSwipeable({ onSwipedLeft: done, delta: 70, preventScrollOnSwipe: true });
+  const walk = step.place !== undefined && before !== undefined && before !== step.place;
+  return (
+    <Box
+      component="section"
+      aria-label="The next step"
+      {...swipe}
+      sx={{ px: { xs: 2, md: 4 }, pt: { xs: 1.5, md: 3 }, pb: 2, touchAction: 'pan-y', maxWidth: 760 }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: { xs: 1, md: 1.5 } }}>
+        {walk ? <DirectionsWalkIcon fontSize="small" color="primary" /> : <PlaceOutlinedIcon fontSize="small" />}
+        <Typography sx={{ fontWeight: 650, fontSize: '1.05rem', color: walk ? 'primary.main' : 'text.primary' }}>
+          {step.place === undefined ? (before ?? 'Wherever you are') : walk ? `Walk to: ${step.place}` : step.place}
+        </Typography>
+        <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto', whiteSpace: 'nowrap' }} role="status">
+          step {number} of {session.done.length + session.steps.length}
+        </Typography>
+      </Box>
+      <Typography
+        variant="h1"
+        component="h2"
+        sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, lineHeight: 1.15, letterSpacing: '-0.02em', mb: 1 }}
+      >
+        {words.title}
+      </Typography>
+      {words.detail && (
+        <Typography sx={{ fontSize: '1.05rem', mb: 1 }} color="textSecondary">
+          {words.detail}
+        </Typography>
+      )}
+      {waiting && (
+        <WaitClock
+          left={left}
+          whole={step.action.do === 'wait' ? step.action.seconds : 0}
+          reasons={step.reasons ?? []}
+          sound={sound}
+        />
+      )}
+      {words.look && (
+        <Remark icon={<VisibilityOutlinedIcon fontSize="small" />} label="Look">
+          {words.look}
+        </Remark>
+      )}
+      {words.caution && (
+        <Remark icon={<WarningAmberIcon fontSize="small" />} label="Caution" caution>
+          {words.caution}
+        </Remark>
+      )}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 2.5 }}>
+        <Button
+          variant="contained"
+          disabled={!ready}
+          onClick={done}
+          sx={{ flex: '1 1 260px', minHeight: { xs: 72, md: 60 }, fontSize: '1.25rem' }}
+        >
+          {waiting ? (left > 0 ? 'Waiting' : 'Go on') : 'Done'}
+          <Key>Space</Key>
+        </Button>
+        {alike > 1 && (
+          <Button
+            variant="outlined"
+            disabled={busy}
+            onClick={() => onDone(alike)}
+            sx={{ minHeight: { xs: 48, md: 60 } }}
+          >
+            All {alike} {KINDS[step.action.do] ?? 'such steps'} here
+          </Button>
+        )}
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+        <Button onClick={onFound} sx={{ minHeight: 44 }}>
+          Found otherwise
+          <Key>F</Key>
+        </Button>
+        <Button onClick={onNotPossible} disabled={busy} sx={{ minHeight: 44 }}>
+          Not possible
+          <Key>N</Key>
+        </Button>
+        <Typography
+          variant="caption"
+          color="textSecondary"
+          sx={{ alignSelf: 'center', ml: 'auto', display: { xs: 'block', md: 'none' } }}
+        >
+          or swipe it away to the left
+        </Typography>
+      </Box>
+    </Box>
+  );
+}
+
+const KINDS: Partial<Record<Action['do'], string>> = {
+  plug: 'plugs',
+  unplug: 'plugs',
+  feed: 'switches',
+  mains: 'devices',
+  supply: 'supplies',
+};
+
+/** How many of the next steps do the same at the same place. */
+function alikeHere({ steps }: Session): number {
+  const [first] = steps;
+  const other = steps.findIndex(({ action, place }) => action.do !== first.action.do || place !== first.place);
+  return other < 0 ? steps.length : other;
+}
+
+function Remark({
+  icon,
+  label,
+  caution,
+  children,
+}: {
+  icon: ReactNode;
+  label: string;
+  caution?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <Box
+      sx={(theme) => ({
+        display: 'flex',
+        gap: 1,
+        mt: 1,
+        alignItems: 'flex-start',
+        ...(caution && { color: theme.vars!.palette.verdict.Watch }),
+      })}
+    >
+      <Box sx={{ pt: '2px' }}>{icon}</Box>
+      <Typography sx={{ fontSize: '1rem' }}>
+        <Box component="span" sx={{ fontWeight: 650 }}>
+          {label}:
+        </Box>{' '}
+        {children}
+      </Typography>
+    </Box>
+  );
+}
+
+/** The key that does the same, where there is a keyboard. */
+function Key({ children }: { children: string }) {
+  return (
+    <Box
+      component="kbd"
+      aria-hidden
+      sx={{
+        ml: 1,
+        px: 0.75,
+        fontFamily: 'inherit',
+        fontSize: '0.7rem',
+        fontWeight: 500,
+        border: 1,
+        borderColor: 'currentcolor',
+        borderRadius: 0.5,
+        opacity: 0.7,
+        display: { xs: 'none', md: 'inline' },
+      }}
+    >
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,274 @@
+'use client';
+
+import NotificationsNoneIcon from '@mui/icons-material/NotificationsNone';
+import NotificationsOffOutlinedIcon from '@mui/icons-material/NotificationsOffOutlined';
+import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import InputBase from '@mui/material/InputBase';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import Tooltip from '@mui/material/Tooltip';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useEffect, useState } from 'react';
+import { schoolsOf } from '@/core/rig';
+import type { Aim, Found } from '@/core/switching/sheet';
+import { StaleNotice } from '@/ui/rig/StaleNotice';
+import { useRig, type SavedRig } from '@/ui/rig/useRig';
+import { ProductName } from '@/ui/shell/barParts';
+import { PlaceFrame } from '@/ui/shell/PlaceFrame';
+import { SchemeButton } from '@/ui/shell/SchemeButton';
+import { useStored } from '@/ui/shell/useStored';
+import { AimView } from './AimView';
+import { BackDialog } from './BackDialog';
+import { allowChime } from './chime';
+import { FinishedView } from './FinishedView';
+import { FoundDialog } from './FoundDialog';
+import { MomentPanel } from './MomentPanel';
+import { RigNow } from './RigNow';
+import { StartView } from './StartView';
+import { StepCard } from './StepCard';
+import { StepList } from './StepList';
+import { useBeside } from './useBeside';
+import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
+
+type Showing = 'sheet' | 'aim' | 'start';
+
+/** The Switch place: one step at a time, for set-up, change-over and strike. */
+export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveSheet }) {
+  const [who, setWho] = useStored('inlet-check-who', '');
+  const [sound, setSound] = useStored('inlet-check-sound', 'on');
+  const rig = useRig(saved);
+  const { document } = rig;
+  const switching = useSwitching(saved.id, sheet, who);
+  const { live, offset, connected, problem, busy, tell, dismiss } = switching;
+  const { session } = live;
+  const now = useServerClock(offset);
+  const [asked, setAsked] = useState<Showing>();
+  const [panel, setPanel] = useState<'now' | 'why'>('now');
+  const [open, setOpen] = useState(false);
+  const [finding, setFinding] = useState(false);
+  const [back, setBack] = useState<number>();
+  const beside = useBeside(rig, switching, () => setAsked(undefined));
+  const following = session.steps.length > 0;
+  const showing: Showing = live.version === 0 ? 'start' : (asked ?? (session.aim ? 'sheet' : 'aim'));
+  const changed = live.version > 0 && live.revision !== rig.revision.number && rig.saving.state === 'saved';
+
+  useEffect(() => {
+    // Nobody is in the middle of anything: the sheet takes the rig as it is now.
+    if (changed && !following && !busy) void tell({ report: 'adopt' });
+  }, [changed, following, busy, tell]);
+  useEffect(() => {
+    window.addEventListener('pointerdown', allowChime);
+    window.addEventListener('keydown', allowChime);
+    return () => {
+      window.removeEventListener('pointerdown', allowChime);
+      window.removeEventListener('keydown', allowChime);
+    };
+  }, []);
+
+  const begin = async (aim: Aim) => {
+    if (await tell({ report: 'begin', aim })) setAsked(undefined);
+  };
+  const found = (what: Found) => {
+    setFinding(false);
+    void tell({ report: 'found', what });
+  };
+  const disputed = rig.saving.state === 'stale' || rig.saving.state === 'newer' ? rig.saving : undefined;
+  return (
+    <>
+      <PlaceFrame
+        here="/switch"
+        rig={saved.id}
+        bar={
+          <>
+            <ProductName />
+            <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
+              {document.name}
+            </Typography>
+            <Typography variant="caption" role="status" color={connected ? 'textSecondary' : 'error'}>
+              {connected ? 'in step' : 'the server does not answer; the clocks run on'}
+            </Typography>
+            <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5 }}>
+              <InputBase
+                value={who}
+                onChange={(event) => setWho(event.target.value.slice(0, 60))}
+                placeholder="Your name"
+                inputProps={{ 'aria-label': 'Your name, for the log' }}
+                sx={{ width: 110, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
+              />
+              <Tooltip title={sound === 'on' ? 'A tone tells when a wait is over' : 'No tone'}>
+                <IconButton
+                  aria-label={sound === 'on' ? 'Turn the tone off' : 'Turn the tone on'}
+                  onClick={() => setSound(sound === 'on' ? 'off' : 'on')}
+                >
+                  {sound === 'on' ? (
+                    <NotificationsNoneIcon fontSize="small" />
+                  ) : (
+                    <NotificationsOffOutlinedIcon fontSize="small" />
+                  )}
+                </IconButton>
+              </Tooltip>
+              <Tooltip title="The sheet on paper">
+                <IconButton component={NextLink} href={`/switch/print?rig=${saved.id}`} aria-label="The sheet on paper">
+                  <PrintOutlinedIcon fontSize="small" />
+                </IconButton>
+              </Tooltip>
+              <SchemeButton />
+            </Box>
+          </>
+        }
+        notice={
+          disputed ? (
+            <StaleNotice saving={disputed} base={rig.base} mine={document} both={rig.both} onSettle={rig.settle} />
+          ) : problem ? (
+            <Alert severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>
+              {problem}
+            </Alert>
+          ) : (
+            changed &&
+            following && (
+              <Alert
+                severity="info"
+                sx={{ borderRadius: 0 }}
+                action={
+                  <Button color="inherit" disabled={busy} onClick={() => void tell({ report: 'adopt' })}>
+                    Go on with the rig as it is now
+                  </Button>
+                }
+              >
+                The rig has been changed since this sheet was computed.
+              </Alert>
+            )
+          )
+        }
+        panel={
+          <>
+            <Tabs
+              value={panel}
+              onChange={(_, to: 'now' | 'why') => setPanel(to)}
+              aria-label="Beside the sheet"
+              sx={{
+                borderBottom: 1,
+                borderColor: 'divider',
+                minHeight: 38,
+                '& .MuiTab-root': { minHeight: 38, py: 0.5 },
+              }}
+            >
+              <Tab value="now" label="The rig now" />
+              <Tab value="why" label="Picture of the moment" />
+            </Tabs>
+            {panel === 'now' ? (
+              <RigNow rig={live.rig} state={session.state} now={now} onFound={found} />
+            ) : (
+              <MomentPanel document={document} rig={live.rig} step={session.steps[0]} />
+            )}
+          </>
+        }
+        panelLabel="Beside the sheet"
+        panelWidth={376}
+        open={open}
+        onClose={() => setOpen(false)}
+        closeLabel="Back to the sheet"
+      >
+        <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}>
+          {showing === 'start' && (
+            <StartView
+              busy={busy}
+              onTell={async (report) => {
+                if (await tell(report)) setAsked('aim');
+              }}
+              onCancel={live.version > 0 ? () => setAsked(undefined) : undefined}
+            />
+          )}
+          {showing === 'aim' && (
+            <AimView
+              document={document}
+              rig={live.rig}
+              session={session}
+              busy={busy || beside.busy}
+              onBegin={(aim) => void begin(aim)}
+              onBeside={beside.begin}
+              onAnew={() => setAsked('start')}
+              onCancel={session.aim ? () => setAsked(undefined) : undefined}
+            />
+          )}
+          {showing === 'sheet' && (
+            <>
+              <Box sx={{ display: 'flex', gap: 0.5, px: { xs: 1, md: '27px' }, pt: 1, flexWrap: 'wrap' }}>
+                <Button onClick={() => setAsked('aim')}>New sheet</Button>
+                <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' } }}>
+                  The rig now
+                </Button>
+              </Box>
+              {session.disturbed.length > 0 && following && (
+                <Typography variant="body2" sx={{ px: { xs: 2, md: 4 }, color: 'text.secondary' }}>
+                  Shares the switch, muted or without feed meanwhile:{' '}
+                  {session.disturbed
+                    .map((id) => live.rig.lines.find((line) => line.id === id)?.name)
+                    .filter(Boolean)
+                    .join(', ')}
+                </Typography>
+              )}
+              {following ? (
+                <StepCard
+                  rig={live.rig}
+                  session={session}
+                  now={now || live.now}
+                  sound={sound === 'on'}
+                  busy={busy}
+                  onDone={(count) => void tell({ report: 'done', ...(count && { count }) })}
+                  onNotPossible={() => void tell({ report: 'not possible' })}
+                  onFound={() => setFinding(true)}
+                />
+              ) : (
+                <FinishedView
+                  rig={live.rig}
+                  session={session}
+                  schools={schoolsOf(document)}
+                  now={now}
+                  onNew={() => setAsked('aim')}
+                />
+              )}
+              <StepList
+                rig={live.rig}
+                session={session}
+                onMove={(from, to) => void tell({ report: 'move', from, to })}
+                onBack={setBack}
+              />
+            </>
+          )}
+        </Box>
+      </PlaceFrame>
+      {finding && session.steps[0] && (
+        <FoundDialog
+          rig={live.rig}
+          state={session.state}
+          step={session.steps[0]}
+          onFound={found}
+          onOther={() => {
+            setFinding(false);
+            setPanel('now');
+            setOpen(true);
+          }}
+          onClose={() => setFinding(false)}
+        />
+      )}
+      {back !== undefined && (
+        <BackDialog
+          rig={live.rig}
+          session={session}
+          to={back}
+          onBack={() => {
+            setBack(undefined);
+            void tell({ report: 'back', to: back });
+          }}
+          onClose={() => setBack(undefined)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,97 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useEffect, useRef } from 'react';
+import type { WaitReason } from '@/core/switching/sheet';
+import { chime } from './chime';
+import { clockText, secondsText } from './durations';
+
+interface Props {
+  /** Seconds that are left, and that there were. */
+  left: number;
+  whole: number;
+  reasons: readonly WaitReason[];
+  sound: boolean;
+}
+
+/** The clock of a wait, large, and where its time comes from. */
+export function WaitClock({ left, whole, reasons, sound }: Props) {
+  const over = left <= 0;
+  const ran = useRef(false);
+  useEffect(() => {
+    if (!over) ran.current = true;
+    else if (ran.current) {
+      ran.current = false;
+      if (sound) chime();
+    }
+  }, [over, sound]);
+  return (
+    <Box>
+      <Typography
+        component="p"
+        role="timer"
+        aria-label={over ? 'The wait is over' : `${clockText(left)} left`}
+        sx={(theme) => ({
+          fontSize: { xs: '4.5rem', md: '6rem' },
+          fontWeight: 700,
+          lineHeight: 1,
+          letterSpacing: '-0.03em',
+          color: over ? theme.vars!.palette.verdict.Clear : 'text.primary',
+        })}
+      >
+        {over ? 'Over' : clockText(left)}
+      </Typography>
+      <LinearProgress
+        variant="determinate"
+        value={over ? 100 : 100 * (1 - left / Math.max(whole, left, 0.1))}
+        aria-label="Part of the wait that has passed"
+        sx={{ my: 1.5, height: 6, borderRadius: 1 }}
+      />
+      <Box
+        component="table"
+        aria-label="What the wait is for"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          fontSize: '0.8125rem',
+          '& th, & td': { textAlign: 'right', py: 0.4, pl: 1, fontWeight: 400, verticalAlign: 'baseline' },
+          '& th:first-of-type': { textAlign: 'left', pl: 0 },
+          '& thead th': { color: 'text.secondary', fontSize: '0.75rem' },
+          '& tbody tr': { borderTop: 1, borderColor: 'divider' },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">until</th>
+            <th scope="col">by the circuit</th>
+            <th scope="col">by practice</th>
+          </tr>
+        </thead>
+        <tbody>
+          {reasons.map(({ of, name, until, wait }) => (
+            <tr key={of}>
+              <th scope="row">
+                {name} has {until}
+              </th>
+              <Figure seconds={wait.computed} counts={wait.counts === 'computed'} />
+              <Figure seconds={wait.school} counts={wait.counts === 'school'} />
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
+
+/** One of two figures; the one that is used is marked by a word as well as by weight. */
+function Figure({ seconds, counts }: { seconds?: number; counts: boolean }) {
+  if (seconds === undefined) return <td>–</td>;
+  return (
+    <Box component="td" sx={counts ? { fontWeight: '700 !important' } : { color: 'text.secondary' }}>
+      {secondsText(seconds)}
+      {counts && ', used'}
+    </Box>
+  );
+}

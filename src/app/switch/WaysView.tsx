@@ -1,0 +1,82 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import type { RigDocument } from '@/core/rig';
+import { feedLabel } from '@/core/standards/feeds';
+import type { SheetRig, SheetState, Way } from '@/core/switching/sheet';
+import { useAnswer, useDesk } from '@/ui/rig/useDesk';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { startSwitchDesk } from '@/workers/switchWorker';
+
+interface Props {
+  document: RigDocument;
+  rig: SheetRig;
+  state: SheetState;
+  line: string;
+  busy: boolean;
+  onBeside: (line: string, way: Way) => void;
+}
+
+const SHOWN = 4;
+
+/** The ways to change one line over, the one that disturbs least first. */
+export function WaysView({ document, rig, state, line, busy, onBeside }: Props) {
+  const desk = useDesk(startSwitchDesk);
+  const question = useMemo(() => ({ ask: 'ways', document, rig, state, line }) as const, [document, rig, state, line]);
+  const { answer, failed, busy: looking } = useAnswer(desk, question, 'ways');
+  const nameOf = (id: string) => rig.lines.find((each) => each.id === id)?.name ?? id;
+  if (failed) return <Typography color="error">{failed}</Typography>;
+  const ways = looking ? undefined : answer?.ways;
+  const shown = ways?.filter((way, n) => n < SHOWN || !way.to);
+  return (
+    <Box component="section" aria-label="Ways to change it over" sx={{ mt: 1.5 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {!ways
+          ? 'Looking for the way that disturbs least …'
+          : ways.length > 1
+            ? 'What disturbs least comes first'
+            : 'No free inlet disturbs less'}
+      </Typography>
+      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {shown?.map((way, n) => (
+          <Box
+            key={n}
+            component="li"
+            sx={{
+              borderTop: 1,
+              borderColor: 'divider',
+              py: 0.75,
+              display: 'flex',
+              gap: 1.5,
+              alignItems: 'center',
+              flexWrap: 'wrap',
+            }}
+          >
+            <Box sx={{ flex: '1 1 260px' }}>
+              <Typography variant="body2">
+                <strong>{way.to ? `Beside it, on ${way.name}` : `On its own inlet, ${way.name}`}</strong>
+                {way.to && way.place && ` (${way.place})`}
+                {way.group !== undefined && `, feed ${feedLabel(way.feed)}`}
+              </Typography>
+              <Typography variant="body2" color="textSecondary">
+                {way.disturbed.length
+                  ? `Disturbs ${way.disturbed.length}: ${way.disturbed.map(nameOf).join(', ')}.`
+                  : 'Disturbs nobody.'}
+                {way.to && ' The old one stays plugged and muted until everything rests.'}
+              </Typography>
+            </Box>
+            <VerdictMark verdict={way.verdict} />
+            {way.to && (
+              <Button disabled={busy} onClick={() => onBeside(line, way)} variant={n === 0 ? 'outlined' : 'text'}>
+                Begin this way
+              </Button>
+            )}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,18 @@
+import type { Metadata } from 'next';
+import { theStore } from '@/store/database';
+import { openRig } from '@/store/opened';
+import { loadSwitching } from '@/store/switching';
+import { SwitchPlace } from './SwitchPlace';
+
+export const metadata: Metadata = { title: 'Switch' };
+export const dynamic = 'force-dynamic';
+
+export default async function SwitchPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+  const { rig } = await searchParams;
+  const store = theStore();
+  const { saved } = openRig(store, rig);
+  const sheet = loadSwitching(store, saved.id)!;
+  return <SwitchPlace key={saved.id} saved={saved} sheet={{ ...sheet, now: serverNow() }} />;
+}
+
+const serverNow = () => Date.now() / 1000;

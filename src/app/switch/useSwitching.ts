@@ -1,0 +1,83 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type { Report, Session, SheetRig } from '@/core/switching/sheet';
+
+/** How far a rig's run sheet has come, as the server tells it; `now` is the server's clock in seconds since 1970. */
+export interface LiveSheet {
+  version: number;
+  revision: number;
+  rig: SheetRig;
+  session: Session;
+  now: number;
+}
+
+export type Telling = Report | { report: 'start'; from: 'packed' | 'unknown' } | { report: 'adopt' };
+
+/** A rig's run sheet, in step with every other browser that follows it. */
+export function useSwitching(id: string, initial: LiveSheet, who: string) {
+  const [live, setLive] = useState(initial);
+  const [offset, setOffset] = useState(0);
+  const [connected, setConnected] = useState(true);
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+
+  const take = useCallback((sheet: LiveSheet) => {
+    setOffset(sheet.now - Date.now() / 1000);
+    setLive((shown) => (sheet.version >= shown.version ? sheet : shown));
+  }, []);
+
+  useEffect(() => {
+    const events = new EventSource(`/api/rigs/${id}/switching/events`);
+    events.onopen = () => setConnected(true);
+    events.onerror = () => setConnected(false);
+    events.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as LiveSheet);
+    return () => events.close();
+  }, [id, take]);
+
+  const { version } = live;
+  /** Reports something about the sheet as it is shown. @returns whether it was taken */
+  const tell = useCallback(
+    async (report: Telling): Promise<boolean> => {
+      setBusy(true);
+      try {
+        const response = await fetch(`/api/rigs/${id}/switching`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ version, who, report }),
+        });
+        const answer = await response.json();
+        if (response.ok) take(answer as LiveSheet);
+        else if (answer.error.current) take(answer.error.current as LiveSheet);
+        setProblem(response.ok ? '' : answer.error.message);
+        return response.ok;
+      } catch {
+        setProblem('The server does not answer. Nothing was reported; press again when it runs.');
+        return false;
+      } finally {
+        setBusy(false);
+      }
+    },
+    [id, version, who, take],
+  );
+
+  return { live, offset, connected, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
+}
+
+export type Switching = ReturnType<typeof useSwitching>;
+
+/** The server's clock in seconds since 1970, several times a second; right again as soon as a sleeping browser wakes. */
+export function useServerClock(offset: number): number {
+  const [now, setNow] = useState(0);
+  useEffect(() => {
+    const look = () => setNow(Date.now() / 1000 + offset);
+    look();
+    const timer = setInterval(look, 200);
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    };
+  }, [offset]);
+  return now;
+}

@@ -1,0 +1,21 @@
+import { actionCourse } from '@/core/check';
+import { changeOverWays } from '@/core/switching/sheet';
+import type { SwitchAnswer, SwitchQuestion } from './switchMessages';
+
+function answer(question: SwitchQuestion): SwitchAnswer {
+  const { ticket } = question;
+  try {
+    switch (question.ask) {
+      case 'course':
+        return { ticket, ask: 'course', course: actionCourse(question.document, question.line, question) };
+      case 'ways': {
+        const { document, rig, state, line } = question;
+        return { ticket, ask: 'ways', ways: changeOverWays(document, rig, state, line) };
+      }
+    }
+  } catch (error) {
+    return { ticket, ask: 'failed', message: (error as Error).message };
+  }
+}
+
+self.onmessage = ({ data }: MessageEvent<SwitchQuestion>) => self.postMessage(answer(data));
