@@ -53,9 +53,13 @@ export function EntryList({ entries, nameOf, rig, none }: Props) {
 
 const dayOf = ({ at }: LogEntry): string => dayjs(at).format('dddd, D MMMM YYYY');
 
+/** A few of many names. */
+const someNames = (names: readonly string[]): string =>
+  names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ');
+
 function EntryRow({ entry, nameOf }: { entry: LogEntry; nameOf: (line: string) => string }) {
   const { at, kind, text, lines, place, who } = entry;
-  const aside = [place, who, lines.length > 1 || kind === 'note' ? lines.map(nameOf).join(', ') : ''].filter(Boolean);
+  const aside = [place, who, lines.length > 1 || kind === 'note' ? someNames(lines.map(nameOf)) : ''].filter(Boolean);
   return (
     <Box
       component="li"

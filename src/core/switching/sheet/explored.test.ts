@@ -1,7 +1,8 @@
-import { carriedOut, SMALL, TWO, wish } from '../../../../tests/sheets';
+import { carriedOut, group, line, rigWith, SMALL, TWO, wish } from '../../../../tests/sheets';
+import { breach } from './invariants';
 import type { SheetRig } from './rig';
 import { firstBreach, sequence, type Wanted } from './sequence';
-import { bare, type Action, type SheetState } from './state';
+import { after, bare, live, packed, type Action, type SheetState } from './state';
 
 /** Every state of a small rig that matters: ends, feeds, charge, mutes, monitors, each of them possibly unknown. */
 function* states(rig: SheetRig): Generator<SheetState> {
@@ -66,6 +67,24 @@ function explored(rig: SheetRig, generate: Generate): string | undefined {
   return undefined;
 }
 
+const without =
+  (drop: (action: Action) => boolean): Generate =>
+  (...given) => {
+    const made = sequence(...given);
+    return { ...made, steps: made.steps.filter(({ action }) => !drop(action)) };
+  };
+const reversed: Generate = (...given) => {
+  const made = sequence(...given);
+  const on = made.steps.findIndex(({ action }) => action.do === 'feed' && action.to !== 'off');
+  return on < 0 ? made : { ...made, steps: [made.steps[on], ...made.steps.toSpliced(on, 1)] };
+};
+
+const mainsFirst: Generate = (...given) => {
+  const made = sequence(...given);
+  const mains = made.steps.findIndex(({ action }) => action.do === 'mains');
+  return mains < 0 ? made : { ...made, steps: [made.steps[mains], ...made.steps.toSpliced(mains, 1)] };
+};
+
 describe('every state of small rigs', () => {
   test.each([
     ['two lines on one switch', SMALL],
@@ -73,18 +92,6 @@ describe('every state of small rigs', () => {
   ])('%s: no sequence breaks an invariant, each ends as wanted', (_, rig) =>
     expect(explored(rig, sequence)).toBeUndefined(),
   );
-
-  const without =
-    (drop: (action: Action) => boolean): Generate =>
-    (...given) => {
-      const made = sequence(...given);
-      return { ...made, steps: made.steps.filter(({ action }) => !drop(action)) };
-    };
-  const reversed: Generate = (...given) => {
-    const made = sequence(...given);
-    const on = made.steps.findIndex(({ action }) => action.do === 'feed' && action.to !== 'off');
-    return on < 0 ? made : { ...made, steps: [made.steps[on], ...made.steps.toSpliced(on, 1)] };
-  };
 
   test.each<[string, Generate]>([
     ['never waits', without(({ do: what }) => what === 'wait')],
@@ -94,5 +101,79 @@ describe('every state of small rigs', () => {
     ['turns feeds on first', reversed],
   ])('a generator that %s is found out', (_, broken) =>
     expect(explored(SMALL, broken)).toMatch(/^[1-6]: |not as wanted|not open/),
+  );
+});
+
+/** A state as far as it matters: how long ago something was counts only until every wait is over. */
+const sameState = (rig: SheetRig, state: SheetState): string =>
+  JSON.stringify([
+    state.ends,
+    state.muted,
+    state.monitors,
+    state.mains,
+    rig.groups.map(({ key }) => {
+      const { feed, since } = state.feeds[key];
+      return [feed, since === 'unknown' ? since : Math.min(state.now - since, 60)];
+    }),
+  ]);
+
+/**
+ * Follows every sheet step by step from where somebody may begin, changing to any other wish after any step, while the
+ * mains go and come back and time passes; the first step that breaks an invariant, and how many states there are.
+ */
+function interleaved(
+  rig: SheetRig,
+  generate: Generate,
+  begins: readonly SheetState[],
+): { found?: string; states: number } {
+  // What is exchanged comes out at every new beginning: without that as well, so that something is ever finished.
+  const wanted = [...wishes(rig)].flatMap((each) => [each, { ...each, exchanged: new Set<string>() }]);
+  const seen = new Set(begins.map((state) => sameState(rig, state)));
+  const open = [...begins];
+  for (let state = open.pop(); state; state = open.pop()) {
+    const here = state;
+    const nexts = wanted.flatMap((wish): Action[] =>
+      generate(rig, here, wish)
+        .steps.slice(0, 1)
+        .map(({ action }) => action),
+    );
+    for (const action of nexts) {
+      const found = breach(rig, here, action);
+      if (found) return { found: `${found.invariant}: ${found.why} at ${JSON.stringify(action)}`, states: seen.size };
+    }
+    // What happens by itself, or by somebody who follows no sheet.
+    const nature: Action[] = [
+      { do: 'wait', seconds: 30 },
+      ...rig.devices.map(({ id }): Action => ({ do: 'mains', device: id, on: here.mains[id] !== true })),
+      ...rig.groups.map(({ key }): Action => ({ do: 'feed', group: key, to: live(here, key) ? 'off' : 'P48' })),
+      ...rig.lines.map(({ id }): Action => ({ do: 'open', lines: [id] })),
+      { do: 'monitors', to: 'open' },
+    ];
+    for (const action of [...nexts, ...nature]) {
+      const next = after(rig, here, action);
+      const key = sameState(rig, next);
+      if (!seen.has(key)) open.push(next);
+      seen.add(key);
+    }
+  }
+  return { states: seen.size };
+}
+
+describe('every interleaving on a small rig', () => {
+  const ONE = rigWith(
+    [line('ribbon', ['a'], { stops: { a: ['P48'] } }), line('mic', ['a'])],
+    [group('a', { latched: true })],
+  );
+  test('whatever is wanted after whichever step, while mains go, switches turn and inlets open by themselves', () => {
+    const { found, states: count } = interleaved(ONE, sequence, [bare(ONE), packed(ONE)]);
+    expect(found).toBeUndefined();
+    expect(count).toBeGreaterThan(500);
+  });
+  test.each<[string, Generate]>([
+    ['never waits', without(({ do: what }) => what === 'wait')],
+    ['turns feeds on first', reversed],
+    ['forgets latched switches before the mains', mainsFirst],
+  ])('a generator that %s is found out', (_, broken) =>
+    expect(interleaved(ONE, broken, [bare(ONE), packed(ONE)]).found).toMatch(/^[1-6]: /),
   );
 });

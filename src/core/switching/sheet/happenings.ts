@@ -132,7 +132,8 @@ function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happen
       lines: [line.id],
     }));
   }
-  if ('mains' in what && what.is === true && state.mains[what.mains] !== true)
+  // Power that is found back was gone in between, whatever the sheet took it to be.
+  if ('mains' in what && what.is === true && state.mains[what.mains] !== 'unknown')
     return rig.groups
       .filter(({ device, key, latched }) => device === what.mains && latched && live(state, key))
       .flatMap((group) => comingBack(rig, state, group));

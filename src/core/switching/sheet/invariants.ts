@@ -1,5 +1,6 @@
 import { groupOf, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
-import { elapsed, live, type Action, type SheetState } from './state';
+import type { Seconds } from '../../units';
+import { elapsed, live, type Action, type Known, type SheetState } from './state';
 
 /** What holds in every state of every sequence; the numbers are those of the design. */
 export type Invariant = 1 | 2 | 3 | 4 | 5 | 6;
@@ -18,6 +19,13 @@ export interface Breach {
   invariant: Invariant;
   why: string;
 }
+
+/** A moment in seconds since 1970 is exact to a fraction of a microsecond: whoever waited to the millisecond has waited. */
+const EXACT: Seconds = 1e-3;
+
+/** Whether less than a wait has passed since something changed. */
+const within = (state: SheetState, since: Known<Seconds>, wait: Seconds): boolean =>
+  elapsed(state, since) < wait - EXACT;
 
 /** Whether a line is in at its inlet, or may be. */
 const reached = (state: SheetState, { id }: SheetLine): boolean => state.ends[id].desk !== false;
@@ -64,12 +72,12 @@ function plugging(rig: SheetRig, state: SheetState, line: SheetLine, end: 'stage
     const other = end === 'stage' ? state.ends[line.id].desk : true;
     if (other === false) continue;
     if (live(state, key)) return { invariant: 1, why: `${group.name} is on, or may be.` };
-    if (elapsed(state, state.feeds[key].since) < group.decay.seconds)
+    if (within(state, state.feeds[key].since, group.decay.seconds))
       return { invariant: 1, why: `${group.name} may still be charged.` };
   }
   const supply = state.supplies[line.id];
   if (supply && supply.on !== false) return { invariant: 6, why: `The supply of ${line.name} is on, or may be.` };
-  if (supply && elapsed(state, supply.since) < SUPPLY_WAIT)
+  if (supply && within(state, supply.since, SUPPLY_WAIT))
     return { invariant: 6, why: `The supply of ${line.name} may still be charged.` };
   return undefined;
 }
@@ -110,12 +118,12 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
       const { name, settle } = groupOf(rig, key);
       const { feed, since } = state.feeds[key];
       if (feed === 'unknown') return { invariant: 4, why: `Nobody knows what ${name} is set to.` };
-      if (live(state, key) && elapsed(state, since) < settle.seconds)
+      if (live(state, key) && within(state, since, settle.seconds))
         return { invariant: 4, why: `${name} has not settled yet.` };
     }
     const supply = state.supplies[line.id];
     if (!supply || supply.on === false) continue;
-    if (supply.on === 'unknown' || elapsed(state, supply.since) < SUPPLY_SETTLE)
+    if (supply.on === 'unknown' || within(state, supply.since, SUPPLY_SETTLE))
       return { invariant: 6, why: `The supply of ${line.name} has not settled yet.` };
   }
   return undefined;

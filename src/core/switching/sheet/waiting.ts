@@ -75,7 +75,7 @@ function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
       left: school - elapsed(state, since),
     };
   });
-  return [...groups, ...supplies].filter(({ left }) => left > 0);
+  return [...groups, ...supplies].filter(({ left }) => left > 1e-3);
 }
 
 /** What a wait before some steps is for, longest first. */
