@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { expect, test, type Page } from '@playwright/test';
-import { openLine, openRig, verdict } from './rig';
+import { copyOf, openLine, openRig, verdict } from './rig';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -91,6 +91,47 @@ for (const colorScheme of ['light', 'dark'] as const)
         expect(
           await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
         ).toBeLessThanOrEqual(0);
+      }
+      await page.close();
+    });
+
+for (const colorScheme of ['light', 'dark'] as const)
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ])
+    test(`the run sheet and the log are accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
+      browser,
+    }) => {
+      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+      const fits = async () => {
+        await page.waitForTimeout(500);
+        expect(await violations(page)).toEqual([]);
+        expect(
+          await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+        ).toBeLessThanOrEqual(0);
+      };
+      const rig = await copyOf(page, `Seen at ${width}, ${colorScheme}`);
+      await page.goto(`/switch?rig=${rig}`);
+      await expect(page.getByText('in step')).toBeVisible();
+      await fits();
+      await page.getByRole('button', { name: 'Start so: Nobody knows' }).click();
+      await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+      await fits();
+      await page.getByRole('button', { name: 'Begin' }).click();
+      await expect(page.getByRole('region', { name: 'The next step' })).toBeVisible();
+      await fits();
+      if (width < 1120) await page.getByRole('button', { name: 'The rig now' }).click();
+      await page.getByRole('tab', { name: 'Picture of the moment' }).click();
+      await expect(page.getByRole('img', { name: /^Step at the inlet/ })).toBeVisible();
+      await fits();
+      await page.goto(`/log?rig=${rig}`);
+      await expect(page.getByText('Set-up begun').or(page.getByText('Started: nothing known')).first()).toBeVisible();
+      await fits();
+      for (const paper of ['log/hand-over', 'switch/print']) {
+        await page.goto(`/${paper}?rig=${rig}`);
+        await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
+        await fits();
       }
       await page.close();
     });

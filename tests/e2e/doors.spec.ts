@@ -114,3 +114,57 @@ test('the page keeps to its own server and its console clean', async ({ page }) 
   expect(foreign).toEqual([]);
   expect(problems).toEqual([]);
 });
+
+test('run sheets: what is wrong is refused, and says what to change', async ({ page }) => {
+  const { request } = page;
+  const id = await copyOf(page, 'Sheet at the door', 'lock-nine-mended');
+  const path = `/api/rigs/${id}/switching`;
+  const refused = async (data: object, status: number, code: string, message: RegExp, headers = {}) => {
+    const response = await request.post(path, { data, headers });
+    expect(response.status()).toBe(status);
+    const { error } = await response.json();
+    expect(error).toMatchObject({ code, message: expect.stringMatching(message) });
+    return error;
+  };
+  const told = (report: object, version = 0) => ({ version, who: 'Ida', report });
+  await refused({}, 400, 'bad-request', /"version" is required; send/);
+  await refused(told({ report: 'dance' }), 400, 'bad-request', /"report.report" must be one of \[start, begin/);
+  await refused(told({ report: 'found', what: { feed: 'desk bank-a', is: 'P99' } }), 400, 'bad-request', /what/);
+  await refused(told({ report: 'begin', aim: { kind: 'set-up' } }), 400, 'bad-request', /plugged/);
+  await refused(told({ report: 'done' }), 409, 'refused', /No step is next/);
+  await refused(
+    told({ report: 'found', what: { feed: '__proto__', is: 'off' } }),
+    409,
+    'refused',
+    /no switch __proto__/,
+  );
+  await refused(told({ report: 'end' }), 403, 'other-origin', /other sites/, { origin: 'http://elsewhere.example' });
+  expect((await request.post(path, { data: told({ report: 'start', from: 'packed' }) })).status()).toBe(200);
+  const error = await refused(told({ report: 'start', from: 'unknown' }), 409, 'stale-sheet', /reported meanwhile/);
+  expect(error.current).toMatchObject({ version: 1, session: { state: { monitors: 'down' } } });
+  expect((await request.post('/api/rigs/nobody/switching', { data: told({ report: 'end' }) })).status()).toBe(404);
+  expect((await request.get('/api/rigs/nobody/switching')).status()).toBe(404);
+});
+
+test('the log: filtered, as a file, with notes; what is wrong is refused', async ({ page }) => {
+  const { request } = page;
+  const id = await copyOf(page, 'Log at the door', 'lock-nine-mended');
+  const path = `/api/rigs/${id}/log`;
+  for (const text of ['Cable 4 crackles', '=cmd()'])
+    expect((await request.post(path, { data: { who: ' Ida ', text, lines: ['announcer'] } })).status()).toBe(201);
+  const { entries } = await (await request.get(`${path}?kinds=note&text=crackles`)).json();
+  expect(entries).toMatchObject([{ kind: 'note', who: 'Ida', text: 'Cable 4 crackles', lines: ['announcer'] }]);
+  const csv = await request.get(`${path}?as=csv&kinds=note`);
+  expect(csv.headers()['content-type']).toContain('text/csv');
+  expect(await csv.text()).not.toContain(',=cmd()');
+  expect(await (await request.get(`${path}?as=json`)).json()).toMatchObject({ format: 'inlet-check-log', version: 1 });
+  const refused = async (answer: Promise<{ status(): number; json(): Promise<unknown> }>, message: RegExp) => {
+    const response = await answer;
+    expect(response.status()).toBe(400);
+    expect(await response.json()).toMatchObject({ error: { message: expect.stringMatching(message) } });
+  };
+  await refused(request.get(`${path}?kinds=dance`), /knows no dance; they are sheet, step/);
+  await refused(request.get(`${path}?from=yesterday`), /dates like 2026-11-25/);
+  await refused(request.post(path, { data: { text: ' ' } }), /"text" .*send/);
+  expect((await request.get('/api/rigs/nobody/log')).status()).toBe(404);
+});

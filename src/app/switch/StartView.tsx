@@ -54,7 +54,7 @@ export function StartView({ busy, onTell, onCancel }: Props) {
             variant={from === 'packed' ? 'contained' : 'outlined'}
             disabled={busy}
             onClick={() => onTell({ report: 'start', from })}
-            aria-label={`Start: ${title}`}
+            aria-label={`Start so: ${title}`}
             sx={{ minHeight: 48, px: 3 }}
           >
             Start so

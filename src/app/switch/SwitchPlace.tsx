@@ -35,6 +35,12 @@ import { StepList } from './StepList';
 import { useBeside } from './useBeside';
 import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
 
+const LINKS = {
+  joining: 'joining …',
+  'in step': 'in step',
+  lost: 'the server does not answer; the clocks run on',
+} as const;
+
 type Showing = 'sheet' | 'aim' | 'start';
 
 /** The Switch place: one step at a time, for set-up, change-over and strike. */
@@ -44,7 +50,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const rig = useRig(saved);
   const { document } = rig;
   const switching = useSwitching(saved.id, sheet, who);
-  const { live, offset, connected, problem, busy, tell, dismiss } = switching;
+  const { live, offset, link, problem, busy, tell, dismiss } = switching;
   const { session } = live;
   const now = useServerClock(offset);
   const [asked, setAsked] = useState<Showing>();
@@ -89,8 +95,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
             <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
               {document.name}
             </Typography>
-            <Typography variant="caption" role="status" color={connected ? 'textSecondary' : 'error'}>
-              {connected ? 'in step' : 'the server does not answer; the clocks run on'}
+            <Typography variant="caption" role="status" color={link === 'lost' ? 'error' : 'textSecondary'}>
+              {LINKS[link]}
             </Typography>
             <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5 }}>
               <InputBase

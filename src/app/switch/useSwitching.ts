@@ -18,7 +18,7 @@ export type Telling = Report | { report: 'start'; from: 'packed' | 'unknown' } |
 export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const [live, setLive] = useState(initial);
   const [offset, setOffset] = useState(0);
-  const [connected, setConnected] = useState(true);
+  const [link, setLink] = useState<'joining' | 'in step' | 'lost'>('joining');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
 
@@ -29,8 +29,8 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
 
   useEffect(() => {
     const events = new EventSource(`/api/rigs/${id}/switching/events`);
-    events.onopen = () => setConnected(true);
-    events.onerror = () => setConnected(false);
+    events.onopen = () => setLink('in step');
+    events.onerror = () => setLink('lost');
     events.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as LiveSheet);
     return () => events.close();
   }, [id, take]);
@@ -61,7 +61,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
     [id, version, who, take],
   );
 
-  return { live, offset, connected, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
+  return { live, offset, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
 }
 
 export type Switching = ReturnType<typeof useSwitching>;

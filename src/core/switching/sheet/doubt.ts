@@ -1,5 +1,5 @@
 import type { Found } from './report';
-import type { SheetRig } from './rig';
+import { groupOf, type SheetRig } from './rig';
 import { after, type Action, type SheetState } from './state';
 
 /** A state in which nobody knows whether an action was carried out. */
@@ -43,9 +43,12 @@ export function doubtful(rig: SheetRig, state: SheetState, action: Action): Shee
 
 /** A state put right by what was found. */
 export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {
-  if ('feed' in what)
-    // Nobody has seen when it went on or off: it may have been a moment ago.
-    return { ...state, feeds: { ...state.feeds, [what.feed]: { feed: what.is, since: state.now } } };
+  if ('feed' in what) {
+    // Nobody has seen when it went on or off: it may have been a moment ago. What feeds has its power.
+    const feeds = { ...state.feeds, [what.feed]: { feed: what.is, since: state.now } };
+    const powered = what.is === 'off' || what.is === 'unknown' ? {} : { [groupOf(rig, what.feed).device]: true };
+    return { ...state, feeds, mains: { ...state.mains, ...powered } };
+  }
   if ('line' in what)
     return { ...state, ends: { ...state.ends, [what.line]: { ...state.ends[what.line], [what.end]: what.is } } };
   if ('muted' in what) return { ...state, muted: { ...state.muted, [what.muted]: what.is } };

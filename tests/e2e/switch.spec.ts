@@ -1,0 +1,310 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+import { copyOf, openRig } from './rig';
+
+const step = (page: Page) => page.getByRole('region', { name: 'The next step' });
+const title = (page: Page) => step(page).getByRole('heading', { level: 2 });
+const done = (page: Page) => step(page).getByRole('button', { name: /^(Done|Go on)/ });
+const now = (page: Page) => page.getByRole('complementary', { name: 'Beside the sheet' });
+
+async function open(page: Page, rig: string) {
+  await page.goto(`/switch?rig=${rig}`);
+  await expect(page.getByText('in step')).toBeVisible();
+}
+
+/** Starts from a packed rig and begins a set-up of some lines. */
+async function setUp(page: Page, rig: string, lines?: string[]) {
+  await open(page, rig);
+  await page.getByRole('button', { name: 'Start so: Nothing is plugged, everything is off' }).click();
+  await expect(page.getByRole('button', { name: 'Set-up' })).toBeVisible();
+  if (lines) {
+    await page.getByRole('button', { name: 'None' }).click();
+    for (const name of lines) await page.getByRole('checkbox', { name, exact: true }).check();
+  }
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(step(page)).toBeVisible();
+}
+
+/** Does one step after the other until the title of the next one is as wanted; none is left at the end. */
+async function follow(page: Page, until?: RegExp) {
+  for (let n = 0; n < 80; n++) {
+    const finished = page.getByRole('region', { name: 'The sheet is done' });
+    await expect(step(page).or(finished)).toBeVisible();
+    if (await finished.isVisible()) return;
+    const text = await title(page).innerText();
+    if (until?.test(text)) return;
+    const number = await step(page).getByRole('status').innerText();
+    const several = step(page).getByRole('button', { name: /^All \d+/ });
+    if (!until && (await several.isVisible())) await several.click();
+    else await done(page).click({ timeout: 20_000 });
+    await expect(step(page).getByRole('status').filter({ hasText: number })).toBeHidden();
+  }
+}
+
+const FEW = ['Trio, pair A left', 'Trio, pair A right'];
+
+test('the mended rig is set up: fewest walks, feeds after every plug, monitors last', async ({ page }) => {
+  test.setTimeout(150_000);
+  const rig = await copyOf(page, 'Set up whole', 'lock-nine-mended');
+  await open(page, rig);
+  await page.getByRole('button', { name: 'Start so: Nothing is plugged, everything is off' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^67 steps, 6 walks, 0:14 of waiting$/ })).toBeVisible();
+  await expect(page.getByText(/^No order takes fewer walks/)).toBeVisible();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await follow(page);
+  await expect(page.getByRole('heading', { name: 'The set-up is done' })).toBeVisible();
+  await expect(page.getByText(/^Judge the sound from \d\d:\d\d:\d\d/)).toBeVisible();
+  await page.getByRole('button', { name: 'Done so far: 67' }).click();
+  const list = await page.getByRole('region', { name: 'Steps done' }).getByRole('listitem').allInnerTexts();
+  const titles = list.toReversed();
+  const last = (what: RegExp) => titles.findLastIndex((text) => what.test(text));
+  expect(titles.at(-1)).toContain('Bring loudspeakers and headphones up, slowly');
+  expect(last(/Plug /)).toBeLessThan(titles.findIndex((text) => /Turn .* to (48 V|12 V|plug-in power)/.test(text)));
+  await expect(now(page).getByRole('button', { name: 'Hold desk, bank A: 48 V' })).toBeVisible();
+});
+
+test('by key; two browsers stay in step; a clock survives reloading; what comes too early says so', async ({
+  page,
+  browser,
+}) => {
+  const rig = await copyOf(page, 'Two of us', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  const other = await browser.newPage();
+  await open(other, rig);
+  await expect(title(other)).toHaveText('Plug in Trio, pair A left at its source');
+  await page.keyboard.press('Space');
+  // Within a second, without touching the other one.
+  await expect(title(other)).toHaveText('Plug in Trio, pair A right at its source', { timeout: 1000 });
+  await follow(other, /^Turn Hold desk, bank A to 48 V/);
+  await done(other).click();
+  await expect(title(page)).toHaveText('Wait', { timeout: 1500 });
+  const table = step(page).getByRole('table', { name: 'What the wait is for' });
+  await expect(table).toContainText(
+    /Hold desk, bank A has settled\s*4(\.\d)? s, used\s*3 s|Hold desk, bank A has settled\s*3(\.\d)? s, used\s*3 s/,
+  );
+  await page.reload();
+  await expect(title(page)).toHaveText('Wait');
+  await expect(step(page).getByRole('timer')).toHaveText(/0:0\d|Over/);
+  await expect(done(page)).toBeEnabled({ timeout: 10_000 });
+  await done(page).click();
+  await expect(title(other)).toHaveText('Open 2 inlets', { timeout: 1500 });
+  await other.close();
+});
+
+test('steps are moved only within the rules, and the refusal says which one', async ({ page }) => {
+  const rig = await copyOf(page, 'Reordered', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await page.getByRole('button', { name: 'Earlier: Plug in Trio, pair A right at its source' }).click();
+  await expect(title(page)).toHaveText('Plug in Trio, pair A right at its source');
+  await page.getByRole('button', { name: 'Earlier: Turn Hold desk, bank A to 48 V' }).click();
+  await page.getByRole('button', { name: 'Earlier: Turn Hold desk, bank A to 48 V' }).click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Nothing is plugged or unplugged while its feed is on' }),
+  ).toBeVisible();
+});
+
+test('found otherwise, not possible, and back: the rest is computed anew, and the log has it', async ({ page }) => {
+  const rig = await copyOf(page, 'Otherwise', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await page.getByRole('textbox', { name: 'Your name, for the log' }).fill('Ida');
+  await follow(page, /^Plug Trio, pair A right into Hold desk, inlet 2/);
+  await page.keyboard.press('f');
+  await page.getByRole('button', { name: 'Hold desk, bank A is at 48 V' }).click();
+  await expect(title(page)).toHaveText('Turn Hold desk, bank A off');
+  await done(page).click();
+  await expect(step(page).getByRole('timer')).toHaveText(/^(1:00|0:5\d)$/);
+  await expect(step(page).getByRole('table')).toContainText(/Hold desk, bank A has discharged.*60 s, used/);
+  await expect(now(page)).toContainText(/since \d+ s, \d+(\.\d+)? V left, wait/);
+
+  await page.getByRole('button', { name: 'Done so far: 4' }).click();
+  await page.getByRole('button', { name: 'Back to it' }).nth(1).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Trio, pair A left: nobody knows any more whether it is plugged.');
+  await expect(dialog).toContainText('It counts as on and charged');
+  await dialog.getByRole('button', { name: 'Go back' }).click();
+  await expect(title(page)).toHaveText('Make sure: turn Hold desk, bank A off');
+  await page.getByRole('button', { name: 'Not possible' }).click();
+  await expect(page.getByRole('button', { name: /^Plug/ })).toHaveCount(0);
+
+  await page.getByRole('link', { name: 'Log' }).click();
+  const main = page.getByRole('main');
+  await expect(main).toContainText('Trio, pair A left was plugged or pulled with Hold desk, bank A at 48 V');
+  await expect(main).toContainText('Not possible: Make sure: turn Hold desk, bank A off');
+  await page.getByRole('combobox', { name: 'Kind' }).click();
+  await page.getByRole('option', { name: 'Incident' }).click();
+  await expect(page.getByRole('status')).toHaveText(/^2 of \d+$/);
+  await expect(main.getByRole('listitem').first()).toContainText('Ida');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'As CSV' }).click();
+  const rows = readFileSync((await (await download).path())!, 'utf8')
+    .trim()
+    .split('\r\n');
+  expect(rows).toHaveLength(3);
+  expect(rows[1]).toMatch(/,Incident,.*Trio, pair A left was plugged/);
+  await page.getByRole('textbox', { name: 'Note' }).fill('The lamp of bank A is broken');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('link', { name: 'Hand-over page' }).click();
+  await expect(page.getByRole('heading', { name: 'Hand-over: Otherwise' })).toBeVisible();
+  await expect(page.getByText('The lamp of bank A is broken')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Trio, pair A left .*48 V for .*plugged or pulled/ })).toBeVisible();
+});
+
+test('nobody knows: the first steps make it known', async ({ page }) => {
+  const rig = await copyOf(page, 'Left by others', 'lock-nine-mended');
+  await open(page, rig);
+  await page.getByRole('button', { name: 'Start so: Nobody knows' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(title(page)).toHaveText('Make sure: turn loudspeakers and headphones down');
+  await done(page).click();
+  await expect(title(page)).toHaveText(/^Make sure: mute \d+ inlets$/);
+  await follow(page, /^Make sure: turn .* off$/);
+  await follow(page, /^Wait/);
+  await expect(step(page).getByRole('timer')).toHaveText(/^(1:00|0:5\d)$/);
+});
+
+test('mains that come back with a latched switch on: the bank is live and charged', async ({ page }) => {
+  const rig = await copyOf(page, 'Power cut', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await follow(page);
+  const power = now(page).getByRole('button', { name: /^Power of Hold desk/ });
+  await power.click();
+  await page.getByRole('menuitem', { name: 'off', exact: true }).click();
+  await expect(title(page)).toHaveText('Turn loudspeakers and headphones down');
+  await power.click();
+  await page.getByRole('menuitem', { name: 'on', exact: true }).click();
+  await expect(now(page)).toContainText(/Hold desk, bank A\s*for \d s/);
+  await page
+    .getByRole('button', { name: /New sheet|Next sheet/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Strike', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await follow(page, /^Wait/);
+  await expect(step(page).getByRole('timer')).toHaveText(/^(1:00|0:5\d)$/);
+  await page.getByRole('link', { name: 'Log' }).click();
+  await expect(page.getByRole('main')).toContainText(
+    'Hold desk, bank A came on with the mains, with inlets and monitors open',
+  );
+});
+
+test('a change-over names who shares the switch, and the way that disturbs nobody is begun', async ({ page }) => {
+  test.setTimeout(120_000);
+  const rig = await copyOf(page, 'Announcer changes', 'lock-nine');
+  await setUp(page, rig, [...FEW, 'Trio, active ribbon', 'Announcer']);
+  await follow(page);
+  await page.getByRole('button', { name: 'Next sheet' }).click();
+  await page.getByRole('checkbox', { name: /^Announcer/ }).check();
+  await expect(page.getByRole('region', { name: 'A new sheet' }).getByRole('alert')).toContainText(
+    'muted or without their feed meanwhile: Trio, pair A left, Trio, pair A right, Trio, active ribbon',
+  );
+  const ways = page.getByRole('region', { name: 'Ways to change it over' });
+  await expect(ways.getByRole('listitem').first()).toContainText('Disturbs nobody.');
+  await ways.getByRole('button', { name: 'Begin this way' }).first().click();
+  await expect(title(page)).toHaveText(/Announcer/);
+  await expect(page.getByText('Shares the switch')).toBeHidden();
+  await openRig(page, rig);
+  await expect(page.getByRole('button', { name: /^Announcer 2 / })).toBeVisible();
+});
+
+test('the picture of the moment shows the line right and wrong', async ({ page }) => {
+  const rig = await copyOf(page, 'Pictured', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await page.getByRole('tab', { name: 'Picture of the moment' }).click();
+  await expect(
+    page.getByRole('img', { name: /^Voltage across the source: as on the sheet up to .* V; done wrong/ }),
+  ).toBeVisible();
+  await page.getByRole('combobox', { name: 'Line' }).click();
+  await page.getByRole('option', { name: 'Trio, long ribbon' }).click();
+  await expect(page.getByText(/which at .* dB of gain is .* dBFS: it clips/)).toBeVisible();
+});
+
+test('on a phone: swiped away, and nothing to scroll sideways', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await context.newPage();
+  const rig = await copyOf(page, 'One thumb', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  const before = await title(page).innerText();
+  const client = await context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', x?: number) =>
+    client.send('Input.dispatchTouchEvent', { type, touchPoints: x === undefined ? [] : [{ x, y: 260 }] });
+  await touch('touchStart', 330);
+  for (const x of [280, 220, 160, 100]) await touch('touchMove', x);
+  await touch('touchEnd');
+  await expect(title(page)).not.toHaveText(before);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0);
+  await page.getByRole('button', { name: 'The rig now' }).click();
+  await expect(now(page).getByRole('button', { name: 'Loudspeakers and headphones: down' })).toBeVisible();
+  await context.close();
+});
+
+test('the sheet on paper has every step that is left, with both figures of a wait', async ({ page }) => {
+  const rig = await copyOf(page, 'Papered', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await page.getByRole('link', { name: 'The sheet on paper' }).click();
+  await expect(page.getByRole('heading', { name: 'Set-up: Papered' })).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(9);
+  await expect(page.getByText(/has settled: by the circuit .* s, by practice 3 s; used: /)).toBeVisible();
+});
+
+/** A server of its own, so that it can be killed. */
+async function serve(port: number, database: string): Promise<ChildProcess> {
+  const server = spawn('node_modules/.bin/next', ['start', '--hostname', '127.0.0.1', '--port', String(port)], {
+    env: { ...process.env, INLET_CHECK_DATABASE: database, NEXT_TELEMETRY_DISABLED: '1' },
+    stdio: 'ignore',
+    detached: true,
+  });
+  for (let n = 0; n < 150; n++) {
+    const up = await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+    if (up) return server;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error('the server did not start');
+}
+const kill = (server: ChildProcess) => process.kill(-server.pid!, 'SIGKILL');
+
+test('the server is killed during a wait and started again: clock and place are right', async ({ page }) => {
+  test.setTimeout(150_000);
+  const port = 3231;
+  const base = `http://127.0.0.1:${port}`;
+  const database = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'killed.sqlite');
+  let server = await serve(port, database);
+  try {
+    const demo = JSON.parse(readFileSync('demo/lock-nine-mended.json', 'utf8'));
+    const { id } = await (await page.request.post(`${base}/api/rigs`, { data: { ...demo, name: 'Killed' } })).json();
+    const tell = async (report: object) => {
+      const { version } = await (await page.request.get(`${base}/api/rigs/${id}/switching`)).json();
+      const answer = await page.request.post(`${base}/api/rigs/${id}/switching`, {
+        data: { version, who: 'Ida', report },
+      });
+      expect(answer.ok()).toBe(true);
+    };
+    await tell({ report: 'start', from: 'packed' });
+    await tell({ report: 'found', what: { feed: 'desk bank-a', is: 'P48' } });
+    await page.goto(`${base}/switch?rig=${id}`);
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await follow(page, /^Wait/);
+    const before = await step(page).getByRole('timer').innerText();
+    const number = await step(page).getByRole('status').innerText();
+    const seen = Date.now();
+    kill(server);
+    await expect(page.getByText('the server does not answer; the clocks run on')).toBeVisible();
+    server = await serve(port, database);
+    await expect(page.getByText('in step')).toBeVisible();
+    await page.reload();
+    await expect(step(page).getByRole('status')).toHaveText(number);
+    const seconds = (text: string) => text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
+    const left = seconds(await step(page).getByRole('timer').innerText());
+    const passed = (Date.now() - seen) / 1000;
+    expect(Math.abs(seconds(before) - passed - left)).toBeLessThan(2);
+  } finally {
+    kill(server);
+  }
+});
