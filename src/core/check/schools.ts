@@ -85,6 +85,16 @@ export const SCHOOLS = {
     ],
     decides: 'switching',
   },
+  chargeLeft: {
+    question: 'Voltage that may be left when a line is plugged',
+    why: 'A volt harms nothing that is known; a bare ribbon or capsule likes less.',
+    options: [
+      { value: '1', label: '1 V' },
+      { value: '0.5', label: '0.5 V' },
+      { value: '0.1', label: '0.1 V' },
+    ],
+    decides: 'switching',
+  },
   batteryVoltage: {
     question: 'Feed voltage on batteries',
     why: 'Running time against margin.',

@@ -6,7 +6,7 @@ import type { Exposure } from './exposure';
 const FORMAT = 'inlet-check-log';
 const VERSION = 1;
 
-export const LOG_COLUMNS = ['time', 'kind', 'what', 'lines', 'place', 'who'] as const;
+const LOG_COLUMNS = ['time', 'kind', 'what', 'lines', 'place', 'who'] as const;
 
 /** A log as comma-separated text; lines by name, several with a slash between. */
 export const logCsv = (entries: readonly LogEntry[], nameOf: (line: string) => string): string =>

@@ -1,3 +1,3 @@
 /** What happens while a plug goes in and a feed goes on or off. */
 export { lastPlugged, plugging, pluggedLive, pulledLive, voltageAcross, type Plugging } from './plugging';
-export { comingOn, discharge, goingOff, switchOff, switchOn, type SwitchOff, type SwitchOn } from './feedSteps';
+export { comingOn, goingOff, switchOff, switchOn, type SwitchOff, type SwitchOn } from './feedSteps';

@@ -17,6 +17,8 @@ import { AS_JACK, PIN, POSITION, positions, type Position } from './contactOrder
 
 /** Resistance of a clean contact. */
 const CONTACT = 0.05;
+/** From each contact of a source to its ground: winding, socket and lead (assumed). */
+const STRAY = 100e-12;
 /** Until what happens on plugging has settled, after the plug is home. */
 const AFTER: Seconds = 0.2;
 
@@ -56,10 +58,22 @@ export function pluggedLive(line: Line, junction: number, patch: boolean): LiveP
   return livePlug(circuit, place, [{ label: 'out', touching: [] }, ...order], each);
 }
 
-/** The same junction pulled live, from home outwards. */
+/** The same junction pulled live, from home outwards. What a coil drives then ends in the stray capacitance of its lead. */
 export function pulledLive(line: Line, junction: number, patch: boolean): LivePlug {
   const { circuit, place, order, each } = apart(line, junction, patch);
-  return livePlug(circuit, place, [...order.toReversed(), { label: 'out', touching: [] }], each);
+  const pulled = livePlug(circuit, place, [...order.toReversed(), { label: 'out', touching: [] }], each);
+  const { plug, nodes } = circuit.junctions[0];
+  const { contacts: all, reference } = CONNECTORS[plug];
+  const stray = all
+    .filter((contact) => contact !== reference)
+    .map((contact): Element => ({
+      type: 'capacitor',
+      name: `stray.${contact}`,
+      a: nodes[contact],
+      b: nodes[reference],
+      farads: STRAY,
+    }));
+  return { ...pulled, netlist: { ...pulled.netlist, elements: [...pulled.netlist.elements, ...stray] } };
 }
 
 /** The circuit with a junction open, and the positions that its plug goes through on the way in. */

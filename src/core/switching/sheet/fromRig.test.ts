@@ -93,6 +93,19 @@ describe('Lock Nine', () => {
     expect(volts.at(-1)).toBeLessThan(1.01);
   });
 
+  test('the voltage that may be left and the schools decide how long a bank is waited for', () => {
+    const bankA = (schools: object) => {
+      const { devices, lines, ...rest } = demoRig();
+      const few = { ...rest, devices, lines: lines.filter(({ id }) => id === 'pair-a-left'), schools };
+      return sheetRig(few).groups.find(({ key }) => key === 'desk bank-a')!.decay;
+    };
+    const careful = bankA({ afterFeedOff: 'computed' });
+    const stricter = bankA({ afterFeedOff: 'computed', chargeLeft: '0.1' });
+    expect(careful).toMatchObject({ counts: 'computed', seconds: careful.computed });
+    expect(stricter.seconds).toBeGreaterThan(careful.seconds);
+    expect(bankA({ afterFeedOff: '120' })).toMatchObject({ seconds: 120, counts: 'school' });
+  });
+
   test('a splitter’s leg reaches both switches, boxes with a supply are known', () => {
     const line = (id: string) => rig.lines.find((each) => each.id === id)!;
     expect(line('singer').groups).toEqual(['desk bank-b', 'stream both']);

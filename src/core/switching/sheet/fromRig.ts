@@ -29,8 +29,6 @@ import {
 /** Where things stand that have no place of their own. */
 const STAGE = 'stage end';
 const DESK = 'desk end';
-/** Less than this is left before anybody plugs. */
-const THRESHOLD: Volts = 1;
 /** How long after a feed came on the sound may be judged, where the school asks for it (common practice). */
 const JUDGING: Seconds = 60;
 
@@ -134,7 +132,8 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
   const charged = fedAlone(document, device.id, group);
   const fed = rigPathsOf(charged, ids).map(({ line }) => line);
   const circuits = [...new Map(fed.map((line) => [circuitKey(line), line])).values()];
-  const charge = chargeOf(circuits);
+  const threshold: Volts = Number(schoolsOf(document).chargeLeft);
+  const charge = chargeOf(circuits, threshold);
   const ramp = group.ramp?.value;
   const school = schoolsOf(document).afterFeedOff;
   return {
@@ -146,7 +145,7 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
     offers: group.offers,
     latched: group.latched ?? false,
     mutes: group.mutes ?? false,
-    decay: decayWait(school, decaysIn(charge)),
+    decay: decayWait(school, decaysIn(charge, threshold)),
     settle: settleWait(Math.max(0, ...circuits.map((line) => switchOn(line, ramp)?.settles ?? 0)), group.mutes),
     charge,
   };
@@ -169,9 +168,9 @@ function fedAlone(document: RigDocument, device: string, { id, offers }: SwitchG
 const MOMENTS = [0, 0.1, 0.3, 1, 2, 3, 5, 7, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 450, 600];
 
 /** The most that is left on any of several lines, moment by moment, until it is less than the threshold. */
-function chargeOf(lines: readonly Line[]): ChargeLeft[] {
+function chargeOf(lines: readonly Line[], threshold: Volts): ChargeLeft[] {
   const courses = lines.flatMap((line) => {
-    const course = discharge(line, THRESHOLD, hasSupply(line) ? 'inlet' : 'source');
+    const course = discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source');
     return course ? [course] : [];
   });
   const longest = Math.max(0, ...courses.map((course) => course.at(-1)!.at));
@@ -182,10 +181,10 @@ function chargeOf(lines: readonly Line[]): ChargeLeft[] {
 }
 
 /** Until all have lost their charge, in seconds; undefined where that takes longer than anybody follows. */
-function decaysIn(charge: readonly ChargeLeft[]): Seconds | undefined {
+function decaysIn(charge: readonly ChargeLeft[], threshold: Volts): Seconds | undefined {
   const end = charge.at(-1);
   if (!end) return 0;
-  return end.volts < THRESHOLD ? end.at : undefined;
+  return end.volts < threshold ? end.at : undefined;
 }
 
 /** What makes a circuit; lines that are alike in it are followed once. */

@@ -3,7 +3,6 @@ export { aimFor } from './aims';
 export { residual } from './charge';
 export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
-export { INVARIANTS } from './invariants';
 export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
 export { afterSteps, trips, type Step } from './sequence';
 export { ReportRefused, type Aim, type Found, type Report, type SheetKind } from './report';

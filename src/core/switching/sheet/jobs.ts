@@ -195,7 +195,7 @@ function byDesk(lines: readonly SheetLine[]): Map<string, SheetLine[]> {
 }
 
 /** Where most inlets are: there the monitors are turned up and down. */
-export function placeOfMost({ lines, groups }: SheetRig): string {
+function placeOfMost({ lines, groups }: SheetRig): string {
   const desks = lines.length ? lines.map(({ mixedAt }) => mixedAt) : groups.map(({ place }) => place);
   const count = (place: string) => desks.filter((each) => each === place).length;
   return desks.reduce((best, place) => (count(place) > count(best) ? place : best), desks[0]);
