@@ -81,6 +81,90 @@ pictures.push(
   { name: 'plan-phone', path: '/plan', width: 390, height: 844, then: planned },
 );
 
+/** Reports something about the run sheet of a rig. */
+async function tell(rig: string, report: object) {
+  const path = `${base}/api/rigs/${rig}/switching`;
+  const { version } = await (await fetch(path)).json();
+  const response = await fetch(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ version, who: 'Ida', report }),
+  });
+  if (!response.ok) throw new Error(await response.text());
+  return (await response.json()) as { session: { steps: { action: { do: string; to?: string } }[]; until?: number } };
+}
+
+/** Does step after step until a wanted one is next; waits are waited for. */
+async function follow(rig: string, until: (action: { do: string; to?: string; group?: string }) => boolean) {
+  for (;;) {
+    const { session } = await (await fetch(`${base}/api/rigs/${rig}/switching`)).json();
+    const [step] = session.steps;
+    if (!step || until(step.action)) return;
+    if (session.until) await new Promise((resolve) => setTimeout(resolve, session.until * 1000 - Date.now() + 100));
+    await tell(rig, { report: 'done' });
+  }
+}
+
+const MENDED = 'lock-nine-mended';
+const begin = async (page: Page) => {
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('region', { name: 'The next step' }).waitFor();
+};
+
+pictures.push(
+  {
+    name: 'switch',
+    path: `/switch?rig=${MENDED}`,
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Start so: Nothing is plugged' }).click();
+      await begin(page);
+      await follow(MENDED, ({ group }) => group === 'desk bank-a');
+      await tab('Picture of the moment')(page);
+      await page.getByRole('img', { name: /^Step at the inlet/ }).waitFor();
+    },
+  },
+  {
+    name: 'switch-phone',
+    path: `/switch?rig=${MENDED}`,
+    width: 390,
+    height: 844,
+    scheme: 'dark',
+    then: async (page) => {
+      await follow(MENDED, () => false);
+      await page.getByRole('button', { name: 'Next sheet' }).click();
+      await page.getByRole('button', { name: 'Strike', exact: true }).click();
+      await begin(page);
+      await follow(MENDED, ({ do: what }) => what === 'wait');
+      await page.waitForTimeout(5000);
+    },
+  },
+  {
+    name: 'log',
+    path: `/log?rig=${MENDED}`,
+    then: async (page) => {
+      await tell(MENDED, { report: 'found', what: { line: 'active-ribbon', end: 'desk', is: false } });
+      await tell(MENDED, { report: 'found', what: { feed: 'desk bank-a', is: 'P48' } });
+      await tell(MENDED, { report: 'found', what: { line: 'double-bass', end: 'desk', is: false } });
+      await page.reload();
+    },
+  },
+  {
+    name: 'switch-change-over',
+    path: '/switch?rig=lock-nine',
+    then: async (page) => {
+      await page.getByRole('button', { name: 'Start so: Nothing is plugged' }).click();
+      await page.getByRole('button', { name: 'None' }).click();
+      for (const name of ['Trio, pair A left', 'Trio, pair A right', 'Trio, active ribbon', 'Announcer'])
+        await page.getByRole('checkbox', { name, exact: true }).check();
+      await begin(page);
+      await follow('lock-nine', () => false);
+      await page.getByRole('button', { name: 'Next sheet' }).click();
+      await page.getByRole('checkbox', { name: /^Announcer/ }).check();
+      await page.getByText('What disturbs least comes first').waitFor();
+    },
+  },
+);
+
 async function take() {
   const browser = await chromium.launch(chromiumLaunch);
   for (const { name, path, width = 1280, height = 800, scheme = 'light', then } of pictures) {

@@ -1,4 +1,12 @@
+import { logSchema } from '@/core/log';
 import { jsonSchema, kitSchema } from '@/core/rig';
 
-const schema = process.argv[2] === 'kit' ? kitSchema() : jsonSchema();
-process.stdout.write(`${JSON.stringify(schema, null, 2)}\n`);
+const SCHEMAS: Record<string, () => object> = { rig: jsonSchema, kit: kitSchema, log: logSchema };
+
+const wanted = process.argv[2] ?? 'rig';
+const schema = SCHEMAS[wanted];
+if (!schema) {
+  process.stderr.write(`There is no schema ${wanted}; there are ${Object.keys(SCHEMAS).join(', ')}.\n`);
+  process.exit(2);
+}
+process.stdout.write(`${JSON.stringify(schema(), null, 2)}\n`);

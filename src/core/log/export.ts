@@ -3,8 +3,8 @@ import { ENTRY_KINDS, type LogEntry } from './entry';
 import type { Exposure } from './exposure';
 
 /** Name and version of the open format. */
-const FORMAT = 'inlet-check-log';
-const VERSION = 1;
+export const FORMAT = 'inlet-check-log';
+export const VERSION = 1;
 
 const LOG_COLUMNS = ['time', 'kind', 'what', 'lines', 'place', 'who'] as const;
 

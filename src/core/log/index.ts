@@ -3,3 +3,4 @@ export { ENTRY_KINDS, type EntryKind, type Fed, type Happening, type LogEntry } 
 export { exposures, type Exposure } from './exposure';
 export { logCsv, logJson } from './export';
 export { filtered, type LogFilter } from './filter';
+export { logSchema } from './logSchema';

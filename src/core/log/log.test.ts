@@ -1,5 +1,7 @@
+import { readFileSync } from 'node:fs';
+import Ajv from 'ajv/dist/2020';
 import { readCsv } from '../csv';
-import { exposures, filtered, logCsv, logJson, type LogEntry } from '.';
+import { exposures, filtered, logCsv, logJson, logSchema, type LogEntry } from '.';
 
 const entry = (id: number, seconds: number, more: Partial<LogEntry>): LogEntry => ({
   id,
@@ -83,8 +85,13 @@ describe('as files', () => {
     });
     expect(logCsv(LOG, nameOf)).not.toMatch(/(^|,)=A1/m);
   });
-  test('JSON says what it is, and carries the record', () => {
+  test('JSON says what it is, carries the record, and is what the published schema says', () => {
     const read = JSON.parse(logJson('Lock Nine', LOG, exposures(LOG, UNTIL), nameOf));
+    const published = JSON.parse(readFileSync('docs/format/inlet-check-log-1.schema.json', 'utf8'));
+    expect(published).toEqual(logSchema());
+    const valid = new Ajv({ strict: false, validateFormats: false }).compile(published);
+    expect(valid(read)).toBe(true);
+    expect(valid({ ...read, colour: 'red' })).toBe(false);
     expect(read).toMatchObject({ format: 'inlet-check-log', version: 1, rig: 'Lock Nine' });
     expect(read.entries).toHaveLength(LOG.length);
     expect(read.exposures[1]).toMatchObject({ name: 'Line two', incidents: [{ text: 'two was pulled live' }] });
