@@ -1,12 +1,16 @@
 'use client';
 
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { WaitReason } from '@/core/switching/sheet';
 import { chime } from './chime';
 import { clockText, secondsText } from './durations';
+
+/** Reasons that are shown at once, those that last longest. */
+const SHOWN = 3;
 
 interface Props {
   /** Seconds that are left, and that there were. */
@@ -20,6 +24,8 @@ interface Props {
 export function WaitClock({ left, whole, reasons, sound }: Props) {
   const over = left <= 0;
   const ran = useRef(false);
+  const [all, setAll] = useState(false);
+  const more = reasons.length - SHOWN;
   useEffect(() => {
     if (!over) ran.current = true;
     else if (ran.current) {
@@ -70,7 +76,7 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
           </tr>
         </thead>
         <tbody>
-          {reasons.map(({ of, name, until, wait }) => (
+          {(all ? reasons : reasons.slice(0, SHOWN)).map(({ of, name, until, wait }) => (
             <tr key={of}>
               <th scope="row">
                 {name} has {until}
@@ -81,6 +87,11 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
           ))}
         </tbody>
       </Box>
+      {more > 0 && (
+        <Button onClick={() => setAll(!all)} aria-expanded={all}>
+          {all ? 'Only the longest' : `and ${more} more`}
+        </Button>
+      )}
     </Box>
   );
 }

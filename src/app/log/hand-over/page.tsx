@@ -80,8 +80,8 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
         <tbody>
           {record.map((each) => (
             <tr key={each.line}>
-              <td>{nameOf(each.line)}</td>
-              <td>{exposureText(each)}</td>
+              <td style={{ width: '28%' }}>{nameOf(each.line)}</td>
+              <td style={{ width: '32%' }}>{exposureText(each)}</td>
               <td>
                 {each.incidents.map(({ at, text }, n) => (
                   <div key={n}>

@@ -69,7 +69,7 @@ function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
     const school = on === false ? SUPPLY_WAIT : SUPPLY_SETTLE;
     return {
       of: line,
-      name: `own supply of ${lineOf(rig, line).name}`,
+      name: `Supply of ${lineOf(rig, line).name}`,
       until: on === false ? 'discharged' : 'settled',
       wait: { seconds: school, school, counts: 'school' },
       left: school - elapsed(state, since),
