@@ -12,7 +12,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { kitCsv, kitDocument, type Answer, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
-import { ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
+import { BarHeading, SearchField, UndoRedo } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { AddItemDialog } from './AddItemDialog';
@@ -101,10 +101,7 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
         rig={rig}
         bar={
           <>
-            <ProductName />
-            <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
-              {rigName}
-            </Typography>
+            <BarHeading rig={rigName} />
             <Typography variant="caption" role="status" color={saving.state === 'failed' ? 'error' : 'textSecondary'}>
               {saving.state === 'failed'
                 ? `not saved: ${saving.message}`

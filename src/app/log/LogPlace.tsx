@@ -3,14 +3,14 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
 import { ENTRY_KINDS, filtered, type EntryKind, type Exposure, type LogEntry } from '@/core/log';
 import type { RigDocument } from '@/core/rig';
-import { ProductName } from '@/ui/shell/barParts';
+import { BarHeading } from '@/ui/shell/barParts';
+import { Choice } from '@/ui/shell/Choice';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { useStored } from '@/ui/shell/useStored';
@@ -58,10 +58,7 @@ export function LogPlace({ rig, document, initial }: Props) {
       rig={rig}
       bar={
         <>
-          <ProductName />
-          <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
-            {document.name}
-          </Typography>
+          <BarHeading rig={document.name} />
           <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5, flexWrap: 'wrap' }}>
             <Button component="a" href={fileOf('csv')} download>
               As CSV
@@ -119,22 +116,22 @@ export function LogPlace({ rig, document, initial }: Props) {
             label="Kind"
             value={kind}
             onChoose={(to) => setKind(to as EntryKind)}
-            all="everything"
-            options={Object.entries(ENTRY_KINDS)}
+            width={150}
+            options={[[ALL, 'everything'], ...Object.entries(ENTRY_KINDS)]}
           />
           <Choice
             label="Line"
             value={line}
             onChoose={setLine}
-            all="every line"
-            options={document.lines.map(({ id, name }) => [id, name])}
+            width={150}
+            options={[[ALL, 'every line'], ...document.lines.map(({ id, name }) => [id, name] as const)]}
           />
           <Choice
             label="Day"
             value={day}
             onChoose={setDay}
-            all="every day"
-            options={days.map((each) => [each, each])}
+            width={150}
+            options={[[ALL, 'every day'], ...days.map((each) => [each, each] as const)]}
           />
           <TextField
             label="Containing"
@@ -152,33 +149,5 @@ export function LogPlace({ rig, document, initial }: Props) {
         <EntryList entries={shown} nameOf={nameOf} rig={rig} none={entries.length === 0} />
       </Box>
     </PlaceFrame>
-  );
-}
-
-interface ChoiceProps {
-  label: string;
-  value: string;
-  /** What stands for no choice. */
-  all: string;
-  options: readonly (readonly [string, string])[];
-  onChoose: (value: string) => void;
-}
-
-function Choice({ label, value, all, options, onChoose }: ChoiceProps) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(event) => onChoose(event.target.value)}
-      sx={{ minWidth: 150 }}
-    >
-      <MenuItem value={ALL}>{all}</MenuItem>
-      {options.map(([each, name]) => (
-        <MenuItem key={each} value={each}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

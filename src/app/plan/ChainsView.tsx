@@ -1,8 +1,6 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
@@ -23,6 +21,7 @@ import type { PlanDesk } from '@/workers/planWorker';
 import { ChainRow } from './ChainRow';
 import { Section } from './Section';
 import { useAnswer } from '@/ui/rig/useDesk';
+import { Choice } from '@/ui/shell/Choice';
 
 interface Props {
   document: RigDocument;
@@ -191,30 +190,5 @@ function inletChoices({ devices }: RigDocument) {
       ref: { device: device.id, inlet: inlet.id } satisfies InletRef,
       group: groupOf(device, inlet.id),
     })),
-  );
-}
-
-interface ChoiceProps {
-  label: string;
-  value: string;
-  options: [value: string, name: string][];
-  onChoose: (value: string) => void;
-}
-
-function Choice({ label, value, options, onChoose }: ChoiceProps) {
-  return (
-    <TextField
-      select
-      label={label}
-      value={value}
-      onChange={(event) => onChoose(event.target.value)}
-      sx={{ minWidth: 210 }}
-    >
-      {options.map(([key, name]) => (
-        <MenuItem key={key} value={key}>
-          {name}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }

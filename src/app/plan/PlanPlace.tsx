@@ -12,7 +12,7 @@ import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { savingText } from '@/ui/rig/savingText';
 import { useDesk } from '@/ui/rig/useDesk';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
-import { ProductName, UndoRedo } from '@/ui/shell/barParts';
+import { BarHeading, UndoRedo } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { startPlanDesk } from '@/workers/planWorker';
@@ -60,10 +60,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
         rig={saved.id}
         bar={
           <>
-            <ProductName />
-            <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
-              {document.name}
-            </Typography>
+            <BarHeading rig={document.name} />
             <Typography
               variant="caption"
               role="status"

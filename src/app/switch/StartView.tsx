@@ -6,6 +6,8 @@ import Typography from '@mui/material/Typography';
 import type { Telling } from './useSwitching';
 
 interface Props {
+  /** The rig has lines. */
+  any: boolean;
   busy: boolean;
   onTell: (report: Telling) => void;
   /** Offered where a sheet can be gone back to. */
@@ -13,7 +15,13 @@ interface Props {
 }
 
 /** Before the first sheet: how the rig is now. */
-export function StartView({ busy, onTell, onCancel }: Props) {
+export function StartView({ any, busy, onTell, onCancel }: Props) {
+  if (!any)
+    return (
+      <Typography sx={{ px: { xs: 2, md: 4 }, py: 3 }}>
+        This rig has no lines yet. Add a device and a line in the Rig place first, or open another rig there.
+      </Typography>
+    );
   return (
     <Box component="section" aria-label="How the rig is now" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.7rem', mb: 1 }}>

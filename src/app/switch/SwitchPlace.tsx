@@ -18,7 +18,7 @@ import { schoolsOf } from '@/core/rig';
 import type { Aim, Found } from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
-import { ProductName } from '@/ui/shell/barParts';
+import { BarHeading } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { useStored } from '@/ui/shell/useStored';
@@ -60,7 +60,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const [back, setBack] = useState<number>();
   const beside = useBeside(rig, switching, () => setAsked(undefined));
   const following = session.steps.length > 0;
-  const showing: Showing = live.version === 0 ? 'start' : (asked ?? (session.aim ? 'sheet' : 'aim'));
+  const any = live.rig.lines.length > 0;
+  const showing: Showing = live.version === 0 || !any ? 'start' : (asked ?? (session.aim ? 'sheet' : 'aim'));
   const changed = live.version > 0 && live.revision !== rig.revision.number && rig.saving.state === 'saved';
 
   useEffect(() => {
@@ -91,10 +92,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
         rig={saved.id}
         bar={
           <>
-            <ProductName />
-            <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
-              {document.name}
-            </Typography>
+            <BarHeading rig={document.name} />
             <Typography variant="caption" role="status" color={link === 'lost' ? 'error' : 'textSecondary'}>
               {LINKS[link]}
             </Typography>
@@ -183,6 +181,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
         <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}>
           {showing === 'start' && (
             <StartView
+              any={any}
               busy={busy}
               onTell={async (report) => {
                 if (await tell(report)) setAsked('aim');

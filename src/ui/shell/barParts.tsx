@@ -18,6 +18,18 @@ export function ProductName() {
   );
 }
 
+/** Where one is: the product and the rig that stays open from place to place. */
+export function BarHeading({ rig }: { rig: string }) {
+  return (
+    <>
+      <ProductName />
+      <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
+        {rig}
+      </Typography>
+    </>
+  );
+}
+
 interface SearchProps {
   label: string;
   value: string;
