@@ -7,8 +7,10 @@ import { solveSystem } from '@/core/circuit/operatingPoint';
 import { lineCircuit, type Line } from '@/core/gear';
 import { parseDocument } from '@/core/rig';
 import { plans } from './plans';
+import { recordings } from './recordings';
 import { bigRig } from './rigs';
 import { switchPresses } from './screen';
+import { sheets } from './sheets';
 
 const middle = (values: number[]): number => values.toSorted((a, b) => a - b)[values.length >> 1];
 
@@ -162,6 +164,8 @@ async function screen(): Promise<void> {
 console.log(`Node.js ${process.version}\n`);
 void oneLine()
   .then(wholeRigs)
+  .then(sheets)
+  .then(recordings)
   .then(plans)
   .then(screen)
   .then(() => process.exit(0));

@@ -1,0 +1,76 @@
+import { execFileSync } from 'node:child_process';
+import { closeSync, mkdtempSync, openSync, rmSync, writeSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { recordingMeter, wavReader, type RecordingMeter } from '@/core/signal';
+
+const RATE = 48_000;
+const SECONDS = 120;
+
+/** Sixteen-bit noise with hum, as bytes of a mono WAV. */
+function recording(seconds: number): Buffer {
+  const frames = seconds * RATE;
+  const file = Buffer.alloc(44 + 2 * frames);
+  file.write('RIFF', 0);
+  file.writeUInt32LE(36 + 2 * frames, 4);
+  file.write('WAVEfmt ', 8);
+  file.writeUInt32LE(16, 16);
+  file.writeUInt16LE(1, 20);
+  file.writeUInt16LE(1, 22);
+  file.writeUInt32LE(RATE, 24);
+  file.writeUInt32LE(2 * RATE, 28);
+  file.writeUInt16LE(2, 32);
+  file.writeUInt16LE(16, 34);
+  file.write('data', 36);
+  file.writeUInt32LE(2 * frames, 40);
+  for (let n = 0, state = 1; n < frames; n++) {
+    state = (state * 16807) % 2147483647;
+    file.writeInt16LE(
+      Math.round((state / 2147483647 - 0.5) * 60 + 20 * Math.sin((2 * Math.PI * 50 * n) / RATE)),
+      44 + 2 * n,
+    );
+  }
+  return file;
+}
+
+/** Seconds that a whole analysis takes, from bytes to reading. */
+function analysed(file: Uint8Array): number {
+  const start = performance.now();
+  let meter: RecordingMeter | undefined;
+  const reader = wavReader({
+    onFormat: ({ sampleRate, channels, frames }) => (meter = recordingMeter(sampleRate, channels, frames)),
+    onBlock: (block) => meter!.push(block),
+  });
+  for (let at = 0; at < file.length; at += 1 << 18) reader.push(file.subarray(at, at + (1 << 18)));
+  reader.end();
+  meter!.reading();
+  return (performance.now() - start) / 1000;
+}
+
+/** How many times real time a recording is analysed at, and how long `sox` takes for its few figures, if it is there. */
+export function recordings(): void {
+  console.log('\nA recording, mono, 48 kHz, 16 bits\n');
+  const file = recording(SECONDS);
+  analysed(file);
+  const times = Array.from({ length: 5 }, () => analysed(file)).sort((a, b) => a - b);
+  console.log(
+    `${SECONDS} s analysed: middle ${(SECONDS / times[2]).toFixed(0)} times real time, slowest ${(SECONDS / times[4]).toFixed(0)} (aim: 200)`,
+  );
+  const folder = mkdtempSync(join(tmpdir(), 'inlet-check-bench-'));
+  try {
+    const path = join(folder, 'bench.wav');
+    const handle = openSync(path, 'w');
+    writeSync(handle, file);
+    closeSync(handle);
+    const start = performance.now();
+    execFileSync('sox', [path, '-n', 'stats'], { stdio: 'ignore' });
+    const theirs = (performance.now() - start) / 1000;
+    console.log(
+      `sox, peak and RMS alone: ${(SECONDS / theirs).toFixed(0)} times real time, ${(times[2] / theirs).toFixed(1)} times as quick`,
+    );
+  } catch {
+    console.log('sox is not installed: nothing to compare with');
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}

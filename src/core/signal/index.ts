@@ -1,0 +1,3 @@
+/** Recordings: read in pieces, measured, and read for their pattern. */
+export { recordingMeter, type ChannelReading, type RecordingMeter, type RecordingReading } from './measure/analysis';
+export { WavError, wavReader, type WavFormat } from './wav';

@@ -1,0 +1,100 @@
+import type { Decibels } from '../../units';
+import { ofPower } from './decibels';
+import type { Levels } from './levels';
+import type { Harmonic, Mains, Tone } from './tones';
+import type { Refusal } from './usable';
+
+/** What a recording looks like, and what that usually comes from. */
+export interface Pattern {
+  code: 'magnetic-pick-up' | 'rectifier-buzz' | 'computer-tones' | 'hiss' | 'gate' | 'exact-zeros' | 'rumble';
+  what: string;
+  usually: string;
+  evidence: string;
+}
+
+interface Seen {
+  mains: Mains | undefined;
+  tones: readonly Tone[];
+  /** Mean squares. */
+  broadband: number;
+  rumble: number;
+  inBand: number;
+  slope: Decibels;
+  levels: Levels;
+  reasons: readonly Refusal[];
+}
+
+const level = (power: number): string => `${ofPower(power).toFixed(1).replace('-', '−')} dBFS`;
+const sum = (list: readonly { power: number }[]): number => list.reduce((total, { power }) => total + power, 0);
+
+/** The patterns of a channel with their evidence, one after the other as they are in the table of the trade (common practice). */
+export function patternsOf({ mains, tones, broadband, rumble, inBand, slope, levels, reasons }: Seen): Pattern[] {
+  const found: Pattern[] = [];
+  const harmonics = mains?.harmonics ?? [];
+  const odd = harmonics.filter(({ order }) => order % 2 === 1);
+  const comb = harmonics.filter(({ order }) => order % 2 === 0);
+  const high = comb.filter(({ order }) => order >= 6);
+  const fundamental = harmonics.find(({ order }) => order === 1);
+  if (fundamental && fundamental.power > 0.5 * sum(comb))
+    found.push({
+      code: 'magnetic-pick-up',
+      what: 'hum: the fundamental and odd harmonics',
+      usually: 'a transformer or a mains lead beside the cable',
+      evidence: `${orders(odd)} of ${mains!.frequencyHz.toFixed(2)} Hz, ${level(sum(odd))}`,
+    });
+  if (comb.length >= 3 && high.length >= 2 && sum(comb) > 0.1 * sum(odd))
+    found.push({
+      code: 'rectifier-buzz',
+      what: `buzz: ${(2 * mains!.frequencyHz).toFixed(0)} Hz and a long comb`,
+      usually: 'rectifiers: a ground loop, an unbalanced path, a lifted or missing shield, a poor supply',
+      evidence: `${orders(comb)} of ${mains!.frequencyHz.toFixed(2)} Hz, ${level(sum(comb))}`,
+    });
+  const kilohertz = tones.filter(({ hz }) => hz >= 900);
+  if (kilohertz.length > 0 && sum(kilohertz) > 1e-3 * inBand)
+    found.push({
+      code: 'computer-tones',
+      what: 'steady tones in the kilohertz range',
+      usually: 'a computer, its bus power, a switching supply, a display',
+      evidence: `${kilohertz
+        .slice(0, 4)
+        .map(({ hz }) => `${Math.round(hz)} Hz`)
+        .join(', ')}, ${level(sum(kilohertz))}`,
+    });
+  if (broadband > 0.25 * inBand && Math.abs(slope) < 1.5)
+    found.push({
+      code: 'hiss',
+      what: 'white hiss',
+      usually:
+        'if it follows the gain knob: preamplifier, a source too quiet, wrong gain order; if not, what comes after the gain',
+      evidence: `${level(broadband)}, ${slope.toFixed(1).replace('-', '−')} dB an octave`,
+    });
+  const gated = reasons.find(({ code }) => code === 'gate');
+  if (gated)
+    found.push({
+      code: 'gate',
+      what: 'steps down to nothing between sounds',
+      usually: 'a gate or expander is on: the reading says nothing',
+      evidence: gated.text,
+    });
+  if (levels.zeroRuns > 0)
+    found.push({
+      code: 'exact-zeros',
+      what: 'exact zeros',
+      usually: 'nothing connected, muted, or gated digitally',
+      evidence: `${levels.zeroRuns} stretches, ${levels.zeros.toFixed(2)} s together`,
+    });
+  if (rumble > inBand * 0.5 && rumble > 0)
+    found.push({
+      code: 'rumble',
+      what: 'rumble below 40 Hz',
+      usually: 'air handling, handling, wind, traffic',
+      evidence: `${level(rumble)} below 40 Hz, ${level(inBand)} from 20 Hz to 20 kHz`,
+    });
+  return found;
+}
+
+const orders = (list: readonly Harmonic[]): string =>
+  `harmonics ${list
+    .slice(0, 6)
+    .map(({ order }) => order)
+    .join(', ')}${list.length > 6 ? ` … ${list.at(-1)!.order}` : ''}`;
