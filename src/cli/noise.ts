@@ -1,38 +1,24 @@
-import { closeSync, fstatSync, openSync, readSync } from 'node:fs';
+import { fstatSync, openSync, readSync } from 'node:fs';
 import { recordingMeter, WavError, wavReader, type RecordingMeter, type WavFormat } from '@/core/signal';
+import { refuse } from './terminal';
 
 /** Bytes that are read at a time. */
 const PIECE = 1 << 18;
 
-/** Prints what a recording says as JSON: `npm run -s noise -- FILE.wav`. Reads in pieces; memory stays flat. */
-function main(path: string | undefined): number {
-  if (!path) {
-    process.stderr.write('Usage: npm run -s noise -- FILE.wav\n');
-    return 2;
-  }
-  let file: number;
+const [path] = process.argv.slice(2);
+if (!path) refuse('usage', 'npm run -s noise -- FILE.wav');
+process.stdout.write(`${JSON.stringify(readingOf(opened(path)), null, 2)}\n`);
+
+function opened(name: string): number {
   try {
-    file = openSync(path, 'r');
+    const file = openSync(name, 'r');
+    return fstatSync(file).isDirectory() ? refuse('unreadable', `${name} is a folder; name a WAV file in it`) : file;
   } catch (problem) {
-    process.stderr.write(`${path} cannot be opened: ${(problem as Error).message}\n`);
-    return 2;
-  }
-  try {
-    if (fstatSync(file).isDirectory()) {
-      process.stderr.write(`${path} is a folder; name a WAV file in it.\n`);
-      return 2;
-    }
-    process.stdout.write(`${JSON.stringify(readingOf(file), null, 2)}\n`);
-    return 0;
-  } catch (problem) {
-    if (!(problem instanceof WavError)) throw problem;
-    process.stderr.write(`${path}: ${problem.message}\n`);
-    return 2;
-  } finally {
-    closeSync(file);
+    return refuse('unreadable', `${name} cannot be read: ${(problem as Error).message}`);
   }
 }
 
+/** What a recording says; read in pieces, so that memory stays flat. */
 function readingOf(file: number): object {
   let format: WavFormat | undefined;
   let meter: RecordingMeter | undefined;
@@ -43,15 +29,18 @@ function readingOf(file: number): object {
     },
     onBlock: (block) => meter!.push(block),
   });
-  for (;;) {
-    // A fresh piece each time: the reader may keep the end of it.
-    const bytes = new Uint8Array(PIECE);
-    const count = readSync(file, bytes, 0, PIECE, null);
-    if (count === 0) break;
-    reader.push(bytes.subarray(0, count));
+  try {
+    for (;;) {
+      // A fresh piece each time: the reader may keep the end of it.
+      const bytes = new Uint8Array(PIECE);
+      const count = readSync(file, bytes, 0, PIECE, null);
+      if (count === 0) break;
+      reader.push(bytes.subarray(0, count));
+    }
+    const { truncated } = reader.end();
+    return { format: 'inlet-check-noise', version: 1, wav: format, truncated, ...meter!.reading() };
+  } catch (problem) {
+    if (problem instanceof WavError) refuse(problem.code, `${path}: ${problem.message}`);
+    throw problem;
   }
-  const { truncated } = reader.end();
-  return { format: 'inlet-check-noise', version: 1, wav: format, truncated, ...meter!.reading() };
 }
-
-process.exitCode = main(process.argv[2]);

@@ -112,3 +112,20 @@ export async function peakVolts(netlist: Netlist, until: number, pairs: [Node, N
     return peak;
   });
 }
+
+/** Output noise of `hot` over `cold` at `FREQUENCIES` in V²/Hz, as ngspice finds it; `input` is a voltage source of the circuit. */
+export async function noiseDensities(netlist: Netlist, hot: Node, cold: Node, input: string): Promise<number[]> {
+  const { text } = spiceText(netlist, {
+    title: 'noise',
+    // Ngspice takes its resistors to be at 27 °C unless it is told otherwise.
+    analyses: (node) => [
+      '.options temp=20',
+      `.noise v(${node(hot)},${node(cold)}) ${input} dec 1 20 20000`,
+      '.print noise onoise_spectrum',
+    ],
+  });
+  const found = await run(text);
+  const spectrum = [...found].find(([name]) => /onoise/.test(name))?.[1] as (number | { real: number })[] | undefined;
+  if (!spectrum) throw new Error(`ngspice tells no noise, only ${[...found.keys()].join(', ')}\n${text}`);
+  return spectrum.map((value) => (typeof value === 'number' ? value : value.real) ** 2);
+}
