@@ -10,8 +10,8 @@ export interface Density {
   segments: number;
 }
 
-/** Longest segment: about a hertz from bin to bin, which is what mains and tones want; longer ones leave the cache. */
-const LONGEST = 32_768;
+/** Longest segment: three hertz from bin to bin at 48 kHz, which tells mains harmonics apart; longer ones leave the cache. */
+const LONGEST = 16_384;
 const SHORTEST = 1024;
 
 /** A segment that a recording of so many frames holds eight of, as far as possible. @param frames undefined for no end in sight */
