@@ -66,8 +66,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
 
   useEffect(() => {
     // Nobody is in the middle of anything: the sheet takes the rig as it is now.
-    if (changed && !following && !busy) void tell({ report: 'adopt' });
-  }, [changed, following, busy, tell]);
+    if (changed && !following && !busy && link === 'in step') void tell({ report: 'adopt' });
+  }, [changed, following, busy, link, tell]);
   useEffect(() => {
     window.addEventListener('pointerdown', allowChime);
     window.addEventListener('keydown', allowChime);

@@ -49,7 +49,8 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         const answer = await response.json();
         if (response.ok) take(answer as LiveSheet);
         else if (answer.error.current) take(answer.error.current as LiveSheet);
-        setProblem(response.ok ? '' : answer.error.message);
+        // Two browsers may want to go on with a changed rig at once: one of them is enough.
+        if (report.report !== 'adopt') setProblem(response.ok ? '' : answer.error.message);
         return response.ok;
       } catch {
         setProblem('The server does not answer. Nothing was reported; press again when it runs.');

@@ -73,6 +73,13 @@ describe('Lock Nine', () => {
     expect(wanted.plugged.size).toBe(24);
   });
 
+  test('what is Silent with the feed off and Stop with it on is harmed by it; what is Stop anyway is not the feed’s doing', () => {
+    const stops = (id: string) => rig.lines.find((line) => line.id === id)!.stops;
+    expect(stops('guide-body-worn')).toEqual({ 'desk bank-a': ['P48'] });
+    expect(stops('ribbon-left')).toEqual({ 'desk bank-a': ['P48'] });
+    expect(stops('pair-a-left')).toEqual({});
+  });
+
   test('the documented feeds of bank A are refused while the ribbons are wanted on it', () => {
     const { refused, steps } = sequence(rig, bare(rig), asDocumented(rig, 'lock-nine'));
     expect(refused.map(({ group }) => group)).toContain('desk bank-a');

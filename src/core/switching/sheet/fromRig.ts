@@ -1,5 +1,6 @@
 import { groupFeeds } from '../../check/feedOptions';
 import type { Judge } from '../../check/judging';
+import { CircuitError } from '../../circuit';
 import { lineSummary } from '../../check/result';
 import { LINKS, linkKind, SOURCES, sourceKind, type Branch, type Line, type Part } from '../../gear';
 import {
@@ -109,19 +110,23 @@ function groupAt({ devices }: RigDocument, { device, inlet }: RigPath['inlet']):
   return group ? [sheetKey(device, group.id)] : [];
 }
 
-/** By line and switch: the feeds at which the check says Stop. */
+/** By line and switch: the feeds at which the check says Stop. What is Stop with the feed off as well is not the feed's doing. */
 function stopsOf(document: RigDocument, judge: Judge): Map<string, Record<string, FeedName[]>> {
   const found = new Map<string, Record<string, FeedName[]>>();
   for (const device of document.devices)
-    for (const group of device.groups)
-      for (const { feed, lines } of groupFeeds(document, device.id, group.id, judge))
-        for (const { line, verdict, regardless } of lines) {
-          // What is Stop with the feed off as well is not the feed's doing.
-          if (feed === 'off' || verdict !== 'Stop' || regardless) continue;
+    for (const group of device.groups) {
+      const stopped = groupFeeds(document, device.id, group.id, judge).map(({ feed, lines }) => ({
+        feed,
+        lines: lines.filter(({ verdict }) => verdict === 'Stop').map(({ line }) => line),
+      }));
+      const anyway = stopped.find(({ feed }) => feed === 'off')?.lines ?? [];
+      const key = sheetKey(device.id, group.id);
+      for (const { feed, lines } of stopped)
+        for (const line of lines.filter((id) => !anyway.includes(id))) {
           const own = found.get(line) ?? {};
-          const key = sheetKey(device.id, group.id);
           found.set(line, { ...own, [key]: [...(own[key] ?? []), feed] });
         }
+    }
   return found;
 }
 
@@ -146,7 +151,10 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
     latched: group.latched ?? false,
     mutes: group.mutes ?? false,
     decay: decayWait(school, decaysIn(charge, threshold)),
-    settle: settleWait(Math.max(0, ...circuits.map((line) => switchOn(line, ramp)?.settles ?? 0)), group.mutes),
+    settle: settleWait(
+      Math.max(0, ...circuits.map((line) => followed(() => switchOn(line, ramp))?.settles ?? 0)),
+      group.mutes,
+    ),
     charge,
   };
 }
@@ -164,13 +172,23 @@ function fedAlone(document: RigDocument, device: string, { id, offers }: SwitchG
   return highest ? setFeed(dark, device, id, highest) : dark;
 }
 
+/** What following a circuit found; nothing where it has no single answer: the check says so, and the school's wait stands. */
+function followed<T>(follow: () => T): T | undefined {
+  try {
+    return follow();
+  } catch (problem) {
+    if (!(problem instanceof CircuitError)) throw problem;
+    return undefined;
+  }
+}
+
 /** Moments at which what is left is kept, in seconds. */
 const MOMENTS = [0, 0.1, 0.3, 1, 2, 3, 5, 7, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 450, 600];
 
 /** The most that is left on any of several lines, moment by moment, until it is less than the threshold. */
 function chargeOf(lines: readonly Line[], threshold: Volts): ChargeLeft[] {
   const courses = lines.flatMap((line) => {
-    const course = discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source');
+    const course = followed(() => discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source'));
     return course ? [course] : [];
   });
   const longest = Math.max(0, ...courses.map((course) => course.at(-1)!.at));
