@@ -1,48 +1,7 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
 import { copyOf, openRig } from './rig';
-
-const step = (page: Page) => page.getByRole('region', { name: 'The next step' });
-const title = (page: Page) => step(page).getByRole('heading', { level: 2 });
-const done = (page: Page) => step(page).getByRole('button', { name: /^(Done|Go on)/ });
-const now = (page: Page) => page.getByRole('complementary', { name: 'Beside the sheet' });
-
-async function open(page: Page, rig: string) {
-  await page.goto(`/switch?rig=${rig}`);
-  await expect(page.getByText('in step')).toBeVisible();
-}
-
-/** Starts from a packed rig and begins a set-up of some lines. */
-async function setUp(page: Page, rig: string, lines?: string[]) {
-  await open(page, rig);
-  await page.getByRole('button', { name: 'Start so: Nothing is plugged, everything is off' }).click();
-  await expect(page.getByRole('button', { name: 'Set-up' })).toBeVisible();
-  if (lines) {
-    await page.getByRole('button', { name: 'None' }).click();
-    for (const name of lines) await page.getByRole('checkbox', { name, exact: true }).check();
-  }
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(step(page)).toBeVisible();
-}
-
-/** Does one step after the other until the title of the next one is as wanted; none is left at the end. */
-async function follow(page: Page, until?: RegExp) {
-  for (let n = 0; n < 80; n++) {
-    const finished = page.getByRole('region', { name: 'The sheet is done' });
-    await expect(step(page).or(finished)).toBeVisible();
-    if (await finished.isVisible()) return;
-    const text = await title(page).innerText();
-    if (until?.test(text)) return;
-    const number = await step(page).getByRole('status').innerText();
-    const several = step(page).getByRole('button', { name: /^All \d+/ });
-    if (!until && (await several.isVisible())) await several.click();
-    else await done(page).click({ timeout: 20_000 });
-    await expect(step(page).getByRole('status').filter({ hasText: number })).toBeHidden();
-  }
-}
+import { done, follow, now, open, setUp, step, title } from './runSheet';
 
 const FEW = ['Trio, pair A left', 'Trio, pair A right'];
 
@@ -249,62 +208,4 @@ test('the sheet on paper has every step that is left, with both figures of a wai
   await expect(page.getByRole('heading', { name: 'Set-up: Papered' })).toBeVisible();
   await expect(page.getByRole('row')).toHaveCount(9);
   await expect(page.getByText(/has settled: by the circuit .* s, by practice 3 s; used: /)).toBeVisible();
-});
-
-/** A server of its own, so that it can be killed. */
-async function serve(port: number, database: string): Promise<ChildProcess> {
-  const server = spawn('node_modules/.bin/next', ['start', '--hostname', '127.0.0.1', '--port', String(port)], {
-    env: { ...process.env, INLET_CHECK_DATABASE: database, NEXT_TELEMETRY_DISABLED: '1' },
-    stdio: 'ignore',
-    detached: true,
-  });
-  for (let n = 0; n < 150; n++) {
-    const up = await fetch(`http://127.0.0.1:${port}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (up) return server;
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
-  throw new Error('the server did not start');
-}
-const kill = (server: ChildProcess) => process.kill(-server.pid!, 'SIGKILL');
-
-test('the server is killed during a wait and started again: clock and place are right', async ({ page }) => {
-  test.setTimeout(150_000);
-  const port = 3231;
-  const base = `http://127.0.0.1:${port}`;
-  const database = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'killed.sqlite');
-  let server = await serve(port, database);
-  try {
-    const demo = JSON.parse(readFileSync('demo/lock-nine-mended.json', 'utf8'));
-    const { id } = await (await page.request.post(`${base}/api/rigs`, { data: { ...demo, name: 'Killed' } })).json();
-    const tell = async (report: object) => {
-      const { version } = await (await page.request.get(`${base}/api/rigs/${id}/switching`)).json();
-      const answer = await page.request.post(`${base}/api/rigs/${id}/switching`, {
-        data: { version, who: 'Ida', report },
-      });
-      expect(answer.ok()).toBe(true);
-    };
-    await tell({ report: 'start', from: 'packed' });
-    await tell({ report: 'found', what: { feed: 'desk bank-a', is: 'P48' } });
-    await page.goto(`${base}/switch?rig=${id}`);
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await follow(page, /^Wait/);
-    const before = await step(page).getByRole('timer').innerText();
-    const number = await step(page).getByRole('status').innerText();
-    const seen = Date.now();
-    kill(server);
-    await expect(page.getByText('the server does not answer; the clocks run on')).toBeVisible();
-    server = await serve(port, database);
-    await expect(page.getByText('in step')).toBeVisible();
-    await page.reload();
-    await expect(step(page).getByRole('status')).toHaveText(number);
-    const seconds = (text: string) => text.split(':').reduce((sum, part) => 60 * sum + Number(part), 0);
-    const left = seconds(await step(page).getByRole('timer').innerText());
-    const passed = (Date.now() - seen) / 1000;
-    expect(Math.abs(seconds(before) - passed - left)).toBeLessThan(2);
-  } finally {
-    kill(server);
-  }
 });

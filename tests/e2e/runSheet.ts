@@ -1,0 +1,42 @@
+import { expect, type Page } from '@playwright/test';
+
+/** What tests of run sheets do: start, begin, follow. */
+
+export const step = (page: Page) => page.getByRole('region', { name: 'The next step' });
+export const title = (page: Page) => step(page).getByRole('heading', { level: 2 });
+export const done = (page: Page) => step(page).getByRole('button', { name: /^(Done|Go on)/ });
+export const now = (page: Page) => page.getByRole('complementary', { name: 'Beside the sheet' });
+
+export async function open(page: Page, rig: string) {
+  await page.goto(`/switch?rig=${rig}`);
+  await expect(page.getByText('in step')).toBeVisible();
+}
+
+/** Starts from a packed rig and begins a set-up of some lines. */
+export async function setUp(page: Page, rig: string, lines?: string[]) {
+  await open(page, rig);
+  await page.getByRole('button', { name: 'Start so: Nothing is plugged, everything is off' }).click();
+  await expect(page.getByRole('button', { name: 'Set-up' })).toBeVisible();
+  if (lines) {
+    await page.getByRole('button', { name: 'None' }).click();
+    for (const name of lines) await page.getByRole('checkbox', { name, exact: true }).check();
+  }
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(step(page)).toBeVisible();
+}
+
+/** Does one step after the other until the title of the next one is as wanted; none is left at the end. */
+export async function follow(page: Page, until?: RegExp) {
+  for (let n = 0; n < 80; n++) {
+    const finished = page.getByRole('region', { name: 'The sheet is done' });
+    await expect(step(page).or(finished)).toBeVisible();
+    if (await finished.isVisible()) return;
+    const text = await title(page).innerText();
+    if (until?.test(text)) return;
+    const number = await step(page).getByRole('status').innerText();
+    const several = step(page).getByRole('button', { name: /^All \d+/ });
+    if (!until && (await several.isVisible())) await several.click();
+    else await done(page).click({ timeout: 20_000 });
+    await expect(step(page).getByRole('status').filter({ hasText: number })).toBeHidden();
+  }
+}
