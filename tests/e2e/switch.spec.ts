@@ -87,6 +87,9 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   await expect(title(page)).toHaveText('Make sure: turn Hold desk, bank A off');
   await page.getByRole('button', { name: 'Not possible' }).click();
   await expect(page.getByRole('button', { name: /^Plug/ })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'The set-up is done, but not all of it' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('Could not be turned and stay as they are: Hold desk, bank A.');
+  await expect(page.getByRole('main')).toContainText('Left as they are: Trio, pair A left');
 
   await page.getByRole('link', { name: 'Log' }).click();
   const main = page.getByRole('main');

@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -27,12 +28,26 @@ export function FinishedView({ rig, session, schools, now, onNew }: Props) {
   const { state, aim } = session;
   const on = rig.groups.filter(({ key }) => live(state, key));
   const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));
+  const { left = [], stuck = [] } = aim ?? {};
+  const whole = left.length === 0 && stuck.length === 0 && session.refused.length === 0;
+  const namesOf = (list: readonly { name: string }[]) => list.map(({ name }) => name).join('; ');
   const judged = rig.judging !== undefined && since > 0 ? since + rig.judging : 0;
   return (
     <Box component="section" aria-label="The sheet is done" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
         {DONE[aim?.kind ?? 'set-up']}
+        {!whole && ', but not all of it'}
       </Typography>
+      {stuck.length > 0 && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          Could not be turned and stay as they are: {namesOf(rig.groups.filter(({ key }) => stuck.includes(key)))}.
+        </Alert>
+      )}
+      {left.length > 0 && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          Left as they are: {namesOf(rig.lines.filter(({ id }) => left.includes(id)))}.
+        </Alert>
+      )}
       {judged > now && now > 0 && (
         <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
           Judge the sound from {dayjs.unix(judged).format('HH:mm:ss')}, in {agoText(judged - now)}: capsules and

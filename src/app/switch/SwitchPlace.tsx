@@ -77,6 +77,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
     };
   }, []);
 
+  const isOn = (group: string) => session.state.feeds[group].feed !== 'off';
   const begin = async (aim: Aim) => {
     if (await tell({ report: 'begin', aim })) setAsked(undefined);
   };
@@ -209,6 +210,12 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                   The rig now
                 </Button>
               </Box>
+              {session.refused.map(({ group, why }) => (
+                <Alert key={group} severity="error" sx={{ mx: { xs: 2, md: 4 }, mt: 1 }}>
+                  {why}{' '}
+                  {isOn(group) ? 'It is on, or may be: switch its device off before anything else.' : 'It stays off.'}
+                </Alert>
+              ))}
               {session.disturbed.length > 0 && following && (
                 <Typography variant="body2" sx={{ px: { xs: 2, md: 4 }, color: 'text.secondary' }}>
                   Shares the switch, muted or without feed meanwhile:{' '}
