@@ -15,7 +15,7 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useEffect, useState } from 'react';
 import { schoolsOf } from '@/core/rig';
-import type { Aim, Found } from '@/core/switching/sheet';
+import type { Aim, Found, Session } from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { BarHeading } from '@/ui/shell/barParts';
@@ -77,7 +77,6 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
     };
   }, []);
 
-  const isOn = (group: string) => session.state.feeds[group].feed !== 'off';
   const begin = async (aim: Aim) => {
     if (await tell({ report: 'begin', aim })) setAsked(undefined);
   };
@@ -212,8 +211,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               </Box>
               {session.refused.map(({ group, why }) => (
                 <Alert key={group} severity="error" sx={{ mx: { xs: 2, md: 4 }, mt: 1 }}>
-                  {why}{' '}
-                  {isOn(group) ? 'It is on, or may be: switch its device off before anything else.' : 'It stays off.'}
+                  {why} {refusedText(session, group)}
                 </Alert>
               ))}
               {session.disturbed.length > 0 && following && (
@@ -283,4 +281,11 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
       )}
     </>
   );
+}
+
+/** What becomes of a switch that would harm a line. */
+function refusedText({ state, aim }: Session, group: string): string {
+  if (aim?.stuck.includes(group))
+    return 'It could not be turned: with loudspeakers and headphones down, take the power from its device.';
+  return state.feeds[group].feed === 'off' ? 'It stays off.' : 'This sheet turns it off.';
 }
