@@ -49,11 +49,12 @@ export interface IdealTransformer {
   windings: { a: Node; b: Node; turns: number }[];
 }
 
-/** Holds `a` at `volts` above `b`; `signal` is its amplitude in the small-signal response. */
+/** Holds `a` at `volts` above `b`; `signal` is its amplitude in the small-signal response, `noise` its noise in V²/Hz. */
 export interface VoltageSource extends TwoTerminal {
   type: 'voltageSource';
   volts: Volts;
   signal?: Volts;
+  noise?: number;
   wave?: Wave;
 }
 

@@ -5,10 +5,10 @@ import { singular, type OperatingPoint } from './operatingPoint';
 import { linearisedAt } from './response';
 
 /** Boltzmann's constant, J/K, and the elementary charge, C (SI, exact since 2019). */
-const BOLTZMANN = 1.380649e-23;
+export const BOLTZMANN = 1.380649e-23;
 const CHARGE = 1.602176634e-19;
 /** Twenty degrees Celsius. */
-const ROOM_TEMPERATURE = 293.15;
+export const ROOM_TEMPERATURE = 293.15;
 
 /** What one element adds to the noise between two nodes, and all of them together, in V²/Hz. */
 export interface NoiseDensity {
@@ -27,7 +27,7 @@ interface NoiseCurrent {
 
 /**
  * The noise between two nodes of a circuit at its operating point: thermal noise of resistors and closed switches
- * (4kT/R), shot noise of diodes (2qI). One solution of the transposed equations gives the way from every element to the
+ * (4kT/R), shot noise of diodes (2qI), and whatever voltage sources are said to make. One solution of the transposed equations gives the way from every element to the
  * output at once.
  * @param kelvin temperature of the resistors
  * @returns the density at a frequency in Hz, above 0
@@ -42,6 +42,9 @@ export function noiseDensity(
   const { size: n, c } = system;
   const g = linearisedAt(point);
   const currents = noiseCurrents(point, kelvin);
+  const voltages = system.netlist.elements.flatMap((element) =>
+    element.type === 'voltageSource' && element.noise ? [{ name: element.name, density: element.noise }] : [],
+  );
   const output = new Float64Array(n);
   const at = (node: Node) => system.node(node) ?? -1;
   if (at(a) >= 0) output[at(a)] += 1;
@@ -70,6 +73,11 @@ export function noiseDensity(
         return { element, density: density * ohms * ohms };
       })
       .filter(({ density }) => density > 0);
+    for (const { name, density } of voltages) {
+      const branch = system.branch(name)!;
+      const gain = Math.hypot(re[branch], im[branch]);
+      if (gain > 0) parts.push({ element: name, density: density * gain * gain });
+    }
     return { total: parts.reduce((sum, part) => sum + part.density, 0), parts };
   };
 }

@@ -167,6 +167,11 @@ export class Bench implements Reader {
     });
   }
 
+  /** A source of noise in the wire from a to b, in V²/Hz, that is otherwise not there. */
+  noise(name: string, a: Node, b: Node, density: number): void {
+    this.net.add({ type: 'voltageSource', name: this.element(name), a, b, volts: 0, noise: density });
+  }
+
   signalCurrent(name: string, a: Node, b: Node, signal: number): void {
     this.net.add({
       type: 'currentSource',

@@ -1,3 +1,4 @@
+import { fromDbu, type Dbu } from '../units';
 import type { Bench } from './bench';
 import type { ChoiceSpec, FigureSpec, Option } from './figures';
 
@@ -27,8 +28,38 @@ export const soundFigures = (sensitivity: number, loudness: number, loudest: num
     max: 180,
     typical: { value: loudest, basis: 'common practice' },
   },
+  measuredAt: distanceFigure('Distance at which that was measured', 'Leave open if it was measured at the microphone.'),
+  distance: distanceFigure(
+    'Distance of the microphone',
+    'With the other distance: twice as far is 6 dB less in the open; rooms give back some of it.',
+  ),
   lowest: lowestFigure(40),
 });
+
+const distanceFigure = (label: string, help: string): FigureSpec => ({ label, unit: 'm', min: 0.01, max: 200, help });
+
+/** What a microphone makes by itself, as its sheet states it: the sound that would give as much. */
+export const selfNoiseFigure = (decibels: number): FigureSpec => ({
+  label: 'Self-noise, A-weighted',
+  unit: 'dB SPL',
+  min: 0,
+  max: 70,
+  typical: { value: decibels, basis: 'common practice' },
+  help: 'Equivalent sound level in dB(A); its output resistance is part of it.',
+});
+
+/** Equivalent input noise of an amplifier, 20 Hz to 20 kHz, unweighted. */
+export const inputNoise = (label: string, level: number, help: string): FigureSpec => ({
+  label,
+  unit: 'dBu',
+  min: -140,
+  max: -40,
+  typical: { value: level, basis: 'common practice' },
+  help,
+});
+
+/** White noise of a level over 20 Hz to 20 kHz as a density, in V²/Hz. */
+export const noiseDensityOf = (level: Dbu): number => fromDbu(level) ** 2 / 19_980;
 
 export const lowestFigure = (hertz: number): FigureSpec => ({
   label: 'Lowest note needed',

@@ -1,4 +1,4 @@
-import { dbu, pascal, type Dbfs, type Dbu, type Decibels, type Volts } from '../units';
+import { dbu, decibels, pascal, type DbSpl, type Dbfs, type Dbu, type Decibels, type Volts } from '../units';
 import type { LevelFrom, Reader } from '../gear';
 import { fromDbu } from '../units';
 
@@ -17,9 +17,18 @@ export interface LevelPlan {
   sourceMargin?: Decibels;
 }
 
+/**
+ * The loudest sound expected at the microphone: as stated, or brought from the distance it was measured at to the
+ * microphone's own. Twice as far is 6 dB less in the open (inverse distance law); rooms differ.
+ */
+export function soundLevel(read: Reader): DbSpl {
+  const [from, to] = [read.optional('measuredAt'), read.optional('distance')];
+  return read.value('loudness') - (from && to ? decibels(to / from) : 0);
+}
+
 /** Open-circuit level of a source at its loudest expected sound, in volts RMS. */
 export function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader): Volts {
-  if (from === 'sensitivity') return read.value('sensitivity') * pascal(read.value('loudness'));
+  if (from === 'sensitivity') return read.value('sensitivity') * pascal(soundLevel(read));
   return unit === 'dBu' ? fromDbu(read.value('outputLevel')) : read.value('outputLevel');
 }
 
@@ -47,7 +56,6 @@ export function levelPlan(
     gainMin,
     gainMax,
     reaches: atNoGain + Math.min(Math.max(gainNeeded, gainMin), gainMax),
-    sourceMargin:
-      source.from === 'sensitivity' ? source.read.value('loudest') - source.read.value('loudness') : undefined,
+    sourceMargin: source.from === 'sensitivity' ? source.read.value('loudest') - soundLevel(source.read) : undefined,
   };
 }

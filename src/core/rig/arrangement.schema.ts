@@ -5,11 +5,15 @@ import {
   MOST_LOCATIONS,
   MOST_RUNS,
   MOST_SUPPLIES,
+  MOST_UNITS,
   MOST_WISHES,
+  OCTAVES,
+  ROOM_FIGURE,
   RUN_FIGURE,
   type Range,
 } from './deviceFigures';
 import { figure, identifier, text } from './parts.schema';
+import { UNIT_KINDS } from './places';
 
 /** A field for each figure; `required` names those that must be there. */
 export const deviceFigures = (ranges: Record<string, Range>, required: readonly string[] = []) =>
@@ -24,6 +28,25 @@ const inletRef = Joi.object({ device: identifier.required(), inlet: identifier.r
 const two = (items: Joi.Schema) => Joi.array().items(items).length(2).unique();
 const centre = Joi.valid('negative', 'positive').required();
 const head = { id: identifier.required(), name: text(80).required() };
+
+const roomBands = Joi.array()
+  .items(
+    Joi.object({
+      hz: Joi.valid(...OCTAVES).required(),
+      level: Joi.number().min(-20).max(140).required(),
+    }),
+  )
+  .min(1)
+  .max(OCTAVES.length)
+  .unique('hz');
+
+const unit = Joi.object({
+  ...head,
+  kind: Joi.valid(...Object.keys(UNIT_KINDS)).required(),
+  outlet: text(80),
+  device: identifier,
+  line: identifier,
+});
 
 const wishes = Joi.object({
   pinned: Joi.array()
@@ -68,10 +91,14 @@ const directCurrent = Joi.object({
 
 /** What a document says of places, wishes and direct-current supplies. */
 export const arrangementFields = {
-  locations: Joi.array().items(Joi.object(head)).max(MOST_LOCATIONS).unique('id'),
+  locations: Joi.array()
+    .items(Joi.object({ ...head, room: figure(ROOM_FIGURE), roomBands }))
+    .max(MOST_LOCATIONS)
+    .unique('id'),
   runs: Joi.array()
     .items(Joi.object({ between: two(identifier).required(), length: figure(RUN_FIGURE).required() }))
     .max(MOST_RUNS),
   wishes,
+  units: Joi.array().items(unit).max(MOST_UNITS).unique('id'),
   directCurrent,
 };

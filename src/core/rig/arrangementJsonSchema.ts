@@ -4,10 +4,14 @@ import {
   MOST_LOCATIONS,
   MOST_RUNS,
   MOST_SUPPLIES,
+  MOST_UNITS,
   MOST_WISHES,
+  OCTAVES,
+  ROOM_FIGURE,
   RUN_FIGURE,
 } from './deviceFigures';
-import { deviceFigure, identifier, mapped, name, object, type Schema } from './jsonSchemaParts';
+import { deviceFigure, identifier, mapped, name, object, text, type Schema } from './jsonSchemaParts';
+import { UNIT_KINDS } from './places';
 
 const inletRef = object({ device: identifier, inlet: identifier }, ['device', 'inlet']);
 const list = (items: Schema, maxItems: number, more: Schema = {}): Schema => ({
@@ -19,11 +23,21 @@ const list = (items: Schema, maxItems: number, more: Schema = {}): Schema => ({
 const pair: Schema = { type: 'array', items: identifier, minItems: 2, maxItems: 2, uniqueItems: true };
 const centre: Schema = { enum: ['negative', 'positive'] };
 
+const roomBands = list(
+  object({ hz: { enum: [...OCTAVES] }, level: { type: 'number', minimum: -20, maximum: 140 } }, ['hz', 'level']),
+  OCTAVES.length,
+  { minItems: 1, description: 'room noise by octaves, in dB SPL; taken before `room`' },
+);
+
 /** The part of the published JSON Schema that speaks of places, wishes and direct-current supplies. */
 export const arrangementSchema = (): Record<string, Schema> => ({
-  locations: list(object({ id: identifier, name }, ['id', 'name']), MOST_LOCATIONS, {
-    description: 'where sources and devices stand',
-  }),
+  locations: list(
+    object({ id: identifier, name, room: deviceFigure(ROOM_FIGURE), roomBands }, ['id', 'name']),
+    MOST_LOCATIONS,
+    {
+      description: 'where sources and devices stand',
+    },
+  ),
   runs: list(object({ between: pair, length: deviceFigure(RUN_FIGURE) }, ['between', 'length']), MOST_RUNS, {
     description: 'the cable that is needed from one location to another',
   }),
@@ -39,6 +53,21 @@ export const arrangementSchema = (): Record<string, Schema> => ({
     },
     [],
     { description: 'what a plan has to keep to' },
+  ),
+  units: list(
+    object(
+      {
+        id: identifier,
+        name,
+        kind: { enum: Object.keys(UNIT_KINDS) },
+        outlet: text(80),
+        device: { ...identifier, description: 'the device of the rig that it is' },
+        line: { ...identifier, description: 'the line whose source it is' },
+      },
+      ['id', 'name', 'kind'],
+    ),
+    MOST_UNITS,
+    { description: 'what may disturb a recording, whether sound runs through it or not' },
   ),
   directCurrent: object(
     {

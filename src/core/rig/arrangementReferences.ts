@@ -3,7 +3,12 @@ import type { Refusal } from './refusals';
 
 /** What a document's places, wishes and supplies say of things that are not in it. */
 export function arrangementFaults(document: RigDocument): Refusal[] {
-  return [...locationFaults(document), ...wishFaults(document), ...directCurrentFaults(document)];
+  return [
+    ...locationFaults(document),
+    ...wishFaults(document),
+    ...unitFaults(document),
+    ...directCurrentFaults(document),
+  ];
 }
 
 const list = (names: readonly string[]): string => (names.length ? names.join(', ') : 'none');
@@ -58,6 +63,17 @@ function wishFaults({ wishes, devices, lines }: RigDocument): Refusal[] {
       pair.flatMap((id, end) => line(id, `wishes.neighbours[${n}][${end}]`)),
     ),
   ];
+}
+
+function unitFaults({ units = [], devices, lines }: RigDocument): Refusal[] {
+  return units.flatMap(({ device, line }, n): Refusal[] => [
+    ...(device !== undefined && !devices.some(({ id }) => id === device)
+      ? [{ path: `units[${n}].device`, message: `there is no device ${device}` }]
+      : []),
+    ...(line !== undefined && !lines.some(({ id }) => id === line)
+      ? [{ path: `units[${n}].line`, message: `there is no line ${line}` }]
+      : []),
+  ]);
 }
 
 function inletFaults(devices: readonly Device[], { device: id, inlet }: InletRef, path: string): Refusal[] {

@@ -2,7 +2,7 @@
 
 export interface Range {
   label: string;
-  unit: 'V' | 'mA' | 'mAh' | 's' | 'h' | 'm' | 'W' | '%';
+  unit: 'V' | 'mA' | 'mAh' | 's' | 'h' | 'm' | 'W' | '%' | 'dB SPL';
   min: number;
   max: number;
 }
@@ -23,6 +23,10 @@ export const BATTERY_FIGURES = {
 
 export const RUN_FIGURE: Range = { label: 'Cable needed', unit: 'm', min: 0, max: 500 };
 
+export const ROOM_FIGURE: Range = { label: 'Room noise, A-weighted', unit: 'dB SPL', min: 0, max: 120 };
+/** Octaves that room noise is stated in, in Hz. */
+export const OCTAVES = [31.5, 63, 125, 250, 500, 1000, 2000, 4000, 8000, 16000] as const;
+
 export const DC_SUPPLY_FIGURES = {
   volts: { label: 'Voltage at the outlet', unit: 'V', min: 1, max: 60 },
   limit: { label: 'Most current of one outlet', unit: 'mA', min: 1, max: 10000 },
@@ -41,3 +45,4 @@ export const MOST_LOCATIONS = 64;
 export const MOST_RUNS = 512;
 export const MOST_WISHES = 512;
 export const MOST_SUPPLIES = 64;
+export const MOST_UNITS = 64;

@@ -1,10 +1,34 @@
 import type { Figure } from '../gear';
+import type { DbSpl } from '../units';
 import type { InletRef, RigDocument } from './document';
+import { rigPath } from './paths';
 
 /** Where sources and devices stand. Cable is measured between locations. */
 export interface Location {
   id: string;
   name: string;
+  /** How loud it is there with everybody quiet, in dB(A). */
+  room?: Figure;
+  /** The same by octaves, in dB; taken before `room` where both are stated. */
+  roomBands?: RoomBand[];
+}
+
+/** Level of the octave around a frequency, in dB SPL. */
+export interface RoomBand {
+  hz: number;
+  level: number;
+}
+
+/** The noise of the place where a line's source stands; undefined where nobody has stated it. */
+export function roomOf(
+  document: RigDocument,
+  line: string,
+): { level: DbSpl } | { bands: readonly RoomBand[] } | undefined {
+  const source = rigPath(document, line)?.source;
+  const at = document.lines.find(({ id }) => id === source)?.location;
+  const location = document.locations?.find(({ id }) => id === at);
+  if (location?.roomBands?.length) return { bands: location.roomBands };
+  return location?.room && { level: location.room.value };
 }
 
 /** The cable that is needed from one location to another, either way, laid as it will lie. */
@@ -12,6 +36,35 @@ export interface Run {
   between: [string, string];
   /** In metres. */
   length: Figure;
+}
+
+/** What can hum, buzz or whine on a job. */
+export const UNIT_KINDS = {
+  'audio device': 'audio device on the mains',
+  computer: 'computer',
+  display: 'display',
+  supply: 'plug-in supply or adapter',
+  charger: 'charger',
+  lamp: 'lamp or dimmer',
+  wireless: 'wireless unit or telephone',
+  transformer: 'transformer',
+  'cable run': 'run of cable beside mains',
+  motor: 'motor, pump or refrigerator',
+  loudspeaker: 'loudspeaker or amplifier',
+} as const;
+export type UnitKind = keyof typeof UNIT_KINDS;
+
+/** Something on the job that may disturb a recording, whether sound runs through it or not. */
+export interface Unit {
+  id: string;
+  name: string;
+  kind: UnitKind;
+  /** The outlet or strip that it hangs on, in the user's words. */
+  outlet?: string;
+  /** The device of the rig that it is. */
+  device?: string;
+  /** The line whose source it is. */
+  line?: string;
 }
 
 /** What a plan of who goes where has to keep to. */
@@ -29,6 +82,8 @@ export interface Arrangement {
   locations?: Location[];
   runs?: Run[];
   wishes?: Wishes;
+  /** What hangs on the mains. */
+  units?: Unit[];
 }
 
 /** The length of the run between two locations in metres, 0 within one; undefined where nobody has stated it. */
@@ -39,9 +94,18 @@ export function runLength({ runs }: Arrangement, from: string, to: string): numb
 
 /** A document without wishes about lines and inlets that are gone. */
 export function tidied(document: RigDocument): RigDocument {
-  const { wishes: before, ...rest } = document;
+  const { wishes: before, units, ...rest } = document;
   const wishes = wishesFor(before, document);
-  return wishes ? { ...rest, wishes } : rest;
+  return { ...rest, ...(wishes && { wishes }), ...(units && { units: units.map((unit) => without(unit, document)) }) };
+}
+
+/** A unit without what it was in the rig, where that is gone. */
+function without({ device, line, ...unit }: Unit, { devices, lines }: Pick<RigDocument, 'lines' | 'devices'>): Unit {
+  return {
+    ...unit,
+    ...(devices.some(({ id }) => id === device) && { device }),
+    ...(lines.some(({ id }) => id === line) && { line }),
+  };
 }
 
 function wishesFor(

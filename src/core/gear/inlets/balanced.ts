@@ -2,12 +2,24 @@ import type { Bench } from '../bench';
 import type { Contact } from '../connectors';
 import type { FigureSpec } from '../figures';
 import { FEEDS, isPhantom, type FeedName } from '../../standards/feeds';
-import { choice } from '../shared';
+import { choice, inputNoise } from '../shared';
 
 /** Feed resistors that are there when the stated input resistance was measured: those of the 48 V feed. */
 const STANDING = FEEDS.P48.ohms;
 
-export const levelFigures = (gain: number, fullScale: number): Record<string, FigureSpec> => ({
+/** How quiet an inlet is: its amplifier's noise at most and at least gain in dBu, its converter's range in dB. */
+interface Quiet {
+  ein: number;
+  einLow: number;
+  range: number;
+}
+const MICROPHONE: Quiet = { ein: -128, einLow: -103, range: 112 };
+
+export const levelFigures = (
+  gain: number,
+  fullScale: number,
+  { ein, einLow, range }: Quiet = MICROPHONE,
+): Record<string, FigureSpec> => ({
   gainMin: { label: 'Least gain', unit: 'dB', min: -40, max: 60, typical: { value: 0, basis: 'common practice' } },
   gainMax: { label: 'Most gain', unit: 'dB', min: 0, max: 100, typical: { value: gain, basis: 'common practice' } },
   fullScale: {
@@ -18,7 +30,30 @@ export const levelFigures = (gain: number, fullScale: number): Record<string, Fi
     typical: { value: fullScale, basis: 'common practice' },
     help: 'Peak of a sine; the sheet may call it maximum input level at least gain.',
   },
+  ein: inputNoise('Equivalent input noise at most gain', ein, '20 Hz to 20 kHz, with the resistance below across it.'),
+  einLow: inputNoise('Equivalent input noise at least gain', einLow, 'It rises as the gain falls.'),
+  einResistance: {
+    label: 'Source resistance for the equivalent input noise',
+    unit: 'Ω',
+    min: 0,
+    max: 10e3,
+    typical: { value: 150, basis: 'common practice' },
+    help: '0 for a shorted input.',
+  },
+  dynamicRange: {
+    label: 'Dynamic range of the converter, A-weighted',
+    unit: 'dB',
+    min: 60,
+    max: 150,
+    typical: { value: range, basis: 'common practice' },
+  },
 });
+
+/** How the sheet states the equivalent input noise. */
+export const einWeighting = choice('Equivalent input noise is stated', [
+  ['unweighted', 'unweighted'],
+  ['a-weighted', 'A-weighted'],
+]);
 
 const standardFeedVolts = {
   label: 'Feed measured with nothing connected',

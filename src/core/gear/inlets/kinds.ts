@@ -4,7 +4,7 @@ import type { FigureSpec } from '../figures';
 import type { InletKind } from '../part';
 import { FEEDS, type FeedName } from '../../standards/feeds';
 import { choice } from '../shared';
-import { buildBalanced, feedChoice, levelFigures, microphoneFigures } from './balanced';
+import { buildBalanced, einWeighting, feedChoice, levelFigures, microphoneFigures } from './balanced';
 
 const XLR = { hot: '2', cold: '3', reference: '1' } as const;
 const JACK = { hot: 'T', cold: 'R', reference: 'S' } as const;
@@ -16,7 +16,7 @@ export const threePin: InletKind = {
   summary: 'Balanced microphone input with a selectable feed.',
   sockets: ['xlr3'],
   figures: microphoneFigures(2000),
-  choices: { feed: feedChoice },
+  choices: { feed: feedChoice, einWeighting },
   build: (bench) => buildBalanced(bench, XLR, bench.choice('feed') as FeedName),
 };
 
@@ -38,6 +38,7 @@ export const combo: InletKind = {
   },
   choices: {
     feed: feedChoice,
+    einWeighting,
     jack: choice('Jack set to', [
       ['line', 'line'],
       ['instrument', 'instrument, 1 MΩ'],
@@ -64,9 +65,9 @@ export const balancedJack: InletKind = {
       max: 10e3,
       typical: { value: 20, basis: 'common practice' },
     },
-    ...levelFigures(20, 20),
+    ...levelFigures(20, 20, { ein: -100, einLow: -92, range: 110 }),
   },
-  choices: {},
+  choices: { einWeighting },
   build: (bench) => buildJack(bench, bench.value('jackResistance')),
 };
 
@@ -117,7 +118,7 @@ const plugInFigures = (volts: number): Record<string, FigureSpec> => ({
     max: 1000,
     typical: { value: 10, basis: 'common practice' },
   },
-  ...levelFigures(40, -6),
+  ...levelFigures(40, -6, { ein: -116, einLow: -100, range: 96 }),
 });
 
 const plugInChoice = choice('Plug-in power', [
@@ -161,7 +162,7 @@ export const miniJack: InletKind = {
     'Microphone input of a camera or pocket recorder: left on the tip, right on the ring, plug-in power on both.',
   sockets: ['trs35'],
   figures: plugInFigures(3),
-  choices: { feed: plugInChoice },
+  choices: { feed: plugInChoice, einWeighting },
   build(bench) {
     bench.ground(bench.in('S'));
     plugInBus(bench, ['T', 'R']);
@@ -180,6 +181,7 @@ export const phoneJack: InletKind = {
   figures: plugInFigures(2.5),
   choices: {
     feed: plugInChoice,
+    einWeighting,
     order: choice('Contact order', [
       ['ctia', 'CTIA: common on the second ring, microphone on the sleeve'],
       ['omtp', 'OMTP: microphone on the second ring, common on the sleeve'],

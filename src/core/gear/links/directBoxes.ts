@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { LinkKind, Port } from '../part';
 import { buildElectronics, pinFigures, stakePhantom } from '../phantom';
-import { cellFigures, choice, setting, resistance, transformer } from '../shared';
+import { cellFigures, choice, inputNoise, noiseDensityOf, setting, resistance, transformer } from '../shared';
 
 const groundLift = choice(
   'Ground',
@@ -91,6 +91,7 @@ export const activeDirectBox: LinkKind = {
       typical: { value: 10, basis: 'common practice' },
     },
     gain: { label: 'Gain', unit: 'dB', min: -40, max: 20, typical: { value: 0, basis: 'common practice' } },
+    ein: inputNoise('Noise at its input, shorted', -108, '20 Hz to 20 kHz, unweighted.'),
     outputResistance: resistance('Output resistance', 150),
     current: {
       label: 'Supply current',
@@ -119,8 +120,9 @@ export const activeDirectBox: LinkKind = {
     // A lifted ground leaves the instrument's sleeve on the box through some kilohms, as such boxes do.
     bench.resistor('ground', bench.in('S'), pin1, bench.choice('ground') === 'joined' ? 0.01 : 10e3);
     bench.resistor('input', bench.in('T'), bench.in('S'), bench.value('inputResistance'));
+    bench.noise('noise', bench.in('T'), bench.node('heard'), noiseDensityOf(bench.value('ein')));
     buildElectronics(bench, 2200, (pin, node, share) =>
-      bench.amplifier(`output${pin}`, node, pin1, bench.in('T'), bench.in('S'), share * gain),
+      bench.amplifier(`output${pin}`, node, pin1, bench.node('heard'), bench.in('S'), share * gain),
     );
     stakePhantom(bench, 'the direct box', bench.choice('battery') === 'on');
     bench.path({ from: 'T', to: '2', look: 'amplifier' });

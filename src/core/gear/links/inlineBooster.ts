@@ -1,6 +1,6 @@
 import type { LinkKind } from '../part';
 import { buildElectronics, pinFigures, stakePhantom } from '../phantom';
-import { resistance } from '../shared';
+import { inputNoise, noiseDensityOf, resistance } from '../shared';
 
 export const inlineBooster: LinkKind = {
   role: 'link',
@@ -11,6 +11,7 @@ export const inlineBooster: LinkKind = {
   figures: {
     gain: { label: 'Gain', unit: 'dB', min: 3, max: 40, typical: { value: 25, basis: 'common practice' } },
     inputResistance: resistance('Input resistance', 20e3),
+    ein: inputNoise('Equivalent input noise, input shorted', -131, '20 Hz to 20 kHz, unweighted.'),
     outputResistance: resistance('Output resistance', 150),
     current: {
       label: 'Supply current',
@@ -30,8 +31,9 @@ export const inlineBooster: LinkKind = {
     bench.join(bench.in('1'), pin1);
     bench.resistor('input2', bench.in('2'), pin1, bench.value('inputResistance') / 2);
     bench.resistor('input3', bench.in('3'), pin1, bench.value('inputResistance') / 2);
+    bench.noise('noise', bench.in('2'), bench.node('heard'), noiseDensityOf(bench.value('ein')));
     buildElectronics(bench, 1500, (pin, node, share) =>
-      bench.amplifier(`output${pin}`, node, pin1, bench.in('2'), bench.in('3'), share * gain),
+      bench.amplifier(`output${pin}`, node, pin1, bench.node('heard'), bench.in('3'), share * gain),
     );
     bench.path({ from: '1', to: '1', look: 'wire' });
     bench.path({ from: '2', to: '2', look: 'amplifier' });

@@ -9,7 +9,10 @@ export const batteryOrPhantom: SourceKind = {
   summary: 'Runs on its own cell or on a phantom feed; a switch on the body turns the cell on.',
   character: 'powered',
   level: 'sensitivity',
-  figures: { ...phantomFigures({ milliamps: 2, needs: 8, stops: 6, sensitivity: 25 }), ...cellFigures(2500, 1.5, 1) },
+  figures: {
+    ...phantomFigures({ milliamps: 2, needs: 8, stops: 6, sensitivity: 25, selfNoise: 16 }),
+    ...cellFigures(2500, 1.5, 1),
+  },
   choices: {
     battery: setting('Battery', [
       ['off', 'none, or switched off'],

@@ -8,7 +8,7 @@ export const condenser48: SourceKind = {
   summary: 'Needs the full 48 V feed; lower feeds leave it noisy, quiet or dead.',
   character: 'powered',
   level: 'sensitivity',
-  figures: phantomFigures({ milliamps: 3, needs: 32, stops: 18, sensitivity: 20 }),
+  figures: phantomFigures({ milliamps: 3, needs: 32, stops: 18, sensitivity: 20, selfNoise: 14 }),
   choices: {},
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench),

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { choice, resistance, soundFigures } from '../shared';
+import { choice, resistance, selfNoiseFigure, soundFigures } from '../shared';
 
 export const condenserT12: SourceKind = {
   role: 'source',
@@ -38,6 +38,7 @@ export const condenserT12: SourceKind = {
       typical: { value: 16, basis: 'common practice' },
     },
     outputResistance: resistance('Output resistance', 30),
+    selfNoise: selfNoiseFigure(16),
     ...soundFigures(20, 94, 125),
   },
   choices: {

@@ -8,7 +8,7 @@ export const condenserWide: SourceKind = {
   summary: 'Makes its own inner voltages and runs on any phantom feed.',
   character: 'powered',
   level: 'sensitivity',
-  figures: phantomFigures({ milliamps: 4, needs: 8, stops: 6, sensitivity: 20, pickOff: 680 }),
+  figures: phantomFigures({ milliamps: 4, needs: 8, stops: 6, sensitivity: 20, selfNoise: 16, pickOff: 680 }),
   choices: {},
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench),

@@ -1,6 +1,14 @@
 import type { ConnectorId, Contact } from '../connectors';
 import type { SourceKind } from '../part';
-import { choice, connectorChoice, directCurrentLimit, lowestFigure, resistance, transformer } from '../shared';
+import {
+  choice,
+  connectorChoice,
+  directCurrentLimit,
+  inputNoise,
+  lowestFigure,
+  resistance,
+  transformer,
+} from '../shared';
 
 export const lineOutput: SourceKind = {
   role: 'source',
@@ -18,6 +26,7 @@ export const lineOutput: SourceKind = {
       max: 30,
       typical: { value: 4, basis: 'common practice' },
     },
+    outputNoise: inputNoise('Noise at its output, nothing playing', -90, '20 Hz to 20 kHz, unweighted.'),
     directCurrent: { ...directCurrentLimit(1), label: 'Current into its output it stands' },
     capacitor: { label: 'Output capacitor', unit: 'µF', min: 0.1, max: 4700, typical: { value: 47, basis: 'assumed' } },
     stands: {

@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { FigureSpec } from '../figures';
 import { buildElectronics, stakePhantom } from '../phantom';
-import { resistance, soundFigures } from '../shared';
+import { resistance, selfNoiseFigure, soundFigures } from '../shared';
 
 /** What differs between the microphones that run on a phantom feed. */
 export interface PhantomFigures {
@@ -9,6 +9,8 @@ export interface PhantomFigures {
   needs: number;
   stops: number;
   sensitivity: number;
+  /** In dB(A). */
+  selfNoise: number;
   loudness?: number;
   pickOff?: number;
 }
@@ -39,6 +41,7 @@ export const phantomFigures = (f: PhantomFigures): Record<string, FigureSpec> =>
   stands: volts('Most voltage at the pins', 52),
   pickOff: resistance('From each pin to its electronics', f.pickOff ?? 2200),
   outputResistance: resistance('Output resistance', 150),
+  selfNoise: selfNoiseFigure(f.selfNoise),
   ...soundFigures(f.sensitivity, f.loudness ?? 94, 135),
 });
 

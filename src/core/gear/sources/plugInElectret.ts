@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { soundFigures } from '../shared';
+import { selfNoiseFigure, soundFigures } from '../shared';
 import { buildCapsule, electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const plugInElectret: SourceKind = {
@@ -38,6 +38,7 @@ export const plugInElectret: SourceKind = {
       max: 60,
       typical: { value: 10, basis: 'common practice' },
     },
+    selfNoise: selfNoiseFigure(28),
     ...soundFigures(6, 100, 120),
   },
   choices: { connector: electretConnectors },

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { cellFigures, setting, resistance, soundFigures } from '../shared';
+import { cellFigures, setting, resistance, selfNoiseFigure, soundFigures } from '../shared';
 import { electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const selfPoweredElectret: SourceKind = {
@@ -26,6 +26,7 @@ export const selfPoweredElectret: SourceKind = {
       typical: { value: 16, basis: 'assumed' },
     },
     ...cellFigures(1000, 1.5, 0.5),
+    selfNoise: selfNoiseFigure(26),
     ...soundFigures(6, 100, 120),
   },
   choices: {

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { setting, directCurrentLimit, resistance, soundFigures, transformer } from '../shared';
+import { setting, directCurrentLimit, resistance, selfNoiseFigure, soundFigures, transformer } from '../shared';
 
 export const valveOwnSupply: SourceKind = {
   role: 'source',
@@ -13,6 +13,7 @@ export const valveOwnSupply: SourceKind = {
   figures: {
     outputResistance: resistance('Resistance between pins 2 and 3', 200),
     directCurrent: directCurrentLimit(2),
+    selfNoise: selfNoiseFigure(17),
     ...soundFigures(15, 94, 130),
   },
   choices: {

@@ -18,6 +18,8 @@ const RUMBLE: readonly [Hertz, Hertz] = [4, 40];
 export interface ChannelReading {
   peakDbfs: Dbfs;
   rmsDbfs: Dbfs;
+  /** From 20 Hz to 20 kHz alone. */
+  bandDbfs: Dbfs;
   /** Of windows of 400 ms. */
   quietestDbfs: Dbfs;
   medianDbfs: Dbfs;
@@ -126,6 +128,7 @@ function channelReading(levels: Levels, density: Density, sampleRate: Hertz): Ch
   return {
     peakDbfs: ofPeak(levels.peak),
     rmsDbfs: ofPower(levels.power),
+    bandDbfs: ofPower(inBand),
     quietestDbfs: ofPower(windows[0] ?? 0),
     medianDbfs: ofPower(windows[windows.length >> 1] ?? 0),
     loudestDbfs: ofPower(windows.at(-1) ?? 0),
@@ -143,8 +146,24 @@ function channelReading(levels: Levels, density: Density, sampleRate: Hertz): Ch
     gate: gateOf(levels) ?? null,
     usable: reasons.length === 0,
     reasons,
-    patterns: patternsOf({ mains, tones, broadband, rumble, slope, inBand, levels, reasons }),
+    patterns: patternsOf({ mains, tones, ...hissIn(density, steady), rumble, slope, inBand, levels, reasons }),
   };
+}
+
+/** Where the density is read that hiss is told by. */
+const [HISS_FROM, HISS_TO]: [Hertz, Hertz] = [4000, 10_000];
+
+/** White noise of the density that the top of the band has, and everything that is no tone; both A-weighted. */
+function hissIn(density: Density, steady: readonly { hz: Hertz; power: number }[]) {
+  const { step, values } = density;
+  const top = Array.from(values.subarray(Math.ceil(HISS_FROM / step), Math.floor(HISS_TO / step))).sort(
+    (a, b) => a - b,
+  );
+  const middle = top[top.length >> 1] ?? 0;
+  const white = powerIn({ ...density, values: values.map(() => middle) }, ...BAND, aWeight);
+  const tones = steady.reduce((sum, { hz, power }) => sum + power * aWeight(hz), 0);
+  const inBandA = powerIn(density, ...BAND, aWeight);
+  return { hiss: white, inBandA, weighted: Math.max(white, inBandA - tones) };
 }
 
 /** The slope of the density from 200 Hz to 10 kHz: a straight line over octaves through the middle of each third. */

@@ -7,8 +7,8 @@ const CLIPPED_RUN = 3;
 const FULL: number = 1 - 1 / 32_768;
 const WINDOW: Seconds = 0.4;
 const SHORT: Seconds = 0.02;
-/** Below this the short windows do not listen: rumble is no speech. */
-const CUT: Hertz = 100;
+/** Below this the short windows hardly listen: rumble is no speech, and comes and goes by itself. */
+const CUT: Hertz = 1000;
 /** A click is this many times what the second difference usually is. */
 const CLICK = 14;
 
@@ -20,7 +20,7 @@ export interface Levels {
   mean: number;
   /** Of every 400 ms. */
   windows: number[];
-  /** Of every 20 ms above 100 Hz. */
+  /** Of every 20 ms above 1 kHz. */
   short: number[];
   clippedRuns: number;
   zeroRuns: number;

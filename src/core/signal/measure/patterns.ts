@@ -16,9 +16,13 @@ interface Seen {
   mains: Mains | undefined;
   tones: readonly Tone[];
   /** Mean squares. */
-  broadband: number;
   rumble: number;
   inBand: number;
+  /** What is as white as the top of the band, and all that is no tone, A-weighted. */
+  hiss: number;
+  weighted: number;
+  /** Everything, A-weighted. */
+  inBandA: number;
   slope: Decibels;
   levels: Levels;
   reasons: readonly Refusal[];
@@ -28,7 +32,18 @@ const level = (power: number): string => `${ofPower(power).toFixed(1).replace('-
 const sum = (list: readonly { power: number }[]): number => list.reduce((total, { power }) => total + power, 0);
 
 /** The patterns of a channel with their evidence, one after the other as they are in the table of the trade (common practice). */
-export function patternsOf({ mains, tones, broadband, rumble, inBand, slope, levels, reasons }: Seen): Pattern[] {
+export function patternsOf({
+  mains,
+  tones,
+  hiss,
+  weighted,
+  inBandA,
+  rumble,
+  inBand,
+  slope,
+  levels,
+  reasons,
+}: Seen): Pattern[] {
   const found: Pattern[] = [];
   const harmonics = mains?.harmonics ?? [];
   const odd = harmonics.filter(({ order }) => order % 2 === 1);
@@ -60,13 +75,13 @@ export function patternsOf({ mains, tones, broadband, rumble, inBand, slope, lev
         .map(({ hz }) => `${Math.round(hz)} Hz`)
         .join(', ')}, ${level(sum(kilohertz))}`,
     });
-  if (broadband > 0.25 * inBand && Math.abs(slope) < 1.5)
+  if (hiss > Math.max(0.4 * weighted, 0.1 * inBandA) && hiss > 0)
     found.push({
       code: 'hiss',
       what: 'white hiss',
       usually:
         'if it follows the gain knob: preamplifier, a source too quiet, wrong gain order; if not, what comes after the gain',
-      evidence: `${level(broadband)}, ${slope.toFixed(1).replace('-', '−')} dB an octave`,
+      evidence: `${level(hiss).replace('dBFS', 'dBFS(A)')}, ${Math.round((100 * hiss) / weighted)} % of what is no tone; the whole falls by ${(-slope).toFixed(1).replace('-', '−')} dB an octave`,
     });
   const gated = reasons.find(({ code }) => code === 'gate');
   if (gated)

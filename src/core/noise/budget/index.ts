@@ -1,0 +1,15 @@
+/** What a line should deliver: level, noise, and what would better it. */
+export {
+  noiseBudget,
+  openBudget,
+  recorded,
+  plannedGain,
+  type BudgetWishes,
+  type Contribution,
+  type NoBudget,
+  type NoiseBudget,
+  type OpenBudget,
+} from './budget';
+export { type NoiseKind, type NoisePart } from './parts';
+export { noiseRemedies, type NoiseRemedy } from './remedies';
+export { ASSUMED_ROOM, type Room } from './sound';

@@ -1,0 +1,147 @@
+import { CircuitError } from '../../circuit';
+import { feedOf, offeredFeeds } from '../../check/case';
+import { CONNECTORS, inletKind, lineCircuit, asDrawn, reader, sourceKind, type Line } from '../../gear';
+import { applyEdits, type Edit, type FreeInlet } from '../../rig/edits';
+import type { Dbfs, Decibels } from '../../units';
+import { noiseBudget, type BudgetWishes, type NoiseBudget } from './budget';
+
+/** Something that would change level and noise, and by how much. */
+export interface NoiseRemedy {
+  label: string;
+  note?: string;
+  /** How the line changes; absent for what is no change of the rig. */
+  edits?: Edit[];
+  /** How much further the floor lies below the planned peak; negative where it is nearer. */
+  gains: Decibels;
+  /** The same A-weighted: hiss. */
+  gainsA: Decibels;
+  /** How much nearer the peak comes to the target; 0 where it is there already. */
+  peak: Decibels;
+  /** The floor that it leaves at the gain planned then, RMS in dBFS. */
+  dbfs: Dbfs;
+  dbfsA: Dbfs;
+}
+
+/** An amplifier that is as quiet as they are made, with 150 Ω (common practice). */
+const QUIET_PREAMPLIFIER = -130;
+/** Most inlets that are tried, each of another kind or quality. */
+const MOST_INLETS = 3;
+
+/** What can be done about level and noise of a line, the most helpful first. */
+export function noiseRemedies(
+  line: Line,
+  wishes: Omit<BudgetWishes, 'gain'>,
+  free: readonly FreeInlet[] = [],
+): NoiseRemedy[] {
+  const before = noiseBudget(line, wishes);
+  if ('reason' in before) return [];
+  const remedies: NoiseRemedy[] = [];
+  const offer = (label: string, edits: Edit[], note?: string, kept = true) => {
+    const after = tried(applyEdits(line, edits), wishes);
+    if (!after) return;
+    remedies.push({
+      label,
+      note,
+      ...(kept && { edits }),
+      gains: after.peakToFloor - before.peakToFloor,
+      gainsA: after.peakToFloorA - before.peakToFloorA,
+      peak: Math.abs(before.plan.target - before.headroom.peak) - Math.abs(after.plan.target - after.headroom.peak),
+      dbfs: after.dbfs,
+      dbfsA: after.dbfsA,
+    });
+  };
+  const kind = sourceKind(line.source.kind);
+  const { junctions } = lineCircuit(asDrawn(line));
+
+  if (
+    ['moving coil', 'passive ribbon'].includes(kind.character) &&
+    junctions[0].plug === 'xlr3' &&
+    !line.links.some(({ kind: link }) => link === 'inline-booster') &&
+    (feedOf(line) === 'P48' || offeredFeeds(line).includes('P48'))
+  )
+    offer(
+      'Insert an inline booster',
+      [
+        { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
+        { do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' },
+      ],
+      'right behind the source; it needs the 48 V feed and keeps it from the microphone',
+    );
+  if (kind.level === 'sensitivity') {
+    const read = reader(kind, line.source);
+    offer(
+      'Half the distance',
+      [
+        {
+          do: 'set figure',
+          part: 'source',
+          figure: 'loudness',
+          to: { value: Math.min(read.value('loudness') + 6.02, 160), unit: 'dB SPL', basis: 'assumed' },
+        },
+      ],
+      '6 dB in the open; less where the room is louder than the direct sound',
+      false,
+    );
+  }
+  if (before.plan.gainNeeded < before.plan.gainMin && CONNECTORS[junctions.at(-1)!.plug].size === CONNECTORS.xlr3.size)
+    offer(
+      'Insert a pad of 20 dB',
+      [
+        {
+          do: 'insert',
+          at: line.links.length,
+          part: { kind: 'pad', figures: { attenuation: { value: 20, unit: 'dB', basis: 'common practice' } } },
+        },
+      ],
+      'at the inlet: headroom for noise',
+    );
+  for (const inlet of differing(free, line))
+    offer(`Move to ${inlet.inlet.name ?? 'a free inlet'}`, [{ do: 'move', ...inlet }]);
+  offer(
+    'A quieter preamplifier',
+    [
+      {
+        do: 'set figure',
+        part: 'inlet',
+        figure: 'ein',
+        to: { value: QUIET_PREAMPLIFIER, unit: 'dBu', basis: 'assumed' },
+      },
+      { do: 'choose', part: 'inlet', choice: 'einWeighting', value: 'unweighted' },
+    ],
+    `one of ${QUIET_PREAMPLIFIER} dBu with 150 Ω, as quiet as they are made`.replace('-', '−'),
+    false,
+  );
+  return remedies.sort((a, b) => b.gainsA + b.peak - (a.gainsA + a.peak));
+}
+
+/** The budget of a changed line; nothing where it would be worse off than silent. */
+function tried(line: Line, wishes: BudgetWishes): NoiseBudget | undefined {
+  try {
+    const budget = noiseBudget(line, wishes);
+    return 'reason' in budget ? undefined : budget;
+  } catch (error) {
+    if (error instanceof CircuitError) return undefined;
+    throw error;
+  }
+}
+
+/** Free inlets that differ in what matters here from the line's own and from each other. */
+function differing(free: readonly FreeInlet[], line: Line): FreeInlet[] {
+  const seen = new Set([quality(line.inlet)]);
+  return free
+    .filter(({ inlet }) => {
+      // Never onto a feed that the line has not been checked with.
+      if ((inlet.choices?.feed ?? 'off') !== feedOf(line)) return false;
+      const own = quality(inlet);
+      if (seen.has(own)) return false;
+      seen.add(own);
+      return true;
+    })
+    .slice(0, MOST_INLETS);
+}
+
+function quality(inlet: Line['inlet']): string {
+  const read = reader(inletKind(inlet.kind), inlet);
+  const figures = ['gainMin', 'gainMax', 'fullScale', 'ein', 'einLow', 'dynamicRange'];
+  return [inlet.kind, ...figures.map((figure) => read.value(figure))].join(' ');
+}
