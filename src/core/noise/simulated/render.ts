@@ -9,8 +9,10 @@ const LENGTH = 8192;
 const HOP = LENGTH / 2;
 /** A gate opens and shuts within this, in seconds. */
 const SHUTS = 0.004;
-/** Sounds of a room fall to a third within this, in seconds: to a millionth of their power within 0.8 s. */
-const DIES_AWAY = 0.12;
+/** It stays open for so long after the last sound, in seconds. */
+const HOLDS = 0.15;
+/** Sounds of a room fall to a third within this, in seconds: by 60 dB within 0.4 s. */
+const DIES_AWAY = 0.06;
 
 /** Samples of a scene, one stretch after the other; the same seed gives the same samples. */
 export interface Renderer {
@@ -49,7 +51,7 @@ export function renderer(scene: Scene, sampleRate: Hertz, seed: string): Rendere
             ? 0.55 - 0.45 * Math.cos(2 * Math.PI * 4 * moment)
             : (0.55 - 0.45 * Math.cos(2 * Math.PI * 4 * lasts)) * Math.exp((lasts - moment) / DIES_AWAY);
           samples[n] += rms * 1.6 * swell * normal(random);
-          gate += ((sounds ? 1 : shut) - gate) * pull;
+          gate += ((moment < lasts + HOLDS ? 1 : shut) - gate) * pull;
           samples[n] *= gate;
         }
       }

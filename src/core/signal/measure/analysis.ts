@@ -163,7 +163,7 @@ function hissIn(density: Density, steady: readonly { hz: Hertz; power: number }[
   const white = powerIn({ ...density, values: values.map(() => middle) }, ...BAND, aWeight);
   const tones = steady.reduce((sum, { hz, power }) => sum + power * aWeight(hz), 0);
   const inBandA = powerIn(density, ...BAND, aWeight);
-  return { hiss: white, inBandA, weighted: Math.max(white, inBandA - tones) };
+  return { hiss: white, white: middle * (BAND[1] - BAND[0]), inBandA, weighted: Math.max(white, inBandA - tones) };
 }
 
 /** The slope of the density from 200 Hz to 10 kHz: a straight line over octaves through the middle of each third. */

@@ -21,6 +21,8 @@ interface Seen {
   /** What is as white as the top of the band, and all that is no tone, A-weighted. */
   hiss: number;
   weighted: number;
+  /** The hiss again, unweighted. */
+  white: number;
   /** Everything, A-weighted. */
   inBandA: number;
   slope: Decibels;
@@ -36,6 +38,7 @@ export function patternsOf({
   mains,
   tones,
   hiss,
+  white,
   weighted,
   inBandA,
   rumble,
@@ -75,7 +78,8 @@ export function patternsOf({
         .map(({ hz }) => `${Math.round(hz)} Hz`)
         .join(', ')}, ${level(sum(kilohertz))}`,
     });
-  if (hiss > Math.max(0.4 * weighted, 0.1 * inBandA) && hiss > 0)
+  const unusable = reasons.some(({ code }) => code === 'gate' || code === 'speech');
+  if (!unusable && hiss > Math.max(0.4 * weighted, 0.1 * inBandA) && white > 0.02 * inBand)
     found.push({
       code: 'hiss',
       what: 'white hiss',

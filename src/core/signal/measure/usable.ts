@@ -44,7 +44,7 @@ export function gateOf({ short }: Levels): Gate | undefined {
   const down = levels.filter((_, n) => shut[n]);
   if (held === 0 || down.length === 0) return undefined;
   const plateau = down.toSorted((a, b) => a - b);
-  const flat = percentile(plateau, 0.6) - percentile(plateau, 0.1) < 2.5;
+  const flat = percentile(plateau, 0.8) - percentile(plateau, 0.2) < 2.5;
   const sudden = fallsSuddenly(levels, shut);
   if (!flat || !sudden) return undefined;
   return { depth: high - percentile(plateau, 0.5), shut: down.length / levels.length, times: held };

@@ -3,6 +3,8 @@ import type { WavFormat } from './format';
 /** Samples of each channel, full scale being 1. */
 export type Block = Float32Array[];
 
+const LITTLE_ENDIAN = new Uint8Array(new Uint16Array([1]).buffer)[0] === 1;
+
 type Decode = (view: DataView, at: number) => number;
 
 const decoders: Record<string, Decode> = {
@@ -19,6 +21,15 @@ export function samplesOf({ kind, bits, channels }: WavFormat, bytes: Uint8Array
   const width = bits / 8;
   const frames = bytes.length / (width * channels);
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  // What most recorders write is read as it lies, where it lies evenly and this machine's numbers are the file's way round.
+  if (kind === 'integer' && bits === 16 && bytes.byteOffset % 2 === 0 && LITTLE_ENDIAN) {
+    const values = new Int16Array(bytes.buffer, bytes.byteOffset, frames * channels);
+    return Array.from({ length: channels }, (_, channel) => {
+      const samples = new Float32Array(frames);
+      for (let n = 0, at = channel; n < frames; n++, at += channels) samples[n] = values[at] / 32_768;
+      return samples;
+    });
+  }
   return Array.from({ length: channels }, (_, channel) => {
     const samples = new Float32Array(frames);
     let at = channel * width;
