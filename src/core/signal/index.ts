@@ -1,3 +1,4 @@
 /** Recordings: read in pieces, measured, and read for their pattern. */
+export { ofPower } from './measure/decibels';
 export { recordingMeter, type ChannelReading, type RecordingMeter, type RecordingReading } from './measure/analysis';
 export { WavError, wavReader, type WavFormat } from './wav';

@@ -1,7 +1,7 @@
 import type { Line } from '../../gear';
 import { openBudget, recorded, type NoBudget, type NoisePart, type Room } from '../budget';
 import { thermalPower } from '../budget/amplifier';
-import type { Rung } from '../rungs';
+import type { Rung } from '../ladder';
 import type { Dbfs, Decibels, Hertz } from '../../units';
 import { SIMULATED_FAULTS, type FaultName, type SimulatedFault } from './faults';
 import type { Scene } from './scene';

@@ -4,7 +4,7 @@ import { channelPairs, type PairReading } from './pairs';
 import { ofPeak, ofPower } from './decibels';
 import { levelMeter, type Levels } from './levels';
 import { patternsOf, type Pattern } from './patterns';
-import { powerIn, segmentFor, welch, type Density } from './spectrum';
+import { powerIn, segmentFor, welch, type Density, type Segments } from './spectrum';
 import { mainsOf, tonesOf, type Mains, type Tone } from './tones';
 import { gateOf, refusalsOf, type Gate, type Refusal } from './usable';
 import { aWeight } from './weighting';
@@ -26,6 +26,8 @@ export interface ChannelReading {
   loudestDbfs: Dbfs;
   /** From 20 Hz to 20 kHz. */
   aWeightedDbfs: Dbfs;
+  /** A-weighted, mains and tones taken off: what is heard as hiss or rush. */
+  hissDbfs: Dbfs;
   crestDb: Decibels;
   /** As a share of full scale. */
   dcOffset: number;
@@ -63,9 +65,9 @@ export interface RecordingMeter {
   push: (block: Block) => void;
   /** What has come so far. */
   reading: () => RecordingReading;
-  /** The density of a channel, for drawing. */
-  density: (channel: number) => Density;
-  /** The mean square of every 400 ms of a channel, for drawing. */
+  /** The density of a channel, and what its segments say by themselves. */
+  density: (channel: number) => Segments;
+  /** The mean square of every 400 ms of a channel. */
   windows: (channel: number) => number[];
 }
 
@@ -125,6 +127,7 @@ function channelReading(levels: Levels, density: Density, sampleRate: Hertz): Ch
   const reasons = refusalsOf(levels, sampleRate);
   const rumble = powerIn(density, ...RUMBLE);
   const slope = slopeOf(density);
+  const hiss = hissIn(density, steady);
   return {
     peakDbfs: ofPeak(levels.peak),
     rmsDbfs: ofPower(levels.power),
@@ -133,6 +136,7 @@ function channelReading(levels: Levels, density: Density, sampleRate: Hertz): Ch
     medianDbfs: ofPower(windows[windows.length >> 1] ?? 0),
     loudestDbfs: ofPower(windows.at(-1) ?? 0),
     aWeightedDbfs: ofPower(powerIn(density, from, to, aWeight)),
+    hissDbfs: ofPower(hiss.weighted),
     crestDb: levels.power > 0 ? ofPeak(levels.peak) - ofPower(levels.power) : 0,
     dcOffset: levels.mean,
     mains: mains ?? null,
@@ -146,7 +150,7 @@ function channelReading(levels: Levels, density: Density, sampleRate: Hertz): Ch
     gate: gateOf(levels) ?? null,
     usable: reasons.length === 0,
     reasons,
-    patterns: patternsOf({ mains, tones, ...hissIn(density, steady), rumble, slope, inBand, levels, reasons }),
+    patterns: patternsOf({ mains, tones, ...hiss, rumble, slope, inBand, levels, reasons }),
   };
 }
 

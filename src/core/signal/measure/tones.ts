@@ -70,13 +70,49 @@ export function mainsOf(density: Density): Mains | undefined {
     for (let bin = Math.ceil((MAINS_FROM * order) / step); bin <= (MAINS_TO * order) / step; bin++)
       if (summit(density, bin, 2) === bin && toneAt(density, bin) > 0) candidates.push(peakAt(density, bin) / order);
   const combs = candidates.map((hertz) => combOf(density, hertz)).filter(({ harmonics }) => harmonics.length > 0);
-  if (combs.length === 0) return undefined;
+  if (combs.length === 0) return highComb(density);
   const weight = ({ harmonics }: Mains) => harmonics.reduce((sum, { power }) => sum + power, 0);
   const most = Math.max(...combs.map(weight));
   // Of those that explain as much, the one with the most of its harmonics there: not half of the true frequency.
   return combs
     .filter((comb) => weight(comb) > 0.7 * most)
     .reduce((best, comb) => (comb.harmonics.length > best.harmonics.length ? comb : best));
+}
+
+/** So many multiples make a comb, and so large a part of the even ones between its ends. */
+const [TEETH, FILLED] = [4, 0.6];
+
+/** A comb whose low end lies hidden in rumble: told by the distance of its teeth. */
+function highComb(density: Density): Mains | undefined {
+  const { step } = density;
+  const peaks: Hertz[] = [];
+  for (let bin = Math.ceil((4 * MAINS_TO) / step); bin * step < HIGHEST_HARMONIC; bin++)
+    if (summit(density, bin, 2) === bin && toneAt(density, bin) > 0) peaks.push(peakAt(density, bin));
+  if (peaks.length < TEETH) return undefined;
+  // The distance of neighbours is the mains frequency, or twice it.
+  const apart = peaks.slice(1).map((hz, n) => hz - peaks[n]);
+  const candidates = apart.flatMap((hz) => [hz, hz / 2]).filter((hz) => hz > MAINS_FROM && hz < MAINS_TO);
+  const combs = candidates
+    .map((hz) => combOf(density, refined(hz, peaks)))
+    .filter(({ harmonics }) => {
+      const even = harmonics.filter(({ order }) => order % 2 === 0);
+      const span = even.length ? (even.at(-1)!.order - even[0].order) / 2 + 1 : 1;
+      return even.length >= TEETH && even.length / span >= FILLED;
+    });
+  return combs.toSorted((a, b) => b.harmonics.length - a.harmonics.length)[0];
+}
+
+/** The frequency whose multiples the peaks lie on, from a first guess that is a few hertz off at most. */
+function refined(guess: Hertz, peaks: readonly Hertz[]): Hertz {
+  let hertz = guess;
+  // From tooth to tooth the guess may drift by less than half a tooth.
+  let [last, order] = [peaks[0], Math.round(peaks[0] / guess)];
+  for (const peak of peaks) {
+    order += Math.round((peak - last) / hertz);
+    last = peak;
+    hertz = peak / order;
+  }
+  return hertz;
 }
 
 function combOf(density: Density, about: Hertz): Mains {

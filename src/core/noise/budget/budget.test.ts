@@ -1,0 +1,194 @@
+import { readFileSync } from 'node:fs';
+import type { Line, Part } from '../../gear';
+import { inletKind, reader } from '../../gear';
+import { parseDocument, rigPath } from '../../rig';
+import { freeInlets } from '../../rig/rigEdits';
+import { aWeight } from '../../signal/measure/weighting';
+import { pascal, ratio } from '../../units';
+import { BAND, integral } from '../band';
+import { A_WEIGHTED, inletNoise, thermalPower } from './amplifier';
+import { noiseBudget, noiseRemedies, type NoiseBudget } from '.';
+import { roomDensity, whiteSound } from './sound';
+
+const figure = (value: number, unit: 'dBu' | 'dB' | 'Ω' | 'mV/Pa' | 'dB SPL') => ({
+  value,
+  unit,
+  basis: 'maker' as const,
+});
+const line = (source: Part, links: Part[] = [{ kind: 'cable' }], inlet: Part = { kind: 'three-pin' }): Line => ({
+  id: 'line',
+  name: 'line',
+  source,
+  links,
+  inlet: { choices: { feed: 'off' }, ...inlet },
+});
+const coil = (ohms: number): Part => ({ kind: 'moving-coil', figures: { coil: figure(ohms, 'Ω') } });
+const budget = (of: Line, wishes: Parameters<typeof noiseBudget>[1] = { target: -12 }): NoiseBudget => {
+  const found = noiseBudget(of, wishes);
+  if ('reason' in found) throw new Error(found.reason);
+  return found;
+};
+const part = ({ parts }: NoiseBudget, kind: string, at?: string | number) =>
+  parts.find((each) => each.kind === kind && (at === undefined || each.part === at))!;
+const silent = { bands: [{ hz: 1000, level: -20 }] };
+
+describe('published values', () => {
+  test.each([
+    [150, 0.2204e-6, -130.92],
+    [200, undefined, -129.67],
+  ])('thermal noise of %d Ω over 20 kHz at 293.15 K (Johnson and Nyquist, 1928; noise.md)', (ohms, volts, level) => {
+    // The published figures are for 20 kHz; 20 Hz to 20 kHz is 0.004 dB less.
+    const power = thermalPower(ohms) * (20_000 / 19_980);
+    if (volts) expect(Math.sqrt(power)).toBeCloseTo(volts, 10);
+    expect(10 * Math.log10(power / 0.6)).toBeCloseTo(level, 2);
+  });
+
+  test('14 dB(A) at 20 mV/Pa: 2.0 µV, −111.7 dBu(A) (noise.md)', () => {
+    const volts = 0.02 * pascal(14);
+    expect(volts).toBeCloseTo(2e-6, 7);
+    const power = integral(whiteSound(14), aWeight) * 0.02 ** 2;
+    expect(10 * Math.log10(power / 0.6)).toBeCloseTo(-111.7, 1);
+  });
+
+  test('white noise from 20 Hz to 20 kHz reads 2.05 dB lower A-weighted (IEC 61672-1)', () => {
+    const white = BAND.map(() => 1);
+    expect(10 * Math.log10(integral(white) / integral(white, aWeight))).toBeCloseTo(A_WEIGHTED, 1);
+  });
+
+  test('rooms: a stated level comes back A-weighted, octaves come back as they were', () => {
+    expect(10 * Math.log10(integral(roomDensity({ level: 30 }), aWeight) / 4e-10)).toBeCloseTo(30, 6);
+    const octave = roomDensity({ bands: [{ hz: 1000, level: 40 }] });
+    expect(10 * Math.log10(integral(octave) / 4e-10)).toBeCloseTo(40, 0);
+    // At 1 kHz A-weighting takes nothing off.
+    expect(10 * Math.log10(integral(octave, aWeight) / 4e-10)).toBeCloseTo(40, 0);
+  });
+});
+
+describe('a passive source', () => {
+  test('200 Ω on an inlet of some kilohms: a little below the −129.67 dBu of its resistance alone', () => {
+    const found = budget(line(coil(200)));
+    // Loaded by R, a source resistance Rs leaves 4kT·(Rs ∥ R) (Nyquist, 1928), most of it the source's.
+    expect(part(found, 'thermal', 'source').level).toBeLessThan(-129.67);
+    expect(part(found, 'thermal', 'source').level).toBeGreaterThan(-131);
+    expect(found.parts.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 6);
+    expect(found.parts.reduce((sum, { shareA }) => sum + shareA, 0)).toBeCloseTo(1, 6);
+  });
+
+  test('a pad’s resistors take over from the source', () => {
+    const found = budget(line(coil(50), [{ kind: 'cable' }, { kind: 'pad' }, { kind: 'cable' }]));
+    expect(part(found, 'thermal', 1).share).toBeGreaterThan(3 * (part(found, 'thermal', 'source')?.share ?? 0));
+  });
+});
+
+describe('amplifiers', () => {
+  const inlet = (figures: Part['figures'] = {}, choices: Part['choices'] = {}) =>
+    reader(inletKind('three-pin'), { kind: 'three-pin', figures, choices });
+  const level = (power: number) => 10 * Math.log10(power / 0.6);
+
+  test('with 150 Ω across it an amplifier makes the figure on its sheet again', () => {
+    const { amplifier } = inletNoise(inlet({ ein: figure(-128, 'dBu') }), 60);
+    expect(level(amplifier + thermalPower(150))).toBeCloseTo(-128, 6);
+    const low = inletNoise(inlet({ ein: figure(-128, 'dBu'), einLow: figure(-103, 'dBu') }), 0);
+    expect(level(low.amplifier + thermalPower(150))).toBeCloseTo(-103, 6);
+  });
+
+  test('an A-weighted figure is converted before anything is added to it', () => {
+    const plain = inletNoise(inlet({ ein: figure(-128, 'dBu') }), 60);
+    const weighted = inletNoise(
+      inlet(
+        { ein: figure(-128 - A_WEIGHTED, 'dBu'), einLow: figure(-103 - A_WEIGHTED, 'dBu') },
+        { einWeighting: 'a-weighted' },
+      ),
+      60,
+    );
+    expect(weighted.amplifier).toBeCloseTo(plain.amplifier, 20);
+  });
+
+  test('a figure below what its own resistor makes is doubted aloud', () => {
+    const { amplifier, doubt } = inletNoise(inlet({ ein: figure(-133, 'dBu') }), 60);
+    expect(doubt).toContain('150 Ω');
+    expect(amplifier).toBeLessThan(thermalPower(150) / 100);
+  });
+
+  test('a converter of 112 dB(A) is 112 dB below its full-scale sine, A-weighted, divided by the gain', () => {
+    const { converter } = inletNoise(inlet({ fullScale: figure(10, 'dBu'), dynamicRange: figure(112, 'dB') }), 30);
+    expect(level(converter) - A_WEIGHTED).toBeCloseTo(10 - 112 - 30, 6);
+  });
+
+  test('cascade: behind a booster of 25 dB an inlet’s own noise counts 25 dB less against the source’s (Friis, 1944)', () => {
+    const plain = budget(line(coil(200), undefined, { kind: 'three-pin', choices: { feed: 'P48' } }));
+    const boosted = budget(
+      line(coil(200), [{ kind: 'inline-booster' }, { kind: 'cable' }], {
+        kind: 'three-pin',
+        choices: { feed: 'P48' },
+      }),
+      { target: -12, gain: plain.gain },
+    );
+    const against = (of: NoiseBudget) => part(of, 'preamplifier').level - of.plan.inlet;
+    const gained = boosted.plan.inlet - plain.plan.inlet;
+    expect(gained).toBeGreaterThan(24);
+    expect(against(plain) - against(boosted)).toBeCloseTo(gained, 2);
+    // What the booster makes of itself: its figure, amplified and loaded as the signal is.
+    const own = part(boosted, 'amplifier of a link', 0).level;
+    expect(own - (boosted.plan.inlet - boosted.plan.source)).toBeCloseTo(-131, 0);
+  });
+});
+
+describe('lines of the demo', () => {
+  const rig = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
+  const of = (id: string) => rigPath(rig, id)!.line;
+
+  test('a room dominates a condenser, the preamplifier a moving coil', () => {
+    expect(budget(of('large-condenser'), { target: -12, room: { level: 34 } }).parts[0].kind).toBe('room');
+    expect(budget(of('guide'), { target: -12, room: { level: 24 } }).parts[0].kind).toBe('preamplifier');
+  });
+
+  test('what is recorded follows the gain, decibel by decibel, as far as the converter lets it', () => {
+    const planned = budget(of('guide'), { target: -12, room: silent });
+    const more = budget(of('guide'), { target: -12, room: silent, gain: planned.gain + 6 });
+    expect(more.dbfs - planned.dbfs).toBeCloseTo(6, 1);
+    expect(more.headroom.toFullScale).toBeCloseTo(planned.headroom.toFullScale - 6, 9);
+    expect(planned.headroom.peak).toBeCloseTo(-12, 6);
+  });
+
+  test('measured hum counts with the rest, as power', () => {
+    const without = budget(of('guide'), { target: -12, room: silent });
+    const withHum = budget(of('guide'), { target: -12, room: silent, hum: without.dbfs });
+    expect(withHum.dbfs - without.dbfs).toBeCloseTo(3.01, 1);
+  });
+
+  test('a line that is silent has no budget, and says why', () => {
+    const dead = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
+    expect(noiseBudget(rigPath(dead, 'large-condenser')!.line, { target: -12 })).toMatchObject({
+      reason: expect.stringContaining('no power'),
+    });
+  });
+
+  test('remedies: a booster helps a noisy inlet, closer helps by 6 dB, no line is moved onto another feed', () => {
+    const remedies = noiseRemedies(of('guide'), { target: -12, room: silent }, freeInlets(rig));
+    const gains = (label: RegExp) => remedies.find((each) => label.test(each.label))?.gainsA;
+    expect(gains(/booster/)).toBeGreaterThan(8);
+    expect(gains(/distance/)).toBeCloseTo(6.02, 1);
+    expect(gains(/quieter/)).toBeGreaterThan(5);
+    expect(remedies.filter(({ label }) => /bank A/.test(label))).toEqual([]);
+    const condenser = noiseRemedies(of('large-condenser'), { target: -12, room: { level: 34 } });
+    expect(condenser.find((each) => /quieter/.test(each.label))!.gainsA).toBeLessThan(0.2);
+  });
+
+  test('twice the distance is 6.02 dB less (inverse distance law)', () => {
+    const near = of('large-condenser');
+    const far: Line = {
+      ...near,
+      source: {
+        ...near.source,
+        figures: {
+          ...near.source.figures,
+          measuredAt: { value: 1, unit: 'm', basis: 'measured' },
+          distance: { value: 2, unit: 'm', basis: 'measured' },
+        },
+      },
+    };
+    expect(budget(near).plan.inlet - budget(far).plan.inlet).toBeCloseTo(20 * Math.log10(2), 6);
+    expect(ratio(budget(near).plan.inlet)).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,68 @@
+import type { Component } from '../components';
+import type { Suspect } from './suspects';
+
+/** What usually mends it, in the order it is tried (common practice). */
+export function mendings(component: Component, culprits: readonly Suspect[]): string[] {
+  if (culprits.length === 2) return [...LOOP];
+  const [{ kind, name }] = culprits;
+  switch (kind) {
+    case 'cable run':
+    case 'transformer':
+      return [...APART];
+    case 'charger':
+      return [
+        `Plug ${name} into another strip: one strip for all audio, another for chargers, computers and lamps.`,
+        'Charge before or after, or from a battery.',
+        'Use a supply with isolated outputs, or a better one.',
+      ];
+    case 'supply':
+      return [
+        'Use a supply with isolated outputs, one for each box.',
+        'Move it off the strip of the audio.',
+        'Exchange it; if it hums alone, the repair shop.',
+      ];
+    case 'computer':
+    case 'display':
+      return [
+        'Run it on its battery and listen again.',
+        'Connect it balanced, through a direct box or an isolating transformer.',
+        'Give it another port, a supply with an isolated output, or another strip than the audio.',
+      ];
+    case 'lamp':
+    case 'motor':
+      return ['Give it another circuit than the audio, or switch it off while recording.', ...APART];
+    case 'wireless':
+      return [
+        'Move it a metre from cables and inlets, or switch it off.',
+        'Use cables whose shield is joined at both ends.',
+      ];
+    default:
+      return component === 'hum' || component === 'buzz'
+        ? [
+            'One outlet strip for all audio.',
+            'Balanced leads.',
+            'If it hums alone, with nothing plugged in: the repair shop.',
+          ]
+        : ['If it does so alone, with nothing plugged in: the repair shop.'];
+  }
+}
+
+const APART = [
+  'Move the cable off the transformer or mains lead.',
+  'Keep 30 cm (a foot) apart where they run side by side.',
+  'Cross at right angles.',
+  'Balanced leads.',
+] as const;
+
+const LOOP = [
+  'Put both on one outlet strip.',
+  'Connect them balanced, or through an isolating transformer or direct box.',
+  'Lift the shield of the signal lead at the receiving end, the earths of both staying as they are.',
+  'Run one of them on its battery or on a supply with an isolated output.',
+] as const;
+
+/** Stands wherever mendings do. */
+export const CAUTIONS = [
+  'Never lift the protective earth: a plug or adapter that removes it can kill.',
+  'Fixed wiring is work for a licensed electrician, under the local code.',
+] as const;

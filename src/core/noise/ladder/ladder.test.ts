@@ -1,0 +1,122 @@
+import { readFileSync } from 'node:fs';
+import { parseDocument, rigPath } from '../../rig';
+import { roomOf } from '../../rig/places';
+import { recordingMeter } from '../../signal';
+import { noiseBudget, type NoiseBudget } from '../budget';
+import { measurementOf, spread } from '../measurement';
+import { interfaceScene, renderer } from '../simulated';
+import { ratio } from '../../units';
+import { ladderKind, ladderRefusal, ladderResult, LADDERS, type Rung, type RungReading } from '.';
+
+const RATE = 48_000;
+const rig = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
+
+function measured(id: string, rungs: Rung[], seconds = 10): { readings: RungReading[]; budget: NoiseBudget } {
+  const { line } = rigPath(rig, id)!;
+  const state = { target: -12, room: roomOf(rig, id) };
+  const readings = rungs.map((rung): RungReading => {
+    const found = interfaceScene(line, { ...state, rung });
+    if ('reason' in found) throw new Error(found.reason);
+    const meter = recordingMeter(RATE, 1, seconds * RATE);
+    const source = renderer(found.scene, RATE, `${id} ${rung}`);
+    for (let n = 0; n < seconds; n++) meter.push([source.next(RATE)]);
+    const { plain, weighted } = measurementOf(meter, 0);
+    return { rung, gain: found.gain, plain, weighted };
+  });
+  return { readings, budget: noiseBudget(line, state) as NoiseBudget };
+}
+const power = (level: number) => ratio(level) ** 2;
+const thermalOf = ({ parts, dbfsA, aWeighted }: NoiseBudget) =>
+  power(parts.find(({ kind, part }) => kind === 'thermal' && part === 'source')!.aWeighted + dbfsA - aWeighted);
+
+test('on the demo’s moving coil the ladder names the preamplifier, near what the budget says it adds', () => {
+  const { readings, budget } = measured('guide', ['as-used', 'source-quiet', 'gain-down']);
+  expect(ladderKind(rigPath(rig, 'guide')!.line)).toBe('moving coil');
+  expect(ladderRefusal('moving coil', readings)).toBeUndefined();
+  const result = ladderResult('moving coil', readings, { coil: thermalOf(budget) });
+  expect(result.most).toBe('preamplifier');
+  const own = budget.parts.find(({ kind }) => kind === 'preamplifier')!.aWeighted + budget.dbfsA - budget.aWeighted;
+  expect(result.adds.find(({ what }) => what === 'preamplifier')!.dbfs).toBeCloseTo(own, 0);
+});
+
+test('on the condenser it names the room', () => {
+  const { readings, budget } = measured('large-condenser', ['as-used', 'source-quiet', 'feed-off']);
+  expect(ladderKind(rigPath(rig, 'large-condenser')!.line)).toBe('condenser');
+  expect(ladderRefusal('condenser', readings)).toBeUndefined();
+  expect(ladderResult('condenser', readings).most).toBe('room');
+  // Without the second rung the microphone's sheet tells room and microphone apart.
+  const self = budget.parts.find(({ kind }) => kind === 'self-noise')!.aWeighted + budget.dbfsA - budget.aWeighted;
+  const short = ladderResult('condenser', [readings[0], readings[2]], { selfNoise: power(self) });
+  expect(short.adds.map(({ what }) => what)).toEqual(['room', 'microphone, by its sheet', 'what is left']);
+  expect(short.most).toBe('room');
+});
+
+test('direct boxes have a ladder of their own', () => {
+  expect(ladderKind(rigPath(rig, 'double-bass')!.line)).toBe('direct box');
+  const { readings } = measured('double-bass', ['as-used', 'source-quiet', 'gain-down'], 4);
+  expect(ladderRefusal('direct box', readings)).toBeUndefined();
+  expect(LADDERS['direct box'].map(({ takes }) => takes)).toContain('direct box');
+});
+
+describe('arithmetic', () => {
+  const reading = (rung: Rung, level: number, error = 0.01, gain = 40): RungReading => {
+    const measured = { power: power(level), error: power(level) * error };
+    return { rung, gain, plain: measured, weighted: measured };
+  };
+
+  test('powers are subtracted: 60 dB down less 63 dB down leaves 63.02 dB down', () => {
+    const { adds } = ladderResult('condenser', [reading('as-used', -60), reading('source-quiet', -63)]);
+    expect(adds[0]).toMatchObject({ what: 'room' });
+    expect(adds[0].dbfs).toBeCloseTo(-63.02, 2);
+    expect(adds[0].from!).toBeLessThan(adds[0].dbfs!);
+    expect(adds[0].to).toBeGreaterThan(adds[0].dbfs!);
+    expect(adds[1].what).toBe('what is left');
+  });
+
+  test('a difference within its uncertainty is not measurable, never a negative power', () => {
+    for (const second of [-60.02, -59.98]) {
+      const { adds, most } = ladderResult('condenser', [
+        reading('as-used', -60, 0.02),
+        reading('source-quiet', second, 0.02),
+      ]);
+      expect(adds[0].dbfs).toBeUndefined();
+      expect(adds[0].share).toBe(0);
+      expect(adds[0].to).toBeGreaterThan(-80);
+      expect(most).toBe('what is left');
+    }
+  });
+
+  test('the error of a mean falls with the root of the number of windows', () => {
+    const powers = Array.from({ length: 100 }, (_, n) => 1 + (n % 2 ? 0.1 : -0.1));
+    expect(spread(powers).power).toBeCloseTo(1, 9);
+    expect(spread(powers).error).toBeCloseTo(0.01, 3);
+  });
+
+  test.each<[string, RungReading[], RegExp]>([
+    ['nothing yet', [], /begin with everything as used/],
+    ['no first rung', [reading('feed-off', -60)], /first rung/],
+    [
+      'from the bottom up',
+      [reading('as-used', -50), reading('feed-off', -60), reading('source-quiet', -62)],
+      /top down/,
+    ],
+    ['a rung of another ladder', [reading('as-used', -50), reading('gain-down', -60)], /no rung for this kind/],
+    ['louder with less', [reading('as-used', -60), reading('feed-off', -50)], /cannot add noise/],
+    [
+      'another gain',
+      [reading('as-used', -50), reading('feed-off', -60, 0.01, 30)],
+      /gain changed from 40.0 dB to 30.0 dB/,
+    ],
+    [
+      'a refused rung',
+      [reading('as-used', -50), { ...reading('feed-off', -60), refused: 'It clips 3 times.' }],
+      /clips/,
+    ],
+  ])('refused: %s', (_, readings, why) => expect(ladderRefusal('condenser', readings)).toMatch(why));
+
+  test('gain down has to be lower gain', () => {
+    const readings = [reading('as-used', -50), reading('gain-down', -60, 0.01, 40)];
+    expect(ladderRefusal('moving coil', readings)).toMatch(/has to be lower/);
+    expect(ladderRefusal('moving coil', [readings[0], { ...readings[1], gain: 0 }])).toBeUndefined();
+  });
+});
