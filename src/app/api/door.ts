@@ -3,6 +3,7 @@ import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { ReportRefused } from '@/core/switching/sheet';
 import { StaleRevision } from '@/store/rigs';
+import { StaleHunt } from '@/store/noise';
 import { StaleSheet } from '@/store/switching';
 
 /** An answer of 4xx that says what to change. */
@@ -43,6 +44,10 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
       const message = 'Somebody else has reported meanwhile; this sheet has been brought up to date. Look again.';
       return error(409, 'stale-sheet', message, { current: { ...problem.current, now: Date.now() / 1000 } });
     }
+    if (problem instanceof StaleHunt) {
+      const message = 'Somebody else has measured meanwhile; the hunt has been brought up to date. Look again.';
+      return error(409, 'stale-hunt', message, { current: problem.current });
+    }
     if (problem instanceof ReportRefused) return error(409, 'refused', problem.message);
     console.error(problem);
     return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
@@ -82,15 +87,27 @@ async function limitedText(request: NextRequest): Promise<string> {
       `The body is larger than ${MOST_BYTES / 1024 / 1024} MiB; send fewer lines at a time.`,
     );
   if (Number(request.headers.get('content-length')) > MOST_BYTES) throw tooLarge();
+  return (await bytesUpTo(request, MOST_BYTES, tooLarge)).toString('utf8');
+}
+
+/** A body of bytes. @param most of them */
+export async function bytesBody(request: NextRequest, most: number): Promise<Uint8Array> {
+  const tooLarge = () =>
+    new Refused(413, 'too-large', `The sound is larger than ${most / 1024 / 1024} MiB; keep a shorter part of it.`);
+  if (Number(request.headers.get('content-length')) > most) throw tooLarge();
+  return bytesUpTo(request, most, tooLarge);
+}
+
+async function bytesUpTo(request: NextRequest, most: number, tooLarge: () => Refused): Promise<Buffer> {
   const chunks: Uint8Array[] = [];
   let bytes = 0;
   const reader = request.body?.getReader();
   for (let part = await reader?.read(); part && !part.done; part = await reader?.read()) {
     bytes += part.value.byteLength;
-    if (bytes > MOST_BYTES) throw tooLarge();
+    if (bytes > most) throw tooLarge();
     chunks.push(part.value);
   }
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }
 
 /** A body of comma- or semicolon-separated text. */

@@ -7,6 +7,8 @@ export const ENTRY_KINDS = {
   found: 'Found otherwise',
   'not-possible': 'Not possible',
   incident: 'Incident',
+  measured: 'Measured',
+  hunt: 'Noise hunt',
   note: 'Note',
   rig: 'Rig saved',
 } as const;

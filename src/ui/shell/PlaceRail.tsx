@@ -2,6 +2,7 @@
 
 import AltRouteOutlinedIcon from '@mui/icons-material/AltRouteOutlined';
 import CasesOutlinedIcon from '@mui/icons-material/CasesOutlined';
+import GraphicEqOutlinedIcon from '@mui/icons-material/GraphicEqOutlined';
 import MenuBookOutlinedIcon from '@mui/icons-material/MenuBookOutlined';
 import PowerSettingsNewIcon from '@mui/icons-material/PowerSettingsNew';
 import SettingsInputComponentOutlinedIcon from '@mui/icons-material/SettingsInputComponentOutlined';
@@ -15,6 +16,7 @@ const PLACES = [
   { path: '/kit', label: 'Kit', Icon: CasesOutlinedIcon },
   { path: '/plan', label: 'Plan', Icon: AltRouteOutlinedIcon },
   { path: '/switch', label: 'Switch', Icon: PowerSettingsNewIcon },
+  { path: '/noise', label: 'Noise', Icon: GraphicEqOutlinedIcon },
   { path: '/log', label: 'Log', Icon: MenuBookOutlinedIcon },
 ] as const;
 

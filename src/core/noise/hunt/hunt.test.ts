@@ -11,25 +11,31 @@ const RATE = 48_000;
 const rig = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 const LINE = 'pair-a-left';
 
-/** What the simulated desk records with these units on. */
-function listen(on: readonly string[], seed: string): Components {
+const heardBefore = new Map<string, Components>();
+
+/** What the simulated desk records with these units on; the same faults are rendered once. */
+function listen(on: readonly string[]): Components {
   const faults = troublesOf(rig)
     .filter(({ needs, hears }) => hears.includes('desk') && needs.every((unit) => on.includes(unit)))
     .map(({ fault }) => fault);
+  const before = heardBefore.get(faults.join());
+  if (before) return before;
   const found = interfaceScene(rigPath(rig, LINE)!.line, { target: -12, room: roomOf(rig, LINE), faults });
   if ('reason' in found) throw new Error(found.reason);
   const meter = recordingMeter(RATE, 1, 4 * RATE);
-  const source = renderer(found.scene, RATE, seed);
+  const source = renderer(found.scene, RATE, faults.join());
   for (let n = 0; n < 4; n++) meter.push([source.next(RATE)]);
-  return componentsOf(meter.reading().channels[0]);
+  const heard = componentsOf(meter.reading().channels[0]);
+  heardBefore.set(faults.join(), heard);
+  return heard;
 }
 
 /** Follows the proposals until there are none. */
-function hunted(hunt: Hunt, hear: (on: readonly string[], seed: string) => Components, most = 60): Hunt {
+function hunted(hunt: Hunt, hear: (on: readonly string[]) => Components, most = 60): Hunt {
   for (let n = 0; n < most; n++) {
     const { next } = huntView(hunt);
     if (!next) return hunt;
-    hunt = { ...hunt, steps: [...hunt.steps, { on: next.on, components: hear(next.on, `${n}`), at: '' }] };
+    hunt = { ...hunt, steps: [...hunt.steps, { on: next.on, components: hear(next.on), at: '' }] };
   }
   throw new Error('the hunt does not end');
 }

@@ -3,7 +3,7 @@ import type { Dbfs } from '../../units';
 import { COMPONENT_NAMES, type Component, type Components } from '../components';
 import { explanations, type Explanation, type On } from './explain';
 import { mendings } from './mending';
-import { nextStep } from './next';
+import { nextStep } from './proposal';
 import type { Suspect } from './suspects';
 
 /** Accepted ways to work: from a bare chain upwards, or from everything downwards. */

@@ -1,0 +1,32 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { WAYS } from '@/core/noise/hunt';
+import { huntSchema } from '@/core/noise/noise.schema';
+import { theStore } from '@/store/database';
+import { beginHunt, loadHunts } from '@/store/noise';
+import { door, jsonBody, notFound, sameOrigin } from '../../../door';
+import { lineIn, rigIn, valid } from '../measurements/valid';
+
+export const dynamic = 'force-dynamic';
+type Context = { params: Promise<{ id: string }> };
+
+/** The hunts of a rig, newest first. */
+export const GET = (_request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    rigIn(id);
+    return NextResponse.json({ hunts: loadHunts(theStore(), id) });
+  });
+
+/** Begins a hunt. */
+export const POST = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id } = await params;
+    const document = rigIn(id);
+    const { who, ...hunt } = valid(huntSchema, await jsonBody(request));
+    const line = lineIn(document, hunt.line);
+    if (!line) throw notFound(`line ${hunt.line} in this rig`);
+    const text = `Hunt begun on ${line.name}: ${WAYS[hunt.way].toLowerCase()}, ${hunt.suspects.length} suspects`;
+    const at = new Date().toISOString();
+    return NextResponse.json(beginHunt(theStore(), id, { ...hunt, steps: [] }, { at, who, text }), { status: 201 });
+  });

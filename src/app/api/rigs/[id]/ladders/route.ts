@@ -1,0 +1,33 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { ladderRefusal, ladderResult } from '@/core/noise/ladder';
+import { ladderSchema } from '@/core/noise/noise.schema';
+import { theStore } from '@/store/database';
+import { keepLadder, loadLadders } from '@/store/noise';
+import { door, jsonBody, notFound, Refused, sameOrigin } from '../../../door';
+import { lineIn, rigIn, valid } from '../measurements/valid';
+
+export const dynamic = 'force-dynamic';
+type Context = { params: Promise<{ id: string }> };
+
+/** The ladders of a rig, oldest first. */
+export const GET = (_request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    rigIn(id);
+    return NextResponse.json({ ladders: loadLadders(theStore(), id) });
+  });
+
+/** Keeps a ladder; one whose readings cannot be taken apart is refused with the reason. */
+export const POST = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id } = await params;
+    const document = rigIn(id);
+    const ladder = valid(ladderSchema, await jsonBody(request));
+    if (!lineIn(document, ladder.line)) throw notFound(`line ${ladder.line} in this rig`);
+    const refused = ladderRefusal(ladder.kind, ladder.readings);
+    if (refused) throw new Refused(400, 'impossible-ladder', refused);
+    const { text } = ladderResult(ladder.kind, ladder.readings);
+    keepLadder(theStore(), id, { ...ladder, at: new Date().toISOString() }, `Ladder: ${text}`);
+    return NextResponse.json({ ladders: loadLadders(theStore(), id) }, { status: 201 });
+  });

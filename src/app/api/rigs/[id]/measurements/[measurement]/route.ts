@@ -1,0 +1,18 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { theStore } from '@/store/database';
+import { loadMeasurements, removeMeasurement } from '@/store/noise';
+import { door, notFound, sameOrigin } from '../../../../door';
+import { numbered } from '../valid';
+
+export const dynamic = 'force-dynamic';
+type Context = { params: Promise<{ id: string; measurement: string }> };
+
+/** Takes a measurement out of those that are kept; the log keeps its line about it. */
+export const DELETE = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id, measurement } = await params;
+    const number = numbered(measurement, 'measurement');
+    if (!removeMeasurement(theStore(), id, number)) throw notFound(`measurement ${measurement}`);
+    return NextResponse.json({ measurements: loadMeasurements(theStore(), id) });
+  });

@@ -1,0 +1,34 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { ORIGINS } from '@/core/noise/kept';
+import { measurementSchema } from '@/core/noise/noise.schema';
+import { quantity } from '@/core/units/format';
+import { theStore } from '@/store/database';
+import { keepMeasurement, loadMeasurements } from '@/store/noise';
+import { door, jsonBody, notFound, sameOrigin } from '../../../door';
+import { lineIn, rigIn, valid } from './valid';
+
+export const dynamic = 'force-dynamic';
+type Context = { params: Promise<{ id: string }> };
+
+/** What was measured on a rig, oldest first. */
+export const GET = (_request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    rigIn(id);
+    return NextResponse.json({ measurements: loadMeasurements(theStore(), id) });
+  });
+
+/** Keeps the figures of a measurement. */
+export const POST = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    sameOrigin(request);
+    const { id } = await params;
+    const document = rigIn(id);
+    const kept = valid(measurementSchema, await jsonBody(request));
+    const line = lineIn(document, kept.line);
+    if (!line) throw notFound(`line ${kept.line} in this rig`);
+    const { bandDbfs, aWeightedDbfs, usable } = kept.measurement.reading;
+    const text = `“${kept.name}”, ${ORIGINS[kept.origin]}: ${quantity(bandDbfs, 'dBFS')} RMS, ${quantity(aWeightedDbfs, 'dBFS')} A-weighted${kept.gain === undefined ? '' : ` at ${quantity(kept.gain, 'dB')} of gain`}${usable ? '' : '; no noise floor'}`;
+    const made = keepMeasurement(theStore(), id, { ...kept, at: new Date().toISOString() }, text);
+    return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id) }, { status: 201 });
+  });

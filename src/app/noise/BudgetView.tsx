@@ -1,0 +1,246 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
+import type { RigDocument, RigLine } from '@/core/rig';
+import { applyToRig } from '@/core/rig/rigEdits';
+import { schoolsOf } from '@/core/rig';
+import { schoolLabel } from '@/core/check';
+import { quantity } from '@/core/units/format';
+import { useAnswer } from '@/ui/rig/useDesk';
+import type { NoiseDesk } from '@/workers/noiseWorker';
+import { Figure, Figures } from './Figure';
+import { contributionName, partNames } from './names';
+import { RoomField } from './RoomField';
+import { rms, type SineReads } from './scales';
+import { ShareChart } from './ShareChart';
+import { useBudgetQuestion } from './useFloors';
+
+interface Props {
+  document: RigDocument;
+  line: RigLine;
+  target: number;
+  sine: SineReads;
+  desk: () => NoiseDesk;
+  onChange: (to: (from: RigDocument) => RigDocument) => void;
+  onTold: (message: string) => void;
+}
+
+/** What one line should deliver: gain, headroom, floor, whose noise it is, and what would better it. */
+export function BudgetView({ document, line, target, sine, desk, onChange, onTold }: Props) {
+  const [set, setSet] = useState('');
+  const gain = set.trim() === '' ? undefined : Number(set.replace(',', '.').replace('−', '-'));
+  const valid = gain === undefined || (Number.isFinite(gain) && gain >= -60 && gain <= 120);
+  const question = useBudgetQuestion(document, line.id, valid ? gain : undefined);
+  const { answer, failed } = useAnswer(desk, question, 'budget');
+  if (failed)
+    return (
+      <Alert severity="error" sx={{ mt: 2 }}>
+        {failed}
+      </Alert>
+    );
+  if (!answer) return <Typography sx={{ mt: 2 }}>Solving the line …</Typography>;
+  const { budget, remedies } = answer;
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 2, mb: 1.5 }}>
+        {line.name}
+      </Typography>
+      {'reason' in budget ? (
+        <Alert severity="info">{budget.reason}</Alert>
+      ) : (
+        <>
+          <LevelPlan budget={budget} target={target} sine={sine} />
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
+            <TextField
+              label="Gain set (dB)"
+              value={set}
+              placeholder={budget.gain.toFixed(1)}
+              error={!valid}
+              helperText={valid ? 'empty: as planned' : 'from −60 to 120'}
+              onChange={(event) => setSet(event.target.value)}
+              slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
+              sx={{ width: 130 }}
+            />
+            <RoomField document={document} line={line} room={budget.room} onChange={onChange} />
+          </Box>
+          {budget.doubts.map((doubt) => (
+            <Alert key={doubt} severity="warning" sx={{ mt: 1 }}>
+              {doubt}
+            </Alert>
+          ))}
+          <Parts budget={budget} document={document} line={line} />
+          <Remedies
+            remedies={remedies}
+            onApply={(remedy) => {
+              onChange((from) => applyToRig(from, line.id, remedy.edits!));
+              onTold(`Done: ${remedy.label}. Undo takes it back.`);
+            }}
+          />
+          <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
+            Peaks by the school “{schoolLabel('peakTarget', schoolsOf(document).peakTarget)}”. 20 Hz to 20 kHz, 20 °C;{' '}
+            noise currents of amplifiers are left out; levels of rooms and gear are as good as their figures.
+          </Typography>
+        </>
+      )}
+    </>
+  );
+}
+
+function LevelPlan({ budget, target, sine }: { budget: NoiseBudget; target: number; sine: SineReads }) {
+  const { plan, headroom, gain } = budget;
+  const short = plan.gainNeeded > plan.gainMax + 0.5;
+  const over = plan.gainNeeded < plan.gainMin - 0.5;
+  return (
+    <Figures label="Level plan">
+      <Figure
+        label="Gain"
+        value={quantity(gain, 'dB')}
+        mark={short || over ? 'bad' : 'good'}
+        note={
+          short
+            ? `${quantity(plan.gainNeeded, 'dB')} needed; the inlet has ${quantity(plan.gainMax, 'dB')}`
+            : over
+              ? `${quantity(plan.gainNeeded, 'dB')} needed; the inlet begins at ${quantity(plan.gainMin, 'dB')}`
+              : `of ${quantity(plan.gainMin, 'dB')} to ${quantity(plan.gainMax, 'dB')}`
+        }
+      />
+      <Figure
+        label="Peaks"
+        value={quantity(headroom.peak, 'dBFS')}
+        mark={headroom.peak > 0 ? 'bad' : undefined}
+        note={
+          headroom.loudest === undefined
+            ? `${quantity(headroom.toFullScale, 'dB')} below full scale`
+            : `the source clips ${quantity(headroom.atSource!, 'dB')} above them`
+        }
+      />
+      <Figure
+        label="Predicted floor"
+        value={rms(budget.dbfs, sine)}
+        mark={budget.dbfs > target ? 'bad' : 'good'}
+        note={`target ${quantity(target, 'dBFS')} RMS`}
+      />
+      <Figure
+        label="A-weighted"
+        value={rms(budget.dbfsA, sine)}
+        note={`${quantity(budget.aWeighted, 'dBu(A)')} at the inlet`}
+      />
+      <Figure
+        label="At the inlet"
+        value={quantity(plan.inlet, 'dBu')}
+        note={`noise ${quantity(budget.level, 'dBu')}; ${quantity(headroom.atInlet, 'dB')} to its most`}
+      />
+      <Figure
+        label="Peak to floor"
+        value={quantity(budget.peakToFloor, 'dB')}
+        note={`${quantity(budget.peakToFloorA, 'dB')} A-weighted`}
+      />
+    </Figures>
+  );
+}
+
+function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigDocument; line: RigLine }) {
+  const [weighting, setWeighting] = useState<'a' | 'plain'>('a');
+  const nameOf = partNames(document, line.id);
+  const shares = budget.parts
+    .map((part) => ({
+      name: contributionName(part, nameOf),
+      share: weighting === 'a' ? part.shareA : part.share,
+      figure: weighting === 'a' ? quantity(part.aWeighted, 'dBu(A)') : quantity(part.level, 'dBu'),
+    }))
+    .sort((a, b) => b.share - a.share);
+  const [first] = shares;
+  return (
+    <Box component="section" aria-label="Whose noise it is" sx={{ mt: 2.5 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 0.75 }}>
+        <Typography variant="h3" component="h3">
+          Whose noise it is: {first.name}
+        </Typography>
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={weighting}
+          aria-label="Weighting"
+          onChange={(_, to: 'a' | 'plain' | null) => to && setWeighting(to)}
+          sx={{ ml: 'auto' }}
+        >
+          <ToggleButton value="a">A-weighted</ToggleButton>
+          <ToggleButton value="plain">Unweighted</ToggleButton>
+        </ToggleButtonGroup>
+      </Box>
+      <ShareChart label="Shares of the noise" shares={shares} />
+      {first.share < 0.999 && (
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 0.75 }}>
+          Without {first.name} the floor would lie {quantity(-10 * Math.log10(1 - first.share), 'dB')} lower
+          {shares[1] && shares[1].share < 0.999
+            ? `; without ${shares[1].name}, ${quantity(-10 * Math.log10(1 - shares[1].share), 'dB')}.`
+            : '.'}
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+function Remedies({ remedies, onApply }: { remedies: NoiseRemedy[]; onApply: (remedy: NoiseRemedy) => void }) {
+  return (
+    <Box component="section" aria-label="What would better it" sx={{ mt: 2.5 }}>
+      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
+        What would better it
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
+        {remedies.map((remedy) => (
+          <Box
+            component="li"
+            key={remedy.label}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '1fr auto', md: '1fr 150px 86px' },
+              alignItems: 'center',
+              gap: 1,
+              py: 0.5,
+              borderTop: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Box>
+              <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                {remedy.label}
+              </Typography>
+              {remedy.note && (
+                <Typography variant="caption" color="textSecondary">
+                  {remedy.note}
+                </Typography>
+              )}
+            </Box>
+            <Typography variant="body2" sx={{ textAlign: 'right' }}>
+              {gained(remedy)}
+            </Typography>
+            <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, textAlign: 'right' }}>
+              {remedy.edits && (
+                <Button variant="outlined" onClick={() => onApply(remedy)} aria-label={`Do it: ${remedy.label}`}>
+                  Do it
+                </Button>
+              )}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** What a remedy is worth, in the figure that it changes most. */
+function gained({ gainsA, gains, peak }: NoiseRemedy): string {
+  if (peak > 0.5) return `peaks ${quantity(peak, 'dB')} nearer`;
+  const most = Math.abs(gainsA) >= Math.abs(gains) ? gainsA : gains;
+  if (Math.abs(most) < 0.1) return 'nothing';
+  return most > 0 ? `${quantity(most, 'dB')} less noise` : `${quantity(-most, 'dB')} more noise`;
+}

@@ -1,0 +1,95 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import type { RigLine } from '@/core/rig';
+import { quantity } from '@/core/units/format';
+import { Choice } from '@/ui/shell/Choice';
+import type { LineFloor } from '@/workers/noiseMessages';
+
+interface Props {
+  lines: readonly RigLine[];
+  floors: Map<string, LineFloor['budget']>;
+  chosen: string;
+  target: number;
+  onChoose: (line: string) => void;
+}
+
+/** The lines of a rig with the floor that each should have; on a phone one choice of them. */
+export function FloorList({ lines, floors, chosen, target, onChoose }: Props) {
+  return (
+    <>
+      <Box sx={{ display: { xs: 'block', md: 'none' }, px: 2, pt: 1.5 }}>
+        <Choice
+          label="Line"
+          value={chosen}
+          width={280}
+          options={lines.map(({ id, name }) => [id, name])}
+          onChoose={onChoose}
+        />
+      </Box>
+      <Box
+        component="nav"
+        aria-label="Lines"
+        sx={{
+          display: { xs: 'none', md: 'block' },
+          borderRight: 1,
+          borderColor: 'divider',
+          overflowY: 'auto',
+          minHeight: 0,
+        }}
+      >
+        {lines.map(({ id, name }) => {
+          const on = id === chosen;
+          return (
+            <ButtonBase
+              key={id}
+              aria-current={on ? 'true' : undefined}
+              onClick={() => onChoose(id)}
+              sx={{
+                width: '100%',
+                justifyContent: 'flex-start',
+                textAlign: 'left',
+                flexDirection: 'column',
+                alignItems: 'stretch',
+                px: 1.5,
+                py: 0.75,
+                borderBottom: 1,
+                borderColor: 'divider',
+                borderLeft: 3,
+                borderLeftStyle: 'solid',
+                borderLeftColor: on ? 'primary.main' : 'transparent',
+                bgcolor: on ? 'background.paper' : undefined,
+                fontSize: '0.8125rem',
+                '&:focus-visible': {
+                  outline: 2,
+                  outlineStyle: 'solid',
+                  outlineOffset: -2,
+                  outlineColor: 'primary.main',
+                },
+              }}
+            >
+              <Box component="span" sx={{ fontWeight: on ? 700 : 500 }}>
+                {name}
+              </Box>
+              <Floor budget={floors.get(id)} target={target} />
+            </ButtonBase>
+          );
+        })}
+      </Box>
+    </>
+  );
+}
+
+function Floor({ budget, target }: { budget: LineFloor['budget'] | undefined; target: number }) {
+  const text = { component: 'span', sx: { fontSize: '0.75rem', color: 'text.secondary' } } as const;
+  if (!budget) return <Box {...text}>…</Box>;
+  if ('reason' in budget) return <Box {...text}>no prediction</Box>;
+  const over = budget.dbfs > target;
+  return (
+    <Box component="span" sx={{ fontSize: '0.75rem', color: over ? 'verdict.Watch' : 'text.secondary' }}>
+      {quantity(budget.dbfs, 'dBFS')} · {quantity(budget.dbfsA, 'dB(A)')}
+      {over && ' · above target'}
+    </Box>
+  );
+}

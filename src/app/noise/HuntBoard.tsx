@@ -1,0 +1,198 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useCallback, useMemo, useState } from 'react';
+import { componentsOf } from '@/core/noise/components';
+import type { NextStep } from '@/core/noise/hunt';
+import type { SavedHunt } from '@/store/noise';
+import { useAnswer } from '@/ui/rig/useDesk';
+import type { NoiseDesk } from '@/workers/noiseWorker';
+import { AccountList } from './AccountList';
+import { HuntSteps } from './HuntSteps';
+import { MeasureControl } from './MeasureControl';
+import type { SineReads } from './scales';
+import { simulatedPath } from './simulatedPath';
+import { useMeter, type Measured } from './useMeter';
+
+interface Props {
+  rig: string;
+  saved: SavedHunt;
+  sine: SineReads;
+  who: string;
+  desk: () => NoiseDesk;
+  onHunt: (hunt: SavedHunt) => void;
+}
+
+/** Seconds that a step is recorded for. */
+const SECONDS = 6;
+
+/** A hunt that goes on: what to turn, the measurement, what is known so far. */
+export function HuntBoard({ rig, saved, sine, who, desk, onHunt }: Props) {
+  const { hunt, version, id } = saved;
+  const question = useMemo(() => ({ ask: 'hunt' as const, hunt }), [hunt]);
+  const { answer, failed, busy } = useAnswer(desk, question, 'hunt');
+  const view = busy ? undefined : answer?.view;
+  const [own, setOwn] = useState<string[]>();
+  const [problem, setProblem] = useState('');
+  const on = own ?? view?.next?.on;
+  const tell = useCallback(
+    async (change: object) => {
+      try {
+        const response = await fetch(`/api/rigs/${rig}/hunts/${id}`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ version, who, ...change }),
+        });
+        const body = await response.json();
+        setProblem(response.ok ? '' : body.error.message);
+        if (response.ok) onHunt(body);
+        else if (body.error.current) onHunt(body.error.current);
+        setOwn(undefined);
+      } catch {
+        setProblem('The server does not answer. Nothing was taken; measure again when it runs.');
+      }
+    },
+    [rig, id, version, who, onHunt],
+  );
+  const take = useCallback(
+    (measured: Measured) => {
+      const [{ reading }] = measured.measurements;
+      if (!reading.usable) {
+        setProblem(`Not taken: ${reading.reasons.map(({ text }) => text).join(' ')}`);
+        return;
+      }
+      void tell({ step: { on, components: componentsOf(reading) } });
+    },
+    [on, tell],
+  );
+  const meter = useMeter(take);
+  return (
+    <>
+      {failed && <Alert severity="error">{failed}</Alert>}
+      {!view && !failed && <Typography role="status">Weighing who is left …</Typography>}
+      {view?.next || own ? (
+        <NextCard
+          hunt={hunt}
+          next={view?.next}
+          on={on!}
+          onChoose={setOwn}
+          own={own !== undefined}
+          count={hunt.steps.length + 1}
+        >
+          <MeasureControl
+            meter={meter}
+            seconds={SECONDS}
+            simulated={() => simulatedPath(rig, hunt.line, { seconds: SECONDS, on, seed: `${hunt.steps.length}` })}
+          />
+        </NextCard>
+      ) : (
+        view && (
+          <Alert severity="success" sx={{ mb: 2 }}>
+            After {hunt.steps.length} measurements nothing more would be learned. The account is below.{' '}
+            <Button size="small" onClick={() => setOwn(hunt.steps.at(-1)?.on ?? [])}>
+              Measure once more all the same
+            </Button>
+          </Alert>
+        )
+      )}
+      {problem && (
+        <Alert severity="error" sx={{ mt: 1 }} onClose={() => setProblem('')}>
+          {problem}
+        </Alert>
+      )}
+      {view && view.accounts.length > 0 && (
+        <AccountList accounts={view.accounts} suspects={hunt.suspects} sine={sine} done={!view.next} />
+      )}
+      <HuntSteps hunt={hunt} />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
+        {hunt.steps.length > 0 && (
+          <Button variant="outlined" onClick={() => void tell({ undo: true })}>
+            Take the last measurement back
+          </Button>
+        )}
+        <Button variant="outlined" component={NextLink} href={`/noise/hunt?rig=${rig}&hunt=${id}`}>
+          As a page to share
+        </Button>
+      </Box>
+    </>
+  );
+}
+
+function NextCard(props: {
+  hunt: SavedHunt['hunt'];
+  next?: NextStep;
+  on: string[];
+  own: boolean;
+  count: number;
+  onChoose: (on: string[] | undefined) => void;
+  children: React.ReactNode;
+}) {
+  const { hunt, next, on, own, count, onChoose, children } = props;
+  const names = (ids: readonly string[]) =>
+    hunt.suspects
+      .filter(({ id }) => ids.includes(id))
+      .map(({ name }) => name)
+      .join(', ');
+  const before = hunt.steps.at(-1)?.on ?? hunt.suspects.map(({ id }) => id);
+  const turnOn = on.filter((id) => !before.includes(id));
+  const turnOff = before.filter((id) => !on.includes(id));
+  return (
+    <Box
+      component="section"
+      aria-label="Next measurement"
+      sx={{ border: 1, borderColor: 'divider', p: 1.5, bgcolor: 'background.paper' }}
+    >
+      <Typography variant="h3" component="h3">
+        Measurement {count}
+      </Typography>
+      {turnOff.length > 0 && (
+        <Typography>
+          <strong>Off:</strong> {names(turnOff)}
+        </Typography>
+      )}
+      {turnOn.length > 0 && (
+        <Typography>
+          <strong>On:</strong> {names(turnOn)}
+        </Typography>
+      )}
+      {turnOff.length + turnOn.length === 0 && <Typography>Everything stays as it is.</Typography>}
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+        {own || !next ? 'Your own choice of who is on.' : next.why} Monitors down while anything is plugged or switched.
+      </Typography>
+      {children}
+      <Box component="details" sx={{ mt: 1, fontSize: '0.8125rem' }}>
+        <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600 }}>
+          Who is on ({on.length} of {hunt.suspects.length}); choose otherwise
+        </Box>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
+          {hunt.suspects.map(({ id, name, fixed }) => (
+            <FormControlLabel
+              key={id}
+              disabled={fixed}
+              control={
+                <Checkbox
+                  size="small"
+                  checked={on.includes(id)}
+                  onChange={(event) => onChoose(event.target.checked ? [...on, id] : on.filter((each) => each !== id))}
+                />
+              }
+              label={name}
+              slotProps={{ typography: { variant: 'body2' } }}
+            />
+          ))}
+        </Box>
+        {own && next && (
+          <Button size="small" onClick={() => onChoose(undefined)}>
+            Back to the proposal
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}

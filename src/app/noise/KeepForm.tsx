@@ -1,0 +1,109 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { NoiseBudget } from '@/core/noise/budget';
+import type { KeptMeasurement } from '@/core/noise/kept';
+import type { Measurement } from '@/core/noise/measurement';
+import type { RigLine } from '@/core/rig';
+import { ask } from '@/ui/shell/ask';
+import type { Measured } from './useMeter';
+
+interface Props {
+  rig: string;
+  line: RigLine;
+  measured: Measured;
+  measurement: Measurement;
+  budget?: NoiseBudget;
+  gain?: number;
+  who: string;
+  onKept: (measurements: KeptMeasurement[]) => void;
+}
+
+type Kept = { id: number; measurements: KeptMeasurement[] };
+
+/** Keeps the figures of a recording; its sound only if that is asked for. */
+export function KeepForm({ rig, line, measured, measurement, budget, gain, who, onKept }: Props) {
+  const [name, setName] = useState(measured.name.slice(0, 120));
+  const [sound, setSound] = useState(false);
+  const [state, setState] = useState<'open' | 'busy' | 'kept'>('open');
+  const [failed, setFailed] = useState('');
+  const keep = async () => {
+    setState('busy');
+    setFailed('');
+    const { body, failed: why } = await ask<Kept>(`/api/rigs/${rig}/measurements`, {
+      method: 'POST',
+      json: {
+        line: line.id,
+        who,
+        origin: measured.origin,
+        name: name.trim() || measured.origin,
+        ...(gain !== undefined && { gain }),
+        measurement,
+        ...(budget && { predicted: { dbfs: budget.dbfs, dbfsA: budget.dbfsA } }),
+      },
+    });
+    if (!body) {
+      setState('open');
+      return setFailed(why ?? '');
+    }
+    onKept(body.measurements);
+    setState('kept');
+    if (!sound || !measured.audio) return;
+    const sent = await fetch(`/api/rigs/${rig}/measurements/${body.id}/audio`, {
+      method: 'PUT',
+      headers: { 'content-type': 'audio/wav' },
+      body: measured.audio,
+    }).catch(() => undefined);
+    if (!sent?.ok)
+      return setFailed('The figures are kept; the sound could not be. Measure again and keep it once more.');
+    onKept(body.measurements.map((each) => (each.id === body.id ? { ...each, audio: true } : each)));
+  };
+  return (
+    <Box
+      component="form"
+      aria-label="Keep the figures"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+      sx={{
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1.5,
+        alignItems: 'center',
+        mt: 2,
+        pt: 1.5,
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <TextField
+        label="Name"
+        value={name}
+        onChange={(event) => setName(event.target.value.slice(0, 120))}
+        sx={{ width: 240 }}
+      />
+      {measured.audio && (
+        <FormControlLabel
+          control={<Checkbox size="small" checked={sound} onChange={(event) => setSound(event.target.checked)} />}
+          label="the sound too"
+          slotProps={{ typography: { variant: 'body2' } }}
+        />
+      )}
+      <Button type="submit" variant="contained" disabled={state !== 'open'}>
+        {state === 'kept' ? 'Kept' : 'Keep the figures'}
+      </Button>
+      {failed && (
+        <Alert severity="error" sx={{ width: '100%' }}>
+          {failed}
+        </Alert>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,162 @@
+'use client';
+
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import DownloadOutlinedIcon from '@mui/icons-material/DownloadOutlined';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { ORIGINS, type KeptLadder, type KeptMeasurement } from '@/core/noise/kept';
+import { ladderResult } from '@/core/noise/ladder';
+import type { RigLine } from '@/core/rig';
+import { quantity } from '@/core/units/format';
+import { ask } from '@/ui/shell/ask';
+import { Choice } from '@/ui/shell/Choice';
+import { LocalTime } from '@/ui/shell/LocalTime';
+import { rms, SINE_READS, type SineReads } from './scales';
+import { TrendChart } from './TrendChart';
+
+interface Props {
+  rig: string;
+  line?: RigLine;
+  measurements: KeptMeasurement[];
+  ladders: KeptLadder[];
+  /** As typed. */
+  target: string;
+  limit: number;
+  onTarget: (to: string) => void;
+  sine: SineReads;
+  onSine: (to: string) => void;
+  who: string;
+  onWho: (to: string) => void;
+  onMeasurements: (to: KeptMeasurement[]) => void;
+}
+
+/** The target that floors are held against, and what was kept of a line: over time, one by one. */
+export function KeptPanel(props: Props) {
+  const { rig, line, measurements, ladders, target, limit, onTarget, sine, onSine, who, onWho, onMeasurements } = props;
+  const [gone, setGone] = useState<KeptMeasurement>();
+  const [failed, setFailed] = useState('');
+  const typed = Number(target.replace(',', '.').replace('−', '-'));
+  const valid = target.trim() !== '' && Number.isFinite(typed) && typed < 0 && typed > -160;
+  const remove = async (measurement: KeptMeasurement) => {
+    const { body, failed: why } = await ask<{ measurements: KeptMeasurement[] }>(
+      `/api/rigs/${rig}/measurements/${measurement.id}`,
+      { method: 'DELETE' },
+    );
+    setFailed(why ?? '');
+    if (!body) return;
+    onMeasurements(body.measurements);
+    setGone(measurement);
+  };
+  const putBack = async ({ id: _id, at: _at, audio: _audio, ...kept }: KeptMeasurement) => {
+    const { body, failed: why } = await ask<{ measurements: KeptMeasurement[] }>(`/api/rigs/${rig}/measurements`, {
+      method: 'POST',
+      json: kept,
+    });
+    setFailed(why ?? '');
+    if (!body) return;
+    onMeasurements(body.measurements);
+    setGone(undefined);
+  };
+  return (
+    <Box sx={{ p: 2 }}>
+      <Box sx={{ display: 'grid', gap: 1.5, pr: { xs: 4, lg: 0 } }}>
+        <TextField
+          label="Acceptable floor (dBFS RMS)"
+          value={target}
+          error={!valid}
+          helperText={valid ? 'at the gain that is used' : 'a level below 0, such as −60'}
+          onChange={(event) => onTarget(event.target.value)}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+        <Choice label="RMS levels" value={sine} options={Object.entries(SINE_READS)} onChoose={onSine} />
+        <TextField label="Your name" value={who} onChange={(event) => onWho(event.target.value.slice(0, 60))} />
+      </Box>
+      <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
+        Kept{line ? `: ${line.name}` : ''}
+      </Typography>
+      {measurements.length === 0 && (
+        <Typography variant="body2" color="textSecondary">
+          Nothing yet. Measure the line and keep its figures; the next day tells whether they have changed.
+        </Typography>
+      )}
+      {measurements.length > 1 && <TrendChart measurements={measurements} target={limit} />}
+      <Box component="ul" aria-label="Kept measurements" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {measurements.toReversed().map((measurement) => {
+          const { id, name, at, gain, origin, audio, predicted } = measurement;
+          const { bandDbfs, aWeightedDbfs, usable } = measurement.measurement.reading;
+          return (
+            <Box component="li" key={id} sx={{ display: 'flex', borderTop: 1, borderColor: 'divider', py: 0.75 }}>
+              <Box sx={{ flex: 1, minWidth: 0 }}>
+                <Typography variant="body2" sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>
+                  {rms(bandDbfs, sine)} · {rms(aWeightedDbfs, sine).replace('dBFS', 'dBFS(A)')}
+                </Typography>
+                <Typography variant="caption" color="textSecondary" component="p" sx={{ overflowWrap: 'anywhere' }}>
+                  {!usable && 'no noise floor · '}
+                  {name === 'simulated interface' ? ORIGINS[origin] : `${name}, ${ORIGINS[origin]}`}
+                  {gain !== undefined && ` · gain ${quantity(gain, 'dB')}`}
+                  {predicted && ` · predicted ${rms(predicted.dbfs, sine)}`}
+                </Typography>
+                <Typography variant="caption" color="textSecondary">
+                  <LocalTime at={at} />
+                </Typography>
+              </Box>
+              {audio && (
+                <IconButton
+                  component="a"
+                  href={`/api/rigs/${rig}/measurements/${id}/audio`}
+                  download
+                  aria-label={`Sound of ${name}`}
+                >
+                  <DownloadOutlinedIcon fontSize="small" />
+                </IconButton>
+              )}
+              <IconButton aria-label={`Remove ${name}`} onClick={() => void remove(measurement)}>
+                <DeleteOutlineIcon fontSize="small" />
+              </IconButton>
+            </Box>
+          );
+        })}
+      </Box>
+      {gone && (
+        <Alert
+          severity="info"
+          sx={{ mt: 1 }}
+          action={
+            <Button color="inherit" onClick={() => void putBack(gone)}>
+              Put back
+            </Button>
+          }
+        >
+          Removed.{gone.audio && ' Its sound is gone; its figures can be put back.'}
+        </Alert>
+      )}
+      {failed && (
+        <Alert severity="error" sx={{ mt: 1 }}>
+          {failed}
+        </Alert>
+      )}
+      {ladders.length > 0 && (
+        <>
+          <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
+            Ladders
+          </Typography>
+          <Box component="ul" aria-label="Kept ladders" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {ladders.toReversed().map(({ id, at, kind, readings }) => (
+              <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
+                <Typography variant="body2">{ladderResult(kind, readings).text}</Typography>
+                <Typography variant="caption" color="textSecondary">
+                  <LocalTime at={at} />
+                </Typography>
+              </Box>
+            ))}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}

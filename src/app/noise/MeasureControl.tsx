@@ -1,0 +1,123 @@
+'use client';
+
+import GraphicEqIcon from '@mui/icons-material/GraphicEq';
+import MicNoneIcon from '@mui/icons-material/MicNone';
+import UploadFileOutlinedIcon from '@mui/icons-material/UploadFileOutlined';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useRef, useState, type ReactNode } from 'react';
+import { quantity } from '@/core/units/format';
+import type { useMeter } from './useMeter';
+
+interface Props {
+  meter: ReturnType<typeof useMeter>;
+  /** How long the browser's input is recorded, in seconds. */
+  seconds: number;
+  /** Address of what the simulated interface records here. */
+  simulated: () => string;
+  /** Settings of the simulated interface, where there are any. */
+  settings?: ReactNode;
+  disabled?: boolean;
+}
+
+/** A recording, from a file, the browser's input or the simulated interface; how far it is, and how to stop it. */
+export function MeasureControl({ meter, seconds, simulated, settings, disabled }: Props) {
+  const { metering, file, listen, finish, stop, dismiss } = meter;
+  const input = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
+  const take = (chosen: File | undefined) => chosen && file(chosen);
+  if (metering.state === 'measuring') {
+    const { share, name, origin, peak } = metering;
+    const level = peak > 0 ? 20 * Math.log10(peak) : -200;
+    return (
+      <Box role="status" sx={{ border: 1, borderColor: 'divider', p: 1.5 }}>
+        <Typography variant="body2" sx={{ mb: 0.75 }}>
+          {origin === 'file' ? 'Measuring' : 'Listening to'} {name}: {metering.seconds.toFixed(1)} s
+          {peak > 0 && ` · peak ${quantity(level, 'dBFS')}`}
+        </Typography>
+        <LinearProgress
+          aria-label="How far it is"
+          variant={share === undefined ? 'indeterminate' : 'determinate'}
+          value={100 * (share ?? 0)}
+        />
+        <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
+          {origin === 'browser' && (
+            <Button variant="contained" onClick={finish}>
+              Enough, read it
+            </Button>
+          )}
+          <Button variant="outlined" onClick={stop}>
+            Cancel
+          </Button>
+        </Box>
+      </Box>
+    );
+  }
+  return (
+    <>
+      <Box
+        onDragOver={(event) => {
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          event.preventDefault();
+          setOver(false);
+          if (!disabled) take(event.dataTransfer.files[0]);
+        }}
+        sx={{
+          border: 1,
+          borderStyle: 'dashed',
+          borderColor: over ? 'primary.main' : 'divider',
+          bgcolor: over ? 'action.hover' : undefined,
+          p: 1.5,
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1,
+          flexWrap: 'wrap',
+        }}
+      >
+        <Button
+          variant="outlined"
+          disabled={disabled}
+          startIcon={<UploadFileOutlinedIcon />}
+          onClick={() => input.current?.click()}
+        >
+          Choose or drop a WAV file
+        </Button>
+        <Button variant="outlined" disabled={disabled} startIcon={<MicNoneIcon />} onClick={() => void listen(seconds)}>
+          Record this browser’s input
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={disabled}
+          startIcon={<GraphicEqIcon />}
+          onClick={() => meter.simulated(simulated(), 'simulated interface')}
+        >
+          Simulated interface
+        </Button>
+        {settings}
+        <input
+          ref={input}
+          type="file"
+          accept=".wav,.wave,.bwf,.rf64,audio/wav,audio/x-wav"
+          hidden
+          aria-label="WAV file to measure"
+          onChange={(event) => {
+            take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </Box>
+      {metering.state === 'failed' && (
+        <Alert severity="error" onClose={dismiss} sx={{ mt: 1 }}>
+          {metering.message}
+        </Alert>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,113 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useCallback, useState } from 'react';
+import type { KeptMeasurement } from '@/core/noise/kept';
+import type { FaultName } from '@/core/noise/simulated';
+import type { RigDocument, RigLine } from '@/core/rig';
+import { useAnswer } from '@/ui/rig/useDesk';
+import type { NoiseDesk } from '@/workers/noiseWorker';
+import { MeasureControl } from './MeasureControl';
+import { ReadingView } from './ReadingView';
+import type { SineReads } from './scales';
+import { SimulatedSettings } from './SimulatedSettings';
+import { simulatedPath } from './simulatedPath';
+import { useBudgetQuestion } from './useFloors';
+import { useMeter, type Measured } from './useMeter';
+
+interface Props {
+  rig: string;
+  document: RigDocument;
+  line: RigLine;
+  target: number;
+  sine: SineReads;
+  who: string;
+  desk: () => NoiseDesk;
+  onKept: (measurements: KeptMeasurement[]) => void;
+}
+
+const numberIn = (text: string): number => Number(text.trim().replace(',', '.').replace('−', '-'));
+
+/** One recording of a line, held against what the line should deliver. */
+export function MeasureView({ rig, document, line, target, sine, who, desk, onKept }: Props) {
+  const [gain, setGain] = useState('');
+  const [seconds, setSeconds] = useState('10');
+  const [faults, setFaults] = useState<FaultName[]>([]);
+  const [live, setLive] = useState(false);
+  const [measured, setMeasured] = useState<Measured>();
+  const take = useCallback((to: Measured) => {
+    setMeasured(to);
+    // The simulated interface knows how it stood.
+    if (to.gain !== undefined) setGain(to.gain.toFixed(1));
+  }, []);
+  const meter = useMeter(take);
+  const set = gain.trim() === '' ? undefined : numberIn(gain);
+  const valid = set === undefined || (Number.isFinite(set) && set >= -60 && set <= 120);
+  const length = numberIn(seconds);
+  const lasts = Number.isFinite(length) && length >= 2 && length <= 600 ? length : 10;
+  const { answer } = useAnswer(desk, useBudgetQuestion(document, line.id, valid ? set : undefined), 'budget');
+  const budget = answer && !('reason' in answer.budget) ? answer.budget : undefined;
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 2, mb: 0.5 }}>
+        {line.name}
+      </Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
+        Everybody quiet, gates and noise suppression off, the gain as it will be used. Two seconds at least, ten are
+        better.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1.5 }}>
+        <TextField
+          label="Gain set (dB)"
+          value={gain}
+          placeholder={budget ? `${budget.gain.toFixed(1)} as planned` : ''}
+          error={!valid}
+          onChange={(event) => setGain(event.target.value)}
+          slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
+          sx={{ width: 150 }}
+        />
+        <TextField
+          label="Record for (s)"
+          value={seconds}
+          error={lasts !== length}
+          helperText={lasts !== length ? '2 to 600' : undefined}
+          onChange={(event) => setSeconds(event.target.value)}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          sx={{ width: 110 }}
+        />
+        <SimulatedSettings faults={faults} onFaults={setFaults} live={live} onLive={setLive} />
+      </Box>
+      <MeasureControl
+        meter={meter}
+        seconds={lasts}
+        simulated={() =>
+          simulatedPath(rig, line.id, {
+            seconds: lasts,
+            faults,
+            live,
+            ...(valid && set !== undefined && !measuredOwnGain(measured, set) && { gain: set }),
+          })
+        }
+      />
+      {measured && meter.metering.state !== 'measuring' && (
+        <ReadingView
+          rig={rig}
+          line={line}
+          measured={measured}
+          budget={budget}
+          gain={valid ? (set ?? budget?.gain) : undefined}
+          target={target}
+          sine={sine}
+          who={who}
+          onKept={onKept}
+        />
+      )}
+    </>
+  );
+}
+
+/** The gain in the field came from the simulated interface itself: it is not asked to have it again. */
+const measuredOwnGain = (measured: Measured | undefined, set: number): boolean =>
+  measured?.gain !== undefined && Math.abs(measured.gain - set) < 0.06;

@@ -1,0 +1,207 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { NoiseBudget } from '@/core/noise/budget';
+import type { KeptMeasurement } from '@/core/noise/kept';
+import { surplusOf } from '@/core/noise/surplus';
+import type { RigLine } from '@/core/rig';
+import { quantity } from '@/core/units/format';
+import { Choice } from '@/ui/shell/Choice';
+import { CourseChart } from './CourseChart';
+import { Figure, Figures } from './Figure';
+import { KeepForm } from './KeepForm';
+import { rms, type SineReads } from './scales';
+import { SpectrumChart } from './SpectrumChart';
+import type { Measured } from './useMeter';
+
+interface Props {
+  rig: string;
+  line: RigLine;
+  measured: Measured;
+  budget?: NoiseBudget;
+  gain?: number;
+  target: number;
+  sine: SineReads;
+  who: string;
+  onKept: (measurements: KeptMeasurement[]) => void;
+}
+
+/** What a recording says: whether it is a noise floor, how loud, of what, and against what was predicted. */
+export function ReadingView({ rig, line, measured, budget, gain, target, sine, who, onKept }: Props) {
+  const [channel, setChannel] = useState(0);
+  const measurement = measured.measurements[Math.min(channel, measured.measurements.length - 1)];
+  const { reading } = measurement;
+  const surplus = budget && reading.usable ? surplusOf(reading, budget) : undefined;
+  const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
+  return (
+    <Box component="section" aria-label="Reading" sx={{ mt: 2 }}>
+      {measured.measurements.length > 1 && (
+        <Box sx={{ mb: 1.5 }}>
+          <Choice
+            label="Channel"
+            value={String(channel)}
+            options={measured.measurements.map((_, n) => [String(n), `channel ${n + 1}`])}
+            onChoose={(to) => setChannel(Number(to))}
+          />
+          {measured.pairs.map(({ channels, relation }) => (
+            <Typography key={channels.join()} variant="body2" sx={{ mt: 0.5 }}>
+              Channels {channels[0] + 1} and {channels[1] + 1}: {relation}.
+            </Typography>
+          ))}
+          {measured.patterns.includes('one-channel-only') && (
+            <Typography variant="body2" sx={{ mt: 0.5 }}>
+              One channel only: usually a two-contact plug in a stereo socket.
+            </Typography>
+          )}
+        </Box>
+      )}
+      {measured.truncated && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          The file ends before it says it would: {measured.seconds.toFixed(1)} s of it were there and are read.
+        </Alert>
+      )}
+      {measured.warning && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          {measured.warning}
+        </Alert>
+      )}
+      {reading.reasons.map(({ code, text }) => (
+        <Alert key={code} severity="error" sx={{ mb: 1 }}>
+          <strong>No noise floor.</strong> {text}
+        </Alert>
+      ))}
+      <Figures label="What was measured">
+        <Figure
+          label="Floor, RMS"
+          value={rms(reading.bandDbfs, sine)}
+          mark={!reading.usable ? undefined : reading.bandDbfs > target ? 'bad' : 'good'}
+          note={reading.usable ? against(reading.bandDbfs, target) : 'not a noise floor'}
+        />
+        <Figure
+          label="A-weighted"
+          value={rms(reading.aWeightedDbfs, sine)}
+          note={budget && `predicted ${rms(budget.dbfsA, sine)}`}
+        />
+        {budget && (
+          <Figure
+            label="Predicted"
+            value={rms(budget.dbfs, sine)}
+            note={gain === undefined ? undefined : `at ${quantity(gain, 'dB')} of gain`}
+          />
+        )}
+        {surplus && (
+          <Figure
+            label="Measured over predicted"
+            value={quantity(surplus.surplus, 'dB')}
+            mark={surplus.because.length ? 'bad' : 'good'}
+            note={`${quantity(surplus.surplusA, 'dB')} A-weighted`}
+          />
+        )}
+      </Figures>
+      {surplus && (
+        <Typography sx={{ mt: 1.5, maxWidth: 720 }} aria-label="Where it comes from">
+          {surplus.text}
+          {tooMuchGain &&
+            ` The gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} above what the peaks need: turn it down, and the hiss goes with it.`}
+        </Typography>
+      )}
+      {reading.patterns.length > 0 && (
+        <Box
+          component="ul"
+          aria-label="Patterns"
+          sx={{ listStyle: 'none', m: 0, mt: 1.5, p: 0, borderBottom: 1, borderColor: 'divider' }}
+        >
+          {reading.patterns.map(({ code, what, usually, evidence }) => (
+            <Box component="li" key={code} sx={{ borderTop: 1, borderColor: 'divider', py: 0.6 }}>
+              <Typography variant="body2" sx={{ fontWeight: 650 }}>
+                {what.replace(/^./, (letter) => letter.toUpperCase())}
+              </Typography>
+              <Typography variant="body2">Usually {usually}.</Typography>
+              <Typography variant="caption" color="textSecondary">
+                {evidence}
+              </Typography>
+            </Box>
+          ))}
+        </Box>
+      )}
+      <SpectrumChart measurement={measurement} predicted={budget?.density} />
+      <CourseChart measurement={measurement} target={target} />
+      <AllFigures reading={reading} sine={sine} />
+      <KeepForm
+        rig={rig}
+        line={line}
+        measured={measured}
+        measurement={measurement}
+        budget={budget}
+        gain={gain}
+        who={who}
+        onKept={onKept}
+      />
+    </Box>
+  );
+}
+
+const against = (level: number, target: number): string =>
+  level > target
+    ? `${quantity(level - target, 'dB')} above the target`
+    : `${quantity(target - level, 'dB')} below the target`;
+
+function AllFigures({ reading, sine }: { reading: Measured['measurements'][number]['reading']; sine: SineReads }) {
+  const rows: [label: string, value: string][] = [
+    ['Sample peak', reading.peakDbfs <= -199 ? 'nothing' : quantity(reading.peakDbfs, 'dBFS')],
+    ['RMS, all frequencies', rms(reading.rmsDbfs, sine)],
+    ['Quietest 400 ms', rms(reading.quietestDbfs, sine)],
+    ['Median 400 ms', rms(reading.medianDbfs, sine)],
+    ['Loudest 400 ms', rms(reading.loudestDbfs, sine)],
+    ['Crest factor', quantity(reading.crestDb, 'dB')],
+    ['Direct offset', `${(100 * reading.dcOffset).toFixed(4).replace('-', '−')} %`],
+    [
+      'Mains',
+      reading.mains
+        ? `${reading.mains.frequencyHz.toFixed(2)} Hz, ${reading.mains.harmonics.length} lines`
+        : 'none found',
+    ],
+    [
+      'Steady tones',
+      reading.tones
+        .slice(0, 3)
+        .map(({ hz, dbfs }) => `${Math.round(hz)} Hz ${quantity(dbfs, 'dBFS')}`)
+        .join(', ') || 'none',
+    ],
+    [
+      'Broadband',
+      `${rms(reading.broadbandDbfs, sine)}, ${reading.slopeDbPerOctave.toFixed(1).replace('-', '−')} dB an octave`,
+    ],
+    ['Rumble below 40 Hz', rms(reading.rumbleDbfs, sine)],
+    ['Clipped · zeros · clicks', `${reading.clippedRuns} · ${reading.zeroRuns} · ${reading.clicks}`],
+  ];
+  return (
+    <Box
+      component="dl"
+      aria-label="All figures"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: 'auto 1fr', lg: 'auto 1fr auto 1fr' },
+        columnGap: 2,
+        rowGap: 0.4,
+        fontSize: '0.8125rem',
+        mt: 2,
+        mb: 0,
+      }}
+    >
+      {rows.map(([label, value]) => (
+        <Box key={label} sx={{ display: 'contents' }}>
+          <Box component="dt" sx={{ color: 'text.secondary' }}>
+            {label}
+          </Box>
+          <Box component="dd" sx={{ m: 0 }}>
+            {value}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}

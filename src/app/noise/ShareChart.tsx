@@ -1,0 +1,61 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { scaleLinear } from 'd3';
+
+export interface Share {
+  name: string;
+  /** From 0 to 1. */
+  share: number;
+  figure: string;
+}
+
+/** Who makes how much of a whole, as power: one bar each, the figure beside it. */
+export function ShareChart({ label, shares }: { label: string; shares: readonly Share[] }) {
+  const width = scaleLinear([0, 1], [0, 100]);
+  return (
+    <Box
+      component="table"
+      aria-label={label}
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        fontSize: '0.8125rem',
+        '& td, & th': { py: 0.4, fontWeight: 400 },
+      }}
+    >
+      <tbody>
+        {shares.map(({ name, share, figure }, n) => (
+          <tr key={`${name} ${n}`}>
+            <Box component="th" scope="row" sx={{ textAlign: 'left', width: { xs: '40%', md: '34%' }, pr: 1 }}>
+              {name}
+            </Box>
+            <Box component="td" sx={{ px: 1 }}>
+              <Box
+                aria-hidden
+                sx={{
+                  height: 11,
+                  width: `${Math.max(width(share), share > 0 ? 0.4 : 0)}%`,
+                  bgcolor: n === 0 ? 'primary.main' : 'text.secondary',
+                  opacity: n === 0 ? 1 : 0.55,
+                }}
+              />
+            </Box>
+            <Box component="td" sx={{ textAlign: 'right', width: 64, fontWeight: n === 0 ? 700 : 400 }}>
+              {percent(share)}
+            </Box>
+            <Box
+              component="td"
+              sx={{ textAlign: 'right', width: 118, pl: 1, color: 'text.secondary', whiteSpace: 'nowrap' }}
+            >
+              {figure}
+            </Box>
+          </tr>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+const percent = (share: number): string =>
+  share >= 0.1 ? `${Math.round(100 * share)} %` : share >= 0.001 ? `${(100 * share).toFixed(1)} %` : '< 0.1 %';

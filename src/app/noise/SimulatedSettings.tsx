@@ -1,0 +1,55 @@
+'use client';
+
+import Checkbox from '@mui/material/Checkbox';
+import ListItemText from '@mui/material/ListItemText';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { FAULT_NAMES, SIMULATED_FAULTS, type FaultName } from '@/core/noise/simulated';
+
+interface Props {
+  faults: FaultName[];
+  onFaults: (to: FaultName[]) => void;
+  live: boolean;
+  onLive: (to: boolean) => void;
+}
+
+/** What the simulated interface is to have, and at what pace it plays. */
+export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
+  return (
+    <>
+      <TextField
+        select
+        label="It has"
+        value={faults}
+        onChange={(event) => onFaults(event.target.value as unknown as FaultName[])}
+        slotProps={{
+          inputLabel: { shrink: true },
+          select: {
+            multiple: true,
+            displayEmpty: true,
+            renderValue: (chosen) =>
+              (chosen as FaultName[]).map((name) => SIMULATED_FAULTS[name].label).join(', ') || 'nothing wrong',
+          },
+        }}
+        sx={{ width: 210 }}
+      >
+        {FAULT_NAMES.map((name) => (
+          <MenuItem key={name} value={name} dense>
+            <Checkbox size="small" checked={faults.includes(name)} sx={{ p: 0.5 }} />
+            <ListItemText primary={SIMULATED_FAULTS[name].label} />
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Pace"
+        value={live ? 'live' : 'quick'}
+        onChange={(event) => onLive(event.target.value === 'live')}
+        sx={{ width: 120 }}
+      >
+        <MenuItem value="quick">at once</MenuItem>
+        <MenuItem value="live">live</MenuItem>
+      </TextField>
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import { extent, line as curveLine, scaleLinear, scalePoint } from 'd3';
+import { useId } from 'react';
+import type { KeptMeasurement } from '@/core/noise/kept';
+import { quantity } from '@/core/units/format';
+
+const WIDTH = 288;
+const HEIGHT = 120;
+const MARGIN = { top: 10, right: 10, bottom: 8, left: 34 };
+
+/** The floors of a line one after the other, plain and A-weighted, with the target. */
+export function TrendChart({ measurements, target }: { measurements: readonly KeptMeasurement[]; target: number }) {
+  const { palette } = useTheme().vars!;
+  const id = useId();
+  const points = measurements.map(({ id: key, measurement: { reading } }) => ({
+    key: String(key),
+    plain: reading.bandDbfs,
+    weighted: reading.aWeightedDbfs,
+    usable: reading.usable,
+  }));
+  const usable = points.filter((point) => point.usable);
+  const [least = -100, most = -50] = extent(
+    [...points.flatMap(({ plain, weighted }) => [plain, weighted]), target].map((level) => Math.max(level, -140)),
+  );
+  const x = scalePoint(
+    points.map(({ key }) => key),
+    [MARGIN.left, WIDTH - MARGIN.right],
+  ).padding(0.4);
+  const y = scaleLinear([least - 3, most + 3], [HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const path = (of: 'plain' | 'weighted') =>
+    curveLine<(typeof points)[number]>(
+      ({ key }) => x(key)!,
+      (point) => y(point[of]),
+    )(usable) ?? '';
+  const [first, last] = [usable[0], usable.at(-1)];
+  return (
+    <Box
+      component="svg"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-labelledby={id}
+      sx={{ width: '100%', display: 'block', fontSize: 10, fontFamily: 'inherit', mb: 1 }}
+    >
+      <title id={id}>
+        {first && last
+          ? `${usable.length} noise floors, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.`
+          : 'None of what was kept is a noise floor.'}
+      </title>
+      {y.ticks(4).map((tick) => (
+        <g key={tick}>
+          <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
+          <text x={MARGIN.left - 5} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
+            {String(tick).replace('-', '−')}
+          </text>
+        </g>
+      ))}
+      <line
+        x1={MARGIN.left}
+        x2={WIDTH - MARGIN.right}
+        y1={y(target)}
+        y2={y(target)}
+        stroke={palette.verdict.Watch}
+        strokeDasharray="5 3"
+      />
+      <path d={path('plain')} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />
+      <path d={path('weighted')} fill="none" stroke={palette.text.secondary} strokeWidth={1.4} strokeDasharray="4 3" />
+      {points.map(({ key, plain, usable: good }) => (
+        <circle
+          key={key}
+          cx={x(key)}
+          cy={y(Math.max(plain, -140))}
+          r={3}
+          fill={good ? palette.primary.main : 'none'}
+          stroke={palette.primary.main}
+        />
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,30 @@
+import type { Contribution } from '@/core/noise/budget';
+import { kindAt, type PartRef } from '@/core/gear';
+import { rigPath, type RigDocument } from '@/core/rig';
+
+/** What people call a part of a line: the name it was given, else its kind. */
+export function partNames(document: RigDocument, line: string): (part: PartRef) => string {
+  const path = rigPath(document, line)?.line;
+  return (ref) => {
+    const part = path && (typeof ref === 'number' ? path.links[ref] : path[ref]);
+    return part ? part.name?.trim() || kindAt(ref, part.kind).label : '';
+  };
+}
+
+const KINDS: Record<Contribution['kind'], string> = {
+  room: 'Room',
+  'self-noise': 'Self-noise',
+  'output noise': 'Noise of the source',
+  thermal: 'Resistance',
+  'amplifier of a link': 'Amplifier',
+  preamplifier: 'Preamplifier',
+  converter: 'Converter',
+  hum: 'Hum',
+};
+
+/** A part of a budget in words: what kind of noise, and whose. */
+export function contributionName({ kind, part }: Contribution, nameOf: (part: PartRef) => string): string {
+  if (kind === 'room' || kind === 'hum') return KINDS[kind];
+  if (kind === 'thermal' && part === 'inlet') return 'Resistors of the inlet';
+  return `${KINDS[kind]} · ${nameOf(part)}`;
+}

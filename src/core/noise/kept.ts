@@ -1,0 +1,38 @@
+import type { Dbfs, Decibels } from '../units';
+import type { LadderKind, RungReading } from './ladder';
+import type { Measurement } from './measurement';
+
+/** Where a recording came from. */
+export const ORIGINS = {
+  file: 'file',
+  browser: 'input of a browser',
+  simulated: 'simulated interface',
+} as const;
+export type Origin = keyof typeof ORIGINS;
+
+/** A measurement as it is kept: figures, line, gain, date; the sound only where somebody asked for it. */
+export interface KeptMeasurement {
+  id: number;
+  line: string;
+  /** In UTC. */
+  at: string;
+  who: string;
+  origin: Origin;
+  name: string;
+  /** As set while it was recorded; absent where nobody said. */
+  gain?: Decibels;
+  measurement: Measurement;
+  /** What was predicted for that line at that gain. */
+  predicted?: { dbfs: Dbfs; dbfsA: Dbfs };
+  /** The sound is kept too. */
+  audio?: true;
+}
+
+export interface KeptLadder {
+  id: number;
+  line: string;
+  at: string;
+  who: string;
+  kind: LadderKind;
+  readings: RungReading[];
+}

@@ -1,0 +1,193 @@
+import type { Hunt, HuntStep } from '@/core/noise/hunt';
+import type { Origin } from '@/core/noise/kept';
+import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
+import type { Store } from './database';
+import { addEntries } from './log';
+
+/** A hunt and how far it has come. */
+export interface SavedHunt {
+  id: number;
+  /** Counted up with every step. */
+  version: number;
+  begun: string;
+  hunt: Hunt;
+}
+
+/** A step of a hunt that has gone on meanwhile; it was not taken. */
+export class StaleHunt extends Error {
+  constructor(readonly current: SavedHunt) {
+    super('somebody else has measured meanwhile');
+    this.name = 'StaleHunt';
+  }
+}
+
+interface MeasurementRow {
+  id: number;
+  line: string;
+  at: string;
+  who: string;
+  origin: Origin;
+  name: string;
+  gain: number | null;
+  measurement: string;
+  predicted: string | null;
+  audio: number;
+}
+
+/** What was measured on a rig, oldest first; without the sound itself. */
+export function loadMeasurements(store: Store, rig: string): KeptMeasurement[] {
+  const rows = store
+    .prepare(
+      `SELECT id, line, at, who, origin, name, gain, measurement, predicted, audio IS NOT NULL AS audio
+       FROM measurement WHERE rig_id = ? ORDER BY id`,
+    )
+    .all(rig) as MeasurementRow[];
+  return rows.map(({ measurement, predicted, gain, audio, ...row }) => ({
+    ...row,
+    measurement: JSON.parse(measurement) as KeptMeasurement['measurement'],
+    ...(gain !== null && { gain }),
+    ...(predicted !== null && { predicted: JSON.parse(predicted) as KeptMeasurement['predicted'] }),
+    ...(audio === 1 && { audio: true as const }),
+  }));
+}
+
+/** Keeps a measurement and writes it down in the log. @returns its id */
+export function keepMeasurement(
+  store: Store,
+  rig: string,
+  kept: Omit<KeptMeasurement, 'id' | 'audio'>,
+  text: string,
+): number {
+  const { line, at, who, origin, name, gain, measurement, predicted } = kept;
+  return store
+    .transaction(() => {
+      const { lastInsertRowid } = store
+        .prepare(
+          `INSERT INTO measurement (rig_id, line, at, who, origin, name, gain, measurement, predicted)
+           VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+        )
+        .run(
+          rig,
+          line,
+          at,
+          who,
+          origin,
+          name,
+          gain ?? null,
+          JSON.stringify(measurement),
+          predicted ? JSON.stringify(predicted) : null,
+        );
+      addEntries(store, rig, { at, who }, [{ kind: 'measured', text, lines: [line] }]);
+      return Number(lastInsertRowid);
+    })
+    .immediate();
+}
+
+/** Keeps the sound of a measurement. @returns whether there is such a measurement */
+export const keepAudio = (store: Store, rig: string, id: number, audio: Uint8Array): boolean =>
+  store.prepare('UPDATE measurement SET audio = ? WHERE rig_id = ? AND id = ?').run(audio, rig, id).changes > 0;
+
+/** The sound of a measurement as it was sent, if it was kept. */
+export const loadAudio = (store: Store, rig: string, id: number): Buffer | undefined =>
+  (store.prepare('SELECT audio FROM measurement WHERE rig_id = ? AND id = ?').pluck().get(rig, id) as
+    Buffer | null | undefined) ?? undefined;
+
+/** Takes a measurement out. @returns it, so that it can be put back; undefined if there is none */
+export const removeMeasurement = (store: Store, rig: string, id: number): boolean =>
+  store.prepare('DELETE FROM measurement WHERE rig_id = ? AND id = ?').run(rig, id).changes > 0;
+
+/** Ladders of a rig, oldest first. */
+export function loadLadders(store: Store, rig: string): KeptLadder[] {
+  const rows = store.prepare('SELECT id, line, at, who, ladder FROM ladder WHERE rig_id = ? ORDER BY id').all(rig) as {
+    id: number;
+    line: string;
+    at: string;
+    who: string;
+    ladder: string;
+  }[];
+  return rows.map(({ ladder, ...row }) => ({
+    ...row,
+    ...(JSON.parse(ladder) as Pick<KeptLadder, 'kind' | 'readings'>),
+  }));
+}
+
+export function keepLadder(store: Store, rig: string, kept: Omit<KeptLadder, 'id'>, text: string): number {
+  const { line, at, who, kind, readings } = kept;
+  return store
+    .transaction(() => {
+      const { lastInsertRowid } = store
+        .prepare('INSERT INTO ladder (rig_id, line, at, who, ladder) VALUES (?, ?, ?, ?, ?)')
+        .run(rig, line, at, who, JSON.stringify({ kind, readings }));
+      addEntries(store, rig, { at, who }, [{ kind: 'measured', text, lines: [line] }]);
+      return Number(lastInsertRowid);
+    })
+    .immediate();
+}
+
+interface HuntRow {
+  id: number;
+  version: number;
+  begun: string;
+  hunt: string;
+}
+const huntOf = ({ hunt, ...row }: HuntRow): SavedHunt => ({ ...row, hunt: JSON.parse(hunt) as Hunt });
+
+/** Hunts of a rig, newest first. */
+export const loadHunts = (store: Store, rig: string): SavedHunt[] =>
+  (
+    store.prepare('SELECT id, version, begun, hunt FROM hunt WHERE rig_id = ? ORDER BY id DESC').all(rig) as HuntRow[]
+  ).map(huntOf);
+
+export function loadHunt(store: Store, rig: string, id: number): SavedHunt | undefined {
+  const row = store.prepare('SELECT id, version, begun, hunt FROM hunt WHERE rig_id = ? AND id = ?').get(rig, id) as
+    HuntRow | undefined;
+  return row && huntOf(row);
+}
+
+/** Begins a hunt. @param told what the log says of it */
+export function beginHunt(store: Store, rig: string, hunt: Hunt, { at, who, text }: Told): SavedHunt {
+  return store
+    .transaction(() => {
+      const { lastInsertRowid } = store
+        .prepare('INSERT INTO hunt (rig_id, version, begun, hunt) VALUES (?, 1, ?, ?)')
+        .run(rig, at, JSON.stringify(hunt));
+      addEntries(store, rig, { at, who }, [{ kind: 'hunt', text, lines: [hunt.line] }]);
+      return { id: Number(lastInsertRowid), version: 1, begun: at, hunt };
+    })
+    .immediate();
+}
+
+interface Told {
+  at: string;
+  who: string;
+  text: string;
+}
+
+/**
+ * Adds a step to a hunt, or takes the last one back.
+ * @param version the one that the sender has seen
+ * @throws StaleHunt if it has gone on meanwhile
+ */
+export function changeHunt(
+  store: Store,
+  rig: string,
+  id: number,
+  version: number,
+  change: { step: HuntStep } | { undo: true },
+  { at, who, text }: Told,
+): SavedHunt | undefined {
+  return store
+    .transaction(() => {
+      const current = loadHunt(store, rig, id);
+      if (!current) return undefined;
+      if (current.version !== version) throw new StaleHunt(current);
+      const steps = 'step' in change ? [...current.hunt.steps, change.step] : current.hunt.steps.slice(0, -1);
+      const next: SavedHunt = { ...current, version: version + 1, hunt: { ...current.hunt, steps } };
+      store
+        .prepare('UPDATE hunt SET version = ?, hunt = ? WHERE id = ?')
+        .run(next.version, JSON.stringify(next.hunt), id);
+      addEntries(store, rig, { at, who }, [{ kind: 'hunt', text, lines: [current.hunt.line] }]);
+      return next;
+    })
+    .immediate();
+}

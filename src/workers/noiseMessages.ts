@@ -1,0 +1,58 @@
+import type { NoBudget, NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
+import type { Computed } from '@/core/noise/ladder';
+import type { Measurement } from '@/core/noise/measurement';
+import type { Hunt, HuntView } from '@/core/noise/hunt';
+import type { RigDocument } from '@/core/rig';
+import type { Hertz, Seconds } from '@/core/units';
+
+/** What every line of a rig should deliver. */
+export interface LineFloor {
+  line: string;
+  budget: NoiseBudget | NoBudget;
+}
+
+/** What a page asks the noise worker. `ticket` comes back with the answer. */
+export type NoiseQuestion = { ticket: number } & (
+  | { ask: 'floors'; document: RigDocument }
+  | { ask: 'budget'; document: RigDocument; line: string; gain?: number }
+  | { ask: 'hunt'; hunt: Hunt }
+);
+
+export type NoiseAnswer = { ticket: number } & (
+  | { ask: 'floors'; floors: LineFloor[] }
+  | { ask: 'budget'; budget: NoiseBudget | NoBudget; remedies: NoiseRemedy[]; computed: Computed }
+  | { ask: 'hunt'; view: HuntView }
+  | { ask: 'failed'; message: string }
+);
+
+/** What a page tells the worker that measures. It measures one recording and is then done with. */
+export type MeterOrder =
+  | { do: 'file'; file: File }
+  /** Sound from this application's own server. */
+  | { do: 'fetch'; path: string }
+  /** Samples come in as blocks, until the end. */
+  | { do: 'listen'; sampleRate: Hertz; channels: number }
+  | { do: 'block'; block: Float32Array[] }
+  | { do: 'end' };
+
+/** One recording measured. */
+export interface Recorded {
+  /** One a channel. */
+  measurements: Measurement[];
+  seconds: Seconds;
+  sampleRate: Hertz;
+  /** The file ended before it said it would. */
+  truncated: boolean;
+  pairs: { channels: [number, number]; relation: string }[];
+  patterns: string[];
+  /** Gain that the simulated interface says it had. */
+  gain?: number;
+  /** The sound itself, where it came from this application's server or the browser's input. */
+  audio?: Blob;
+}
+
+export type MeterReport =
+  /** `share` is missing where nobody knows how much will come. */
+  | { tells: 'progress'; seconds: Seconds; share?: number; peak: number }
+  | { tells: 'measured'; recorded: Recorded }
+  | { tells: 'failed'; message: string };
