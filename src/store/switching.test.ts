@@ -13,6 +13,7 @@ const whole = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
 const demo = {
   ...whole,
   lines: whole.lines.filter(({ id }) => ['pair-a-left', 'pair-a-right', 'announcer'].includes(id)),
+  units: [],
 };
 const AT = Date.UTC(2026, 10, 25, 12);
 let folder: string;

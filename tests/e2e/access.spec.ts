@@ -136,6 +136,47 @@ for (const colorScheme of ['light', 'dark'] as const)
       await page.close();
     });
 
+for (const colorScheme of ['light', 'dark'] as const)
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ])
+    test(`the Noise place is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
+      browser,
+    }) => {
+      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+      const fits = async () => {
+        await page.waitForTimeout(500);
+        expect(await violations(page)).toEqual([]);
+        expect(
+          await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+        ).toBeLessThanOrEqual(0);
+      };
+      const rig = await copyOf(page, `Heard at ${width}, ${colorScheme}`, 'lock-nine-mended');
+      await page.goto(`/noise?rig=${rig}`);
+      await expect(page.getByRole('heading', { name: /^Whose noise it is/ })).toBeVisible();
+      await fits();
+      await page.getByRole('tab', { name: 'Measure' }).click();
+      await page.getByRole('button', { name: 'Simulated interface' }).click();
+      await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
+      await fits();
+      await page.getByRole('tab', { name: 'Ladder' }).click();
+      await expect(page.getByRole('list', { name: 'Rungs' })).toBeVisible();
+      await fits();
+      await page.getByRole('tab', { name: 'Hunt' }).click();
+      await fits();
+      await page.getByRole('button', { name: 'Begin the hunt' }).click();
+      await expect(page.getByRole('region', { name: 'Next measurement' })).toBeVisible();
+      await fits();
+      await page.getByRole('button', { name: 'Simulated interface' }).click();
+      await expect(page.getByRole('heading', { name: 'Measurement 2', exact: true })).toBeVisible();
+      await fits();
+      await page.getByRole('link', { name: 'As a page to share' }).click();
+      await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
+      await fits();
+      await page.close();
+    });
+
 test('the theme is chosen by hand and kept', async ({ page }) => {
   await openRig(page);
   await page.getByRole('button', { name: 'Switch to the dark theme' }).click();

@@ -59,3 +59,16 @@ export async function copyOf(
   });
   return (await made.json()).id;
 }
+
+/** Opens the Noise place on one line. */
+export async function openNoise(page: Page, rig: string, line: string, tab?: string) {
+  await page.goto(`/noise?rig=${rig}`);
+  const lines = page.getByRole('navigation', { name: 'Lines' });
+  // Predictions of every line are there.
+  await expect(lines.getByText('…')).toHaveCount(0);
+  await lines.getByRole('button', { name: new RegExp(`^${escape(line)}`) }).click();
+  if (tab) await page.getByRole('tab', { name: tab }).click();
+}
+
+/** What a recording says, in the Noise place. */
+export const reading = (page: Page) => page.getByRole('region', { name: 'Reading' });

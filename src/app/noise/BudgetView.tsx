@@ -64,7 +64,7 @@ export function BudgetView({ document, line, target, sine, desk, onChange, onTol
               value={set}
               placeholder={budget.gain.toFixed(1)}
               error={!valid}
-              helperText={valid ? 'empty: as planned' : 'from −60 to 120'}
+              helperText={valid ? 'empty: planned' : 'from −60 to 120'}
               onChange={(event) => setSet(event.target.value)}
               slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
               sx={{ width: 130 }}
@@ -179,9 +179,9 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
       <ShareChart label="Shares of the noise" shares={shares} />
       {first.share < 0.999 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 0.75 }}>
-          Without {first.name} the floor would lie {quantity(-10 * Math.log10(1 - first.share), 'dB')} lower
+          Without it the floor would lie {quantity(-10 * Math.log10(1 - first.share), 'dB')} lower
           {shares[1] && shares[1].share < 0.999
-            ? `; without ${shares[1].name}, ${quantity(-10 * Math.log10(1 - shares[1].share), 'dB')}.`
+            ? `; without the next, ${quantity(-10 * Math.log10(1 - shares[1].share), 'dB')}.`
             : '.'}
         </Typography>
       )}

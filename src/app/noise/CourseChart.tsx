@@ -7,8 +7,8 @@ import { extent, line as curveLine, curveStepAfter, scaleLinear } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
 import { quantity } from '@/core/units/format';
+import { useChartWidth } from './useChartWidth';
 
-const WIDTH = 760;
 const HEIGHT = 120;
 const MARGIN = { top: 8, right: 12, bottom: 22, left: 50 };
 
@@ -16,10 +16,11 @@ const MARGIN = { top: 8, right: 12, bottom: 22, left: 50 };
 export function CourseChart({ measurement, target }: { measurement: Measurement; target: number }) {
   const { palette } = useTheme().vars!;
   const id = useId();
+  const width = useChartWidth();
   const { every, levels } = measurement.course;
   const shown = levels.map((level) => Math.max(level, -140));
   const [least = -90, most = -60] = extent([...shown, target]);
-  const x = scaleLinear([0, every * levels.length], [MARGIN.left, WIDTH - MARGIN.right]);
+  const x = scaleLinear([0, every * levels.length], [MARGIN.left, width - MARGIN.right]);
   const y = scaleLinear([least - 2, most + 2], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   const path = curveLine<number>(
     (_, n) => x(n * every),
@@ -33,36 +34,36 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
       </Typography>
       <Box
         component="svg"
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}
-        sx={{ width: '100%', maxWidth: WIDTH, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
+        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
       >
         <title id={id}>
           {`From ${quantity(quietestDbfs, 'dBFS')} to ${quantity(loudestDbfs, 'dBFS')} RMS; target ${quantity(target, 'dBFS')}.`}
         </title>
         {y.ticks(4).map((tick) => (
           <g key={tick}>
-            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
+            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
             <text x={MARGIN.left - 6} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
               {String(tick).replace('-', '−')}
             </text>
           </g>
         ))}
-        {x.ticks(8).map((tick) => (
+        {x.ticks(width > 500 ? 8 : 4).map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - 7} textAnchor="middle" fill={palette.text.secondary}>
             {tick} s
           </text>
         ))}
         <line
           x1={MARGIN.left}
-          x2={WIDTH - MARGIN.right}
+          x2={width - MARGIN.right}
           y1={y(target)}
           y2={y(target)}
           stroke={palette.verdict.Watch}
           strokeDasharray="5 3"
         />
-        <text x={WIDTH - MARGIN.right} y={y(target) - 4} textAnchor="end" fill={palette.verdict.Watch}>
+        <text x={width - MARGIN.right} y={y(target) - 4} textAnchor="end" fill={palette.verdict.Watch}>
           target
         </text>
         <path d={path([...shown, shown.at(-1)!]) ?? ''} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />

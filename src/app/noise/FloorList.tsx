@@ -88,8 +88,12 @@ function Floor({ budget, target }: { budget: LineFloor['budget'] | undefined; ta
   const over = budget.dbfs > target;
   return (
     <Box component="span" sx={{ fontSize: '0.75rem', color: over ? 'verdict.Watch' : 'text.secondary' }}>
+      {over && (
+        <Box component="span" role="img" aria-label="above the target:" sx={{ mr: 0.5 }}>
+          ▲
+        </Box>
+      )}
       {quantity(budget.dbfs, 'dBFS')} · {quantity(budget.dbfsA, 'dB(A)')}
-      {over && ' · above target'}
     </Box>
   );
 }

@@ -66,7 +66,11 @@ export function HuntTab({ rig, document, line, sine, who, desk, hunts, onHunts }
           <Box component="ul" aria-label="Hunts of this rig" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {hunts.map(({ id, begun, hunt: each }) => (
               <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider' }}>
-                <Button onClick={() => setOpen(id)} aria-current={id === open ? 'true' : undefined}>
+                <Button
+                  onClick={() => setOpen(id)}
+                  sx={{ justifyContent: 'flex-start', textAlign: 'left', display: 'block' }}
+                  aria-current={id === open ? 'true' : undefined}
+                >
                   {nameOf(each.line)}, {WAYS[each.way].toLowerCase()}, {each.steps.length} measured,&nbsp;
                   <LocalTime at={begun} />
                 </Button>

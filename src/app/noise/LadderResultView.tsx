@@ -35,5 +35,5 @@ const shareOf = ({ what, dbfs, from, to, share }: Added): Share => ({
   figure:
     dbfs === undefined || from === undefined
       ? `below ${quantity(to, 'dBFS')}`
-      : `${quantity(dbfs, 'dBFS')} ± ${((to - from) / 2).toFixed(1)}`,
+      : `${quantity(dbfs, 'dBFS')} ± ${((to - from) / 2).toFixed(2)}`,
 });

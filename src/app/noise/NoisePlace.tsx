@@ -164,7 +164,7 @@ export function NoisePlace({ saved, kept }: Props) {
                 cursor: 'pointer',
               }}
             >
-              Kept
+              Target, kept
             </Box>
           </Box>
           {line ? (
@@ -178,6 +178,7 @@ export function NoisePlace({ saved, kept }: Props) {
                 minHeight: 0,
                 display: 'grid',
                 gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '216px minmax(0, 1fr)' },
+                gridTemplateRows: { xs: 'auto 1fr', md: 'minmax(0, 1fr)' },
                 '&:focus-visible': { outlineOffset: -2 },
               }}
             >

@@ -13,6 +13,7 @@ export interface Share {
 /** Who makes how much of a whole, as power: one bar each, the figure beside it. */
 export function ShareChart({ label, shares }: { label: string; shares: readonly Share[] }) {
   const width = scaleLinear([0, 1], [0, 100]);
+  const most = Math.max(...shares.map(({ share }) => share));
   return (
     <Box
       component="table"
@@ -36,12 +37,12 @@ export function ShareChart({ label, shares }: { label: string; shares: readonly 
                 sx={{
                   height: 11,
                   width: `${Math.max(width(share), share > 0 ? 0.4 : 0)}%`,
-                  bgcolor: n === 0 ? 'primary.main' : 'text.secondary',
-                  opacity: n === 0 ? 1 : 0.55,
+                  bgcolor: share === most ? 'primary.main' : 'text.secondary',
+                  opacity: share === most ? 1 : 0.55,
                 }}
               />
             </Box>
-            <Box component="td" sx={{ textAlign: 'right', width: 64, fontWeight: n === 0 ? 700 : 400 }}>
+            <Box component="td" sx={{ textAlign: 'right', width: 64, fontWeight: share === most ? 700 : 400 }}>
               {percent(share)}
             </Box>
             <Box

@@ -7,11 +7,12 @@ import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
 import { quantity } from '@/core/units/format';
+import { Legend } from './Legend';
 import { DECADES } from './scales';
+import { useChartWidth } from './useChartWidth';
 
-const WIDTH = 760;
 const HEIGHT = 250;
-const MARGIN = { top: 34, right: 12, bottom: 22, left: 50 };
+const MARGIN = { top: 10, right: 12, bottom: 22, left: 50 };
 const [FROM, TO] = [16, 20_500];
 
 interface Props {
@@ -24,13 +25,14 @@ interface Props {
 export function SpectrumChart({ measurement, predicted }: Props) {
   const { palette } = useTheme().vars!;
   const id = useId();
+  const width = useChartWidth();
   const { reading } = measurement;
   const measured = measurement.spectrum.filter(({ hz, level }) => hz >= FROM && hz <= TO && level > -199);
   const expected = (predicted ?? [])
     .filter(({ power }) => power > 0)
     .map(({ hz, power }) => ({ hz, level: 10 * Math.log10(power) }));
   const [least = -140, most = -60] = extent([...measured, ...expected], ({ level }) => level);
-  const x = scaleLog([FROM, TO], [MARGIN.left, WIDTH - MARGIN.right]);
+  const x = scaleLog([FROM, TO], [MARGIN.left, width - MARGIN.right]);
   const y = scaleLinear([least - 3, most + 3], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   const path = curveLine<{ hz: number; level: number }>(
     ({ hz }) => x(hz),
@@ -52,26 +54,53 @@ export function SpectrumChart({ measurement, predicted }: Props) {
       <Typography variant="h3" component="h3">
         Spectrum
       </Typography>
+      <Legend
+        unit="dBFS per hertz"
+        marks={[
+          { name: 'measured', colour: palette.primary.main },
+          ...(expected.length ? [{ name: 'predicted', colour: palette.text.primary, dash: '5 3' }] : []),
+          ...(harmonics.length
+            ? [
+                {
+                  name: `mains ${reading.mains!.frequencyHz.toFixed(2)} Hz and multiples`,
+                  colour: palette.verdict.Watch,
+                },
+              ]
+            : []),
+          ...(tones.length
+            ? [
+                {
+                  name: `tones: ${tones
+                    .slice(0, 4)
+                    .map(({ hz }) => Math.round(hz))
+                    .join(', ')} Hz`,
+                  colour: palette.verdict.Silent,
+                  dash: '3 2',
+                },
+              ]
+            : []),
+        ]}
+      />
       <Box
         component="svg"
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}
-        sx={{ width: '100%', maxWidth: WIDTH, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
+        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
       >
         <title id={id}>{summary}</title>
         {y.ticks(6).map((tick) => (
           <g key={tick}>
-            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
+            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
             <text x={MARGIN.left - 6} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
               {String(tick).replace('-', '−')}
             </text>
           </g>
         ))}
-        {DECADES.map(([hz, text]) => (
+        {DECADES.filter((_, n) => width > 500 || n % 3 === 0).map(([hz, text]) => (
           <text
             key={hz}
-            x={Math.min(x(hz), WIDTH - MARGIN.right)}
+            x={Math.min(x(hz), width - MARGIN.right)}
             y={HEIGHT - 7}
             textAnchor={hz === 20_000 ? 'end' : 'middle'}
             fill={palette.text.secondary}
@@ -113,44 +142,6 @@ export function SpectrumChart({ measurement, predicted }: Props) {
             strokeDasharray="6 4"
           />
         )}
-        <g transform={`translate(${MARGIN.left}, 12)`} fill={palette.text.primary}>
-          <line x1={0} x2={16} stroke={palette.primary.main} strokeWidth={1.8} />
-          <text x={21} y={3.5}>
-            measured
-          </text>
-          {expected.length > 0 && (
-            <>
-              <line x1={90} x2={106} stroke={palette.text.primary} strokeWidth={1.6} strokeDasharray="6 4" />
-              <text x={111} y={3.5}>
-                predicted
-              </text>
-            </>
-          )}
-          {harmonics.length > 0 && (
-            <>
-              <line x1={182} x2={198} stroke={palette.verdict.Watch} strokeWidth={1.8} />
-              <text x={203} y={3.5}>
-                mains {reading.mains!.frequencyHz.toFixed(2)} Hz and multiples
-              </text>
-            </>
-          )}
-          {tones.length > 0 && (
-            <>
-              <line x1={372} x2={388} stroke={palette.verdict.Silent} strokeWidth={1.8} strokeDasharray="3 2" />
-              <text x={393} y={3.5}>
-                tones:{' '}
-                {tones
-                  .slice(0, 4)
-                  .map(({ hz }) => Math.round(hz))
-                  .join(', ')}{' '}
-                Hz
-              </text>
-            </>
-          )}
-        </g>
-        <text x={WIDTH - MARGIN.right} y={12} textAnchor="end" dominantBaseline="middle" fill={palette.text.secondary}>
-          dBFS/Hz
-        </text>
       </Box>
     </Box>
   );

@@ -1,4 +1,5 @@
 import { ofPower, type ChannelReading } from '../signal';
+import { aWeight } from '../signal/measure/weighting';
 import { ratio, type Dbfs, type Decibels } from '../units';
 import { quantity } from '../units/format';
 import type { NoiseBudget } from './budget';
@@ -23,47 +24,80 @@ export interface Surplus {
 const WITHIN: Decibels = 3;
 const RUMBLE = 40;
 
-/** Holds a recording against what its line should deliver. @param gain as set while it was recorded, if that is known */
+/** Holds a recording against what its line should deliver; explains what is heard, or what is measured, whichever is more. */
 export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus {
-  const measured = reading.bandDbfs;
   const { dbfs: predicted, dbfsA: predictedA } = budget;
-  const power = (level: Dbfs) => ratio(level) ** 2;
-  const low = budget.density.filter(({ hz }) => hz < RUMBLE);
-  const predictedRumble = low.reduce((sum, each, n) => sum + each.power * width(low, n), 0);
-  const { hum, buzz, tones } = componentsOf(reading);
-  const rumble = Math.min(power(reading.rumbleDbfs), power(reading.broadbandDbfs));
-  const rest = Math.max(0, power(reading.broadbandDbfs) - rumble);
-  const over = [
-    { what: 'hum', power: hum },
-    { what: 'buzz', power: buzz },
-    { what: 'whine', power: tones },
-    { what: 'rumble', power: rumble - predictedRumble },
-    { what: 'broadband noise', power: rest - Math.max(0, power(predicted) - predictedRumble) },
-  ] as const;
-  const excess = over.filter((each) => each.power > 0.01 * power(predicted)).toSorted((a, b) => b.power - a.power);
-  const total = excess.reduce((sum, each) => sum + each.power, 0);
-  const surplus = measured - predicted;
+  const surplus = reading.bandDbfs - predicted;
   const surplusA = reading.aWeightedDbfs - predictedA;
+  const heard = surplusA > surplus;
+  const excess = (heard ? excessHeard(reading, budget) : excessPlain(reading, budget))
+    .filter((each) => each.power > 0.01 * power(heard ? predictedA : predicted))
+    .sort((a, b) => b.power - a.power);
+  const total = excess.reduce((sum, each) => sum + each.power, 0);
   const because =
-    surplus > WITHIN || surplusA > WITHIN
+    Math.max(surplus, surplusA) > WITHIN
       ? excess.map((each) => ({ what: each.what, dbfs: ofPower(each.power), share: each.power / total }))
       : [];
   return {
-    measured,
+    measured: reading.bandDbfs,
     predicted,
     surplus,
     measuredA: reading.aWeightedDbfs,
     predictedA,
     surplusA,
     because,
-    text: inWords(surplus, surplusA, because),
+    text: inWords(surplus, surplusA, because, heard),
   };
+}
+
+interface Excess {
+  what: Surplus['because'][number]['what'];
+  power: number;
+}
+const power = (level: Dbfs): number => ratio(level) ** 2;
+
+/** What is too much, A-weighted. */
+function excessHeard(reading: ChannelReading, { dbfsA }: NoiseBudget): Excess[] {
+  const weighted = (tone: { hz: number; power: number }) => ({ ...tone, power: tone.power * aWeight(tone.hz) });
+  const { mains, tones } = reading;
+  const {
+    hum,
+    buzz,
+    tones: whine,
+  } = componentsOf({
+    ...reading,
+    mains: mains && { ...mains, harmonics: mains.harmonics.map((each) => ({ ...each, ...weighted(each) })) },
+    tones: tones.map((each) => ({ ...each, ...weighted(each) })),
+  });
+  return [
+    { what: 'hum', power: hum },
+    { what: 'buzz', power: buzz },
+    { what: 'whine', power: whine },
+    { what: 'broadband noise', power: power(reading.hissDbfs) - power(dbfsA) },
+  ];
+}
+
+/** What is too much, unweighted. */
+function excessPlain(reading: ChannelReading, { dbfs, density }: NoiseBudget): Excess[] {
+  const { hum, buzz, tones } = componentsOf(reading);
+  const low = density.filter(({ hz }) => hz < RUMBLE);
+  // Rumble is read from 4 Hz on; below the band it falls by 12 dB an octave, which leaves a fifth of its lowest 20 Hz.
+  const expected = low.reduce((sum, each, n) => sum + each.power * width(low, n), 0) + low[0].power * 4;
+  const over = power(reading.broadbandDbfs) - power(dbfs);
+  const rumble = Math.min(over, power(reading.rumbleDbfs) - expected);
+  return [
+    { what: 'hum', power: hum },
+    { what: 'buzz', power: buzz },
+    { what: 'whine', power: tones },
+    { what: 'rumble', power: rumble },
+    { what: 'broadband noise', power: over - Math.max(0, rumble) },
+  ];
 }
 
 const width = (points: readonly { hz: number }[], n: number): number =>
   n + 1 < points.length ? points[n + 1].hz - points[n].hz : n > 0 ? points[n].hz - points[n - 1].hz : 0;
 
-function inWords(plain: Decibels, weighted: Decibels, because: Surplus['because']): string {
+function inWords(plain: Decibels, weighted: Decibels, because: Surplus['because'], heard: boolean): string {
   if (plain < -WITHIN && weighted < -WITHIN)
     return `It is ${quantity(-plain, 'dB')} quieter than predicted (A-weighted ${quantity(-weighted, 'dB')}): the gain may be lower than stated, the room quieter, or the signal does not arrive.`;
   if (because.length === 0)
@@ -72,5 +106,5 @@ function inWords(plain: Decibels, weighted: Decibels, because: Surplus['because'
   const also = others
     .filter(({ share }) => share > 0.05)
     .map(({ what, dbfs }) => `${what} (${quantity(dbfs, 'dBFS')})`);
-  return `It is ${quantity(plain, 'dB')} louder than predicted (A-weighted ${quantity(weighted, 'dB')}). ${Math.round(100 * first.share)} % of what is too much is ${first.what} (${quantity(first.dbfs, 'dBFS')})${also.length ? `; then ${also.join(', ')}` : ''}.`;
+  return `It is ${quantity(plain, 'dB')} louder than predicted (A-weighted ${quantity(weighted, 'dB')}). ${Math.round(100 * first.share)} % of what is too much${heard ? ', A-weighted,' : ''} is ${first.what} (${quantity(first.dbfs, 'dBFS')})${also.length ? `; then ${also.join(', ')}` : ''}.`;
 }

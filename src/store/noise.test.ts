@@ -1,0 +1,109 @@
+import { readFileSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { recordingMeter } from '@/core/signal';
+import { measurementOf } from '@/core/noise/measurement';
+import { measurementSchema } from '@/core/noise/noise.schema';
+import type { Hunt } from '@/core/noise/hunt';
+import { parseDocument } from '@/core/rig';
+import { noise } from '../../tests/signals';
+import { openStore, type Store } from './database';
+import { loadLog } from './log';
+import {
+  beginHunt,
+  changeHunt,
+  keepAudio,
+  keepLadder,
+  keepMeasurement,
+  loadAudio,
+  loadHunt,
+  loadHunts,
+  loadLadders,
+  loadMeasurements,
+  removeMeasurement,
+  StaleHunt,
+} from './noise';
+import { createRig } from './rigs';
+
+const AT = '2026-11-25T20:00:00.000Z';
+const TOLD = { at: AT, who: 'Ida', text: 'told' };
+let folder: string;
+let store: Store;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'inlet-check-'));
+  store = openStore(join(folder, 'noise.sqlite'));
+  createRig(store, parseDocument(readFileSync('demo/lock-nine.json', 'utf8')), 'rig');
+});
+afterEach(() => {
+  store.close();
+  rmSync(folder, { recursive: true });
+});
+
+function measurement() {
+  const meter = recordingMeter(48_000, 1, 96_000);
+  meter.push([noise(96_000, 0.001)]);
+  return measurementOf(meter, 0);
+}
+const kept = () => ({
+  line: 'guide',
+  at: AT,
+  who: 'Ida',
+  origin: 'file' as const,
+  name: 'evening',
+  gain: 41.5,
+  measurement: measurement(),
+});
+
+test('figures are kept with line, gain and date; what a meter makes passes the door as it is', () => {
+  const { at: _at, ...sent } = kept();
+  expect(measurementSchema.validate(JSON.parse(JSON.stringify(sent))).error).toBeUndefined();
+  expect(measurementSchema.validate({ ...sent, colour: 'red' }).error?.message).toContain('colour');
+  const id = keepMeasurement(store, 'rig', kept(), 'measured it');
+  expect(loadMeasurements(store, 'rig')).toEqual([{ id, ...kept() }]);
+  expect(loadLog(store, 'rig')).toContainEqual(
+    expect.objectContaining({ kind: 'measured', text: 'measured it', lines: ['guide'], who: 'Ida' }),
+  );
+});
+
+test('sound only where it was asked for; it goes with its figures, and no other rig has them', () => {
+  const id = keepMeasurement(store, 'rig', kept(), '');
+  expect(loadAudio(store, 'rig', id)).toBeUndefined();
+  expect(keepAudio(store, 'rig', id, Buffer.from('RIFF'))).toBe(true);
+  expect(loadAudio(store, 'rig', id)?.toString()).toBe('RIFF');
+  expect(loadMeasurements(store, 'rig')[0].audio).toBe(true);
+  expect(loadAudio(store, 'other', id)).toBeUndefined();
+  expect(keepAudio(store, 'other', id, Buffer.from('x'))).toBe(false);
+  expect(removeMeasurement(store, 'other', id)).toBe(false);
+  expect(removeMeasurement(store, 'rig', id)).toBe(true);
+  expect(loadMeasurements(store, 'rig')).toEqual([]);
+});
+
+test('ladders are kept rung by rung', () => {
+  const measured = { power: 1e-8, error: 1e-10 };
+  const readings = [{ rung: 'as-used' as const, gain: 40, plain: measured, weighted: measured }];
+  keepLadder(store, 'rig', { line: 'guide', at: AT, who: '', kind: 'moving coil', readings }, 'Ladder');
+  expect(loadLadders(store, 'rig')).toMatchObject([{ line: 'guide', kind: 'moving coil', readings }]);
+});
+
+test('a hunt survives the process, takes steps in turn, and refuses one about an older version', () => {
+  const hunt: Hunt = {
+    way: 'take-away',
+    line: 'guide',
+    suspects: [
+      { id: 'a', name: 'A', kind: 'charger' },
+      { id: 'b', name: 'B', kind: 'lamp' },
+    ],
+    steps: [],
+  };
+  const { id } = beginHunt(store, 'rig', hunt, TOLD);
+  const step = { on: ['a'], components: { hum: 0, buzz: 0, tones: 1e-8, hiss: 1e-9 }, at: AT };
+  expect(changeHunt(store, 'rig', id, 1, { step }, TOLD)).toMatchObject({ version: 2 });
+  expect(() => changeHunt(store, 'rig', id, 1, { step }, TOLD)).toThrow(StaleHunt);
+  store.close();
+  store = openStore(join(folder, 'noise.sqlite'));
+  expect(loadHunt(store, 'rig', id)?.hunt.steps).toEqual([step]);
+  expect(changeHunt(store, 'rig', id, 2, { undo: true }, TOLD)?.hunt.steps).toEqual([]);
+  expect(changeHunt(store, 'rig', 99, 1, { step }, TOLD)).toBeUndefined();
+  expect(loadHunts(store, 'rig')).toHaveLength(1);
+  expect(loadLog(store, 'rig').filter(({ kind }) => kind === 'hunt')).toHaveLength(3);
+});

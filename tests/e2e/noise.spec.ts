@@ -1,0 +1,237 @@
+import { expect, test, type Page } from '@playwright/test';
+import { wavBody, wavHead } from '@/core/signal/wav/writer';
+import { amplitude, noise, sine, sum } from '../signals';
+import { choose, copyOf, openNoise, reading, saved } from './rig';
+
+const RATE = 48_000;
+
+const kept = (page: Page) => page.getByRole('list', { name: 'Kept measurements' }).getByRole('listitem');
+
+/** A mono recording as a file. */
+const wavFile = (name: string, samples: Float32Array) => ({
+  name,
+  mimeType: 'audio/wav',
+  buffer: Buffer.concat([wavHead(RATE, 1, samples.length), wavBody([samples])]),
+});
+
+async function fault(page: Page, ...names: string[]) {
+  await page.getByRole('combobox', { name: 'It has' }).click();
+  for (const name of names) await page.getByRole('option', { name }).click();
+  await page.keyboard.press('Escape');
+}
+
+test('level and budget: whose noise it is, what a booster gains, a quieter room', async ({ page }) => {
+  const rig = await copyOf(page, 'Budget', 'lock-nine-mended');
+  await openNoise(page, rig, "Guide's stand");
+  const plan = page.getByLabel('Level plan');
+  await expect(plan).toContainText('41.5 dB');
+  await expect(plan).toContainText('−12.0 dBFS');
+  await expect(page.getByRole('heading', { name: /Whose noise it is: Preamplifier/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Unweighted' }).click();
+  await expect(page.getByRole('heading', { name: 'Whose noise it is: Room' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Do it: Insert an inline booster' }).click();
+  await expect(plan).toContainText('16.4 dB');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(plan).toContainText('41.5 dB');
+
+  await page.getByRole('button', { name: /^Room: 24 dB\(A\)/ }).click();
+  await page.getByLabel('Level, dB(A)').fill('44');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: /^Room: 44 dB\(A\)/ })).toBeVisible();
+  await page.getByRole('button', { name: 'A-weighted', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Whose noise it is: Room' })).toBeVisible();
+  await saved(page);
+});
+
+test('a file: measured in the browser, or told what is wrong with it', async ({ page }) => {
+  await openNoise(page, 'lock-nine-mended', "Guide's stand", 'Measure');
+  const input = page.getByLabel('WAV file to measure');
+  const hum = [1, 3, 5].map((order) => sine(8 * RATE, 50 * order, amplitude(-50 - 5 * order), RATE));
+  await input.setInputFiles(wavFile('hold, evening.wav', sum(noise(8 * RATE, amplitude(-75)), ...hum)));
+  await expect(reading(page)).toContainText('Hum: the fundamental and odd harmonics');
+  await expect(page.getByRole('img', { name: /Mains at 50.00 Hz/ })).toBeVisible();
+
+  await input.setInputFiles(wavFile('half a second.wav', noise(RATE / 2, amplitude(-60))));
+  await expect(reading(page).getByRole('alert')).toContainText('0.5 s long');
+
+  await input.setInputFiles({
+    name: 'letter.wav',
+    mimeType: 'audio/wav',
+    buffer: Buffer.from('Dear keeper of the lock'),
+  });
+  await expect(page.getByRole('alert').filter({ hasText: /WAV/ })).toBeVisible();
+  await input.setInputFiles({ name: 'empty.wav', mimeType: 'audio/wav', buffer: Buffer.alloc(0) });
+  await expect(page.getByRole('alert').filter({ hasText: /empty/i })).toBeVisible();
+});
+
+test('the simulated interface: faults named, the surplus explained, figures kept, removed, put back and logged', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Measured', 'lock-nine-mended');
+  await openNoise(page, rig, "Guide's stand", 'Measure');
+  const simulated = page.getByRole('button', { name: 'Simulated interface' });
+  await simulated.click();
+  await expect(page.getByLabel('Where it comes from')).toContainText('agree within 3 dB');
+  await page.getByLabel('Name', { exact: true }).fill('before the show');
+  await page.getByRole('checkbox', { name: 'the sound too' }).check();
+  await page.getByRole('button', { name: 'Keep the figures' }).click();
+  await expect(page.getByRole('link', { name: 'Sound of before the show' })).toBeVisible();
+
+  await fault(page, 'a ground loop', 'a charger on the audio strip');
+  await simulated.click();
+  await expect(reading(page)).toContainText('Buzz: 100 Hz and a long comb');
+  await expect(reading(page)).toContainText('Steady tones in the kilohertz range');
+  await expect(page.getByLabel('Where it comes from')).toContainText('is buzz');
+  await page.getByLabel('Name', { exact: true }).fill('after the interval');
+  await page.getByRole('button', { name: 'Keep the figures' }).click();
+  await expect(kept(page)).toHaveCount(2);
+  await expect(page.getByRole('img', { name: /^2 noise floors/ })).toBeVisible();
+
+  await page.reload();
+  await page
+    .getByRole('navigation', { name: 'Lines' })
+    .getByRole('button', { name: /^Guide's stand/ })
+    .click();
+  await expect(kept(page)).toHaveCount(2);
+  await expect(kept(page).first()).toContainText('after the interval');
+  await page.getByRole('button', { name: 'Remove after the interval' }).click();
+  await expect(kept(page)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(kept(page)).toHaveCount(2);
+
+  const sound = await page.request.get(
+    (await page.getByRole('link', { name: 'Sound of before the show' }).getAttribute('href'))!,
+  );
+  expect((await sound.body()).subarray(0, 4).toString()).toBe('RIFF');
+  await page.goto(`/log?rig=${rig}`);
+  await expect(page.getByText(/“after the interval”, simulated interface/).first()).toBeVisible();
+});
+
+test('a gate and a talking room are refused; a live stream shows how far it is and can be cancelled', async ({
+  page,
+}) => {
+  await openNoise(page, 'lock-nine-mended', "Guide's stand", 'Measure');
+  const simulated = page.getByRole('button', { name: 'Simulated interface' });
+  await fault(page, 'a gate left on');
+  await simulated.click();
+  await expect(reading(page).getByRole('alert')).toContainText('A gate or expander shuts');
+  await expect(page.getByLabel('What was measured')).toContainText('not a noise floor');
+
+  await choose(page, 'Pace', 'live');
+  await simulated.click();
+  await expect(page.getByRole('progressbar', { name: 'How far it is' })).toBeVisible();
+  await expect(page.getByText(/Listening to simulated interface: [1-9]/)).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('progressbar')).toHaveCount(0);
+  await expect(simulated).toBeVisible();
+});
+
+test('the target is typed and stays', async ({ page }) => {
+  await openNoise(page, 'lock-nine-mended', "Guide's stand");
+  await expect(page.getByLabel('Level plan')).toContainText('target −60.0 dBFS');
+  await page.getByLabel('Acceptable floor (dBFS RMS)').fill('-80');
+  await expect(page.getByLabel('Level plan')).toContainText('target −80.0 dBFS');
+  await page.getByLabel('Acceptable floor (dBFS RMS)').fill('loud');
+  await expect(page.getByText('a level below 0, such as −60')).toBeVisible();
+});
+
+test('the ladder on the moving coil names the preamplifier; from the bottom up it is refused', async ({ page }) => {
+  const rig = await copyOf(page, 'Ladder', 'lock-nine-mended');
+  await openNoise(page, rig, "Guide's stand", 'Ladder');
+  const simulated = page.getByRole('button', { name: 'Simulated interface' });
+  const current = page.locator('[aria-current="step"]');
+  // Begun in the middle: nobody knows what the parts add up to.
+  await page.getByRole('button', { name: 'Measure: Source quiet' }).click();
+  await simulated.click();
+  await expect(current).toContainText('Gain down');
+  await simulated.click();
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('first rung is everything as used');
+  await page.getByRole('button', { name: 'Measure: Everything as used' }).click();
+  await simulated.click();
+  await expect(page.getByRole('heading', { name: /^Preamplifier adds most: −8/ })).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Who adds what, A-weighted' })).toContainText('Resistance of the coil');
+  await page.getByRole('button', { name: 'Keep this ladder' }).click();
+  await expect(page.getByRole('list', { name: 'Kept ladders' })).toContainText('adds most');
+});
+
+test('the ladder on the condenser names the room', async ({ page }) => {
+  await openNoise(page, 'lock-nine-mended', 'Wheelhouse, large condenser', 'Ladder');
+  const current = page.locator('[aria-current="step"]');
+  for (const next of ['Source quiet', 'Feed off', 'Output of the preamplifier down']) {
+    await page.getByRole('button', { name: 'Simulated interface' }).click();
+    await expect(current).toContainText(next);
+  }
+  await expect(page.getByRole('heading', { name: /^Room adds most/ })).toBeVisible();
+});
+
+test('the hunt on Lock Nine: left and gone on with, it finds the loop and the charger, and is a page to share', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  const rig = await copyOf(page, 'Hunted', 'lock-nine');
+  await openNoise(page, rig, 'Trio, pair A left', 'Hunt');
+  await expect(page.getByRole('alert').filter({ hasText: 'Never lift the protective earth' })).toBeVisible();
+  await page.getByRole('button', { name: 'Begin the hunt' }).click();
+  const measure = page.getByRole('region', { name: 'Next measurement' });
+  const done = page.getByText(/After \d+ measurements nothing more would be learned/);
+  let count = 0;
+  for (; count < 16 && !(await done.isVisible()); count++) {
+    await measure.getByRole('button', { name: 'Simulated interface' }).click();
+    await expect(page.getByRole('heading', { name: `Measurement ${count + 2}`, exact: true }).or(done)).toBeVisible({
+      timeout: 30_000,
+    });
+    if (count !== 2) continue;
+    await page.reload();
+    await page.getByRole('tab', { name: 'Hunt' }).click();
+    await expect(page.getByRole('heading', { name: 'Measurement 4', exact: true })).toBeVisible();
+  }
+  await expect(done).toBeVisible();
+  expect(count).toBeLessThan(16);
+  const account = page.getByRole('region', { name: 'The account' });
+  await expect(account).toContainText('Hold desk together with Laptop – a loop: only both together');
+  await expect(account).toContainText('Phone charger');
+  await page.getByRole('link', { name: 'As a page to share' }).click();
+  await expect(page.getByRole('heading', { name: 'Noise hunt: Trio, pair A left' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('Hold desk together with Laptop');
+  await expect(page.getByRole('main')).toContainText('Never lift the protective earth');
+  await page.goto(`/log?rig=${rig}`);
+  await expect(page.getByText(/^Hunt, measurement 1: everything on/)).toBeVisible();
+});
+
+test('without an input the browser’s refusal is told in words', async ({ page }) => {
+  await page.addInitScript(() => {
+    navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('denied', 'NotAllowedError'));
+  });
+  await openNoise(page, 'lock-nine-mended', "Guide's stand", 'Measure');
+  await page.getByRole('button', { name: 'Record this browser’s input' }).click();
+  await expect(page.getByRole('tabpanel').getByRole('alert')).toContainText('was not allowed to use an input');
+});
+
+test('doors: what is wrong is answered with what to change', async ({ request }) => {
+  const of = async (path: string) => {
+    const response = await request.get(path);
+    return { status: response.status(), message: (await response.json()).error?.message as string };
+  };
+  expect(await of('/api/rigs/lock-nine/interface?line=nobody')).toMatchObject({ status: 404 });
+  expect((await of('/api/rigs/lock-nine/interface?line=guide&faults=ghost')).message).toContain('knows no ghost');
+  expect((await of('/api/rigs/lock-nine/interface?line=large-condenser')).status).toBe(409);
+  const bad = await request.post('/api/rigs/lock-nine/measurements', { data: { line: 'guide' } });
+  expect(bad.status()).toBe(400);
+  const begun = await request.post('/api/rigs/lock-nine/hunts', {
+    data: {
+      way: 'build-up',
+      line: 'guide',
+      suspects: ['one', 'two'].map((id) => ({ id, name: id, kind: 'charger' })),
+    },
+  });
+  const { id } = await begun.json();
+  const components = { hum: 0, buzz: 0, tones: 0, hiss: 1e-9 };
+  const step = (version: number, on: string[]) =>
+    request.post(`/api/rigs/lock-nine/hunts/${id}`, { data: { version, step: { on, components } } });
+  expect((await step(1, ['three'])).status()).toBe(400);
+  expect((await step(1, ['one'])).ok()).toBe(true);
+  const stale = await step(1, ['two']);
+  expect(stale.status()).toBe(409);
+  expect((await stale.json()).error.current.hunt.steps).toHaveLength(1);
+});
