@@ -7,7 +7,7 @@ import { solveSystem } from '@/core/circuit/operatingPoint';
 import { lineCircuit, type Line } from '@/core/gear';
 import { parseDocument } from '@/core/rig';
 import { plans } from './plans';
-import { recordings } from './recordings';
+import { enormousRecording, recordings } from './recordings';
 import { bigRig } from './rigs';
 import { switchPresses } from './screen';
 import { sheets } from './sheets';
@@ -166,6 +166,7 @@ void oneLine()
   .then(wholeRigs)
   .then(sheets)
   .then(recordings)
+  .then(enormousRecording)
   .then(plans)
   .then(screen)
   .then(() => process.exit(0));

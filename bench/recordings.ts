@@ -1,5 +1,6 @@
-import { execFileSync } from 'node:child_process';
-import { closeSync, mkdtempSync, openSync, rmSync, writeSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { closeSync, mkdtempSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { recordingMeter, wavReader, type RecordingMeter } from '@/core/signal';
@@ -70,6 +71,46 @@ export function recordings(): void {
     );
   } catch {
     console.log('sox is not installed: nothing to compare with');
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+/** Bytes of samples that fill a file of 2 GiB, in pieces of ten seconds. */
+const ENORMOUS = 2 ** 31 - 2 * 960_000;
+
+/** The terminal on a file of 2 GiB: times real time, from start to answer, and the most memory it ever had. */
+export async function enormousRecording(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'inlet-check-bench-'));
+  try {
+    const path = join(folder, 'enormous.wav');
+    const [head, body] = [recording(10).subarray(0, 44), recording(10).subarray(44)];
+    const pieces = Math.floor(ENORMOUS / body.length);
+    head.writeUInt32LE(36 + pieces * body.length, 4);
+    head.writeUInt32LE(pieces * body.length, 40);
+    const handle = openSync(path, 'w');
+    writeSync(handle, head);
+    for (let n = 0; n < pieces; n++) writeSync(handle, body);
+    closeSync(handle);
+    const start = performance.now();
+    const child = spawn(process.execPath, ['--import', 'tsx', 'src/cli/noise.ts', path], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
+    let most = 0;
+    const look = setInterval(() => {
+      try {
+        const [, kilobytes] = /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${child.pid}/status`, 'utf8')) ?? [];
+        most = Math.max(most, Number(kilobytes ?? 0));
+      } catch {
+        // It has ended meanwhile, or this is no Linux.
+      }
+    }, 100);
+    const [code] = await once(child, 'exit');
+    clearInterval(look);
+    const seconds = (performance.now() - start) / 1000;
+    console.log(
+      `2 GiB in the terminal: ${((pieces * 10) / seconds).toFixed(0)} times real time (aim: 200), resident memory ${(most / 1024).toFixed(0)} MB at most (aim: below 250)${code === 0 ? '' : `, but it ended with ${code}`}`,
+    );
   } finally {
     rmSync(folder, { recursive: true });
   }

@@ -1,7 +1,7 @@
 import { chromium, type Page } from '@playwright/test';
 import { chromiumLaunch } from '../tests/chromium';
 
-/** Takes the pictures of docs/screenshots from a running `scripts/demo` with untouched demo data: URL as argument. */
+/** Takes the pictures of docs/screenshots from a running `scripts/demo` with untouched demo data: URL as argument, then names where not all are wanted. */
 const base = process.argv[2] ?? 'http://127.0.0.1:3000';
 
 interface Picture {
@@ -31,19 +31,7 @@ const pictures: Picture[] = [
     then: (page) => page.getByRole('button', { name: 'cable 20 m, old' }).first().click(),
   },
   { name: 'rig-mended', path: '/rig?rig=lock-nine-mended' },
-  { name: 'rig-tablet', path: '/rig?line=double-bass', width: 820, height: 1100 },
   { name: 'rig-phone', path: '/rig', width: 390, height: 844 },
-  {
-    name: 'rig-phone-why',
-    path: '/rig',
-    width: 390,
-    height: 844,
-    then: (page) =>
-      page
-        .getByRole('button', { name: /^Guide, body-worn / })
-        .first()
-        .click(),
-  },
   {
     name: 'kit',
     path: '/kit',
@@ -66,15 +54,6 @@ pictures.push(
       await tab('Chains')(page);
       await page.getByRole('combobox', { name: 'From' }).click();
       await page.getByRole('option', { name: 'Double bass', exact: true }).click();
-    },
-  },
-  {
-    name: 'plan-supplies',
-    path: '/plan',
-    then: async (page) => {
-      await tab('Supplies')(page);
-      await page.getByRole('combobox', { name: 'For the line' }).click();
-      await page.getByRole('option', { name: 'Wheelhouse, large condenser', exact: true }).click();
     },
   },
   { name: 'plan-batteries', path: '/plan', then: tab('Batteries') },
@@ -165,9 +144,61 @@ pictures.push(
   },
 );
 
+const line = (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Lines' })
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .click();
+const listen = (page: Page) => page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+
+pictures.push(
+  { name: 'noise', path: `/noise?rig=${MENDED}`, then: (page) => line(page, "Guide's stand") },
+  {
+    name: 'noise-measure-dark',
+    path: `/noise?rig=${MENDED}`,
+    scheme: 'dark',
+    height: 1000,
+    then: async (page) => {
+      await line(page, "Guide's stand");
+      await tab('Measure')(page);
+      await listen(page);
+      await page.getByRole('button', { name: 'Keep the figures' }).click();
+      await page.getByRole('combobox', { name: 'It has' }).click();
+      for (const name of ['a ground loop', 'a charger on the audio strip'])
+        await page.getByRole('option', { name }).click();
+      await page.keyboard.press('Escape');
+      await listen(page);
+      await page.getByText('is buzz').waitFor();
+      await page.getByRole('button', { name: 'Keep the figures' }).click();
+      await page.getByText('Kept, with the line').waitFor({ state: 'hidden', timeout: 20_000 });
+      await page.getByRole('tabpanel').evaluate((panel) => panel.lastElementChild!.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'noise-hunt',
+    path: '/noise?rig=lock-nine',
+    height: 1000,
+    then: async (page) => {
+      await tab('Hunt')(page);
+      await page.getByRole('button', { name: 'Begin the hunt' }).click();
+      const done = page.getByText(/nothing more would be learned/);
+      for (let step = 2; !(await done.isVisible()); step++) {
+        await listen(page);
+        await page
+          .getByRole('heading', { name: `Measurement ${step}`, exact: true })
+          .or(done)
+          .waitFor();
+      }
+    },
+  },
+);
+
 async function take() {
   const browser = await chromium.launch(chromiumLaunch);
-  for (const { name, path, width = 1280, height = 800, scheme = 'light', then } of pictures) {
+  const only = process.argv.slice(3);
+  for (const { name, path, width = 1280, height = 800, scheme = 'light', then } of pictures.filter(
+    ({ name: each }) => only.length === 0 || only.includes(each),
+  )) {
     const page = await browser.newPage({ viewport: { width, height }, colorScheme: scheme });
     await page.goto(`${base}${path}`);
     // Every line is solved, and so is every switch.

@@ -30,9 +30,10 @@ function readingOf(file: number): object {
     onBlock: (block) => meter!.push(block),
   });
   try {
-    for (;;) {
-      // A fresh piece each time: the reader may keep the end of it.
-      const bytes = new Uint8Array(PIECE);
+    // Two pieces in turn: the reader may keep the end of one until the next has come.
+    const pieces = [new Uint8Array(PIECE), new Uint8Array(PIECE)];
+    for (let n = 0; ; n++) {
+      const bytes = pieces[n % 2];
       const count = readSync(file, bytes, 0, PIECE, null);
       if (count === 0) break;
       reader.push(bytes.subarray(0, count));

@@ -17,7 +17,7 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
     return kept.length < off.length ? `on: ${kept.join(', ') || 'nothing'}` : `off: ${off.join(', ')}`;
   };
   return (
-    <Box component="section" aria-label="Measurements" sx={{ mt: 2.5, overflowX: 'auto' }}>
+    <Box component="section" aria-label="Measurements" tabIndex={0} sx={{ mt: 2.5, overflowX: 'auto' }}>
       <Typography variant="h3" component="h3">
         Measurements, dBFS
       </Typography>

@@ -19,6 +19,9 @@ export type Metering =
   | { state: 'measuring'; origin: Origin; name: string; seconds: number; share?: number; peak: number }
   | { state: 'failed'; message: string };
 
+/** Largest file whose sound can be kept, in bytes. */
+const MOST_SOUND = 64 * 1024 * 1024;
+
 /** Measures one recording at a time in a worker; each can be stopped. */
 export function useMeter(onMeasured: (measured: Measured) => void) {
   const [metering, setMetering] = useState<Metering>({ state: 'idle' });
@@ -35,7 +38,7 @@ export function useMeter(onMeasured: (measured: Measured) => void) {
 
   /** Starts a worker whose reports become this hook's state. */
   const begin = useCallback(
-    (origin: Origin, name: string, warning?: string): Meter => {
+    (origin: Origin, name: string, { warning, sound }: { warning?: string; sound?: Blob } = {}): Meter => {
       stop();
       setMetering({ state: 'measuring', origin, name, seconds: 0, peak: 0 });
       const own = startMeter((report: MeterReport) => {
@@ -47,7 +50,8 @@ export function useMeter(onMeasured: (measured: Measured) => void) {
         }
         stop();
         if (report.tells === 'failed') setMetering({ state: 'failed', message: report.message });
-        else onMeasured({ ...report.recorded, origin, name, ...(warning && { warning }) });
+        else
+          onMeasured({ ...report.recorded, origin, name, ...(warning && { warning }), ...(sound && { audio: sound }) });
       });
       meter.current = own;
       return own;
@@ -55,7 +59,14 @@ export function useMeter(onMeasured: (measured: Measured) => void) {
     [stop, onMeasured],
   );
 
-  const file = useCallback((chosen: File) => begin('file', chosen.name).order({ do: 'file', file: chosen }), [begin]);
+  const file = useCallback(
+    (chosen: File) =>
+      begin('file', chosen.name, chosen.size <= MOST_SOUND ? { sound: chosen } : {}).order({
+        do: 'file',
+        file: chosen,
+      }),
+    [begin],
+  );
   const simulated = useCallback(
     (path: string, name: string) => begin('simulated', name).order({ do: 'fetch', path }),
     [begin],
@@ -70,7 +81,7 @@ export function useMeter(onMeasured: (measured: Measured) => void) {
       stop();
       const opened = await openInput();
       if ('refused' in opened) return setMetering({ state: 'failed', message: opened.refused });
-      const own = begin('browser', opened.label, opened.warning);
+      const own = begin('browser', opened.label, { warning: opened.warning });
       input.current = opened;
       own.order({ do: 'listen', sampleRate: opened.sampleRate, channels: opened.channels });
       let frames = 0;

@@ -52,7 +52,7 @@ export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
             Kept with the rig
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            These do not change a verdict here. They travel in the rig&apos;s file for switching, batteries and noise.
+            These do not change a verdict here. They decide in switching, batteries and noise.
           </Typography>
           {SCHOOL_NAMES.filter((name) => !deciding.includes(name)).map(field)}
         </Stack>

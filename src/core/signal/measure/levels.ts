@@ -20,8 +20,8 @@ export interface Levels {
   mean: number;
   /** Of every 400 ms. */
   windows: number[];
-  /** Of every 20 ms above 1 kHz. */
-  short: number[];
+  /** Of every 20 ms above 1 kHz; hours of them, so they are kept small. */
+  short: Float32Array;
   clippedRuns: number;
   zeroRuns: number;
   /** Seconds of exact zeros. */
@@ -49,7 +49,8 @@ export function levelMeter(sampleRate: Hertz) {
   const zeroRun = Math.round(ZERO_RUN * sampleRate);
   const pass = Math.exp((-2 * Math.PI * CUT) / sampleRate);
   const windows: number[] = [];
-  const shorts: number[] = [];
+  let shorts = new Float32Array(1024);
+  let shortCount = 0;
   let [frames, peak, squares, sum] = [0, 0, 0, 0];
   let [window, inWindow, short, inShort] = [0, 0, 0, 0];
   let [full, zero, clippedRuns, zeroRuns, zeros, clicks] = [0, 0, 0, 0, 0, 0];
@@ -127,7 +128,12 @@ export function levelMeter(sampleRate: Hertz) {
         inShort += to - from;
         from = to;
         if (inShort < perShort) continue;
-        shorts.push(short / perShort);
+        if (shortCount === shorts.length) {
+          const longer = new Float32Array(2 * shorts.length);
+          longer.set(shorts);
+          shorts = longer;
+        }
+        shorts[shortCount++] = short / perShort;
         short = inShort = 0;
         if (++inWindow < perWindow) continue;
         windows.push(window / (perWindow * perShort));
@@ -142,7 +148,7 @@ export function levelMeter(sampleRate: Hertz) {
         power: frames ? squares / frames : 0,
         mean: frames ? sum / frames : 0,
         windows: windows.length ? windows : frames ? [squares / frames] : [],
-        short: shorts,
+        short: shorts.subarray(0, shortCount),
         clippedRuns,
         zeroRuns: zeroRuns + open,
         zeros: (zeros + (open ? zero : 0)) / sampleRate,

@@ -47,7 +47,7 @@ export function welch(sampleRate: Hertz, length: number) {
   );
   const sum = new Float64Array(hop + 1);
   const weighted: number[] = [];
-  const held = new Float64Array(length + hop);
+  const held = new Float32Array(length + hop);
   const packed = new Float64Array(2 * length);
   // A plain array: the transform is twice as quick into one as into a typed one.
   const spectrum = fft.createComplexArray();
@@ -90,7 +90,7 @@ export function welch(sampleRate: Hertz, length: number) {
 }
 
 /** One segment as real parts and, where there is one, the next as imaginary parts; both behind the window. */
-function pack(packed: Float64Array, held: Float64Array, window: Float64Array, next: number | undefined): void {
+function pack(packed: Float64Array, held: Float32Array, window: Float64Array, next: number | undefined): void {
   const { length } = window;
   if (next === undefined) packed.fill(0);
   for (let n = 0; n < length; n++) packed[2 * n] = held[n] * window[n];

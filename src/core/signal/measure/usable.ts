@@ -26,24 +26,24 @@ const GATE_DEPTH = 15;
 /** Steady noise of 20 ms stays within this from its tenth to its ninetieth percentile, in dB (measured on white and pink noise). */
 const STEADY = 6;
 
-const percentile = (sorted: readonly number[], share: number): number =>
+const percentile = (sorted: Float32Array, share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))];
 
 /** A gate or expander, from the short windows: steps down to a level that hardly moves, or to nothing. */
 export function gateOf({ short }: Levels): Gate | undefined {
   const levels = short.slice(1).map(ofPower);
   if (levels.length < 20) return undefined;
-  const sorted = levels.toSorted((a, b) => a - b);
+  const sorted = levels.toSorted();
   const [low, high] = [percentile(sorted, 0.02), percentile(sorted, 0.9)];
   if (high - low < GATE_DEPTH) return undefined;
   const middle = (Math.max(low, high - 60) + high) / 2;
-  const shut = levels.map((level) => level < middle);
+  const shut = Uint8Array.from(levels, (level) => (level < middle ? 1 : 0));
   const stretches = stretchesOf(shut);
   // A gate holds: what is shut for a moment only is a pause between syllables, or a beat.
   const held = stretches.filter((length) => length >= 5).length;
-  const down = levels.filter((_, n) => shut[n]);
+  const down = levels.filter((_, n) => shut[n] === 1);
   if (held === 0 || down.length === 0) return undefined;
-  const plateau = down.toSorted((a, b) => a - b);
+  const plateau = down.toSorted();
   const flat = percentile(plateau, 0.8) - percentile(plateau, 0.2) < 2.5;
   const sudden = fallsSuddenly(levels, shut);
   if (!flat || !sudden) return undefined;
@@ -51,11 +51,11 @@ export function gateOf({ short }: Levels): Gate | undefined {
 }
 
 /** Lengths of the stretches that are shut. */
-function stretchesOf(shut: readonly boolean[]): number[] {
+function stretchesOf(shut: Uint8Array): number[] {
   const lengths: number[] = [];
   let length = 0;
-  for (const each of [...shut, false]) {
-    if (each) length++;
+  for (let n = 0; n <= shut.length; n++) {
+    if (shut[n] === 1) length++;
     else if (length > 0) {
       lengths.push(length);
       length = 0;
@@ -65,14 +65,14 @@ function stretchesOf(shut: readonly boolean[]): number[] {
 }
 
 /** Whether most of the falls happen within three short windows. */
-function fallsSuddenly(levels: readonly number[], shut: readonly boolean[]): boolean {
+function fallsSuddenly(levels: Float32Array, shut: Uint8Array): boolean {
   let [falls, sudden] = [0, 0];
   for (let n = 3; n < levels.length - 1; n++)
-    if (shut[n] && !shut[n - 1]) {
+    if (shut[n] === 1 && shut[n - 1] === 0) {
       falls++;
       if (Math.max(...levels.slice(n - 3, n)) - Math.min(levels[n], levels[n + 1]) > GATE_DEPTH * 0.8) sudden++;
     }
-  return falls > 0 ? sudden >= falls / 2 : shut[0];
+  return falls > 0 ? sudden >= falls / 2 : shut[0] === 1;
 }
 
 /** Everything that keeps a reading from being a noise floor. */
@@ -118,11 +118,8 @@ export function refusalsOf(levels: Levels, sampleRate: number): Refusal[] {
 }
 
 /** Whether short windows move as sounds do and steady noise does not. */
-function moves(short: readonly number[]): boolean {
-  const sorted = short
-    .slice(1)
-    .map(ofPower)
-    .sort((a, b) => a - b);
+function moves(short: Float32Array): boolean {
+  const sorted = short.slice(1).map(ofPower).sort();
   if (sorted.length < 20) return false;
   return percentile(sorted, 0.9) - percentile(sorted, 0.1) > STEADY;
 }
