@@ -27,6 +27,15 @@ async function violations(page: Page): Promise<string[]> {
   });
 }
 
+/** Accessible, and without sideways scrolling. */
+async function fitsAndIsAccessible(page: Page) {
+  await page.waitForTimeout(500);
+  expect(await violations(page)).toEqual([]);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0);
+}
+
 for (const colorScheme of ['light', 'dark'] as const)
   for (const [width, height] of [
     [1280, 800],
@@ -104,13 +113,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       browser,
     }) => {
       const page = await browser.newPage({ viewport: { width, height }, colorScheme });
-      const fits = async () => {
-        await page.waitForTimeout(500);
-        expect(await violations(page)).toEqual([]);
-        expect(
-          await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-        ).toBeLessThanOrEqual(0);
-      };
+      const fits = () => fitsAndIsAccessible(page);
       const rig = await copyOf(page, `Seen at ${width}, ${colorScheme}`);
       await page.goto(`/switch?rig=${rig}`);
       await expect(page.getByText('in step')).toBeVisible();
@@ -145,13 +148,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       browser,
     }) => {
       const page = await browser.newPage({ viewport: { width, height }, colorScheme });
-      const fits = async () => {
-        await page.waitForTimeout(500);
-        expect(await violations(page)).toEqual([]);
-        expect(
-          await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-        ).toBeLessThanOrEqual(0);
-      };
+      const fits = () => fitsAndIsAccessible(page);
       const rig = await copyOf(page, `Heard at ${width}, ${colorScheme}`, 'lock-nine-mended');
       await page.goto(`/noise?rig=${rig}`);
       await expect(page.getByRole('heading', { name: /^Whose noise it is/ })).toBeVisible();

@@ -7,6 +7,7 @@ import { extent, line as curveLine, curveStepAfter, scaleLinear } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
 import { quantity } from '@/core/units/format';
+import { GridLines } from '@/ui/figures/GridLines';
 import { useChartWidth } from './useChartWidth';
 
 const HEIGHT = 120;
@@ -42,14 +43,13 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
         <title id={id}>
           {`From ${quantity(quietestDbfs, 'dBFS')} to ${quantity(loudestDbfs, 'dBFS')} RMS; target ${quantity(target, 'dBFS')}.`}
         </title>
-        {y.ticks(4).map((tick) => (
-          <g key={tick}>
-            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
-            <text x={MARGIN.left - 6} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
-              {String(tick).replace('-', '−')}
-            </text>
-          </g>
-        ))}
+        <GridLines
+          ticks={y.ticks(4)}
+          y={y}
+          left={MARGIN.left}
+          right={width - MARGIN.right}
+          text={(tick) => String(tick).replace('-', '−')}
+        />
         {x.ticks(width > 500 ? 8 : 4).map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - 7} textAnchor="middle" fill={palette.text.secondary}>
             {tick} s

@@ -8,8 +8,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useRef, useState, type ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { quantity } from '@/core/units/format';
+import { DropZone } from '@/ui/files/DropZone';
 import type { useMeter } from './useMeter';
 
 interface Props {
@@ -27,7 +28,6 @@ interface Props {
 export function MeasureControl({ meter, seconds, simulated, settings, disabled }: Props) {
   const { metering, file, listen, finish, stop, dismiss } = meter;
   const input = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
   const take = (chosen: File | undefined) => chosen && file(chosen);
   if (metering.state === 'measuring') {
     const { share, name, origin, peak } = metering;
@@ -58,29 +58,7 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
   }
   return (
     <>
-      <Box
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={(event) => {
-          event.preventDefault();
-          setOver(false);
-          if (!disabled) take(event.dataTransfer.files[0]);
-        }}
-        sx={{
-          border: 1,
-          borderStyle: 'dashed',
-          borderColor: over ? 'primary.main' : 'divider',
-          bgcolor: over ? 'action.hover' : undefined,
-          p: 1.5,
-          display: 'flex',
-          alignItems: 'center',
-          gap: 1,
-          flexWrap: 'wrap',
-        }}
-      >
+      <DropZone onFile={(dropped) => !disabled && take(dropped)}>
         <Button
           variant="outlined"
           disabled={disabled}
@@ -112,7 +90,7 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
             event.target.value = '';
           }}
         />
-      </Box>
+      </DropZone>
       {metering.state === 'failed' && (
         <Alert severity="error" onClose={dismiss} sx={{ mt: 1 }}>
           {metering.message}

@@ -7,6 +7,7 @@ import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
 import { quantity } from '@/core/units/format';
+import { GridLines } from '@/ui/figures/GridLines';
 import { Legend } from './Legend';
 import { DECADES } from './scales';
 import { useChartWidth } from './useChartWidth';
@@ -89,14 +90,13 @@ export function SpectrumChart({ measurement, predicted }: Props) {
         sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
       >
         <title id={id}>{summary}</title>
-        {y.ticks(6).map((tick) => (
-          <g key={tick}>
-            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
-            <text x={MARGIN.left - 6} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
-              {String(tick).replace('-', '−')}
-            </text>
-          </g>
-        ))}
+        <GridLines
+          ticks={y.ticks(6)}
+          y={y}
+          left={MARGIN.left}
+          right={width - MARGIN.right}
+          text={(tick) => String(tick).replace('-', '−')}
+        />
         {DECADES.filter((_, n) => width > 500 || n % 3 === 0).map(([hz, text]) => (
           <text
             key={hz}

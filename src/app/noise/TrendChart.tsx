@@ -6,6 +6,7 @@ import { extent, line as curveLine, scaleLinear, scalePoint } from 'd3';
 import { useId } from 'react';
 import type { KeptMeasurement } from '@/core/noise/kept';
 import { quantity } from '@/core/units/format';
+import { GridLines } from '@/ui/figures/GridLines';
 
 const WIDTH = 288;
 const HEIGHT = 120;
@@ -49,14 +50,13 @@ export function TrendChart({ measurements, target }: { measurements: readonly Ke
           ? `${usable.length} noise floors, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.`
           : 'None of what was kept is a noise floor.'}
       </title>
-      {y.ticks(4).map((tick) => (
-        <g key={tick}>
-          <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
-          <text x={MARGIN.left - 5} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
-            {String(tick).replace('-', '−')}
-          </text>
-        </g>
-      ))}
+      <GridLines
+        ticks={y.ticks(4)}
+        y={y}
+        left={MARGIN.left}
+        right={WIDTH - MARGIN.right}
+        text={(tick) => String(tick).replace('-', '−')}
+      />
       <line
         x1={MARGIN.left}
         x2={WIDTH - MARGIN.right}

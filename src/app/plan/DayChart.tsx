@@ -8,6 +8,7 @@ import { line as curveLine, scaleLinear } from 'd3';
 import { useId, useState } from 'react';
 import { dayOnCells, hours, type CellDay, type RunningTime } from '@/core/plan';
 import { feedLabel } from '@/core/standards/feeds';
+import { GridLines } from '@/ui/figures/GridLines';
 
 const WIDTH = 720;
 const HEIGHT = 200;
@@ -72,14 +73,13 @@ export function DayChart({ time }: { time: RunningTime }) {
         sx={{ width: '100%', maxWidth: WIDTH, display: 'block', fontSize: 11, fontFamily: 'inherit' }}
       >
         <title id={titleId}>{changesText(present.day, start)}</title>
-        {[0, 0.5, 1].map((share) => (
-          <g key={share}>
-            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(share)} y2={y(share)} stroke={palette.divider} />
-            <text x={MARGIN.left - 6} y={y(share) + 4} textAnchor="end" fill={palette.text.secondary}>
-              {100 * share} %
-            </text>
-          </g>
-        ))}
+        <GridLines
+          ticks={[0, 0.5, 1]}
+          y={y}
+          left={MARGIN.left}
+          right={WIDTH - MARGIN.right}
+          text={(share) => `${100 * share} %`}
+        />
         {x
           .ticks(Math.min(8, Math.ceil(day)))
           .filter((tick) => tick <= day)

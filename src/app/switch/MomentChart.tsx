@@ -7,6 +7,7 @@ import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import { useId } from 'react';
 import { BEGINS, ENDS, type ActionCourse } from '@/core/check';
 import { quantity } from '@/core/units/format';
+import { GridLines } from '@/ui/figures/GridLines';
 
 const WIDTH = 344;
 const HEIGHT = 150;
@@ -59,14 +60,13 @@ export function MomentChart({ course, of, title }: Props) {
         <title id={id}>
           {`${title}: as on the sheet up to ${quantity(right[of], 'V')}${muted ? ', muted' : ''}; done wrong up to ${quantity(wrong[of], 'V')}.`}
         </title>
-        {y.ticks(3).map((tick) => (
-          <g key={tick}>
-            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke={palette.divider} />
-            <text x={MARGIN.left - 5} y={y(tick) + 3.5} textAnchor="end" fill={palette.text.secondary}>
-              {tick === 0 ? '0 V' : quantity(tick, 'V')}
-            </text>
-          </g>
-        ))}
+        <GridLines
+          ticks={y.ticks(3)}
+          y={y}
+          left={MARGIN.left}
+          right={WIDTH - MARGIN.right}
+          text={(tick) => (tick === 0 ? '0 V' : quantity(tick, 'V'))}
+        />
         {TICKS.map(([at, text]) => (
           <text
             key={at}

@@ -61,10 +61,12 @@ export function stepperOf(system: System, tolerance: number, history: Float64Arr
       }
       const x = new Float64Array(n);
       solve(a, n, space, b, x);
+      // Rounding may keep a stiff circuit from settling as finely as one would like: then what stays within 10 µV will do.
+      const near = iteration < NEWTON_STEPS / 2 ? 1e-7 : 1e-5;
       let settled = true;
       nonLinear.forEach((part, k) => {
         const next = part.characteristic.limit(voltage(x, part), at[k]);
-        if (!still(part.characteristic, at[k], next) && Math.abs(next - at[k]) > 1e-7 * (1 + Math.abs(next)))
+        if (!still(part.characteristic, at[k], next) && Math.abs(next - at[k]) > near * (1 + Math.abs(next)))
           settled = false;
         at[k] = next;
       });

@@ -21,7 +21,7 @@ export interface LevelPlan {
  * The loudest sound expected at the microphone: as stated, or brought from the distance it was measured at to the
  * microphone's own. Twice as far is 6 dB less in the open (inverse distance law); rooms differ.
  */
-export function soundLevel(read: Reader): DbSpl {
+function soundLevel(read: Reader): DbSpl {
   const [from, to] = [read.optional('measuredAt'), read.optional('distance')];
   return read.value('loudness') - (from && to ? decibels(to / from) : 0);
 }

@@ -1,7 +1,7 @@
 import type { Hertz } from '../units';
 
 /** The band of every figure unless somebody says otherwise. */
-export const [LOWEST, HIGHEST]: [Hertz, Hertz] = [20, 20_000];
+const [LOWEST, HIGHEST]: [Hertz, Hertz] = [20, 20_000];
 /** Its width. */
 export const WIDTH: Hertz = HIGHEST - LOWEST;
 

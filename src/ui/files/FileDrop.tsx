@@ -1,10 +1,10 @@
 'use client';
 
 import UploadFileOutlinedIcon from '@mui/icons-material/UploadFileOutlined';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
+import { DropZone } from './DropZone';
 
 interface Props {
   label: string;
@@ -20,36 +20,13 @@ const MOST = 64 * 1024 * 1024;
 /** A place to drop a text file on, or to choose one. */
 export function FileDrop({ label, accept, onText, onRefused }: Props) {
   const input = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
   const take = async (file: File | undefined) => {
     if (!file) return;
     if (file.size > MOST) return onRefused(file.name, `it is larger than ${MOST / 1024 / 1024} MiB; split it`);
     onText(file.name, await file.text());
   };
   return (
-    <Box
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        void take(event.dataTransfer.files[0]);
-      }}
-      sx={{
-        border: 1,
-        borderStyle: 'dashed',
-        borderColor: over ? 'primary.main' : 'divider',
-        bgcolor: over ? 'action.hover' : undefined,
-        p: 2,
-        display: 'flex',
-        alignItems: 'center',
-        gap: 2,
-        flexWrap: 'wrap',
-      }}
-    >
+    <DropZone onFile={(file) => void take(file)}>
       <Button variant="outlined" startIcon={<UploadFileOutlinedIcon />} onClick={() => input.current?.click()}>
         Choose a file
       </Button>
@@ -67,6 +44,6 @@ export function FileDrop({ label, accept, onText, onRefused }: Props) {
           event.target.value = '';
         }}
       />
-    </Box>
+    </DropZone>
   );
 }

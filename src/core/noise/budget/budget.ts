@@ -141,7 +141,7 @@ export function recorded(parts: readonly NoisePart[], toDbfs: Decibels): { hz: H
 }
 
 /** As much gain as the target asks for and the inlet has. */
-export const plannedGain = ({ gainNeeded, gainMin, gainMax }: LevelPlan): Decibels =>
+const plannedGain = ({ gainNeeded, gainMin, gainMax }: LevelPlan): Decibels =>
   Math.min(Math.max(gainNeeded, gainMin), gainMax);
 
 /** Measured hum, taken to lie in the lowest steps that hold mains and its first harmonics. */

@@ -3,7 +3,6 @@ export {
   noiseBudget,
   openBudget,
   recorded,
-  plannedGain,
   type BudgetWishes,
   type Contribution,
   type NoBudget,
@@ -12,4 +11,4 @@ export {
 } from './budget';
 export { type NoiseKind, type NoisePart } from './parts';
 export { noiseRemedies, type NoiseRemedy } from './remedies';
-export { ASSUMED_ROOM, type Room } from './sound';
+export { type Room } from './sound';

@@ -63,7 +63,7 @@ export function nextStep(
   return bits < WORTHWHILE ? undefined : { on: best.on, bits };
 }
 
-export const bitsOf = (value: number): number => {
+const bitsOf = (value: number): number => {
   let count = 0;
   for (let rest = value; rest; rest &= rest - 1) count++;
   return count;

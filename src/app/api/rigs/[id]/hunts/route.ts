@@ -3,8 +3,8 @@ import { WAYS } from '@/core/noise/hunt';
 import { huntSchema } from '@/core/noise/noise.schema';
 import { theStore } from '@/store/database';
 import { beginHunt, loadHunts } from '@/store/noise';
-import { door, jsonBody, notFound, sameOrigin } from '../../../door';
-import { lineIn, rigIn, valid } from '../measurements/valid';
+import { door } from '../../../door';
+import { aboutLine, rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -20,12 +20,8 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 /** Begins a hunt. */
 export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
-    sameOrigin(request);
-    const { id } = await params;
-    const document = rigIn(id);
-    const { who, ...hunt } = valid(huntSchema, await jsonBody(request));
-    const line = lineIn(document, hunt.line);
-    if (!line) throw notFound(`line ${hunt.line} in this rig`);
+    const { id, body, line } = await aboutLine(request, params, huntSchema);
+    const { who, ...hunt } = body;
     const text = `Hunt begun on ${line.name}: ${WAYS[hunt.way].toLowerCase()}, ${hunt.suspects.length} suspects`;
     const at = new Date().toISOString();
     return NextResponse.json(beginHunt(theStore(), id, { ...hunt, steps: [] }, { at, who, text }), { status: 201 });

@@ -3,8 +3,8 @@ import { ladderRefusal, ladderResult } from '@/core/noise/ladder';
 import { ladderSchema } from '@/core/noise/noise.schema';
 import { theStore } from '@/store/database';
 import { keepLadder, loadLadders } from '@/store/noise';
-import { door, jsonBody, notFound, Refused, sameOrigin } from '../../../door';
-import { lineIn, rigIn, valid } from '../measurements/valid';
+import { door, Refused } from '../../../door';
+import { aboutLine, rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -20,11 +20,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 /** Keeps a ladder; one whose readings cannot be taken apart is refused with the reason. */
 export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
-    sameOrigin(request);
-    const { id } = await params;
-    const document = rigIn(id);
-    const ladder = valid(ladderSchema, await jsonBody(request));
-    if (!lineIn(document, ladder.line)) throw notFound(`line ${ladder.line} in this rig`);
+    const { id, body: ladder } = await aboutLine(request, params, ladderSchema);
     const refused = ladderRefusal(ladder.kind, ladder.readings);
     if (refused) throw new Refused(400, 'impossible-ladder', refused);
     const { text } = ladderResult(ladder.kind, ladder.readings);

@@ -4,8 +4,8 @@ import { measurementSchema } from '@/core/noise/noise.schema';
 import { quantity } from '@/core/units/format';
 import { theStore } from '@/store/database';
 import { keepMeasurement, loadMeasurements } from '@/store/noise';
-import { door, jsonBody, notFound, sameOrigin } from '../../../door';
-import { lineIn, rigIn, valid } from './valid';
+import { door } from '../../../door';
+import { aboutLine, rigIn } from './valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -21,12 +21,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 /** Keeps the figures of a measurement. */
 export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
-    sameOrigin(request);
-    const { id } = await params;
-    const document = rigIn(id);
-    const kept = valid(measurementSchema, await jsonBody(request));
-    const line = lineIn(document, kept.line);
-    if (!line) throw notFound(`line ${kept.line} in this rig`);
+    const { id, body: kept } = await aboutLine(request, params, measurementSchema);
     const { bandDbfs, aWeightedDbfs, usable } = kept.measurement.reading;
     const text = `“${kept.name}”, ${ORIGINS[kept.origin]}: ${quantity(bandDbfs, 'dBFS')} RMS, ${quantity(aWeightedDbfs, 'dBFS')} A-weighted${kept.gain === undefined ? '' : ` at ${quantity(kept.gain, 'dB')} of gain`}${usable ? '' : '; no noise floor'}`;
     const made = keepMeasurement(theStore(), id, { ...kept, at: new Date().toISOString() }, text);

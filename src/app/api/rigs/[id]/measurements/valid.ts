@@ -1,8 +1,9 @@
 import type Joi from 'joi';
+import type { NextRequest } from 'next/server';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { loadRig } from '@/store/rigs';
-import { notFound, Refused } from '../../../door';
+import { jsonBody, notFound, Refused, sameOrigin } from '../../../door';
 
 /** A body that is what it should be. @throws Refused with the path of what is wrong */
 export function valid<T>(schema: Joi.ObjectSchema<T>, body: unknown): T {
@@ -18,7 +19,20 @@ export function rigIn(id: string): RigDocument {
   return saved.document;
 }
 
-export const lineIn = ({ lines }: RigDocument, id: string): RigLine | undefined => lines.find((line) => line.id === id);
+/** What is posted about a line of a rig, checked. @throws Refused for a wrong body, rig or line */
+export async function aboutLine<T extends { line: string }>(
+  request: NextRequest,
+  params: Promise<{ id: string }>,
+  schema: Joi.ObjectSchema<T>,
+): Promise<{ id: string; body: T; line: RigLine }> {
+  sameOrigin(request);
+  const { id } = await params;
+  const { lines } = rigIn(id);
+  const body = valid(schema, await jsonBody(request));
+  const line = lines.find((each) => each.id === body.line);
+  if (!line) throw notFound(`line ${body.line} in this rig`);
+  return { id, body, line };
+}
 
 /** A number in an address. @throws Refused for anything else */
 export function numbered(text: string, what: string): number {
