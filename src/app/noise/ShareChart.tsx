@@ -26,33 +26,39 @@ export function ShareChart({ label, shares }: { label: string; shares: readonly 
       }}
     >
       <tbody>
-        {shares.map(({ name, share, figure }, n) => (
-          <tr key={`${name} ${n}`}>
-            <Box component="th" scope="row" sx={{ textAlign: 'left', width: { xs: '40%', md: '34%' }, pr: 1 }}>
-              {name}
-            </Box>
-            <Box component="td" sx={{ px: 1 }}>
-              <Box
-                aria-hidden
-                sx={{
-                  height: 11,
-                  width: `${Math.max(width(share), share > 0 ? 0.4 : 0)}%`,
-                  bgcolor: share === most ? 'primary.main' : 'text.secondary',
-                  opacity: share === most ? 1 : 0.55,
-                }}
-              />
-            </Box>
-            <Box component="td" sx={{ textAlign: 'right', width: 64, fontWeight: share === most ? 700 : 400 }}>
-              {percent(share)}
-            </Box>
+        {shares.map(({ name, share, figure }, n) => {
+          const bar = (
             <Box
-              component="td"
-              sx={{ textAlign: 'right', width: 118, pl: 1, color: 'text.secondary', whiteSpace: 'nowrap' }}
-            >
-              {figure}
-            </Box>
-          </tr>
-        ))}
+              aria-hidden
+              sx={{
+                height: { xs: 6, md: 11 },
+                width: `${Math.max(width(share), share > 0 ? 0.4 : 0)}%`,
+                bgcolor: share === most ? 'primary.main' : 'text.secondary',
+                opacity: share === most ? 1 : 0.55,
+              }}
+            />
+          );
+          return (
+            <tr key={`${name} ${n}`}>
+              <Box component="th" scope="row" sx={{ textAlign: 'left', width: { md: '34%' }, pr: 1 }}>
+                {name}
+                <Box sx={{ display: { md: 'none' } }}>{bar}</Box>
+              </Box>
+              <Box component="td" sx={{ px: 1, display: { xs: 'none', md: 'table-cell' } }}>
+                {bar}
+              </Box>
+              <Box component="td" sx={{ textAlign: 'right', width: 64, fontWeight: share === most ? 700 : 400 }}>
+                {percent(share)}
+              </Box>
+              <Box
+                component="td"
+                sx={{ textAlign: 'right', width: 118, pl: 1, color: 'text.secondary', whiteSpace: 'nowrap' }}
+              >
+                {figure}
+              </Box>
+            </tr>
+          );
+        })}
       </tbody>
     </Box>
   );

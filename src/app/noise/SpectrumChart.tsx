@@ -9,7 +9,7 @@ import type { Measurement } from '@/core/noise/measurement';
 import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 import { Legend } from './Legend';
-import { DECADES } from './scales';
+import { DECADES, NARROW_DECADES } from './scales';
 import { useChartWidth } from './useChartWidth';
 
 const HEIGHT = 250;
@@ -97,7 +97,7 @@ export function SpectrumChart({ measurement, predicted }: Props) {
           right={width - MARGIN.right}
           text={(tick) => String(tick).replace('-', '−')}
         />
-        {DECADES.filter((_, n) => width > 500 || n % 3 === 0).map(([hz, text]) => (
+        {(width > 500 ? DECADES : NARROW_DECADES).map(([hz, text]) => (
           <text
             key={hz}
             x={Math.min(x(hz), width - MARGIN.right)}

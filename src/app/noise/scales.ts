@@ -21,3 +21,11 @@ export const DECADES: readonly (readonly [hz: number, text: string])[] = [
   [10_000, '10'],
   [20_000, '20 kHz'],
 ];
+
+/** The same where there is little room. */
+export const NARROW_DECADES: typeof DECADES = [
+  [20, '20 Hz'],
+  [200, '200'],
+  [2000, '2 kHz'],
+  [20_000, '20 kHz'],
+];

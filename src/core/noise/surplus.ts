@@ -46,7 +46,7 @@ export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus
     predictedA,
     surplusA,
     because,
-    text: inWords(surplus, surplusA, because, heard),
+    text: because.length ? louderText(surplus, surplusA, because, heard) : agreeingText(surplus, surplusA, excess),
   };
 }
 
@@ -97,14 +97,21 @@ function excessPlain(reading: ChannelReading, { dbfs, density }: NoiseBudget): E
 const width = (points: readonly { hz: number }[], n: number): number =>
   n + 1 < points.length ? points[n + 1].hz - points[n].hz : n > 0 ? points[n].hz - points[n - 1].hz : 0;
 
-function inWords(plain: Decibels, weighted: Decibels, because: Surplus['because'], heard: boolean): string {
+/** Where nothing is too much; what has a pitch is told all the same, as no line should have any. */
+function agreeingText(plain: Decibels, weighted: Decibels, excess: readonly Excess[]): string {
   if (plain < -WITHIN && weighted < -WITHIN)
     return `It is ${quantity(-plain, 'dB')} quieter than predicted (A-weighted ${quantity(-weighted, 'dB')}): the gain may be lower than stated, the room quieter, or the signal does not arrive.`;
-  if (because.length === 0)
-    return `Measured and predicted agree within ${WITHIN} dB: the line does what its parts allow.`;
+  const pitched = excess
+    .filter(({ what }) => what === 'hum' || what === 'buzz' || what === 'whine')
+    .map(({ what, power: own }) => `${what} (${quantity(ofPower(own), 'dBFS')})`);
+  return `Measured and predicted agree within ${WITHIN} dB${pitched.length ? `; there is ${pitched.join(' and ')} that the line should not have.` : ': the line does what its parts allow.'}`;
+}
+
+function louderText(plain: Decibels, weighted: Decibels, because: Surplus['because'], heard: boolean): string {
   const [first, ...others] = because;
   const also = others
     .filter(({ share }) => share > 0.05)
     .map(({ what, dbfs }) => `${what} (${quantity(dbfs, 'dBFS')})`);
-  return `It is ${quantity(plain, 'dB')} louder than predicted (A-weighted ${quantity(weighted, 'dB')}). ${Math.round(100 * first.share)} % of what is too much${heard ? ', A-weighted,' : ''} is ${first.what} (${quantity(first.dbfs, 'dBFS')})${also.length ? `; then ${also.join(', ')}` : ''}.`;
+  const over = `It is ${quantity(plain, 'dB')} louder than predicted (A-weighted ${quantity(weighted, 'dB')}).`;
+  return `${over} ${Math.round(100 * first.share)} % of what is too much${heard ? ', A-weighted,' : ''} is ${first.what} (${quantity(first.dbfs, 'dBFS')})${also.length ? `; then ${also.join(', ')}` : ''}.`;
 }

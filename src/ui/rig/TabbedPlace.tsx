@@ -90,7 +90,10 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
               aria-label={tabsLabel}
               variant="scrollable"
               scrollButtons={false}
-              sx={{ minHeight: 38, '& .MuiTab-root': { minHeight: 38, py: 0.5 } }}
+              sx={{
+                minHeight: 38,
+                '& .MuiTab-root': { minHeight: 38, py: 0.5, minWidth: { xs: 0, md: 90 }, px: { xs: 1.25, md: 2 } },
+              }}
             >
               {tabs.map(({ value, label }) => (
                 <Tab key={value} value={value} label={label} id={`tab-${value}`} aria-controls={`view-${value}`} />

@@ -35,6 +35,19 @@ test('what is rendered without faults is what the budget says', () => {
   expect(surplusOf(reading, budget).because).toEqual([]);
 });
 
+test('a whine that hides in a loud room is told although the levels agree', () => {
+  const { line } = rigPath(rig, 'large-condenser')!;
+  const state = { target: -12, room: { level: 40 } };
+  const found = interfaceScene(line, { ...state, faults: ['charger'] });
+  if ('reason' in found) throw new Error(found.reason);
+  const meter = recordingMeter(RATE, 1, 8 * RATE);
+  const source = renderer(found.scene, RATE, 'loud');
+  for (let n = 0; n < 8; n++) meter.push([source.next(RATE)]);
+  const { because, text } = surplusOf(meter.reading().channels[0], noiseBudget(line, state) as NoiseBudget);
+  expect(because).toEqual([]);
+  expect(text).toMatch(/agree within 3 dB; there is whine \(−\d+\.\d dBFS\) that the line should not have/);
+});
+
 test('the same seed gives the same samples, another one others, in whatever pieces they are asked for', () => {
   const { scene } = sceneOf({ ...quiet, faults: ['charger'] });
   const [one, two, other] = ['a', 'a', 'b'].map((seed) => renderer(scene, RATE, seed));
