@@ -1,5 +1,5 @@
 import { CircuitError } from '@/core/circuit';
-import { noiseBudget, noiseRemedies, type NoiseBudget } from '@/core/noise/budget';
+import { noiseBudget, noiseRemedies, type BudgetWishes, type NoiseBudget } from '@/core/noise/budget';
 import { huntView } from '@/core/noise/hunt';
 import type { Computed } from '@/core/noise/ladder';
 import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
@@ -13,11 +13,15 @@ const wishesOf = (document: RigDocument, line: string) => ({
   room: roomOf(document, line),
 });
 
-function budgetOf(document: RigDocument, id: string, gain?: number): LineFloor['budget'] {
+function budgetOf(
+  document: RigDocument,
+  id: string,
+  more: Pick<BudgetWishes, 'gain' | 'hum'> = {},
+): LineFloor['budget'] {
   const path = rigPath(document, id);
   if (!path) return { reason: 'This line is gone.' };
   try {
-    return noiseBudget(path.line, { ...wishesOf(document, id), gain });
+    return noiseBudget(path.line, { ...wishesOf(document, id), ...more });
   } catch (problem) {
     if (problem instanceof CircuitError) return { reason: problem.message };
     throw problem;
@@ -42,8 +46,8 @@ function answer(question: NoiseQuestion): NoiseAnswer {
       return { ticket, ask: 'floors', floors };
     }
     case 'budget': {
-      const { document, line, gain } = question;
-      const budget = budgetOf(document, line, gain);
+      const { document, line, gain, hum } = question;
+      const budget = budgetOf(document, line, { gain, hum });
       if ('reason' in budget) return { ticket, ask: 'budget', budget, remedies: [], computed: {} };
       const path = rigPath(document, line)!.line;
       const remedies = noiseRemedies(path, wishesOf(document, line), freeInlets(document));

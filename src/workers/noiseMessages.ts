@@ -1,4 +1,4 @@
-import type { NoBudget, NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
+import type { MeasuredTones, NoBudget, NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
 import type { Computed } from '@/core/noise/ladder';
 import type { Measurement } from '@/core/noise/measurement';
 import type { Hunt, HuntView } from '@/core/noise/hunt';
@@ -14,7 +14,7 @@ export interface LineFloor {
 /** What a page asks the noise worker. `ticket` comes back with the answer. */
 export type NoiseQuestion = { ticket: number } & (
   | { ask: 'floors'; document: RigDocument }
-  | { ask: 'budget'; document: RigDocument; line: string; gain?: number }
+  | { ask: 'budget'; document: RigDocument; line: string; gain?: number; hum?: MeasuredTones }
   | { ask: 'hunt'; hunt: Hunt }
 );
 

@@ -100,12 +100,24 @@ test('the simulated interface: faults named, the surplus explained, figures kept
   await page.getByRole('button', { name: 'Put back' }).click();
   await expect(kept(page)).toHaveCount(2);
 
+  // The budget counts what was measured last.
+  await expect(page.getByRole('heading', { name: 'Whose noise it is: Hum' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'hum and tones as last measured' }).uncheck();
+  await expect(page.getByRole('heading', { name: /Whose noise it is: Preamplifier/ })).toBeVisible();
+
   const sound = await page.request.get(
     (await page.getByRole('link', { name: 'Sound of before the show' }).getAttribute('href'))!,
   );
   expect((await sound.body()).subarray(0, 4).toString()).toBe('RIFF');
   await page.goto(`/log?rig=${rig}`);
   await expect(page.getByText(/“after the interval”, simulated interface/).first()).toBeVisible();
+});
+
+test('Lock Nine as it starts buzzes and whines at the hold desk without anything being chosen', async ({ page }) => {
+  await openNoise(page, 'lock-nine', 'Trio, pair A left', 'Measure');
+  await page.getByRole('button', { name: 'Simulated interface' }).click();
+  await expect(reading(page)).toContainText('Buzz: 100 Hz and a long comb');
+  await expect(reading(page)).toContainText('Steady tones in the kilohertz range');
 });
 
 test('a gate and a talking room are refused; a live stream shows how far it is and can be cancelled', async ({

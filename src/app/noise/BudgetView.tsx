@@ -3,12 +3,15 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
+import { lastTones, type KeptMeasurement } from '@/core/noise/kept';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
 import { schoolsOf } from '@/core/rig';
@@ -28,17 +31,21 @@ interface Props {
   line: RigLine;
   target: number;
   sine: SineReads;
+  /** What was kept of this line. */
+  measurements: readonly KeptMeasurement[];
   desk: () => NoiseDesk;
   onChange: (to: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
 }
 
 /** What one line should deliver: gain, headroom, floor, whose noise it is, and what would better it. */
-export function BudgetView({ document, line, target, sine, desk, onChange, onTold }: Props) {
+export function BudgetView({ document, line, target, sine, measurements, desk, onChange, onTold }: Props) {
   const [set, setSet] = useState('');
   const gain = set.trim() === '' ? undefined : Number(set.replace(',', '.').replace('−', '-'));
   const valid = gain === undefined || (Number.isFinite(gain) && gain >= -60 && gain <= 120);
-  const question = useBudgetQuestion(document, line.id, valid ? gain : undefined);
+  const [counted, setCounted] = useState(true);
+  const hum = useMemo(() => lastTones(measurements), [measurements]);
+  const question = useBudgetQuestion(document, line.id, valid ? gain : undefined, counted ? hum : undefined);
   const { answer, failed } = useAnswer(desk, question, 'budget');
   if (failed)
     return (
@@ -69,6 +76,16 @@ export function BudgetView({ document, line, target, sine, desk, onChange, onTol
               slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
               sx={{ width: 130 }}
             />
+            {hum && (
+              <FormControlLabel
+                control={
+                  <Checkbox size="small" checked={counted} onChange={(event) => setCounted(event.target.checked)} />
+                }
+                label="hum and tones as last measured"
+                slotProps={{ typography: { variant: 'body2' } }}
+                sx={{ height: 40, mr: 0 }}
+              />
+            )}
             <RoomField document={document} line={line} room={budget.room} onChange={onChange} />
           </Box>
           {budget.doubts.map((doubt) => (

@@ -164,6 +164,7 @@ function NextCard(props: {
       {turnOff.length + turnOn.length === 0 && <Typography>Everything stays as it is.</Typography>}
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
         {own || !next ? 'Your own choice of who is on.' : next.why} Monitors down while anything is plugged or switched.
+        Of several channels the first is read.
       </Typography>
       {children}
       <Box component="details" sx={{ mt: 1, fontSize: '0.8125rem' }}>

@@ -83,7 +83,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
         From the top down, one thing less each time; nothing else changes. The difference between two rungs is what was
-        taken away.
+        taken away. Of a recording with several channels the first is read.
       </Typography>
       <Box
         component="ol"
@@ -158,6 +158,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
                       simulatedPath(rig, line.id, {
                         seconds: SECONDS,
                         rung,
+                        on: (document.units ?? []).map(({ id }) => id),
                         ...(rung !== 'gain-down' && before !== undefined && { gain: before }),
                         seed: rung,
                       })

@@ -86,6 +86,7 @@ export function MeasureView({ rig, document, line, target, sine, who, desk, onKe
           simulatedPath(rig, line.id, {
             seconds: lasts,
             faults,
+            on: (document.units ?? []).map(({ id }) => id),
             live,
             ...(valid && set !== undefined && !measuredOwnGain(measured, set) && { gain: set }),
           })

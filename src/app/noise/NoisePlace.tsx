@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
 import { schoolsOf } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
@@ -56,6 +56,7 @@ export function NoisePlace({ saved, kept }: Props) {
     setMeasurements(to);
     setMessage('Kept, with the line, the gain and the date.');
   }, []);
+  const own = useMemo(() => measurements.filter((each) => each.line === line?.id), [measurements, line?.id]);
   const asked = useBudgetQuestion(document, line?.id);
   const { answer } = useAnswer(desk, asked, 'budget');
 
@@ -85,7 +86,7 @@ export function NoisePlace({ saved, kept }: Props) {
         <KeptPanel
           rig={saved.id}
           line={line}
-          measurements={measurements.filter((each) => each.line === line?.id)}
+          measurements={own}
           ladders={ladders.filter((each) => each.line === line?.id)}
           target={target}
           onTarget={setTarget}
@@ -123,7 +124,14 @@ export function NoisePlace({ saved, kept }: Props) {
           />
           <Box sx={{ minWidth: 0, overflowY: { md: 'auto' }, px: 2, pb: 4 }}>
             {tab === 'budget' && (
-              <BudgetView key={line.id} {...common} desk={desk} onChange={change} onTold={setMessage} />
+              <BudgetView
+                key={line.id}
+                {...common}
+                measurements={own}
+                desk={desk}
+                onChange={change}
+                onTold={setMessage}
+              />
             )}
             {tab === 'measure' && <MeasureView key={line.id} {...common} desk={desk} onKept={keep} />}
             {tab === 'ladder' && (

@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import type { MeasuredTones } from '@/core/noise/budget';
 import type { RigDocument } from '@/core/rig';
 import { useAnswer } from '@/ui/rig/useDesk';
 import type { LineFloor } from '@/workers/noiseMessages';
@@ -14,9 +15,16 @@ export function useFloors(desk: () => NoiseDesk, document: RigDocument): Map<str
 }
 
 /** The question for one line's budget, the same object as long as nothing changes. */
-export const useBudgetQuestion = (document: RigDocument, line: string | undefined, gain?: number) =>
+export const useBudgetQuestion = (
+  document: RigDocument,
+  line: string | undefined,
+  gain?: number,
+  hum?: MeasuredTones,
+) =>
   useMemo(
     () =>
-      line === undefined ? undefined : { ask: 'budget' as const, document, line, ...(gain !== undefined && { gain }) },
-    [document, line, gain],
+      line === undefined
+        ? undefined
+        : { ask: 'budget' as const, document, line, ...(gain !== undefined && { gain }), ...(hum && { hum }) },
+    [document, line, gain, hum],
   );

@@ -1,4 +1,5 @@
 import type { Dbfs, Decibels } from '../units';
+import type { MeasuredTones } from './budget';
 import type { LadderKind, RungReading } from './ladder';
 import type { Measurement } from './measurement';
 
@@ -35,4 +36,13 @@ export interface KeptLadder {
   who: string;
   kind: LadderKind;
   readings: RungReading[];
+}
+
+/** Hum and tones of a line as they were last measured at a known gain; undefined where there were none, or nobody measured. */
+export function lastTones(measurements: readonly KeptMeasurement[]): MeasuredTones | undefined {
+  const last = measurements.findLast(({ gain, measurement }) => gain !== undefined && measurement.reading.usable);
+  if (!last) return undefined;
+  const { mains, tones } = last.measurement.reading;
+  const all = [...(mains?.harmonics ?? []), ...tones].map(({ hz, dbfs }) => ({ hz, dbfs }));
+  return all.length ? { gain: last.gain!, tones: all } : undefined;
 }

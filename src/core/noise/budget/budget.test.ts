@@ -153,8 +153,13 @@ describe('lines of the demo', () => {
 
   test('measured hum counts with the rest, as power', () => {
     const without = budget(of('guide'), { target: -12, room: silent });
-    const withHum = budget(of('guide'), { target: -12, room: silent, hum: without.dbfs });
+    const hum = { gain: without.gain, tones: [{ hz: 1000, dbfs: without.dbfs }] };
+    const withHum = budget(of('guide'), { target: -12, room: silent, hum });
     expect(withHum.dbfs - without.dbfs).toBeCloseTo(3.01, 1);
+    expect(part(withHum, 'hum').shareA).toBeGreaterThan(0.5);
+    // It came in before the gain: 10 dB less of that, 10 dB less hum.
+    const less = budget(of('guide'), { target: -12, room: silent, hum, gain: without.gain - 10 });
+    expect(part(less, 'hum').level).toBeCloseTo(part(withHum, 'hum').level, 9);
   });
 
   test('a line that is silent has no budget, and says why', () => {

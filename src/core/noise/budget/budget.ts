@@ -51,14 +51,20 @@ export interface NoBudget {
   reason: string;
 }
 
+/** Tones of a recording. */
+export interface MeasuredTones {
+  gain: Decibels;
+  tones: readonly { hz: Hertz; dbfs: Dbfs }[];
+}
+
 export interface BudgetWishes {
   /** Where peaks should land, in dBFS. */
   target: Dbfs;
   /** As set; the planned one where left out. */
   gain?: Decibels;
   room?: Room;
-  /** Hum and other tones that were measured, RMS in dBFS at this gain. */
-  hum?: Dbfs;
+  /** Hum and other tones as they were measured, RMS, and the gain that was set then: they came in before it. */
+  hum?: MeasuredTones;
 }
 
 /** A line before anything is summed: its plan, and every part of its noise at one gain. */
@@ -87,7 +93,7 @@ export function openBudget(
   const gain = set ?? plannedGain(plan);
   const toDbfs = gain - reader(inletKind(line.inlet.kind), line.inlet).value('fullScale') - SINE;
   const { parts, doubt } = noiseParts(solved, gain, room);
-  return { plan, gain, toDbfs, parts: hum === undefined ? parts : [...parts, humPart(hum - toDbfs)], doubt };
+  return { plan, gain, toDbfs, parts: hum ? [...parts, humPart(hum, toDbfs + hum.gain - gain)] : parts, doubt };
 }
 
 /**
@@ -144,14 +150,12 @@ export function recorded(parts: readonly NoisePart[], toDbfs: Decibels): { hz: H
 const plannedGain = ({ gainNeeded, gainMin, gainMax }: LevelPlan): Decibels =>
   Math.min(Math.max(gainNeeded, gainMin), gainMax);
 
-/** Measured hum, taken to lie in the lowest steps that hold mains and its first harmonics. */
-function humPart(level: Dbu): NoisePart {
-  const power = fromDbu(level) ** 2;
-  const steps = BAND.filter(({ hz }) => hz > 40 && hz < 400);
-  const width = steps.reduce((sum, step) => sum + step.width, 0);
-  return {
-    kind: 'hum',
-    part: 'inlet',
-    density: Float64Array.from(BAND, (step) => (steps.includes(step) ? power / width : 0)),
-  };
+/** Measured tones, each in the step of the band that it lies in. @param toDbfs from dBu at the inlet to dBFS as they were measured */
+function humPart({ tones }: MeasuredTones, toDbfs: Decibels): NoisePart {
+  const density = new Float64Array(BAND.length);
+  for (const { hz, dbfs } of tones) {
+    const step = BAND.findIndex((each) => hz < each.hz + each.width / 2);
+    if (step >= 0) density[step] += fromDbu(dbfs - toDbfs) ** 2 / BAND[step].width;
+  }
+  return { kind: 'hum', part: 'inlet', density };
 }

@@ -5,6 +5,7 @@ export {
   recorded,
   type BudgetWishes,
   type Contribution,
+  type MeasuredTones,
   type NoBudget,
   type NoiseBudget,
   type OpenBudget,
