@@ -173,6 +173,12 @@ describe('lines of the demo', () => {
     const remedies = noiseRemedies(of('guide'), { target: -12, room: silent }, freeInlets(rig));
     const gains = (label: RegExp) => remedies.find((each) => label.test(each.label))?.gainsA;
     expect(gains(/booster/)).toBeGreaterThan(8);
+    // The switch of its inlet feeds another line as well, which 48 V would harm: told, not offered.
+    const booster = remedies.find(({ label }) => /booster/.test(label))!;
+    expect(booster.edits).toBeUndefined();
+    expect(booster.note).toContain('Lock keeper, self-powered');
+    const alone = { ...of('guide'), switch: { ...of('guide').switch!, reaches: [] } };
+    expect(noiseRemedies(alone, { target: -12 }).find(({ label }) => /booster/.test(label))!.edits).toHaveLength(2);
     expect(gains(/distance/)).toBeCloseTo(6.02, 1);
     expect(gains(/quieter/)).toBeGreaterThan(5);
     expect(remedies.filter(({ label }) => /bank A/.test(label))).toEqual([]);

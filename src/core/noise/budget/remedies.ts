@@ -52,6 +52,19 @@ export function noiseRemedies(
   };
   const kind = sourceKind(line.source.kind);
   const { junctions } = lineCircuit(asDrawn(line));
+  const offerBooster = () => {
+    // A switch that feeds others too is not turned on from here: what it does to them stands in the Rig place.
+    const others = feedOf(line) === 'P48' ? [] : (line.switch?.reaches ?? []);
+    offer(
+      'Insert an inline booster',
+      [
+        { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
+        { do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' },
+      ],
+      `right behind the source; it needs the 48 V feed and keeps it from the microphone${others.length ? `. Its switch feeds ${others.join(', ')} too: see in the Rig place what that does to them` : ''}`,
+      others.length === 0,
+    );
+  };
 
   if (
     ['moving coil', 'passive ribbon'].includes(kind.character) &&
@@ -59,14 +72,7 @@ export function noiseRemedies(
     !line.links.some(({ kind: link }) => link === 'inline-booster') &&
     (feedOf(line) === 'P48' || offeredFeeds(line).includes('P48'))
   )
-    offer(
-      'Insert an inline booster',
-      [
-        { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
-        { do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' },
-      ],
-      'right behind the source; it needs the 48 V feed and keeps it from the microphone',
-    );
+    offerBooster();
   if (kind.level === 'sensitivity') {
     const read = reader(kind, line.source);
     offer(

@@ -74,7 +74,7 @@ const idsOf = (suspects: readonly Suspect[], on: On): string[] =>
 /** Where a hunt stands: what to measure next, and what is known so far. */
 export function huntView(hunt: Hunt): HuntView {
   const { suspects, steps } = hunt;
-  const explained = COMPONENT_NAMES.map((component) => ({ component, list: explained_(hunt, component) }));
+  const explained = COMPONENT_NAMES.map((component) => ({ component, list: explanationsOf(hunt, component) }));
   return {
     ...(nextOf(
       hunt,
@@ -88,7 +88,7 @@ export function huntView(hunt: Hunt): HuntView {
 }
 
 /** Explanations of a component; none where it is too quiet to matter. */
-function explained_({ suspects, steps }: Hunt, component: Component): Explanation[] {
+function explanationsOf({ suspects, steps }: Hunt, component: Component): Explanation[] {
   const loudest = Math.max(0, ...steps.map(({ components }) => components[component]));
   if (ofPower(loudest) < NOTHING) return [];
   const heard = steps.map(({ on, components }) => ({
