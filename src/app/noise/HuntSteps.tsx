@@ -35,7 +35,7 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
             verticalAlign: 'top',
             fontWeight: 400,
           },
-          '& td': { textAlign: 'right', whiteSpace: 'nowrap' },
+          '& td, & thead th + th + th': { textAlign: 'right', whiteSpace: 'nowrap' },
         }}
       >
         <thead>
@@ -45,9 +45,7 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
               Who
             </Box>
             {COMPONENT_NAMES.map((name) => (
-              <Box component="th" key={name} sx={{ textAlign: 'right' }}>
-                {name}
-              </Box>
+              <th key={name}>{name}</th>
             ))}
           </tr>
         </thead>
