@@ -18,6 +18,11 @@ export class NetlistBuilder {
     else this.joined.set(a, b);
   }
 
+  /** Whether any element has an end there. */
+  uses(node: Node): boolean {
+    return this.elements.some((element) => 'a' in element && (element.a === node || element.b === node));
+  }
+
   build(): Netlist {
     return { elements: this.elements, joined: this.joined };
   }

@@ -103,11 +103,15 @@ export interface Diode extends TwoTerminal {
   emission: number;
 }
 
-/** Draws `amps` from a to b; below a few `kneeVolts` it draws less: I = amps · tanh(v / kneeVolts). */
+/**
+ * Draws `amps` from a to b; below a few `kneeVolts` it draws less: I = amps · tanh(v / kneeVolts). With `cutoffVolts` it
+ * is electronics that stop: I = amps / 2 · (1 + tanh((v − cutoff) / (cutoff / 10))).
+ */
 export interface ConstantCurrentLoad extends TwoTerminal {
   type: 'constantCurrentLoad';
   amps: Amps;
   kneeVolts: Volts;
+  cutoffVolts?: Volts;
 }
 
 /** Open it is not there at all; closed it is `closedOhms`. `events` serve the analysis over time. */

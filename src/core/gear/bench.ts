@@ -52,9 +52,31 @@ export interface Terminals {
   plug?: ConnectorId;
   /** Its source plays nothing: another line is being looked at. */
   quiet?: boolean;
-  /** The feed's cold leg is this much larger than its hot one, as a share. */
-  mismatch?: number;
+  /** Ground of the device that an inlet belongs to. */
+  ground?: Node;
+  wiring?: Wiring;
 }
+
+/** How a circuit differs from the plugged-in line at rest. */
+export interface Wiring {
+  /** The junction whose contacts are not joined: plug and socket keep nodes of their own, `socket.` before the latter. */
+  apart?: number;
+  /** How much larger the cold leg of every phantom feed is than the hot one, as a share. */
+  mismatch?: number;
+  /** The coupling capacitors of the inlet differ by the share its figure says. */
+  unequal?: boolean;
+  /** With what only counts while something changes: clamps behind the coupling capacitors, electronics that stop drawing. */
+  moving?: boolean;
+  /** Which of the two channels of a stereo source plays; both where left out. */
+  only?: 'left' | 'right';
+}
+
+/** Mains earth, to which class I devices are joined. */
+export const EARTH: Node = 'earth';
+/** From a device's ground to the earth contact of its plug, lead included (common practice: at most 0.1 Ω each). */
+export const EARTH_LEAD = 0.2;
+/** What is left between a floating device and everything else: its mains filter or nothing but air (assumed). */
+export const LEAKAGE = 100e6;
 
 /** What a part leaves behind besides circuit elements. */
 export interface Notes {
@@ -110,9 +132,14 @@ export class Bench implements Reader {
     return this.node(`${port ? `out-${port}` : 'out'}.${contact}`);
   }
 
-  /** How much larger the feed's cold leg is than its hot one, as a share. */
-  get mismatch(): number {
-    return this.terminals.mismatch ?? 0;
+  /** How the circuit differs from the line at rest. */
+  get wiring(): Wiring {
+    return this.terminals.wiring ?? {};
+  }
+
+  /** Ground of the device that this inlet belongs to. */
+  get gnd(): Node {
+    return this.terminals.ground ?? GROUND;
   }
 
   element(name: string): string {
@@ -123,8 +150,15 @@ export class Bench implements Reader {
     this.net.join(a, b);
   }
 
+  /** Joins a contact to the ground of the inlet's device. */
   ground(node: Node): void {
-    this.net.join(node, GROUND);
+    this.net.join(node, this.gnd);
+  }
+
+  /** Joins a case to mains earth where that is so; a floating one keeps what leaks. */
+  earth(node: Node, grounding: string): void {
+    if (grounding === 'earthed') this.resistor('earth', node, EARTH, EARTH_LEAD);
+    else this.resistor('leakage', node, EARTH, LEAKAGE);
   }
 
   resistor(name: string, a: Node, b: Node, ohms: number): void {
@@ -191,8 +225,15 @@ export class Bench implements Reader {
     this.net.add({ type: 'diode', name: this.element(name), a, b, saturationAmps, emission });
   }
 
-  load(name: string, a: Node, b: Node, amps: number, kneeVolts: number): void {
-    this.net.add({ type: 'constantCurrentLoad', name: this.element(name), a, b, amps, kneeVolts });
+  /** @param stops while things change, electronics draw nothing below this voltage */
+  load(name: string, a: Node, b: Node, amps: number, kneeVolts: number, stops?: number): void {
+    const cutoff = this.wiring.moving && stops !== undefined && stops > 0 ? { cutoffVolts: stops } : {};
+    this.net.add({ type: 'constantCurrentLoad', name: this.element(name), a, b, amps, kneeVolts, ...cutoff });
+  }
+
+  /** Whether a figure is stated, by the part or its kind. */
+  has(name: string): boolean {
+    return this.figure(name) !== undefined;
   }
 
   /** The figure as something that readings are held against. */

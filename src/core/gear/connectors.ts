@@ -1,7 +1,7 @@
 /** Connectors, their contacts, and what touches what when one goes into another. */
 
-export type ConnectorId = 'xlr3' | 'ts635' | 'trs635' | 'ts35' | 'trs35' | 'trrs35';
-export type Contact = '1' | '2' | '3' | 'T' | 'R' | 'R1' | 'R2' | 'S';
+export type ConnectorId = 'xlr3' | 'xlr5' | 'mini-xlr' | 'ts635' | 'trs635' | 'ts35' | 'trs35' | 'trrs35' | 'rca';
+export type Contact = '1' | '2' | '3' | '4' | '5' | 'T' | 'R' | 'R1' | 'R2' | 'S';
 
 export interface Connector {
   id: ConnectorId;
@@ -12,11 +12,31 @@ export interface Connector {
   /** Pairs that carry a signal, hot before cold; the first is the main one. */
   pairs: readonly (readonly [Contact, Contact])[];
   /** Family of plugs that go into each other's sockets. */
-  size: 'xlr' | '6.35 mm' | '3.5 mm';
+  size: 'xlr' | 'xlr5' | 'mini-xlr' | '6.35 mm' | '3.5 mm' | 'rca';
 }
 
 export const CONNECTORS: Record<ConnectorId, Connector> = {
-  xlr3: { id: 'xlr3', label: 'three-pin', contacts: ['1', '2', '3'], reference: '1', pairs: [['2', '3']], size: 'xlr' },
+  xlr3: { id: 'xlr3', label: 'XLR', contacts: ['1', '2', '3'], reference: '1', pairs: [['2', '3']], size: 'xlr' },
+  xlr5: {
+    id: 'xlr5',
+    label: 'five-pin XLR',
+    contacts: ['1', '2', '3', '4', '5'],
+    reference: '1',
+    pairs: [
+      ['2', '3'],
+      ['4', '5'],
+    ],
+    size: 'xlr5',
+  },
+  'mini-xlr': {
+    id: 'mini-xlr',
+    label: 'mini XLR',
+    contacts: ['1', '2', '3'],
+    reference: '1',
+    pairs: [['3', '1']],
+    size: 'mini-xlr',
+  },
+  rca: { id: 'rca', label: 'RCA', contacts: ['T', 'S'], reference: 'S', pairs: [['T', 'S']], size: 'rca' },
   ts635: {
     id: 'ts635',
     label: '6.35 mm TS',
@@ -35,7 +55,7 @@ export const CONNECTORS: Record<ConnectorId, Connector> = {
   },
   ts35: {
     id: 'ts35',
-    label: 'mini-jack TS',
+    label: '3.5 mm TS',
     contacts: ['T', 'S'],
     reference: 'S',
     pairs: [['T', 'S']],
@@ -43,7 +63,7 @@ export const CONNECTORS: Record<ConnectorId, Connector> = {
   },
   trs35: {
     id: 'trs35',
-    label: 'mini-jack TRS',
+    label: '3.5 mm TRS',
     contacts: ['T', 'R', 'S'],
     reference: 'S',
     pairs: [
@@ -54,7 +74,7 @@ export const CONNECTORS: Record<ConnectorId, Connector> = {
   },
   trrs35: {
     id: 'trrs35',
-    label: 'mini-jack TRRS',
+    label: '3.5 mm TRRS',
     contacts: ['T', 'R1', 'R2', 'S'],
     reference: 'R2',
     pairs: [
@@ -87,6 +107,6 @@ const shape = (id: ConnectorId) => ['', '', 'TS', 'TRS', 'TRRS'][CONNECTORS[id].
 /** Socket contact to plug contact, or undefined if the plug does not go in. */
 export function mate(plug: ConnectorId, socket: ConnectorId): Partial<Record<Contact, Contact>> | undefined {
   if (CONNECTORS[plug].size !== CONNECTORS[socket].size) return undefined;
-  if (plug === 'xlr3') return { '1': '1', '2': '2', '3': '3' };
+  if (!/^(ts|trs|trrs)/.test(plug)) return Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, contact]));
   return JACKS[`${shape(plug)}>${shape(socket)}`];
 }

@@ -6,9 +6,9 @@ export type Basis = (typeof BASES)[number];
 
 export const BASIS_LABELS: Record<Basis, string> = {
   published: 'published standard',
-  maker: "maker's sheet",
+  maker: 'data sheet',
   measured: 'measured',
-  'common practice': 'common practice',
+  'common practice': 'typical',
   'from memory': 'from memory',
   assumed: 'assumed',
 };
@@ -72,7 +72,12 @@ export interface ChoiceSpec {
   options: readonly Option[];
   standard: string;
   /** A question to the maker or the manual: `unknown` is one of the options, solved once for each other answer. */
-  question?: { ask: string; drawnAs: string };
+  question?: {
+    ask: string;
+    drawnAs: string;
+    /** It decides something only on a line whose shield is open or lifted. */
+    matters?: 'shield open';
+  };
   help?: string;
   /** It is set by hand on the spot, and may be set otherwise for the next job. */
   setting?: true;

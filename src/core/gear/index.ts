@@ -4,7 +4,8 @@ export * from './figures';
 export * from './part';
 export * from './stakes';
 export * from './catalogue';
-export { figureOf, reader } from './bench';
+export { figureOf, reader, type Wiring } from './bench';
+export { inletReader } from './inlets/levels';
 export {
   lineCircuit,
   socketNode,

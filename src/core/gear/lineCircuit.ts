@@ -1,8 +1,8 @@
-import { NetlistBuilder, type Netlist, type Node } from '../circuit';
-import { Bench, reader, type Notes, type Terminals } from './bench';
+import { GROUND, NetlistBuilder, type Netlist, type Node } from '../circuit';
+import { Bench, EARTH, EARTH_LEAD, LEAKAGE, reader, type Notes, type Terminals, type Wiring } from './bench';
 import { inletKind, linkKind, sourceKind } from './catalogue';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from './connectors';
-import type { Branch, Line, Part, PartRef, PathLink } from './part';
+import type { Branch, Grounding, Line, Part, PartRef, PathLink } from './part';
 import type { AnyStake, Bridge, Channel, Path } from './stakes';
 
 /** Where two neighbours of a line meet: the plug of the one nearer the source in the socket of the other. */
@@ -44,14 +44,6 @@ export interface LineCircuit {
   others: BranchStake[];
 }
 
-/** How a circuit differs from the plugged-in line at rest. */
-export interface Wiring {
-  /** The junction whose contacts are not joined: plug and socket keep nodes of their own, `socket.` before the latter. */
-  apart?: number;
-  /** How much larger the cold leg of every phantom feed is than the hot one, as a share. */
-  mismatch?: number;
-}
-
 const prefixOf = (ref: PartRef) => (typeof ref === 'number' ? `link${ref + 1}` : ref);
 
 /** The end of what is wired so far: a plug with its contacts. */
@@ -78,6 +70,25 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
   const links: LinkView[] = [];
   let expectedGain = 0;
 
+  const grounds = new Map<string, Node>();
+  /** The ground of a device: one node however many of its inlets are on this line, joined to mains earth or all but free. */
+  const groundOf = (device: string | undefined, node: Node, grounding: Grounding = 'unknown'): Node => {
+    const known = device === undefined ? undefined : grounds.get(device);
+    if (known) return known;
+    if (device !== undefined) grounds.set(device, node);
+    toEarth(node, grounding);
+    return node;
+  };
+  const toEarth = (node: Node, grounding: Grounding = 'unknown') =>
+    net.add({
+      type: 'resistor',
+      name: `inlet.${node}.earth`,
+      a: node,
+      b: EARTH,
+      ohms: grounding === 'earthed' ? EARTH_LEAD : LEAKAGE,
+    });
+  if (line.device !== undefined) grounds.set(line.device, GROUND);
+
   /** What is noted about a part of the line itself, or of a branch. */
   const notes = (branch?: Branch): Notes => ({
     stakes: branch ? ([] as AnyStake[]) : stakes,
@@ -92,7 +103,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
     prefix,
     inputs: {},
     quiet: branch !== undefined,
-    mismatch: wiring.mismatch,
+    wiring,
     ...more,
   });
 
@@ -110,7 +121,8 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
     const { junction, inputs } = join(from, socket, !branch && wiring.apart === junctions.length);
     if (!branch) junctions.push(junction);
     const own = notes(branch);
-    kind.build(new Bench(kind, part, 'inlet', net, terminals(prefix, { inputs, plug: socket }, branch), own));
+    const ground = branch ? groundOf(branch.device, `${prefix}.ground`, branch.ground) : GROUND;
+    kind.build(new Bench(kind, part, 'inlet', net, terminals(prefix, { inputs, plug: socket, ground }, branch), own));
     keep(branch, own);
   };
 
@@ -179,6 +191,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
     buildSource(line.source, 'source'),
   );
   buildInlet(line.inlet, 'inlet', end);
+  if (net.uses(EARTH)) toEarth(GROUND, line.ground);
   return { netlist: net.build(), junctions, links, stakes, channels, expectedGain, others };
 }
 

@@ -50,6 +50,9 @@ export interface Branch {
   /** One of the two: where it begins, or where it ends. */
   source?: Part;
   inlet?: Part;
+  /** The device its inlet belongs to, and how that is grounded. */
+  device?: string;
+  ground?: Grounding;
   /** In the order from source to inlet. */
   links: PathLink[];
   branches?: Branch[];
@@ -65,7 +68,13 @@ export interface FeedSwitch {
   ramp?: number;
   /** It mutes its inlets while it switches. */
   mutes?: boolean;
+  /** Another line that it reaches lives on this feed. */
+  needed?: boolean;
 }
+
+export const GROUNDINGS = ['earthed', 'floating', 'unknown'] as const;
+/** How the ground of a device stands to mains earth: joined to it, free of it (cells, class II supply), or nobody has said. */
+export type Grounding = (typeof GROUNDINGS)[number];
 
 /** One line: a source, its links in order, the inlet, and whatever else hangs on its conductors. */
 export interface Line {
@@ -77,6 +86,11 @@ export interface Line {
   inlet: Part;
   branches?: Branch[];
   switch?: FeedSwitch;
+  /** The device its inlet belongs to, and how that is grounded; absent is not known. */
+  device?: string;
+  ground?: Grounding;
+  /** Metres from where its source stands to its inlet, where the rig says so. */
+  run?: number;
 }
 
 /** Which part of a line: the source, the n-th link (0 is next to the source), the inlet. */
@@ -99,6 +113,9 @@ export interface Kind {
 /** Groups sources by what they tolerate; rules speak of these and never of kinds. */
 export type Character = 'moving coil' | 'passive ribbon' | 'powered' | 'self-powered' | 'line output' | 'pickup';
 
+/** Sockets by what they are meant for: a line output goes to a line socket, a pickup to an instrument socket. */
+export type MeantFor = 'microphone' | 'line' | 'instrument' | 'plug-in';
+
 /** How a source's open-circuit level follows from its figures. */
 export type LevelFrom = 'sensitivity' | 'output level';
 
@@ -107,6 +124,8 @@ export interface SourceKind extends Kind {
   character: Character;
   level: LevelFrom;
   connector(part: Reader): ConnectorId;
+  /** It plays two channels that share mono material: left and right of a stereo plug. */
+  stereo?(part: Reader): boolean;
   /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */
   build(bench: Bench): void;
 }
@@ -125,15 +144,35 @@ export interface LinkKind extends Kind {
   /** Gain of a sound link between its intended neighbours, by the socket it is left by, in dB; absent means 0. */
   gain?(part: Reader, exit?: string): number;
   /** What kind of thing it is, where rules or remedies must know. */
-  nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply' | 'splitter';
+  nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply' | 'splitter' | 'passive Y';
+  /** Two channels stay apart in it on purpose: left and right have a socket each. */
+  keepsChannelsApart?: boolean;
+  /** What a plan and the remedies have to know of it. */
+  planning?: Planning;
   faults?: boolean;
   build(bench: Bench): void;
+}
+
+/** How a link may stand in a chain. */
+export interface Planning {
+  /** How hard it is to understand, carry and power; the plan prefers little of it (an assumption of ours). */
+  complexity: number;
+  /** It changes the connector of a line, so that a chain may be built over it. */
+  adapts?: boolean;
+  /** Its usual place where it stands in an XLR line (common practice). */
+  place?: 'booster' | 'isolation' | 't12' | 'level' | 'supply';
+  /** Its wiring to other lines, or its settings, are somebody's decision: a plan leaves it where it is. */
+  leftAlone?: boolean;
 }
 
 export interface InletKind extends Kind {
   role: 'inlet';
   /** Sockets it offers; a combination socket has two. */
   sockets: readonly ConnectorId[];
+  /** What the socket that a plug goes into is meant for, as it is set. */
+  meantFor(part: Reader, plug: ConnectorId | undefined): MeantFor;
+  /** The figure that counts for a plug and as the inlet is set, where several sockets have figures of their own. */
+  figureFor?(part: Reader, plug: ConnectorId | undefined, figure: string): string;
   build(bench: Bench): void;
 }
 

@@ -14,7 +14,7 @@ export const soundFigures = (sensitivity: number, loudness: number, loudest: num
     help: 'Open-circuit output at 94 dB SPL.',
   },
   loudness: {
-    label: 'Loudest sound expected',
+    label: 'Peak SPL expected',
     unit: 'dB SPL',
     min: 20,
     max: 160,
@@ -22,16 +22,16 @@ export const soundFigures = (sensitivity: number, loudness: number, loudest: num
     help: 'Peak level at the microphone; decides the gain that is needed.',
   },
   loudest: {
-    label: 'Loudest sound it takes',
+    label: 'Maximum SPL',
     unit: 'dB SPL',
     min: 80,
     max: 180,
     typical: { value: loudest, basis: 'common practice' },
   },
-  measuredAt: distanceFigure('Distance at which that was measured', 'Leave open if it was measured at the microphone.'),
+  measuredAt: distanceFigure('Distance where the expected SPL was measured', 'Leave blank if it was measured at the microphone.'),
   distance: distanceFigure(
     'Distance of the microphone',
-    'With the other distance: twice as far is 6 dB less in the open; rooms give back some of it.',
+    'Double the distance is 6 dB less outdoors, less than that in a room.',
   ),
   lowest: lowestFigure(40),
 });
@@ -45,7 +45,7 @@ export const selfNoiseFigure = (decibels: number): FigureSpec => ({
   min: 0,
   max: 70,
   typical: { value: decibels, basis: 'common practice' },
-  help: 'Equivalent sound level in dB(A); its output resistance is part of it.',
+  help: 'Equivalent noise level, dB(A). Includes the output resistance.',
 });
 
 /** Equivalent input noise of an amplifier, 20 Hz to 20 kHz, unweighted. */
@@ -67,7 +67,7 @@ export const lowestFigure = (hertz: number): FigureSpec => ({
   min: 1,
   max: 5000,
   typical: { value: hertz, basis: 'assumed' },
-  help: 'A low cut above this counts as a loss.',
+  help: 'A bass roll-off above this is reported.',
 });
 
 /**
@@ -77,15 +77,15 @@ export const lowestFigure = (hertz: number): FigureSpec => ({
  */
 export const cellFigures = (charge: number, volts: number, milliamps: number): Record<string, FigureSpec> => ({
   cellCharge: {
-    label: 'Charge of its cells',
+    label: 'Battery capacity',
     unit: 'mAh',
     min: 1,
     max: 100000,
     typical: { value: charge, basis: 'from memory' },
-    help: 'Of one set; cells in series count once.',
+    help: 'One set; cells in series count once.',
   },
   cellVolts: {
-    label: 'Voltage of its cells',
+    label: 'Battery voltage',
     unit: 'V',
     min: 0.5,
     max: 60,
@@ -93,12 +93,12 @@ export const cellFigures = (charge: number, volts: number, milliamps: number): R
     help: 'All cells of one set together.',
   },
   cellDrain: {
-    label: 'What it draws from its cells',
+    label: 'Battery current',
     unit: 'mA',
     min: 0.001,
     max: 2000,
     typical: { value: milliamps, basis: 'from memory' },
-    help: 'Besides what it passes on as a feed.',
+    help: 'Without the feed it passes on.',
   },
 });
 
@@ -112,12 +112,50 @@ export const resistance = (label: string, ohms: number, help?: string): FigureSp
 });
 
 export const directCurrentLimit = (milliamps: number): FigureSpec => ({
-  label: 'Direct current it stands',
+  label: 'Maximum DC through it',
   unit: 'mA',
   min: 0,
   max: 100,
   typical: { value: milliamps, basis: 'assumed' },
-  help: 'Steady current, not the moment of plugging.',
+  help: 'Continuous, not the peak while plugging in.',
+});
+
+/** The pad that some microphones and boxes have. */
+export const padFigure: FigureSpec = {
+  label: 'Its pad',
+  unit: 'dB',
+  min: 3,
+  max: 60,
+  typical: { value: 10, basis: 'common practice' },
+};
+
+/** Low cut of a microphone where its switch is on: 12 dB an octave. */
+export const lowCutFigure = (hertz: number): FigureSpec => ({
+  label: 'Low cut (−3 dB)',
+  unit: 'Hz',
+  min: 5,
+  max: 400,
+  typical: { value: hertz, basis: 'common practice' },
+  help: 'Only where it is switched on: 12 dB an octave.',
+});
+
+/** What a winding that only carries signal takes before its core saturates. */
+export const saturationLimit: FigureSpec = {
+  label: 'Maximum DC through its winding',
+  unit: 'mA',
+  min: 0,
+  max: 100,
+  typical: { value: 1, basis: 'assumed' },
+  help: 'More than this saturates the core: bass distorts. Nothing is damaged.',
+};
+
+/** The most a transformer takes at low frequencies before its core saturates. */
+export const coreLevel = (level: number): FigureSpec => ({
+  label: 'Maximum level at 50 Hz',
+  unit: 'dBu',
+  min: -40,
+  max: 40,
+  typical: { value: level, basis: 'common practice' },
 });
 
 export const choice = (label: string, options: [value: string, label: string][], help?: string): ChoiceSpec => ({
@@ -141,8 +179,43 @@ export function transformer(
   primary: { a: string; b: string; henries: number; ohms: number },
   secondary: { a: string; b: string; ohms: number },
   ratio: number,
+  prefix = '',
 ): void {
-  bench.winding('primary', primary.a, primary.b, primary.henries, primary.ohms);
-  bench.winding('secondary', secondary.a, secondary.b, primary.henries / ratio ** 2, secondary.ohms);
-  bench.couple('primary', 'secondary', 0.9999);
+  bench.winding(`${prefix}primary`, primary.a, primary.b, primary.henries, primary.ohms);
+  bench.winding(`${prefix}secondary`, secondary.a, secondary.b, primary.henries / ratio ** 2, secondary.ohms);
+  bench.couple(`${prefix}primary`, `${prefix}secondary`, 0.9999);
+}
+
+/** How a case stands to mains earth: asked only where it decides something. */
+export const groundQuestion: ChoiceSpec = {
+  label: 'Ground',
+  options: [
+    { value: 'unknown', label: 'not known' },
+    { value: 'floating', label: 'floating: batteries or a two-pin supply' },
+    { value: 'earthed', label: 'on mains earth' },
+  ],
+  standard: 'unknown',
+  question: { ask: 'Is its ground on mains earth?', drawnAs: 'floating', matters: 'shield open' },
+};
+
+/** States that direct current through a winding saturates its core, and the most it takes at low frequencies. */
+export function stakeCore(bench: Bench, what: string, windings: readonly string[], [a, b]: [string, string]): void {
+  bench.stake({
+    type: 'winding',
+    what,
+    elements: windings.map((name) => bench.element(name)),
+    limit: bench.limit('saturation'),
+    saturates: true,
+  });
+  const limit = bench.limit('coreLevel');
+  bench.stake({
+    type: 'greatest output',
+    what,
+    between: [a, b],
+    volts: Math.SQRT2 * fromDbu(limit.value),
+    because: 'its core saturates at low notes',
+    basis: limit.basis,
+    where: limit.where,
+    at: 50,
+  });
 }

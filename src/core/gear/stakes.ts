@@ -21,31 +21,64 @@ interface Stake {
   what: string;
 }
 
-/** A part that needs power from the line. The highest of `between` counts. */
+/** The inner rail of a part that two feed legs supply. */
+export interface Rail {
+  between: [Node, Node];
+  /** Resistors from the pins to the rail, equal, in ohms each. */
+  legs: string[];
+  pickOff: number;
+  /** The electronics, and the current at which they work. */
+  load?: { element: string; amps: Amps };
+}
+
+/**
+ * A part that needs power from the line. With a `rail` that decides: it is brought to the pins of a line whose two legs
+ * are equal. Without one the highest of `between` counts.
+ */
 export interface SupplyStake extends Stake {
   type: 'supply';
   wants: 'phantom' | 'plug-in power' | 'T12';
   between: [Node, Node][];
+  rail?: Rail;
   contacts: string;
   needs: Limit;
   stops: Limit;
   stands?: Limit;
+  /** What it stands the wrong way round. */
+  reverse?: Limit;
   /** Its own battery is in and on. */
   battery: boolean;
 }
 
-/** A coil or winding that direct current harms; the largest current counts. */
+/** A coil or winding that direct current harms, or whose core it saturates; the largest current counts. */
 export interface WindingStake extends Stake {
   type: 'winding';
   elements: string[];
   limit: Limit;
+  /** Nothing is damaged: the core saturates, bass distorts. */
+  saturates?: true;
 }
 
-/** An element that a voltage destroys. */
+/** An element that a voltage destroys, either way round. */
 export interface CapsuleStake extends Stake {
   type: 'capsule';
   between: [Node, Node];
   stands: Limit;
+  reverse: Limit;
+}
+
+/** The most that a link can put out before it clips; `volts` is the peak of a sine. */
+export interface OutputLimit extends Stake {
+  type: 'greatest output';
+  /** Where that is measured. */
+  between: [Node, Node];
+  volts: Volts;
+  /** What sets it. */
+  because: string;
+  basis: Basis;
+  where?: string;
+  /** A core clips at low frequencies only: the frequency it is stated for, in hertz; it takes more in proportion above. */
+  at?: number;
 }
 
 /** An output that current driven into it harms; the largest current counts. */
@@ -68,10 +101,12 @@ export interface FeedStake extends Stake {
   feed: string;
   element: string;
   resistors: string[];
-  limit: { value: Amps; source: string };
+  /** Absent where the feed's own resistor limits it: plug-in power. */
+  limit?: { value: Amps; source: string };
 }
 
-export type AnyStake = SupplyStake | WindingStake | CapsuleStake | OutputStake | CapacitorStake | FeedStake;
+export type AnyStake =
+  SupplyStake | WindingStake | CapsuleStake | OutputStake | CapacitorStake | FeedStake | OutputLimit;
 
 /** What an inlet listens to. */
 export interface Channel {

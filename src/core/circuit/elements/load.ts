@@ -8,21 +8,37 @@ export const constantCurrentLoad: ElementRules<ConstantCurrentLoad> = {
   branches: () => 0,
   paths: conducts,
   fault: (e) =>
-    (e.amps < 0 ? 'current must not be negative' : finite('current', e.amps)) ?? positive('knee voltage', e.kneeVolts),
+    (e.amps < 0 ? 'current must not be negative' : finite('current', e.amps)) ??
+    positive('knee voltage', e.kneeVolts) ??
+    (e.cutoffVolts === undefined ? undefined : positive('cut-off voltage', e.cutoffVolts)),
   stamp: () => undefined,
   characteristic: (e) => ({
     at(volts) {
-      const share = Math.tanh(volts / e.kneeVolts);
+      const { scale, middle, width, offset } = curve(e);
+      const share = Math.tanh((volts - middle) / width);
       return {
-        amps: e.amps * share + LEAKAGE * volts,
-        siemens: (e.amps / e.kneeVolts) * (1 - share * share) + LEAKAGE,
+        amps: scale * (offset + share) + LEAKAGE * volts,
+        siemens: (scale / width) * (1 - share * share) + LEAKAGE,
       };
     },
-    // Where the curve is flat a step tells little: never jump across zero in one go.
-    limit: (next, previous) => (next * previous < 0 ? 0 : next),
+    // Where the curve is flat a step tells little: never jump across its middle in one go.
+    limit: (next, previous) => {
+      const { middle } = curve(e);
+      return (next - middle) * (previous - middle) < 0 ? middle : next;
+    },
   }),
-  spice: (e, names) => [
-    `${spiceHead('B', e, names)} I=${spiceNumber(e.amps)}*tanh(v(${names.node(e.a)},${names.node(e.b)})/${spiceNumber(e.kneeVolts)})` +
-      `+${spiceNumber(LEAKAGE)}*v(${names.node(e.a)},${names.node(e.b)})`,
-  ],
+  spice: (e, names) => {
+    const { scale, middle, width, offset } = curve(e);
+    const volts = `v(${names.node(e.a)},${names.node(e.b)})`;
+    return [
+      `${spiceHead('B', e, names)} I=${spiceNumber(scale)}*(${offset}+tanh((${volts}-${spiceNumber(middle)})/${spiceNumber(width)}))` +
+        `+${spiceNumber(LEAKAGE)}*${volts}`,
+    ];
+  },
 };
+
+/** I = scale · (offset + tanh((v − middle) / width)). */
+const curve = ({ amps, kneeVolts, cutoffVolts }: ConstantCurrentLoad) =>
+  cutoffVolts === undefined
+    ? { scale: amps, middle: 0, width: kneeVolts, offset: 0 }
+    : { scale: amps / 2, middle: cutoffVolts, width: cutoffVolts / 10, offset: 1 };

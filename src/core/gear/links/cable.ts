@@ -10,8 +10,9 @@ export const cable: LinkKind = {
   role: 'link',
   kind: 'cable',
   label: 'Cable',
-  summary: 'A length of cable with the same connector at both ends, sound or with faults.',
+  summary: 'A length of cable with the same connector at both ends, good or with faults.',
   nature: 'cable',
+  planning: { complexity: 2 },
   faults: true,
   figures: {
     length: { label: 'Length', unit: 'm', min: 0.05, max: 500, typical: { value: 5, basis: 'assumed' } },
@@ -27,20 +28,23 @@ export const cable: LinkKind = {
       unit: 'pF/m',
       min: 1,
       max: 2000,
-      typical: { value: 80, basis: 'common practice' },
+      help: 'Typical: 80 pF/m; 120 pF/m for an instrument lead.',
     },
   },
   choices: {
     connector: connectorChoice([
-      ['xlr3', 'three-pin'],
+      ['xlr3', 'XLR'],
       ['ts635', '6.35 mm TS'],
       ['trs635', '6.35 mm TRS'],
-      ['ts35', 'mini-jack TS'],
-      ['trs35', 'mini-jack TRS'],
-      ['trrs35', 'mini-jack TRRS'],
+      ['ts35', '3.5 mm TS'],
+      ['trs35', '3.5 mm TRS'],
+      ['trrs35', '3.5 mm TRRS'],
+      ['rca', 'RCA'],
+      ['xlr5', 'five-pin XLR'],
+      ['mini-xlr', 'mini XLR'],
     ]),
     tested: choice(
-      'Tested lately',
+      'Tested since the last job',
       [
         ['no', 'no'],
         ['yes', 'yes, every conductor'],
@@ -49,8 +53,15 @@ export const cable: LinkKind = {
     ),
   },
   ends: (part) => ({ input: part.choice('connector') as ConnectorId, output: part.choice('connector') as ConnectorId }),
-  build(bench) {
-    const { contacts, reference } = CONNECTORS[bench.choice('connector') as ConnectorId];
+  build: (bench) => buildCable(bench, bench.choice('connector') as ConnectorId),
+};
+
+/** Capacitance between conductors where nobody states it, in F/m (common practice). */
+const TYPICAL = { microphone: 80e-12, instrument: 120e-12 };
+
+/** A length of cable with its faults. */
+export function buildCable(bench: Bench, connector: ConnectorId): void {
+    const { contacts, reference } = CONNECTORS[connector];
     const length = bench.value('length');
     const wire = Math.max(length * bench.value('resistance'), 1e-4);
     const arrives = arrivals(bench, contacts);
@@ -61,7 +72,8 @@ export const cable: LinkKind = {
       if (!open) bench.resistor(`wire.${contact}`, bench.in(contact), bench.out(arrives(contact)), wire);
     }
     // Half of the capacitance at each end; for a broken conductor as much as is left on either side of the break.
-    const total = length * bench.value('capacitance');
+    const typical = connector === 'ts635' ? TYPICAL.instrument : TYPICAL.microphone;
+    const total = length * (bench.optional('capacitance') ?? typical);
     const others = contacts.filter((contact) => contact !== reference);
     const pairs = others.flatMap((contact, n): [Contact, Contact][] => [
       [contact, reference],
@@ -73,8 +85,7 @@ export const cable: LinkKind = {
       bench.capacitor(`far.${a}${b}`, bench.out(arrives(a)), bench.out(arrives(b)), total * (1 - near));
     }
     bridges(bench, contacts);
-  },
-};
+}
 
 /** Where each conductor ends: elsewhere if two are swapped. */
 function arrivals(bench: Bench, contacts: readonly Contact[]): (contact: Contact) => Contact {

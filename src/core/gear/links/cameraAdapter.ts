@@ -27,8 +27,9 @@ export const cameraAdapter: LinkKind = {
   kind: 'camera-adapter',
   label: 'Camera adapter box',
   summary:
-    'Two three-pin sockets under a camera, with phantom from its own battery; a stereo mini-jack goes to the camera.',
+    'Two XLR sockets under a camera, with phantom from its own battery; a stereo 3.5 mm lead goes to the camera.',
   nature: 'supply',
+  planning: { complexity: 5, adapts: true },
   figures: {},
   choices: {
     feed: setting('Feed', [
@@ -53,7 +54,7 @@ export const cameraAdapter: LinkKind = {
         feed: feed.label,
         element: bench.element('feed'),
         resistors: [bench.element('left.feed2'), bench.element('left.feed3')],
-        limit: { value: (2 * feed.limit) / 1e3, source: feed.source },
+        limit: { value: (2 * feed.limit!) / 1e3, source: feed.source },
       });
     }
     bench.path({ from: '1', to: 'S', look: 'wire' });

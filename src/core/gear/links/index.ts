@@ -3,17 +3,21 @@ import { cable } from './cable';
 import { cameraAdapter } from './cameraAdapter';
 import { activeDirectBox, passiveDirectBox, stereoDirectBox } from './directBoxes';
 import { inlineBooster } from './inlineBooster';
-import { isolatingTransformer, pad, polarityReverser } from './passives';
+import { attenuatingLead, isolatingLead } from './leads';
+import { multicore } from './multicore';
+import { blockingAdapter, isolatingTransformer, pad, polarityReverser } from './passives';
 import { patchPoint, threePinPatchPoint } from './patchPoints';
 import { plainAdapter } from './plainAdapter';
 import { plugInConverter } from './plugInConverter';
-import { splitter } from './splitter';
+import { preamplifier } from './preamplifier';
+import { activeSplitter, splitter } from './splitter';
 import { supplyBox } from './supplyBox';
 import { t12Supply } from './t12Supply';
-import { stereoSplit, twoMonoToStereo, yLead } from './yLeads';
+import { fivePinSplit, stereoSplit, twoMonoToStereo, yLead } from './yLeads';
 
 export const LINKS: readonly LinkKind[] = [
   cable,
+  multicore,
   plainAdapter,
   plugInConverter,
   passiveDirectBox,
@@ -25,9 +29,15 @@ export const LINKS: readonly LinkKind[] = [
   isolatingTransformer,
   pad,
   polarityReverser,
+  blockingAdapter,
+  preamplifier,
+  attenuatingLead,
+  isolatingLead,
   patchPoint,
   threePinPatchPoint,
   splitter,
+  activeSplitter,
+  fivePinSplit,
   yLead,
   stereoSplit,
   twoMonoToStereo,

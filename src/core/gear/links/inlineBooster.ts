@@ -1,18 +1,22 @@
 import type { LinkKind } from '../part';
-import { buildElectronics, pinFigures, stakePhantom } from '../phantom';
+import { buildElectronics, greatestOutput, maxOutputFigure, pinFigures, stakePhantom } from '../phantom';
 import { inputNoise, noiseDensityOf, resistance } from '../shared';
+
+const PICK_OFF = 1500;
 
 export const inlineBooster: LinkKind = {
   role: 'link',
   kind: 'inline-booster',
   label: 'Inline booster',
-  summary: 'Clean gain for moving coils and ribbons; takes phantom from the inlet and does not pass it on.',
+  summary: 'Clean gain for dynamics and ribbons; takes phantom from the inlet and does not pass it on.',
   nature: 'blocks feed',
+  planning: { complexity: 4, place: 'booster' },
   figures: {
     gain: { label: 'Gain', unit: 'dB', min: 3, max: 40, typical: { value: 25, basis: 'common practice' } },
     inputResistance: resistance('Input resistance', 20e3),
-    ein: inputNoise('Equivalent input noise, input shorted', -131, '20 Hz to 20 kHz, unweighted.'),
+    ein: inputNoise('EIN, input shorted', -131, '20 Hz to 20 kHz, unweighted.'),
     outputResistance: resistance('Output resistance', 150),
+    maxOutput: maxOutputFigure,
     current: {
       label: 'Supply current',
       unit: 'mA',
@@ -32,12 +36,13 @@ export const inlineBooster: LinkKind = {
     bench.resistor('input2', bench.in('2'), pin1, bench.value('inputResistance') / 2);
     bench.resistor('input3', bench.in('3'), pin1, bench.value('inputResistance') / 2);
     bench.noise('noise', bench.in('2'), bench.node('heard'), noiseDensityOf(bench.value('ein')));
-    buildElectronics(bench, 1500, (pin, node, share) =>
-      bench.amplifier(`output${pin}`, node, pin1, bench.node('heard'), bench.in('3'), share * gain),
+    const rail = buildElectronics(bench, PICK_OFF, (leg, node, share) =>
+      bench.amplifier(`output${leg}`, node, pin1, bench.node('heard'), bench.in('3'), share * gain),
     );
     bench.path({ from: '1', to: '1', look: 'wire' });
     bench.path({ from: '2', to: '2', look: 'amplifier' });
     bench.path({ from: '3', to: '3', look: 'amplifier' });
-    stakePhantom(bench, 'the booster');
+    stakePhantom(bench, 'the booster', { rail, amps: bench.value('current') });
+    greatestOutput(bench, 'the booster');
   },
 };

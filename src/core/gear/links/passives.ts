@@ -1,6 +1,6 @@
 import type { ConnectorId } from '../connectors';
 import type { LinkKind } from '../part';
-import { choice, transformer } from '../shared';
+import { choice, coreLevel, saturationLimit, stakeCore, transformer } from '../shared';
 
 const XLR = (): { input: ConnectorId; output: ConnectorId } => ({ input: 'xlr3', output: 'xlr3' });
 
@@ -10,7 +10,8 @@ export const isolatingTransformer: LinkKind = {
   label: 'Isolating transformer',
   summary: 'Passes the signal one to one, blocks every feed, and can part the shields of two devices.',
   nature: 'blocks feed',
-  figures: {},
+  planning: { complexity: 3, place: 'isolation' },
+  figures: { saturation: saturationLimit, coreLevel: coreLevel(12) },
   choices: {
     ground: choice('Pin 1', [
       ['joined', 'joined'],
@@ -25,6 +26,7 @@ export const isolatingTransformer: LinkKind = {
       { a: bench.out('2'), b: bench.out('3'), ohms: 40 },
       1,
     );
+    stakeCore(bench, 'the isolating transformer', ['primary', 'secondary'], [bench.in('2'), bench.in('3')]);
     if (bench.choice('ground') === 'joined') {
       bench.join(bench.in('1'), bench.out('1'));
       bench.path({ from: '1', to: '1', look: 'wire' });
@@ -42,6 +44,7 @@ export const pad: LinkKind = {
   kind: 'pad',
   label: 'Pad',
   summary: 'Lowers the level between a loud source and a sensitive inlet.',
+  planning: { complexity: 3, place: 'level' },
   figures: {
     attenuation: {
       label: 'Attenuation',
@@ -52,9 +55,9 @@ export const pad: LinkKind = {
     },
   },
   choices: {
-    feed: choice('Direct current', [
-      ['passes', 'passes it'],
-      ['blocks', 'blocks it with capacitors'],
+    feed: choice('Phantom through this pad', [
+      ['passes', 'passes'],
+      ['blocks', 'blocked by capacitors'],
     ]),
   },
   ends: XLR,
@@ -76,8 +79,9 @@ export const pad: LinkKind = {
 export const polarityReverser: LinkKind = {
   role: 'link',
   kind: 'polarity-reverser',
-  label: 'Polarity reverser',
+  label: 'Polarity-reverse adapter',
   summary: 'Swaps pins 2 and 3 and does nothing else.',
+  planning: { complexity: 3, place: 'level' },
   figures: {},
   choices: {},
   ends: XLR,
@@ -90,5 +94,31 @@ export const polarityReverser: LinkKind = {
       bench.join(bench.in(from), bench.out(to));
       bench.path({ from, to, look: 'wire' });
     }
+  },
+};
+
+/** What empties the far side of the capacitors. */
+const BLEED = 100e3;
+
+export const blockingAdapter: LinkKind = {
+  role: 'link',
+  kind: 'blocking-adapter',
+  label: 'Phantom blocker (capacitors)',
+  summary: 'Two capacitors in an XLR barrel: passes the signal, keeps phantom from what stands before it.',
+  nature: 'blocks feed',
+  planning: { complexity: 3, place: 'isolation' },
+  figures: {
+    capacitor: { label: 'Capacitors', unit: 'µF', min: 0.1, max: 1000, typical: { value: 47, basis: 'assumed' } },
+  },
+  choices: {},
+  ends: XLR,
+  build(bench) {
+    bench.join(bench.in('1'), bench.out('1'));
+    for (const pin of ['2', '3'] as const) {
+      bench.capacitor(`blocking${pin}`, bench.in(pin), bench.out(pin), bench.value('capacitor'));
+      bench.resistor(`bleed${pin}`, bench.in(pin), bench.in('1'), BLEED);
+      bench.path({ from: pin, to: pin, look: 'capacitor' });
+    }
+    bench.path({ from: '1', to: '1', look: 'wire' });
   },
 };

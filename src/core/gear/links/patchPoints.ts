@@ -13,8 +13,9 @@ export const patchPoint: LinkKind = {
   kind: 'trs-patch-point',
   label: 'TRS patch point',
   summary:
-    'A patchbay with 6.35 mm sockets in a three-pin line; its plugs slide the feed across the source when patched live.',
+    'A patchbay with 6.35 mm sockets in an XLR line; its plugs slide the feed across the source when patched live.',
   nature: 'TRS patch point',
+  planning: { complexity: 5, leftAlone: true },
   figures: {},
   choices: {},
   ends: () => ({ input: 'xlr3', output: 'xlr3' }),
@@ -24,8 +25,9 @@ export const patchPoint: LinkKind = {
 export const threePinPatchPoint: LinkKind = {
   role: 'link',
   kind: 'three-pin-patch-point',
-  label: 'Three-pin patch point',
-  summary: 'A patchbay or wall box with three-pin sockets, pin for pin; ground makes first.',
+  label: 'XLR patch point',
+  summary: 'A patchbay or wall box with XLR sockets, pin for pin; ground makes first.',
+  planning: { complexity: 5, leftAlone: true },
   figures: {},
   choices: {},
   ends: () => ({ input: 'xlr3', output: 'xlr3' }),

@@ -13,7 +13,7 @@ interface Wiring {
 /** Adapters that are nothing but wire, named by what they join (common practice; wirings differ between makers). */
 const WIRINGS: Record<string, Wiring> = {
   'mini-to-xlr-grounded': {
-    label: 'mini-jack to three-pin: tip to 2, sleeve to 1 and 3',
+    label: '3.5 mm to XLR: tip to 2, sleeve to 1 and 3',
     input: 'trs35',
     output: 'xlr3',
     wires: [
@@ -23,7 +23,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'mini-to-xlr-open': {
-    label: 'mini-jack to three-pin: tip to 2, sleeve to 1, 3 free',
+    label: '3.5 mm to XLR: tip to 2, sleeve to 1, 3 free',
     input: 'trs35',
     output: 'xlr3',
     wires: [
@@ -32,7 +32,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'mini-to-xlr-balanced': {
-    label: 'mini-jack to three-pin: tip to 2, ring to 3, sleeve to 1',
+    label: '3.5 mm to XLR: tip to 2, ring to 3, sleeve to 1',
     input: 'trs35',
     output: 'xlr3',
     wires: [
@@ -42,7 +42,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'mini-to-xlr-both': {
-    label: 'mini-jack to three-pin: tip to 2 and 3, sleeve to 1',
+    label: '3.5 mm to XLR: tip to 2 and 3, sleeve to 1',
     input: 'trs35',
     output: 'xlr3',
     wires: [
@@ -52,7 +52,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'xlr-to-mini-both': {
-    label: 'three-pin to mini-jack: 2 to tip and ring, 1 and 3 to sleeve',
+    label: 'XLR to 3.5 mm: 2 to tip and ring, 1 and 3 to sleeve',
     input: 'xlr3',
     output: 'trs35',
     wires: [
@@ -63,7 +63,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'xlr-to-mini-left': {
-    label: 'three-pin to mini-jack: 2 to tip, 1 and 3 to sleeve',
+    label: 'XLR to 3.5 mm: 2 to tip, 1 and 3 to sleeve',
     input: 'xlr3',
     output: 'ts35',
     wires: [
@@ -73,7 +73,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'xlr-to-mini-balanced': {
-    label: 'three-pin to mini-jack: 2 to tip, 3 to ring, 1 to sleeve',
+    label: 'XLR to 3.5 mm: 2 to tip, 3 to ring, 1 to sleeve',
     input: 'xlr3',
     output: 'trs35',
     wires: [
@@ -83,7 +83,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'trrs-to-trs': {
-    label: 'phone plug to mini-jack TRS: sleeve to tip and ring',
+    label: 'headset plug to 3.5 mm TRS: sleeve to tip and ring',
     input: 'trrs35',
     output: 'trs35',
     wires: [
@@ -93,7 +93,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'omtp-to-trs': {
-    label: 'phone plug of the older order to mini-jack TRS: second ring to tip and ring',
+    label: 'OMTP headset plug to 3.5 mm TRS: second ring to tip and ring',
     input: 'trrs35',
     output: 'trs35',
     wires: [
@@ -103,7 +103,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'trrs-orders': {
-    label: 'phone plug, one order to the other: second ring and sleeve swapped',
+    label: 'headset plug, CTIA to OMTP or back: second ring and sleeve swapped',
     input: 'trrs35',
     output: 'trrs35',
     wires: [
@@ -114,7 +114,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'trs-to-trrs': {
-    label: 'mini-jack to phone plug: tip to sleeve',
+    label: '3.5 mm to headset plug: tip to sleeve',
     input: 'trs35',
     output: 'trrs35',
     wires: [
@@ -123,7 +123,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'xlr-to-trs': {
-    label: 'three-pin to 6.35 mm TRS: 2 to tip, 3 to ring',
+    label: 'XLR to 6.35 mm TRS: 2 to tip, 3 to ring',
     input: 'xlr3',
     output: 'trs635',
     wires: [
@@ -133,7 +133,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'trs-to-xlr': {
-    label: '6.35 mm TRS to three-pin: tip to 2, ring to 3',
+    label: '6.35 mm TRS to XLR: tip to 2, ring to 3',
     input: 'trs635',
     output: 'xlr3',
     wires: [
@@ -143,7 +143,7 @@ const WIRINGS: Record<string, Wiring> = {
     ],
   },
   'ts-to-xlr': {
-    label: '6.35 mm TS to three-pin: tip to 2, sleeve to 1 and 3',
+    label: '6.35 mm TS to XLR: tip to 2, sleeve to 1 and 3',
     input: 'ts635',
     output: 'xlr3',
     wires: [
@@ -152,14 +152,113 @@ const WIRINGS: Record<string, Wiring> = {
       ['S', '3'],
     ],
   },
+  'xlr-to-ts': {
+    label: 'XLR to 6.35 mm TS: 2 to tip, 1 and 3 to sleeve',
+    input: 'xlr3',
+    output: 'ts635',
+    wires: [
+      ['2', 'T'],
+      ['1', 'S'],
+      ['3', 'S'],
+    ],
+  },
+  'mini-to-jack': {
+    label: '3.5 mm to 6.35 mm TRS, contact for contact',
+    input: 'trs35',
+    output: 'trs635',
+    wires: [
+      ['T', 'T'],
+      ['R', 'R'],
+      ['S', 'S'],
+    ],
+  },
+  'mini-to-jack-mono': {
+    label: '3.5 mm stereo to 6.35 mm TS: tip and ring joined to the tip',
+    input: 'trs35',
+    output: 'ts635',
+    wires: [
+      ['T', 'T'],
+      ['R', 'T'],
+      ['S', 'S'],
+    ],
+  },
+  'jack-to-mini': {
+    label: '6.35 mm to 3.5 mm TRS, contact for contact',
+    input: 'trs635',
+    output: 'trs35',
+    wires: [
+      ['T', 'T'],
+      ['R', 'R'],
+      ['S', 'S'],
+    ],
+  },
+  'rca-to-ts': {
+    label: 'RCA to 6.35 mm TS',
+    input: 'rca',
+    output: 'ts635',
+    wires: [
+      ['T', 'T'],
+      ['S', 'S'],
+    ],
+  },
+  'ts-to-rca': {
+    label: '6.35 mm TS to RCA',
+    input: 'ts635',
+    output: 'rca',
+    wires: [
+      ['T', 'T'],
+      ['S', 'S'],
+    ],
+  },
+  'rca-to-xlr': {
+    label: 'RCA to XLR: centre to 2, shell to 1 and 3',
+    input: 'rca',
+    output: 'xlr3',
+    wires: [
+      ['T', '2'],
+      ['S', '1'],
+      ['S', '3'],
+    ],
+  },
+  'mini-xlr-to-xlr': {
+    label: 'mini XLR to XLR, pin for pin',
+    input: 'mini-xlr',
+    output: 'xlr3',
+    wires: [
+      ['1', '1'],
+      ['2', '2'],
+      ['3', '3'],
+    ],
+  },
+  'mini-xlr-to-mini': {
+    label: 'mini XLR to 3.5 mm TRS: 3 to tip, 2 to ring, 1 to sleeve',
+    input: 'mini-xlr',
+    output: 'trs35',
+    wires: [
+      ['3', 'T'],
+      ['2', 'R'],
+      ['1', 'S'],
+    ],
+  },
+  'mini-to-mini-xlr': {
+    label: '3.5 mm TRS to mini XLR: tip to 3, ring to 2, sleeve to 1',
+    input: 'trs35',
+    output: 'mini-xlr',
+    wires: [
+      ['T', '3'],
+      ['R', '2'],
+      ['S', '1'],
+    ],
+  },
 };
 
 export const plainAdapter: LinkKind = {
   role: 'link',
   kind: 'plain-adapter',
   label: 'Plain adapter',
-  summary: 'One plug, one socket and wire between them: it changes the connector and nothing else.',
+  summary: 'Wire only: changes the connector, passes the phantom straight through.',
   nature: 'plain adapter',
+  planning: { complexity: 2, adapts: true },
   figures: {},
   choices: {
     wiring: choice(

@@ -5,13 +5,17 @@ import { choice, resistance } from '../shared';
 /** An ordinary silicon junction; with the regulator's own voltage in series it stands for a shunt regulator. */
 const JUNCTION = { saturationAmps: 1e-14, emission: 1, volts: 0.65 };
 
+/** From each pin to the regulator. */
+const LEG = 10e3;
+
 export const plugInConverter: LinkKind = {
   role: 'link',
   kind: 'plug-in-converter',
-  label: 'Phantom to plug-in converter',
+  label: 'Phantom to plug-in-power adapter',
   summary:
-    'Takes phantom from the inlet, gives a mini-jack microphone its few volts, and keeps the phantom away from it.',
+    'Takes phantom from the inlet, gives a lavalier its few volts, and keeps the phantom away from it.',
   nature: 'blocks feed',
+  planning: { complexity: 4, adapts: true },
   figures: {
     gives: {
       label: 'Voltage it gives, open',
@@ -25,7 +29,7 @@ export const plugInConverter: LinkKind = {
     outputResistance: resistance('Output resistance', 150),
   },
   choices: {
-    socket: choice('Its mini-jack', [
+    socket: choice('Its 3.5 mm socket', [
       ['mono', 'mono: power on the tip'],
       ['stereo', 'stereo: power on tip and ring, summed'],
     ]),
@@ -36,8 +40,8 @@ export const plugInConverter: LinkKind = {
     const [pin1, pin2, pin3] = [bench.out('1'), bench.out('2'), bench.out('3')];
     bench.join(sleeve, pin1);
     // Supply: from both pins to a shunt regulator, from there through the bias resistor to the tip.
-    bench.resistor('leg2', pin2, bench.node('regulated'), 10e3);
-    bench.resistor('leg3', pin3, bench.node('regulated'), 10e3);
+    bench.resistor('leg2', pin2, bench.node('regulated'), LEG);
+    bench.resistor('leg3', pin3, bench.node('regulated'), LEG);
     bench.diode(
       'regulator',
       bench.node('regulated'),
@@ -61,7 +65,23 @@ export const plugInConverter: LinkKind = {
     bench.capacitor('coupling2', bench.node('coupled2'), pin2, 100e-6);
     bench.resistor('output3', pin1, bench.node('coupled3'), half);
     bench.capacitor('coupling3', bench.node('coupled3'), pin3, 100e-6);
-    stakePhantom(bench, 'the converter');
+    stakePhantom(bench, 'the adapter', {
+      rail: {
+        between: [bench.node('regulated'), pin1],
+        legs: [bench.element('leg2'), bench.element('leg3')],
+        pickOff: LEG,
+      },
+    });
+    // Its output swings between ground and the voltage it gives, and no further.
+    bench.stake({
+      type: 'greatest output',
+      what: 'the adapter',
+      between: [pin2, pin3],
+      volts: bench.value('gives') / 2,
+      because: 'it swings no further than the voltage it gives',
+      basis: bench.limit('gives').basis,
+      where: bench.limit('gives').where,
+    });
     bench.path({ from: 'T', to: '2', look: 'amplifier' });
     bench.path({ from: 'S', to: '1', look: 'wire' });
   },

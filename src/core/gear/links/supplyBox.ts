@@ -2,12 +2,16 @@ import type { LinkKind } from '../part';
 import { FEEDS, type PhantomName } from '../../standards/feeds';
 import { cellFigures, choice, setting } from '../shared';
 
+/** What empties it once it is off (assumed). */
+const BLEEDER = 165e3;
+
 export const supplyBox: LinkKind = {
   role: 'link',
   kind: 'supply-box',
   label: 'Supply box',
-  summary: 'Puts phantom on the line from mains or battery where the inlet has none, and keeps it away from the inlet.',
+  summary: 'Puts phantom on the line where the inlet has none, and keeps it away from the inlet.',
   nature: 'supply',
+  planning: { complexity: 5, place: 'supply' },
   figures: cellFigures(500, 18, 2),
   choices: {
     feed: setting('Feed', [
@@ -29,7 +33,7 @@ export const supplyBox: LinkKind = {
     const feed = FEEDS[(setting === 'off' ? 'P48' : setting) as PhantomName];
     bench.resistor('feed2', bench.node('bus'), pin2, feed.ohms);
     bench.resistor('feed3', bench.node('bus'), pin3, feed.ohms);
-    if (setting === 'off') bench.resistor('bleeder', bench.node('bus'), pin1, 100e3);
+    if (setting === 'off') bench.resistor('bleeder', bench.node('bus'), pin1, BLEEDER);
     else {
       bench.voltage('feed', bench.node('bus'), pin1, feed.volts);
       bench.stake({
@@ -38,7 +42,7 @@ export const supplyBox: LinkKind = {
         feed: feed.label,
         element: bench.element('feed'),
         resistors: [bench.element('feed2'), bench.element('feed3')],
-        limit: { value: feed.limit / 1e3, source: feed.source },
+        limit: { value: feed.limit! / 1e3, source: feed.source },
       });
     }
     bench.capacitor('coupling2', pin2, bench.out('2'), 47e-6);

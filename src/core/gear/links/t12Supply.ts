@@ -11,6 +11,7 @@ export const t12Supply: LinkKind = {
   label: 'T12 supply box',
   summary: 'Feeds an older film-set microphone with 12 V between pins 2 and 3 and keeps that away from the inlet.',
   nature: 'supply',
+  planning: { complexity: 5, place: 't12' },
   figures: cellFigures(2500, 12, 1),
   choices: {
     feed: setting('Feed', [
@@ -41,7 +42,7 @@ export const t12Supply: LinkKind = {
         feed: label,
         element: bench.element('feed'),
         resistors: [bench.element('feed.plus'), bench.element('feed.minus')],
-        limit: { value: limit / 1e3, source },
+        limit: { value: limit! / 1e3, source },
       });
     }
     const { henries, ohms: wire, coupling } = TRANSFORMER;

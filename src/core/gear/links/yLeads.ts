@@ -1,4 +1,4 @@
-import { CONNECTORS, type ConnectorId } from '../connectors';
+import { CONNECTORS, type ConnectorId, type Contact } from '../connectors';
 import type { LinkKind, Port } from '../part';
 import { choice, connectorChoice } from '../shared';
 
@@ -8,6 +8,8 @@ export const yLead: LinkKind = {
   kind: 'y-lead',
   label: 'Y-lead',
   summary: 'Three plugs and wire, every contact joined: one source to two inlets, or two sources to one.',
+  nature: 'passive Y',
+  planning: { complexity: 5, leftAlone: true },
   figures: {},
   choices: {
     use: choice('Joins', [
@@ -15,10 +17,10 @@ export const yLead: LinkKind = {
       ['sum', 'two sources to one inlet'],
     ]),
     connector: connectorChoice([
-      ['xlr3', 'three-pin'],
+      ['xlr3', 'XLR'],
       ['ts635', '6.35 mm TS'],
       ['trs635', '6.35 mm TRS'],
-      ['trs35', 'mini-jack TRS'],
+      ['trs35', '3.5 mm TRS'],
     ]),
   },
   ends: (part) => ({ input: part.choice('connector') as ConnectorId, output: part.choice('connector') as ConnectorId }),
@@ -26,7 +28,7 @@ export const yLead: LinkKind = {
     b: {
       side: part.choice('use') === 'split' ? 'output' : 'input',
       connector: part.choice('connector') as ConnectorId,
-      label: 'second leg',
+      label: 'second end',
     },
   }),
   build(bench) {
@@ -40,39 +42,57 @@ export const yLead: LinkKind = {
   },
 };
 
-const mono = connectorChoice([
-  ['ts635', '6.35 mm TS'],
-  ['ts35', 'mini-jack TS'],
-]);
+/** Where left and right of a stereo plug end on plugs of their own. */
+const MONO: Record<string, { connector: ConnectorId; hot: Contact; grounded: Contact[] }> = {
+  ts635: { connector: 'ts635', hot: 'T', grounded: ['S'] },
+  ts35: { connector: 'ts35', hot: 'T', grounded: ['S'] },
+  rca: { connector: 'rca', hot: 'T', grounded: ['S'] },
+  xlr3: { connector: 'xlr3', hot: '2', grounded: ['1', '3'] },
+};
 
 export const stereoSplit: LinkKind = {
   role: 'link',
   kind: 'stereo-split',
-  label: 'Stereo mini-jack to two mono',
-  summary: 'Left and right of a stereo mini-jack on a plug of their own each.',
+  label: 'Stereo 3.5 mm lead to two plugs',
+  summary: 'Left and right of a stereo plug each on a plug of their own: jack, RCA or XLR.',
+  keepsChannelsApart: true,
+  planning: { complexity: 5, leftAlone: true },
   figures: {},
-  choices: { connector: mono },
-  ends: (part) => ({ input: 'trs35', output: part.choice('connector') as ConnectorId }),
+  choices: {
+    connector: connectorChoice([
+      ['ts635', '6.35 mm TS'],
+      ['ts35', '3.5 mm TS'],
+      ['rca', 'RCA'],
+      ['xlr3', 'XLR: signal on 2, ground on 1 and 3'],
+    ]),
+  },
+  ends: (part) => ({ input: 'trs35', output: MONO[part.choice('connector')].connector }),
   ports: (part): Record<string, Port> => ({
-    right: { side: 'output', connector: part.choice('connector') as ConnectorId, label: 'right' },
+    right: { side: 'output', connector: MONO[part.choice('connector')].connector, label: 'right' },
   }),
   build(bench) {
-    bench.join(bench.in('T'), bench.out('T'));
-    bench.join(bench.in('R'), bench.out('T', 'right'));
-    bench.join(bench.in('S'), bench.out('S'));
-    bench.join(bench.in('S'), bench.out('S', 'right'));
-    bench.path({ from: 'T', to: 'T', look: 'wire' });
-    bench.path({ from: 'S', to: 'S', look: 'wire' });
-    bench.path({ port: 'right', from: 'R', to: 'T', look: 'wire' });
-    bench.path({ port: 'right', from: 'S', to: 'S', look: 'wire' });
+    const { hot, grounded } = MONO[bench.choice('connector')];
+    for (const [from, port] of [
+      ['T', undefined],
+      ['R', 'right'],
+    ] as const) {
+      bench.join(bench.in(from), bench.out(hot, port));
+      bench.path({ port, from, to: hot, look: 'wire' });
+      for (const contact of grounded) {
+        bench.join(bench.in('S'), bench.out(contact, port));
+        bench.path({ port, from: 'S', to: contact, look: 'wire' });
+      }
+    }
   },
 };
 
 export const twoMonoToStereo: LinkKind = {
   role: 'link',
   kind: 'two-mono-to-stereo',
-  label: 'Two mono to stereo mini-jack',
-  summary: 'Two mono mini-jacks into one stereo inlet: the first is left, the second right.',
+  label: 'Two mono to stereo 3.5 mm lead',
+  summary: 'Two mono 3.5 mm plugs into one stereo inlet: the first is left, the second right.',
+  keepsChannelsApart: true,
+  planning: { complexity: 5, leftAlone: true },
   figures: {},
   choices: {},
   ends: () => ({ input: 'ts35', output: 'trs35' }),
@@ -84,5 +104,32 @@ export const twoMonoToStereo: LinkKind = {
     bench.join(bench.in('S', 'right'), bench.out('S'));
     bench.path({ from: 'T', to: 'T', look: 'wire' });
     bench.path({ from: 'S', to: 'S', look: 'wire' });
+  },
+};
+
+export const fivePinSplit: LinkKind = {
+  role: 'link',
+  kind: 'five-pin-split',
+  label: 'Five-pin to two XLR',
+  summary: 'The lead of a stereo microphone: 2 and 3 on one XLR, 4 and 5 on the other.',
+  keepsChannelsApart: true,
+  planning: { complexity: 3, adapts: true },
+  figures: {},
+  choices: {},
+  ends: () => ({ input: 'xlr5', output: 'xlr3' }),
+  ports: (): Record<string, Port> => ({ right: { side: 'output', connector: 'xlr3', label: 'second XLR' } }),
+  build(bench) {
+    for (const [port, ...pins] of [
+      [undefined, '2', '3'],
+      ['right', '4', '5'],
+    ] as const) {
+      bench.join(bench.in('1'), bench.out('1', port));
+      bench.path({ port, from: '1', to: '1', look: 'wire' });
+      pins.forEach((pin, n) => {
+        const to = n === 0 ? '2' : '3';
+        bench.join(bench.in(pin), bench.out(to, port));
+        bench.path({ port, from: pin, to, look: 'wire' });
+      });
+    }
   },
 };

@@ -1,11 +1,11 @@
 import type { SourceKind } from '../part';
-import { buildPhantomPowered, phantomFigures } from './phantomPowered';
+import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const activeRibbon: SourceKind = {
   role: 'source',
   kind: 'active-ribbon',
   label: 'Active ribbon',
-  summary: 'A ribbon with a built-in amplifier: it needs phantom, the ribbon itself never sees it.',
+  summary: 'Needs phantom for its amplifier; the ribbon is isolated from it.',
   character: 'powered',
   level: 'sensitivity',
   figures: phantomFigures({
@@ -17,7 +17,7 @@ export const activeRibbon: SourceKind = {
     loudness: 90,
     pickOff: 1500,
   }),
-  choices: {},
+  choices: bodySwitches,
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench),
 };

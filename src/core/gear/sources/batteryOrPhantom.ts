@@ -1,12 +1,12 @@
 import type { SourceKind } from '../part';
 import { cellFigures, setting } from '../shared';
-import { buildPhantomPowered, phantomFigures } from './phantomPowered';
+import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const batteryOrPhantom: SourceKind = {
   role: 'source',
   kind: 'battery-or-phantom-condenser',
   label: 'Condenser, battery or phantom',
-  summary: 'Runs on its own cell or on a phantom feed; a switch on the body turns the cell on.',
+  summary: 'Runs on its own battery or on phantom; a switch on the body turns the battery on.',
   character: 'powered',
   level: 'sensitivity',
   figures: {
@@ -18,6 +18,7 @@ export const batteryOrPhantom: SourceKind = {
       ['off', 'none, or switched off'],
       ['on', 'in and switched on'],
     ]),
+    ...bodySwitches,
   },
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench, bench.choice('battery') === 'on'),

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { buildPhantomPowered, phantomFigures } from './phantomPowered';
+import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const condenser48: SourceKind = {
   role: 'source',
@@ -9,7 +9,7 @@ export const condenser48: SourceKind = {
   character: 'powered',
   level: 'sensitivity',
   figures: phantomFigures({ milliamps: 3, needs: 32, stops: 18, sensitivity: 20, selfNoise: 14 }),
-  choices: {},
+  choices: bodySwitches,
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench),
 };

@@ -1,4 +1,5 @@
 import type { SourceKind } from '../part';
+import { reverseFigure } from '../phantom';
 import { choice, resistance, selfNoiseFigure, soundFigures } from '../shared';
 
 export const condenserT12: SourceKind = {
@@ -17,26 +18,27 @@ export const condenserT12: SourceKind = {
       typical: { value: 5, basis: 'common practice' },
     },
     needs: {
-      label: 'Voltage from pin 2 to pin 3 it is specified from',
+      label: 'Minimum supply voltage, pin 2 to pin 3',
       unit: 'V',
       min: 2,
       max: 14,
       typical: { value: 9, basis: 'common practice' },
     },
     stops: {
-      label: 'Voltage from pin 2 to pin 3 below which it falls silent',
+      label: 'Stops working below',
       unit: 'V',
       min: 1,
       max: 14,
       typical: { value: 6, basis: 'common practice' },
     },
     stands: {
-      label: 'Most voltage from pin 2 to pin 3',
+      label: 'Maximum supply voltage, pin 2 to pin 3',
       unit: 'V',
       min: 5,
       max: 60,
       typical: { value: 16, basis: 'common practice' },
     },
+    reverse: reverseFigure(1),
     outputResistance: resistance('Output resistance', 30),
     selfNoise: selfNoiseFigure(16),
     ...soundFigures(20, 94, 125),
@@ -52,7 +54,7 @@ export const condenserT12: SourceKind = {
     const [pin2, pin3] = [bench.out('2'), bench.out('3')];
     const reversed = bench.choice('polarity') === 'reversed';
     const [plus, minus] = reversed ? [pin3, pin2] : [pin2, pin3];
-    bench.load('electronics', plus, minus, bench.value('current'), 0.5);
+    bench.load('electronics', plus, minus, bench.value('current'), 0.5, bench.value('stops'));
     bench.voltage('signal', bench.node('drive'), pin3, 0, 1);
     bench.resistor('output', bench.node('drive'), bench.node('coupled'), bench.value('outputResistance'));
     bench.capacitor('coupling', bench.node('coupled'), pin2, 220e-6);
@@ -65,6 +67,7 @@ export const condenserT12: SourceKind = {
       needs: bench.limit('needs'),
       stops: bench.limit('stops'),
       stands: bench.limit('stands'),
+      reverse: bench.limit('reverse'),
       battery: false,
     });
   },

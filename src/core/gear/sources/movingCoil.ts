@@ -4,8 +4,8 @@ import { choice, directCurrentLimit, resistance, soundFigures, transformer } fro
 export const movingCoil: SourceKind = {
   role: 'source',
   kind: 'moving-coil',
-  label: 'Moving coil',
-  summary: 'Dynamic microphone without electronics; needs no feed.',
+  label: 'Dynamic',
+  summary: 'Moving-coil microphone without electronics; needs no feed.',
   character: 'moving coil',
   level: 'sensitivity',
   figures: {

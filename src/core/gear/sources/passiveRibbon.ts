@@ -16,7 +16,7 @@ export const passiveRibbon: SourceKind = {
     halfWinding: resistance('Resistance of each half of the output winding', 100),
     directCurrent: {
       ...directCurrentLimit(0.1),
-      help: 'Practically none: the ribbon feels every step times the turns ratio.',
+      help: 'Assume none: every jump on the winding kicks the ribbon through the transformer.',
     },
     ...soundFigures(1.5, 94, 140),
   },
@@ -25,18 +25,18 @@ export const passiveRibbon: SourceKind = {
       label: 'Centre tap of the output transformer',
       options: [
         { value: UNKNOWN, label: 'not known' },
-        { value: 'none', label: 'none, or left free' },
+        { value: 'none', label: 'no centre tap, or not connected' },
         { value: 'grounded', label: 'on pin 1' },
       ],
       standard: UNKNOWN,
       question: { ask: 'Is the centre tap of the output transformer connected to pin 1?', drawnAs: 'none' },
     },
     maker: {
-      label: 'What its maker says of phantom',
+      label: 'Maker’s advice on phantom',
       options: [
-        { value: 'nothing', label: 'nothing found' },
-        { value: 'safe', label: 'phantom does no harm' },
-        { value: 'harmful', label: 'keep phantom away' },
+        { value: 'nothing', label: 'not found yet' },
+        { value: 'safe', label: 'phantom is safe' },
+        { value: 'harmful', label: 'no phantom' },
       ],
       standard: 'nothing',
     },

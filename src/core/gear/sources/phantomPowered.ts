@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
-import type { FigureSpec } from '../figures';
-import { buildElectronics, stakePhantom } from '../phantom';
-import { resistance, selfNoiseFigure, soundFigures } from '../shared';
+import type { ChoiceSpec, FigureSpec } from '../figures';
+import { buildElectronics, greatestOutput, maxOutputFigure, pinFigures, stakePhantom } from '../phantom';
+import { lowCutFigure, padFigure, resistance, selfNoiseFigure, setting, soundFigures } from '../shared';
 
 /** What differs between the microphones that run on a phantom feed. */
 export interface PhantomFigures {
@@ -15,15 +15,6 @@ export interface PhantomFigures {
   pickOff?: number;
 }
 
-const volts = (label: string, value: number, help?: string): FigureSpec => ({
-  label,
-  unit: 'V',
-  min: 1,
-  max: 70,
-  typical: { value, basis: 'common practice' },
-  help,
-});
-
 export const phantomFigures = (f: PhantomFigures): Record<string, FigureSpec> => ({
   current: {
     label: 'Supply current',
@@ -32,26 +23,37 @@ export const phantomFigures = (f: PhantomFigures): Record<string, FigureSpec> =>
     max: 22,
     typical: { value: f.milliamps, basis: 'common practice' },
   },
-  needs: volts(
-    'Voltage at the pins it is specified from',
-    f.needs,
-    'At the microphone, under its own current: not the open voltage of the feed.',
-  ),
-  stops: volts('Voltage at the pins below which it falls silent', f.stops),
-  stands: volts('Most voltage at the pins', 52),
-  pickOff: resistance('From each pin to its electronics', f.pickOff ?? 2200),
+  ...pinFigures(f.needs, f.stops),
+  pickOff: resistance('Series resistance, each pin', f.pickOff ?? 2200),
   outputResistance: resistance('Output resistance', 150),
+  maxOutput: maxOutputFigure,
   selfNoise: selfNoiseFigure(f.selfNoise),
   ...soundFigures(f.sensitivity, f.loudness ?? 94, 135),
+  padAttenuation: padFigure,
+  lowCut: lowCutFigure(80),
 });
+
+/** Switches that many microphones have on their body. */
+export const bodySwitches: Record<string, ChoiceSpec> = {
+  pad: setting('Pad on the microphone', [
+    ['none', 'none'],
+    ['off', 'there is one: out'],
+    ['on', 'there is one: in'],
+  ]),
+  lowCut: setting('Low cut on the microphone', [
+    ['off', 'off, or none'],
+    ['on', 'on'],
+  ]),
+};
 
 /**
  * Two equal resistors from pins 2 and 3 feed a constant-current load; the output drives both pins through capacitors.
  * @param runsOnBattery the microphone's own battery is in and on
  */
 export function buildPhantomPowered(bench: Bench, runsOnBattery = false): void {
-  buildElectronics(bench, bench.value('pickOff'), (pin, node, share) =>
+  const rail = buildElectronics(bench, bench.value('pickOff'), (pin, node, share) =>
     bench.voltage(`signal${pin}`, node, bench.out('1'), 0, share),
   );
-  stakePhantom(bench, 'the microphone', runsOnBattery);
+  stakePhantom(bench, 'the microphone', { battery: runsOnBattery, rail, amps: bench.value('current') });
+  if (bench.has('maxOutput')) greatestOutput(bench, 'the microphone');
 }

@@ -14,7 +14,7 @@ export const piezoPickup: SourceKind = {
   role: 'source',
   kind: 'piezo-pickup',
   label: 'Piezo pickup',
-  summary: 'Bridge or contact pickup, hydrophone: a tiny capacitor that wants a load of 1 to 10 MΩ.',
+  summary: 'Bridge or contact pickup, hydrophone: a tiny capacitor that needs a load of 1 to 10 MΩ.',
   character: 'pickup',
   level: 'output level',
   figures: {
@@ -40,10 +40,18 @@ export const magneticPickup: SourceKind = {
   role: 'source',
   kind: 'magnetic-pickup',
   label: 'Magnetic pickup',
-  summary: 'Coil pickup of a guitar or bass: wants about 1 MΩ, loses its treble into less.',
+  summary: 'Coil pickup of a guitar or bass: needs about 1 MΩ, loses its treble into less.',
   character: 'pickup',
   level: 'output level',
   figures: {
+    capacitance: {
+      label: 'Winding capacitance',
+      unit: 'nF',
+      min: 0.01,
+      max: 10,
+      typical: { value: 0.12, basis: 'common practice' },
+      help: '80 to 150 pF.',
+    },
     inductance: { label: 'Inductance', unit: 'H', min: 0.01, max: 50, typical: { value: 4, basis: 'common practice' } },
     windingResistance: resistance('Winding resistance', 8000),
     outputLevel: level(200),
@@ -60,5 +68,6 @@ export const magneticPickup: SourceKind = {
       bench.value('inductance'),
       bench.value('windingResistance'),
     );
+    bench.capacitor('winding', bench.out('T'), bench.out('S'), bench.value('capacitance'));
   },
 };

@@ -1,12 +1,22 @@
+import { reverseFigure } from '../phantom';
+import type { FigureSpec } from '../figures';
 import type { SourceKind } from '../part';
-import { selfNoiseFigure, soundFigures } from '../shared';
-import { buildCapsule, electretConnectors, electretContacts, electretPlug } from './electret';
+import { choice, selfNoiseFigure, soundFigures } from '../shared';
+import { buildCapsule, buildThreeWire, contactName, electretConnectors, electretContacts, electretPlug } from './electret';
+
+const volts = (label: string, min: number, max: number, value: number): FigureSpec => ({
+  label,
+  unit: 'V',
+  min,
+  max,
+  typical: { value, basis: 'common practice' },
+});
 
 export const plugInElectret: SourceKind = {
   role: 'source',
   kind: 'plug-in-electret',
-  label: 'Electret, plug-in power',
-  summary: 'Body-worn or on-camera microphone on a mini-jack that lives on 1.5 to 5 V from the same wire.',
+  label: 'Lavalier or electret, plug-in power',
+  summary: 'Lavalier or on-camera microphone on a small plug that runs on 1.5 to 5 V from the same wire.',
   character: 'powered',
   level: 'sensitivity',
   figures: {
@@ -17,43 +27,35 @@ export const plugInElectret: SourceKind = {
       max: 2,
       typical: { value: 0.3, basis: 'common practice' },
     },
-    needs: {
-      label: 'Voltage at the capsule it is specified from',
-      unit: 'V',
-      min: 0.5,
-      max: 12,
-      typical: { value: 1, basis: 'common practice' },
-    },
-    stops: {
-      label: 'Voltage at the capsule below which it falls silent',
-      unit: 'V',
-      min: 0.1,
-      max: 10,
-      typical: { value: 0.6, basis: 'common practice' },
-    },
-    stands: {
-      label: 'Most voltage at the capsule',
-      unit: 'V',
-      min: 1,
-      max: 60,
-      typical: { value: 10, basis: 'common practice' },
-    },
+    needs: volts('Minimum voltage at the capsule', 0.5, 12, 1),
+    stops: volts('Stops working below', 0.1, 10, 0.6),
+    stands: volts('Maximum voltage at the capsule', 1, 60, 10),
+    reverse: reverseFigure(1),
     selfNoise: selfNoiseFigure(28),
     ...soundFigures(6, 100, 120),
   },
-  choices: { connector: electretConnectors },
+  choices: {
+    connector: electretConnectors,
+    wires: choice('Wires', [
+      ['two', 'two: power and signal on one contact'],
+      ['three', 'three: power on a contact of its own'],
+    ]),
+  },
   connector: (part) => electretPlug(part.choice('connector')),
   build(bench) {
-    const { hot, common } = electretContacts(bench.choice('connector'));
-    const capsule = bench.out(hot[0]);
-    hot.slice(1).forEach((contact) => bench.join(bench.out(contact), capsule));
-    buildCapsule(bench, capsule, bench.out(common));
+    const { hot, common, power } = electretContacts(bench.choice('connector'));
+    const output = bench.out(hot[0]);
+    hot.slice(1).forEach((contact) => bench.join(bench.out(contact), output));
+    const three = bench.choice('wires') === 'three' && power !== undefined;
+    const supply = three ? bench.out(power) : output;
+    if (three) buildThreeWire(bench, supply, output, bench.out(common));
+    else buildCapsule(bench, supply, bench.out(common));
     bench.stake({
       type: 'supply',
       what: 'the capsule',
       wants: 'plug-in power',
-      contacts: ({ S: 'the sleeve', R2: 'the second ring' } as Record<string, string>)[hot[0]] ?? 'the tip',
-      between: [[capsule, bench.out(common)]],
+      contacts: contactName(three ? power : hot[0]),
+      between: [[supply, bench.out(common)]],
       needs: bench.limit('needs'),
       stops: bench.limit('stops'),
       battery: false,
@@ -61,8 +63,9 @@ export const plugInElectret: SourceKind = {
     bench.stake({
       type: 'capsule',
       what: 'the capsule',
-      between: [capsule, bench.out(common)],
+      between: [supply, bench.out(common)],
       stands: bench.limit('stands'),
+      reverse: bench.limit('reverse'),
     });
   },
 };

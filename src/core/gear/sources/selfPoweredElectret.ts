@@ -5,8 +5,8 @@ import { electretConnectors, electretContacts, electretPlug } from './electret';
 export const selfPoweredElectret: SourceKind = {
   role: 'source',
   kind: 'self-powered-electret',
-  label: 'Electret with its own battery',
-  summary: 'Body-worn or hand microphone with a cell inside; its output comes through a capacitor.',
+  label: 'Lavalier or electret with a battery',
+  summary: 'Lavalier or hand microphone with a battery inside; its output comes through a capacitor.',
   character: 'self-powered',
   level: 'sensitivity',
   figures: {
@@ -33,7 +33,7 @@ export const selfPoweredElectret: SourceKind = {
     connector: electretConnectors,
     battery: setting('Battery', [
       ['on', 'in and switched on'],
-      ['off', 'none, empty or switched off'],
+      ['off', 'missing, flat or switched off'],
     ]),
   },
   connector: (part) => electretPlug(part.choice('connector')),

@@ -4,10 +4,10 @@ import { setting, directCurrentLimit, resistance, selfNoiseFigure, soundFigures,
 export const valveOwnSupply: SourceKind = {
   role: 'source',
   kind: 'valve-own-supply',
-  label: 'Valve microphone with its own supply',
+  label: 'Valve (tube) microphone',
   summary: 'Lives on the box at the other end of its multi-pin cable; the line leaves that box through a transformer.',
   caution:
-    'High voltage inside the supply, its cable and the microphone: turn the supply off and let it empty before its multi-pin cable is touched, never open it; repairs belong to a licensed technician and local code.',
+    'High voltage inside the supply, its cable and the microphone: off at the mains, wait for it to discharge, then touch the multi-pin cable. Never open the supply; repairs belong to a licensed technician and local code.',
   character: 'self-powered',
   level: 'sensitivity',
   figures: {
@@ -17,7 +17,7 @@ export const valveOwnSupply: SourceKind = {
     ...soundFigures(15, 94, 130),
   },
   choices: {
-    battery: setting('Its own supply', [
+    battery: setting('Its supply', [
       ['on', 'connected and on'],
       ['off', 'missing or off'],
     ]),
@@ -33,7 +33,7 @@ export const valveOwnSupply: SourceKind = {
       1,
     );
     // The box is on the mains: its case and pin 1 are earthed, the winding is not.
-    bench.resistor('case', bench.out('1'), 'gnd', 1);
+    bench.earth(bench.out('1'), 'earthed');
     bench.stake({
       type: 'winding',
       what: 'the output transformer',

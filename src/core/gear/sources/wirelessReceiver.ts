@@ -6,7 +6,7 @@ export const wirelessReceiver: SourceKind = {
   ...lineOutput,
   kind: 'wireless-receiver',
   label: 'Wireless receiver',
-  summary: 'The output of a receiver: microphone or line level by its menu, no feed wanted.',
+  summary: 'The output of a receiver: microphone or line level by its menu; it must not be fed.',
   figures: {
     ...lineOutput.figures,
     outputLevel: {
@@ -19,10 +19,12 @@ export const wirelessReceiver: SourceKind = {
   choices: {
     ...lineOutput.choices,
     connector: connectorChoice([
-      ['xlr3', 'three-pin, balanced'],
+      ['xlr3', 'XLR, balanced'],
       ['trs635', '6.35 mm TRS, balanced'],
       ['ts635', '6.35 mm TS, unbalanced'],
-      ['trs35', 'mini-jack TRS, left on the tip'],
+      ['trs35', '3.5 mm TRS, stereo: left on the tip, right on the ring'],
+      ['trs35-balanced', '3.5 mm TRS, balanced mono'],
+      ['trs35-dual', '3.5 mm TRS, the same mono signal on tip and ring'],
     ]),
   },
 };
