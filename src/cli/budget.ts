@@ -1,4 +1,5 @@
 import { noiseBudget, noiseRemedies } from '@/core/noise/budget';
+import { peakTargetOf } from '@/core/check';
 import { schoolsOf, rigPath } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';
@@ -9,7 +10,7 @@ const rig = documentFrom(id ? file : undefined, 'npm run -s budget -- FILE.json 
 const line =
   rigPath(rig, id)?.line ??
   refuse('no-line', `there is no line ${id}; this rig has ${rig.lines.map((each) => each.id).join(', ') || 'none'}`);
-const wishes = { target: Number(schoolsOf(rig).peakTarget), room: roomOf(rig, id) };
+const wishes = { target: peakTargetOf(schoolsOf(rig)), room: roomOf(rig, id) };
 process.stdout.write(
   `${JSON.stringify({ budget: noiseBudget(line, wishes), remedies: noiseRemedies(line, wishes, freeInlets(rig)) }, null, 2)}\n`,
 );

@@ -2,6 +2,7 @@ import { CircuitError } from '@/core/circuit';
 import { noiseBudget, noiseRemedies, type BudgetWishes, type NoiseBudget } from '@/core/noise/budget';
 import { huntView } from '@/core/noise/hunt';
 import type { Computed } from '@/core/noise/ladder';
+import { peakTargetOf } from '@/core/check';
 import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';
@@ -9,7 +10,7 @@ import { ratio } from '@/core/units';
 import type { LineFloor, NoiseAnswer, NoiseQuestion } from './noiseMessages';
 
 const wishesOf = (document: RigDocument, line: string) => ({
-  target: Number(schoolsOf(document).peakTarget),
+  target: peakTargetOf(schoolsOf(document)),
   room: roomOf(document, line),
 });
 

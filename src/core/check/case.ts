@@ -1,11 +1,28 @@
-import { inletKind, kindAt, linkKind, partAt, reader, type Line, type PartRef, type Reader } from '../gear';
+import {
+  BASIS_LABELS,
+  CONNECTORS,
+  inletKind,
+  inletReader,
+  kindAt,
+  linkKind,
+  partAt,
+  reader,
+  sourceKind,
+  type Basis,
+  type Line,
+  type MeantFor,
+  type Part,
+  type PartRef,
+  type Reader,
+  type Wiring,
+} from '../gear';
 import type { Edit, FreeInlet } from '../rig/edits';
 import type { Plugging } from '../switching';
-import { quantity } from '../units/format';
-import { isPhantom, type FeedName } from '../standards/feeds';
+import { quantity, rounded } from '../units/format';
+import { FEEDS, isPhantom, type FeedFamily, type FeedName } from '../standards/feeds';
 import type { Finding } from './finding';
 import type { SchoolName, Schools } from './schools';
-import { schoolLabel } from './schools';
+import { SCHOOLS, schoolLabel } from './schools';
 import { meter, type Solved } from './solve';
 
 /** The line as it would be if a question to the maker had one particular answer. */
@@ -26,12 +43,21 @@ export interface Case extends Solved {
   alternatives: Alternative[];
   /** Inlets that nothing is plugged into. */
   free: readonly FreeInlet[];
+  /** What lies in the kit and is not in use; undefined where nobody said. */
+  kit?: readonly Spare[];
   /** What the source takes while its line is plugged live; absent where nobody asked for it. */
   plugged?: () => Plugging;
   /** Another line like this one, solved. */
-  solve(line: Line): Solved;
+  solve(line: Line, wiring?: Wiring): Solved;
   /** The line solved after some edits. */
   whatIf(edits: Edit[]): Solved;
+}
+
+/** Links of the kit that nothing uses. */
+export interface Spare {
+  part: Part;
+  name: string;
+  count: number;
 }
 
 /** One rule: a case in, its findings out. The code is the finding's code. */
@@ -43,7 +69,17 @@ export interface Rule {
 /** A rule's finding with the usual fields filled in. */
 export const finding = (
   given: Pick<Finding, 'code' | 'severity' | 'part' | 'what' | 'why' | 'basis'> & Partial<Finding>,
-): Finding => ({ numbers: [], remedies: [], ...given, what: capital(given.what), why: capital(given.why) });
+): Finding => {
+  const guess = given.numbers?.find(({ limit }) => limit?.basis === 'assumed')?.limit;
+  return {
+    numbers: [],
+    remedies: [],
+    ...(guess && { assumed: guess.label }),
+    ...given,
+    what: capital(given.what),
+    why: capital(given.why),
+  };
+};
 
 const capital = (text: string) => text.trim().replace(/^./, (first) => first.toUpperCase());
 
@@ -67,16 +103,43 @@ export const canFeedPhantom = (line: Line): boolean => offeredFeeds(line).some((
 export const offeredFeeds = (line: Line): readonly string[] =>
   line.switch?.offers ?? inletKind(line.inlet.kind).choices.feed?.options.map(({ value }) => value) ?? [];
 
-/** Highest direct voltage between a contact and the reference contact at a junction. */
+/** The family of the feed that is on at the inlet; undefined with none. */
+export const feedFamily = (line: Line): FeedFamily | undefined => {
+  const feed = feedOf(line);
+  return feed === 'off' ? undefined : FEEDS[feed].family;
+};
+
+/** The feed that is on, as people say it: "48 V". */
+export const feedName = (line: Line): string => {
+  const feed = feedOf(line);
+  return feed === 'off' ? 'the feed' : FEEDS[feed].label;
+};
+
+/** Highest direct voltage between a contact and the reference contact at a junction, whichever way round. */
 export function feedAt({ circuit, point }: Solved, junction: number): number {
-  const { nodes } = circuit.junctions[junction];
-  const [reference, ...others] = Object.entries(nodes)
-    .sort(([a], [b]) => rank(a) - rank(b))
-    .map(([, node]) => node);
-  return Math.max(...others.map((node) => Math.abs(meter(point, [node, reference]))));
+  const { plug, nodes } = circuit.junctions[junction];
+  const { contacts, reference } = CONNECTORS[plug];
+  return Math.max(
+    ...contacts.flatMap((contact) =>
+      contact === reference ? [] : [Math.abs(meter(point, [nodes[contact], nodes[reference]]))],
+    ),
+  );
 }
-/** The reference contact first: pin 1, or the last contact of a jack. */
-const rank = (contact: string) => ['1', 'S', 'R2', 'R1', 'R', 'T'].indexOf(contact);
+
+/** What the socket that a line ends in is meant for, as it is set. */
+export function meantFor({ line, circuit }: Solved): MeantFor {
+  const kind = inletKind(line.inlet.kind);
+  return kind.meantFor(reader(kind, line.inlet), circuit.junctions.at(-1)!.plug);
+}
+
+/** Reads a line's inlet as it counts for the plug in it. */
+export const readInlet = ({ line, circuit }: Solved): Reader =>
+  inletReader(inletKind(line.inlet.kind), line.inlet, circuit.junctions.at(-1)!.plug);
+
+export const characterOf = (line: Line) => sourceKind(line.source.kind).character;
+
+/** Whether a source only plays what no one microphone hears: lines, pickups and instruments. */
+export const isMicrophone = (line: Line): boolean => !['line output', 'pickup'].includes(characterOf(line));
 
 /** Positions of links of one nature. */
 export const linksOf = (line: Line, nature: string): number[] =>
@@ -87,12 +150,27 @@ export const faulty = (line: Line): number[] => line.links.flatMap((part, n) => 
 
 export const schoolOf = (at: Case, name: SchoolName) => ({
   school: { name, choice: at.schools[name] },
-  basis: `school “${schoolLabel(name, at.schools[name])}”`,
+  basis: `your school: ${SCHOOLS[name].question}: ${schoolLabel(name, at.schools[name])}`,
 });
 
 /** What a limit rests on, in words. */
-export const restsOn = (limit: { label: string; basis: string; where?: string }): string =>
-  `${limit.label.toLowerCase()}: ${limit.basis}${limit.where ? `, ${limit.where}` : ''}`;
+export const restsOn = (limit: { label: string; basis: Basis; where?: string }): string =>
+  `${uncapital(limit.label)}: ${BASIS_LABELS[limit.basis]}${limit.where ? `, ${limit.where}` : ''}`;
+
+/** The first letter small, unless a capital follows it: names keep theirs. */
+export const uncapital = (text: string): string => text.replace(/^[A-Z](?=[a-z ])/, (first) => first.toLowerCase());
+
+/** "rated for 10 V", "rated for 0.1 mA (assumed)". */
+export const ratedFor = ({ value, basis }: { value: number; basis: Basis }, unit: string): string =>
+  `rated for ${quantity(value, unit)}${basis === 'assumed' ? ' (assumed)' : ''}`;
+
+/** "needs 32 V (data sheet)", "usually needs 8 V". */
+export const needsWords = ({ value, basis, label }: { value: number; basis: Basis; label: string }): string => {
+  if (label.startsWith('Left by')) return `a standard 48 V feed leaves ${quantity(value, 'V')} or more`;
+  return basis === 'maker' || basis === 'measured' || basis === 'published'
+    ? `needs ${quantity(value, 'V')} (${BASIS_LABELS[basis]})`
+    : `usually needs ${quantity(value, 'V')}`;
+};
 
 export const heldAgainst = ({ label, value, basis, where }: NonNullable<Finding['numbers'][number]['limit']>) => ({
   label,
@@ -101,4 +179,4 @@ export const heldAgainst = ({ label, value, basis, where }: NonNullable<Finding[
   where,
 });
 
-export { quantity };
+export { quantity, rounded };

@@ -1,11 +1,13 @@
 import { CircuitError } from '../circuit';
-import { asDrawn, choose, questions, UNKNOWN, type Line } from '../gear';
+import { asDrawn, choose, questions, UNKNOWN, type Line, type Wiring } from '../gear';
 import { applyEdits, type Edit, type FreeInlet } from '../rig/edits';
 import { plugging } from '../switching';
-import type { Alternative, Case } from './case';
-import { SEVERITIES, VERDICT_ORDER, verdictOf, type Finding, type Remedy, type Verdict } from './finding';
+import type { Alternative, Case, Spare } from './case';
+import { SEVERITIES, verdictOf, type Finding, type Verdict } from './finding';
+import { foldFaults, foldKnown } from './fold';
 import { RULES } from './rules';
-import type { Schools } from './schools';
+import { peakTargetOf, type Schools } from './schools';
+import { searchRemedies } from './search';
 import { solveLine, type Solved } from './solve';
 
 /** A line judged: everything solved, every finding, worst first. */
@@ -19,94 +21,110 @@ export interface Checked {
 export interface Around {
   /** Inlets that nothing is plugged into. */
   free?: readonly FreeInlet[];
+  /** Links of the kit that nothing uses. */
+  kit?: readonly Spare[];
   /** Follow over time what happens while it is plugged. */
   overTime?: boolean;
 }
 
-function judge(line: Line, schools: Schools, alternatives: Alternative[], around: Around): Checked {
-  const peakTarget = Number(schools.peakTarget);
-  const solve = (asked: Line) => solveLine(asDrawn(asked), peakTarget);
-  const solved = solve(line);
+/** A shield above this at mains frequency leaves it to the grounds of the devices what happens. */
+const SHIELD_OPEN = 100;
+
+function caseOf(line: Line, schools: Schools, alternatives: Alternative[], around: Around, solved?: Solved): Case {
+  const target = peakTargetOf(schools);
+  const solve = (asked: Line, wiring?: Wiring) => solveLine(asDrawn(asked), target, wiring);
   // Rules see the line as its owner described it, open questions included; circuits are solved as drawn.
-  const at: Case = Object.assign(Object.create(solved), {
+  return Object.assign(Object.create(solved ?? solve(line)), {
     line,
     schools,
     alternatives,
     free: around.free ?? [],
+    kit: around.kit,
     plugged: around.overTime && (() => plugging(line)),
     solve,
     whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)),
   });
-  const found = RULES.flatMap((rule) => rule.judge(at));
-  const findings = SEVERITIES.flatMap((severity) => found.filter((finding) => finding.severity === severity));
-  return { solved, findings, verdict: verdictOf(findings) };
 }
 
-/** Solves and judges one line; remedies are suggested, not tried. */
-export function judgeLine(line: Line, schools: Schools, around: Around = {}): Checked {
-  const alternatives = questions(line).flatMap(({ part, choice, spec }) =>
+/** Everything the rules find, worst first, what follows from something else under that. */
+function found(at: Case): Finding[] {
+  const all = RULES.flatMap((rule) => rule.judge(at));
+  return foldKnown(SEVERITIES.flatMap((severity) => all.filter((finding) => finding.severity === severity)));
+}
+
+/** The line with every open question answered in each way that is not drawn, judged. */
+function alternativesOf(line: Line, schools: Schools, drawn: Solved): Alternative[] {
+  const asked = questions(line).filter(
+    ({ spec }) => spec.question.matters === undefined || drawn.signal.shields.some((ohms) => ohms > SHIELD_OPEN),
+  );
+  return asked.flatMap(({ part, choice, spec }) =>
     spec.options
       .filter(({ value }) => value !== UNKNOWN && value !== spec.question.drawnAs)
       .map(({ value, label }): Alternative => {
-        const { solved, findings } = judge(choose(line, part, choice, value), schools, [], {});
-        return { part, choice, value, label, ask: spec.question.ask, solved, findings };
+        const at = caseOf(choose(line, part, choice, value), schools, [], {});
+        return { part, choice, value, label, ask: spec.question.ask, solved: at, findings: found(at) };
       }),
   );
-  return judge(line, schools, alternatives, around);
 }
+
+/** Alternatives with only those findings that the line as drawn does not have. */
+function worseThan(line: Line, schools: Schools, alternatives: Alternative[], drawn: Solved): Alternative[] {
+  if (alternatives.every(({ choice }) => choice === 'tap')) return alternatives;
+  const known = new Set(found(caseOf(line, schools, [], {}, drawn)).map(({ code }) => code));
+  return alternatives.map((alternative) => ({
+    ...alternative,
+    findings: alternative.findings.filter(({ code }) => !known.has(code)),
+  }));
+}
+
+function judged(line: Line, schools: Schools, around: Around): { at: Case; checked: Checked } {
+  const drawn = solveLine(asDrawn(line), peakTargetOf(schools));
+  const at = caseOf(line, schools, worseThan(line, schools, alternativesOf(line, schools, drawn), drawn), around, drawn);
+  const mended = (links: number[]): Finding[] => {
+    const good = applyEdits(
+      line,
+      links.map((n) => ({ do: 'mend', at: n })),
+    );
+    return found(caseOf(good, schools, at.alternatives, {}));
+  };
+  const findings = foldFaults(at, found(at), mended);
+  return { at, checked: { solved: at, findings, verdict: verdictOf(findings) } };
+}
+
+/** Solves and judges one line; no remedies. */
+export const judgeLine = (line: Line, schools: Schools, around: Around = {}): Checked =>
+  judged(line, schools, around).checked;
 
 /** Solves and judges one line, and says what each remedy and each answer would give. */
 export function checkLine(line: Line, schools: Schools, around: Around = {}): Checked {
-  const checked = judgeLine(line, schools, around);
+  const { at, checked } = judged(line, schools, around);
   const tried = new Map<string, Checked | undefined>();
   const after = (edits: Edit[]): Checked | undefined => {
     const key = JSON.stringify(edits);
-    if (!tried.has(key)) tried.set(key, attempt(applyEdits(line, edits), schools));
+    if (!tried.has(key)) tried.set(key, attempt(line, edits, schools));
     return tried.get(key);
   };
-  const findings = checked.findings.map((finding) => ({
-    ...finding,
-    remedies: useful(finding, checked.verdict, finding.remedies, after),
-    ...(finding.answers && {
-      answers: finding.answers.map((answer) => ({ ...answer, gives: after(answer.edits)?.verdict })),
-    }),
-  }));
+  const remedies = searchRemedies(at, checked, after);
+  const findings = checked.findings.map((finding, n) => {
+    const { look, ...rest } = finding;
+    const answers = finding.answers?.map((answer) => ({ ...answer, gives: after(answer.edits)?.verdict }));
+    return {
+      ...rest,
+      remedies: remedies[n],
+      ...(answers && { answers }),
+      // Where nothing mends it, it says what to look at instead.
+      ...(look && remedies[n].length === 0 && !answers?.length && { look }),
+    };
+  });
   return { ...checked, findings };
 }
 
-/** The line judged, or nothing where its circuit has no answer: what cannot be solved is no remedy. */
-function attempt(line: Line, schools: Schools): Checked | undefined {
+/** The line judged after some edits, or nothing where its circuit has no answer: what cannot be solved is no remedy. */
+function attempt(line: Line, edits: Edit[], schools: Schools): Checked | undefined {
   try {
-    return judgeLine(line, schools);
+    return judgeLine(applyEdits(line, edits), schools);
   } catch (error) {
     if (error instanceof CircuitError) return undefined;
     throw error;
   }
-}
-
-const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
-
-/** Remedies that really mend the finding without making the line worse, each once, the best first. */
-function useful(
-  finding: Finding,
-  now: Verdict,
-  remedies: Remedy[],
-  after: (edits: Edit[]) => Checked | undefined,
-): Remedy[] {
-  const severity = SEVERITIES.indexOf(finding.severity);
-  const distinct = new Map(remedies.map((remedy) => [JSON.stringify(remedy.edits), remedy]));
-  const found = [...distinct.values()]
-    .flatMap((remedy) => {
-      const mended = after(remedy.edits);
-      if (!mended) return [];
-      const { verdict, findings } = mended;
-      const stays = findings.some(
-        (other) => other.code === finding.code && SEVERITIES.indexOf(other.severity) <= severity,
-      );
-      return stays || rank(verdict) < rank(now) ? [] : [{ ...remedy, gives: verdict }];
-    })
-    .sort((a, b) => rank(b.gives) - rank(a.gives));
-  // What only leaves another Silent or Stop is told where nothing better is.
-  const good = found.filter(({ gives }) => gives === 'Clear' || gives === 'Watch');
-  return good.length ? good : found;
 }

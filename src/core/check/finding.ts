@@ -20,11 +20,18 @@ export interface Number {
   limit?: { label: string; value: number; basis: Basis; where?: string };
 }
 
+/** Remedies in an engineer's order: take out, right socket, the switch in hand, another cable, add, move, a shared switch. */
+export const REMEDY_ORDER = ['take out', 'right socket', 'setting', 'cable', 'add', 'move', 'shared switch'] as const;
+export type RemedyClass = (typeof REMEDY_ORDER)[number];
+
 /** A change that mends a finding, and the verdict the line has after it. */
 export interface Remedy {
   label: string;
   note?: string;
   edits: Edit[];
+  by?: RemedyClass;
+  /** What it adds is in the kit, or would have to be bought or borrowed; absent where nothing is added. */
+  owned?: boolean;
   gives?: Verdict;
   /** What it does to other lines of the same switch: "2 lines fall silent". */
   others?: string;
@@ -35,6 +42,13 @@ export interface Answer {
   label: string;
   edits: Edit[];
   gives?: Verdict;
+}
+
+/** What a finding brings about besides: it goes when its cause goes. */
+export interface Consequence {
+  code: string;
+  severity: Severity;
+  what: string;
 }
 
 /** One statement about a line. */
@@ -50,6 +64,12 @@ export interface Finding {
   basis: string;
   school?: { name: SchoolName; choice: string };
   answers?: Answer[];
+  /** Told under it: one cause is one finding. */
+  consequences?: Consequence[];
+  /** What to look at where nothing on the list mends it. */
+  look?: string;
+  /** It turns on a figure that is only assumed: which. */
+  assumed?: string;
 }
 
 /** The verdict of the worst finding; no finding at all is Clear. */

@@ -1,4 +1,4 @@
-import { inletKind, linkKind, reader, type Line } from '../gear';
+import { choose, inletKind, inletReader, linkKind, questions, type Line } from '../gear';
 import { plugging, switchOff, switchOn, type Plugging, type SwitchOff } from '../switching';
 import type { Dbfs, Dbu, Decibels, Seconds, Volts } from '../units';
 import type { Solved } from './solve';
@@ -20,6 +20,8 @@ export interface Step {
 /** What happens on a line while it is plugged with its feed on, and when the feed goes on and off. */
 export interface Moments {
   plugged: Plugging[];
+  /** The same if an open question has the answer that hurts. */
+  worse?: { ask: string; answer: string; plugged: Plugging[] };
   on: Step | null;
   off: SwitchOff | null;
 }
@@ -30,18 +32,33 @@ export function moments(line: Line, { circuit, level }: Pick<Solved, 'circuit' |
   if (!fed) return { plugged: [], on: null, off: null };
   const patch = line.links.findIndex((part) => linkKind(part.kind).nature === 'TRS patch point');
   const places = [{ junction: 0, patch: false }, ...(patch < 0 ? [] : [{ junction: patch, patch: true }])];
+  const worse = feared(line);
   return {
     plugged: places.map((place) => plugging(line, place)),
-    on: step(line, level),
+    ...(worse && {
+      worse: {
+        ask: worse.ask,
+        answer: worse.answer,
+        plugged: places.map((place) => plugging(worse.line, place)),
+      },
+    }),
+    on: step(line, level, circuit),
     off: switchOff(line) ?? null,
   };
 }
 
-function step(line: Line, level: Solved['level']): Step | null {
+/** The line with the tap where nobody hopes it is, if nobody knows. */
+function feared(line: Line): { ask: string; answer: string; line: Line } | undefined {
+  const tap = questions(line).find(({ choice }) => choice === 'tap');
+  if (!tap) return undefined;
+  return { ask: tap.spec.question.ask, answer: 'on pin 1', line: choose(line, tap.part, 'tap', 'grounded') };
+}
+
+function step(line: Line, level: Solved['level'], circuit: Solved['circuit']): Step | null {
   const ramp = line.switch?.ramp ?? 0;
   const made = switchOn(line, ramp || undefined);
   if (!made) return null;
-  const inlet = reader(inletKind(line.inlet.kind), line.inlet);
+  const inlet = inletReader(inletKind(line.inlet.kind), line.inlet, circuit.junctions.at(-1)!.plug);
   const fullScale = inlet.value('fullScale');
   const [least, most] = [inlet.value('gainMin'), inlet.value('gainMax')];
   const gain = Math.min(Math.max(level?.gainNeeded ?? least, least), most);

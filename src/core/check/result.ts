@@ -1,4 +1,4 @@
-import { CONNECTORS, type ConnectorId, type Contact, type LinkView } from '../gear';
+import { CONNECTORS, type Basis, type ConnectorId, type Contact, type LinkView } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { checkLine, judgeLine, type Around, type Checked } from './check';
 import { moments, type Moments } from './moments';
@@ -31,6 +31,8 @@ export interface LineResult {
   id: string;
   name: string;
   verdict: Verdict;
+  /** The verdict turns on a figure that is only assumed: which. */
+  assumed?: string;
   findings: Finding[];
   readings: {
     junctions: JunctionReading[];
@@ -38,13 +40,20 @@ export interface LineResult {
       part: string | number;
       what: string;
       contacts: string;
+      /** With an inner rail, what both pins of equal legs would have for the same rail. */
       volts: Volts;
+      /** The better of its pins. */
+      pins: Volts;
+      /** How far its supply is the wrong way round. */
+      reversed: Volts;
       state: string;
       needs: Volts;
       stops: Volts;
+      /** Whether the need is a data sheet's, or only typical. */
+      stated: boolean;
     }[];
-    feeds: { part: string | number; feed: string; amps: Amps; limit: Amps; legs: Amps[] }[];
-    windings: { part: string | number; what: string; amps: Amps; limit: Amps }[];
+    feeds: { part: string | number; feed: string; amps: Amps; limit: Amps | null; legs: Amps[] }[];
+    windings: { part: string | number; what: string; amps: Amps; limit: Amps; basis: Basis }[];
     capsules: { part: string | number; what: string; volts: Volts; stands: Volts }[];
     signal: {
       powered: boolean;
@@ -73,17 +82,25 @@ export function lineResult(line: Line, schools: Schools, around: Around = {}): L
 /** Checks one line for its verdict, findings and readings; remedies and the course over time are left out. */
 export function lineSummary(line: Line, schools: Schools): LineResult {
   const checked = judgeLine(line, schools);
-  const findings = checked.findings.map(({ answers: _answers, ...finding }) => ({ ...finding, remedies: [] }));
+  const findings = checked.findings.map(({ answers: _answers, look: _look, ...finding }) => finding);
   return present(line, { ...checked, findings }, false);
+}
+
+/** The assumed figure that every one of the worst findings turns on. */
+function guessed(findings: readonly Finding[]): string | undefined {
+  const worst = findings.filter(({ severity }) => severity === findings[0]?.severity);
+  return worst.every(({ assumed }) => assumed) ? worst[0]?.assumed : undefined;
 }
 
 function present(line: Line, { solved, findings, verdict }: Checked, drawn: boolean): LineResult {
   const { circuit, point, signal, supplies } = solved;
   const last = circuit.junctions.length - 1;
+  const guess = verdict === 'Clear' ? undefined : guessed(findings);
   return {
     id: line.id,
     name: line.name,
     verdict,
+    ...(guess && { assumed: guess }),
     findings,
     links: circuit.links,
     readings: {
@@ -101,14 +118,17 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
           })),
         };
       }),
-      supplies: supplies.map(({ stake, volts, state }) => ({
+      supplies: supplies.map(({ stake, volts, pins, reversed, state }) => ({
         part: stake.part,
         what: stake.what,
         contacts: stake.contacts,
         volts,
+        pins,
+        reversed,
         state,
         needs: stake.needs.value,
         stops: stake.stops.value,
+        stated: ['maker', 'measured', 'published'].includes(stake.needs.basis),
       })),
       feeds: circuit.stakes.flatMap((stake) =>
         stake.type === 'feed'
@@ -117,7 +137,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
                 part: stake.part,
                 feed: stake.feed,
                 amps: Math.abs(point.amps(stake.element)),
-                limit: stake.limit.value,
+                limit: stake.limit?.value ?? null,
                 legs: stake.resistors.map((name) => Math.abs(point.amps(name))),
               },
             ]
@@ -131,6 +151,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
                 what: stake.what,
                 amps: Math.max(...stake.elements.map((name) => Math.abs(point.amps(name)))),
                 limit: stake.limit.value,
+                basis: stake.limit.basis,
               },
             ]
           : [],

@@ -76,17 +76,8 @@ export function checkRigLine(document: RigDocument, id: string, judge: Judge = l
     const others = consequences(option(group.feed), option(turn.value as FeedName), id);
     return others ? { ...remedy, others } : remedy;
   };
-  return {
-    ...result,
-    findings: result.findings.map((finding) => ({ ...finding, remedies: kindest(finding.remedies.map(told)) })),
-  };
+  return { ...result, findings: result.findings.map((finding) => ({ ...finding, remedies: finding.remedies.map(told) })) };
 }
-
-/** The best for this line first; of equals, those that leave the other lines alone. */
-const kindest = (remedies: Remedy[]): Remedy[] =>
-  remedies.toSorted(
-    (a, b) => rank(b.gives!) - rank(a.gives!) || Number(a.others !== undefined) - Number(b.others !== undefined),
-  );
 
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 
@@ -100,9 +91,9 @@ function consequences(now: FeedOption, then: FeedOption, id: string): string | u
   const lines = (n: number) => (n === 1 ? '1 line' : `${n} lines`);
   const [stop, silent, watch] = [count('Stop'), count('Silent'), count('Watch')];
   const texts = [
-    ...(stop ? [`puts ${lines(stop)} at Stop`] : []),
-    ...(silent ? [`${lines(silent)} ${silent === 1 ? 'falls' : 'fall'} silent`] : []),
-    ...(watch ? [`${lines(watch)} to watch`] : []),
+    ...(stop ? [`${lines(stop)} ${stop === 1 ? 'goes' : 'go'} to Stop`] : []),
+    ...(silent ? [`${lines(silent)} ${silent === 1 ? 'loses' : 'lose'} power or signal`] : []),
+    ...(watch ? [`${lines(watch)} ${watch === 1 ? 'goes' : 'go'} to Watch`] : []),
   ];
   return texts.length ? texts.join(', ') : undefined;
 }

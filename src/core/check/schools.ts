@@ -11,7 +11,7 @@ export interface School {
 export const SCHOOLS = {
   ribbonFeed: {
     question: 'Phantom on a passive ribbon',
-    why: 'A floating, balanced transformer sees no current; faults, old wiring and plugging live do the damage.',
+    why: 'A floating, balanced transformer sees no current; faults, old wiring and hot-plugging do the damage.',
     options: [
       { value: 'avoid', label: 'avoid' },
       { value: 'never', label: 'never' },
@@ -20,7 +20,7 @@ export const SCHOOLS = {
     decides: 'verdict',
   },
   movingCoilFeed: {
-    question: 'Phantom on a moving coil',
+    question: 'Phantom on a dynamic',
     why: 'Harmless when balanced; pointless all the same.',
     options: [
       { value: 'tolerate', label: 'tolerate' },
@@ -38,21 +38,50 @@ export const SCHOOLS = {
     decides: 'verdict',
   },
   plainAdapters: {
-    question: 'Plain adapters between XLR and mini-jack',
+    question: 'Plain adapters between XLR and 3.5 mm',
     why: 'Cheap, and one press from damage.',
     options: [
-      { value: 'proven-off', label: 'only with feed proven off and a self-powered source' },
+      { value: 'proven-off', label: 'only where no phantom can reach a plug-in electret' },
       { value: 'never', label: 'never' },
     ],
     decides: 'verdict',
   },
+  twoDesks: {
+    question: 'One microphone to two desks',
+    why: 'Level, hum loop, and whose switch feeds it.',
+    options: [
+      { value: 'transformer', label: 'transformer splitter, one side feeds' },
+      { value: 'passive-y', label: 'passive Y where grounds are common and one side feeds' },
+      { value: 'active', label: 'active splitter' },
+    ],
+    decides: 'verdict',
+  },
+  trsPatch: {
+    question: 'Phantom through TRS patch bays',
+    why: 'A TRS plug grounds one leg on its way in.',
+    options: [
+      { value: 'never', label: 'never' },
+      { value: 'off-while-patching', label: 'only with the switch off while patching, and marked' },
+    ],
+    decides: 'verdict',
+  },
+  connectLive: {
+    question: 'Connecting XLR with the feed on',
+    why: 'A tested habit on stages; contacts still make one after another.',
+    options: [
+      { value: 'never', label: 'never' },
+      { value: 'sound-xlr', label: 'a good XLR may, muted, where nothing on the line is a ribbon or unbalanced' },
+    ],
+    decides: 'switching',
+  },
   peakTarget: {
     question: 'Peak target',
-    why: 'Low-noise converters make headroom cheap.',
+    why: 'With quiet converters, headroom costs nothing.',
     options: [
       { value: '-12', label: '−12 dBFS' },
       { value: '-18', label: '−18 dBFS' },
       { value: '-6', label: '−6 dBFS' },
+      { value: 'float', label: '32-bit float: only clipping and noise count' },
     ],
     decides: 'verdict',
   },
@@ -70,7 +99,7 @@ export const SCHOOLS = {
     question: 'Wait after feed on',
     why: 'Capsules and coupling capacitors settle.',
     options: [
-      { value: 'minute', label: 'about a minute before judging sound, seconds before unmuting' },
+      { value: 'minute', label: 'unmute after seconds, judge sound after a minute' },
       { value: 'seconds', label: 'seconds only' },
     ],
     decides: 'switching',
@@ -79,14 +108,14 @@ export const SCHOOLS = {
     question: 'Wait after feed off before unplugging',
     why: 'Filters hold charge.',
     options: [
-      { value: 'longer', label: 'the longer of 60 s and the computed decay' },
-      { value: 'computed', label: 'computed decay only' },
+      { value: 'longer', label: '60 s, or longer if calculated' },
+      { value: 'computed', label: 'the calculated discharge only' },
       { value: '120', label: '120 s' },
     ],
     decides: 'switching',
   },
   chargeLeft: {
-    question: 'Voltage that may be left when a line is plugged',
+    question: 'Safe to plug below',
     why: 'A volt harms nothing that is known; a bare ribbon or capsule likes less.',
     options: [
       { value: '1', label: '1 V' },
@@ -99,7 +128,7 @@ export const SCHOOLS = {
     question: 'Feed voltage on batteries',
     why: 'Running time against margin.',
     options: [
-      { value: '48-unless-stated', label: '48 V unless every source states less and running time needs it' },
+      { value: '48-unless-stated', label: '48 V, lower only if every source accepts it and battery life needs it' },
       { value: 'lowest-stated', label: 'lowest that every source states' },
       { value: 'always-48', label: 'always 48 V' },
     ],
@@ -127,6 +156,16 @@ export const DEFAULT_SCHOOLS = Object.fromEntries(
   SCHOOL_NAMES.map((name) => [name, SCHOOLS[name].options[0].value]),
 ) as Schools;
 
+/** Where peaks should land, in dBFS; with 32-bit float the gain hardly matters, and the careful figure stands in. */
+export const peakTargetOf = ({ peakTarget }: Pick<Schools, 'peakTarget'>): number =>
+  peakTarget === 'float' ? -12 : Number(peakTarget);
+
+/** Schools whose choice may also be a number typed in. */
+export const TYPED: Partial<Record<SchoolName, { min: number; max: number; unit: string }>> = {
+  noiseFloor: { min: -130, max: -20, unit: 'dBFS' },
+};
+
 /** The label of a choice, for naming the school that decided. */
 export const schoolLabel = (name: SchoolName, value: string): string =>
-  SCHOOLS[name].options.find((option) => option.value === value)?.label ?? value;
+  SCHOOLS[name].options.find((option) => option.value === value)?.label ??
+  (TYPED[name] ? `${value.replace('-', '−')} ${TYPED[name].unit}` : value);

@@ -1,5 +1,5 @@
 import { magnitude, phase, smallSignal, sweep, type Complex, type OperatingPoint, type Response } from '../circuit';
-import { CONNECTORS, type Channel, type Contact, type LineCircuit } from '../gear';
+import { CONNECTORS, sourcePair, type Channel, type Contact, type Line, type LineCircuit } from '../gear';
 import { decibels, ratio, type Decibels, type Hertz, type Ohms } from '../units';
 
 /** Where levels are compared. */
@@ -31,6 +31,10 @@ export interface SignalReading {
   atJunction(junction: number): Decibels;
   /** Impedance of a contact to ground at 1 kHz; infinite for one that the junction does not have. */
   impedance(junction: number, contact: string): Ohms;
+  /** Signal at a contact of a junction over its reference contact, at 1 kHz; undefined for one that it does not have. */
+  over(junction: number, contact: string): Complex | undefined;
+  /** Level between two nodes of the circuit at a frequency. */
+  between(pair: readonly [string, string], frequency?: Hertz): Decibels;
   /** Impedance of each junction's reference contact to ground at 50 Hz. */
   shields: Ohms[];
   response: { frequency: Hertz; level: Decibels }[];
@@ -39,7 +43,7 @@ export interface SignalReading {
 }
 
 /** Reads the small-signal response of a line. */
-export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalReading {
+export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoint): SignalReading {
   const at = smallSignal(point);
   const middle = at(MIDDLE);
   const { junctions, channels } = circuit;
@@ -56,7 +60,7 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
   });
   const best = heard.reduce((top, channel, n) => (channel.level > heard[top].level ? n : top), 0);
 
-  const [hot, cold] = CONNECTORS[junctions[0].plug].pairs[0].map((contact) => junctions[0].nodes[contact]);
+  const [hot, cold] = sourcePair(line).map((contact) => junctions[0].nodes[contact]);
   const driven = middle.volts(hot, cold);
   const atSource = decibels(magnitude(driven));
 
@@ -80,6 +84,13 @@ export function readSignal(circuit: LineCircuit, point: OperatingPoint): SignalR
       if (!impedances.has(node)) impedances.set(node, middle.impedance(node).ohms);
       return impedances.get(node)!;
     },
+    over(junction, contact) {
+      const { plug, nodes } = junctions[junction];
+      const node = nodes[contact];
+      return node === undefined ? undefined : middle.volts(node, nodes[CONNECTORS[plug].reference]);
+    },
+    between: ([a, b], frequency) =>
+      decibels(magnitude((frequency === undefined ? middle : at(frequency)).volts(a, b))),
     shields: junctions.map(({ plug, nodes }) => mains.impedance(nodes[CONNECTORS[plug].reference]).ohms),
     response,
     drawn: () => levels(DRAWN),

@@ -1,13 +1,29 @@
 import { operatingPoint, type OperatingPoint } from '../circuit';
-import { inletKind, lineCircuit, reader, sourceKind, type Line, type LineCircuit, type SupplyStake } from '../gear';
+import {
+  inletKind,
+  inletReader,
+  lineCircuit,
+  padOf,
+  reader,
+  sourceKind,
+  type Line,
+  type LineCircuit,
+  type ConnectorId,
+  type SupplyStake,
+  type Wiring,
+} from '../gear';
 import { levelPlan, type LevelPlan } from '../level/plan';
 import type { Volts } from '../units';
 import { lineGain, readSignal, type SignalReading } from './signal';
 
 export interface SupplyState {
   stake: SupplyStake;
-  /** What it gets from the line. */
+  /** What it gets from the line; with an inner rail, what both pins of equal legs would have for the same rail. */
   volts: Volts;
+  /** The better of its pins: more than `volts` where one leg does the work of two. */
+  pins: Volts;
+  /** How far its supply is the wrong way round; 0 where it is not. */
+  reversed: Volts;
   state: 'battery' | 'runs' | 'low' | 'dead';
 }
 
@@ -31,14 +47,14 @@ export const LOST = -30;
  * Solves a line whose choices are all known.
  * @param peakTarget where peaks should land, in dBFS
  */
-export function solveLine(line: Line, peakTarget: number): Solved {
-  const circuit = lineCircuit(line);
+export function solveLine(line: Line, peakTarget: number, wiring: Wiring = {}): Solved {
+  const circuit = lineCircuit(line, wiring);
   const point = operatingPoint(circuit.netlist);
   const supplies = circuit.stakes.flatMap((stake) => (stake.type === 'supply' ? [supplyState(stake, point)] : []));
   const powered = supplies.every(({ state }) => state !== 'dead') && !batteryFlat(line);
   // Many a question is about direct current alone: the signal is read when somebody asks for it.
-  const signal = once(() => readSignal(circuit, point));
-  const level = once(() => (powered && signal().alongPath > LOST ? plan(line, signal(), peakTarget) : undefined));
+  const signal = once(() => readSignal(line, circuit, point));
+  const level = once(() => (powered && signal().alongPath > LOST ? plan(line, signal(), peakTarget, circuit.junctions.at(-1)!.plug) : undefined));
   return {
     line,
     circuit,
@@ -62,24 +78,48 @@ function once<T>(make: () => T): () => T {
 /** The voltage from a to b; two nodes that nothing connects show a meter nothing. */
 export const meter = (point: OperatingPoint, [a, b]: [string, string]): Volts => point.volts(a, b) ?? 0;
 
+/** Electronics that get less than this share of their current have dropped out. */
+const STARVED = 0.8;
+
+/** How a powered part fares: by its inner rail where it has one, since a single pin may read well while the rail is down. */
 function supplyState(stake: SupplyStake, point: OperatingPoint): SupplyState {
-  const volts = Math.max(...stake.between.map((pair) => meter(point, pair)));
-  if (stake.battery) return { stake, volts, state: 'battery' };
-  return { stake, volts, state: volts < stake.stops.value ? 'dead' : volts < stake.needs.value ? 'low' : 'runs' };
+  const read = stake.between.map((pair) => meter(point, pair));
+  const pins = Math.max(...read);
+  const { rail } = stake;
+  const inner = rail ? meter(point, rail.between) : pins;
+  const taken = rail ? rail.legs.reduce((sum, leg) => sum + point.amps(leg), 0) : 0;
+  const volts = rail ? inner + (taken * rail.pickOff) / 2 : pins;
+  const reversed = Math.max(0, -(rail ? inner : Math.min(...read)));
+  const state = () => {
+    if (stake.battery) return 'battery';
+    const starved = rail?.load && point.amps(rail.load.element) < STARVED * rail.load.amps;
+    if (volts < stake.stops.value || starved) return 'dead';
+    return volts < stake.needs.value ? 'low' : 'runs';
+  };
+  return { stake, volts, pins, reversed, state: state() };
 }
 
 /** A source that lives on nothing but its own battery, which is out. */
 export function batteryFlat(line: Line): boolean {
   const kind = sourceKind(line.source.kind);
-  return kind.character === 'self-powered' && reader(kind, line.source).choice('battery') === 'off';
+  return (
+    (kind.character === 'self-powered' || kind.character === 'line output') &&
+    'battery' in kind.choices &&
+    reader(kind, line.source).choice('battery') === 'off'
+  );
 }
 
-function plan(line: Line, signal: SignalReading, target: number): LevelPlan {
+function plan(line: Line, signal: SignalReading, target: number, plug: ConnectorId): LevelPlan {
   const source = sourceKind(line.source.kind);
   const inlet = inletKind(line.inlet.kind);
   return levelPlan(
-    { from: source.level, levelUnit: source.figures.outputLevel?.unit, read: reader(source, line.source) },
-    reader(inlet, line.inlet),
+    {
+      from: source.level,
+      levelUnit: source.figures.outputLevel?.unit,
+      read: reader(source, line.source),
+      pad: padOf(source, line.source),
+    },
+    inletReader(inlet, line.inlet, plug),
     lineGain(signal),
     target,
   );

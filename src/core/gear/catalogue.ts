@@ -1,6 +1,8 @@
+import { reader } from './bench';
+import { CONNECTORS, type Contact } from './connectors';
 import { INLETS } from './inlets';
 import { LINKS } from './links';
-import type { AnyKind, InletKind, LinkKind, PartRef, SourceKind } from './part';
+import type { AnyKind, InletKind, Line, LinkKind, Part, PartRef, SourceKind } from './part';
 import { SOURCES } from './sources';
 
 /** Everything the application knows how to wire, by role and kind. */
@@ -21,6 +23,19 @@ const found = <K>(role: string, map: Map<string, K>, kind: string): K => {
 export const sourceKind = (kind: string): SourceKind => found('source', sources, kind);
 export const linkKind = (kind: string): LinkKind => found('link', links, kind);
 export const inletKind = (kind: string): InletKind => found('inlet', inlets, kind);
+
+/** The contacts between which a line's source plays. */
+export function sourcePair({ source }: Line): readonly [Contact, Contact] {
+  const kind = sourceKind(source.kind);
+  const read = reader(kind, source);
+  return kind.pair?.(read) ?? CONNECTORS[kind.connector(read)].pairs[0];
+}
+
+/** Whether a source or link lives on a feed of the line, not on a battery of its own. */
+export function livesOnFeed(kind: AnyKind, part: Part): boolean {
+  const onBattery = 'battery' in kind.choices && reader(kind, part).choice('battery') === 'on';
+  return 'needs' in kind.figures && !onBattery;
+}
 
 /** The catalogue entry of a source or link by its role. */
 export const kindOfPart = (role: 'source' | 'link', kind: string): AnyKind =>

@@ -124,6 +124,8 @@ export interface SourceKind extends Kind {
   character: Character;
   level: LevelFrom;
   connector(part: Reader): ConnectorId;
+  /** The contacts between which it plays, where these are not its connector's first pair. */
+  pair?(part: Reader): readonly [Contact, Contact];
   /** It plays two channels that share mono material: left and right of a stereo plug. */
   stereo?(part: Reader): boolean;
   /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */

@@ -1,4 +1,4 @@
-import { dbu, decibels, pascal, type DbSpl, type Dbfs, type Dbu, type Decibels, type Volts } from '../units';
+import { dbu, decibels, pascal, ratio, type DbSpl, type Dbfs, type Dbu, type Decibels, type Volts } from '../units';
 import type { LevelFrom, Reader } from '../gear';
 import { fromDbu } from '../units';
 
@@ -27,8 +27,8 @@ function soundLevel(read: Reader): DbSpl {
 }
 
 /** Open-circuit level of a source at its loudest expected sound, in volts RMS. */
-export function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader): Volts {
-  if (from === 'sensitivity') return read.value('sensitivity') * pascal(soundLevel(read));
+export function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader, pad: Decibels = 0): Volts {
+  if (from === 'sensitivity') return (read.value('sensitivity') * pascal(soundLevel(read))) / ratio(pad);
   return unit === 'dBu' ? fromDbu(read.value('outputLevel')) : read.value('outputLevel');
 }
 
@@ -38,12 +38,12 @@ export function sourceVolts(from: LevelFrom, unit: string | undefined, read: Rea
  * @param levelUnit unit of the source's `outputLevel`, if it has one
  */
 export function levelPlan(
-  source: { from: LevelFrom; levelUnit?: string; read: Reader },
+  source: { from: LevelFrom; levelUnit?: string; read: Reader; pad?: Decibels },
   inlet: Reader,
   lineGain: number,
   target: Dbfs,
 ): LevelPlan {
-  const volts = sourceVolts(source.from, source.levelUnit, source.read);
+  const volts = sourceVolts(source.from, source.levelUnit, source.read, source.pad);
   const arriving = dbu(volts * lineGain);
   const [gainMin, gainMax] = [inlet.value('gainMin'), inlet.value('gainMax')];
   const atNoGain = arriving - inlet.value('fullScale');
@@ -56,6 +56,6 @@ export function levelPlan(
     gainMin,
     gainMax,
     reaches: atNoGain + Math.min(Math.max(gainNeeded, gainMin), gainMax),
-    sourceMargin: source.from === 'sensitivity' ? source.read.value('loudest') - soundLevel(source.read) : undefined,
+    sourceMargin: source.from === 'sensitivity' ? source.read.value('loudest') + (source.pad ?? 0) - soundLevel(source.read) : undefined,
   };
 }

@@ -18,29 +18,16 @@ export interface Piece {
 /** How the key of something begins that would have to be got. */
 export const TO_GET = 'to get';
 
-/** Kinds whose wiring to other lines is somebody's decision: a plan leaves them where they are and adds none. */
-const LEFT_ALONE = new Set(['splitter', 'y-lead', 'stereo-split', 'two-mono-to-stereo', 'three-pin-patch-point']);
-
 /** Whether a plan may put a piece where it was not. */
 export const movable = ({ part, faulty }: Piece): boolean => {
-  const { kind, nature } = linkKind(part.kind);
-  return !faulty && !LEFT_ALONE.has(kind) && nature !== 'TRS patch point';
+  const { nature, planning } = linkKind(part.kind);
+  return !faulty && !planning?.leftAlone && nature !== 'TRS patch point';
 };
 
-/** How hard a kind is to understand, carry and power; the plan prefers little of it (an assumption of ours). */
-const COMPLEXITY: Record<string, number> = {
-  cable: 2,
-  'plain-adapter': 2,
-  'polarity-reverser': 3,
-  pad: 3,
-  'isolating-transformer': 3,
-  'passive-direct-box': 3,
-  'stereo-direct-box': 3,
-  'plug-in-converter': 4,
-  'active-direct-box': 4,
-  'inline-booster': 4,
-};
-export const complexity = ({ kind }: Part): number => COMPLEXITY[kind] ?? 5;
+/** What counts for a kind that says nothing of it. */
+const USUAL = 5;
+/** How hard a kind is to understand, carry and power. */
+export const complexity = ({ kind }: Part): number => linkKind(kind).planning?.complexity ?? USUAL;
 
 /** The settings of a kind that are made by hand on the spot. */
 export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>

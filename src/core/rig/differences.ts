@@ -62,6 +62,7 @@ function listDifferences<T extends Named>(before: readonly T[], after: readonly 
 
 const WORDS: Record<string, string> = {
   groups: 'switches',
+  ground: 'ground',
   feedLimit: 'feed limit',
   directCurrent: 'direct-current supplies',
 };

@@ -1,5 +1,5 @@
 import { DEFAULT_SCHOOLS, type Schools } from '../check/schools';
-import type { Figure, Part } from '../gear';
+import type { Figure, Grounding, Part } from '../gear';
 import type { FeedName } from '../standards/feeds';
 import type { DirectCurrent } from './directCurrent';
 import type { Arrangement } from './places';
@@ -65,6 +65,8 @@ export interface Device {
   location?: string;
   inlets: DeviceInlet[];
   groups: SwitchGroup[];
+  /** How its ground stands to mains earth; what runs on batteries floats unless this says otherwise. */
+  ground?: Grounding;
   /** Most current of all its feeds together. */
   feedLimit?: Figure;
   batteries?: Batteries;

@@ -1,4 +1,4 @@
-import { choose, partAt, withPart, type FeedSwitch, type Figure, type Line, type Part, type PartRef } from '../gear';
+import { choose, partAt, withPart, type FeedSwitch, type Figure, type Grounding, type Line, type Part, type PartRef } from '../gear';
 import type { InletRef } from './document';
 
 /** An inlet that nothing is plugged into, as a line would find it. */
@@ -6,6 +6,11 @@ export interface FreeInlet {
   to: InletRef;
   inlet: Part;
   switch?: FeedSwitch;
+  /** The device, and how that is grounded. */
+  device?: string;
+  ground?: Grounding;
+  /** Cable that it takes from the line's source, in metres, where the rig says so. */
+  run?: number;
 }
 
 /** One change to a line. Positions of links are counted as they are before this edit. */
@@ -51,7 +56,7 @@ function applyEdit(line: Line, edit: Edit): Line {
     case 'rename':
       return { ...line, name: edit.name };
     case 'move':
-      return { ...line, inlet: edit.inlet, switch: edit.switch };
+      return { ...line, inlet: edit.inlet, switch: edit.switch, device: edit.device, ground: edit.ground, run: edit.run };
     case 'separate':
       return separate(line, edit);
   }

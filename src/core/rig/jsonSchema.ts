@@ -1,7 +1,8 @@
-import { SCHOOLS } from '../check/schools';
+import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../check/schools';
 import {
   BASES,
   CONNECTORS,
+  GROUNDINGS,
   INLETS,
   LINKS,
   SOURCES,
@@ -117,6 +118,10 @@ const group = object(
 const deviceFields = (): Record<string, Schema> => ({
   inlets: { type: 'array', items: { $ref: '#/$defs/inlet' }, maxItems: 128 },
   groups: { type: 'array', items: { $ref: '#/$defs/group' }, maxItems: 128 },
+  ground: {
+    enum: [...GROUNDINGS],
+    description: 'how its ground stands to mains earth; what runs on batteries floats unless this says otherwise',
+  },
   feedLimit: deviceFigure(DEVICE_FIGURES.feedLimit),
   batteries: object(
     {
@@ -138,6 +143,17 @@ const definitions = (): Record<string, Schema> => ({
 const socket = object({ line: identifier, link: identifier, port: text(20) }, ['line', 'link', 'port'], {
   description: "a further socket of a link on another line: a splitter's leg, a link-through, a Y-lead's second end",
 });
+
+const school = (name: SchoolName): Schema => {
+  const { question, why, options } = SCHOOLS[name];
+  const one = options.map(({ value, label }) => ({ const: value, title: label }));
+  return {
+    title: question,
+    description: why,
+    default: options[0].value,
+    ...(TYPED[name] ? { anyOf: [...one, { type: 'string', pattern: '^-?\\d+(\\.\\d+)?$' }] } : { oneOf: one }),
+  };
+};
 
 /** The published JSON Schema of the rig document, made from the catalogue so that the two cannot differ. */
 export function jsonSchema(): Schema {
@@ -168,12 +184,7 @@ export function jsonSchema(): Schema {
         name,
         note: text(2000),
         schools: object(
-          mapped(SCHOOLS, ({ question, why, options }) => ({
-            title: question,
-            description: why,
-            default: options[0].value,
-            oneOf: options.map(({ value, label }) => ({ const: value, title: label })),
-          })),
+          Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)])),
           [],
         ),
         devices: { type: 'array', items: { $ref: '#/$defs/device' }, maxItems: MOST_DEVICES },

@@ -1,4 +1,15 @@
-import { inletKind, type Branch, type FeedSwitch, type Line, type Part, type PathLink } from '../gear';
+import {
+  inletKind,
+  linkKind,
+  livesOnFeed,
+  sourceKind,
+  type Branch,
+  type FeedSwitch,
+  type Grounding,
+  type Line,
+  type Part,
+  type PathLink,
+} from '../gear';
 import {
   endsInLink,
   groupOf,
@@ -36,6 +47,8 @@ interface Index {
   hanging: Map<string, RigLine[]>;
   /** Names of lines by device and inlet. */
   names: Map<string, string>;
+  /** Inlets whose line has something that lives on a feed. */
+  fed: Set<string>;
 }
 
 const place = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
@@ -48,10 +61,14 @@ function indexOf(document: RigDocument): Index {
   const hanging = new Map<string, RigLine[]>();
   const hang = (on: string, line: RigLine) => hanging.set(on, [...(hanging.get(on) ?? []), line]);
   const names = new Map<string, string>();
+  const fed = new Set<string>();
   for (const line of document.lines) {
     if (startsAtLink(line)) hang(line.source.from.line, line);
     if (endsInLink(line)) hang(line.inlet.into.line, line);
-    else names.set(place(line.inlet), line.name);
+    else {
+      names.set(place(line.inlet), line.name);
+      if (wantsFeed(line)) fed.add(place(line.inlet));
+    }
   }
   return {
     document,
@@ -59,8 +76,17 @@ function indexOf(document: RigDocument): Index {
     devices: new Map(document.devices.map((device) => [device.id, device])),
     hanging,
     names,
+    fed,
   };
 }
+
+/** Whether anything on a line's own way lives on a feed. */
+const wantsFeed = (line: RigLine): boolean =>
+  (!startsAtLink(line) && livesOnFeed(sourceKind(line.source.kind), line.source)) ||
+  line.links.some((part) => livesOnFeed(linkKind(part.kind), part));
+
+/** How a device's ground stands: as it says; else what runs on batteries floats. */
+export const groundingOf = ({ ground, batteries }: Device): Grounding => ground ?? (batteries ? 'floating' : 'unknown');
 
 /** Every line of a document, followed from its source to its inlet. */
 export function rigPaths(document: RigDocument): RigPath[] {
@@ -145,6 +171,8 @@ function followed(index: Index, line: RigLine): RigPath {
     links,
     inlet: part,
     ...(feedSwitch && { switch: feedSwitch }),
+    device: after.inlet.device,
+    ground: groundingOf(index.devices.get(after.inlet.device)!),
   };
   const branches = branchesAt(index, owners, links, used);
   if (branches.length) path.branches = branches;
@@ -194,18 +222,30 @@ function branch(
     at,
     port,
     links: rest.links,
-    ...('away' in way ? { inlet: inletPart(index, way.away.inlet).part } : { source: way.towards.source }),
+    ...('away' in way
+      ? {
+          inlet: inletPart(index, way.away.inlet).part,
+          device: way.away.inlet.device,
+          ground: groundingOf(index.devices.get(way.away.inlet.device)!),
+        }
+      : { source: way.towards.source }),
     ...(further.length && { branches: further }),
   };
 }
 
 /** A device's switch as a line sees it. */
-export const switchOf = (device: Device, group: SwitchGroup | undefined, reaches: readonly string[]): FeedSwitch => ({
+export const switchOf = (
+  device: Device,
+  group: SwitchGroup | undefined,
+  reaches: readonly string[],
+  needed = false,
+): FeedSwitch => ({
   name: group ? `${device.name}, ${group.name}` : device.name,
   offers: group?.offers ?? [],
   reaches,
   ...(group?.ramp && { ramp: group.ramp.value }),
   ...(group?.mutes && { mutes: true }),
+  ...(needed && { needed }),
 });
 
 /** An inlet as the check takes it: its feed as its switch stands now. */
@@ -218,11 +258,12 @@ function inletPart(index: Index, ref: InletRef): { part: Part; feedSwitch?: Feed
   const { feed: choice } = inletKind(inlet.kind).choices;
   if (!choice) return { part: named };
   const feed = group?.feed ?? 'off';
-  const reaches = (group?.inlets ?? [])
-    .filter((other) => other !== ref.inlet)
-    .flatMap((other) => index.names.get(place({ device: ref.device, inlet: other })) ?? []);
+  const others = (group?.inlets ?? []).filter((other) => other !== ref.inlet);
+  const at = (other: string) => place({ device: ref.device, inlet: other });
+  const reaches = others.flatMap((other) => index.names.get(at(other)) ?? []);
+  const needed = others.some((other) => index.fed.has(at(other)));
   return {
     part: { ...named, choices: { ...part.choices, feed } },
-    feedSwitch: switchOf(device, group, reaches),
+    feedSwitch: switchOf(device, group, reaches, needed),
   };
 }

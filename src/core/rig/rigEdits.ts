@@ -11,7 +11,7 @@ import {
   type RigLine,
 } from './document';
 import { ownBox, withFigure, type Edit, type FreeInlet } from './edits';
-import { inletName, rigPath, switchOf } from './paths';
+import { groundingOf, inletName, rigPath, switchOf } from './paths';
 
 /** Changes to a whole rig. Each takes a document and returns another; the one given stays as it is. */
 
@@ -168,9 +168,10 @@ export function freeInlets(document: RigDocument): FreeInlet[] {
         const group = groupOf(device, id);
         const named: Part = { ...part, name: inletName(device, inlet) };
         const to = { device: device.id, inlet: id };
-        if (!inletKind(inlet.kind).choices.feed) return { to, inlet: named };
+        const where = { to, device: device.id, ground: groundingOf(device) };
+        if (!inletKind(inlet.kind).choices.feed) return { ...where, inlet: named };
         return {
-          to,
+          ...where,
           inlet: { ...named, choices: { ...part.choices, feed: group?.feed ?? 'off' } },
           switch: switchOf(
             device,

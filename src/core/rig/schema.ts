@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { SCHOOLS } from '../check/schools';
-import { INLETS, LINKS, SOURCES } from '../gear';
+import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../check/schools';
+import { GROUNDINGS, INLETS, LINKS, SOURCES } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { arrangementFields, deviceFigures } from './arrangement.schema';
 import { BATTERY_FIGURES, CHEMISTRIES, DEVICE_FIGURES } from './deviceFigures';
@@ -36,6 +36,7 @@ export const deviceFields = {
     .unique('id')
     .required(),
   groups: Joi.array().items(group).max(128).unique('id').required(),
+  ground: Joi.valid(...GROUNDINGS),
   feedLimit: figure(DEVICE_FIGURES.feedLimit),
   batteries: Joi.object({
     cells: Joi.number().integer().min(1).max(48).required(),
@@ -79,6 +80,19 @@ const line = Joi.object({
     .required(),
 });
 
+/** One of the options; where a figure may be typed in, that figure as text. */
+function school(name: SchoolName): Joi.Schema {
+  const values = SCHOOLS[name].options.map(({ value }) => value as string);
+  const typed = TYPED[name];
+  if (!typed) return Joi.valid(...values);
+  const { min, max, unit } = typed;
+  return Joi.string().custom((value: string, helpers) =>
+    values.includes(value) || (/^-?\d+(\.\d+)?$/.test(value) && Number(value) >= min && Number(value) <= max)
+      ? value
+      : helpers.message({ custom: `{{#label}} must be one of ${values.join(', ')}, or a figure from ${min} to ${max} ${unit}` }),
+  );
+}
+
 const schema = Joi.object({
   format: Joi.valid(FORMAT).required(),
   version: Joi.valid(VERSION).required(),
@@ -86,7 +100,7 @@ const schema = Joi.object({
   note: text(2000).allow(''),
   schools: Joi.object(
     Object.fromEntries(
-      Object.entries(SCHOOLS).map(([name, { options }]) => [name, Joi.valid(...options.map(({ value }) => value))]),
+      SCHOOL_NAMES.map((name) => [name, school(name)]),
     ),
   ),
   devices: Joi.array().items(device).max(MOST_DEVICES).unique('id').required(),

@@ -22,18 +22,8 @@ export function positions(plug: ConnectorId, socket: ConnectorId): Position[] {
     label: 'home',
     touching: Object.entries(mate(plug, socket) ?? {}).map(([own, other]) => [other, own as Contact]),
   };
-  if (plug === 'xlr3')
-    return [
-      { label: 'pin 1 made', touching: [['1', '1']] },
-      {
-        label: 'pins 1 and 2 made',
-        touching: [
-          ['1', '1'],
-          ['2', '2'],
-        ],
-      },
-      home,
-    ];
+  const pinned = inTurn(plug);
+  if (pinned) return [...pinned, home];
   const plugContacts = CONNECTORS[plug].contacts;
   const socketContacts = CONNECTORS[socket].contacts;
   const before = Array.from({ length: socketContacts.length - 1 }, (_, n): Position => {
@@ -45,6 +35,20 @@ export function positions(plug: ConnectorId, socket: ConnectorId): Position[] {
     return { label: touching.map(([own, other]) => `${name(own)} on ${name(other)}`).join(', '), touching };
   });
   return [...before, home];
+}
+
+/** Connectors whose contacts make one after the other: pin 1 leads; of an RCA plug the centre does. */
+function inTurn(plug: ConnectorId): Position[] | undefined {
+  const { contacts } = CONNECTORS[plug];
+  if (plug === 'rca') return [{ label: 'centre made, shell not', touching: [['T', 'T']] }];
+  if (contacts[0] !== '1') return undefined;
+  return contacts.slice(0, -1).map((_, n): Position => {
+    const made = contacts.slice(0, n + 1);
+    return {
+      label: made.length === 1 ? 'pin 1 made' : `pins ${made.slice(0, -1).join(', ')} and ${made.at(-1)} made`,
+      touching: made.map((contact) => [contact, contact]),
+    };
+  });
 }
 
 const NAMES: Record<string, string> = {

@@ -1,14 +1,16 @@
 import { transient, type Element, type Netlist } from '../circuit';
-import { CONNECTORS, asDrawn, lineCircuit, type Line, type LineCircuit } from '../gear';
-import { dbu, type Dbu, type Seconds, type Volts } from '../units';
+import { CONNECTORS, asDrawn, inletKind, lineCircuit, reader, type Line, type LineCircuit } from '../gear';
+import { dbu, type Dbu, type Ohms, type Seconds, type Volts } from '../units';
 
 /** Feed resistors of one pair may differ by this share (IEC 61938, from memory); the step is computed for the worst pair. */
 const MISMATCH = 0.004;
 /** A switch without a ramp of its own. */
 const SUDDEN: Seconds = 1e-4;
-/** What a feed that is switched off still sees to ground, and what its filter holds (assumed; devices differ). */
-const BLEEDER = 100e3;
+/** What the filter of a feed holds, and through what a switched-off feed is held to ground where it is (assumed; devices differ). */
 const FILTER = 10e-6;
+const HELD = 10;
+/** Leakage of a switched-off feed where the inlet has no figure for it. */
+const BLEEDER = 165e3;
 /** When the switch opens. */
 const OPENS: Seconds = 1e-3;
 /** Longest decay that is followed. */
@@ -35,7 +37,7 @@ const feedOf = (netlist: Netlist) =>
 
 /** The netlist with its feed rising from nothing; undefined without a live feed. */
 export function comingOn(line: Line, ramp: Seconds = SUDDEN): { circuit: LineCircuit; netlist: Netlist } | undefined {
-  const circuit = lineCircuit(asDrawn(line), { mismatch: MISMATCH });
+  const circuit = lineCircuit(asDrawn(line), { mismatch: MISMATCH, unequal: true, moving: true });
   const feed = feedOf(circuit.netlist);
   if (!feed) return undefined;
   const wave = [
@@ -47,7 +49,7 @@ export function comingOn(line: Line, ramp: Seconds = SUDDEN): { circuit: LineCir
 
 /** The netlist with its feed cut off at once, charged as it stood. */
 export function goingOff(line: Line): { circuit: LineCircuit; netlist: Netlist } | undefined {
-  const circuit = lineCircuit(asDrawn(line));
+  const circuit = lineCircuit(asDrawn(line), { moving: true });
   const feed = feedOf(circuit.netlist);
   if (!feed) return undefined;
   const supply = 'feed.supply';
@@ -64,10 +66,18 @@ export function goingOff(line: Line): { circuit: LineCircuit; netlist: Netlist }
         closedOhms: 0.1,
         events: [{ at: OPENS, closed: false }],
       },
-      { type: 'resistor', name: 'feed.bleeder', a: feed.a, b: feed.b, ohms: BLEEDER },
+      { type: 'resistor', name: 'feed.bleeder', a: feed.a, b: feed.b, ohms: leakage(line) },
       { type: 'capacitor', name: 'feed.filter', a: feed.a, b: feed.b, farads: FILTER },
     ]),
   };
+}
+
+/** What a switched-off feed sees to ground: next to nothing where the device holds it there, else its leakage. */
+function leakage({ inlet }: Line): Ohms {
+  const kind = inletKind(inlet.kind);
+  const read = reader(kind, inlet);
+  if ('switchedOff' in kind.choices && read.choice('switchedOff') === 'held') return HELD;
+  return 'bleeder' in kind.figures ? read.value('bleeder') : BLEEDER;
 }
 
 const withElement = (netlist: Netlist, old: Element, fresh: Element[]): Netlist => ({

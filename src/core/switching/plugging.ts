@@ -78,7 +78,7 @@ export function pulledLive(line: Line, junction: number, patch: boolean): LivePl
 
 /** The circuit with a junction open, and the positions that its plug goes through on the way in. */
 function apart(line: Line, junction: number, patch: boolean) {
-  const circuit = lineCircuit(asDrawn(line), { apart: junction });
+  const circuit = lineCircuit(asDrawn(line), { apart: junction, moving: true });
   const place = circuit.junctions[junction];
   const order: Position[] = patch
     ? positions('trs635', 'trs635').map(({ label, touching }) => ({
@@ -86,7 +86,7 @@ function apart(line: Line, junction: number, patch: boolean) {
         touching: touching.map(([a, b]) => [AS_JACK[a], AS_JACK[b]] as [Contact, Contact]),
       }))
     : positions(place.plug, place.socket);
-  return { circuit, place, order, each: place.plug === 'xlr3' && !patch ? PIN : POSITION };
+  return { circuit, place, order, each: CONNECTORS[place.plug].contacts[0] === '1' && !patch ? PIN : POSITION };
 }
 
 /** A plug that goes from its first position to its last. */

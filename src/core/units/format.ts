@@ -1,25 +1,10 @@
-/** Figures as people read them: three digits, the unit's usual multiple, a true minus sign. */
+/** Figures as the trade says them: volts to 0.1, to 0.01 below 10 V; decibels to 0.1; three digits otherwise; a true minus sign. */
 
 const MULTIPLES: Record<string, [factor: number, unit: string][]> = {
-  V: [
-    [1, 'V'],
-    [1e-3, 'mV'],
-    [1e-6, 'µV'],
-  ],
-  A: [
-    [1, 'A'],
-    [1e-3, 'mA'],
-    [1e-6, 'µA'],
-  ],
   Ω: [
     [1e6, 'MΩ'],
     [1e3, 'kΩ'],
     [1, 'Ω'],
-    [1e-3, 'mΩ'],
-  ],
-  W: [
-    [1, 'W'],
-    [1e-3, 'mW'],
   ],
   Hz: [
     [1e3, 'kHz'],
@@ -30,16 +15,48 @@ const MULTIPLES: Record<string, [factor: number, unit: string][]> = {
 /** Decimals that leave three digits, but never more than two. */
 const decimals = (value: number): number => (Math.abs(value) >= 99.95 ? 0 : Math.abs(value) >= 9.995 ? 1 : 2);
 
-const minus = (text: string): string => text.replace('-', '−');
+/** A number without zeros that say nothing. */
+const trimmed = (value: number, places: number): string => {
+  const fixed = value.toFixed(places);
+  const text = fixed.includes('.') ? fixed.replace(/\.?0+$/, '') : fixed;
+  return (/^-0(\.0*)?$/.test(text) ? '0' : text).replace('-', '−');
+};
 
-/** A number with its unit: `37.8 V`, `7.06 mA`, `216 kΩ`, `−21.6 dB`. Volts stay volts down to 10 mV. */
-export function quantity(value: number, unit: string): string {
-  const multiples = MULTIPLES[unit];
-  if (!multiples) return minus(`${value.toFixed(unit.startsWith('d') ? 1 : decimals(value))} ${unit}`);
+/** A voltage: `48 V`, `37.8 V`, `0.84 V`, `4 mV`; what no meter in a bag shows is 0. */
+function volts(value: number): string {
   const size = Math.abs(value);
-  if (size < 1e-9) return `0 ${unit === 'A' ? 'mA' : unit}`;
-  const [factor, name] =
-    (unit === 'V' && size >= 0.01 ? multiples[0] : multiples.find(([f]) => size >= 0.9995 * f)) ??
-    multiples[multiples.length - 1];
-  return minus(`${(value / factor).toFixed(decimals(value / factor))} ${name}`);
+  if (size >= 0.01) return `${trimmed(value, size >= 9.995 ? 1 : 2)} V`;
+  return size >= 0.5e-3 ? `${trimmed(value * 1e3, 0)} mV` : '0 V';
+}
+
+/** A current in milliamps: `7.06 mA`, `0.1 mA`; less than a microamp is none. */
+function amps(value: number): string {
+  const milli = value * 1e3;
+  const size = Math.abs(milli);
+  if (size >= 1000) return `${trimmed(value, 2)} A`;
+  if (size < 1e-3) return '0 mA';
+  return `${trimmed(milli, size >= 0.0995 ? decimals(milli) : 3)} mA`;
+}
+
+/** A number with its unit: `37.8 V`, `7.06 mA`, `216 kΩ`, `−21.6 dB`. */
+export function quantity(value: number, unit: string): string {
+  if (unit === 'V') return volts(value);
+  if (unit === 'A') return amps(value);
+  if (unit === 'm') return `${trimmed(value, 1)} m`;
+  if (unit.startsWith('d')) return `${trimmed(value, 1)} ${unit}`;
+  const multiples = MULTIPLES[unit];
+  if (!multiples) return `${trimmed(value, decimals(value))} ${unit}`;
+  const size = Math.abs(value);
+  const [factor, name] = multiples.find(([f]) => size >= 0.9995 * f) ?? multiples[multiples.length - 1];
+  return `${trimmed(value / factor, decimals(value / factor))} ${name}`;
+}
+
+/** The same with two digits, for titles: `590 Hz`, `9 dB`, `46 V`, `7 mA`. */
+export function rounded(value: number, unit: string): string {
+  const scale = unit === 'A' ? 1e3 : 1;
+  const size = Math.abs(value * scale);
+  if (size === 0 || !Number.isFinite(size)) return quantity(value, unit);
+  const step = unit.startsWith('d') || unit === 'V' ? 1 : 10 ** (Math.floor(Math.log10(size)) - 1);
+  if (size < step) return quantity(value, unit);
+  return quantity((Math.round((value * scale) / step) * step) / scale, unit);
 }

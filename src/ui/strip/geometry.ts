@@ -9,6 +9,9 @@ export const JOINT = 12;
 
 const ORDER: Record<ConnectorId, readonly Contact[]> = {
   xlr3: ['2', '3', '1'],
+  xlr5: ['2', '3', '4', '5', '1'],
+  'mini-xlr': ['3', '2', '1'],
+  rca: ['T', 'S'],
   ts635: ['T', 'S'],
   ts35: ['T', 'S'],
   trs635: ['T', 'R', 'S'],

@@ -1,8 +1,5 @@
-import { CONNECTORS, linkKind, reader, type Part } from '../../gear';
+import { CONNECTORS } from '../../gear';
 import { finding, nameOf, type Rule } from '../case';
-import { insertLink } from '../remedies';
-import { LINKS, type ConnectorId } from '../../gear';
-import type { Remedy } from '../finding';
 
 export const doesNotFit: Rule = {
   code: 'does-not-fit',
@@ -16,33 +13,13 @@ export const doesNotFit: Rule = {
           code: 'does-not-fit',
           severity: 'silent',
           part: n < at.line.links.length ? n : 'inlet',
-          what: 'Two connectors do not go together',
-          why: `${before} ends in a ${CONNECTORS[plug].label} plug, ${after} has a ${CONNECTORS[socket].label} socket: nothing passes.`,
-          remedies: between(plug, socket, n),
+          what: 'Plug and socket don’t fit',
+          why: `${before} has ${article(CONNECTORS[plug].label)} plug, ${after} ${article(CONNECTORS[socket].label)} socket.`,
           basis: 'connector families',
+          look: 'Two adapters in a row, or another inlet.',
         }),
       ];
     }),
 };
 
-/** Every single link that has the right connector at both ends. */
-function between(plug: ConnectorId, socket: ConnectorId, at: number): Remedy[] {
-  const candidates: Part[] = LINKS.filter(({ kind }) => kind !== 'cable').flatMap(({ kind, choices }) =>
-    choices.wiring ? choices.wiring.options.map(({ value }) => ({ kind, choices: { wiring: value } })) : [{ kind }],
-  );
-  return candidates
-    .filter((part) => {
-      const { input, output } = linkKind(part.kind).ends(reader(linkKind(part.kind), part));
-      return (
-        output === socket &&
-        CONNECTORS[input].size === CONNECTORS[plug].size &&
-        CONNECTORS[input].contacts.length >= CONNECTORS[plug].contacts.length
-      );
-    })
-    .map((part) => {
-      const wiring = linkKind(part.kind).choices.wiring?.options.find(
-        ({ value }) => value === part.choices?.wiring,
-      )?.label;
-      return insertLink(`Insert: ${linkKind(part.kind).label.toLowerCase()}`, at, part, wiring);
-    });
-}
+const article = (label: string): string => `${/^(XLR|RCA|mini)/.test(label) ? (label.startsWith('m') ? 'a' : 'an') : 'a'} ${label}`;

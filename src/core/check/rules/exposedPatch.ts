@@ -1,54 +1,94 @@
-import { sourceKind, type Part } from '../../gear';
+import { operatingPoint } from '../../circuit';
+import { CONNECTORS, asDrawn, lineCircuit, linkKind, socketNode, type Contact, type WindingStake } from '../../gear';
 import { LIVE } from '../../standards/feeds';
-import { feedAt, feedOf, finding, linksOf, offeredFeeds, quantity, type Case, type Rule } from '../case';
+import { AS_JACK, positions } from '../../switching/contactOrder';
+import { characterOf, feedOf, finding, offeredFeeds, quantity, rounded, schoolOf, type Case, type Rule } from '../case';
 import type { Finding, Number } from '../finding';
-import { feedOff, moveAway, removeLink } from '../remedies';
-import { windingCurrent } from './elementDirectCurrent';
+import { meter } from '../solve';
 import { fedRibbon } from './ribbonFed';
 
-const CUT: Part = { kind: 'cable', faults: (['1', '2', '3'] as const).map((contact) => ({ type: 'open', contact })) };
+/** Resistance of a clean contact. */
+const CONTACT = 0.05;
+
+/** Where a three-contact 6.35 mm plug can be pulled on a line: at a patch point, and wherever else one is plugged. */
+const places = (at: Case): { junction: number; patch: boolean }[] =>
+  at.circuit.junctions.flatMap(({ plug, fits }, junction) => {
+    const link = at.line.links[junction];
+    const patch = link !== undefined && linkKind(link.kind).nature === 'TRS patch point';
+    return fits && (patch || plug === 'trs635') ? [{ junction, patch }] : [];
+  });
+
+/** What stands on the socket's contacts with the plug out. */
+function exposed(at: Case, junction: number): number {
+  const { circuit, point } = at.solve(at.line, { apart: junction });
+  const { socket } = circuit.junctions[junction];
+  const { contacts, reference } = CONNECTORS[socket];
+  return Math.max(
+    ...contacts.flatMap((contact) =>
+      contact === reference ? [] : [Math.abs(meter(point, [socketNode(contact), socketNode(reference)]))],
+    ),
+  );
+}
+
+/** Highest steady current through what the source has to lose, over the positions in which the plug is not home. */
+function halfWay(at: Case, junction: number, patch: boolean): number | undefined {
+  const circuit = lineCircuit(asDrawn(at.line), { apart: junction });
+  const stake = circuit.stakes.find(
+    (other): other is WindingStake => other.type === 'winding' && other.part === 'source',
+  );
+  if (!stake) return undefined;
+  const { nodes, socket } = circuit.junctions[junction];
+  const named = (contact: Contact): Contact => (patch ? AS_JACK[contact] : contact);
+  const currents = positions('trs635', patch ? 'trs635' : socket)
+    .slice(0, -1)
+    .map(({ touching }) => {
+      const joined = touching.map(([plug, own], n) => ({
+        type: 'resistor' as const,
+        name: `half.${n}`,
+        a: nodes[named(plug)],
+        b: socketNode(named(own)),
+        ohms: CONTACT,
+      }));
+      const point = operatingPoint({ ...circuit.netlist, elements: [...circuit.netlist.elements, ...joined] });
+      return Math.max(...stake.elements.map((element) => Math.abs(point.amps(element))));
+    });
+  return Math.max(...currents);
+}
 
 export const exposedPatch: Rule = {
   code: 'exposed-patch',
-  judge: (at) =>
-    linksOf(at.line, 'TRS patch point').flatMap((n) => {
-      // What stands on the contacts with the plug pulled: the source's side cut off.
-      const volts = feedAt(at.whatIf([{ do: 'replace', part: n, with: CUT }]), n + 1);
-      return volts > LIVE ? [live(at, n, volts)] : shared(at, n);
-    }),
+  judge(at) {
+    const found = places(at).flatMap(({ junction, patch }) => {
+      const volts = exposed(at, junction);
+      return volts > LIVE ? [live(at, junction, patch, volts)] : patch ? shared(at, junction) : [];
+    });
+    // One switch, one hazard: the first place tells of it.
+    return found.slice(0, 1);
+  },
 };
 
-function live(at: Case, n: number, volts: number): Finding {
-  const ribbon = sourceKind(at.line.source.kind).character === 'passive ribbon' && fedRibbon(at) > 0;
-  // Half way in, the plug's ring touches ground while its tip is still fed.
-  const half = at.whatIf([
-    { do: 'replace', part: n, with: { kind: 'cable', faults: [{ type: 'shorted', contacts: ['1', '3'] }] } },
-  ]);
-  const stake = half.circuit.stakes.find((other) => other.type === 'winding');
-  const amps = stake?.type === 'winding' ? windingCurrent(half, stake) : undefined;
+function live(at: Case, junction: number, patch: boolean, volts: number): Finding {
+  const ribbon = characterOf(at.line) === 'passive ribbon' && fedRibbon(at) > 0;
+  const marked = at.schools.trsPatch === 'off-while-patching';
+  const amps = halfWay(at, junction, patch);
   return finding({
     code: 'exposed-patch',
-    severity: ribbon ? 'harm' : 'watch',
-    part: n,
-    what: 'A TRS patch point lies on a line with a live feed',
+    severity: ribbon ? 'harm' : marked ? 'note' : 'watch',
+    part: junction < at.line.links.length ? junction : 'inlet',
+    what: `${rounded(volts, 'V')} on a ${patch ? 'TRS patch point' : '6.35 mm TRS plug'}`,
     why:
-      `${quantity(volts, 'V')} stand on its contacts while the plug is out. While a plug slides in or out, one leg is fed and the other grounded` +
-      (amps === undefined
-        ? ', so the source and the inlet take a step each time.'
-        : `: ${quantity(amps, 'A')} pass through the source for as long as it stays half way in.`),
+      amps === undefined
+        ? 'Half-way in, a TRS plug grounds one leg: source and inlet take the step each time.'
+        : `Half-way in, a TRS plug grounds one leg and sends ${quantity(amps, 'A')} through the source.`,
     numbers: [
-      { label: 'Feed at the patch point', value: volts, unit: 'V' },
+      { label: `Feed at the ${patch ? 'patch point' : 'plug'}`, value: volts, unit: 'V' },
       ...(amps === undefined
         ? []
-        : [{ label: 'Current through the source, plug half way in', value: amps, unit: 'A' as const }]),
+        : [{ label: 'Current through the source, plug half-way in', value: amps, unit: 'A' as const }]),
       ...peaks(at),
     ],
-    remedies: [
-      ...feedOff(at),
-      ...moveAway(at),
-      removeLink('Take the patch point out', n, 'run the cable straight through'),
-    ],
-    basis: 'computation over the positions of the plug; contact order of TRS plugs is common practice',
+    ...schoolOf(at, 'trsPatch'),
+    look: 'Patch with the feed off, or run an XLR cable straight through.',
   });
 }
 
@@ -57,25 +97,24 @@ function peaks(at: Case): Number[] {
   const plugged = at.plugged?.();
   if (!plugged) return [];
   return [
-    { label: `Peak current while it is patched live (${plugged.worst})`, value: plugged.amps, unit: 'A' },
-    { label: 'Peak voltage across the source while it is patched live', value: plugged.volts, unit: 'V' },
+    { label: `Peak current if patched hot (${plugged.worst})`, value: plugged.amps, unit: 'A' },
+    { label: 'Peak voltage across the source if patched hot', value: plugged.volts, unit: 'V' },
   ];
 }
 
 /** The feed is off, but its switch serves others too: somebody may turn it on for them. */
-function shared(at: Case, n: number): Finding[] {
+function shared(at: Case, junction: number): Finding[] {
   const { switch: own } = at.line;
-  const delicate = ['passive ribbon', 'moving coil'].includes(sourceKind(at.line.source.kind).character);
+  const delicate = ['passive ribbon', 'moving coil'].includes(characterOf(at.line));
   if (!own?.reaches.length || feedOf(at.line) !== 'off' || !offeredFeeds(at.line).length || !delicate) return [];
   return [
     finding({
       code: 'exposed-patch',
-      severity: 'watch',
-      part: n,
-      what: 'A TRS patch point lies behind a switch that serves other lines too',
-      why: `${own.name} is off now; turned on for ${list(own.reaches)}, it would stand on these contacts as well.`,
-      remedies: [removeLink('Take the patch point out', n, 'run the cable straight through')],
-      basis: 'contact order of TRS plugs is common practice',
+      severity: characterOf(at.line) === 'passive ribbon' ? 'watch' : 'note',
+      part: junction,
+      what: `This patch point shares ${own.name}`,
+      why: `Off now. Turned on for ${list(own.reaches)}, the feed is on the patchbay too.`,
+      ...schoolOf(at, 'trsPatch'),
     }),
   ];
 }

@@ -1,45 +1,55 @@
 import { UNITS, type Limit, type Unit } from '../../gear';
-import { finding, nameOf, quantity, type Case, type Rule } from '../case';
+import { finding, nameOf, quantity, uncapital, type Case, type Rule } from '../case';
 import type { Finding } from '../finding';
 import { meter } from '../solve';
-import { windingCurrent } from './elementDirectCurrent';
+import { harmlessHere, windingCurrent } from './elementDirectCurrent';
+import { feedFamily } from '../case';
 
-/** An assumed limit decides when the reading lies within this factor of it, either way. */
+/** An assumed limit decides when the reading lies within this factor below it. */
 const CLOSE = 2;
 
-/** Readings held against a limit that is only assumed. */
-function held(at: Case): { limit: Limit; value: number; unit: 'A' | 'V' }[] {
-  return at.circuit.stakes.flatMap((stake): { limit: Limit; value: number; unit: 'A' | 'V' }[] => {
+interface Held {
+  limit: Limit;
+  value: number;
+  unit: 'A' | 'V';
+}
+
+/** Readings held against a limit for harm that is only assumed, where the trade does not call the practice harmless. */
+function held(at: Case): Held[] {
+  const plugIn = feedFamily(at.line) === 'plug-in';
+  return at.circuit.stakes.flatMap((stake): Held[] => {
     switch (stake.type) {
-      case 'supply': {
-        const volts = Math.max(...stake.between.map((pair) => meter(at.point, pair)));
-        return [stake.needs, stake.stops, ...(stake.stands ? [stake.stands] : [])].map((limit) => ({
-          limit,
-          value: volts,
-          unit: 'V',
-        }));
-      }
+      case 'supply':
+        return stake.stands
+          ? [{ limit: stake.stands, value: Math.max(...stake.between.map((pair) => meter(at.point, pair))), unit: 'V' }]
+          : [];
       case 'capsule':
-        return [{ limit: stake.stands, value: meter(at.point, stake.between), unit: 'V' }];
+        return [{ limit: stake.stands, value: Math.abs(meter(at.point, stake.between)), unit: 'V' }];
       case 'output capacitor':
-        return [
-          {
-            limit: stake.stands,
-            value: Math.max(...stake.between.map((pair) => Math.abs(meter(at.point, pair)))),
-            unit: 'V',
-          },
-        ];
+        return plugIn
+          ? []
+          : [
+              {
+                limit: stake.stands,
+                value: Math.max(...stake.between.map((pair) => Math.abs(meter(at.point, pair)))),
+                unit: 'V',
+              },
+            ];
       case 'winding':
-        return [{ limit: stake.limit, value: windingCurrent(at, stake), unit: 'A' }];
+        return stake.saturates || harmlessHere(at, stake)
+          ? []
+          : [{ limit: stake.limit, value: windingCurrent(at, stake), unit: 'A' }];
       case 'output':
-        return [
-          {
-            limit: stake.limit,
-            value: Math.max(...stake.elements.map((element) => Math.abs(at.point.amps(element)))),
-            unit: 'A',
-          },
-        ];
-      case 'feed':
+        return plugIn
+          ? []
+          : [
+              {
+                limit: stake.limit,
+                value: Math.max(...stake.elements.map((element) => Math.abs(at.point.amps(element)))),
+                unit: 'A',
+              },
+            ];
+      default:
         return [];
     }
   });
@@ -49,25 +59,26 @@ const assumed = (at: Case): Finding[] =>
   held(at)
     .filter(
       ({ limit, value }) =>
-        limit.basis === 'assumed' && limit.value > 0 && value > limit.value / CLOSE && value < limit.value * CLOSE,
+        limit.basis === 'assumed' && limit.value > 0 && value > limit.value / CLOSE && value <= limit.value,
     )
     .map(({ limit, value, unit }) =>
       finding({
         code: 'fact-unproven',
         severity: 'watch',
         part: limit.part,
-        what: `${limit.label} is only assumed, and it decides`,
-        why: `The reading is ${quantity(value, unit)}, the assumed limit ${quantity(limit.value, unit)}. Ask the manual or the maker of ${nameOf(at.line, limit.part)}, and record the answer with the figure.`,
+        what: `This turns on a limit nobody has confirmed: ${uncapital(limit.label)}`,
+        why: `${quantity(value, unit)} here, assumed limit ${quantity(limit.value, unit)}. Check the manual of ${nameOf(at.line, limit.part)} or ask the maker, then record the answer.`,
         numbers: [
           { label: limit.label, value, unit, limit: { label: 'Assumed', value: limit.value, basis: limit.basis } },
         ],
         basis: 'assumption',
         answers: [confirm(limit)],
+        look: 'The data sheet, or the maker.',
       }),
     );
 
 const confirm = (limit: Limit) => ({
-  label: `Confirmed: ${quantity(limit.value, limit.unit.endsWith('A') ? 'A' : 'V')}`,
+  label: `Confirm this figure: ${quantity(limit.value, limit.unit.endsWith('A') ? 'A' : 'V')}`,
   edits: [
     {
       do: 'set figure' as const,
@@ -93,6 +104,7 @@ const open = (at: Case): Finding[] =>
           why: `If the answer is “${alternative.label}”: ${worse.why}`,
           numbers: worse.numbers,
           basis: 'assumption',
+          look: 'The manual, or a meter between its ground and a known earth.',
         }),
       ),
   );

@@ -1,4 +1,5 @@
 import type { Rule } from '../case';
+import { cableFault } from './cableFault';
 import { capsuleOvervoltage } from './capsuleOvervoltage';
 import { doesNotFit } from './doesNotFit';
 import { doublyPowered } from './doublyPowered';
@@ -8,11 +9,15 @@ import { factUnproven } from './factUnproven';
 import { feedNotNeeded } from './feedNotNeeded';
 import { feedOverload } from './feedOverload';
 import { legLost } from './legLost';
-import { gainShort, headroomShort } from './levels';
+import { intercomLine } from './intercom';
+import { gainShort, headroomShort, linkClips } from './levels';
 import { loaded } from './loaded';
 import { longUnbalanced } from './longUnbalanced';
+import { monoCancelled } from './monoCancelled';
 import { oneSided } from './oneSided';
 import { outputBackfeed } from './outputBackfeed';
+import { outputsMeet } from './outputsMeet';
+import { passiveY } from './passiveY';
 import { plainAdapterRule } from './plainAdapter';
 import { reversed } from './reversed';
 import { ribbonFed } from './ribbonFed';
@@ -20,7 +25,6 @@ import { sharedFeeds } from './sharedFeeds';
 import { shieldOpen } from './shieldOpen';
 import { openPath, shortedPath } from './signalPath';
 import { supplyOvervoltage } from './supplyOvervoltage';
-import { throughAsInput } from './throughAsInput';
 import { unbalancedEntry } from './unbalancedEntry';
 import { underpowered } from './underpowered';
 import { unpowered } from './unpowered';
@@ -28,6 +32,7 @@ import { wrongContact } from './wrongContact';
 
 /** Every rule, in the order in which findings of equal severity are told. */
 export const RULES: readonly Rule[] = [
+  intercomLine,
   elementDirectCurrent,
   capsuleOvervoltage,
   supplyOvervoltage,
@@ -36,12 +41,14 @@ export const RULES: readonly Rule[] = [
   exposedPatch,
   feedOverload,
   sharedFeeds,
-  throughAsInput,
+  outputsMeet,
+  passiveY,
   doesNotFit,
   unpowered,
   wrongContact,
   openPath,
   shortedPath,
+  monoCancelled,
   underpowered,
   legLost,
   shieldOpen,
@@ -54,6 +61,8 @@ export const RULES: readonly Rule[] = [
   doublyPowered,
   gainShort,
   headroomShort,
+  linkClips,
   factUnproven,
+  cableFault,
   feedNotNeeded,
 ];

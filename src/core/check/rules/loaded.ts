@@ -1,94 +1,72 @@
-import { finding, quantity, readPart, restsOn, type Rule } from '../case';
-import type { Finding, Remedy } from '../finding';
-import { insertLink, replaceLink } from '../remedies';
-import type { Case } from '../case';
+import { BASES } from '../../gear';
+import { characterOf, finding, quantity, readPart, restsOn, rounded, type Case, type Rule } from '../case';
+import type { Finding } from '../finding';
 import { openPath, shortedPath } from './signalPath';
-import { meetings } from './throughAsInput';
+import { cancels } from './monoCancelled';
+import { meetings } from './outputsMeet';
 
-/** What a load may cost, in dB. */
-const MOST_LOSS = 3;
+/**
+ * What a load may cost, in dB: 3 and what is within the meaning of the figures. A lavalier on a battery is matched to its
+ * load and loses 6 as a rule; on plug-in power two feed resistors side by side cost more than that (common practice).
+ */
+const MOST_LOSS = 3.5;
+const MATCHED: Record<string, number> = { 'self-powered-electret': 6.5, 'plug-in-electret': 12 };
+
+const mostLoss = (at: Case): number => MATCHED[at.line.source.kind] ?? MOST_LOSS;
 
 export const loaded: Rule = {
   code: 'loaded',
   judge(at) {
     const { signal } = at;
-    // Another output on the link-through socket is a load of its own kind; its rule speaks of it.
-    if (meetings(at.line).length) return [];
+    const most = mostLoss(at);
+    const lowest = readPart(at.line, 'source').value('lowest');
+    const costly = -signal.atSource > most;
+    const thin = signal.lowCut !== undefined && signal.lowCut > lowest * 1.05;
+    if (!costly && !thin) return [];
+    // Another output on the same wires is a load of its own kind; its rule speaks of it.
     const dead = at.supplies.some(({ stake, state }) => stake.part === 'source' && state === 'dead');
     if (
       dead ||
+      meetings(at.line).length ||
+      cancels(at) ||
       !at.circuit.junctions.every(({ fits }) => fits) ||
       shortedPath.judge(at).length ||
       openPath.judge(at).length
     )
       return [];
-    const lowest = readPart(at.line, 'source').value('lowest');
-    const costly = -signal.atSource > MOST_LOSS;
-    const thin = signal.lowCut !== undefined && signal.lowCut > lowest;
-    if (!costly && !thin) return [];
     const numbers: Finding['numbers'] = [{ label: 'Load on the source at 1 kHz', value: signal.load, unit: 'Ω' }];
-    numbers.push({
-      label: 'Loss at the source, 1 kHz',
-      value: signal.atSource,
-      unit: 'dB',
-      limit: { label: 'Most loss', value: -MOST_LOSS, basis: 'common practice' },
-    });
-    if (signal.lowCut !== undefined) {
-      const { basis, where } = lowestFigure(at);
+    if (costly)
       numbers.push({
-        label: 'Low cut (−3 dB)',
-        value: signal.lowCut,
-        unit: 'Hz',
-        limit: { label: 'Lowest note needed', value: lowest, basis, where },
+        label: 'Loss at the source, 1 kHz',
+        value: signal.atSource,
+        unit: 'dB',
+        limit: { label: 'Usual at most', value: -most, basis: 'common practice' },
       });
-    }
+    const lowestNote = at.line.source.figures?.lowest;
+    const basis = lowestNote?.basis ?? BASES[3];
+    if (thin)
+      numbers.push({
+        label: 'Bass roll-off (−3 dB)',
+        value: signal.lowCut!,
+        unit: 'Hz',
+        limit: { label: 'Lowest note needed', value: lowest, basis, where: lowestNote?.where },
+      });
     return [
       finding({
         code: 'loaded',
         severity: 'watch',
         part: 'source',
         what: thin
-          ? `Low tones are lost below ${quantity(signal.lowCut!, 'Hz')}`
-          : `The load takes ${quantity(-signal.atSource, 'dB')} of the level`,
-        why:
-          `The source sees ${quantity(signal.load, 'Ω')} at 1 kHz. ` +
-          (thin
-            ? `Everything below ${quantity(signal.lowCut!, 'Hz')} falls away, and the source needs ${quantity(lowest, 'Hz')}. `
-            : '') +
-          (costly ? `At 1 kHz ${quantity(-signal.atSource, 'dB')} are lost.` : ''),
+          ? `Bass rolls off below ${rounded(signal.lowCut!, 'Hz')}`
+          : `Inlet loads the source: ${rounded(-signal.atSource, 'dB')} lost`,
+        why: `Load on the source: ${quantity(signal.load, 'Ω')}.${thin ? ` The lowest note is ${quantity(lowest, 'Hz')}.` : ''}`,
         numbers,
-        remedies: lighter(at),
-        basis: `the computed response; ${restsOn({ label: 'Lowest note needed', ...lowestFigure(at) })}`,
+        basis: `the calculated response; ${restsOn({ label: 'Lowest note needed', basis, where: lowestNote?.where })}`,
+        look:
+          characterOf(at.line) === 'pickup'
+            ? 'An active direct box, or an instrument inlet of 1 MΩ and more.'
+            : 'An inlet of higher input resistance.',
       }),
     ];
   },
 };
-
-const lowestFigure = (at: Case) => {
-  const given = at.line.source.figures?.lowest;
-  return given ? { basis: given.basis, where: given.where } : { basis: 'assumed' as const, where: undefined };
-};
-
-/** An active direct box in place of whatever loads the source, with the feed it needs. */
-function lighter(at: Case): Remedy[] {
-  const feed = { do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' } as const;
-  const box = { kind: 'active-direct-box' };
-  const passive = at.line.links.findIndex(
-    ({ kind, choices }) =>
-      kind === 'passive-direct-box' || (kind === 'plain-adapter' && choices?.wiring === 'ts-to-xlr'),
-  );
-  if (passive >= 0) {
-    const swap = replaceLink('Use an active direct box', passive, box, 'feed on');
-    return [
-      { ...swap, edits: [...swap.edits, feed] },
-      replaceLink(
-        'Use an active direct box on its battery',
-        passive,
-        { ...box, choices: { battery: 'on' } },
-        'feed stays as it is',
-      ),
-    ];
-  }
-  const entry = at.circuit.junctions.findIndex(({ plug, socket }) => plug === 'ts635' && socket === 'xlr3');
-  return entry >= 0 ? [insertLink('Insert an active direct box', entry, box)] : [];
-}

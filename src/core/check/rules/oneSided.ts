@@ -1,42 +1,37 @@
-import { finding, quantity, type Rule } from '../case';
+import { CONNECTORS, linkKind } from '../../gear';
+import { finding, isMicrophone, rounded, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
-import { replaceLink } from '../remedies';
+
+/** Left and right are kept apart on this line, or the other channel is another line's: so it was meant. */
+const meant = (at: Case): boolean =>
+  at.line.links.some(({ kind }) => linkKind(kind).keepsChannelsApart || kind === 'camera-adapter') ||
+  (at.line.branches ?? []).some(({ source }) => source !== undefined);
+
+/** A single microphone with a mono plug of its own: nothing of it is missing. */
+const monoByPlug = (at: Case): boolean =>
+  isMicrophone(at.line) &&
+  at.circuit.junctions.every(({ plug }) => CONNECTORS[plug].size === '3.5 mm') &&
+  CONNECTORS[at.circuit.junctions[0].plug].contacts.length === 2;
 
 export const oneSided: Rule = {
   code: 'one-sided',
   judge(at) {
     const { channels, best, alongPath } = at.signal;
-    if (channels.length < 2 || alongPath <= LOST) return [];
+    if (channels.length < 2 || alongPath <= LOST || meant(at)) return [];
     return channels.flatMap((channel, n) => {
       const below = channel.level - channels[best].level;
       if (n === best || below > LOST) return [];
-      const adapter = at.line.links.findIndex(
-        (part) => part.kind === 'plain-adapter' && part.choices?.wiring === 'xlr-to-mini-left',
-      );
       return [
         finding({
           code: 'one-sided',
-          severity: 'watch',
+          severity: monoByPlug(at) ? 'note' : 'watch',
           part: 'inlet',
-          what: `Only the ${channels[best].name} channel gets the signal`,
-          why:
-            `The ${channel.name} channel (contact ${channel.contacts[0]}) ` +
-            (Number.isFinite(below)
-              ? `is ${quantity(-below, 'dB')} below the ${channels[best].name} one.`
-              : 'gets nothing: its contact is grounded or free.'),
-          numbers: Number.isFinite(below)
-            ? [{ label: `${channel.name} against ${channels[best].name}`, value: below, unit: 'dB' }]
-            : [],
-          remedies:
-            adapter < 0
-              ? []
-              : [
-                  replaceLink('Use an adapter that feeds both channels', adapter, {
-                    kind: 'plain-adapter',
-                    choices: { wiring: 'xlr-to-mini-both' },
-                  }),
-                ],
-          basis: 'the computed small-signal response at 1 kHz',
+          what: `Signal on the ${channels[best].name} channel only`,
+          why: Number.isFinite(below) && below > -100
+            ? `The ${channel.name} channel is ${rounded(-below, 'dB')} lower.`
+            : `The ${channel.name} channel's contact is grounded or free.`,
+          basis: 'the calculated response at 1 kHz',
+          look: 'Set the recorder to mono, or use a plug with three contacts.',
         }),
       ];
     });

@@ -1,7 +1,6 @@
 import type { Limit } from '../../gear';
-import { finding, heldAgainst, quantity, restsOn, type Case, type Rule } from '../case';
-import type { Finding, Remedy } from '../finding';
-import { converterForAdapter, feedOff, insertLink, isolate, moveAway, replaceLink } from '../remedies';
+import { feedFamily, feedName, finding, heldAgainst, quantity, ratedFor, restsOn, type Case, type Rule } from '../case';
+import type { Finding } from '../finding';
 import { meter } from '../solve';
 
 /** From this share of a limit on the finding says watch. */
@@ -13,62 +12,31 @@ export const outputBackfeed: Rule = {
     at.circuit.stakes.flatMap((stake) => {
       if (stake.type === 'output') {
         const amps = Math.max(...stake.elements.map((element) => Math.abs(at.point.amps(element))));
-        return backfeed(
-          at,
-          amps,
-          'A',
-          stake.limit,
-          `The feed drives current into ${stake.what}`,
-          'Current into the output',
-        );
+        return backfeed(at, amps, 'A', stake.limit, 'into a line output', 'DC into the output');
       }
       if (stake.type === 'output capacitor') {
         const volts = Math.max(...stake.between.map((pair) => Math.abs(meter(at.point, pair))));
-        return backfeed(at, volts, 'V', stake.stands, `The feed stands on ${stake.what}`, 'Voltage on the capacitor');
+        return backfeed(at, volts, 'V', stake.stands, 'on the output capacitor', 'Voltage on the capacitor');
       }
       return [];
     }),
 };
 
-function backfeed(at: Case, value: number, unit: 'A' | 'V', limit: Limit, what: string, label: string): Finding[] {
+function backfeed(at: Case, value: number, unit: 'A' | 'V', limit: Limit, where: string, label: string): Finding[] {
   if (value <= NEAR * limit.value) return [];
   const over = value > limit.value;
+  // What plug-in power sends into an output, through its own resistor, harms none that is only assumed to mind.
+  const harmless = feedFamily(at.line) === 'plug-in' && limit.basis === 'assumed';
   return [
     finding({
       code: 'output-backfeed',
-      severity: over ? 'harm' : 'watch',
+      severity: harmless ? 'note' : over ? 'harm' : 'watch',
       part: limit.part,
-      what,
-      why: `${label}: ${quantity(value, unit)}, ${over ? 'more than' : 'more than half of'} the ${quantity(limit.value, unit)} it stands.`,
+      what: `${feedName(at.line) === 'the feed' ? 'A feed' : feedName(at.line)} ${unit === 'A' ? 'drives current ' : ''}${where}`,
+      why: `${quantity(value, unit)}, ${ratedFor(limit, unit)}.${over && !harmless ? ' Turn the feed off now.' : ''}`,
       numbers: [{ label, value, unit, limit: heldAgainst(limit) }],
-      remedies: [...feedOff(at), ...moveAway(at), ...converterOrBox(at), ...isolate(at)],
-      basis: `computation; ${restsOn(limit)}`,
+      basis: `calculation; ${restsOn(limit)}`,
+      look: 'Put a transformer between this output and any inlet that can feed.',
     }),
-  ];
-}
-
-function converterOrBox(at: Case): Remedy[] {
-  const adapter = at.line.links.findIndex(
-    (part) => part.kind === 'plain-adapter' && part.choices?.wiring === 'ts-to-xlr',
-  );
-  if (adapter >= 0)
-    return [
-      replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' }, 'in place of the plain adapter'),
-    ];
-  const entry = at.circuit.links.findIndex(({ output }) => output === 'xlr3');
-  const behind =
-    entry < 0
-      ? []
-      : [
-          insertLink(
-            'Insert an isolating transformer',
-            entry + 1,
-            { kind: 'isolating-transformer' },
-            'where the line becomes three-pin',
-          ),
-        ];
-  return [
-    ...(at.line.source.kind === 'self-powered-electret' ? [] : converterForAdapter(at)),
-    ...(at.circuit.junctions[0].plug === 'xlr3' ? [] : behind),
   ];
 }

@@ -1,7 +1,6 @@
-import { CONNECTORS, sourceKind } from '../../gear';
+import { CONNECTORS } from '../../gear';
+import { isPhantom } from '../../standards/feeds';
 import { canFeedPhantom, feedAt, feedOf, finding, linksOf, quantity, schoolOf, type Rule } from '../case';
-import { converterForAdapter } from '../remedies';
-import { batteryFlat } from '../solve';
 
 export const plainAdapterRule: Rule = {
   code: 'plain-adapter',
@@ -10,30 +9,28 @@ export const plainAdapterRule: Rule = {
       const { input, output } = at.circuit.links[n];
       const sizes = [input, output].map((id) => CONNECTORS[id].size);
       if (!sizes.includes('xlr') || !sizes.includes('3.5 mm')) return [];
+      const electret = at.circuit.stakes.some(({ type, part }) => type === 'capsule' && part === 'source');
+      const strict = at.schools.plainAdapters === 'never';
+      if (!strict && !(electret && canFeedPhantom(at.line))) return [];
       const pressed = canFeedPhantom(at.line)
         ? feedAt(at.whatIf([{ do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' }]), n)
         : feedAt(at, n);
-      const selfPowered = sourceKind(at.line.source.kind).character === 'self-powered' && !batteryFlat(at.line);
-      const fine = at.schools.plainAdapters === 'proven-off' && feedOf(at.line) === 'off' && selfPowered;
-      if (fine) return [];
+      const live = isPhantom(feedOf(at.line));
       return [
         finding({
           code: 'plain-adapter',
           severity: 'watch',
           part: n,
-          what: 'A plain adapter joins a mini-jack and a three-pin line',
-          why: canFeedPhantom(at.line)
-            ? `It is wire and nothing else: with 48 V pressed on, ${quantity(pressed, 'V')} stand on the mini-jack side.`
-            : `It is wire and nothing else: ${quantity(pressed, 'V')} stand on it now.`,
-          numbers: [
-            {
-              label: canFeedPhantom(at.line) ? 'Voltage at the adapter with 48 V pressed' : 'Voltage at the adapter',
-              value: pressed,
-              unit: 'V',
-            },
-          ],
-          remedies: converterForAdapter(at),
+          what: 'Plain adapter from XLR to 3.5 mm',
+          why:
+            pressed < 1
+              ? 'Wire only: it passes whatever the inlet feeds.'
+              : live
+                ? `Wire only: ${quantity(pressed, 'V')} at the 3.5 mm plug.`
+                : `Wire only: turn 48 V on and ${quantity(pressed, 'V')} is at the 3.5 mm plug.`,
+          numbers: [{ label: 'Voltage at the 3.5 mm plug with 48 V on', value: pressed, unit: 'V' }],
           ...schoolOf(at, 'plainAdapters'),
+          look: 'An inlet that cannot feed phantom.',
         }),
       ];
     }),

@@ -1,35 +1,32 @@
-import { finding, type Rule } from '../case';
+import { finding, readInlet, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
-import { insertLink, mendCables, removeLink } from '../remedies';
+
+/** Somebody put it there: a polarity-reverse adapter, or the button of the inlet. */
+const onPurpose = (at: Case): boolean => {
+  const adapters = at.line.links.filter(({ kind }) => kind === 'polarity-reverser').length;
+  const button = at.line.inlet.choices?.polarity === 'reversed' && readInlet(at).choice('polarity') === 'reversed';
+  return (adapters + Number(button)) % 2 === 1;
+};
 
 export const reversed: Rule = {
   code: 'reversed',
   judge(at) {
     const { channels, alongPath, best } = at.signal;
     if (alongPath <= LOST) return [];
-    return channels.flatMap((channel) => {
-      if (!channel.reversed || channel.level < channels[best].level + LOST) return [];
-      const reverser = at.line.links.findIndex(({ kind }) => kind === 'polarity-reverser');
-      const last = at.line.links.length;
+    // Both sides of a stereo inlet against each other is another matter.
+    if (channels.length === 2 && channels[0].reversed !== channels[1].reversed) return [];
+    return channels.flatMap((channel, n) => {
+      if (!channel.reversed || n !== best) return [];
+      const meant = onPurpose(at);
       return [
         finding({
           code: 'reversed',
-          severity: 'watch',
+          severity: meant ? 'note' : 'watch',
           part: 'inlet',
-          what: `The signal arrives with polarity reversed${channel.name ? ` on the ${channel.name} channel` : ''}`,
-          why:
-            `A positive swing at the source is a negative one at contacts ${channel.contacts.join(' and ')} of the inlet. ` +
-            'Alone it does no harm; together with another microphone, or with the other channel, low tones cancel.',
-          numbers: [{ label: 'Level at the inlet', value: channel.level, unit: 'dB' }],
-          remedies: [
-            ...mendCables(at),
-            ...(reverser >= 0
-              ? [removeLink('Take the polarity reverser out', reverser)]
-              : at.circuit.junctions[last].plug === 'xlr3'
-                ? [insertLink('Insert a polarity reverser', last, { kind: 'polarity-reverser' })]
-                : []),
-          ],
-          basis: 'the computed small-signal response at 1 kHz',
+          what: meant ? 'Polarity reversed, on purpose' : 'Polarity reversed',
+          why: `A positive swing at the source is a negative one at the inlet. ${meant ? 'As you set it.' : 'Harmless alone; with another microphone or channel the bass cancels.'}`,
+          basis: 'the calculated response at 1 kHz',
+          look: 'Turn it round in the recording.',
         }),
       ];
     });

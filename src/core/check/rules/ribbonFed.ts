@@ -1,19 +1,22 @@
-import { UNKNOWN, sourceKind, type WindingStake } from '../../gear';
+import { UNKNOWN, type WindingStake } from '../../gear';
 import { LIVE } from '../../standards/feeds';
 import {
+  characterOf,
   faulty,
   feedAt,
   finding,
   heldAgainst,
   linksOf,
+  nameOf,
   quantity,
+  ratedFor,
   readPart,
+  rounded,
   schoolOf,
   type Case,
   type Rule,
 } from '../case';
 import type { Answer, Finding, Severity } from '../finding';
-import { feedOff, isolate, moveAway } from '../remedies';
 import { windingCurrent } from './elementDirectCurrent';
 
 interface RibbonFacts {
@@ -21,32 +24,36 @@ interface RibbonFacts {
   maker: string;
   /** What on the line speaks against a feed by itself. */
   doubts: string[];
+  /** Cables that nobody has tested. */
+  untested: string[];
 }
 
 /** What each school says of a live feed on a passive ribbon; undefined is no objection. */
 function ribbonSeverity(school: string, { tap, maker, doubts }: RibbonFacts): Severity | undefined {
   if (school === 'never') return 'harm';
-  if (school === 'trust-maker' && maker === 'safe') return undefined;
+  if (school === 'trust-maker' && maker === 'safe' && tap !== 'grounded') return undefined;
   return tap !== 'none' || maker === 'harmful' || doubts.length > 0 ? 'harm' : 'watch';
 }
 
-const untested = (at: Case): number[] =>
-  linksOf(at.line, 'cable').filter((n) => readPart(at.line, n).choice('tested') !== 'yes');
+const untested = (at: Case): string[] =>
+  linksOf(at.line, 'cable')
+    .filter((n) => readPart(at.line, n).choice('tested') !== 'yes')
+    .map((n) => nameOf(at.line, n));
 
-function doubts(at: Case): string[] {
-  return [
-    ...(linksOf(at.line, 'TRS patch point').length ? ['a TRS patch point lies on the line'] : []),
-    ...(linksOf(at.line, 'plain adapter').length ? ['an adapter lies on the line'] : []),
-    ...(faulty(at.line).length ? ['a cable has a fault'] : untested(at).length ? ['a cable is untested'] : []),
-  ];
-}
+const doubts = (at: Case): string[] => [
+  ...(linksOf(at.line, 'TRS patch point').length || at.circuit.junctions.some(({ plug }) => plug === 'trs635')
+    ? ['the line runs over a TRS contact']
+    : []),
+  ...(linksOf(at.line, 'plain adapter').length ? ['there is an adapter on the line'] : []),
+  ...(faulty(at.line).length ? ['a cable has a known fault'] : []),
+];
 
 /** The feed at a passive ribbon: what stands at its pins, however little, as long as a live feed reaches it; else 0. */
 export function fedRibbon(at: Case): number {
-  if (sourceKind(at.line.source.kind).character !== 'passive ribbon') return 0;
+  if (characterOf(at.line) !== 'passive ribbon') return 0;
   const volts = feedAt(at, 0);
   const flows = at.circuit.stakes.some(
-    (stake) => stake.type === 'winding' && windingCurrent(at, stake) > stake.limit.value,
+    (stake) => stake.type === 'winding' && stake.part === 'source' && windingCurrent(at, stake) > stake.limit.value,
   );
   return volts > LIVE || flows ? volts : 0;
 }
@@ -57,7 +64,12 @@ export const ribbonFed: Rule = {
     const volts = fedRibbon(at);
     if (volts === 0) return [];
     const source = readPart(at.line, 'source');
-    const facts: RibbonFacts = { tap: source.choice('tap'), maker: source.choice('maker'), doubts: doubts(at) };
+    const facts: RibbonFacts = {
+      tap: source.choice('tap'),
+      maker: source.choice('maker'),
+      doubts: doubts(at),
+      untested: untested(at),
+    };
     const severity = ribbonSeverity(at.schools.ribbonFeed, facts);
     if (!severity) return [];
     return [
@@ -66,23 +78,12 @@ export const ribbonFed: Rule = {
         severity,
         part: 'source',
         what:
-          volts > LIVE
-            ? `A live feed of ${quantity(volts, 'V')} reaches a passive ribbon`
-            : 'A live feed reaches a passive ribbon, which pulls it down',
+          volts > LIVE ? `${rounded(volts, 'V')} on a passive ribbon` : 'The ribbon’s centre tap is shorting the feed',
         why: [tapText(at, facts), doubtText(facts), makerText(facts)].filter(Boolean).join(' '),
         numbers: numbers(at, volts),
-        remedies: [
-          ...feedOff(at),
-          ...moveAway(at),
-          ...isolate(at),
-          ...untested(at).map((n) => ({
-            label: 'Note the cable as tested',
-            note: 'after testing every conductor',
-            edits: [{ do: 'choose' as const, part: n, choice: 'tested', value: 'yes' }],
-          })),
-        ],
         ...schoolOf(at, 'ribbonFeed'),
         answers: answers(facts),
+        look: 'Unplug the ribbon with the feed off, and move it to a bank that stays off.',
       }),
     ];
   },
@@ -94,29 +95,32 @@ function grounded(at: Case): { amps: number; stake: WindingStake } | undefined {
     readPart(at.line, 'source').choice('tap') === 'grounded'
       ? at
       : at.alternatives.find(({ choice, value }) => choice === 'tap' && value === 'grounded')?.solved;
-  const stake = solved?.circuit.stakes.find((other): other is WindingStake => other.type === 'winding');
+  const stake = solved?.circuit.stakes.find(
+    (other): other is WindingStake => other.type === 'winding' && other.part === 'source',
+  );
   return solved && stake && { amps: windingCurrent(solved, stake), stake };
 }
 
 function tapText(at: Case, { tap }: RibbonFacts): string {
   const worst = grounded(at);
   if (tap === 'none')
-    return 'Its transformer has no tap on pin 1, so nothing flows while both legs are equal; a fault or a plug pulled live changes that.';
-  const current = worst
-    ? `${quantity(worst.amps, 'A')} ${tap === UNKNOWN ? 'would flow' : 'flow'} in each half of the winding`
-    : '';
+    return 'No tap on pin 1, so no DC flows while both legs are equal. A dead cable or hot-plugging changes that.';
+  const amps = worst ? quantity(worst.amps, 'A') : 'current';
   return tap === UNKNOWN
-    ? `Nobody has said whether the transformer's centre tap is on pin 1. If it is, ${current}; it stands ${quantity(worst?.stake.limit.value ?? 0, 'A')}.`
-    : `The transformer's centre tap is on pin 1: ${current}.`;
+    ? `Not known: is the centre tap on pin 1? If it is, ${amps} flows through each half of the winding, ${worst ? ratedFor(worst.stake.limit, 'A') : 'rated for none'}.`
+    : `The centre tap is on pin 1: ${amps} flows through each half of the winding. Equal halves cancel in the core; the first plug or fault that makes them unequal does not.`;
 }
 
-const doubtText = ({ doubts: list }: RibbonFacts): string => (list.length ? `Also, ${list.join(' and ')}.` : '');
+const doubtText = ({ doubts: list, untested: cables }: RibbonFacts): string =>
+  [
+    list.length ? `Also, ${list.join(' and ')}.` : '',
+    cables.length ? `Not tested: ${cables.join(', ')}. Test every conductor for continuity and shorts.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+
 const makerText = ({ maker }: RibbonFacts): string =>
-  maker === 'safe'
-    ? 'Its maker says that phantom does no harm.'
-    : maker === 'harmful'
-      ? 'Its maker says to keep phantom away.'
-      : '';
+  maker === 'safe' ? 'The maker says phantom is safe.' : maker === 'harmful' ? 'The maker says: no phantom.' : '';
 
 function numbers(at: Case, volts: number): Finding['numbers'] {
   const worst = grounded(at);
@@ -125,7 +129,7 @@ function numbers(at: Case, volts: number): Finding['numbers'] {
     ...(worst
       ? [
           {
-            label: 'Current in each half winding, tap grounded',
+            label: 'Current per half winding if tapped',
             value: worst.amps,
             unit: 'A' as const,
             limit: heldAgainst(worst.stake.limit),
@@ -142,8 +146,11 @@ function answers({ tap, maker }: RibbonFacts): Answer[] {
   });
   return [
     ...(tap === UNKNOWN
-      ? [choose('tap', 'none', 'Maker: no tap on pin 1'), choose('tap', 'grounded', 'Maker: tap is on pin 1')]
+      ? [
+          choose('tap', 'none', 'Record the maker’s answer: no centre tap'),
+          choose('tap', 'grounded', 'Record the maker’s answer: tap on pin 1'),
+        ]
       : []),
-    ...(maker === 'nothing' ? [choose('maker', 'safe', 'Maker: phantom does no harm')] : []),
+    ...(maker === 'nothing' ? [choose('maker', 'safe', 'Record the maker’s answer: phantom is safe')] : []),
   ];
 }

@@ -1,6 +1,6 @@
 import { inletKind, type Branch, type Line } from '../../gear';
 import { LIVE } from '../../standards/feeds';
-import { feedAt, feedOf, finding, offeredFeeds, quantity, type Case, type Rule } from '../case';
+import { feedAt, feedOf, finding, quantity, type Case, type Rule } from '../case';
 import type { Finding } from '../finding';
 import type { Solved } from '../solve';
 
@@ -50,38 +50,34 @@ function both(at: Case, branch: Branch): Finding {
   const theirsReaches = Math.abs(here - ifTheirsGoes) > LIVE / 2 || theirs > REACHES;
   const inlet = branch.inlet?.name ?? branch.name;
   const ownName = at.line.inlet.name ?? 'this inlet';
-  const who =
-    mineReaches && theirsReaches
-      ? `Both feed: ${quantity(mine, 'A')} from ${ownName}, ${quantity(theirs, 'A')} from ${inlet}.`
-      : mineReaches
-        ? `${ownName} feeds (${quantity(mine, 'A')}); the feed of ${inlet} is blocked on the way and reaches nothing.`
-        : `${inlet} feeds (${quantity(theirs, 'A')}); the feed of ${ownName} is blocked on the way and reaches nothing.`;
-  const goes = `With ${ownName} off the source has ${quantity(ifMineGoes, 'V')}, with ${inlet} off ${quantity(ifTheirsGoes, 'V')}; now ${quantity(here, 'V')}.`;
   const parallel = mineReaches && theirsReaches;
+  const who = parallel
+    ? `${ownName} gives ${quantity(mine, 'A')}, ${inlet} ${quantity(theirs, 'A')}.`
+    : mineReaches
+      ? `Phantom comes from ${ownName} (${quantity(mine, 'A')}). That of ${inlet} is blocked on the way.`
+      : `Phantom comes from ${inlet} (${quantity(theirs, 'A')}). That of ${ownName} is blocked on the way.`;
+  const off = (name: string, left: number) =>
+    Math.abs(left - here) < LIVE / 2
+      ? `Turn off ${name}: no change.`
+      : left < LIVE
+        ? `Turn off ${name} and the source loses its feed.`
+        : `Turn off ${name}: ${quantity(left, 'V')} left at the source.`;
+  const feeder = mineReaches ? ownName : inlet;
   return finding({
     code: 'shared-feeds',
     severity: parallel ? 'watch' : 'note',
     part: branch.at,
     what: parallel
-      ? 'Two feeds stand on the same conductors'
-      : 'Two inlets share this source and both have their feed on',
-    why: `${who} ${goes}${parallel ? ' One of the two should be off, or behind a transformer.' : ''}`,
+      ? 'Two feeds on the same conductors'
+      : `Both inlets have their feed on: only ${feeder} feeds`,
+    why: `${who} ${off(ownName, ifMineGoes)} ${off(inlet, ifTheirsGoes)}${parallel ? ' One of the two should be off, or behind a transformer.' : ''}`,
     numbers: [
       { label: `Feed current from ${ownName}`, value: mine, unit: 'A' },
       { label: `Feed current from ${inlet}`, value: theirs, unit: 'A' },
       { label: `At the source with ${ownName} off`, value: ifMineGoes, unit: 'V' },
       { label: `At the source with ${inlet} off`, value: ifTheirsGoes, unit: 'V' },
     ],
-    remedies:
-      parallel && offeredFeeds(at.line).length
-        ? [
-            {
-              label: `Turn ${at.line.switch?.name ?? 'the feed of this inlet'} off`,
-              note: `${inlet} goes on feeding`,
-              edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: 'off' }],
-            },
-          ]
-        : [],
-    basis: 'computation of the shared circuit, each feed on and off',
+    basis: 'calculation of the shared circuit, each feed on and off',
+    look: 'Turn the feed of the other inlet off.',
   });
 }

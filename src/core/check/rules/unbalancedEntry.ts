@@ -1,6 +1,5 @@
 import { CONNECTORS } from '../../gear';
-import { finding, quantity, type Case, type Rule } from '../case';
-import { mendCables, replaceLink } from '../remedies';
+import { finding, isMicrophone, meantFor, quantity, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
 
 /** Impedances of the two legs at the last junction. */
@@ -17,6 +16,7 @@ export function legs(at: Case): { hot: number; cold: number } | undefined {
 /** One leg lies on ground: below this share of the other and below this many ohms. */
 const TIED = { share: 0.1, ohms: 15 };
 
+/** An unbalanced source on a microphone inlet; in a line or instrument jack it is how such sources are plugged. */
 export const unbalancedEntry: Rule = {
   code: 'unbalanced-entry',
   judge(at) {
@@ -27,25 +27,20 @@ export const unbalancedEntry: Rule = {
     if (!found || at.signal.alongPath <= LOST || at.signal.atSource <= LOST) return [];
     const [low, high] = [Math.min(found.hot, found.cold), Math.max(found.hot, found.cold)];
     if (low >= TIED.ohms || low >= TIED.share * high) return [];
-    const adapter = at.line.links.findIndex(
-      (part) => part.kind === 'plain-adapter' && part.choices?.wiring === 'ts-to-xlr',
-    );
+    const usual = meantFor(at) !== 'microphone' || isMicrophone(at.line);
     return [
       finding({
         code: 'unbalanced-entry',
-        severity: 'watch',
+        severity: usual ? 'note' : 'watch',
         part: 'inlet',
-        what: 'A balanced inlet is driven unbalanced',
-        why: `One leg shows ${quantity(low, 'Ω')} to ground, the other ${quantity(high, 'Ω')}: hum that both pick up no longer cancels.`,
+        what: 'Unbalanced source on a balanced inlet',
+        why: `Legs differ (${quantity(low, 'Ω')} and ${quantity(high, 'Ω')} to ground), so hum doesn't cancel.`,
         numbers: [
-          { label: 'Lower leg to ground, 1 kHz', value: low, unit: 'Ω' },
-          { label: 'Higher leg to ground, 1 kHz', value: high, unit: 'Ω' },
+          { label: 'Low-impedance leg', value: low, unit: 'Ω' },
+          { label: 'High-impedance leg', value: high, unit: 'Ω' },
         ],
-        remedies: [
-          ...mendCables(at),
-          ...(adapter < 0 ? [] : [replaceLink('Use a passive direct box', adapter, { kind: 'passive-direct-box' })]),
-        ],
-        basis: 'the computed impedances at 1 kHz',
+        basis: 'the calculated impedances at 1 kHz',
+        look: 'Keep the unbalanced part short, or go over a direct box.',
       }),
     ];
   },

@@ -1,24 +1,22 @@
-import { finding, heldAgainst, nameOf, quantity, restsOn, type Rule } from '../case';
-import { powerUp } from './unpowered';
+import { finding, heldAgainst, needsWords, quantity, restsOn, type Rule } from '../case';
 
 export const underpowered: Rule = {
   code: 'underpowered',
   judge: (at) =>
     at.supplies
       .filter(({ state }) => state === 'low')
-      .map((supply) => {
-        const { stake, volts } = supply;
-        return finding({
+      .map(({ stake, volts, pins }) =>
+        finding({
           code: 'underpowered',
           severity: 'watch',
           part: stake.part,
-          what: `Less voltage than ${stake.what} is specified for`,
+          what: `${stake.what} underpowered`.replace(/^the /, ''),
           why:
-            `${nameOf(at.line, stake.part)} gets ${quantity(volts, 'V')} (${stake.contacts}) and is specified from ${quantity(stake.needs.value, 'V')}: ` +
-            'it runs, with less headroom and perhaps more noise.',
+            `${quantity(volts, 'V')}, ${needsWords(stake.needs)}. It works, with less headroom and perhaps more noise.` +
+            (volts < pins - 0.5 ? ` One pin reads ${quantity(pins, 'V')}: one leg feeds for two.` : ''),
           numbers: [{ label: `Voltage, ${stake.contacts}`, value: volts, unit: 'V', limit: heldAgainst(stake.needs) }],
-          remedies: powerUp(at, supply),
-          basis: `computation; ${restsOn(stake.needs)}`,
-        });
-      }),
+          basis: `calculation; ${restsOn(stake.needs)}`,
+          look: 'A feed of 48 V, or a fresh battery where it has one.',
+        }),
+      ),
 };

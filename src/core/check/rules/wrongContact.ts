@@ -1,7 +1,5 @@
-import { CONNECTORS } from '../../gear';
-import { finding, nameOf, quantity, type Case, type Rule } from '../case';
-import type { Remedy } from '../finding';
-import { replaceLink, insertLink } from '../remedies';
+import { CONNECTORS, type Contact } from '../../gear';
+import { finding, nameOf, rounded, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
 
 /** The junction at which the signal stands on contacts that nobody behind it listens to. */
@@ -21,6 +19,8 @@ export function misplaced({ circuit, signal }: Case): number | undefined {
     : undefined;
 }
 
+const NAMES: Partial<Record<Contact, string>> = { T: 'tip', R: 'ring', R1: 'first ring', R2: 'second ring', S: 'sleeve' };
+
 export const wrongContact: Rule = {
   code: 'wrong-contact',
   judge(at) {
@@ -28,29 +28,23 @@ export const wrongContact: Rule = {
     if (junction === undefined) return [];
     const { plug, socket, unmade } = at.circuit.junctions[junction];
     const level = at.signal.alongPath;
+    const orders = plug === 'trrs35' && socket === 'trrs35';
     return [
       finding({
         code: 'wrong-contact',
         severity: 'silent',
         part: junction < at.line.links.length ? junction : 'inlet',
-        what: `A ${CONNECTORS[plug].label} plug sits in a ${CONNECTORS[socket].label} socket`,
+        what: orders
+          ? 'Headset plug and socket are of different orders'
+          : `${CONNECTORS[plug].label} plug in a ${CONNECTORS[socket].label} socket`,
         why:
           (unmade.length
-            ? `The signal is on the plug's contact ${unmade.join(' and ')}, which touches nothing in this socket`
-            : `The signal is there, on contacts that ${nameOf(at.line, 'inlet')} does not listen to`) +
-          (Number.isFinite(level) ? `: ${quantity(level, 'dB')} arrive of it.` : ': nothing of it arrives.'),
-        numbers: Number.isFinite(level) ? [{ label: 'Signal along the path', value: level, unit: 'dB' }] : [],
-        remedies: adapter(plug, socket, junction, at),
-        basis: 'computation; how plugs and sockets of different length touch is common practice',
+            ? `The microphone contact (${unmade.map((contact) => NAMES[contact] ?? contact).join(', ')}) touches nothing there`
+            : `The signal is on contacts that ${nameOf(at.line, 'inlet')} doesn't listen to`) +
+          (Number.isFinite(level) && level > -100 ? `: only ${rounded(level, 'dB')} arrives.` : ': silent.'),
+        basis: 'calculation; how plugs and sockets of different length touch: typical',
+        look: 'An adapter between headset plug and microphone socket, with the orders marked on it.',
       }),
     ];
   },
 };
-
-function adapter(plug: string, socket: string, at: number, { line }: Case): Remedy[] {
-  const wiring = plug === 'trrs35' ? 'trrs-to-trs' : socket === 'trrs35' ? 'trs-to-trrs' : undefined;
-  if (!wiring) return [];
-  const part = { kind: 'plain-adapter', choices: { wiring } };
-  const label = plug === 'trrs35' ? 'Insert a phone-plug adapter' : 'Insert an adapter to the phone plug';
-  return line.links[at]?.kind === 'plain-adapter' ? [replaceLink(label, at, part)] : [insertLink(label, at, part)];
-}

@@ -1,5 +1,5 @@
 import type { FigureSpec } from '../figures';
-import type { AnyKind, InletKind, Part, Reader } from '../part';
+import type { AnyKind, InletKind, Part, Reader, SourceKind } from '../part';
 import { reader } from '../bench';
 import type { ConnectorId } from '../connectors';
 import { choice, inputNoise, setting } from '../shared';
@@ -119,3 +119,15 @@ export function inletReader(kind: InletKind, part: Part, plug?: ConnectorId): Re
     choice: plain.choice,
   };
 }
+
+/** Decibels that a source's own pad takes away as it is set. */
+export const padOf = (kind: SourceKind, part: Part): number => {
+  const read = reader(kind, part);
+  return 'pad' in kind.choices && read.choice('pad') === 'on' ? read.value('padAttenuation') : 0;
+};
+
+/** The low cut that is switched on at a source or an inlet, in hertz. */
+export const lowCutOf = (kind: SourceKind | InletKind, part: Part): number | undefined => {
+  const read = reader(kind, part);
+  return 'lowCut' in kind.choices && read.choice('lowCut') === 'on' ? read.value('lowCut') : undefined;
+};

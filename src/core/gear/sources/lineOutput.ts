@@ -89,6 +89,10 @@ export const lineOutput: SourceKind = {
   },
   connector: (part) => part.choice('connector').replace(/-(balanced|dual|stereo)$/, '') as ConnectorId,
   stereo: (part) => DRIVES[part.choice('connector')].right !== undefined,
+  pair(part) {
+    const { hot, cold, reference } = DRIVES[part.choice('connector')];
+    return [hot, cold ?? reference];
+  },
   build: buildOutput,
 };
 

@@ -1,7 +1,7 @@
 import { headroom, type Headroom } from '../../level/headroom';
 import type { LevelPlan } from '../../level/plan';
 import { solveLine } from '../../check/solve';
-import { asDrawn, inletKind, reader, type Line, type PartRef } from '../../gear';
+import { asDrawn, inletKind, inletReader, type Line, type PartRef } from '../../gear';
 import { aWeight } from '../../signal/measure/weighting';
 import { dbu, fromDbu, ratio, type Dbfs, type Dbu, type Decibels, type Hertz } from '../../units';
 import { BAND, integral } from '../band';
@@ -91,7 +91,8 @@ export function openBudget(
     return { reason: 'Something on this line gets no power: it is silent. Its findings are in the Rig place.' };
   if (!plan) return { reason: 'No usable signal arrives at the inlet. Its findings are in the Rig place.' };
   const gain = set ?? plannedGain(plan);
-  const toDbfs = gain - reader(inletKind(line.inlet.kind), line.inlet).value('fullScale') - SINE;
+  const { plug } = solved.circuit.junctions.at(-1)!;
+  const toDbfs = gain - inletReader(inletKind(line.inlet.kind), line.inlet, plug).value('fullScale') - SINE;
   const { parts, doubt } = noiseParts(solved, gain, room);
   return { plan, gain, toDbfs, parts: hum ? [...parts, humPart(hum, toDbfs + hum.gain - gain)] : parts, doubt };
 }

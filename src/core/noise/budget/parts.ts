@@ -1,9 +1,9 @@
 import { noiseDensity } from '../../circuit/noise';
 import { magnitude, sweep } from '../../circuit';
 import type { Solved } from '../../check/solve';
-import { reader, sourceKind, inletKind, type PartRef } from '../../gear';
+import { inletKind, inletReader, lowCutOf, padOf, reader, sourceKind, type PartRef } from '../../gear';
 import { noiseDensityOf } from '../../gear/shared';
-import type { Decibels } from '../../units';
+import { ratio, type Decibels } from '../../units';
 import { BAND, WIDTH } from '../band';
 import { inletNoise } from './amplifier';
 import { roomDensity, whiteSound, type Room } from './sound';
@@ -37,11 +37,14 @@ export function noiseParts(solved: Solved, gain: Decibels, room: Room): { parts:
   const source = reader(kind, line.source);
   if (kind.level === 'sensitivity') {
     const sound = roomDensity(room);
-    const sensitivity = source.value('sensitivity') ** 2;
-    add('room', 'source', (n) => sound[n] * sensitivity * way[n]);
+    const sensitivity = (source.value('sensitivity') / ratio(padOf(kind, line.source))) ** 2;
+    const cut = highPass(lowCutOf(kind, line.source));
+    add('room', 'source', (n) => sound[n] * sensitivity * way[n] * cut[n]);
     if ('selfNoise' in kind.figures) {
+      // A pad lies behind the capsule: what it takes from the sound it does not take from the electronics.
       const own = whiteSound(source.value('selfNoise'));
-      add('self-noise', 'source', (n) => own[n] * sensitivity * way[n]);
+      const open = source.value('sensitivity') ** 2;
+      add('self-noise', 'source', (n) => own[n] * open * way[n]);
     }
   }
   if ('outputNoise' in kind.figures) {
@@ -56,16 +59,26 @@ export function noiseParts(solved: Solved, gain: Decibels, room: Room): { parts:
     for (const { element, density: own } of density(hz).parts) {
       const part = ownerOf(element);
       if (part === 'source' && stated) continue;
+      // The stated EIN has the inlet's own resistors in it.
+      if (part === 'inlet') continue;
       const amplifier = typeof part === 'number' && element.endsWith('.noise');
       add(amplifier ? 'amplifier of a link' : 'thermal', part, (n) => (n === step ? own : 0));
     }
   });
 
-  const { amplifier, converter, doubt } = inletNoise(reader(inletKind(line.inlet.kind), line.inlet), gain);
+  const { amplifier, converter, doubt } = inletNoise(inletReader(inletKind(line.inlet.kind), line.inlet, circuit.junctions.at(-1)!.plug), gain);
   add('preamplifier', 'inlet', () => amplifier / WIDTH);
   add('converter', 'inlet', () => converter / WIDTH);
-  return { parts: [...parts.values()], ...(doubt && { doubt }) };
+  const cut = highPass(lowCutOf(inletKind(line.inlet.kind), line.inlet));
+  const heard = [...parts.values()].map((each) =>
+    each.kind === 'converter' ? each : { ...each, density: each.density.map((value, n) => value * cut[n]) },
+  );
+  return { parts: heard, ...(doubt && { doubt }) };
 }
+
+/** Power that a low cut of 12 dB an octave lets through (second order, Butterworth), one value a step of the band. */
+const highPass = (hertz: number | undefined): number[] =>
+  BAND.map(({ hz }) => (hertz === undefined ? 1 : 1 / (1 + (hertz / hz) ** 4)));
 
 /** The part that an element of the circuit belongs to; links are counted from 0. */
 function ownerOf(element: string): PartRef {

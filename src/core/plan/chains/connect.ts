@@ -17,16 +17,6 @@ export interface Gap {
   mostToGet: number;
 }
 
-/** Kinds that go from one connector to another, with their place in a sensible chain: at the source, at the inlet. */
-const ADAPTING = new Set([
-  'plain-adapter',
-  'plug-in-converter',
-  'passive-direct-box',
-  'stereo-direct-box',
-  'active-direct-box',
-  'camera-adapter',
-]);
-
 /** Place of a step on the way: leads and what changes connectors at the source, then what stands in three-pin line, then the rest. */
 export const ORDER = { lead: 0, source: 1, booster: 2, isolation: 3, t12: 4, cable: 5, level: 6, supply: 7, inlet: 8 };
 
@@ -72,7 +62,7 @@ interface Laid {
 export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
   const families = familiesOf(pieces);
   const adapting = pieces
-    .filter((piece) => piece.count > 0 && ADAPTING.has(piece.part.kind) && movable(piece))
+    .filter((piece) => piece.count > 0 && linkKind(piece.part.kind).planning?.adapts && movable(piece))
     .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })));
   const found: Step[][] = [];
   const follow = (plug: ConnectorId, laid: Laid[], order: number): void => {

@@ -4,25 +4,29 @@ import { movable, type Piece } from '../pieces';
 import { MOST_LINKS, variants, type Chain, type Step } from './chain';
 import { ORDER } from './connect';
 
-/** What stands in a three-pin line, with its usual place in it (common practice). */
-const PLACES: Record<string, number> = {
-  'inline-booster': ORDER.booster,
-  'isolating-transformer': ORDER.isolation,
-  't12-supply': ORDER.t12,
-  'polarity-reverser': ORDER.level,
-  pad: ORDER.level,
-  'supply-box': ORDER.supply,
+/** The usual place of a kind that stands in an XLR line (common practice). */
+const placeOf = (kind: string): number | undefined => {
+  const place = linkKind(kind).planning?.place;
+  return place && ORDER[place];
 };
 
-/** Kinds that a finding proposes to insert. */
+/** What an engineer puts into a line against a finding; which of them helps, the check says. */
+const AGAINST: Record<string, readonly string[]> = {
+  'element-direct-current': ['isolating-transformer', 'blocking-adapter'],
+  'ribbon-fed': ['isolating-transformer', 'blocking-adapter', 'inline-booster'],
+  'exposed-patch': ['isolating-transformer'],
+  'output-backfeed': ['isolating-transformer', 'blocking-adapter'],
+  unpowered: ['supply-box', 't12-supply'],
+  underpowered: ['supply-box'],
+  'gain-short': ['inline-booster'],
+  'headroom-short': ['pad'],
+  'link-clips': ['pad'],
+  reversed: ['polarity-reverser'],
+};
+
+/** Kinds that may be put in against what was found. */
 const asked = (findings: readonly Finding[]): Set<string> =>
-  new Set(
-    findings
-      .filter(({ severity }) => severity !== 'note')
-      .flatMap(({ remedies }) => remedies.flatMap(({ edits }) => edits))
-      .flatMap((edit) => (edit.do === 'insert' ? [edit.part.kind] : edit.do === 'replace' ? [edit.with.kind] : []))
-      .filter((kind) => kind in PLACES),
-  );
+  new Set(findings.flatMap(({ severity, code }) => (severity === 'note' ? [] : (AGAINST[code] ?? []))));
 
 const isPinned = ({ part }: Step): boolean => {
   const kind = linkKind(part.kind);
@@ -31,7 +35,7 @@ const isPinned = ({ part }: Step): boolean => {
 };
 
 const orderOf = (step: Step, n: number): number => {
-  const own = PLACES[step.part.kind];
+  const own = placeOf(step.part.kind);
   if (own !== undefined) return own;
   const kind = linkKind(step.part.kind);
   const { input } = kind.ends(reader(kind, step.part));
@@ -52,7 +56,7 @@ export function extended(chain: Chain, findings: readonly Finding[], pieces: rea
 
 /** A chain with a step put in at its usual place; undefined where the chain has no three-pin part, or it belongs elsewhere. */
 export function inserted({ source, steps }: Chain, step: Step): Chain | undefined {
-  const place = PLACES[step.part.kind];
+  const place = placeOf(step.part.kind);
   const pinned = steps.findIndex(isPinned);
   if (place === undefined || pinned < 0) return undefined;
   const after = steps.findLastIndex((other, n) => orderOf(other, n) <= place);

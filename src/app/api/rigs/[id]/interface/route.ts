@@ -3,6 +3,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { CircuitError } from '@/core/circuit';
 import { RUNGS, type Rung } from '@/core/noise/ladder';
 import { FAULT_NAMES, interfaceScene, renderer, troublesOf, type FaultName } from '@/core/noise/simulated';
+import { peakTargetOf } from '@/core/check';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
@@ -67,7 +68,7 @@ export async function GET(request: NextRequest, { params }: Context): Promise<Ne
       : [];
     const found = sceneOrRefused(() =>
       interfaceScene(path.line, {
-        target: Number(schoolsOf(document).peakTarget),
+        target: peakTargetOf(schoolsOf(document)),
         room: roomOf(document, wanted.line),
         gain: wanted.gain,
         rung: wanted.rung,

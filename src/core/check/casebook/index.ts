@@ -1,0 +1,11 @@
+import { condensers } from './condensers';
+import { dynamics } from './dynamics';
+import { lavaliers } from './lavaliers';
+import { outputs } from './outputs';
+import { ribbons } from './ribbons';
+import type { Theme } from './situation';
+
+export type { Situation, Theme } from './situation';
+
+/** Situations of the trade with the verdict an engineer would give, by theme. */
+export const CASEBOOK: readonly Theme[] = [condensers, dynamics, ribbons, lavaliers, outputs];

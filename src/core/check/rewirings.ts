@@ -1,0 +1,87 @@
+import { CONNECTORS, linkKind, mate } from '../gear';
+import type { Edit } from '../rig/edits';
+import { nameOf, readPart, type Case } from './case';
+import type { Remedy } from './finding';
+import { fromKit } from './kitParts';
+
+/** Longest lead that is offered in place of another, in metres (common practice: unbalanced leads). */
+const SHORT = 3;
+
+/** What could be laid otherwise: straight through instead of over other plugs, a box nearer to the source, a shorter lead. */
+export const rewirings = (at: Case): Remedy[] => [...straight(at), ...boxAtSource(at), ...shorter(at)];
+
+/** A cable between two adapters that lead back to the same connector: one cable of that sort does without both. */
+function straight(at: Case): Remedy[] {
+  const { links } = at.line;
+  return links.flatMap((part, n): Remedy[] => {
+    const [before, after] = [links[n - 1], links[n + 1]];
+    if (linkKind(part.kind).nature !== 'cable' || part.kind === 'multicore' || !before || !after) return [];
+    if (![before, after].every(({ kind }) => kind === 'plain-adapter')) return [];
+    const { input } = at.circuit.links[n - 1];
+    if (input !== at.circuit.links[n + 1].output || !mate(input, input)) return [];
+    return [
+      {
+        by: 'take out',
+        label: `Run one ${CONNECTORS[input].label} cable straight through`,
+        note: `without ${nameOf(at.line, n - 1)} and ${nameOf(at.line, n + 1)}`,
+        edits: [
+          { do: 'choose', part: n, choice: 'connector', value: input },
+          { do: 'remove', at: n + 1 },
+          { do: 'remove', at: n - 1 },
+        ],
+      },
+    ];
+  });
+}
+
+/** A direct box at the end of an instrument lead goes to its beginning; the lead becomes microphone cable. */
+function boxAtSource(at: Case): Remedy[] {
+  const { links } = at.line;
+  const lead = links.findIndex(({ kind, choices }) => kind === 'cable' && choices?.connector === 'ts635');
+  if (lead < 0) return [];
+  const laid = (upTo: number, offset: number): Edit[] =>
+    links.flatMap((part, n): Edit[] =>
+      n >= lead && n < upTo && part.kind === 'cable'
+        ? [{ do: 'choose', part: n + offset, choice: 'connector', value: 'xlr3' }]
+        : [],
+    );
+  const box = links.findIndex(({ kind }, n) => n > lead && /direct-box$/.test(kind));
+  if (box >= 0)
+    return [
+      {
+        by: 'take out',
+        label: `Put ${nameOf(at.line, box)} at the player's end`,
+        note: 'microphone cable from there on',
+        edits: [{ do: 'insert', at: lead, part: links[box] }, { do: 'remove', at: box + 1 }, ...laid(box, 1)],
+      },
+    ];
+  const adapter = links.findIndex(({ kind, choices }) => kind === 'plain-adapter' && choices?.wiring === 'ts-to-xlr');
+  if (adapter < lead) return [];
+  const found = fromKit(at, { kind: 'passive-direct-box' });
+  return [
+    {
+      by: 'add',
+      label: `Put ${found.name} at the source`,
+      note: ['microphone cable from there on', found.note].filter(Boolean).join(', '),
+      ...(found.owned !== undefined && { owned: found.owned }),
+      edits: [{ do: 'insert', at: lead, part: found.part }, ...laid(adapter, 1), { do: 'remove', at: adapter + 1 }],
+    },
+  ];
+}
+
+/** A shorter lead, where the rig says that it reaches. */
+function shorter(at: Case): Remedy[] {
+  const { run, links } = at.line;
+  if (run === undefined || run > SHORT) return [];
+  return links.flatMap((part, n): Remedy[] =>
+    linkKind(part.kind).nature === 'cable' && readPart(at.line, n).value('length') > SHORT
+      ? [
+          {
+            by: 'cable',
+            label: `Use a lead of ${SHORT} m`,
+            edits: [{ do: 'set figure', part: n, figure: 'length', to: { value: SHORT, unit: 'm', basis: 'measured' } }],
+          },
+        ]
+      : [],
+  );
+}

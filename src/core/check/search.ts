@@ -1,0 +1,116 @@
+import type { Edit } from '../rig/edits';
+import type { Case } from './case';
+import type { Checked } from './check';
+import { REMEDY_ORDER, SEVERITIES, VERDICT_ORDER, type Finding, type Remedy, type Verdict } from './finding';
+import { candidates } from './remedies';
+
+/** Most remedies that are told for a finding. */
+const MOST = 6;
+/** Most pairs of steps that are tried where no single one is enough. */
+const MOST_PAIRS = 90;
+
+const rank = (verdict: Verdict): number => VERDICT_ORDER.indexOf(verdict);
+const works = (verdict: Verdict): boolean => verdict === 'Clear' || verdict === 'Watch';
+const order = ({ severity }: Pick<Finding, 'severity'>): number => SEVERITIES.indexOf(severity);
+
+/** Whether a finding is gone, or told as something less. */
+const gone = (finding: Finding, { findings }: Checked): boolean =>
+  !findings.some(
+    (other) =>
+      (other.code === finding.code && order(other) <= order(finding)) ||
+      other.consequences?.some(({ code, severity }) => code === finding.code && severity === finding.severity),
+  );
+
+/** Findings as bad as this one that were not there before: a remedy that brings one is none. */
+const brings = (finding: Finding, before: Checked, after: Checked): boolean => {
+  const known = new Set(before.findings.flatMap(({ code, consequences }) => [code, ...(consequences ?? []).map((c) => c.code)]));
+  return after.findings.some((other) => order(other) <= Math.min(order(finding), order({ severity: 'watch' })) && !known.has(other.code));
+};
+
+/** A remedy that says of something what nobody has tested is no remedy: notes need none. */
+const worthwhile = ({ severity, code }: Finding): boolean => severity !== 'note' || code === 'feed-not-needed';
+
+/**
+ * Tries what an engineer would try and keeps what really mends each finding without making the line worse: one step, or
+ * two where one is not enough, in an engineer's order.
+ */
+export function searchRemedies(
+  at: Case,
+  before: Checked,
+  after: (edits: Edit[]) => Checked | undefined,
+): Remedy[][] {
+  const wanted = before.findings.some(worthwhile);
+  const all = wanted ? candidates(at) : [];
+  const judged = all.flatMap((remedy) => {
+    const result = after(remedy.edits);
+    return result ? [{ remedy, result }] : [];
+  });
+  const enough = (finding: Finding, result: Checked) =>
+    gone(finding, result) && rank(result.verdict) >= rank(before.verdict) && !brings(finding, before, result);
+  return before.findings.map((finding) => {
+    if (!worthwhile(finding)) return [];
+    const single = judged.filter(({ result }) => enough(finding, result));
+    const good = single.filter(({ result }) => works(result.verdict));
+    const told = good.length ? good : [...pairs(at, finding, all, after, enough), ...single];
+    return inOrder(told.map(({ remedy, result }) => ({ ...remedy, gives: result.verdict })));
+  });
+}
+
+type Tried = { remedy: Remedy; result: Checked };
+
+/** Two steps one after the other, for what is Stop or Silent and stays so with any single one. */
+function pairs(
+  at: Case,
+  finding: Finding,
+  all: readonly Remedy[],
+  after: (edits: Edit[]) => Checked | undefined,
+  enough: (finding: Finding, result: Checked) => boolean,
+): Tried[] {
+  if (finding.severity !== 'harm' && finding.severity !== 'silent') return [];
+  const first = all.filter(({ by }) => by === 'add' || by === 'setting' || by === 'cable' || by === 'take out');
+  const second = all.filter(({ by }) => by === 'shared switch' || by === 'setting' || by === 'cable');
+  const found: Tried[] = [];
+  let left = MOST_PAIRS;
+  for (const a of first)
+    for (const b of second) {
+      if (a === b || left-- <= 0) continue;
+      // The second step is of the line as it is: only those that do not count links may follow a change of them.
+      const counts = (edit: Edit) => !('part' in edit && edit.part === 'inlet') && !('part' in edit && edit.part === 'source');
+      if (b.edits.some(counts) && a.edits.some(({ do: what }) => what === 'insert' || what === 'remove')) continue;
+      const edits = [...a.edits, ...b.edits];
+      const result = after(edits);
+      if (!result || !works(result.verdict) || !enough(finding, result)) continue;
+      found.push({
+        remedy: {
+          ...a,
+          label: `${a.label}, then ${b.label.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase())}`,
+          note: [a.note, b.note].filter(Boolean).join('; ') || undefined,
+          edits,
+        },
+        result,
+      });
+    }
+  return found;
+}
+
+/** An engineer's order; what leaves the line working before what does not; each change once. */
+function inOrder(remedies: Remedy[]): Remedy[] {
+  const place = ({ by }: Remedy): number => (by ? REMEDY_ORDER.indexOf(by) : REMEDY_ORDER.length);
+  const seen = new Set<string>();
+  return remedies
+    .filter(({ edits }) => {
+      const key = JSON.stringify(edits);
+      return seen.has(key) ? false : seen.add(key);
+    })
+    .map((remedy, n) => ({ remedy, n }))
+    .sort(
+      (a, b) =>
+        Number(works(b.remedy.gives!)) - Number(works(a.remedy.gives!)) ||
+        place(a.remedy) - place(b.remedy) ||
+        Number(b.remedy.owned ?? true) - Number(a.remedy.owned ?? true) ||
+        rank(b.remedy.gives!) - rank(a.remedy.gives!) ||
+        a.n - b.n,
+    )
+    .map(({ remedy }) => remedy)
+    .slice(0, MOST);
+}
