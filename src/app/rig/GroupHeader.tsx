@@ -16,14 +16,14 @@ interface Props {
   group?: SwitchGroup;
   result?: GroupResult;
   options?: FeedOption[];
-  /** Names of the lines that object, as one text. */
+  /** For which lines the setting is wrong, as one text. */
   objecting: string;
   selected: boolean;
   onGroup: (device: string, group?: string) => void;
   onFeed: (device: string, group: string, feed: FeedName) => void;
 }
 
-/** The switch of a group: its header turns it, and says who objects. */
+/** The switch of a group: its header turns it, and says for whom the setting is wrong. */
 export const GroupHeader = memo(function GroupHeader(props: Props) {
   const { device, group, result, options, objecting, selected, onGroup, onFeed } = props;
   const title = group ? `${device.name}, ${group.name}` : device.name;
@@ -61,7 +61,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1.5 }}>
           {result && result.feed !== 'off' && (
             <Typography variant="caption" color="textSecondary" noWrap>
-              draws {quantity(result.amps, 'A')}
+              supplies {quantity(result.amps, 'A')}
             </Typography>
           )}
           {group && (
@@ -111,15 +111,15 @@ function about(device: Device, group: SwitchGroup | undefined): string {
   const numbers = group.inlets.filter((id) => /^\d+$/.test(id)).map(Number);
   const reach =
     group.inlets.length === 1
-      ? 'its own switch'
+      ? 'one inlet, one switch'
       : numbers.length === group.inlets.length
-        ? `inlets ${Math.min(...numbers)}–${Math.max(...numbers)} share one switch`
-        : `${group.inlets.length} inlets share one switch`;
+        ? `one switch feeds inlets ${Math.min(...numbers)}–${Math.max(...numbers)}`
+        : `one switch feeds ${group.inlets.length} inlets`;
   return [
     reach,
-    group.latched && 'comes back with the mains',
-    group.mutes && 'mutes itself',
-    device.batteries && 'on cells',
+    group.latched && '48 V returns when the power does',
+    group.mutes && 'mutes while switching',
+    device.batteries && 'on batteries',
   ]
     .filter(Boolean)
     .join(' · ');
@@ -128,12 +128,13 @@ function about(device: Device, group: SwitchGroup | undefined): string {
 function ruledOut(option: FeedOption | undefined): string | undefined {
   if (!option) return undefined;
   const against = option.lines.filter(({ because, regardless }) => because && !regardless);
-  return against.length ? `Ruled out by ${against.map(({ name }) => name).join(', ')}` : 'Every line accepts it';
+  if (against.length) return `Wrong for: ${against.map(({ name }) => name).join(', ')}`;
+  return option.accepted ? 'OK for every line' : undefined;
 }
 
-/** The settings that every line accepts, as one sentence. */
+/** The settings that suit every line, as one sentence. */
 function accepts(options: FeedOption[] | undefined): string {
   if (!options || options.every(({ lines }) => lines.length === 0)) return '';
   const fine = options.filter(({ accepted }) => accepted).map(({ feed }) => feedLabel(feed));
-  return fine.length ? `Every line accepts ${fine.join(', ')}` : 'No setting suits every line';
+  return fine.length ? `OK for every line: ${fine.join(', ')}` : 'No setting suits every line';
 }

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
+import { BASIS_LABELS } from '@/core/gear';
 import { verdictOf, type FeedOption, type GroupResult } from '@/core/check';
 import type { Device, SwitchGroup } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
@@ -23,13 +24,13 @@ interface Props {
 /** One switch: what each of its settings would do to every line it reaches, and where it is found. */
 export function GroupPanel({ device, group, result, options, onFeed, onLine, onDevice }: Props) {
   const facts = [
-    group?.control && `Found at: ${group.control}`,
-    group?.latched && 'Latched: keeps its state without mains and comes back with it.',
-    group?.mutes && 'Mutes its inlets while it switches.',
-    group?.ramp && `Its feed rises over ${quantity(group.ramp.value, 's')}.`,
+    group?.control && `Where: ${group.control}`,
+    group?.latched && 'Latched: when power returns, this feed comes back as it was.',
+    group?.mutes && 'Mutes its inlets while switching.',
+    group?.ramp && `Soft start: full voltage after ${quantity(group.ramp.value, 's')}.`,
     device.feedLimit &&
-      `All feeds of the device together: ${device.feedLimit.value} mA at most (${device.feedLimit.basis}).`,
-    device.batteries && `Runs on ${device.batteries.cells} cells, ${device.batteries.chemistry}.`,
+      `Total feed current: ${device.feedLimit.value} mA maximum (${BASIS_LABELS[device.feedLimit.basis]}).`,
+    device.batteries && `Runs on ${device.batteries.cells} batteries, ${device.batteries.chemistry}.`,
     device.note,
   ].filter(Boolean);
   return (
@@ -70,7 +71,7 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
       {group && (
         <Box component="section" aria-label="Settings of this switch" sx={{ mt: 1 }}>
           <Typography variant="h3" component="h3" gutterBottom>
-            What each setting would do
+            Settings compared
           </Typography>
           {options ? (
             options.map((option) => (
@@ -84,7 +85,7 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
             ))
           ) : (
             <Typography variant="body2" color="textSecondary">
-              Trying every setting …
+              Checking every setting …
             </Typography>
           )}
         </Box>
@@ -107,6 +108,15 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
   );
 }
 
+/** What a setting does, in numbers: harm first, then what loses its power. */
+function judgement({ accepted, lines }: FeedOption): string {
+  const harmed = lines.filter(({ verdict }) => verdict === 'Stop').length;
+  const silent = lines.filter(({ verdict, regardless }) => verdict === 'Silent' && !regardless).length;
+  const count = (n: number) => `${n} ${n === 1 ? 'line' : 'lines'}`;
+  if (accepted) return lines.length ? ' · OK for every line' : '';
+  return ` · ${[harmed && `harms ${count(harmed)}`, silent && `${count(silent)} silent`].filter(Boolean).join(', ')}`;
+}
+
 function SettingRow({
   option,
   on,
@@ -125,9 +135,7 @@ function SettingRow({
         <Typography variant="body2" sx={{ fontWeight: 700, flex: 1 }}>
           {feedLabel(option.feed)}
           <Box component="span" sx={{ fontWeight: 400, color: 'text.secondary' }}>
-            {option.accepted
-              ? ' · every line accepts it'
-              : ` · ruled out by ${against.filter(({ regardless }) => !regardless).length}`}
+            {judgement(option)}
           </Box>
         </Typography>
         {on ? (
@@ -135,10 +143,12 @@ function SettingRow({
             set now
           </Typography>
         ) : (
-          <Button onClick={onFeed}>Turn to {feedLabel(option.feed)}</Button>
+          <Button onClick={onFeed} title="Changes the drawing, not the device">
+            Try {feedLabel(option.feed)}
+          </Button>
         )}
       </Box>
-      {against.map(({ line, name, verdict, because, regardless }) => (
+      {against.map(({ line, name, verdict, because, regardless, everywhere }) => (
         <Box key={line} sx={{ display: 'flex', gap: 1, alignItems: 'baseline', mt: 0.5 }}>
           <Box sx={{ width: 68, flexShrink: 0 }}>
             <VerdictMark verdict={verdict} />
@@ -153,7 +163,8 @@ function SettingRow({
             </Button>
             <Typography variant="caption" color="textSecondary" component="p">
               {because}
-              {regardless && ' (whatever the switch)'}
+              {regardless && ' (no setting of this switch changes that)'}
+              {everywhere && ' (no setting suits it: it needs something else on its line)'}
             </Typography>
           </Box>
         </Box>

@@ -138,6 +138,17 @@ export const LineRow = memo(function LineRow(props: Props) {
       </Box>
       <Box sx={{ gridArea: 'verdict', pr: 1.5, pl: 1, py: { xs: 1, md: 0 } }}>
         {result ? <VerdictMark verdict={result.verdict} /> : <Typography variant="caption">…</Typography>}
+        {result?.assumed && (
+          <Typography
+            variant="caption"
+            color="textSecondary"
+            component="div"
+            noWrap
+            title={`Assumed: ${result.assumed}`}
+          >
+            limit assumed
+          </Typography>
+        )}
         <Typography variant="caption" color="textSecondary" component="div" noWrap sx={{ mt: 0.25 }}>
           {inlet}
         </Typography>
@@ -151,11 +162,20 @@ function wants({ readings }: LineResult): string {
   const own = readings.supplies.find(({ part }) => part === 'source');
   const needs = own
     ? own.state === 'battery'
-      ? 'on its battery'
-      : `from ${quantity(own.needs, 'V')}, gets ${quantity(own.volts, 'V')}`
+      ? 'on battery'
+      : own.reversed > 0.05
+        ? `${quantity(own.reversed, 'V')} the wrong way round`
+        : `${own.stated ? 'needs' : 'usually needs'} ${quantity(own.needs, 'V')}, gets ${quantity(Math.max(own.volts, 0), 'V')}`
     : undefined;
   const other = readings.supplies.find(({ part }) => part !== 'source');
-  return needs ?? (other ? `${other.what} from ${quantity(other.needs, 'V')}` : 'needs no feed');
+  return (
+    needs ??
+    (other
+      ? other.state === 'battery'
+        ? `${other.what.replace(/^the /, '')} on battery`
+        : `${other.what.replace(/^the /, '')} needs ${quantity(other.needs, 'V')}, gets ${quantity(Math.max(other.volts, 0), 'V')}`
+      : 'needs no feed')
+  );
 }
 
 interface LabelsProps {

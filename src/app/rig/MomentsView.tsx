@@ -18,12 +18,12 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
   if (!moments.on && !moments.off && moments.plugged.length === 0)
     return (
       <Typography variant="body2" color="textSecondary">
-        No feed is on, so nothing steps while this line is plugged or switched. Turn its switch to see what would
-        happen.
+        The feed is off as drawn, so there is no thump. Try the switch on to see it.
       </Typography>
     );
   return (
     <Stack spacing={2.25}>
+      {moments.worse && <Worse {...moments.worse} />}
       {moments.plugged.map((plugged) => (
         <Box key={plugged.at + plugged.junction} component="section" aria-label={title(plugged.at)}>
           <Typography variant="h3" gutterBottom>
@@ -31,12 +31,17 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
           </Typography>
           <Figures
             rows={[
-              ['Peak voltage across the source', quantity(plugged.volts, 'V')],
-              ['Peak current through it', quantity(plugged.amps, 'A')],
-              ['Highest while', plugged.worst === 'home' ? 'the plug is home' : plugged.worst],
-              ['Above half of that for', time(plugged.lasts)],
+              ['Peak voltage', quantity(plugged.volts, 'V')],
+              ['Peak current through the source', quantity(plugged.amps, 'A')],
+              ['Worst position', plugged.worst === 'home' ? 'plug fully in' : plugged.worst],
+              ['Lasts (above half the peak)', time(plugged.lasts)],
               ...(plugged.limit
-                ? [['It stands, steadily', quantity(plugged.limit.value, 'A')] as [string, string]]
+                ? [
+                    [
+                      'Rated continuous current',
+                      `${quantity(plugged.limit.value, 'A')}${plugged.limit.basis === 'assumed' ? ' (assumed)' : ''}`,
+                    ] as [string, string],
+                  ]
                 : []),
             ]}
           />
@@ -51,26 +56,48 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
           <Figures
             rows={[
               [
-                `Until less than ${quantity(moments.off.threshold, 'V')} is left at the source`,
+                `Discharge to ${quantity(moments.off.threshold, 'V')}, calculated`,
                 moments.off.decay === undefined ? 'longer than 10 min' : time(moments.off.decay),
               ],
+              ['Wait before you unplug', wait(moments.off.decay)],
             ]}
           />
         </Box>
       )}
       <Typography variant="caption" color="textSecondary">
-        Computed from the circuit; how long a plug stays in each position, contact resistance and the feed&apos;s own
-        filter are common practice or assumed. Keep monitors and headphones down: a step can hurt ears.
+        Calculated. Plug speed, contact resistance, the spread of the coupling capacitors and the feed&apos;s filter are
+        typical or assumed. Keep monitors and headphones down: a thump can hurt ears.
       </Typography>
     </Stack>
   );
 });
 
 const title = (at: string): string =>
-  ({ source: 'Plugging the source live', 'TRS patch point': 'Patching live at the TRS patch point' })[at] ??
-  'Plugging live';
+  ({ source: 'If you plug in with the feed on', 'TRS patch point': 'If you patch with the feed on' })[at] ??
+  'If you plug in with the feed on';
+
+/** The longer of a minute and the calculated discharge, as the careful school has it. */
+const wait = (decay: number | undefined): string =>
+  decay === undefined ? 'more than 10 min' : `${Math.ceil(Math.max(60, decay))} s`;
 
 const GAINS = [-10, 0, 10, 20, 30, 40, 50, 60, 70];
+
+/** An open question decides: the answer that hurts stands first, the harmless figures below it. */
+function Worse({ answer, plugged }: NonNullable<Moments['worse']>) {
+  const volts = Math.max(...plugged.map((each) => each.volts));
+  const amps = Math.max(...plugged.map((each) => each.amps));
+  return (
+    <Box component="section" aria-label="If the answer is the other one">
+      <Typography variant="body2" sx={(theme) => ({ fontWeight: 650, color: theme.vars!.palette.verdict.Stop })}>
+        Centre tap not known. If it is {answer}: {quantity(volts, 'V')}, {quantity(amps, 'A')}. Don&apos;t plug with the
+        feed on.
+      </Typography>
+      <Typography variant="caption" color="textSecondary">
+        Below: what happens if there is no tap.
+      </Typography>
+    </Box>
+  );
+}
 
 function StepView({ step }: { step: Step }) {
   const [gain, setGain] = useState(Math.round(step.gain));
@@ -84,7 +111,7 @@ function StepView({ step }: { step: Step }) {
       <Figures
         rows={[
           ['Step at the inlet', `${quantity(step.volts, 'V')} peak`],
-          ['Falls to a hundredth in', time(step.settles)],
+          ['Settles to 1 % in', time(step.settles)],
         ]}
       />
       <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', mt: 1.75 }}>

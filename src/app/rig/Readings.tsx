@@ -55,57 +55,64 @@ interface Row {
   note?: string;
 }
 
-function rows({ readings }: LineResult): Row[] {
+function rows({ readings, moments }: LineResult): Row[] {
+  const open = moments?.worse !== undefined;
   const { feeds, supplies, windings, capsules, signal, level } = readings;
   const best = signal.channels.reduce((a, b) => ((b.level ?? -Infinity) > (a.level ?? -Infinity) ? b : a));
+  const arrives = best.level !== null && best.level > -100;
   return [
     ...feeds.map(({ feed, amps, legs, limit }) => ({
-      label: `${feed} feed gives`,
+      label: `${feed.replace(/^./, (first) => first.toUpperCase())} feed`,
       value: quantity(amps, 'A'),
-      note: `${legs.map((leg) => quantity(leg, 'A')).join(' + ')}; most ${quantity(limit, 'A')}`,
+      note: [
+        legs.length > 1 && amps > 1e-6 && `(${legs.map((leg) => quantity(leg, 'A')).join(' + ')})`,
+        limit !== null && `limit ${quantity(limit, 'A')}`,
+      ]
+        .filter(Boolean)
+        .join(', '),
     })),
-    ...supplies.map(({ what, volts, needs, contacts, state }) => ({
-      label: `${capital(what)} gets`,
-      value: quantity(volts, 'V'),
+    ...supplies.map(({ what, volts, pins, reversed, needs, contacts, state, stated }) => ({
+      label: `At ${what}`,
+      value: reversed > 0.05 ? `${quantity(reversed, 'V')}, reversed` : quantity(Math.max(volts, 0), 'V'),
       note:
         state === 'battery'
-          ? `${contacts}; runs on its battery`
-          : `${contacts}; specified from ${quantity(needs, 'V')}`,
+          ? `on ${contacts}; runs on battery`
+          : `on ${contacts}, ${stated ? 'needs' : 'usually needs'} ${quantity(needs, 'V')}` +
+            (pins > volts + 0.5 ? `; the better pin reads ${quantity(pins, 'V')}` : ''),
     })),
     ...capsules.map(({ volts, stands }) => ({
-      label: 'On the capsule',
+      label: 'Voltage of the capsule',
       value: quantity(volts, 'V'),
-      note: `stands ${quantity(stands, 'V')}`,
+      note: `rated for ${quantity(stands, 'V')}`,
     })),
-    ...windings.map(({ what, amps, limit }) => ({
-      label: `Through ${what}`,
-      value: quantity(amps, 'A'),
-      note: `stands ${quantity(limit, 'A')}`,
-    })),
+    ...windings
+      .filter(({ part, amps }) => part === 'source' || amps > 1e-6)
+      .map(({ what, amps, limit, basis }) => ({
+        label: `DC through ${what}`,
+        value: amps < 1e-6 ? (open ? 'not known' : 'none') : quantity(amps, 'A'),
+        note: `rated for ${quantity(limit, 'A')}${basis === 'assumed' ? ' (assumed)' : ''}`,
+      })),
     {
       label: 'Signal at the inlet',
-      value: best.level === null ? 'none' : quantity(best.level, 'dB'),
-      note:
-        best.level === null ? undefined : `of the open source at 1 kHz${signal.powered ? '' : ', if it were powered'}`,
+      value: arrives ? quantity(best.level!, 'dB') : 'nothing arrives',
+      note: arrives ? `against the unloaded source, 1 kHz${signal.powered ? '' : ', if it were powered'}` : undefined,
     },
     {
-      label: 'The source sees',
-      value: signal.load === null ? 'no load' : quantity(signal.load, 'Ω'),
+      label: 'Load on the source',
+      value: signal.load === null ? 'none' : quantity(signal.load, 'Ω'),
       note: signal.load === null ? undefined : 'at 1 kHz',
     },
     ...(level
       ? [
           {
-            label: 'Gain for the peaks',
+            label: 'Gain needed',
             value: quantity(level.gainNeeded, 'dB'),
-            note: `${quantity(level.inlet, 'dBu')} arrive; the inlet has ${quantity(level.gainMin, 'dB')} to ${quantity(level.gainMax, 'dB')}`,
+            note: `peaks arrive at ${quantity(level.inlet, 'dBu')}; this inlet offers ${quantity(level.gainMin, 'dB').replace(' dB', '')} to ${quantity(level.gainMax, 'dB')}`,
           },
         ]
       : []),
   ];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const SIZE = { width: 270, height: 112, left: 34, right: 6, top: 8, bottom: 20 };
 
@@ -188,7 +195,7 @@ function ResponseChart({
         color="textSecondary"
         sx={{ pl: `${SIZE.left}px`, display: 'block' }}
       >
-        Response at the inlet, dB over Hz{lowCut ? `; −3 dB at ${quantity(lowCut, 'Hz')}` : ''}
+        Frequency response at the inlet (dB){lowCut ? `; −3 dB at ${quantity(lowCut, 'Hz')}` : ''}
       </Typography>
     </Box>
   );

@@ -9,7 +9,8 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useLayoutEffect, useRef, useState } from 'react';
 import { kindAt } from '@/core/gear';
 import { shortInletName, type Device, type InletRef, type RigPath, type Section } from '@/core/rig';
-import type { FeedName } from '@/core/standards/feeds';
+import type { GroupResult } from '@/core/check';
+import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { Carrying } from './Carrying';
 import { NAME_WIDTH, VERDICT_WIDTH, type RowActions } from './LineRow';
 import { SectionView, type Row } from './SectionView';
@@ -77,7 +78,7 @@ export const Sheet = memo(function Sheet(props: Props) {
               free={filtered ? [] : free}
               result={solution.groups.get(key)}
               options={solution.feeds.get(key)}
-              objecting={objectingText(lines, solution.groups.get(key)?.objecting)}
+              objecting={objectingText(lines, solution.groups.get(key))}
               chosen={Boolean(
                 selection && 'device' in selection && selection.device === device.id && selection.group === group?.id,
               )}
@@ -93,7 +94,7 @@ export const Sheet = memo(function Sheet(props: Props) {
       </Carrying>
       {filtered && visible.size === 0 && (
         <Typography variant="body1" sx={{ p: 3 }} color="textSecondary">
-          No line is left by this filter.
+          No line matches this filter.
         </Typography>
       )}
       <Button startIcon={<AddIcon />} onClick={onNewLine} title="New line (N)" sx={{ m: 1.5 }}>
@@ -103,9 +104,11 @@ export const Sheet = memo(function Sheet(props: Props) {
   );
 });
 
-function objectingText(lines: readonly RigPath[], objecting: readonly string[] = []): string {
+function objectingText(lines: readonly RigPath[], result: GroupResult | undefined): string {
+  const { objecting = [], feed = 'off' } = result ?? {};
   const names = objecting.map((id) => lines.find(({ line }) => line.id === id)?.line.name ?? id);
-  return names.length ? `Objecting: ${names.join(' · ')}` : '';
+  if (!names.length) return '';
+  return `${feed === 'off' ? 'Off' : feedLabel(feed)} is wrong for: ${names.join(' · ')}`;
 }
 
 function rowOf({ line, inlet, owners }: RigPath, device: Device, solution: Solution): Row {

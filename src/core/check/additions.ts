@@ -31,7 +31,13 @@ const inserted = (at: Case, n: number, part: Part, where: string, more: Edit[] =
   added(at, part, where, (own) => [{ do: 'insert', at: n, part: own }, ...more]);
 
 const replaced = (at: Case, n: number, part: Part, more: Edit[] = []): Remedy =>
-  added(at, part, `in place of ${nameOf(at.line, n)}`, (own) => [{ do: 'replace', part: n, with: own }, ...more], 'Use');
+  added(
+    at,
+    part,
+    `in place of ${nameOf(at.line, n)}`,
+    (own) => [{ do: 'replace', part: n, with: own }, ...more],
+    'Use',
+  );
 
 /** The 48 V that a box lives on, turned on where that is possible. */
 const powered = (at: Case): Edit[] =>
@@ -55,7 +61,9 @@ function inXlr(at: Case): Remedy[] {
   const decibels = Math.min(Math.max(Math.ceil(over / 10) * 10, 10), 60);
   return [
     ...(has(at, 'isolating-transformer') ? [] : [inserted(at, n, { kind: 'isolating-transformer' }, where)]),
-    ...(has(at, 'polarity-reverser') || !end ? [] : [inserted(at, last, { kind: 'polarity-reverser' }, 'at the inlet')]),
+    ...(has(at, 'polarity-reverser') || !end
+      ? []
+      : [inserted(at, last, { kind: 'polarity-reverser' }, 'at the inlet')]),
     ...(end && over > 0
       ? [
           inserted(
@@ -131,7 +139,13 @@ function connectors(at: Case): Remedy[] {
         );
       })
       .flatMap((part): Remedy[] => [
-        inserted(at, n, part, part.kind === 'plug-in-converter' ? onNote(at).replace(/^, /, '') : '', part.kind === 'plug-in-converter' ? powered(at) : []),
+        inserted(
+          at,
+          n,
+          part,
+          part.kind === 'plug-in-converter' ? onNote(at).replace(/^, /, '') : '',
+          part.kind === 'plug-in-converter' ? powered(at) : [],
+        ),
         ...(at.line.links[n]?.kind === 'plain-adapter' && part.kind === 'plain-adapter' ? [replaced(at, n, part)] : []),
       ]),
   );
@@ -145,8 +159,14 @@ function channels(at: Case): Remedy[] {
     const { input, output } = at.circuit.links[n];
     const others = options
       .filter(({ value }) => {
-        const ends = linkKind('plain-adapter').ends(reader(linkKind('plain-adapter'), { kind: part.kind, choices: { wiring: value } }));
-        return value !== part.choices?.wiring && ends.input === input && CONNECTORS[ends.output].size === CONNECTORS[output].size;
+        const ends = linkKind('plain-adapter').ends(
+          reader(linkKind('plain-adapter'), { kind: part.kind, choices: { wiring: value } }),
+        );
+        return (
+          value !== part.choices?.wiring &&
+          ends.input === input &&
+          CONNECTORS[ends.output].size === CONNECTORS[output].size
+        );
       })
       .map(({ value }) => replaced(at, n, { kind: 'plain-adapter', choices: { wiring: value } }));
     if (input !== 'trs35' || output !== 'xlr3' || isMicrophone(at.line)) return others;
@@ -180,7 +200,9 @@ const splitters = (at: Case): Remedy[] =>
 /** A stereo direct box: the output on the thru gets its other channel, and an inlet of its own. */
 function secondInput(at: Case): Remedy[] {
   return at.line.links.flatMap((part, n): Remedy[] => {
-    const other = (at.line.branches ?? []).find(({ at: where, port, source }) => where === n && source && port === 'through');
+    const other = (at.line.branches ?? []).find(
+      ({ at: where, port, source }) => where === n && source && port === 'through',
+    );
     const second = part.entry === 'through' ? at.line.id : other?.line;
     if (!second) return [];
     const { output } = linkKind(part.kind).ends(reader(linkKind(part.kind), part));

@@ -79,7 +79,13 @@ function worseThan(line: Line, schools: Schools, alternatives: Alternative[], dr
 
 function judged(line: Line, schools: Schools, around: Around): { at: Case; checked: Checked } {
   const drawn = solveLine(asDrawn(line), peakTargetOf(schools));
-  const at = caseOf(line, schools, worseThan(line, schools, alternativesOf(line, schools, drawn), drawn), around, drawn);
+  const at = caseOf(
+    line,
+    schools,
+    worseThan(line, schools, alternativesOf(line, schools, drawn), drawn),
+    around,
+    drawn,
+  );
   const mended = (links: number[]): Finding[] => {
     const good = applyEdits(
       line,

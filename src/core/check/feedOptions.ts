@@ -10,7 +10,7 @@ import { lineSummary } from './result';
 /** What a switch would do at one of its settings, line by line. */
 export interface FeedOption {
   feed: FeedName;
-  /** Every line accepts it: none is Stop or Silent, but for those that are so at every setting. */
+  /** Every line accepts it: none is at Stop, and none is Silent but for those that no setting would make work. */
   accepted: boolean;
   lines: FeedVerdict[];
 }
@@ -19,10 +19,13 @@ interface FeedVerdict {
   line: string;
   name: string;
   verdict: Verdict;
-  /** Why it objects, where it does. */
+  /** Why it objects, where it does, and the code of that finding. */
   because?: string;
-  /** It objects at every setting: something else is wrong with it. */
+  code?: string;
+  /** It objects for one and the same reason at every setting: the switch has nothing to do with it. */
   regardless?: boolean;
+  /** It objects at every setting, each time for another reason: it needs something else. */
+  everywhere?: boolean;
 }
 
 /** Every setting of a switch and what each of its lines says to it. */
@@ -38,14 +41,21 @@ export function groupFeeds(
   const options = (['off', ...found.offers] as FeedName[]).map((feed) =>
     feedOption(document, device, found, feed, ids, judge),
   );
-  const always = new Set(
-    ids.filter((id) => options.every(({ lines }) => lines.some((line) => line.line === id && line.because))),
-  );
+  const said = new Map(ids.map((id) => [id, options.map(({ lines }) => lines.find(({ line }) => line === id))]));
   return options.map(({ feed, lines }) => {
-    const told = lines.map((line) => (always.has(line.line) ? { ...line, regardless: true } : line));
-    return { feed, accepted: told.every(({ because, regardless }) => !because || regardless), lines: told };
+    const told = lines.map((line): FeedVerdict => {
+      const all = said.get(line.line) ?? [];
+      if (!all.every((each) => each?.because)) return line;
+      const same = all.every((each) => each!.code === line.code && each!.verdict === line.verdict);
+      return { ...line, ...(same ? { regardless: true } : { everywhere: true }) };
+    });
+    return { feed, accepted: told.every(accepts), lines: told };
   });
 }
+
+/** Whether a line has nothing against a setting; one at Stop always has. */
+const accepts = ({ because, verdict, regardless }: FeedVerdict): boolean =>
+  !because || (regardless === true && verdict !== 'Stop');
 
 /** Ids of the lines whose signal ends on an inlet of a switch. */
 export const linesOn = (document: RigDocument, device: string, group: SwitchGroup): string[] =>
@@ -80,14 +90,20 @@ export function feedOption(
     line: id,
     name,
     verdict,
-    ...(objects(verdict) && { because: worstOf(findings)?.what }),
+    ...(objects(verdict) && { because: worstOf(findings)?.what, code: worstOf(findings)?.code }),
   }));
   return {
     feed,
     accepted: unsolved.length === 0 && told.every(({ verdict }) => !objects(verdict)),
     lines: [
       ...told,
-      ...unsolved.map(({ id, name, message }) => ({ line: id, name, verdict: 'Stop' as const, because: message })),
+      ...unsolved.map(({ id, name, message }) => ({
+        line: id,
+        name,
+        verdict: 'Stop' as const,
+        because: message,
+        code: 'unsolved',
+      })),
     ],
   };
 }

@@ -4,7 +4,16 @@ import { faultsOf } from './rules/cableFault';
 
 /** Findings that say no more than that another one is there, by the code of that other. */
 const FOLLOWS: Record<string, readonly string[]> = {
-  'feed-overload': ['intercom-line', 'unpowered', 'capsule-overvoltage', 'supply-overvoltage', 'element-direct-current', 'ribbon-fed', 'output-backfeed', 'winding-saturated'],
+  'feed-overload': [
+    'intercom-line',
+    'unpowered',
+    'capsule-overvoltage',
+    'supply-overvoltage',
+    'element-direct-current',
+    'ribbon-fed',
+    'output-backfeed',
+    'winding-saturated',
+  ],
   'feed-not-needed': [
     'intercom-line',
     'element-direct-current',
@@ -51,7 +60,14 @@ const FOLLOWS: Record<string, readonly string[]> = {
   'headroom-short': ['capsule-overvoltage', 'link-clips', 'intercom-line'],
   'long-unbalanced': ['capsule-overvoltage'],
   'one-sided': ['capsule-overvoltage', 'mono-cancelled', 'wrong-contact', 'unpowered', 'open-path'],
-  reversed: ['capsule-overvoltage', 'supply-overvoltage', 'mono-cancelled', 'unpowered', 'does-not-fit', 'intercom-line'],
+  reversed: [
+    'capsule-overvoltage',
+    'supply-overvoltage',
+    'mono-cancelled',
+    'unpowered',
+    'does-not-fit',
+    'intercom-line',
+  ],
   'fact-unproven': ['element-direct-current', 'output-backfeed', 'capsule-overvoltage', 'shield-open'],
 };
 
@@ -62,7 +78,15 @@ const feeds = (box: Finding, fed: Finding): boolean =>
   box.code === 'unpowered' && fed.code === 'unpowered' && typeof box.part === 'number' && fed.part === 'source';
 
 /** What a bad cable is named by; other findings of a Watch say less than that it is bad. */
-const TELLING = new Set(['leg-lost', 'reversed', 'shield-open', 'underpowered', 'one-sided', 'mono-cancelled', 'loaded']);
+const TELLING = new Set([
+  'leg-lost',
+  'reversed',
+  'shield-open',
+  'underpowered',
+  'one-sided',
+  'mono-cancelled',
+  'loaded',
+]);
 
 const under = (head: Finding, ...others: Finding[]): Finding => ({
   ...head,

@@ -1,3 +1,4 @@
+import { BASIS_LABELS } from '../gear';
 import type { Device, RigDocument, SwitchGroup } from '../rig/document';
 import type { RigPath } from '../rig/paths';
 import type { FeedName } from '../standards/feeds';
@@ -21,7 +22,7 @@ export interface GroupResult {
   findings: GroupFinding[];
   /** Lines whose signal ends on one of its inlets, in the document's order. */
   lines: string[];
-  /** Those of them that are Stop or Silent now. */
+  /** Those of them for which the feed as it is set is wrong: what is dead for another reason does not blame the switch. */
   objecting: string[];
   /** What its feed gives to all its lines together. */
   amps: Amps;
@@ -29,6 +30,20 @@ export interface GroupResult {
 
 /** Whether a verdict speaks against the feed as it is: Stop or Silent. */
 export const objects = (verdict: Verdict | undefined): boolean => verdict === 'Stop' || verdict === 'Silent';
+
+/** Findings that another setting of the switch may take away. */
+const OF_THE_FEED = new Set([
+  'unpowered',
+  'ribbon-fed',
+  'element-direct-current',
+  'capsule-overvoltage',
+  'supply-overvoltage',
+  'output-backfeed',
+  'exposed-patch',
+  'feed-overload',
+]);
+const blamesFeed = ({ code, severity }: Finding): boolean =>
+  (severity === 'harm' || severity === 'silent') && OF_THE_FEED.has(code);
 
 const linesOf = (paths: readonly RigPath[], device: Device, group: SwitchGroup): RigPath[] =>
   paths.filter(({ inlet }) => inlet.device === device.id && group.inlets.includes(inlet.inlet));
@@ -60,7 +75,7 @@ export function groupResults(document: RigDocument, paths: readonly RigPath[], l
         verdict: worst ?? 'Clear',
         findings: mine,
         lines: own,
-        objecting: own.filter((id) => objects(results.get(id)?.verdict)),
+        objecting: own.filter((id) => results.get(id)?.findings.some(blamesFeed)),
         amps,
       };
     });
@@ -81,21 +96,21 @@ function deviceFindings(device: Device, groups: { group: SwitchGroup; amps: Amps
     {
       code: 'feed-overload',
       severity: sum > DANGEROUS * limit ? 'harm' : 'watch',
-      what: `All feeds of ${device.name} together give more than it should`,
-      why: `${quantity(sum, 'A')} are drawn over ${groups.filter(({ amps }) => amps > 0).length} switches; ${device.name} has ${quantity(limit, 'A')} for all of them. Its feed may sag on every inlet.`,
+      what: `${device.name}: total phantom current over its limit`,
+      why: `${quantity(sum, 'A')} over ${groups.filter(({ amps }) => amps > 0).length} switches; it can give ${quantity(limit, 'A')}. The feed may sag on every inlet.`,
       numbers: [
         {
           label: 'Feed current of the device',
           value: sum,
           unit: 'A',
-          limit: { label: 'Most for the device', value: limit, basis: feedLimit.basis, where: feedLimit.where },
+          limit: { label: 'Limit of the device', value: limit, basis: feedLimit.basis, where: feedLimit.where },
         },
       ],
-      basis: `computation; most current: ${feedLimit.basis}`,
+      basis: `calculation; limit: ${BASIS_LABELS[feedLimit.basis]}`,
       remedies: groups
         .filter(({ amps }) => amps > 0 && sum - amps <= limit)
         .map(({ group, amps }) => ({
-          label: `Turn ${group.name} off`,
+          label: `Try ${group.name} off`,
           note: `${quantity(amps, 'A')} less`,
           device: device.id,
           group: group.id,

@@ -13,7 +13,7 @@ import type { Edit, FreeInlet } from '../rig/edits';
 import { feedLabel, type FeedName } from '../standards/feeds';
 import { quantity } from '../units/format';
 import { additions } from './additions';
-import { faulty, feedOf, meantFor, nameOf, offeredFeeds, readPart, uncapital, type Case } from './case';
+import { faulty, feedOf, isMicrophone, meantFor, nameOf, offeredFeeds, readPart, uncapital, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
 import { rewirings } from './rewirings';
@@ -40,7 +40,12 @@ function takeOut(at: Case): Remedy[] {
   const { junctions } = at.circuit;
   return at.line.links.flatMap((part, n): Remedy[] => {
     const kind = linkKind(part.kind);
-    if (kind.nature === 'cable' || (at.line.branches ?? []).some((branch) => branch.at === n) || part.entry || part.exit)
+    if (
+      kind.nature === 'cable' ||
+      (at.line.branches ?? []).some((branch) => branch.at === n) ||
+      part.entry ||
+      part.exit
+    )
       return [];
     if (!mate(junctions[n].plug, junctions[n + 1].socket)) return [];
     return [{ by: 'take out', label: `Remove ${nameOf(at.line, n)}`, edits: [{ do: 'remove', at: n }] }];
@@ -78,7 +83,14 @@ function sockets(at: Case, by: 'right socket' | 'move'): Remedy[] {
       const purpose = kind.meantFor(reader(kind, free.inlet), fitted.plug);
       const right = wanted.includes(purpose) && (!wanted.includes(here) || purpose !== here);
       const feed = free.inlet.choices?.feed ?? 'off';
-      const key = [free.switch?.name ?? free.inlet.kind, purpose, feed, JSON.stringify(free.inlet.figures ?? {})].join();
+      const key = [
+        free.switch?.name ?? free.inlet.kind,
+        purpose,
+        feed,
+        JSON.stringify(free.inlet.figures ?? {}),
+      ].join();
+      // A line inlet has neither the gain nor the feed that a microphone wants.
+      if (isMicrophone(at.line) && purpose !== 'microphone' && purpose !== 'plug-in') return [];
       if (right !== (by === 'right socket') || seen.has(key)) return [];
       seen.add(key);
       return [
@@ -97,7 +109,9 @@ function sockets(at: Case, by: 'right socket' | 'move'): Remedy[] {
 function moveNote({ switch: own, inlet }: FreeInlet): string {
   if (!own) return 'free, has no feed';
   const feed = (inlet.choices?.feed ?? 'off') as FeedName;
-  const shares = own.reaches.length ? ` (shares a switch with ${own.reaches.length} ${own.reaches.length === 1 ? 'line' : 'lines'})` : '';
+  const shares = own.reaches.length
+    ? ` (shares a switch with ${own.reaches.length} ${own.reaches.length === 1 ? 'line' : 'lines'})`
+    : '';
   return `free, ${feed === 'off' ? 'feed off now' : `${feedLabel(feed)} on`}${shares}`;
 }
 
@@ -166,6 +180,7 @@ function settings(at: Case): Remedy[] {
       if (!setting || choice === 'lowCut' || now === 'none') return [];
       return options
         .filter(({ value }) => value !== now && value !== 'none')
+        .filter(({ value }) => !(ref === 'inlet' && value === 'line' && isMicrophone(at.line)))
         .map((option) => ({
           by: 'setting' as const,
           label: settingLabel(at, ref, choice, option.value, label, option.label),
@@ -180,7 +195,8 @@ function settingLabel(at: Case, ref: PartRef, choice: string, value: string, lab
   const name = nameOf(at.line, ref);
   switch (choice) {
     case 'battery':
-      if (at.line.source.kind === 'valve-own-supply' && ref === 'source') return `Its supply switched ${value} (record it)`;
+      if (at.line.source.kind === 'valve-own-supply' && ref === 'source')
+        return `Its supply switched ${value} (record it)`;
       return `Battery of ${name} switched ${value} (record it)`;
     case 'feed':
       return value === 'off' ? `Turn ${name} off` : `Set ${name} to ${option}`;
@@ -192,7 +208,7 @@ function settingLabel(at: Case, ref: PartRef, choice: string, value: string, lab
     case 'input':
     case 'output':
     case 'jack':
-      return `Set the ${choice} of ${name} to ${option.split(':')[0]}`;
+      return `Set the ${choice} of ${name} to ${value}`;
     default:
       return `${name}: ${uncapital(label)} ${option}`;
   }
@@ -257,4 +273,3 @@ function feeds(at: Case): Remedy[] {
       edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: feed }],
     }));
 }
-

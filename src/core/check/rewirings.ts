@@ -46,7 +46,8 @@ function boxAtSource(at: Case): Remedy[] {
         : [],
     );
   const box = links.findIndex(({ kind }, n) => n > lead && /direct-box$/.test(kind));
-  if (box >= 0)
+  // A box that others are plugged into stays where it is.
+  if (box >= 0 && !(at.line.branches ?? []).some((branch) => branch.at === box))
     return [
       {
         by: 'take out',
@@ -56,7 +57,7 @@ function boxAtSource(at: Case): Remedy[] {
       },
     ];
   const adapter = links.findIndex(({ kind, choices }) => kind === 'plain-adapter' && choices?.wiring === 'ts-to-xlr');
-  if (adapter < lead) return [];
+  if (adapter < lead || box >= 0) return [];
   const found = fromKit(at, { kind: 'passive-direct-box' });
   return [
     {
@@ -79,7 +80,9 @@ function shorter(at: Case): Remedy[] {
           {
             by: 'cable',
             label: `Use a lead of ${SHORT} m`,
-            edits: [{ do: 'set figure', part: n, figure: 'length', to: { value: SHORT, unit: 'm', basis: 'measured' } }],
+            edits: [
+              { do: 'set figure', part: n, figure: 'length', to: { value: SHORT, unit: 'm', basis: 'measured' } },
+            ],
           },
         ]
       : [],

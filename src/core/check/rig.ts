@@ -76,7 +76,10 @@ export function checkRigLine(document: RigDocument, id: string, judge: Judge = l
     const others = consequences(option(group.feed), option(turn.value as FeedName), id);
     return others ? { ...remedy, others } : remedy;
   };
-  return { ...result, findings: result.findings.map((finding) => ({ ...finding, remedies: finding.remedies.map(told) })) };
+  return {
+    ...result,
+    findings: result.findings.map((finding) => ({ ...finding, remedies: finding.remedies.map(told) })),
+  };
 }
 
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);

@@ -1,7 +1,15 @@
 import type { Edit } from '../rig/edits';
 import type { Case } from './case';
 import type { Checked } from './check';
-import { REMEDY_ORDER, SEVERITIES, VERDICT_ORDER, type Finding, type Remedy, type Verdict } from './finding';
+import {
+  REMEDY_ORDER,
+  SEVERITIES,
+  VERDICT_ORDER,
+  type Finding,
+  type Remedy,
+  type RemedyClass,
+  type Verdict,
+} from './finding';
 import { candidates } from './remedies';
 
 /** Most remedies that are told for a finding. */
@@ -23,8 +31,30 @@ const gone = (finding: Finding, { findings }: Checked): boolean =>
 
 /** Findings as bad as this one that were not there before: a remedy that brings one is none. */
 const brings = (finding: Finding, before: Checked, after: Checked): boolean => {
-  const known = new Set(before.findings.flatMap(({ code, consequences }) => [code, ...(consequences ?? []).map((c) => c.code)]));
-  return after.findings.some((other) => order(other) <= Math.min(order(finding), order({ severity: 'watch' })) && !known.has(other.code));
+  const known = new Set(
+    before.findings.flatMap(({ code, consequences }) => [code, ...(consequences ?? []).map((c) => c.code)]),
+  );
+  return after.findings.some(
+    (other) => order(other) <= Math.min(order(finding), order({ severity: 'watch' })) && !known.has(other.code),
+  );
+};
+
+/** What an engineer would do about a finding, where not everything that happens to make it go away is that. */
+const SENSIBLE: Record<string, readonly RemedyClass[]> = {
+  'feed-not-needed': ['shared switch'],
+  'doubly-powered': ['setting', 'shared switch'],
+  'shared-feeds': ['shared switch', 'add'],
+  'cable-fault': ['cable', 'take out'],
+  'shield-open': ['cable', 'take out', 'setting', 'add'],
+};
+
+/** A bad cable is replaced, not worked around. */
+const BAD_CABLE: readonly RemedyClass[] = ['cable', 'take out', 'shared switch'];
+
+const sensible = (at: Case, { code, part }: Finding, { by }: Remedy): boolean => {
+  const bad = typeof part === 'number' && (at.line.links[part]?.faults?.length ?? 0) > 0;
+  const allowed = bad ? BAD_CABLE : SENSIBLE[code];
+  return !allowed || by === undefined || allowed.includes(by);
 };
 
 /** A remedy that says of something what nobody has tested is no remedy: notes need none. */
@@ -34,11 +64,7 @@ const worthwhile = ({ severity, code }: Finding): boolean => severity !== 'note'
  * Tries what an engineer would try and keeps what really mends each finding without making the line worse: one step, or
  * two where one is not enough, in an engineer's order.
  */
-export function searchRemedies(
-  at: Case,
-  before: Checked,
-  after: (edits: Edit[]) => Checked | undefined,
-): Remedy[][] {
+export function searchRemedies(at: Case, before: Checked, after: (edits: Edit[]) => Checked | undefined): Remedy[][] {
   const wanted = before.findings.some(worthwhile);
   const all = wanted ? candidates(at) : [];
   const judged = all.flatMap((remedy) => {
@@ -49,7 +75,7 @@ export function searchRemedies(
     gone(finding, result) && rank(result.verdict) >= rank(before.verdict) && !brings(finding, before, result);
   return before.findings.map((finding) => {
     if (!worthwhile(finding)) return [];
-    const single = judged.filter(({ result }) => enough(finding, result));
+    const single = judged.filter(({ remedy, result }) => sensible(at, finding, remedy) && enough(finding, result));
     const good = single.filter(({ result }) => works(result.verdict));
     const told = good.length ? good : [...pairs(at, finding, all, after, enough), ...single];
     return inOrder(told.map(({ remedy, result }) => ({ ...remedy, gives: result.verdict })));
@@ -67,15 +93,17 @@ function pairs(
   enough: (finding: Finding, result: Checked) => boolean,
 ): Tried[] {
   if (finding.severity !== 'harm' && finding.severity !== 'silent') return [];
-  const first = all.filter(({ by }) => by === 'add' || by === 'setting' || by === 'cable' || by === 'take out');
-  const second = all.filter(({ by }) => by === 'shared switch' || by === 'setting' || by === 'cable');
+  const possible = all.filter((remedy) => sensible(at, finding, remedy));
+  const first = possible.filter(({ by }) => by === 'add' || by === 'setting' || by === 'cable' || by === 'take out');
+  const second = possible.filter(({ by }) => by === 'shared switch' || by === 'setting' || by === 'cable');
   const found: Tried[] = [];
   let left = MOST_PAIRS;
   for (const a of first)
     for (const b of second) {
       if (a === b || left-- <= 0) continue;
       // The second step is of the line as it is: only those that do not count links may follow a change of them.
-      const counts = (edit: Edit) => !('part' in edit && edit.part === 'inlet') && !('part' in edit && edit.part === 'source');
+      const counts = (edit: Edit) =>
+        !('part' in edit && edit.part === 'inlet') && !('part' in edit && edit.part === 'source');
       if (b.edits.some(counts) && a.edits.some(({ do: what }) => what === 'insert' || what === 'remove')) continue;
       const edits = [...a.edits, ...b.edits];
       const result = after(edits);

@@ -89,8 +89,7 @@ export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoi
       const node = nodes[contact];
       return node === undefined ? undefined : middle.volts(node, nodes[CONNECTORS[plug].reference]);
     },
-    between: ([a, b], frequency) =>
-      decibels(magnitude((frequency === undefined ? middle : at(frequency)).volts(a, b))),
+    between: ([a, b], frequency) => decibels(magnitude((frequency === undefined ? middle : at(frequency)).volts(a, b))),
     shields: junctions.map(({ plug, nodes }) => mains.impedance(nodes[CONNECTORS[plug].reference]).ohms),
     response,
     drawn: () => levels(DRAWN),

@@ -54,7 +54,9 @@ export function solveLine(line: Line, peakTarget: number, wiring: Wiring = {}): 
   const powered = supplies.every(({ state }) => state !== 'dead') && !batteryFlat(line);
   // Many a question is about direct current alone: the signal is read when somebody asks for it.
   const signal = once(() => readSignal(line, circuit, point));
-  const level = once(() => (powered && signal().alongPath > LOST ? plan(line, signal(), peakTarget, circuit.junctions.at(-1)!.plug) : undefined));
+  const level = once(() =>
+    powered && signal().alongPath > LOST ? plan(line, signal(), peakTarget, circuit.junctions.at(-1)!.plug) : undefined,
+  );
   return {
     line,
     circuit,

@@ -75,8 +75,6 @@ export interface Wiring {
 export const EARTH: Node = 'earth';
 /** From a device's ground to the earth contact of its plug, lead included (common practice: at most 0.1 Ω each). */
 export const EARTH_LEAD = 0.2;
-/** What is left between a floating device and everything else: its mains filter or nothing but air (assumed). */
-export const LEAKAGE = 100e6;
 
 /** What a part leaves behind besides circuit elements. */
 export interface Notes {
@@ -155,10 +153,9 @@ export class Bench implements Reader {
     this.net.join(node, this.gnd);
   }
 
-  /** Joins a case to mains earth where that is so; a floating one keeps what leaks. */
+  /** Joins a case to mains earth where that is so; a floating one has nothing but its shield. */
   earth(node: Node, grounding: string): void {
     if (grounding === 'earthed') this.resistor('earth', node, EARTH, EARTH_LEAD);
-    else this.resistor('leakage', node, EARTH, LEAKAGE);
   }
 
   resistor(name: string, a: Node, b: Node, ohms: number): void {

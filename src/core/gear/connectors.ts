@@ -107,6 +107,7 @@ const shape = (id: ConnectorId) => ['', '', 'TS', 'TRS', 'TRRS'][CONNECTORS[id].
 /** Socket contact to plug contact, or undefined if the plug does not go in. */
 export function mate(plug: ConnectorId, socket: ConnectorId): Partial<Record<Contact, Contact>> | undefined {
   if (CONNECTORS[plug].size !== CONNECTORS[socket].size) return undefined;
-  if (!/^(ts|trs|trrs)/.test(plug)) return Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, contact]));
+  if (!/^(ts|trs|trrs)/.test(plug))
+    return Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, contact]));
   return JACKS[`${shape(plug)}>${shape(socket)}`];
 }

@@ -1,5 +1,5 @@
 import { GROUND, NetlistBuilder, type Netlist, type Node } from '../circuit';
-import { Bench, EARTH, EARTH_LEAD, LEAKAGE, reader, type Notes, type Terminals, type Wiring } from './bench';
+import { Bench, EARTH, EARTH_LEAD, reader, type Notes, type Terminals, type Wiring } from './bench';
 import { inletKind, linkKind, sourceKind } from './catalogue';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from './connectors';
 import type { Branch, Grounding, Line, Part, PartRef, PathLink } from './part';
@@ -71,7 +71,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
   let expectedGain = 0;
 
   const grounds = new Map<string, Node>();
-  /** The ground of a device: one node however many of its inlets are on this line, joined to mains earth or all but free. */
+  /** The ground of a device: one node however many of its inlets are on this line, joined to mains earth or free. */
   const groundOf = (device: string | undefined, node: Node, grounding: Grounding = 'unknown'): Node => {
     const known = device === undefined ? undefined : grounds.get(device);
     if (known) return known;
@@ -79,14 +79,10 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
     toEarth(node, grounding);
     return node;
   };
-  const toEarth = (node: Node, grounding: Grounding = 'unknown') =>
-    net.add({
-      type: 'resistor',
-      name: `inlet.${node}.earth`,
-      a: node,
-      b: EARTH,
-      ohms: grounding === 'earthed' ? EARTH_LEAD : LEAKAGE,
-    });
+  const toEarth = (node: Node, grounding: Grounding = 'unknown') => {
+    if (grounding !== 'earthed') return;
+    net.add({ type: 'resistor', name: `inlet.${node}.earth`, a: node, b: EARTH, ohms: EARTH_LEAD });
+  };
   if (line.device !== undefined) grounds.set(line.device, GROUND);
 
   /** What is noted about a part of the line itself, or of a branch. */

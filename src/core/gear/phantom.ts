@@ -8,16 +8,18 @@ import type { Limit, Rail, SupplyStake } from './stakes';
 
 /** The electronics fall out of regulation over about this much. */
 const KNEE = 0.5;
-/** Coupling capacitors, large enough not to show below 20 Hz. */
-const LARGE = 100e-6;
+/** Coupling capacitors of an output (common practice: 10 to 47 µF). */
+const LARGE = 22e-6;
 /** What filters the inner rail (common practice). */
 const FILTER = 47e-6;
 /** Electronics stop working somewhere above half of what they need (common practice). */
 const STOPS = 0.55;
 
-
 /** What a part in the middle of a line needs at its pins, and the most it stands, in volts. */
-export const pinFigures = (needs: number, stops: number): Record<'needs' | 'stops' | 'stands' | 'reverse', FigureSpec> => {
+export const pinFigures = (
+  needs: number,
+  stops: number,
+): Record<'needs' | 'stops' | 'stands' | 'reverse', FigureSpec> => {
   const volts = (label: string, min: number, max: number, value: number, help?: string): FigureSpec => ({
     label,
     unit: 'V',
@@ -155,7 +157,9 @@ export function greatestOutput(bench: Bench, what: string, ohms = 2000): void {
     between: [bench.out('2'), bench.out('3')],
     volts,
     because: stated ? 'as its sheet says' : `its ${(amps * 1e3).toFixed(1)} mA drive no more into ${ohms / 1000} kΩ`,
-    ...(stated ? { basis: bench.limit('maxOutput').basis, where: bench.limit('maxOutput').where } : { basis: 'common practice' as const }),
+    ...(stated
+      ? { basis: bench.limit('maxOutput').basis, where: bench.limit('maxOutput').where }
+      : { basis: 'common practice' as const }),
   });
 }
 

@@ -28,7 +28,10 @@ export const soundFigures = (sensitivity: number, loudness: number, loudest: num
     max: 180,
     typical: { value: loudest, basis: 'common practice' },
   },
-  measuredAt: distanceFigure('Distance where the expected SPL was measured', 'Leave blank if it was measured at the microphone.'),
+  measuredAt: distanceFigure(
+    'Distance where the expected SPL was measured',
+    'Leave blank if it was measured at the microphone.',
+  ),
   distance: distanceFigure(
     'Distance of the microphone',
     'Double the distance is 6 dB less outdoors, less than that in a room.',

@@ -56,6 +56,9 @@ export function levelPlan(
     gainMin,
     gainMax,
     reaches: atNoGain + Math.min(Math.max(gainNeeded, gainMin), gainMax),
-    sourceMargin: source.from === 'sensitivity' ? source.read.value('loudest') + (source.pad ?? 0) - soundLevel(source.read) : undefined,
+    sourceMargin:
+      source.from === 'sensitivity'
+        ? source.read.value('loudest') + (source.pad ?? 0) - soundLevel(source.read)
+        : undefined,
   };
 }

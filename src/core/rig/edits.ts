@@ -1,4 +1,14 @@
-import { choose, partAt, withPart, type FeedSwitch, type Figure, type Grounding, type Line, type Part, type PartRef } from '../gear';
+import {
+  choose,
+  partAt,
+  withPart,
+  type FeedSwitch,
+  type Figure,
+  type Grounding,
+  type Line,
+  type Part,
+  type PartRef,
+} from '../gear';
 import type { InletRef } from './document';
 
 /** An inlet that nothing is plugged into, as a line would find it. */
@@ -56,7 +66,14 @@ function applyEdit(line: Line, edit: Edit): Line {
     case 'rename':
       return { ...line, name: edit.name };
     case 'move':
-      return { ...line, inlet: edit.inlet, switch: edit.switch, device: edit.device, ground: edit.ground, run: edit.run };
+      return {
+        ...line,
+        inlet: edit.inlet,
+        switch: edit.switch,
+        device: edit.device,
+        ground: edit.ground,
+        run: edit.run,
+      };
     case 'separate':
       return separate(line, edit);
   }

@@ -183,10 +183,7 @@ export function jsonSchema(): Schema {
         version: { const: VERSION },
         name,
         note: text(2000),
-        schools: object(
-          Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)])),
-          [],
-        ),
+        schools: object(Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)])), []),
         devices: { type: 'array', items: { $ref: '#/$defs/device' }, maxItems: MOST_DEVICES },
         lines: {
           type: 'array',

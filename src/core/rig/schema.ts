@@ -89,7 +89,9 @@ function school(name: SchoolName): Joi.Schema {
   return Joi.string().custom((value: string, helpers) =>
     values.includes(value) || (/^-?\d+(\.\d+)?$/.test(value) && Number(value) >= min && Number(value) <= max)
       ? value
-      : helpers.message({ custom: `{{#label}} must be one of ${values.join(', ')}, or a figure from ${min} to ${max} ${unit}` }),
+      : helpers.message({
+          custom: `{{#label}} must be one of ${values.join(', ')}, or a figure from ${min} to ${max} ${unit}`,
+        }),
   );
 }
 
@@ -98,11 +100,7 @@ const schema = Joi.object({
   version: Joi.valid(VERSION).required(),
   name: text(80).required(),
   note: text(2000).allow(''),
-  schools: Joi.object(
-    Object.fromEntries(
-      SCHOOL_NAMES.map((name) => [name, school(name)]),
-    ),
-  ),
+  schools: Joi.object(Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)]))),
   devices: Joi.array().items(device).max(MOST_DEVICES).unique('id').required(),
   lines: Joi.array().items(line).max(MOST_LINES).unique('id').required(),
   ...arrangementFields,

@@ -25,7 +25,7 @@ export const Why = memo(function Why({ result, onApply, onAnswer }: Props) {
       {result.findings.length === 0 && (
         <Box component="li">
           <Typography variant="body1">
-            Nothing speaks against this line: every part gets what it needs and stands what it gets.
+            No problems found. Every part gets the power it needs, and nothing gets more than it is rated for.
           </Typography>
         </Box>
       )}
@@ -43,7 +43,7 @@ export const Why = memo(function Why({ result, onApply, onAnswer }: Props) {
 });
 
 function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit<Props, 'result'>) {
-  const { what, why, numbers, remedies, answers, basis, school, severity } = finding;
+  const { what, why, numbers, remedies, answers, basis, school, severity, consequences, look, assumed } = finding;
   return (
     <Box component="article" aria-label={what}>
       {severity === 'note' ? (
@@ -97,20 +97,31 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
       )}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
         {school
-          ? `School: ${SCHOOLS[school.name].question.toLowerCase()}, “${schoolLabel(school.name, school.choice)}”`
-          : `Rests on ${basis}`}
+          ? `Your school: ${SCHOOLS[school.name].question}, “${schoolLabel(school.name, school.choice)}”`
+          : `Based on: ${basis}`}
+        {assumed && ` The limit is assumed: nobody has confirmed it.`}
       </Typography>
+      {consequences && consequences.length > 0 && (
+        <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.5 }}>
+          Because of this: {consequences.map((each) => each.what).join('; ')}.
+        </Typography>
+      )}
+      {look && (
+        <Typography variant="body2" component="p" sx={{ mt: 0.75 }}>
+          No single change here fixes it. {look}
+        </Typography>
+      )}
       {remedies.length > 0 && (
         <Stack spacing={0.75} sx={{ mt: 1.25 }}>
           {remedies.map((remedy) => (
-            <RemedyButton key={remedy.label + remedy.note} remedy={remedy} onApply={onApply} />
+            <RemedyButton key={JSON.stringify(remedy.edits)} remedy={remedy} onApply={onApply} />
           ))}
         </Stack>
       )}
       {answers && answers.length > 0 && (
         <Box sx={{ mt: 1.25 }}>
           <Typography variant="caption" color="textSecondary" component="p">
-            Ask the manual or the maker, and record the answer:
+            Check the manual or ask the maker, then record:
           </Typography>
           <Stack spacing={0.75} sx={{ mt: 0.5 }}>
             {answers.map((answer) => (

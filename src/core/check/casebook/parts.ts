@@ -55,9 +55,16 @@ export const open = (contact: '1' | '2' | '3' | 'T' | 'R' | 'S', at?: number): F
   contact,
   ...(at !== undefined && { at }),
 });
-export const short = (a: '1' | '2' | '3' | 'T' | 'R' | 'S', b: '1' | '2' | '3' | 'T' | 'R' | 'S'): Fault => ({ type: 'shorted', contacts: [a, b] });
+export const short = (a: '1' | '2' | '3' | 'T' | 'R' | 'S', b: '1' | '2' | '3' | 'T' | 'R' | 'S'): Fault => ({
+  type: 'shorted',
+  contacts: [a, b],
+});
 export const swap = (a: '1' | '2' | '3', b: '1' | '2' | '3'): Fault => ({ type: 'swapped', contacts: [a, b] });
-export const leak = (a: '1' | '2' | '3', b: '1' | '2' | '3', ohms: number): Fault => ({ type: 'leaky', contacts: [a, b], ohms });
+export const leak = (a: '1' | '2' | '3', b: '1' | '2' | '3', ohms: number): Fault => ({
+  type: 'leaky',
+  contacts: [a, b],
+  ohms,
+});
 
 export const adapter = (wiring: string): Part => part('plain-adapter', { wiring });
 export const converter = part('plug-in-converter');
@@ -86,7 +93,8 @@ export const preamplifier = (settings: Record<string, string> = {}, gain = 40): 
 export const attenuator = (ends = 'mini'): Part => part('attenuating-lead', { ends });
 export const isolatingLead = (ends = 'mini-to-jack'): Part => part('isolating-lead', { ends });
 
-export const xlrIn = (feed = 'off', choices: Record<string, string> = {}): Part => part('three-pin', { feed, ...choices });
+export const xlrIn = (feed = 'off', choices: Record<string, string> = {}): Part =>
+  part('three-pin', { feed, ...choices });
 export const comboIn = (jack = 'line', feed = 'off'): Part => part('combo', { jack, feed });
 export const lineJack = part('balanced-jack');
 export const lineXlr = part('xlr-line');

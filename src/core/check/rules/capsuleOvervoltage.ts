@@ -38,7 +38,9 @@ export const capsuleOvervoltage: Rule = {
           code: 'capsule-overvoltage',
           severity: 'harm',
           part: stake.part,
-          what: reversed ? `${rounded(size, 'V')} the wrong way round on the capsule` : 'Too much voltage on the capsule',
+          what: reversed
+            ? `${rounded(size, 'V')} the wrong way round on the capsule`
+            : 'Too much voltage on the capsule',
           why: reversed
             ? `The capsule has −${quantity(size, 'V')}: its common contact is fed and its signal contact grounded. It is ${ratedFor(limit, 'V')}${limit === stake.stands ? '' : ' in that direction'}.${turnedOff(at)}`
             : `${quantity(size, 'V')} on a capsule ${ratedFor(limit, 'V')}.${turnedOff(at)}`,

@@ -22,4 +22,5 @@ export const doesNotFit: Rule = {
     }),
 };
 
-const article = (label: string): string => `${/^(XLR|RCA|mini)/.test(label) ? (label.startsWith('m') ? 'a' : 'an') : 'a'} ${label}`;
+const article = (label: string): string =>
+  `${/^(XLR|RCA|mini)/.test(label) ? (label.startsWith('m') ? 'a' : 'an') : 'a'} ${label}`;

@@ -38,7 +38,11 @@ const severityOf = (at: Case, stake: WindingStake): Severity =>
 function reason(at: Case, stake: WindingStake): string {
   const culprit = cause(at, stake);
   if (culprit) return `A fault in ${culprit} grounds one leg. With a good cable no DC flows.`;
-  if (characterOf(at.line) === 'passive ribbon' && readPart(at.line, 'source').choice('tap') === 'grounded' && stake.part === 'source')
+  if (
+    characterOf(at.line) === 'passive ribbon' &&
+    readPart(at.line, 'source').choice('tap') === 'grounded' &&
+    stake.part === 'source'
+  )
     return (
       'The centre tap is on pin 1. While both legs are equal the halves cancel in the core; a fault, unequal legs, ' +
       'or a plug that makes one leg first sends it through one half alone, and the ribbon feels that.'

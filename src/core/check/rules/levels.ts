@@ -63,9 +63,7 @@ export const headroomShort: Rule = {
           code: 'headroom-short',
           severity: over > GUESSED ? 'watch' : 'note',
           part: 'inlet',
-          what: clips
-            ? `Inlet clips at minimum gain`
-            : `Peaks ${rounded(over, 'dB')} over target at minimum gain`,
+          what: clips ? `Inlet clips at minimum gain` : `Peaks ${rounded(over, 'dB')} over target at minimum gain`,
           why: `They arrive at ${quantity(level.inlet, 'dBu')} and reach ${quantity(level.reaches, 'dBFS')} with ${quantity(level.gainMin, 'dB')} of gain; the target is ${quantity(level.target, 'dBFS')}.`,
           numbers: [
             {
@@ -122,4 +120,3 @@ export const linkClips: Rule = {
     });
   },
 };
-

@@ -12,7 +12,12 @@ const TIED = 0.05;
 const GROUND = 30;
 
 /** Contacts that carry a balanced signal in a cable with that plug. */
-const LEGS: Partial<Record<string, [string, string]>> = { xlr3: ['2', '3'], xlr5: ['2', '3'], trs635: ['T', 'R'], trs35: ['T', 'R'] };
+const LEGS: Partial<Record<string, [string, string]>> = {
+  xlr3: ['2', '3'],
+  xlr5: ['2', '3'],
+  trs635: ['T', 'R'],
+  trs35: ['T', 'R'],
+};
 
 /** Whether the cable at a position carries its signal without balance, judged at its inlet end. */
 function unbalanced(at: Case, link: number): boolean {

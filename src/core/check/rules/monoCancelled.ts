@@ -20,7 +20,10 @@ export function cancels({ circuit, signal }: Case): boolean {
   });
   if (!hot || !cold) return false;
   const least = Math.min(magnitude(hot), magnitude(cold));
-  return decibels(least) - circuit.expectedGain > LOST && magnitude({ re: hot.re - cold.re, im: hot.im - cold.im }) < 0.1 * least;
+  return (
+    decibels(least) - circuit.expectedGain > LOST &&
+    magnitude({ re: hot.re - cold.re, im: hot.im - cold.im }) < 0.1 * least
+  );
 }
 
 const isStereo = (at: Case): boolean => {

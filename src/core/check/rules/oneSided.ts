@@ -27,9 +27,10 @@ export const oneSided: Rule = {
           severity: monoByPlug(at) ? 'note' : 'watch',
           part: 'inlet',
           what: `Signal on the ${channels[best].name} channel only`,
-          why: Number.isFinite(below) && below > -100
-            ? `The ${channel.name} channel is ${rounded(-below, 'dB')} lower.`
-            : `The ${channel.name} channel's contact is grounded or free.`,
+          why:
+            Number.isFinite(below) && below > -100
+              ? `The ${channel.name} channel is ${rounded(-below, 'dB')} lower.`
+              : `The ${channel.name} channel's contact is grounded or free.`,
           basis: 'the calculated response at 1 kHz',
           look: 'Set the recorder to mono, or use a plug with three contacts.',
         }),

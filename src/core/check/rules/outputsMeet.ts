@@ -1,4 +1,15 @@
-import { CONNECTORS, asDrawn, lineCircuit, linkKind, reader, sourceKind, padOf, type Branch, type Line, type Part } from '../../gear';
+import {
+  CONNECTORS,
+  asDrawn,
+  lineCircuit,
+  linkKind,
+  reader,
+  sourceKind,
+  padOf,
+  type Branch,
+  type Line,
+  type Part,
+} from '../../gear';
 import { sourceVolts } from '../../level/plan';
 import { magnitude, operatingPoint, smallSignal } from '../../circuit';
 import { finding, heldAgainst, nameOf, quantity, type Case, type Rule } from '../case';

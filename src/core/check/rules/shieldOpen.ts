@@ -57,7 +57,9 @@ export const shieldOpen: Rule = {
           ? `Pin 1 doesn't reach the inlet's ground${found.ohms > OPEN_CIRCUIT ? '' : ` (${quantity(found.ohms, 'Ω')})`}: ${isMicrophone(at.line) ? 'hum, and no phantom.' : 'hum.'}`
           : returned(at, broken!),
         numbers:
-          found && found.ohms <= OPEN_CIRCUIT ? [{ label: 'Shield to ground, 50 Hz', value: found.ohms, unit: 'Ω' }] : [],
+          found && found.ohms <= OPEN_CIRCUIT
+            ? [{ label: 'Shield to ground, 50 Hz', value: found.ohms, unit: 'Ω' }]
+            : [],
         basis: 'the calculated impedance at 50 Hz',
         look: 'Another cable; never rely on what else happens to join the grounds.',
       }),

@@ -60,8 +60,6 @@ export const shortedPath: Rule = {
   judge(at) {
     const found = loss(at);
     if (found?.how !== 'short') return [];
-    return [
-      lost(at, 'shorted-path', 'Signal shorted', `${quantity(found.ohms, 'Ω')} between the legs.`, found.ohms),
-    ];
+    return [lost(at, 'shorted-path', 'Signal shorted', `${quantity(found.ohms, 'Ω')} between the legs.`, found.ohms)];
   },
 };

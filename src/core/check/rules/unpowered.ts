@@ -7,7 +7,10 @@ const NOTHING = 0.05;
 
 export const unpowered: Rule = {
   code: 'unpowered',
-  judge: (at) => [...at.supplies.filter(({ state }) => state === 'dead').map((supply) => dead(at, supply)), ...flat(at)],
+  judge: (at) => [
+    ...at.supplies.filter(({ state }) => state === 'dead').map((supply) => dead(at, supply)),
+    ...flat(at),
+  ],
 };
 
 function dead(at: Case, { stake, volts, pins, reversed }: SupplyState): Finding {
@@ -49,7 +52,9 @@ function flat(at: Case): Finding[] {
       severity: 'silent',
       part: 'source',
       what:
-        at.line.source.kind === 'valve-own-supply' ? 'Its supply is missing or off' : 'Battery missing, flat or switched off',
+        at.line.source.kind === 'valve-own-supply'
+          ? 'Its supply is missing or off'
+          : 'Battery missing, flat or switched off',
       why: 'It runs on that only; phantom won’t help.',
       basis: 'as entered for the source',
     }),

@@ -19,7 +19,13 @@ export function misplaced({ circuit, signal }: Case): number | undefined {
     : undefined;
 }
 
-const NAMES: Partial<Record<Contact, string>> = { T: 'tip', R: 'ring', R1: 'first ring', R2: 'second ring', S: 'sleeve' };
+const NAMES: Partial<Record<Contact, string>> = {
+  T: 'tip',
+  R: 'ring',
+  R1: 'first ring',
+  R2: 'second ring',
+  S: 'sleeve',
+};
 
 export const wrongContact: Rule = {
   code: 'wrong-contact',

@@ -80,7 +80,11 @@ export const insert: InletKind = {
   label: 'Insert socket (tip send, ring return)',
   summary: 'Line send on the tip, return on the ring of one 6.35 mm TRS socket; only the return is an input.',
   sockets: ['trs635'],
-  figures: { jackResistance: jackResistance('Input resistance of the return', 10), ...couplingFigures(10), ...LINE_LEVELS },
+  figures: {
+    jackResistance: jackResistance('Input resistance of the return', 10),
+    ...couplingFigures(10),
+    ...LINE_LEVELS,
+  },
   choices: { ...levelChoices, clamps: clampChoice },
   meantFor: () => 'line',
   build(bench) {

@@ -20,8 +20,9 @@ export const XLR = { hot: '2', cold: '3', reference: '1' } as const;
 const inputChoice = setting(
   'XLR set to',
   [
-    ['microphone', 'microphone'],
-    ['line', 'line: no feed, more headroom'],
+    ['none', 'microphone; it has no switch'],
+    ['microphone', 'there is a switch: microphone'],
+    ['line', 'there is a switch: line, no feed, more headroom'],
   ],
   'The microphone/line switch or menu of this inlet.',
 );
@@ -73,7 +74,11 @@ export const combo: InletKind = {
     ...lineFigures,
     jackResistance: jackResistance('Input resistance of the jack', 20),
     ...figuresOf('jack', 'jack as line input', LINE_LEVELS),
-    ...figuresOf('instrument', 'jack as instrument input', levelFigures(50, 12, { ein: -112, einLow: -98, range: 112 })),
+    ...figuresOf(
+      'instrument',
+      'jack as instrument input',
+      levelFigures(50, 12, { ein: -112, einLow: -98, range: 112 }),
+    ),
   },
   choices: {
     ...choices,
@@ -120,7 +125,13 @@ export const intercomLine: InletKind = {
   caution: 'Never plug a microphone into a party line: 30 V stand on one pin only.',
   sockets: ['xlr3'],
   figures: {
-    feedVolts: { label: 'Voltage on pin 2', unit: 'V', min: 5, max: 48, typical: { value: INTERCOM.volts, basis: 'common practice' } },
+    feedVolts: {
+      label: 'Voltage on pin 2',
+      unit: 'V',
+      min: 5,
+      max: 48,
+      typical: { value: INTERCOM.volts, basis: 'common practice' },
+    },
     ...couplingFigures(47),
     ...levelFigures(30, 4, { ein: -90, einLow: -85, range: 80 }),
   },

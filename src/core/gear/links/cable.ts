@@ -61,30 +61,30 @@ const TYPICAL = { microphone: 80e-12, instrument: 120e-12 };
 
 /** A length of cable with its faults. */
 export function buildCable(bench: Bench, connector: ConnectorId): void {
-    const { contacts, reference } = CONNECTORS[connector];
-    const length = bench.value('length');
-    const wire = Math.max(length * bench.value('resistance'), 1e-4);
-    const arrives = arrivals(bench, contacts);
-    for (const contact of contacts) {
-      const open = bench.faults.find((fault) => fault.type === 'open' && fault.contact === contact);
-      const at = open?.type === 'open' ? Math.min(Math.max((open.at ?? length) / length, 0), 1) : 1;
-      bench.path({ from: contact, to: arrives(contact), look: open ? 'open' : 'wire', at });
-      if (!open) bench.resistor(`wire.${contact}`, bench.in(contact), bench.out(arrives(contact)), wire);
-    }
-    // Half of the capacitance at each end; for a broken conductor as much as is left on either side of the break.
-    const typical = connector === 'ts635' ? TYPICAL.instrument : TYPICAL.microphone;
-    const total = length * (bench.optional('capacitance') ?? typical);
-    const others = contacts.filter((contact) => contact !== reference);
-    const pairs = others.flatMap((contact, n): [Contact, Contact][] => [
-      [contact, reference],
-      ...others.slice(n + 1).map((other): [Contact, Contact] => [contact, other]),
-    ]);
-    for (const [a, b] of pairs) {
-      const near = nearShare(bench, a, b, length);
-      bench.capacitor(`near.${a}${b}`, bench.in(a), bench.in(b), total * near);
-      bench.capacitor(`far.${a}${b}`, bench.out(arrives(a)), bench.out(arrives(b)), total * (1 - near));
-    }
-    bridges(bench, contacts);
+  const { contacts, reference } = CONNECTORS[connector];
+  const length = bench.value('length');
+  const wire = Math.max(length * bench.value('resistance'), 1e-4);
+  const arrives = arrivals(bench, contacts);
+  for (const contact of contacts) {
+    const open = bench.faults.find((fault) => fault.type === 'open' && fault.contact === contact);
+    const at = open?.type === 'open' ? Math.min(Math.max((open.at ?? length) / length, 0), 1) : 1;
+    bench.path({ from: contact, to: arrives(contact), look: open ? 'open' : 'wire', at });
+    if (!open) bench.resistor(`wire.${contact}`, bench.in(contact), bench.out(arrives(contact)), wire);
+  }
+  // Half of the capacitance at each end; for a broken conductor as much as is left on either side of the break.
+  const typical = connector === 'ts635' ? TYPICAL.instrument : TYPICAL.microphone;
+  const total = length * (bench.optional('capacitance') ?? typical);
+  const others = contacts.filter((contact) => contact !== reference);
+  const pairs = others.flatMap((contact, n): [Contact, Contact][] => [
+    [contact, reference],
+    ...others.slice(n + 1).map((other): [Contact, Contact] => [contact, other]),
+  ]);
+  for (const [a, b] of pairs) {
+    const near = nearShare(bench, a, b, length);
+    bench.capacitor(`near.${a}${b}`, bench.in(a), bench.in(b), total * near);
+    bench.capacitor(`far.${a}${b}`, bench.out(arrives(a)), bench.out(arrives(b)), total * (1 - near));
+  }
+  bridges(bench, contacts);
 }
 
 /** Where each conductor ends: elsewhere if two are swapped. */

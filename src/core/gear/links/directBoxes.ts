@@ -108,8 +108,7 @@ export const stereoDirectBox: LinkKind = {
   ...passiveDirectBox,
   kind: 'stereo-direct-box',
   label: 'Stereo direct box, one channel',
-  summary:
-    'One of the two passive direct boxes in a common housing; left and right each have their own transformer.',
+  summary: 'One of the two passive direct boxes in a common housing; left and right each have their own transformer.',
 };
 
 export const activeDirectBox: LinkKind = {

@@ -26,7 +26,13 @@ export const attenuatingLead: LinkKind = {
   nature: 'blocks feed',
   planning: { complexity: 3, adapts: true },
   figures: {
-    attenuation: { label: 'Attenuation', unit: 'dB', min: 10, max: 60, typical: { value: 25, basis: 'common practice' } },
+    attenuation: {
+      label: 'Attenuation',
+      unit: 'dB',
+      min: 10,
+      max: 60,
+      typical: { value: 25, basis: 'common practice' },
+    },
   },
   choices: { ends },
   ends: (part) => connectors(part.choice('ends')),

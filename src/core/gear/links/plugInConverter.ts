@@ -12,8 +12,7 @@ export const plugInConverter: LinkKind = {
   role: 'link',
   kind: 'plug-in-converter',
   label: 'Phantom to plug-in-power adapter',
-  summary:
-    'Takes phantom from the inlet, gives a lavalier its few volts, and keeps the phantom away from it.',
+  summary: 'Takes phantom from the inlet, gives a lavalier its few volts, and keeps the phantom away from it.',
   nature: 'blocks feed',
   planning: { complexity: 4, adapts: true },
   figures: {

@@ -9,7 +9,8 @@ export const preamplifier: LinkKind = {
   role: 'link',
   kind: 'preamplifier',
   label: 'Preamplifier or field mixer',
-  summary: 'Amplifies before the recorder; its settings decide what arrives: input on microphone or line, output level.',
+  summary:
+    'Amplifies before the recorder; its settings decide what arrives: input on microphone or line, output level.',
   nature: 'supply',
   planning: { complexity: 5, leftAlone: true },
   figures: {
@@ -80,8 +81,20 @@ export const preamplifier: LinkKind = {
       ['2', 0.5],
       ['3', -0.5],
     ] as const) {
-      bench.amplifier(`drive${pin}`, bench.node(`drive${pin}`), pin1, bench.node('heard'), bench.node('in3'), share * gain);
-      bench.resistor(`output${pin}`, bench.node(`drive${pin}`), bench.node(`coupled${pin}`), bench.value('outputResistance') / 2);
+      bench.amplifier(
+        `drive${pin}`,
+        bench.node(`drive${pin}`),
+        pin1,
+        bench.node('heard'),
+        bench.node('in3'),
+        share * gain,
+      );
+      bench.resistor(
+        `output${pin}`,
+        bench.node(`drive${pin}`),
+        bench.node(`coupled${pin}`),
+        bench.value('outputResistance') / 2,
+      );
       bench.capacitor(`out${pin}`, bench.node(`coupled${pin}`), bench.out(pin), 100e-6);
       bench.path({ from: pin, to: pin, look: 'amplifier' });
     }

@@ -30,12 +30,16 @@ export function electretContacts(connector: string): { hot: Contact[]; common: C
   if (connector === 'trrs35') return { hot: ['S'], common: 'R2' };
   if (connector === 'trrs35-omtp') return { hot: ['R2'], common: 'S' };
   if (connector === 'mini-xlr') return { hot: ['3'], common: '1', power: '2' };
-  return { hot: connector === 'trs35-both' ? ['T', 'R'] : ['T'], common: 'S', ...(connector === 'trs35-tip' && { power: 'R' }) };
+  return {
+    hot: connector === 'trs35-both' ? ['T', 'R'] : ['T'],
+    common: 'S',
+    ...(connector === 'trs35-tip' && { power: 'R' }),
+  };
 }
 
 /** What people call the contacts an electret uses. */
 export const contactName = (contact: Contact): string =>
-  ({ S: 'the sleeve', R2: 'the second ring', R: 'the ring', '2': 'pin 2', '3': 'pin 3' } as Record<string, string>)[
+  (({ S: 'the sleeve', R2: 'the second ring', R: 'the ring', '2': 'pin 2', '3': 'pin 3' }) as Record<string, string>)[
     contact
   ] ?? 'the tip';
 

@@ -36,7 +36,12 @@ const DRIVES: Record<string, Drives> = {
   'trs35-dual': { reference: 'S', hot: 'T', also: 'R' },
 };
 
-export const outputFigures = (ohms: number, level: number, noise: number, lowest: number): Record<string, FigureSpec> => ({
+export const outputFigures = (
+  ohms: number,
+  level: number,
+  noise: number,
+  lowest: number,
+): Record<string, FigureSpec> => ({
   outputResistance: resistance('Output resistance', ohms),
   outputLevel: {
     label: 'Peak output level',
@@ -115,7 +120,12 @@ export function buildOutput(bench: Bench): void {
     direct.push(...made.outputs);
   }
   if (outer.length)
-    bench.stake({ type: 'output capacitor', what: 'the output capacitor', stands: bench.limit('stands'), between: outer });
+    bench.stake({
+      type: 'output capacitor',
+      what: 'the output capacitor',
+      stands: bench.limit('stands'),
+      between: outer,
+    });
   if (direct.length)
     bench.stake({
       type: 'output',

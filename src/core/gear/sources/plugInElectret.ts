@@ -2,7 +2,14 @@ import { reverseFigure } from '../phantom';
 import type { FigureSpec } from '../figures';
 import type { SourceKind } from '../part';
 import { choice, selfNoiseFigure, soundFigures } from '../shared';
-import { buildCapsule, buildThreeWire, contactName, electretConnectors, electretContacts, electretPlug } from './electret';
+import {
+  buildCapsule,
+  buildThreeWire,
+  contactName,
+  electretConnectors,
+  electretContacts,
+  electretPlug,
+} from './electret';
 
 const volts = (label: string, min: number, max: number, value: number): FigureSpec => ({
   label,

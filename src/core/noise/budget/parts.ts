@@ -66,7 +66,10 @@ export function noiseParts(solved: Solved, gain: Decibels, room: Room): { parts:
     }
   });
 
-  const { amplifier, converter, doubt } = inletNoise(inletReader(inletKind(line.inlet.kind), line.inlet, circuit.junctions.at(-1)!.plug), gain);
+  const { amplifier, converter, doubt } = inletNoise(
+    inletReader(inletKind(line.inlet.kind), line.inlet, circuit.junctions.at(-1)!.plug),
+    gain,
+  );
   add('preamplifier', 'inlet', () => amplifier / WIDTH);
   add('converter', 'inlet', () => converter / WIDTH);
   const cut = highPass(lowCutOf(inletKind(line.inlet.kind), line.inlet));
