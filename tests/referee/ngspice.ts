@@ -50,6 +50,20 @@ async function run(text: string): Promise<Map<string, unknown[]>> {
   return new Map(data.map(({ name, values }) => [name.toLowerCase(), values]));
 }
 
+/** What ngspice finds for a circuit that somebody wrote down by hand: real values by vector, in lower case. */
+export async function byHand(text: string): Promise<(vector: string) => number[]> {
+  const found = await run(`${text.trim()}\n.end\n`);
+  return (vector) => {
+    const values = found.get(vector.toLowerCase());
+    if (!values) throw new Error(`no ${vector} among ${[...found.keys()].join(', ')}`);
+    return values.map((value) => {
+      if (typeof value === 'number') return value;
+      const { real, img } = value as { real: number; img: number };
+      return Math.hypot(real, img);
+    });
+  };
+}
+
 /** Every node of a netlist by its final name, ground excluded. */
 export const nodesOf = (netlist: Netlist): Node[] => operatingPoint(netlist).system.nodes;
 

@@ -77,16 +77,8 @@ const order = (severity: Severity): number => SEVERITIES.indexOf(severity);
 const feeds = (box: Finding, fed: Finding): boolean =>
   box.code === 'unpowered' && fed.code === 'unpowered' && typeof box.part === 'number' && fed.part === 'source';
 
-/** What a bad cable is named by; other findings of a Watch say less than that it is bad. */
-const TELLING = new Set([
-  'leg-lost',
-  'reversed',
-  'shield-open',
-  'underpowered',
-  'one-sided',
-  'mono-cancelled',
-  'loaded',
-]);
+/** What a bad cable is named by, the most telling first; other findings of a Watch say less than that it is bad. */
+const TELLING = ['leg-lost', 'shield-open', 'reversed', 'mono-cancelled', 'one-sided', 'underpowered', 'loaded'];
 
 const under = (head: Finding, ...others: Finding[]): Finding => ({
   ...head,
@@ -137,7 +129,8 @@ export function foldFaults(at: Case, findings: readonly Finding[], mended: (link
     const own = gone.filter((finding) => left.includes(finding) && finding.code !== 'cable-fault');
     left = left.filter((finding) => finding !== known && !own.includes(finding));
     const [worst, ...rest] = own.sort((a, b) => order(a.severity) - order(b.severity));
-    const telling = own.find(({ code, severity }) => severity === 'watch' && TELLING.has(code));
+    const watched = own.filter(({ severity }) => severity === 'watch');
+    const telling = TELLING.flatMap((code) => watched.find((finding) => finding.code === code) ?? [])[0];
     if (!worst || (order(worst.severity) >= order('watch') && !telling)) {
       if (known) heads.push(own.length ? under(known, ...own) : known);
       return;

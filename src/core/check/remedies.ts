@@ -265,10 +265,12 @@ function goodCables(at: Case): Remedy[] {
 function feeds(at: Case): Remedy[] {
   const now = feedOf(at.line);
   const name = at.line.switch?.name ?? 'the feed';
+  // A switch that reaches nobody else is one more switch in hand.
+  const by = at.line.switch?.reaches.length ? 'shared switch' : 'setting';
   return ['off', ...offeredFeeds(at.line)]
     .filter((feed, n, all) => feed !== now && all.indexOf(feed) === n)
     .map((feed) => ({
-      by: 'shared switch',
+      by,
       label: feed === 'off' ? `Try ${name} off` : `Try ${name} at ${feedLabel(feed as FeedName)}`,
       edits: [{ do: 'choose', part: 'inlet', choice: 'feed', value: feed }],
     }));

@@ -10,7 +10,7 @@ import type { LevelPlan } from '../level/plan';
 
 export interface ContactReading {
   contact: Contact;
-  /** Over the inlet's ground; null where nothing connects the contact to it. */
+  /** Over the inlet's ground, or where the shield is lifted over the reference contact beside it; null where nothing connects it to either. */
   volts: Volts | null;
   /** Direct current towards the source; null where it cannot be told apart from the shield's, and in summaries. */
   amps: Amps | null;
@@ -113,7 +113,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
           fits,
           contacts: CONNECTORS[plug].contacts.map((contact) => ({
             contact,
-            volts: orNull(point.volts(nodes[contact])),
+            volts: orNull(point.volts(nodes[contact]) ?? point.volts(nodes[contact], nodes[CONNECTORS[plug].reference])),
             amps: orNull(currents?.get(contact)),
           })),
         };

@@ -8,6 +8,7 @@ import { groupResults, type GroupResult } from './groups';
 import { solvedOrNot, type Judge, type Unsolved } from './judging';
 import { lineResult, lineSummary, type LineResult } from './result';
 import type { Schools } from './schools';
+import { inOrder } from './search';
 
 /** The result of checking a rig, ready for JSON. */
 export interface RigResult {
@@ -74,11 +75,13 @@ export function checkRigLine(document: RigDocument, id: string, judge: Judge = l
     const turn = remedy.edits.find((edit) => edit.do === 'choose' && edit.part === 'inlet' && edit.choice === 'feed');
     if (turn?.do !== 'choose') return remedy;
     const others = consequences(option(group.feed), option(turn.value as FeedName), id);
-    return others ? { ...remedy, others } : remedy;
+    if (others) return { ...remedy, others };
+    // What does nobody else any harm is as good as a switch of one's own.
+    return remedy.by === 'shared switch' ? { ...remedy, by: 'setting' } : remedy;
   };
   return {
     ...result,
-    findings: result.findings.map((finding) => ({ ...finding, remedies: finding.remedies.map(told) })),
+    findings: result.findings.map((finding) => ({ ...finding, remedies: inOrder(finding.remedies.map(told)) })),
   };
 }
 

@@ -73,8 +73,8 @@ const pairs: Record<string, Pair> = {
   'feed-overload': {
     severity: 'watch',
     has: line(
-      'moving-coil',
-      [cable({ type: 'shorted', contacts: ['2', '1'] }, { type: 'shorted', contacts: ['3', '1'] })],
+      { kind: 'condenser-9-52', figures: { current: { value: 12, unit: 'mA', basis: 'maker' } } },
+      [cable()],
       on('P48'),
     ),
     not: line('moving-coil', [cable()], on('P48')),
@@ -83,6 +83,48 @@ const pairs: Record<string, Pair> = {
     severity: 'silent',
     has: line('moving-coil', [cable()], { kind: 'balanced-jack' }),
     not: line('moving-coil', [cable(), adapter('xlr-to-trs')], { kind: 'balanced-jack' }),
+  },
+  'winding-saturated': {
+    severity: 'watch',
+    has: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box' }, cable()], on('T12')),
+    not: line(keyboard('capacitor', 'ts635'), [{ kind: 'passive-direct-box' }, cable()], on('P48')),
+  },
+  'mono-cancelled': {
+    severity: 'silent',
+    has: line(keyboard('capacitor', 'trs35'), [adapter('mini-to-xlr-balanced')], { kind: 'xlr-line' }),
+    not: line(keyboard('capacitor', 'trs35-balanced'), [adapter('mini-to-xlr-balanced')], { kind: 'xlr-line' }),
+  },
+  'link-clips': {
+    severity: 'watch',
+    has: line(
+      { kind: 'moving-coil', figures: { loudness: { value: 140, unit: 'dB SPL', basis: 'assumed' } } },
+      [{ kind: 'inline-booster' }, { kind: 'pad' }],
+      on('P48'),
+    ),
+    not: line('moving-coil', [{ kind: 'inline-booster' }], on('P48')),
+  },
+  'passive-y': {
+    severity: 'watch',
+    has: shared({ kind: 'moving-coil' }, [{ kind: 'y-lead', id: 'y' }], { port: 'b', inlet: on('off'), device: 'b' }),
+    not: shared({ kind: 'moving-coil' }, [{ kind: 'splitter', id: 'y' }], { port: 'b', inlet: on('off'), device: 'b' }),
+  },
+  'outputs-meet': {
+    severity: 'watch',
+    has: shared({ kind: 'moving-coil' }, [{ kind: 'y-lead', id: 'y', choices: { use: 'sum' } }], {
+      port: 'b',
+      source: { kind: 'moving-coil' },
+    }),
+    not: line('moving-coil', [cable()], on('off')),
+  },
+  'intercom-line': {
+    severity: 'harm',
+    has: line('moving-coil', [cable()], { kind: 'two-wire-intercom', choices: { feed: 'intercom' } }),
+    not: line('moving-coil', [cable()], on('P48')),
+  },
+  'cable-fault': {
+    severity: 'watch',
+    has: line('moving-coil', [cable({ type: 'leaky', contacts: ['2', '1'], ohms: 20e3 })], on('off')),
+    not: line('moving-coil', [cable()], on('off')),
   },
   'through-as-input': {
     severity: 'watch',
@@ -124,12 +166,12 @@ const pairs: Record<string, Pair> = {
   },
   'one-sided': {
     severity: 'watch',
-    has: line('plug-in-electret', [], camera),
-    not: line({ kind: 'plug-in-electret', choices: { connector: 'trs35-both' } }, [], camera),
+    has: line('moving-coil', [cable(), adapter('xlr-to-mini-left')], camera),
+    not: line('moving-coil', [cable(), adapter('xlr-to-mini-both')], camera),
   },
   reversed: {
     severity: 'watch',
-    has: line('condenser-48', [{ kind: 'polarity-reverser' }], on('P48')),
+    has: line('condenser-48', [cable({ type: 'swapped', contacts: ['2', '3'] })], on('P48')),
     not: line(
       'condenser-48',
       [{ kind: 'polarity-reverser' }, cable({ type: 'swapped', contacts: ['2', '3'] })],
@@ -168,7 +210,7 @@ const pairs: Record<string, Pair> = {
   },
   'plain-adapter': {
     severity: 'watch',
-    has: line('self-powered-electret', [adapter('mini-to-xlr-open')], on('P12')),
+    has: line('plug-in-electret', [adapter('mini-to-xlr-open')], on('off')),
     not: line('self-powered-electret', [adapter('mini-to-xlr-open')], on('off')),
   },
   'gain-short': {
@@ -192,9 +234,9 @@ const pairs: Record<string, Pair> = {
   'fact-unproven': {
     severity: 'watch',
     has: line(
-      keyboard('direct'),
-      [{ kind: 'pad', figures: { attenuation: { value: 60, unit: 'dB', basis: 'assumed' } } }],
-      on('P48'),
+      { kind: 'plug-in-electret', figures: { stands: { value: 15, unit: 'V', basis: 'assumed' } } },
+      [adapter('mini-to-xlr-open')],
+      on('P12'),
     ),
     not: line(keyboard('direct'), [cable()], on('off')),
   },
@@ -244,7 +286,7 @@ test('the peak target moves the gain that is needed by just as much', () => {
 test('a TRS patch point tells the current while a plug is half way in', () => {
   const ribbon = line({ kind: 'passive-ribbon', choices: { tap: 'none' } }, [{ kind: 'trs-patch-point' }], on('P48'));
   // 48 V / (6.8 kΩ + 2 · 100 Ω)
-  expect(number(find(judged(ribbon), 'exposed-patch'), 'half way') * 1e3).toBeCloseTo(6.857, 2);
+  expect(number(find(judged(ribbon), 'exposed-patch'), 'half-way') * 1e3).toBeCloseTo(6.857, 2);
   expect(find(judged(ribbon), 'exposed-patch').severity).toBe('harm');
 });
 
@@ -283,7 +325,7 @@ test('an isolated leg’s feed reaches nothing, and that is a note', () => {
   );
   const finding = find(judged(leg), 'shared-feeds');
   expect(finding.severity).toBe('note');
-  expect(finding.why).toMatch(/the feed of stream 1 is blocked on the way/);
+  expect(finding.why).toMatch(/That of stream 1 is blocked on the way/);
   expect(number(finding, 'with this inlet off')).toBeCloseTo(0, 2);
   expect(number(finding, 'with stream 1 off')).toBeCloseTo(37.8, 1);
 });

@@ -41,15 +41,15 @@ const brings = (finding: Finding, before: Checked, after: Checked): boolean => {
 
 /** What an engineer would do about a finding, where not everything that happens to make it go away is that. */
 const SENSIBLE: Record<string, readonly RemedyClass[]> = {
-  'feed-not-needed': ['shared switch'],
+  'feed-not-needed': ['shared switch', 'setting'],
   'doubly-powered': ['setting', 'shared switch'],
-  'shared-feeds': ['shared switch', 'add'],
+  'shared-feeds': ['shared switch', 'setting', 'add'],
   'cable-fault': ['cable', 'take out'],
   'shield-open': ['cable', 'take out', 'setting', 'add'],
 };
 
 /** A bad cable is replaced, not worked around. */
-const BAD_CABLE: readonly RemedyClass[] = ['cable', 'take out', 'shared switch'];
+const BAD_CABLE: readonly RemedyClass[] = ['cable', 'take out', 'shared switch', 'setting'];
 
 const sensible = (at: Case, { code, part }: Finding, { by }: Remedy): boolean => {
   const bad = typeof part === 'number' && (at.line.links[part]?.faults?.length ?? 0) > 0;
@@ -122,8 +122,14 @@ function pairs(
 }
 
 /** An engineer's order; what leaves the line working before what does not; each change once. */
-function inOrder(remedies: Remedy[]): Remedy[] {
-  const place = ({ by }: Remedy): number => (by ? REMEDY_ORDER.indexOf(by) : REMEDY_ORDER.length);
+export function inOrder(remedies: Remedy[]): Remedy[] {
+  // What a bad cable does ends with another cable: that comes before everything else.
+  const place = ({ by, edits }: Remedy): number =>
+    by === 'cable' && edits.some(({ do: what }) => what === 'mend' || what === 'replace')
+      ? -1
+      : by
+        ? REMEDY_ORDER.indexOf(by)
+        : REMEDY_ORDER.length;
   const seen = new Set<string>();
   return remedies
     .filter(({ edits }) => {

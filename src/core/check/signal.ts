@@ -29,7 +29,7 @@ export interface SignalReading {
   load: Ohms;
   /** Strongest level between any two contacts at a junction. */
   atJunction(junction: number): Decibels;
-  /** Impedance of a contact to ground at 1 kHz; infinite for one that the junction does not have. */
+  /** Impedance of a contact to the reference contact beside it at 1 kHz; infinite for one that the junction does not have. */
   impedance(junction: number, contact: string): Ohms;
   /** Signal at a contact of a junction over its reference contact, at 1 kHz; undefined for one that it does not have. */
   over(junction: number, contact: string): Complex | undefined;
@@ -79,10 +79,12 @@ export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoi
     load: loadSeen(middle.impedance(hot, cold), driven),
     atJunction: (junction) => strongest(middle, Object.values(junctions[junction].nodes)),
     impedance(junction, contact) {
-      const node = junctions[junction].nodes[contact];
+      const { plug, nodes } = junctions[junction];
+      const node = nodes[contact];
       if (node === undefined) return Infinity;
-      if (!impedances.has(node)) impedances.set(node, middle.impedance(node).ohms);
-      return impedances.get(node)!;
+      const key = `${junction} ${contact}`;
+      if (!impedances.has(key)) impedances.set(key, middle.impedance(node, nodes[CONNECTORS[plug].reference]).ohms);
+      return impedances.get(key)!;
     },
     over(junction, contact) {
       const { plug, nodes } = junctions[junction];

@@ -81,6 +81,8 @@ export interface ChoiceSpec {
   help?: string;
   /** It is set by hand on the spot, and may be set otherwise for the next job. */
   setting?: true;
+  /** A setting that gives or takes power: a plan may ask for it. */
+  powers?: true;
 }
 
 export const UNKNOWN = 'unknown';

@@ -9,7 +9,7 @@ import type { Limit, Rail, SupplyStake } from './stakes';
 /** The electronics fall out of regulation over about this much. */
 const KNEE = 0.5;
 /** Coupling capacitors of an output (common practice: 10 to 47 µF). */
-const LARGE = 22e-6;
+const LARGE = 47e-6;
 /** What filters the inner rail (common practice). */
 const FILTER = 47e-6;
 /** Electronics stop working somewhere above half of what they need (common practice). */
@@ -129,6 +129,8 @@ export function buildElectronics(
     const leg = `${prefix}leg${pin}`;
     const [driven, coupled] = [bench.node(`${prefix}drive${pin}`), bench.node(`${prefix}coupled${pin}`)];
     bench.resistor(leg, bench.out(pin), supply, pickOff);
+    // While a feed comes and goes the output stage has no power yet, or none any more: it drives nothing.
+    if (bench.wiring.moving) return bench.element(leg);
     drive(`${prefix}${pin}`, driven, n === 0 ? share : -share);
     bench.resistor(`${prefix}series${pin}`, driven, coupled, half);
     bench.capacitor(`${prefix}coupling${pin}`, coupled, bench.out(pin), LARGE);

@@ -174,6 +174,12 @@ export const setting = (label: string, options: [value: string, label: string][]
   setting: true,
 });
 
+/** A setting that gives or takes power: a battery, a supply, a feed. */
+export const powerSetting = (label: string, options: [value: string, label: string][], help?: string): ChoiceSpec => ({
+  ...setting(label, options, help),
+  powers: true,
+});
+
 export const connectorChoice = (options: [value: string, label: string][]): ChoiceSpec => choice('Connector', options);
 
 /** Two windings on one core: turns ratio to 1, from the primary's inductance; `k` close to 1. */

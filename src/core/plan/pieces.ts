@@ -33,6 +33,10 @@ export const complexity = ({ kind }: Part): number => linkKind(kind).planning?.c
 export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>
   Object.entries(kind.choices).flatMap(([name, { setting }]) => (setting ? [name] : []));
 
+/** Those of them that give or take power: what a plan may ask for. */
+export const powersOf = (kind: { choices: LinkKind['choices'] }): string[] =>
+  Object.entries(kind.choices).flatMap(([name, { powers }]) => (powers ? [name] : []));
+
 const identity = (part: Part, without: { figures?: readonly string[]; choices?: readonly string[] } = {}): string => {
   const kind = linkKind(part.kind);
   const read = reader(kind, part);

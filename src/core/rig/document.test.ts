@@ -103,7 +103,7 @@ describe('what is wrong is refused with its path and what would be right', () =>
       'a feed as a choice of the inlet',
       (rig) => (rig.devices[1].inlets[0].choices = { feed: 'P48' }),
       'devices[1].inlets[0].choices.feed',
-      /unknown field; allowed here: einWeighting, jack/,
+      /unknown field; allowed here: input, .*jack/,
     ],
     [
       'switch of a missing inlet',

@@ -86,7 +86,7 @@ const part = (kind: AnyKind, more: Record<string, Schema> = {}, without: readonl
       ),
       facts: {
         ...object(
-          mapped({ ...kind.figures, ...kind.choices }, () => fact),
+          mapped({ ...kind.figures, ...kind.choices }, () => ({ $ref: '#/$defs/fact' })),
           [],
         ),
         description: 'who answered for a figure or a choice, when, and where it is written',
@@ -134,6 +134,7 @@ const deviceFields = (): Record<string, Schema> => ({
 });
 
 const definitions = (): Record<string, Schema> => ({
+  fact,
   group,
   source: { oneOf: SOURCES.map((kind) => part(kind)) },
   link: { oneOf: LINKS.map((kind) => part(kind, { id: identifier })) },

@@ -256,7 +256,7 @@ function named(kit: readonly KitItem[], role: 'source' | 'link', text: string): 
   const item = kit.find((known) => known.role === role && known.name.toLowerCase() === wanted);
   if (item && item.role !== 'device') return partOf(item);
   const kind = (role === 'source' ? SOURCES : LINKS).find(
-    (known) => known.kind === wanted || known.label.toLowerCase() === wanted,
+    (known) => known.kind === wanted.replace(/\s+/g, '-') || known.label.toLowerCase() === wanted,
   );
   if (kind) return { kind: kind.kind };
   const metres = role === 'link' && /^cable,? (\d+(?:[.,]\d+)?) ?m$/.exec(wanted);

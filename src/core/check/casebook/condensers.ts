@@ -412,7 +412,7 @@ export const condensers = theme('condensers', 'Condensers and other microphones 
     'Condenser, pin 3 open, 48 V',
     line(condenser, xlr(10, open('3')), xlrIn('P48')),
     'Watch',
-    ['underpowered'],
+    ['leg-lost'],
     'One resistor feeds for two: 27.6 V, and 6 dB are missing.',
     'formula: electrical.md, one leg open',
   ],

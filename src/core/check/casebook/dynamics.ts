@@ -142,7 +142,7 @@ export const dynamics = theme('dynamics', 'Dynamics and valve microphones', [
     'Dynamic, pins 1 and 3 swapped, feed off',
     line(dynamic, xlr(10, swap('1', '3')), xlrIn()),
     'Watch',
-    ['cable-fault'],
+    ['leg-lost'],
     'It plays at half level and hums: another cable.',
     'common practice',
   ],

@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { LinkKind, Port } from '../part';
 import { FEEDS, type PhantomName } from '../../standards/feeds';
-import { setting } from '../shared';
+import { powerSetting } from '../shared';
 
 /** One channel: its feed, coupling capacitors, and a transformer from pins 2 and 3 to a contact of the mini-jack. */
 function buildChannel(bench: Bench, name: 'left' | 'right', port: string | undefined, contact: 'T' | 'R'): void {
@@ -32,7 +32,7 @@ export const cameraAdapter: LinkKind = {
   planning: { complexity: 5, adapts: true },
   figures: {},
   choices: {
-    feed: setting('Feed', [
+    feed: powerSetting('Feed', [
       ['P48', '48 V'],
       ['P12', '12 V'],
       ['off', 'off'],

@@ -9,6 +9,7 @@ import {
   noiseDensityOf,
   resistance,
   saturationLimit,
+  powerSetting,
   setting,
   stakeCore,
   transformer,
@@ -141,7 +142,7 @@ export const activeDirectBox: LinkKind = {
     ...cellFigures(500, 9, 2),
   },
   choices: {
-    battery: setting('Battery', [
+    battery: powerSetting('Battery', [
       ['off', 'none, or switched off'],
       ['on', 'in and switched on'],
     ]),

@@ -1,6 +1,7 @@
 import type { LinkKind } from '../part';
 import { FEEDS } from '../../standards/feeds';
-import { groundQuestion, inputNoise, noiseDensityOf, resistance, setting } from '../shared';
+import { groundQuestion, inputNoise, noiseDensityOf, resistance, powerSetting,
+  setting } from '../shared';
 
 /** What a microphone and a line output deliver for the same sound: 50 dB apart (common practice). */
 const MICROPHONE_OUT = 50;
@@ -31,7 +32,7 @@ export const preamplifier: LinkKind = {
       ['microphone', 'microphone'],
       ['line', 'line: 40 dB less sensitive, no feed'],
     ]),
-    feed: setting('Phantom of its own', [
+    feed: powerSetting('Phantom of its own', [
       ['off', 'off'],
       ['P48', '48 V'],
     ]),

@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { LinkKind, Port } from '../part';
 import { FEEDS } from '../../standards/feeds';
-import { choice, coreLevel, saturationLimit, setting, stakeCore } from '../shared';
+import { choice, coreLevel, saturationLimit, powerSetting, stakeCore } from '../shared';
 
 /** The transformer of an isolated output (common practice). */
 const TRANSFORMER = { henries: 20, ohms: 40, coupling: 0.9999 };
@@ -92,7 +92,7 @@ export const activeSplitter: LinkKind = {
   planning: { complexity: 5, leftAlone: true },
   figures: {},
   choices: {
-    feed: setting('Its phantom', [
+    feed: powerSetting('Its phantom', [
       ['off', 'off'],
       ['P48', '48 V'],
     ]),

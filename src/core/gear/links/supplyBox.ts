@@ -1,6 +1,6 @@
 import type { LinkKind } from '../part';
 import { FEEDS, type PhantomName } from '../../standards/feeds';
-import { cellFigures, choice, setting } from '../shared';
+import { cellFigures, choice, powerSetting } from '../shared';
 
 /** What empties it once it is off (assumed). */
 const BLEEDER = 165e3;
@@ -14,7 +14,7 @@ export const supplyBox: LinkKind = {
   planning: { complexity: 5, place: 'supply' },
   figures: cellFigures(500, 18, 2),
   choices: {
-    feed: setting('Feed', [
+    feed: powerSetting('Feed', [
       ['P48', '48 V'],
       ['P24', '24 V'],
       ['P12', '12 V'],

@@ -1,6 +1,6 @@
 import type { LinkKind } from '../part';
 import { FEEDS } from '../../standards/feeds';
-import { cellFigures, choice, setting } from '../shared';
+import { cellFigures, choice, powerSetting } from '../shared';
 
 /** The transformer that carries the signal on and keeps the feed from the inlet (common practice). */
 const TRANSFORMER = { henries: 10, ohms: 40, coupling: 0.9999 };
@@ -14,7 +14,7 @@ export const t12Supply: LinkKind = {
   planning: { complexity: 5, place: 't12' },
   figures: cellFigures(2500, 12, 1),
   choices: {
-    feed: setting('Feed', [
+    feed: powerSetting('Feed', [
       ['T12', 'pin 2 positive, as standardised'],
       ['T12R', 'pin 3 positive'],
       ['off', 'off'],

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { cellFigures, connectorChoice, setting } from '../shared';
+import { cellFigures, connectorChoice, powerSetting } from '../shared';
 import { buildOutput, couplingChoice, outputFigures } from './lineOutput';
 import { groundQuestion } from '../shared';
 
@@ -17,7 +17,7 @@ export const activeInstrument: SourceKind = {
   choices: {
     coupling: couplingChoice,
     connector: connectorChoice([['ts635', '6.35 mm TS, unbalanced']]),
-    battery: setting('Battery or supply', [
+    battery: powerSetting('Battery or supply', [
       ['on', 'in and switched on'],
       ['off', 'missing, flat or switched off'],
     ]),

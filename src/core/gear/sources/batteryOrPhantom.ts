@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { cellFigures, setting } from '../shared';
+import { cellFigures, powerSetting } from '../shared';
 import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const batteryOrPhantom: SourceKind = {
@@ -14,7 +14,7 @@ export const batteryOrPhantom: SourceKind = {
     ...cellFigures(2500, 1.5, 1),
   },
   choices: {
-    battery: setting('Battery', [
+    battery: powerSetting('Battery', [
       ['off', 'none, or switched off'],
       ['on', 'in and switched on'],
     ]),

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { cellFigures, setting, resistance, selfNoiseFigure, soundFigures } from '../shared';
+import { cellFigures, powerSetting, resistance, selfNoiseFigure, soundFigures } from '../shared';
 import { electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const selfPoweredElectret: SourceKind = {
@@ -31,7 +31,7 @@ export const selfPoweredElectret: SourceKind = {
   },
   choices: {
     connector: electretConnectors,
-    battery: setting('Battery', [
+    battery: powerSetting('Battery', [
       ['on', 'in and switched on'],
       ['off', 'missing, flat or switched off'],
     ]),

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { setting, directCurrentLimit, resistance, selfNoiseFigure, soundFigures, transformer } from '../shared';
+import { powerSetting, directCurrentLimit, resistance, selfNoiseFigure, soundFigures, transformer } from '../shared';
 
 export const valveOwnSupply: SourceKind = {
   role: 'source',
@@ -17,7 +17,7 @@ export const valveOwnSupply: SourceKind = {
     ...soundFigures(15, 94, 130),
   },
   choices: {
-    battery: setting('Its supply', [
+    battery: powerSetting('Its supply', [
       ['on', 'connected and on'],
       ['off', 'missing or off'],
     ]),

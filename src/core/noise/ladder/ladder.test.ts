@@ -105,7 +105,7 @@ describe('arithmetic', () => {
     [
       'another gain',
       [reading('as-used', -50), reading('feed-off', -60, 0.01, 30)],
-      /gain changed from 40.0 dB to 30.0 dB/,
+      /gain changed from 40 dB to 30 dB/,
     ],
     [
       'a refused rung',

@@ -1,6 +1,6 @@
 import type { Part } from '../../gear';
 import type { Metres } from '../../units';
-import { complexity, familyOf, isCable, lengthOf, pieceKey, settingsOf, type Piece } from '../pieces';
+import { complexity, familyOf, isCable, lengthOf, pieceKey, powersOf, settingsOf, type Piece } from '../pieces';
 import { linkKind, reader, sourceKind } from '../../gear';
 
 /** Any cable of some sorts that is at least so long. */
@@ -103,14 +103,14 @@ export function changesOf(
   return exchanged + set + flipped(now.source, chain.source, 'source');
 }
 
-/** A part's variants: as it is set, and with each of its settings otherwise; what only switches it off is left out. */
+/** A part's variants: as it is set, and with each setting of its power otherwise; what only switches it off is left out. */
 export function variants(part: Part, role: 'source' | 'link'): Part[] {
   const kind = role === 'source' ? sourceKind(part.kind) : linkKind(part.kind);
   const read = reader(kind, part);
   const supply = role === 'link' && (kind as ReturnType<typeof linkKind>).nature === 'supply';
   return [
     part,
-    ...settingsOf(kind).flatMap((name) =>
+    ...powersOf(kind).flatMap((name) =>
       kind.choices[name].options
         .filter(({ value }) => value !== read.choice(name) && !(supply && value === 'off'))
         .map(({ value }): Part => ({ ...part, choices: { ...part.choices, [name]: value } })),

@@ -13,7 +13,7 @@ const placeOf = (kind: string): number | undefined => {
 /** What an engineer puts into a line against a finding; which of them helps, the check says. */
 const AGAINST: Record<string, readonly string[]> = {
   'element-direct-current': ['isolating-transformer', 'blocking-adapter'],
-  'ribbon-fed': ['isolating-transformer', 'blocking-adapter', 'inline-booster'],
+  'ribbon-fed': ['isolating-transformer', 'blocking-adapter'],
   'exposed-patch': ['isolating-transformer'],
   'output-backfeed': ['isolating-transformer', 'blocking-adapter'],
   unpowered: ['supply-box', 't12-supply'],
