@@ -1,7 +1,21 @@
-import { checkRig, checkRigLine, groupFeeds, lineSummary, probe, type LineResult, type Schools } from '@/core/check';
+import {
+  checkRig,
+  checkRigLine,
+  groupFeeds,
+  lineSummary,
+  peakTargetOf,
+  probe,
+  withFloor,
+  type Floor,
+  type LineResult,
+  type Schools,
+} from '@/core/check';
 import type { Line } from '@/core/gear';
-import { emptyRig, rigPath } from '@/core/rig';
-import type { Answer, Question } from './messages';
+import type { KitItem } from '@/core/kit';
+import { noiseBudget } from '@/core/noise/budget';
+import { emptyRig, rigPath, schoolsOf } from '@/core/rig';
+import { roomOf } from '@/core/rig/places';
+import type { Answer, Floors, Question } from './messages';
 
 /** Lines solved before, by everything that their result depends on; most of a rig stays as it is when a switch turns. */
 const solved = new Map<string, LineResult>();
@@ -17,6 +31,21 @@ function judge(line: Line, schools: Schools): LineResult {
   return result;
 }
 
+let kit: readonly KitItem[] = [];
+let floors: Floors = {};
+
+/** With the noise floor, where it is known: measured, or from a room stated octave by octave. */
+const heard = (line: Line, schools: Schools): LineResult => withFloor(judge(line, schools), schools, floorOf(line.id));
+
+function floorOf(id: string): Floor | undefined {
+  if (floors[id]) return floors[id];
+  const room = roomOf(document, id);
+  const path = room && 'bands' in room ? rigPath(document, id) : undefined;
+  if (!path) return undefined;
+  const budget = noiseBudget(path.line, { target: peakTargetOf(schoolsOf(document)), room });
+  return 'reason' in budget ? undefined : { dbfs: budget.dbfs, from: 'predicted' };
+}
+
 let document = emptyRig('');
 let sent = new Map<string, LineResult>();
 
@@ -25,25 +54,30 @@ function answer(question: Question): Answer {
   try {
     switch (question.ask) {
       case 'rig': {
-        document = question.document;
-        const { lines, unsolved, groups } = checkRig(document, judge);
+        ({ document, kit, floors } = question);
+        const { lines, unsolved, groups } = checkRig(document, heard);
         const changed = lines.filter((line) => sent.get(line.id) !== line);
         sent = new Map(lines.map((line) => [line.id, line]));
         return { ticket, ask: 'rig', changed, unsolved, groups };
       }
       case 'line':
-        return { ticket, ask: 'line', result: checkRigLine(document, question.id, judge) };
+        return { ticket, ask: 'line', result: full(question.id) };
       case 'feeds':
         return { ticket, ask: 'feeds', options: groupFeeds(document, question.device, question.group, judge) };
       case 'probe': {
         const path = rigPath(document, question.id);
-        if (!path) return { ticket, ask: 'failed', message: 'the line is gone' };
+        if (!path) return { ticket, ask: 'failed', message: 'This line was deleted.' };
         return { ticket, ask: 'probe', volts: probe(path.line, question.red, question.black) };
       }
     }
   } catch (error) {
     return { ticket, ask: 'failed', message: (error as Error).message };
   }
+}
+
+function full(id: string): LineResult | undefined {
+  const result = checkRigLine(document, id, judge, kit);
+  return result && withFloor(result, schoolsOf(document), floorOf(id));
 }
 
 self.onmessage = ({ data }: MessageEvent<Question>) => self.postMessage(answer(data));

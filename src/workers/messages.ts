@@ -1,9 +1,13 @@
-import type { FeedOption, LineResult, ProbeTip, RigResult } from '@/core/check';
+import type { FeedOption, Floor, LineResult, ProbeTip, RigResult } from '@/core/check';
+import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
+
+/** Noise floors that are known, by line. */
+export type Floors = Readonly<Record<string, Floor>>;
 
 /** What a page asks the check worker. `ticket` comes back with the answer; all but `rig` speak of the rig asked about last. */
 export type Question = { ticket: number } & (
-  | { ask: 'rig'; document: RigDocument }
+  | { ask: 'rig'; document: RigDocument; kit: readonly KitItem[]; floors: Floors }
   | { ask: 'line'; id: string }
   | { ask: 'feeds'; device: string; group: string }
   | { ask: 'probe'; id: string; red: ProbeTip; black: ProbeTip }

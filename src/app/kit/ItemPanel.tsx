@@ -146,13 +146,19 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
 }
 
 function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): string | undefined {
-  const { inlets, groups, feedLimit, batteries } = device;
+  const { inlets, groups, ground, feedLimit, batteries } = device;
   try {
     onChange(
       readItem({
         ...item,
         name: device.name,
-        device: { inlets, groups, ...(feedLimit && { feedLimit }), ...(batteries && { batteries }) },
+        device: {
+          inlets,
+          groups,
+          ...(ground && { ground }),
+          ...(feedLimit && { feedLimit }),
+          ...(batteries && { batteries }),
+        },
       }),
     );
     return undefined;

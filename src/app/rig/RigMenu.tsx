@@ -84,6 +84,9 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
             {id === here ? name : other}
           </MenuItem>
         ))}
+        <MenuItem component="a" href={`/casebook?rig=${here}`}>
+          Casebook: situations and verdicts
+        </MenuItem>
         {item('New rig', actions.newRig)}
         {rigs.length > 1 && item('Remove this rig', actions.removeRig)}
       </Menu>

@@ -8,6 +8,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
+import type { Floors } from '@/workers/messages';
 import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { GroupPanel } from './GroupPanel';
@@ -27,18 +28,20 @@ interface Props {
   saved: SavedRig;
   rigs: RigEntry[];
   kit: KitItem[];
+  /** Noise floors as they were last measured, by line. */
+  floors: Floors;
   selected?: string;
   /** A rig that was just removed, to be brought back. */
   removed?: string;
 }
 
 /** The Rig place: every line under its switch, and why the selected one has its verdict. */
-export function RigPlace({ saved, rigs, kit, selected, removed }: Props) {
+export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props) {
   const rig = useRig(saved);
   const { document, revision, saving, base, both, undo, redo, settle } = rig;
   const view = useRigView(document, selected);
   const lineId = 'line' in view.selection ? view.selection.line : undefined;
-  const { solution, worker } = useRigCheck(document, lineId);
+  const { solution, worker } = useRigCheck(document, lineId, kit, floors);
   const path = view.paths.get(lineId ?? '');
   const result = useMemo(() => view.resultOf(solution, lineId), [view, solution, lineId]);
   const tips = useMemo(() => view.tipsFor(result), [view, result]);

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { theStore } from '@/store/database';
+import { lastFloors } from '@/core/noise/kept';
 import { loadKit } from '@/store/kit';
+import { loadMeasurements } from '@/store/noise';
 import { openRig } from '@/store/opened';
 import { RigPlace } from './RigPlace';
 
@@ -15,5 +17,15 @@ export default async function RigPage({
   const { rig: wanted, line, removed } = await searchParams;
   const store = theStore();
   const { saved, rigs } = openRig(store, wanted);
-  return <RigPlace key={saved.id} saved={saved} rigs={rigs} kit={loadKit(store)} selected={line} removed={removed} />;
+  return (
+    <RigPlace
+      key={saved.id}
+      saved={saved}
+      rigs={rigs}
+      kit={loadKit(store)}
+      floors={lastFloors(loadMeasurements(store, saved.id))}
+      selected={line}
+      removed={removed}
+    />
+  );
 }

@@ -2,7 +2,9 @@
 
 import { useEffect, useRef, useState, type RefObject } from 'react';
 import type { FeedOption, GroupResult, LineResult, ProbeTip } from '@/core/check';
+import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
+import type { Floors } from '@/workers/messages';
 import { startCheckWorker, type CheckWorker } from '@/workers/checkWorker';
 
 export const groupKey = (device: string, group: string): string => `${device} ${group}`;
@@ -21,7 +23,12 @@ export interface Solution {
 const NOTHING: Solution = { lines: new Map(), unsolved: new Map(), groups: new Map(), feeds: new Map() };
 
 /** Solves a rig in a worker: all lines first, then what the reader of the selected one wants, then every switch's settings. */
-export function useRigCheck(document: RigDocument, selected: string | undefined) {
+export function useRigCheck(
+  document: RigDocument,
+  selected: string | undefined,
+  kit: readonly KitItem[],
+  floors: Floors,
+) {
   const worker = useRef<CheckWorker>(undefined);
   const wanted = useRef({ document, selected });
   const busy = useRef(false);
@@ -40,7 +47,7 @@ export function useRigCheck(document: RigDocument, selected: string | undefined)
       for (;;) {
         const { document: asked, selected: line } = wanted.current;
         if (done !== asked) {
-          await solveRig(on, asked, setSolution);
+          await solveRig(on, asked, kit, floors, setSolution);
           [done, full] = [asked, undefined];
         }
         if (stale()) {
@@ -59,7 +66,7 @@ export function useRigCheck(document: RigDocument, selected: string | undefined)
       }
       busy.current = false;
     }
-  }, [document, selected]);
+  }, [document, selected, kit, floors]);
 
   useEffect(
     () => () => {
@@ -78,8 +85,14 @@ const kept = <T>(before: T | undefined, now: T): T =>
 
 type Update = (change: (before: Solution) => Solution) => void;
 
-async function solveRig(worker: CheckWorker, document: RigDocument, update: Update) {
-  const answer = await worker.ask({ ask: 'rig', document });
+async function solveRig(
+  worker: CheckWorker,
+  document: RigDocument,
+  kit: readonly KitItem[],
+  floors: Floors,
+  update: Update,
+) {
+  const answer = await worker.ask({ ask: 'rig', document, kit, floors });
   if (answer.ask !== 'rig') return;
   const present = new Set(document.lines.map(({ id }) => id));
   update((before) => {

@@ -6,6 +6,7 @@ export type { GroupResult } from './groups';
 export type { Moments } from './moments';
 export { faultReadings, type FaultReading } from './faultReadings';
 export { probe, type ProbeTip } from './probe';
+export { withFloor, type Floor } from './floor';
 export * from './finding';
 export * from './schools';
 export { actionCourse, BEGINS, ENDS, type ActionCourse, type OneCourse } from './actionCourse';

@@ -113,7 +113,9 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
           fits,
           contacts: CONNECTORS[plug].contacts.map((contact) => ({
             contact,
-            volts: orNull(point.volts(nodes[contact]) ?? point.volts(nodes[contact], nodes[CONNECTORS[plug].reference])),
+            volts: orNull(
+              point.volts(nodes[contact]) ?? point.volts(nodes[contact], nodes[CONNECTORS[plug].reference]),
+            ),
             amps: orNull(currents?.get(contact)),
           })),
         };

@@ -35,18 +35,8 @@ describe('bank A of the hold desk, on and off', () => {
     for (const id of ['double-bass', 'large-condenser', 'guide']) expect(then[id]).toBe(now[id]);
   });
   test('the group says who objects, and what its feed gives', () => {
-    expect(bank(lockNine).objecting).toEqual([
-      'ribbon-left',
-      'ribbon-right',
-      'long-ribbon',
-      'guide-body-worn',
-    ]);
-    expect(bank(off).objecting).toEqual([
-      'pair-a-left',
-      'pair-a-right',
-      'active-ribbon',
-      'guide-body-worn',
-    ]);
+    expect(bank(lockNine).objecting).toEqual(['ribbon-left', 'ribbon-right', 'long-ribbon', 'guide-body-worn']);
+    expect(bank(off).objecting).toEqual(['pair-a-left', 'pair-a-right', 'active-ribbon', 'guide-body-worn']);
     expect(bank(off).amps).toBeCloseTo(0, 6);
     // Two condensers of 3.6 mA, two half windings of some 6.95 mA, an active ribbon of 4 mA, 7.36 mA into the electret's lead.
     expect(bank(lockNine).amps * 1e3).toBeCloseTo(2 * 3.6 + 2 * 6.946 + 4 + 7.36, 0);

@@ -1,5 +1,8 @@
 import { schoolsOf, type RigDocument } from '../rig/document';
 import { rigPath, rigPaths, type RigPath } from '../rig/paths';
+import type { KitItem } from '../kit/item';
+import type { FreeInlet } from '../rig/edits';
+import { runLength } from '../rig/places';
 import { freeInlets } from '../rig/rigEdits';
 import type { FeedName } from '../standards/feeds';
 import { allGroupFeeds, feedOption, linesOn, type FeedOption, type GroupFeeds } from './feedOptions';
@@ -9,6 +12,7 @@ import { solvedOrNot, type Judge, type Unsolved } from './judging';
 import { lineResult, lineSummary, type LineResult } from './result';
 import type { Schools } from './schools';
 import { inOrder } from './search';
+import { sparesOf } from './spares';
 
 /** The result of checking a rig, ready for JSON. */
 export interface RigResult {
@@ -56,10 +60,18 @@ export function fullRigResult(document: RigDocument): RigResult & { feeds: Group
 }
 
 /** One line of a rig with everything about it; undefined if there is none of that id. @throws CircuitError */
-export function checkRigLine(document: RigDocument, id: string, judge: Judge = lineSummary): LineResult | undefined {
+export function checkRigLine(
+  document: RigDocument,
+  id: string,
+  judge: Judge = lineSummary,
+  kit?: readonly KitItem[],
+): LineResult | undefined {
   const path = rigPath(document, id);
   if (!path) return undefined;
-  const result = lineResult(path.line, schoolsOf(document), { free: freeInlets(document) });
+  const result = lineResult(path.line, schoolsOf(document), {
+    free: reachable(document, path),
+    ...(kit && { kit: sparesOf(kit, document) }),
+  });
   const { device, inlet } = path.inlet;
   const group = document.devices
     .find((known) => known.id === device)
@@ -86,6 +98,16 @@ export function checkRigLine(document: RigDocument, id: string, judge: Judge = l
 }
 
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
+
+/** The free inlets, each with the cable that it takes from where the line's source stands. */
+function reachable(document: RigDocument, { source }: RigPath): FreeInlet[] {
+  const from = document.lines.find(({ id }) => id === source)?.location;
+  return freeInlets(document).map((free) => {
+    const to = document.devices.find(({ id }) => id === free.to.device)?.location;
+    const run = from && to ? runLength(document, from, to) : undefined;
+    return { ...free, ...(run !== undefined && { run }) };
+  });
+}
 
 /** What becomes of the other lines of a switch: those that get worse, in words. */
 function consequences(now: FeedOption, then: FeedOption, id: string): string | undefined {

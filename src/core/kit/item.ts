@@ -9,7 +9,7 @@ export const KIT_VERSION = 1;
 export const MOST_ITEMS = 2000;
 
 /** What a device is, without the name it has on one rig. */
-export type DeviceModel = Pick<Device, 'inlets' | 'groups' | 'feedLimit' | 'batteries'>;
+export type DeviceModel = Pick<Device, 'inlets' | 'groups' | 'ground' | 'feedLimit' | 'batteries'>;
 
 interface ItemHead {
   id: string;

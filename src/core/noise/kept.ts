@@ -1,3 +1,4 @@
+import type { Floor } from '../check/floor';
 import type { Dbfs, Decibels } from '../units';
 import type { MeasuredTones } from './budget';
 import type { LadderKind, RungReading } from './ladder';
@@ -45,4 +46,12 @@ export function lastTones(measurements: readonly KeptMeasurement[]): MeasuredTon
   const { mains, tones } = last.measurement.reading;
   const all = [...(mains?.harmonics ?? []), ...tones].map(({ hz, dbfs }) => ({ hz, dbfs }));
   return all.length ? { gain: last.gain!, tones: all } : undefined;
+}
+
+/** The noise floor of each line as it was last measured; only usable readings count. */
+export function lastFloors(measurements: readonly KeptMeasurement[]): Record<string, Floor> {
+  const floors: Record<string, Floor> = {};
+  for (const { line, measurement } of measurements)
+    if (measurement.reading.usable) floors[line] = { dbfs: measurement.reading.rmsDbfs, from: 'measured' };
+  return floors;
 }

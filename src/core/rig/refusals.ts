@@ -43,7 +43,10 @@ const pathText = (path: Steps): string =>
 const FIELDS: [pattern: RegExp, fields: readonly string[]][] = [
   [/^$/, ['format', 'version', 'name', 'note', 'schools', 'devices', 'lines']],
   [/^schools$/, Object.keys(SCHOOLS)],
-  [/^devices\[\d+\]$/, ['id', 'name', 'note', 'item', 'inlets', 'groups', 'feedLimit', 'batteries']],
+  [
+    /^devices\[\d+\]$/,
+    ['id', 'name', 'note', 'item', 'location', 'inlets', 'groups', 'ground', 'feedLimit', 'batteries'],
+  ],
   [
     /^devices\[\d+\]\.groups\[\d+\]$/,
     ['id', 'name', 'inlets', 'offers', 'feed', 'control', 'latched', 'mutes', 'ramp'],
@@ -54,7 +57,7 @@ const FIELDS: [pattern: RegExp, fields: readonly string[]][] = [
   [/\.(ramp|feedLimit|capacity)$/, ['value', 'unit', 'basis', 'where']],
   [/\.inlet$/, ['device', 'inlet', 'into']],
   [/^items\[\d+\]$/, ['id', 'role', 'name', 'count', 'note', 'sheet', 'part', 'device']],
-  [/device$/, ['inlets', 'groups', 'feedLimit', 'batteries']],
+  [/device$/, ['inlets', 'groups', 'ground', 'feedLimit', 'batteries']],
   [/\.faults\[\d+\]$/, ['type', 'contact', 'contacts', 'at', 'ohms']],
 ];
 

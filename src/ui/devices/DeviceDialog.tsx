@@ -69,17 +69,28 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
                 helperText={errors.name?.message}
               />
               <TextField
-                label="All feeds together, at most (mA)"
+                label="Maximum total feed current (mA)"
                 {...register('feedLimit', { validate: typedNumber })}
                 error={Boolean(errors.feedLimit)}
-                helperText={errors.feedLimit?.message ?? 'Empty: not known'}
+                helperText={errors.feedLimit?.message ?? 'blank: not known'}
               />
               <TextField label="Note" {...register('note')} />
+              <Controller
+                control={control}
+                name="ground"
+                render={({ field }) => (
+                  <TextField select label="Ground" {...field}>
+                    <MenuItem value="unknown">not known</MenuItem>
+                    <MenuItem value="earthed">on mains earth</MenuItem>
+                    <MenuItem value="floating">floating: batteries or two-pin supply</MenuItem>
+                  </TextField>
+                )}
+              />
               <TextField
-                label="Cells"
+                label="Batteries (number of cells)"
                 {...register('cells', { validate: typedNumber })}
                 error={Boolean(errors.cells)}
-                helperText={errors.cells?.message ?? 'Empty: runs on the mains'}
+                helperText={errors.cells?.message ?? 'blank: mains'}
               />
               <Controller
                 control={control}
@@ -95,7 +106,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
                 )}
               />
               <TextField
-                label="Charge of one cell (mAh)"
+                label="Capacity per cell (mAh)"
                 {...register('capacity', { validate: typedNumber })}
                 error={Boolean(errors.capacity)}
                 helperText={errors.capacity?.message}

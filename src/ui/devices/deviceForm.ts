@@ -1,3 +1,4 @@
+import type { Grounding } from '@/core/gear';
 import type { CHEMISTRIES, Device, SwitchGroup } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 
@@ -6,6 +7,7 @@ export interface DeviceForm {
   name: string;
   note: string;
   feedLimit: string;
+  ground: Grounding;
   cells: string;
   chemistry: (typeof CHEMISTRIES)[number];
   capacity: string;
@@ -33,6 +35,7 @@ export const formOf = (device: Device): DeviceForm => ({
   name: device.name,
   note: device.note ?? '',
   feedLimit: device.feedLimit ? String(device.feedLimit.value) : '',
+  ground: device.ground ?? 'unknown',
   cells: device.batteries ? String(device.batteries.cells) : '',
   chemistry: device.batteries?.chemistry ?? 'nickel metal hydride',
   capacity: device.batteries?.capacity ? String(device.batteries.capacity.value) : '',
@@ -89,6 +92,7 @@ export function deviceOf(device: Device, form: DeviceForm): Device {
         ...(ramp && { ramp }),
       };
     }),
+    ...(form.ground !== 'unknown' && { ground: form.ground }),
     ...(feedLimit && { feedLimit }),
     ...(form.cells.trim() && {
       batteries: { ...otherFigures, cells, chemistry: form.chemistry, ...(capacity && { capacity }) },

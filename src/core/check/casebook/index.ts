@@ -5,6 +5,7 @@ import { outputs } from './outputs';
 import { ribbons } from './ribbons';
 import type { Theme } from './situation';
 
+export { asRig } from './asRig';
 export type { Situation, Theme } from './situation';
 
 /** Situations of the trade with the verdict an engineer would give, by theme. */

@@ -1,7 +1,6 @@
 import type { LinkKind } from '../part';
 import { FEEDS } from '../../standards/feeds';
-import { groundQuestion, inputNoise, noiseDensityOf, resistance, powerSetting,
-  setting } from '../shared';
+import { groundQuestion, inputNoise, noiseDensityOf, resistance, powerSetting, setting } from '../shared';
 
 /** What a microphone and a line output deliver for the same sound: 50 dB apart (common practice). */
 const MICROPHONE_OUT = 50;
