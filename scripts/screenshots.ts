@@ -19,7 +19,7 @@ const tab = (name: string) => (page: Page) => page.getByRole('tab', { name }).cl
 const pictures: Picture[] = [
   { name: 'rig', path: '/rig' },
   { name: 'rig-ribbon', path: '/rig?line=ribbon-left' },
-  { name: 'rig-moments-dark', path: '/rig?line=long-ribbon', scheme: 'dark', then: tab('Moments') },
+  { name: 'rig-moments-dark', path: '/rig?line=long-ribbon', scheme: 'dark', then: tab('Transients') },
   {
     name: 'rig-switch',
     path: '/rig',

@@ -62,7 +62,7 @@ for (const colorScheme of ['light', 'dark'] as const)
   test(`every tab, a switch, the kit and the dialogs are accessible, ${colorScheme}`, async ({ browser }) => {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme });
     await openLine(page, 'Trio, long ribbon');
-    for (const name of ['Parts', 'Readings', 'Moments']) {
+    for (const name of ['Parts', 'Readings', 'Transients']) {
       await page.getByRole('tab', { name }).click();
       await page.waitForTimeout(350);
       expect(await violations(page)).toEqual([]);

@@ -110,7 +110,7 @@ test('the electric piano: the current between the outputs, and a stereo direct b
 test('the long ribbon: peaks while it is patched live, and the step at a chosen gain', async ({ page }) => {
   await openLine(page, 'Trio, long ribbon');
   await expect(finding(page, /TRS patch point/)).toContainText(/Peak current while it is patched live .*\d\d\.\d mA/);
-  await tab(page, 'Moments').click();
+  await tab(page, 'Transients').click();
   const patch = why(page).getByRole('region', { name: 'Patching live at the TRS patch point' });
   await expect(patch).toContainText(/Peak current through it\s*\d\d\.\d mA/);
   await expect(why(page).getByLabel('Step at this gain')).toHaveText(/−\d+\.\d dBFS/);

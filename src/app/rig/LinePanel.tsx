@@ -124,7 +124,7 @@ const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'o
       <Tab value="why" label="Why" />
       <Tab value="part" label="Parts" />
       <Tab value="readings" label="Readings" />
-      <Tab value="moments" label="Moments" />
+      <Tab value="moments" label="Transients" />
     </Tabs>
   );
 });

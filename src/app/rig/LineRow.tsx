@@ -113,7 +113,12 @@ export const LineRow = memo(function LineRow(props: Props) {
           <Typography variant="body2" component="span" sx={{ fontWeight: 650, display: 'block', lineHeight: 1.25 }}>
             {name}
           </Typography>
-          <Typography variant="caption" color="textSecondary" component="span" noWrap sx={{ display: 'block' }}>
+          <Typography
+            variant="caption"
+            color="textSecondary"
+            component="span"
+            sx={{ display: 'block', lineHeight: 1.25, whiteSpace: 'normal' }}
+          >
             {result ? wants(result) : ' '}
           </Typography>
         </ButtonBase>

@@ -29,22 +29,26 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
           <Typography variant="h3" gutterBottom>
             {title(plugged.at)}
           </Typography>
-          <Figures
-            rows={[
-              ['Peak voltage', quantity(plugged.volts, 'V')],
-              ['Peak current through the source', quantity(plugged.amps, 'A')],
-              ['Worst position', plugged.worst === 'home' ? 'plug fully in' : plugged.worst],
-              ['Lasts (above half the peak)', time(plugged.lasts)],
-              ...(plugged.limit
-                ? [
-                    [
-                      'Rated continuous current',
-                      `${quantity(plugged.limit.value, 'A')}${plugged.limit.basis === 'assumed' ? ' (assumed)' : ''}`,
-                    ] as [string, string],
-                  ]
-                : []),
-            ]}
-          />
+          {plugged.amps < 1e-6 && plugged.volts < 0.01 ? (
+            <Typography variant="body2">Nothing flows while both legs are equal.</Typography>
+          ) : (
+            <Figures
+              rows={[
+                ['Peak voltage', quantity(plugged.volts, 'V')],
+                ['Peak current through the source', quantity(plugged.amps, 'A')],
+                ['Worst position', plugged.worst === 'home' ? 'plug fully in' : plugged.worst],
+                ['Lasts (above half the peak)', time(plugged.lasts)],
+                ...(plugged.limit
+                  ? [
+                      [
+                        'Rated continuous current',
+                        `${quantity(plugged.limit.value, 'A')}${plugged.limit.basis === 'assumed' ? ' (assumed)' : ''}`,
+                      ] as [string, string],
+                    ]
+                  : []),
+              ]}
+            />
+          )}
         </Box>
       ))}
       {moments.on && <StepView key={moments.on.gain} step={moments.on} />}

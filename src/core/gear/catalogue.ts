@@ -2,7 +2,7 @@ import { reader } from './bench';
 import { CONNECTORS, type Contact } from './connectors';
 import { INLETS } from './inlets';
 import { LINKS } from './links';
-import type { AnyKind, InletKind, Line, LinkKind, Part, PartRef, SourceKind } from './part';
+import type { AnyKind, InletKind, Line, LinkKind, Part, PartRef, Planning, SourceKind } from './part';
 import { SOURCES } from './sources';
 
 /** Everything the application knows how to wire, by role and kind. */
@@ -23,6 +23,9 @@ const found = <K>(role: string, map: Map<string, K>, kind: string): K => {
 export const sourceKind = (kind: string): SourceKind => found('source', sources, kind);
 export const linkKind = (kind: string): LinkKind => found('link', links, kind);
 export const inletKind = (kind: string): InletKind => found('inlet', inlets, kind);
+
+/** What plans have to know of a kind of link; undefined for one that says nothing, and for what is no link. */
+export const planningOf = (kind: string): Planning | undefined => links.get(kind)?.planning;
 
 /** The contacts between which a line's source plays. */
 export function sourcePair({ source }: Line): readonly [Contact, Contact] {

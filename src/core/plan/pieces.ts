@@ -1,4 +1,4 @@
-import { linkKind, reader, sourceKind, type LinkKind, type Part } from '../gear';
+import { linkKind, planningOf, reader, sourceKind, type LinkKind, type Part } from '../gear';
 import type { Metres } from '../units';
 
 /** Links that are all alike, so that any of them serves as well as any other. */
@@ -27,7 +27,7 @@ export const movable = ({ part, faulty }: Piece): boolean => {
 /** What counts for a kind that says nothing of it. */
 const USUAL = 5;
 /** How hard a kind is to understand, carry and power. */
-export const complexity = ({ kind }: Part): number => linkKind(kind).planning?.complexity ?? USUAL;
+export const complexity = ({ kind }: Part): number => planningOf(kind)?.complexity ?? USUAL;
 
 /** The settings of a kind that are made by hand on the spot. */
 export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>

@@ -1,4 +1,4 @@
-import { linkKind, mate, reader, type ConnectorId, type Part } from '../../gear';
+import { linkKind, planningOf, mate, reader, type ConnectorId, type Part } from '../../gear';
 import type { Metres } from '../../units';
 import { familyOf, isCable, lengthOf, movable, type Piece } from '../pieces';
 import { MOST_LINKS, variants, type Step } from './chain';
@@ -62,7 +62,7 @@ interface Laid {
 export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
   const families = familiesOf(pieces);
   const adapting = pieces
-    .filter((piece) => piece.count > 0 && linkKind(piece.part.kind).planning?.adapts && movable(piece))
+    .filter((piece) => piece.count > 0 && planningOf(piece.part.kind)?.adapts && movable(piece))
     .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })));
   const found: Step[][] = [];
   const follow = (plug: ConnectorId, laid: Laid[], order: number): void => {

@@ -1,4 +1,4 @@
-import { linkKind, reader } from '../../gear';
+import { linkKind, planningOf, reader } from '../../gear';
 import type { Finding } from '../../check/finding';
 import { movable, type Piece } from '../pieces';
 import { MOST_LINKS, variants, type Chain, type Step } from './chain';
@@ -6,7 +6,7 @@ import { ORDER } from './connect';
 
 /** The usual place of a kind that stands in an XLR line (common practice). */
 const placeOf = (kind: string): number | undefined => {
-  const place = linkKind(kind).planning?.place;
+  const place = planningOf(kind)?.place;
   return place && ORDER[place];
 };
 
