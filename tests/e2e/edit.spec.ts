@@ -20,7 +20,7 @@ test('a new line from the kit, by keys; then a link, a fault, a figure', async (
   await expect(row(page, 'Bow')).toContainText('inlet 15');
 
   await row(page, 'Bow').getByRole('button', { name: 'Insert a link before the inlet' }).click();
-  await page.getByRole('menuitem', { name: /^Polarity reverser/ }).click();
+  await page.getByRole('menuitem', { name: /^Polarity-reverse adapter/ }).click();
   await tab(page, 'Why').click();
   await expect(finding(page, /polarity reversed/)).toBeVisible();
   await tab(page, 'Parts').click();
@@ -109,15 +109,15 @@ test('a device is built, its switch offered, and what does not go together is re
   await dialog.getByRole('button', { name: 'Add the device' }).click();
   await expect(dialog.getByRole('alert')).toContainText(/same id as/);
   await dialog.getByRole('textbox', { name: 'Number' }).nth(2).fill('3');
-  await dialog.getByLabel('All feeds together, at most (mA)').fill('20');
+  await dialog.getByLabel('Maximum total feed current (mA)').fill('20');
   await dialog.getByLabel('Where it is found').fill('back panel, red');
   await dialog.getByRole('button', { name: 'Add the device' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'Stage box, inlets 1–2' })).toBeVisible();
   await feed(page, 'Stage box, inlets 1–2', '48 V').click();
   await page.getByRole('button', { name: 'Stage box, inlets 1–2', exact: true }).click();
-  await expect(why(page)).toContainText('Found at: back panel, red');
-  await expect(why(page)).toContainText('20 mA at most');
+  await expect(why(page)).toContainText('Where: back panel, red');
+  await expect(why(page)).toContainText('20 mA maximum');
 });
 
 test('a maker’s answer, with who and when, is a fact on every line and in the kit', async ({ page }) => {
@@ -129,7 +129,7 @@ test('a maker’s answer, with who and when, is a fact on every line and in the 
   const other = await copyOf(page, 'Other rig of the same ribbon', 'lock-nine', lent);
   await openLine(page, 'Trio, ribbon right', rig);
   await finding(page, /passive ribbon/)
-    .getByRole('button', { name: /Maker: no tap on pin 1/ })
+    .getByRole('button', { name: /no centre tap/ })
     .click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(page.getByText('Say who: the maker')).toBeVisible();
@@ -177,7 +177,7 @@ test('a phone: choose a line, read why, apply a remedy, go back to the sheet', a
   await openLine(page, 'Wheelhouse, short shotgun', rig);
   await expect(verdict(page)).toHaveText('Watch');
   await why(page)
-    .getByRole('button', { name: /Switch the battery off/ })
+    .getByRole('button', { name: /switched off \(record it\)/ })
     .click();
   await expect(verdict(page)).toHaveText('Clear');
   await page.getByRole('button', { name: 'Back to the sheet' }).click();
@@ -231,7 +231,7 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
   await expect(row(page, 'Trio, pair A right 2')).toHaveCount(0);
   await select(page, 'Trio, ribbon left');
   await finding(page, /passive ribbon/)
-    .getByRole('button', { name: /Insert an isolating transformer/ })
+    .getByRole('button', { name: /Add .*isolating transformer/ })
     .focus();
   await page.keyboard.press('Enter');
   await expect(verdict(page)).toHaveText('Clear');

@@ -18,8 +18,8 @@ test('something is copied from the catalogue, gets its figures, says what is ope
   await expect(item(page).getByRole('region', { name: 'What is open' })).toContainText('centre tap');
   // Only what a ribbon needs is asked.
   await expect(item(page).getByLabel('Supply current')).toHaveCount(0);
-  await item(page).getByLabel('Direct current it stands', { exact: true }).fill('0.2');
-  await item(page).getByLabel('Direct current it stands', { exact: true }).press('Enter');
+  await item(page).getByLabel('Maximum DC through it', { exact: true }).fill('0.2');
+  await item(page).getByLabel('Maximum DC through it', { exact: true }).press('Enter');
   await item(page).getByLabel('Data sheet').fill('leaflet, page 2');
   await item(page).getByLabel('Data sheet').blur();
   await expect(page.getByRole('status')).toHaveText(/kit saved/);

@@ -62,9 +62,7 @@ test.describe('the patch', () => {
     await openPlan(page, rig);
     await plan(page, true);
     await expect(page.getByRole('heading', { name: '2 lines have no place' })).toBeVisible();
-    await expect(list(page, 'Left out')).toContainText(
-      'Nothing in the kit makes it work: no power reaches the microphone.',
-    );
+    await expect(list(page, 'Left out')).toContainText('Nothing in the kit makes it work: no power at the microphone.');
     await page.getByRole('button', { name: /^Accept all/ }).click();
     await saved(page);
     await expect(main(page)).toContainText('The rig has changed since this was planned.');
@@ -159,10 +157,10 @@ test('chains: the best first, the tempting one refused with its reason, one of t
   await openPlan(page, rig, 'Chains');
   await choose(page, 'From', 'Guide, body-worn');
   const best = page.getByRole('region', { name: 'Best first' }).getByRole('listitem').first();
-  await expect(best).toContainText('phantom to plug-in converter');
+  await expect(best).toContainText('phantom to plug-in-power adapter');
   await expect(best).toContainText('Clear');
   await expect(page.getByRole('region', { name: 'Shorter, and not allowed' })).toContainText(
-    'Too much voltage on the capsule. 46.0 V stand on the capsule; it stands 10.0 V.',
+    'Too much voltage on the capsule. 46 V on a capsule rated for 10 V.',
   );
   await page.getByRole('group', { name: 'Feed of the inlet' }).getByRole('button', { name: 'off' }).click();
   await expect(page.getByRole('region', { name: 'Nothing in the kit works here' })).toBeVisible();

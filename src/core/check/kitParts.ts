@@ -27,7 +27,7 @@ function label(part: Part): string {
   return kind.label.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase());
 }
 
-export const article = (name: string): string => `${/^(a|e|i|o|u|XLR|RCA)/.test(name) ? 'an' : 'a'} ${name}`;
+const article = (name: string): string => `${/^(a|e|i|o|u|XLR|RCA)/.test(name) ? 'an' : 'a'} ${name}`;
 
 /** Looks for a link in the kit; its settings are as asked. Without a kit nothing is said of who owns what. */
 export function fromKit({ kit }: Pick<Case, 'kit'>, asked: Part): FromKit {

@@ -53,7 +53,7 @@ export const reverseFigure = (value: number): FigureSpec => ({
 });
 
 /** Least voltage that a standard 48 V feed leaves at both pins under a current (IEC 61938, from memory). */
-export const leftByP48 = (amps: number): number => {
+const leftByP48 = (amps: number): number => {
   const { volts, tolerance, ohms } = FEEDS.P48;
   return volts - tolerance - (ohms / 2) * amps;
 };

@@ -9,7 +9,7 @@ const contact = (at: Case, n: number, name: string): string => {
 };
 
 /** A fault as one says it: "pin 3 open at 8 m". */
-export function faultWords(at: Case, n: number, fault: Fault): string {
+function faultWords(at: Case, n: number, fault: Fault): string {
   const named = (name: string) => contact(at, n, name);
   switch (fault.type) {
     case 'open':

@@ -84,18 +84,18 @@ export const figureOfSocket = (socket: string | undefined, figure: string): stri
   socket && BY_SOCKET.has(figure) ? prefixed(socket, figure) : figure;
 
 /** How the sheet states the EIN. */
-export const einWeighting = choice('EIN is stated', [
+const einWeighting = choice('EIN is stated', [
   ['unweighted', 'unweighted'],
   ['a-weighted', 'A-weighted'],
 ]);
 
-export const padChoice = setting('Pad of the inlet', [
+const padChoice = setting('Pad of the inlet', [
   ['none', 'none'],
   ['off', 'there is one: out'],
   ['on', 'there is one: in'],
 ]);
 
-export const lowCutChoice = setting('Low cut of the inlet', [
+const lowCutChoice = setting('Low cut of the inlet', [
   ['off', 'off, or none'],
   ['on', 'on'],
 ]);

@@ -15,7 +15,7 @@ import {
 import { buildJack, jackResistance, LINE_LEVELS } from './line';
 import { figureOfSocket, figuresOf, levelChoices, levelFigures } from './levels';
 
-export const XLR = { hot: '2', cold: '3', reference: '1' } as const;
+const XLR = { hot: '2', cold: '3', reference: '1' } as const;
 
 const inputChoice = setting(
   'XLR set to',

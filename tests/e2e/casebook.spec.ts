@@ -1,0 +1,34 @@
+import { expect, test } from '@playwright/test';
+
+test('the casebook: searched, a school tried, and a situation opened as a rig', async ({ page }) => {
+  await page.goto('/rig');
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'Casebook: situations and verdicts' }).click();
+  await expect(page.getByRole('heading', { name: 'Casebook', exact: true })).toBeVisible();
+  await page.keyboard.press('/');
+  await page.getByLabel('Search the casebook').fill('ribbon without tap tested 48');
+  const row = page.getByRole('button', { name: /Ribbon without a tap, tested cable, 48 V/ });
+  await row.focus();
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('complementary', { name: 'Situation' });
+  await expect(panel.getByTestId('verdict')).toHaveText('Watch');
+  const never = panel.getByRole('button', { name: /Phantom on a passive ribbon: never/ });
+  await never.focus();
+  await page.keyboard.press('Space');
+  await expect(panel.getByTestId('verdict')).toHaveText('Stop');
+  await page.keyboard.press('Space');
+  await expect(panel.getByTestId('verdict')).toHaveText('Watch');
+  await panel.getByRole('button', { name: 'Open as a rig' }).click();
+  await page.waitForURL(/\/rig\?rig=/);
+  await expect(page.getByTestId('verdict').first()).toHaveText('Watch');
+});
+
+test('nothing found says what to do; a verdict narrows the list', async ({ page }) => {
+  await page.goto('/casebook');
+  await page.getByLabel('Search the casebook').fill('harpsichord on the moon');
+  await expect(page.getByText(/No situation matches/)).toBeVisible();
+  await page.getByLabel('Search the casebook').fill('');
+  await page.getByRole('button', { name: /\d+ Stop/ }).click();
+  await expect(page.getByRole('button', { name: /Condenser, feed off/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /Dynamic on T12 / }).first()).toBeVisible();
+});
