@@ -22,7 +22,7 @@ test('a new line from the kit, by keys; then a link, a fault, a figure', async (
   await row(page, 'Bow').getByRole('button', { name: 'Insert a link before the inlet' }).click();
   await page.getByRole('menuitem', { name: /^Polarity-reverse adapter/ }).click();
   await tab(page, 'Why').click();
-  await expect(finding(page, /polarity reversed/)).toBeVisible();
+  await expect(finding(page, /Polarity reversed/)).toBeVisible();
   await tab(page, 'Parts').click();
   await why(page).getByRole('button', { name: 'Take this link out' }).click();
   await why(page).getByRole('button', { name: 'Cable', exact: true }).click();
@@ -105,10 +105,10 @@ test('a device is built, its switch offered, and what does not go together is re
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Name', { exact: true }).fill('Stage box');
   await dialog.getByRole('button', { name: 'Add an inlet' }).click();
-  await dialog.getByRole('textbox', { name: 'Number' }).nth(2).fill('1');
+  await dialog.getByRole('textbox', { name: 'Number', exact: true }).nth(2).fill('1');
   await dialog.getByRole('button', { name: 'Add the device' }).click();
   await expect(dialog.getByRole('alert')).toContainText(/same id as/);
-  await dialog.getByRole('textbox', { name: 'Number' }).nth(2).fill('3');
+  await dialog.getByRole('textbox', { name: 'Number', exact: true }).nth(2).fill('3');
   await dialog.getByLabel('Maximum total feed current (mA)').fill('20');
   await dialog.getByLabel('Where it is found').fill('back panel, red');
   await dialog.getByRole('button', { name: 'Add the device' }).click();

@@ -81,7 +81,7 @@ export const finding = (
   };
 };
 
-const capital = (text: string) => text.trim().replace(/^./, (first) => first.toUpperCase());
+export const capital = (text: string) => text.trim().replace(/^./, (first) => first.toUpperCase());
 
 export const readPart = (line: Line, ref: PartRef): Reader =>
   reader(kindAt(ref, partAt(line, ref).kind), partAt(line, ref));

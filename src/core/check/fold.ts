@@ -1,4 +1,4 @@
-import { faulty, nameOf, type Case } from './case';
+import { capital, faulty, nameOf, type Case } from './case';
 import { SEVERITIES, type Finding, type Severity } from './finding';
 import { faultsOf } from './rules/cableFault';
 
@@ -164,7 +164,7 @@ function named(at: Case, n: number, finding: Finding): Finding {
     ...finding,
     part: n,
     what: dead ? `Dead cable: ${name}` : finding.what,
-    why: `${name}: ${faultsOf(at, n)}. ${finding.why}`,
+    why: capital(`${name}: ${faultsOf(at, n)}. ${finding.why}`),
     look: 'Swap this cable first.',
   };
 }

@@ -52,7 +52,10 @@ export interface OpenPoint {
 
 /** Unknown choices and figures that are only assumed, of a source or link. */
 export function openPoints(item: KitItem): OpenPoint[] {
-  if (item.role === 'device') return [];
+  if (item.role === 'device')
+    return item.device.ground || item.device.batteries
+      ? []
+      : [{ what: 'Is its ground on mains earth?', leaves: 'Until you know, an open shield counts as no way back.' }];
   const kind = kindOfPart(item.role, item.part.kind);
   const questions = Object.entries(kind.choices).flatMap(([name, spec]): OpenPoint[] =>
     spec.question && (item.part.choices?.[name] ?? spec.standard) === UNKNOWN

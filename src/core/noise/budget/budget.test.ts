@@ -203,3 +203,46 @@ describe('lines of the demo', () => {
     expect(ratio(budget(near).plan.inlet)).toBeGreaterThan(0);
   });
 });
+
+describe('what is not counted twice, and what a low cut keeps out', () => {
+  test('the inlet’s own resistors are in its stated noise: with everything else silent only that is left', () => {
+    const short: Line = line({ kind: 'moving-coil', figures: { coil: figure(0.1, 'Ω') } }, []);
+    const found = budget(short, { target: -12, room: silent, gain: 60 });
+    expect(part(found, 'thermal', 'inlet')).toBeUndefined();
+    // EIN of −128 dBu with 150 Ω, of which the 150 Ω are not there: the amplifier alone.
+    const { amplifier } = inletNoise(reader(inletKind('three-pin'), { kind: 'three-pin' }), 60);
+    expect(part(found, 'preamplifier').level).toBeCloseTo(20 * Math.log10(Math.sqrt(amplifier) / Math.sqrt(0.6)), 1);
+  });
+
+  test('a low cut at the inlet keeps the rumble of a room out of the unweighted floor', () => {
+    const cut = (lowCut: string) =>
+      budget(line({ kind: 'moving-coil' }, [], { kind: 'three-pin', choices: { lowCut } }), {
+        target: -12,
+        room: { level: 40 },
+      });
+    const [open, closed] = [cut('off'), cut('on')];
+    expect(part(open, 'room').level - part(closed, 'room').level).toBeGreaterThan(3);
+    // A-weighted there is hardly a difference: the curve has taken the rumble out already.
+    expect(part(open, 'room').aWeighted - part(closed, 'room').aWeighted).toBeLessThan(1.5);
+  });
+
+  test('the pad of a microphone takes the sound down, not its electronics', () => {
+    const padded = (pad: string) =>
+      budget(line({ kind: 'condenser-48', choices: { pad } }, [], { kind: 'three-pin', choices: { feed: 'P48' } }), {
+        target: -12,
+        room: { level: 40 },
+        gain: 30,
+      });
+    const [out, pressed] = [padded('off'), padded('on')];
+    expect(part(out, 'room').level - part(pressed, 'room').level).toBeCloseTo(10, 6);
+    expect(part(out, 'self-noise').level).toBeCloseTo(part(pressed, 'self-noise').level, 6);
+    expect(out.plan.source - pressed.plan.source).toBeCloseTo(10, 6);
+  });
+
+  test('the jack of a combo inlet has the noise and the full scale of the jack', () => {
+    const keyboard: Part = { kind: 'line-output', choices: { connector: 'ts635' } };
+    const found = budget(line(keyboard, [], { kind: 'combo' }), { target: -12 });
+    expect(found.plan.gainMax).toBe(20);
+    expect(found.dbfs).toBeLessThan(-60);
+  });
+});
