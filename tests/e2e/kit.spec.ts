@@ -27,7 +27,7 @@ test('something is copied from the catalogue, gets its figures, says what is ope
   await page.getByLabel('Find in the kit').fill('borrowed');
   await page.getByRole('gridcell', { name: 'borrowed ribbon', exact: true }).click();
   await expect(item(page).getByLabel('Data sheet')).toHaveValue('leaflet, page 2');
-  await item(page).getByRole('button', { name: 'Answer: none, or left free' }).click();
+  await item(page).getByRole('button', { name: 'Answer: no centre tap, or not connected' }).click();
   await page.getByLabel('Who answered').fill('owner');
   await page.getByRole('button', { name: 'Record', exact: true }).click();
   await expect(page.getByText('No rig uses this item yet.')).toBeVisible();

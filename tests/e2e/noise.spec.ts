@@ -25,7 +25,7 @@ test('level and budget: whose noise it is, what a booster gains, a quieter room'
   await openNoise(page, rig, "Guide's stand");
   const plan = page.getByLabel('Level plan');
   await expect(plan).toContainText('41.5 dB');
-  await expect(plan).toContainText('−12.0 dBFS');
+  await expect(plan).toContainText('−12 dBFS');
   await expect(page.getByRole('heading', { name: /Whose noise it is: Preamplifier/ })).toBeVisible();
   await page.getByRole('button', { name: 'Unweighted' }).click();
   await expect(page.getByRole('heading', { name: 'Whose noise it is: Room' })).toBeVisible();
@@ -146,9 +146,9 @@ test('a gate and a talking room are refused; a live stream shows how far it is a
 
 test('the target is typed and stays', async ({ page }) => {
   await openNoise(page, 'lock-nine-mended', "Guide's stand");
-  await expect(page.getByLabel('Level plan')).toContainText('target −60.0 dBFS');
+  await expect(page.getByLabel('Level plan')).toContainText('target −60 dBFS');
   await page.getByLabel('Acceptable floor (dBFS RMS)').fill('-80');
-  await expect(page.getByLabel('Level plan')).toContainText('target −80.0 dBFS');
+  await expect(page.getByLabel('Level plan')).toContainText('target −80 dBFS');
   await page.getByLabel('Acceptable floor (dBFS RMS)').fill('loud');
   await expect(page.getByText('a level below 0, such as −60')).toBeVisible();
 });
