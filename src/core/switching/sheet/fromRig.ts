@@ -2,7 +2,7 @@ import { groupFeeds } from '../../check/feedOptions';
 import type { Judge } from '../../check/judging';
 import { CircuitError } from '../../circuit';
 import { lineSummary } from '../../check/result';
-import { LINKS, linkKind, SOURCES, sourceKind, type Branch, type Line, type Part } from '../../gear';
+import { lineCircuit, LINKS, linkKind, SOURCES, sourceKind, type Branch, type Line, type Part } from '../../gear';
 import {
   endsInLink,
   schoolsOf,
@@ -82,6 +82,7 @@ function sheetLine(
     groups: [...new Set(groups)],
     stops,
     supply: hasSupply(line),
+    ...(schoolsOf(document).connectLive === 'sound-xlr' && soundXlr(line) && { hotPlugs: true }),
   };
 }
 
@@ -101,6 +102,20 @@ const placeOf = ({ locations }: RigDocument, id: string | undefined): string | u
 /** Every other line that hangs on the same conductors. */
 const branchLines = (branches: readonly Branch[] = []): string[] =>
   branches.flatMap(({ line, branches: further }) => [line, ...branchLines(further)]);
+
+/**
+ * Whether a line is three-pin from end to end, whole, of its own, and without anything that minds one leg arriving
+ * before the other: a ribbon, an output, an adapter or a box (common practice on stages).
+ */
+function soundXlr(line: Line): boolean {
+  const { junctions } = lineCircuit(line);
+  return (
+    ['moving coil', 'powered'].includes(sourceKind(line.source.kind).character) &&
+    junctions.every(({ plug, socket, fits }) => fits && plug === 'xlr3' && socket === 'xlr3') &&
+    line.links.every(({ kind, faults }) => linkKind(kind).nature === 'cable' && !faults?.length) &&
+    !line.branches?.length
+  );
+}
 
 const hasSupply = ({ source, links }: Line): boolean =>
   sourceKind(source.kind).kind === 'valve-own-supply' || links.some(({ kind }) => linkKind(kind).nature === 'supply');

@@ -116,16 +116,19 @@ function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happen
     if (what.is === 'off' || what.is === 'unknown' || live(state, what.feed)) return [];
     return [
       ...reachedBy(rig, state, groupOf(rig, what.feed), [what.is]),
-      ...pluggedSince(rig, done, what.feed).map((line): Happening => ({
-        kind: 'incident',
-        text: `${line.name} was plugged or pulled with ${groupOf(rig, what.feed).name} at ${feedLabel(what.is as FeedName)}`,
-        lines: [line.id],
-      })),
+      ...pluggedSince(rig, done, what.feed)
+        .filter(({ hotPlugs }) => !hotPlugs)
+        .map((line): Happening => ({
+          kind: 'incident',
+          text: `${line.name} was plugged or pulled with ${groupOf(rig, what.feed).name} at ${feedLabel(what.is as FeedName)}`,
+          lines: [line.id],
+        })),
     ];
   }
   if ('line' in what && what.is !== 'unknown' && state.ends[what.line][what.end] !== what.is) {
     const line = lineOf(rig, what.line);
-    const on = feedsOn(rig, state, line).filter((feed) => feed !== 'unknown') as FeedName[];
+    const feeds = line.hotPlugs ? [] : feedsOn(rig, state, line);
+    const on = feeds.filter((feed) => feed !== 'unknown') as FeedName[];
     return on.slice(0, 1).map((feed) => ({
       kind: 'incident',
       text: `${line.name} was ${what.is ? 'plugged' : 'pulled'} live, at ${feedLabel(feed)}`,

@@ -6,7 +6,7 @@ import { elapsed, live, type Action, type Known, type SheetState } from './state
 export type Invariant = 1 | 2 | 3 | 4 | 5 | 6;
 
 export const INVARIANTS: Record<Invariant, string> = {
-  1: 'Nothing is plugged or unplugged while its feed is on or charged, before the wait has passed, or while its inlet is open.',
+  1: 'Nothing is plugged or unplugged while its inlet is open, nor, unless your school allows it on this line, while its feed is on or charged.',
   2: 'No feed changes while anything it can bang into is open.',
   3: 'No switch goes on while a line it reaches would be harmed by that feed.',
   4: 'After a feed came on, nothing opens before it has settled.',
@@ -66,7 +66,7 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
 function plugging(rig: SheetRig, state: SheetState, line: SheetLine, end: 'stage' | 'desk'): Breach | undefined {
   if (state.muted[line.id] !== true && state.monitors !== 'down')
     return { invariant: 1, why: `The inlet of ${line.name} is open.` };
-  for (const key of line.groups) {
+  for (const key of line.hotPlugs ? [] : line.groups) {
     const group = groupOf(rig, key);
     // An end that is nowhere connected to the switch may be plugged at any time.
     const other = end === 'stage' ? state.ends[line.id].desk : true;
@@ -120,6 +120,9 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
       if (feed === 'unknown') return { invariant: 4, why: `Nobody knows what ${name} is set to.` };
       if (live(state, key) && within(state, since, settle.seconds))
         return { invariant: 4, why: `${name} has not settled yet.` };
+      const plugged = state.pluggedLive?.[line.id];
+      if (live(state, key) && plugged !== undefined && within(state, plugged, settle.seconds))
+        return { invariant: 4, why: `${line.name} was plugged with its feed on and has not settled yet.` };
     }
     const supply = state.supplies[line.id];
     if (!supply || supply.on === false) continue;

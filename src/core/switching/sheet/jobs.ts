@@ -41,7 +41,9 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   const isStuck = (key: string): boolean => wanted.stuck?.has(key) ?? false;
   const stuckLive = (key: string): boolean => isStuck(key) && live(present, key);
   // What hangs on a switch that cannot be turned off is not plugged.
-  const handled = rig.lines.filter(({ id, groups }) => !wanted.left?.has(id) && !groups.some(stuckLive));
+  const handled = rig.lines.filter(
+    ({ id, groups, hotPlugs }) => !wanted.left?.has(id) && (hotPlugs || !groups.some(stuckLive)),
+  );
   const leaving = handled.filter((line) => isIn(present, line) && !stays(wanted, line));
   const coming = handled.filter(
     (line) => wanted.plugged.has(line.id) && (leaving.includes(line) || !isThrough(present, line)),
@@ -55,7 +57,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   );
   /** Switches that must be off for a while: lines on them are plugged, or they would come on with the mains. */
   const resting = new Set([
-    ...[...leaving, ...coming].flatMap(({ groups }) => groups),
+    ...[...leaving, ...coming].flatMap(({ groups, hotPlugs }) => (hotPlugs ? [] : groups)),
     ...rig.groups.filter(({ device, latched }) => latched && present.mains[device] !== true).map(({ key }) => key),
   ]);
   const turned = rig.groups.filter(

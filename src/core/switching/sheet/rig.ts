@@ -30,6 +30,8 @@ export interface SheetLine {
   stops: Record<string, FeedName[]>;
   /** It has a supply of its own between source and inlet. */
   supply: boolean;
+  /** The school lets it be plugged and pulled, muted, with its feed on. */
+  hotPlugs?: true;
 }
 
 export interface SheetGroup {

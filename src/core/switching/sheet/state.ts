@@ -1,6 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
 import type { Seconds } from '../../units';
-import type { SheetDevice, SheetRig } from './rig';
+import { lineOf, type SheetDevice, type SheetRig } from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
@@ -20,6 +20,8 @@ export interface SheetState {
   monitors: Known<'down' | 'open'>;
   /** By device. */
   mains: Record<string, Known<boolean>>;
+  /** By line: when it was last plugged with its feed on. */
+  pluggedLive?: Record<string, Seconds>;
 }
 
 /** One thing that somebody does. */
@@ -78,8 +80,12 @@ export function takenOver(rig: SheetRig, state: SheetState): SheetState {
     supplies: known(bare(rig).supplies, state.supplies),
     monitors: state.monitors,
     mains: known(fresh.mains, state.mains),
+    ...(state.pluggedLive && { pluggedLive: ofLines(rig, state.pluggedLive) }),
   };
 }
+
+const ofLines = <T>({ lines }: SheetRig, own: Record<string, T>): Record<string, T> =>
+  Object.fromEntries(Object.entries(own).filter(([id]) => lines.some((line) => line.id === id)));
 
 /** The state after an action. A switch that is set to what it is set to already keeps its time. */
 export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
@@ -88,7 +94,12 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
     case 'unplug': {
       const { line, end } = action;
       const ends = { ...state.ends[line], [end]: action.do === 'plug' };
-      return { ...state, ends: { ...state.ends, [line]: ends } };
+      const hot = action.do === 'plug' && lineOf(rig, line).groups.some((key) => live(state, key));
+      return {
+        ...state,
+        ends: { ...state.ends, [line]: ends },
+        ...(hot && { pluggedLive: { ...state.pluggedLive, [line]: state.now } }),
+      };
     }
     case 'feed': {
       if (state.feeds[action.group].feed === action.to) return state;

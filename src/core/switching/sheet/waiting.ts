@@ -1,6 +1,6 @@
 import type { Seconds } from '../../units';
 import { breach, SUPPLY_SETTLE, SUPPLY_WAIT } from './invariants';
-import { lineOf, type SheetRig, type Wait } from './rig';
+import { groupOf, lineOf, type SheetRig, type Wait } from './rig';
 import type { Step } from './sequence';
 import { after, elapsed, live, type Action, type SheetState } from './state';
 
@@ -75,7 +75,18 @@ function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
       left: school - elapsed(state, since),
     };
   });
-  return [...groups, ...supplies].filter(({ left }) => left > 1e-3);
+  const hot = Object.entries(state.pluggedLive ?? {}).flatMap(([id, at]): WaitReason[] => {
+    const line = lineOf(rig, id);
+    const settles = line.groups.filter((key) => live(state, key)).map((key) => groupOf(rig, key).settle);
+    return settles.map((wait) => ({
+      of: id,
+      name: line.name,
+      until: 'settled',
+      wait,
+      left: wait.seconds - elapsed(state, at),
+    }));
+  });
+  return [...groups, ...supplies, ...hot].filter(({ left }) => left > 1e-3);
 }
 
 /** What a wait before some steps is for, longest first. */

@@ -1,7 +1,7 @@
 import { feedLabel } from '../../standards/feeds';
 import { groupOf, lineOf, type SheetRig } from './rig';
 import type { Step } from './sequence';
-import type { Action, SheetState } from './state';
+import { live, type Action, type SheetState } from './state';
 
 /** A step as it is read out. */
 export interface StepWords {
@@ -20,27 +20,34 @@ const HIGH_VOLTAGE = 'A valve microphone’s supply has high voltage inside: it 
 
 /** The words of a step. What nobody knows is made sure of rather than done; without a state, all is known. */
 export function stepWords(rig: SheetRig, state: SheetState | undefined, { action }: Step): StepWords {
-  const words = wordsOf(rig, action);
+  const words = wordsOf(rig, action, state);
   return state && isUnknown(state, action) ? { ...words, title: `Make sure: ${lowered(words.title)}` } : words;
 }
 
 const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
-function wordsOf(rig: SheetRig, action: Action): StepWords {
+function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
   switch (action.do) {
     case 'plug':
     case 'unplug': {
       const line = lineOf(rig, action.line);
       const lamps = line.groups.map((key) => groupOf(rig, key).name);
-      const quiet = lamps.length
-        ? `The feed lamp of ${lamps.join(' and ')} is off, its meter still.`
-        : 'The meter of its inlet is still.';
+      const hot = line.hotPlugs && state && line.groups.some((key) => live(state, key));
+      const quiet = hot
+        ? 'The feed stays on, as your school allows here: its inlet is muted, straight in or straight out.'
+        : lamps.length
+          ? `The feed lamp of ${lamps.join(' and ')} is off, its meter still.`
+          : 'The meter of its inlet is still.';
       if (action.do === 'unplug')
         return action.end === 'stage'
           ? { title: `Pull ${line.name} at its source`, detail: line.source, look: quiet }
           : { title: `Pull ${line.name} out of ${line.inlet}`, look: quiet };
       return action.end === 'stage'
-        ? { title: `Plug in ${line.name} at its source`, detail: line.source, look: 'The plug is home and locked.' }
+        ? {
+            title: `Plug in ${line.name} at its source`,
+            detail: line.source,
+            look: hot ? `${quiet} The plug is locked.` : 'The plug is home and locked.',
+          }
         : { title: `Plug ${line.name} into ${line.inlet}`, look: quiet };
     }
     case 'feed': {
