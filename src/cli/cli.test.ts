@@ -74,7 +74,7 @@ test('plan prints a proposal with its reasons; what it is not given right it ref
   expect(status).toBe(0);
   const { proposal } = JSON.parse(stdout);
   expect(proposal.switches).toMatchObject([
-    { from: 'off', to: 'P48', reason: expect.stringMatching(/no power reaches/) },
+    { from: 'off', to: 'P48', reason: expect.stringMatching(/no power at the microphone/) },
   ]);
   expect(proposal).toMatchObject({ optimal: true, counts: { Clear: 1, Silent: 0 } });
   for (const wrong of [['--seconds', '0'], ['--fast'], []]) {

@@ -107,11 +107,16 @@ export function ownSignalVolts(netlist: Netlist): (node: Node) => Complex[] {
 }
 
 /** Voltages over time between pairs of nodes, as ngspice finds them from 0 to `until` seconds. */
-export async function peakVolts(netlist: Netlist, until: number, pairs: [Node, Node][]): Promise<number[]> {
+export async function peakVolts(
+  netlist: Netlist,
+  until: number,
+  pairs: [Node, Node][],
+  steps = 2000,
+): Promise<number[]> {
   const { text, node } = spiceText(netlist, {
     title: 'over time',
     overTime: true,
-    analyses: () => [`.tran ${until / 1000} ${until} 0 ${until / 2000}`],
+    analyses: () => [`.tran ${until / 1000} ${until} 0 ${until / steps}`],
   });
   const found = await run(text);
   const last = (found.get('time') as number[] | undefined)?.at(-1);

@@ -52,8 +52,8 @@ describe('a moving coil, P48', () => {
 describe('a condenser that needs 48 V, P48', () => {
   test.each([
     ['pin 1 open', 'Silent', 'unpowered'],
-    ['pin 2 open', 'Watch', 'underpowered'],
-    ['pin 3 open', 'Watch', 'underpowered'],
+    ['pin 2 open', 'Watch', 'leg-lost'],
+    ['pin 3 open', 'Watch', 'leg-lost'],
     ['2 and 3 swapped', 'Watch', 'reversed'],
     ['2 on 1', 'Silent', 'unpowered'],
     ['2 on 3', 'Silent', 'shorted-path'],

@@ -105,7 +105,7 @@ export interface Diode extends TwoTerminal {
 
 /**
  * Draws `amps` from a to b; below a few `kneeVolts` it draws less: I = amps · tanh(v / kneeVolts). With `cutoffVolts` it
- * is electronics that stop: I = amps / 2 · (1 + tanh((v − cutoff) / (cutoff / 10))).
+ * is electronics that stop: I = amps / 2 · (tanh 10 + tanh((v − cutoff) / (cutoff / 10))).
  */
 export interface ConstantCurrentLoad extends TwoTerminal {
   type: 'constantCurrentLoad';

@@ -37,8 +37,16 @@ export const constantCurrentLoad: ElementRules<ConstantCurrentLoad> = {
   },
 };
 
-/** I = scale · (offset + tanh((v − middle) / width)). */
+/** Width of the cut-off, as a share of its voltage. */
+const SOFTNESS = 0.1;
+
+/** I = scale · (offset + tanh((v − middle) / width)); nothing at 0 V, so that what is not plugged in holds no charge. */
 const curve = ({ amps, kneeVolts, cutoffVolts }: ConstantCurrentLoad) =>
   cutoffVolts === undefined
     ? { scale: amps, middle: 0, width: kneeVolts, offset: 0 }
-    : { scale: amps / 2, middle: cutoffVolts, width: cutoffVolts / 10, offset: 1 };
+    : {
+        scale: amps / 2,
+        middle: cutoffVolts,
+        width: cutoffVolts * SOFTNESS,
+        offset: Math.tanh(1 / SOFTNESS),
+      };
