@@ -37,9 +37,9 @@ function momentary(times: Float64Array, volts: Float64Array, peak: number): bool
  */
 const bled = (netlist: Netlist): Netlist => ({
   ...netlist,
-  elements: netlist.elements.flatMap((e) =>
+  elements: netlist.elements.flatMap((e): Netlist['elements'] =>
     e.type === 'constantCurrentLoad'
-      ? [e, { type: 'resistor' as const, name: `${e.name}.bled`, a: e.a, b: e.b, ohms: 1e6 }]
+      ? [e, { type: 'resistor', name: `${e.name}.bled`, a: e.a, b: e.b, ohms: 1e6 }]
       : [e],
   ),
 });
