@@ -6,7 +6,7 @@ import { elapsed, live, type Action, type Known, type SheetState } from './state
 export type Invariant = 1 | 2 | 3 | 4 | 5 | 6;
 
 export const INVARIANTS: Record<Invariant, string> = {
-  1: 'Nothing is plugged or unplugged while its inlet is open, nor, unless your school allows it on this line, while its feed is on or charged.',
+  1: 'Nothing is plugged or unplugged while its feed is on or charged (unless your school allows it on this line), before the wait has passed, or while its inlet is open.',
   2: 'No feed changes while anything it can bang into is open.',
   3: 'No switch goes on while a line it reaches would be harmed by that feed.',
   4: 'After a feed came on, nothing opens before it has settled.',
