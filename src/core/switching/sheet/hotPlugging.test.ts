@@ -3,7 +3,7 @@ import { carriedOut, group, line, rigWith, wish } from '../../../../tests/sheets
 import { sheetRig } from './fromRig';
 import { breach } from './invariants';
 import { firstBreach, sequence } from './sequence';
-import { bare } from './state';
+import { after, bare, takenOver } from './state';
 import { stepWords } from './wording';
 
 /**
@@ -65,6 +65,16 @@ describe('a sheet where one line may be plugged live', () => {
     const { steps, disturbed } = exchange('careful');
     expect(disturbed).toEqual(['hot']);
     expect(steps.map(({ action }) => action)).toContainEqual({ do: 'feed', group: 'a', to: 'off' });
+  });
+
+  test('a plug whose other end is out meets no feed yet; the second one does, and a removed line is forgotten', () => {
+    const out = { ...on, ends: { ...on.ends, hot: { stage: false, desk: false } } };
+    const first = after(rig, out, { do: 'plug', line: 'hot', end: 'stage' });
+    expect(first.pluggedLive).toBeUndefined();
+    const second = after(rig, first, { do: 'plug', line: 'hot', end: 'desk' });
+    expect(second.pluggedLive).toEqual({ hot: on.now });
+    expect(breach(rig, second, { do: 'open', lines: ['hot'] })).toMatchObject({ invariant: 4 });
+    expect(takenOver(rigWith([line('careful', ['a'])], [group('a')]), second).pluggedLive).toEqual({});
   });
 
   test('with its inlet open it is refused all the same', () => {

@@ -94,7 +94,8 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
     case 'unplug': {
       const { line, end } = action;
       const ends = { ...state.ends[line], [end]: action.do === 'plug' };
-      const hot = action.do === 'plug' && lineOf(rig, line).groups.some((key) => live(state, key));
+      const through = action.do === 'plug' && ends.stage !== false && ends.desk !== false;
+      const hot = through && lineOf(rig, line).groups.some((key) => live(state, key));
       return {
         ...state,
         ends: { ...state.ends, [line]: ends },
