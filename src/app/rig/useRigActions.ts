@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import type { Answer as PossibleAnswer, SchoolName } from '@/core/check';
-import { partAt, type Fact, type Part, type PartRef } from '@/core/gear';
+import { partAt, saysDeviceGround, type Fact, type Part, type PartRef } from '@/core/gear';
 import { answered, withAnswer, type Answer } from '@/core/kit';
 import {
   applyToRig,
@@ -241,7 +241,15 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     removeDevice,
     selectGroup,
     openSchools: useCallback(() => openDialog({ dialog: 'schools' }), []),
-    answer: useCallback((answer: PossibleAnswer) => openDialog({ dialog: 'answer', answer }), []),
+    answer: useCallback(
+      (answer: PossibleAnswer) => {
+        // How a device's ground stands is looked up on the spot: it is no statement of a maker.
+        const seen = answer.edits.every((each) => each.do === 'choose' && saysDeviceGround(each));
+        if (seen) edit(answer.edits);
+        else openDialog({ dialog: 'answer', answer });
+      },
+      [edit],
+    ),
     note: (note: string) =>
       change((from) => ({
         ...from,

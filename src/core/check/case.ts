@@ -11,6 +11,7 @@ import {
   type Basis,
   type Line,
   type MeantFor,
+  type Option,
   type Part,
   type PartRef,
   type Reader,
@@ -32,6 +33,8 @@ export interface Alternative {
   value: string;
   label: string;
   ask: string;
+  /** Every answer that somebody may record. */
+  answers: readonly Option[];
   solved: Solved;
   findings: Finding[];
 }

@@ -52,19 +52,27 @@ function found(at: Case): Finding[] {
   return foldKnown(SEVERITIES.flatMap((severity) => all.filter((finding) => finding.severity === severity)));
 }
 
-/** The line with every open question answered in each way that is not drawn, judged. */
+/** The line with every open question answered in each way that is not drawn, others like it the same way, judged. */
 function alternativesOf(line: Line, schools: Schools, drawn: Solved): Alternative[] {
   const asked = questions(line).filter(
     ({ spec }) => spec.question.matters === undefined || drawn.signal.shields.some((ohms) => ohms > SHIELD_OPEN),
   );
-  return asked.flatMap(({ part, choice, spec }) =>
-    spec.options
-      .filter(({ value }) => value !== UNKNOWN && value !== spec.question.drawnAs)
+  return asked.flatMap((question) => {
+    const { part, choice, spec } = question;
+    const answers = spec.options.filter(({ value }) => value !== UNKNOWN);
+    return answers
+      .filter(({ value }) => value !== spec.question.drawnAs)
       .map(({ value, label }): Alternative => {
-        const at = caseOf(choose(line, part, choice, value), schools, [], {});
-        return { part, choice, value, label, ask: spec.question.ask, solved: at, findings: found(at) };
-      }),
-  );
+        const others = asked.filter((other) => other !== question && other.choice === choice);
+        // Two grounds that nobody knows may both be on mains earth, and only both together join anything.
+        const asAnswered = [question, ...others].reduce(
+          (known, other) => choose(known, other.part, other.choice, value),
+          line,
+        );
+        const at = caseOf(asAnswered, schools, [], {});
+        return { part, choice, value, label, ask: spec.question.ask, answers, solved: at, findings: found(at) };
+      });
+  });
 }
 
 /** Alternatives with only those findings that the line as drawn does not have. */

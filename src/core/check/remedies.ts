@@ -12,7 +12,7 @@ import {
 import type { Edit, FreeInlet } from '../rig/edits';
 import { feedLabel, type FeedName } from '../standards/feeds';
 import { quantity } from '../units/format';
-import { additions } from './additions';
+import { additions, ownInlets } from './additions';
 import { faulty, feedOf, isMicrophone, meantFor, nameOf, offeredFeeds, readPart, uncapital, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
@@ -26,6 +26,7 @@ const BY_ITSELF = 3;
 /** Everything an engineer would try on a line, in the order in which it would be tried. */
 export const candidates = (at: Case): Remedy[] => [
   ...takeOut(at),
+  ...ownInlets(at),
   ...rewirings(at),
   ...sockets(at, 'right socket'),
   ...settings(at),

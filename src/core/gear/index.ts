@@ -14,4 +14,4 @@ export {
   type LineCircuit,
   type LinkView,
 } from './lineCircuit';
-export { asDrawn, choose, questions, withPart } from './questions';
+export { asDrawn, choose, questions, saysDeviceGround, withPart } from './questions';

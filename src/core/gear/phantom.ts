@@ -52,10 +52,13 @@ export const reverseFigure = (value: number): FigureSpec => ({
   help: 'A semiconductor takes a volt or less the wrong way round.',
 });
 
-/** Least voltage that a standard 48 V feed leaves at both pins under a current (IEC 61938, from memory). */
+/**
+ * Least voltage that a standard 48 V feed leaves at both pins under a current (IEC 61938, from memory). The standard
+ * promises nothing beyond its own limit: what takes more is held against what is left at that limit.
+ */
 const leftByP48 = (amps: number): number => {
-  const { volts, tolerance, ohms } = FEEDS.P48;
-  return volts - tolerance - (ohms / 2) * amps;
+  const { volts, tolerance, ohms, limit } = FEEDS.P48;
+  return volts - tolerance - (ohms / 2) * Math.min(amps, limit! / 1e3);
 };
 
 /** What it needs and where it stops: never more than a standard 48 V feed leaves at its current. */

@@ -1,14 +1,26 @@
 import { cable, line, on, testedCable } from '../../../tests/lines/lines';
-import { asDrawn, choose, questions, withPart } from '.';
+import { asDrawn, choose, questions, withPart, type Line } from '.';
 
+const earthed = (of: Line): Line => ({ ...of, ground: 'earthed' });
 const ribbon = (tap?: string) =>
-  line({ kind: 'passive-ribbon', ...(tap && { choices: { tap } }) }, [testedCable], on('P48'));
+  earthed(line({ kind: 'passive-ribbon', ...(tap && { choices: { tap } }) }, [testedCable], on('P48')));
 
 test('a question is open until it has an answer', () => {
   expect(questions(ribbon()).map(({ part, choice }) => [part, choice])).toEqual([['source', 'tap']]);
   expect(questions(ribbon('unknown'))).toHaveLength(1);
   expect(questions(ribbon('none'))).toEqual([]);
-  expect(questions(line('moving-coil', [cable()], on('off')))).toEqual([]);
+  expect(questions(earthed(line('moving-coil', [cable()], on('off'))))).toEqual([]);
+});
+
+test('how the ground of its device stands is a question like any other', () => {
+  const dynamic = line('moving-coil', [cable()], on('off'));
+  for (const open of [dynamic, { ...dynamic, ground: 'unknown' as const }])
+    expect(questions(open)).toMatchObject([
+      { part: 'inlet', choice: 'ground', spec: { question: { ask: 'Is the ground of its device on mains earth?' } } },
+    ]);
+  expect(questions({ ...dynamic, ground: 'floating' })).toEqual([]);
+  expect(choose(dynamic, 'inlet', 'ground', 'earthed')).toEqual({ ...dynamic, ground: 'earthed' });
+  expect(asDrawn(dynamic)).toEqual({ ...dynamic, ground: 'floating' });
 });
 
 test('what is drawn answers every open question and changes nothing else', () => {

@@ -1,6 +1,7 @@
 import { kindAt } from './catalogue';
 import { UNKNOWN, type ChoiceSpec } from './figures';
-import { partAt, type Line, type Part, type PartRef, type PathLink } from './part';
+import { partAt, type Grounding, type Line, type Part, type PartRef, type PathLink } from './part';
+import { groundQuestion } from './shared';
 
 /** A choice of a part that stands at `unknown`. */
 export interface Question {
@@ -9,10 +10,27 @@ export interface Question {
   spec: ChoiceSpec & { question: NonNullable<ChoiceSpec['question']> };
 }
 
-/** The open questions of a line. */
+/** By this choice of its inlet a line is asked how the device's ground stands: it belongs to the device, not to the inlet. */
+export const DEVICE_GROUND = 'ground';
+
+const deviceGround: Question = {
+  part: 'inlet',
+  choice: DEVICE_GROUND,
+  spec: {
+    ...groundQuestion,
+    question: { ...groundQuestion.question!, ask: 'Is the ground of its device on mains earth?' },
+  },
+};
+
+/** Whether an edit says how the ground of a line's device stands. */
+export const saysDeviceGround = ({ part, choice }: { part: PartRef; choice: string }): boolean =>
+  part === 'inlet' && choice === DEVICE_GROUND;
+
+/** The open questions of a line, its device's ground last. */
 export function questions(line: Line): Question[] {
   const parts: PartRef[] = ['source', ...line.links.keys(), 'inlet'];
-  return parts.flatMap((part) => {
+  const device = (line.ground ?? UNKNOWN) === UNKNOWN ? [deviceGround] : [];
+  const asked = parts.flatMap((part) => {
     const { kind, choices } = partAt(line, part);
     return Object.entries(kindAt(part, kind).choices).flatMap(([choice, spec]) =>
       spec.question && (choices?.[choice] ?? spec.standard) === UNKNOWN
@@ -20,10 +38,12 @@ export function questions(line: Line): Question[] {
         : [],
     );
   });
+  return [...asked, ...device];
 }
 
 /** The line with a part's choice made. */
 export function choose(line: Line, ref: PartRef, choice: string, value: string): Line {
+  if (saysDeviceGround({ part: ref, choice })) return { ...line, ground: value as Grounding };
   const part: Part = { ...partAt(line, ref), choices: { ...partAt(line, ref).choices, [choice]: value } };
   return withPart(line, ref, part);
 }

@@ -39,13 +39,13 @@ export function reasonFor(sight: Sight, placed: Placed): string {
   if (!now) return 'Its circuit has no single answer as it is.';
   const bad = worst(now.findings);
   if (bad && (now.verdict === 'Stop' || now.verdict === 'Silent'))
-    return `At present ${now.verdict}: ${lower(bad.what)}.`;
+    return `At present ${now.verdict} (${lower(bad.what)}).`;
   return (
     wished(sight, placed) ??
     lost(sight, placed) ??
     harmed(sight, placed) ??
     (now.verdict === 'Watch' && bad && sight.is.get(line.id)?.verdict === 'Clear'
-      ? `At present Watch: ${lower(bad.what)}.`
+      ? `At present Watch (${lower(bad.what)}).`
       : undefined) ??
     needless(sight, placed) ??
     madeRoom(arranged, task) ??

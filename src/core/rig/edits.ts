@@ -33,11 +33,17 @@ export type Edit =
   | { do: 'mend'; at: number }
   | { do: 'rename'; name: string }
   | ({ do: 'move' } & FreeInlet)
-  /** Gives `line`, which drives the link-through socket of the box at `at`, the other side of a stereo box and an inlet of its own. */
+  /**
+   * Gives `line`, which comes in at a further socket of the link at `at`, an inlet of its own: on the thru of a direct box
+   * with the other side of a stereo box in its place; anywhere else the link goes.
+   */
   | ({ do: 'separate'; at: number; line: string } & FreeInlet);
 
 /** What the second output gets instead of somebody else's link-through socket. */
 export const ownBox = (): Part[] => [{ kind: 'stereo-direct-box' }, { kind: 'cable' }];
+
+/** Whether two sources meet at a thru socket: a box with two sides is what they want. */
+export const meetsAtThru = ({ kind }: Part): boolean => kind === 'passive-direct-box';
 
 /** Applies edits one after the other; the line given stays as it is. */
 export const applyEdits = (line: Line, edits: readonly Edit[]): Line => edits.reduce(applyEdit, line);
@@ -91,19 +97,25 @@ const hung = (line: Line, to: (at: number) => number | undefined): Line =>
       }
     : line;
 
-function separate(line: Line, { at, line: second, inlet, switch: feed }: Extract<Edit, { do: 'separate' }>): Line {
+function separate(line: Line, edit: Extract<Edit, { do: 'separate' }>): Line {
+  const { at, line: second, inlet, switch: feed, device, ground, run } = edit;
+  const box = meetsAtThru(line.links[at]);
   if (line.id === second)
     return {
       ...line,
-      links: [...line.links.slice(0, at), ...ownBox()],
+      links: [...line.links.slice(0, at), ...(box ? ownBox() : [])],
       inlet,
       switch: feed,
+      device,
+      ground,
+      run,
       branches: line.branches?.filter((branch) => branch.at < at),
     };
-  return {
-    ...withPart(line, at, { ...line.links[at], kind: 'stereo-direct-box' }),
-    branches: line.branches?.filter((branch) => branch.at !== at || branch.port !== 'through'),
-  };
+  const alone = { ...line, branches: line.branches?.filter((branch) => branch.at !== at || branch.line !== second) };
+  if (box) return withPart(alone, at, { ...line.links[at], kind: 'stereo-direct-box' });
+  // Somebody else may still be plugged into it.
+  if (alone.branches?.some((branch) => branch.at === at)) return alone;
+  return applyEdit(alone, { do: 'remove', at });
 }
 
 export function withFigure<P extends Part>(part: P, figure: string, to: Figure | undefined): P {

@@ -1,4 +1,4 @@
-import { inletKind, type Part, type PartRef } from '../gear';
+import { inletKind, saysDeviceGround, type Grounding, type Part, type PartRef } from '../gear';
 import type { FeedName } from '../standards/feeds';
 import {
   endsInLink,
@@ -10,7 +10,7 @@ import {
   type RigDocument,
   type RigLine,
 } from './document';
-import { ownBox, withFigure, type Edit, type FreeInlet } from './edits';
+import { meetsAtThru, ownBox, withFigure, type Edit, type FreeInlet } from './edits';
 import { groundingOf, inletName, rigPath, switchOf } from './paths';
 
 /** Changes to a whole rig. Each takes a document and returns another; the one given stays as it is. */
@@ -68,6 +68,8 @@ function applyOne(document: RigDocument, id: string, edit: Edit): RigDocument {
     case 'replace':
       return onPart(edit.part, () => withoutFeed(edit.part, edit.with));
     case 'choose':
+      if (saysDeviceGround(edit))
+        return withDevice(document, inlet.device, (device) => ({ ...device, ground: edit.value as Grounding }));
       if (edit.part === 'inlet' && edit.choice === 'feed') return feedOfInlet(document, inlet, edit.value as FeedName);
       return onPart(edit.part, (part) => ({ ...part, choices: { ...part.choices, [edit.choice]: edit.value } }));
     case 'set figure':
@@ -143,11 +145,20 @@ function separateLines(document: RigDocument, { line: id, to }: Extract<Edit, { 
   const second = document.lines.find((line) => line.id === id);
   if (!second || !endsInLink(second)) return document;
   const { line: host, link } = second.inlet.into;
-  const apart = withLine(document, id, (line) => ({ ...line, links: [...line.links, ...ownBox()], inlet: to }));
-  return withLine(apart, host, (line) => ({
+  const joint = document.lines.find((line) => line.id === host)!.links.find((part) => part.id === link)!;
+  const box = meetsAtThru(joint);
+  const apart = withLine(document, id, (line) => ({
     ...line,
-    links: line.links.map((part) => (part.id === link ? { ...part, kind: 'stereo-direct-box' } : part)),
+    links: [...line.links, ...(box ? ownBox() : [])],
+    inlet: to,
   }));
+  if (box)
+    return withLine(apart, host, (line) => ({
+      ...line,
+      links: line.links.map((part) => (part.id === link ? { ...part, kind: 'stereo-direct-box' } : part)),
+    }));
+  if (apart.lines.some((line) => hangsOn(line, host, link))) return apart;
+  return withLine(apart, host, (line) => ({ ...line, links: line.links.filter((part) => part.id !== link) }));
 }
 
 /** Every inlet that nothing is plugged into, in the document's order. */

@@ -1,9 +1,8 @@
 import { UNITS, type Limit, type Unit } from '../../gear';
-import { finding, nameOf, quantity, uncapital, type Case, type Rule } from '../case';
-import type { Finding } from '../finding';
+import { feedFamily, finding, nameOf, quantity, uncapital, type Alternative, type Case, type Rule } from '../case';
+import type { Answer, Finding } from '../finding';
 import { meter } from '../solve';
 import { harmlessHere, windingCurrent } from './elementDirectCurrent';
-import { feedFamily } from '../case';
 
 /** An assumed limit decides when the reading lies within this factor below it. */
 const CLOSE = 2;
@@ -90,23 +89,37 @@ const confirm = (limit: Limit) => ({
 });
 
 /** Open questions whose answer would bring harm or silence that is not found now. The ribbon's own rule speaks for its tap. */
-const open = (at: Case): Finding[] =>
-  at.alternatives.flatMap((alternative) =>
+function open(at: Case): Finding[] {
+  const asked = at.alternatives.filter(({ choice }) => choice !== 'tap');
+  const worse = asked.flatMap((alternative) =>
     alternative.findings
       .filter(({ severity, code }) => (severity === 'harm' || severity === 'silent') && code !== 'ribbon-fed')
-      .filter(() => alternative.choice !== 'tap')
-      .map((worse) =>
-        finding({
-          code: 'fact-unproven',
-          severity: 'watch',
-          part: alternative.part,
-          what: alternative.ask,
-          why: `If the answer is “${alternative.label}”: ${worse.why}`,
-          numbers: worse.numbers,
-          basis: 'assumption',
-          look: 'The manual, or a meter between its ground and a known earth.',
-        }),
-      ),
+      .map((found) => ({ alternative, found })),
   );
+  // Two questions that lead to the same harm are one finding: either answer settles it.
+  return worse
+    .filter(({ found }, n) => worse.findIndex((other) => other.found.code === found.code) === n)
+    .map(({ alternative, found }) =>
+      finding({
+        code: 'fact-unproven',
+        severity: 'watch',
+        part: alternative.part,
+        what: alternative.ask,
+        why: `If the answer is “${alternative.label}”: ${found.why}`,
+        numbers: found.numbers,
+        basis: 'assumption',
+        answers: worse
+          .filter((other) => other.found.code === found.code)
+          .flatMap((other) => recordable(at, other.alternative)),
+        look: 'The manual, or a meter between its ground and a known earth.',
+      }),
+    );
+}
+
+const recordable = (at: Case, { part, choice, answers }: Alternative): Answer[] =>
+  answers.map(({ value, label }) => ({
+    label: `${nameOf(at.line, part)}: ${uncapital(label)}`,
+    edits: [{ do: 'choose', part, choice, value }],
+  }));
 
 export const factUnproven: Rule = { code: 'fact-unproven', judge: (at) => [...assumed(at), ...open(at)] };

@@ -64,8 +64,27 @@ function met(line: Line, at: number, without: (branch: Branch) => boolean): { si
 
 export const outputsMeet: Rule = {
   code: 'outputs-meet',
-  judge: (at) => meetings(at.line).flatMap((meeting) => fight(at, meeting)),
+  judge: (at) => [...meetings(at.line).flatMap((meeting) => fight(at, meeting)), ...tied(at)],
 };
+
+/** Left and right of one output on the same conductor: leads like that are common, and resistors would do it better. */
+function tied(at: Case): Finding[] {
+  const kind = sourceKind(at.line.source.kind);
+  const first = at.circuit.links[0];
+  if (!first || !kind.stereo?.(reader(kind, at.line.source))) return [];
+  const to = (from: string) => first.paths.filter((path) => path.from === from && path.look === 'wire');
+  if (!to('T').some((left) => to('R').some((right) => right.to === left.to))) return [];
+  return [
+    finding({
+      code: 'outputs-meet',
+      severity: 'note',
+      part: 0,
+      what: 'Left and right tied together',
+      why: `${nameOf(at.line, 0)} joins both channels: where they differ, each output drives into the other. A lead with a resistor in each leg, or a stereo box, keeps them apart.`,
+      basis: 'common practice',
+    }),
+  ];
+}
 
 function fight(at: Case, { at: n, other, thru }: Meeting): Finding[] {
   const { siemens, perVolt } = met(at.line, n, (branch) => branch === other);

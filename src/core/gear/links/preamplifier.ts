@@ -25,6 +25,14 @@ export const preamplifier: LinkKind = {
       max: 30,
       typical: { value: 20, basis: 'common practice' },
     },
+    stands: {
+      label: 'Rating of its output capacitors',
+      unit: 'V',
+      min: 1,
+      max: 100,
+      typical: { value: 63, basis: 'assumed' },
+      help: 'Its output must not be fed; set the inlet to line.',
+    },
   },
   choices: {
     input: setting('Input set to', [
@@ -99,6 +107,12 @@ export const preamplifier: LinkKind = {
       bench.path({ from: pin, to: pin, look: 'amplifier' });
     }
     bench.path({ from: '1', to: '1', look: 'wire' });
+    bench.stake({
+      type: 'output capacitor',
+      what: 'the output of the preamplifier',
+      stands: bench.limit('stands'),
+      between: (['2', '3'] as const).map((pin) => [bench.node(`coupled${pin}`), bench.out(pin)]),
+    });
     const most = bench.limit('maxOutput');
     bench.stake({
       type: 'greatest output',

@@ -14,6 +14,8 @@ export const wirelessReceiver: SourceKind = {
       typical: { value: -10, basis: 'common practice' },
       help: 'Its menu sets it: about −30 dBu for microphone level, −10 to +4 dBu for line level.',
     },
+    // Meant for microphone inlets as well, so most take a feed (common practice); the rating itself nobody states.
+    stands: { ...lineOutput.figures.stands, typical: { value: 63, basis: 'assumed' } },
     lowest: { ...lineOutput.figures.lowest, typical: { value: 60, basis: 'assumed' } },
   },
   choices: {
