@@ -37,7 +37,7 @@ test.describe('the patch', () => {
     await expect(main(page)).toContainText('Proven to be the best there is');
     await expect(list(page, 'To get')).toContainText('1 × T12 supply box');
     await expect(row(page, 'Hold desk, bank B')).toContainText(/48 V.*off/);
-    await expect(row(page, 'Announcer')).toContainText('At present Silent: dead cable: cable 20 m, old.');
+    await expect(row(page, 'Announcer')).toContainText('At present Silent (dead cable: cable 20 m, old).');
     await expect(row(page, 'Announcer')).toContainText(/\+ .*cable/);
 
     // One change less, and what would be left of it.

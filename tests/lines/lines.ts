@@ -1,4 +1,5 @@
 import { DEFAULT_SCHOOLS, lineResult, type Finding, type LineResult, type Schools } from '@/core/check';
+import { checkLine, type Around, type Checked } from '@/core/check/check';
 import { inletKind, type Fault, type Line, type Part, type PathLink } from '@/core/gear';
 import { emptyRig, type Device, type RigDocument } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
@@ -17,8 +18,12 @@ export const on = (feed: string): Part => ({ kind: 'three-pin', choices: { feed 
 
 export const judged = (asked: Line, schools: Partial<Schools> = {}): LineResult =>
   lineResult(asked, { ...DEFAULT_SCHOOLS, ...schools });
-export const codes = ({ findings }: LineResult): string[] => findings.map(({ code }) => code);
-export function find(result: LineResult, code: string): Finding {
+/** The same without what happens while plugs go in: a hundred times as fast. */
+export const checked = (asked: Line, schools: Partial<Schools> = {}, around: Around = {}): Checked =>
+  checkLine(asked, { ...DEFAULT_SCHOOLS, ...schools }, around);
+type Told = Pick<Checked, 'findings'>;
+export const codes = ({ findings }: Told): string[] => findings.map(({ code }) => code);
+export function find(result: Told, code: string): Finding {
   const found = result.findings.find((finding) => finding.code === code);
   if (!found) throw new Error(`no ${code} among ${codes(result).join(', ') || 'no findings'}`);
   return found;

@@ -2,7 +2,7 @@ import { CONNECTORS, inletKind, linkKind, LINKS, mate, reader, type Part } from 
 import type { Edit } from '../rig/edits';
 import { feedOf, offeredFeeds, characterOf, isMicrophone, nameOf, type Case } from './case';
 import type { Remedy } from './finding';
-import { fromKit } from './kitParts';
+import { fromKit, joins } from './kitParts';
 import { meetings } from './rules/outputsMeet';
 
 /** Most devices whose free inlets are offered to a source that shares one. */
@@ -13,11 +13,13 @@ export const additions = (at: Case): Remedy[] => [
   ...inXlr(at),
   ...forSource(at),
   ...forElectret(at),
+  ...attenuators(at),
   ...boxes(at),
   ...connectors(at),
   ...channels(at),
   ...splitters(at),
   ...secondInput(at),
+  ...boxToInlet(at),
 ];
 
 /** Each of two sources on the same wires gets an inlet of its own: a Y-lead and a splitter used backwards go. */
@@ -37,7 +39,7 @@ export function ownInlets(at: Case): Remedy[] {
       .slice(0, OWN_INLETS)
       .map((free) => ({
         by: 'take out',
-        label: `Give “${guest === at.line.id ? at.line.name : other.name}” ${free.inlet.name ?? 'an inlet'} of its own`,
+        label: `Move “${guest === at.line.id ? at.line.name : other.name}” to ${free.inlet.name ?? 'a free inlet'}`,
         note: `without ${nameOf(at.line, n)}`,
         edits: [{ do: 'separate', at: n, line: guest, ...free }],
       }));
@@ -49,7 +51,7 @@ const added = (at: Case, part: Part, where: string, edits: (part: Part) => Edit[
   return {
     by: 'add',
     label: `${verb} ${found.name}`,
-    note: [where, found.note].filter(Boolean).join(', '),
+    note: [joins(found.part), where, found.note].filter(Boolean).join(', '),
     edits: edits(found.part),
     ...(found.owned !== undefined && { owned: found.owned }),
   };
@@ -105,11 +107,45 @@ function inXlr(at: Case): Remedy[] {
   ];
 }
 
+/** A lead that attenuates, where what plays is too loud for a 3.5 mm inlet. */
+function attenuators(at: Case): Remedy[] {
+  const last = at.line.links.length;
+  const over = at.level ? at.level.gainMin - at.level.gainNeeded : 0;
+  if (over <= 0 || at.circuit.junctions[last].plug !== 'trs35' || has(at, 'attenuating-lead')) return [];
+  return [inserted(at, last, { kind: 'attenuating-lead', choices: { ends: 'mini' } }, 'at the inlet')];
+}
+
+/** A direct box where a jack lead begins, microphone cable from there on, and a microphone inlet that is free. */
+function boxToInlet(at: Case): Remedy[] {
+  const { links, branches = [] } = at.line;
+  const jack = at.circuit.junctions[0].plug;
+  if (isMicrophone(at.line) || jack !== 'ts635' || branches.length || links.some(({ kind }) => kind !== 'cable'))
+    return [];
+  const free = at.free.find(
+    ({ inlet }) => inletKind(inlet.kind).sockets[0] === 'xlr3' && inlet.choices?.input !== 'line',
+  );
+  if (!free) return [];
+  const box: Part = characterOf(at.line) === 'pickup' ? active('on') : { kind: 'passive-direct-box' };
+  const into = free.inlet.name ?? 'a free microphone inlet';
+  const one = inserted(at, 0, box, `at the source, microphone cable from there on, into ${into}`);
+  return [
+    {
+      ...one,
+      edits: [
+        ...one.edits,
+        ...links.map((_, n): Edit => ({ do: 'choose', part: n + 1, choice: 'connector', value: 'xlr3' })),
+        { do: 'move', ...free },
+      ],
+    },
+  ];
+}
+
 function forSource(at: Case): Remedy[] {
   if (at.circuit.junctions[0].plug !== 'xlr3') return [];
   const character = characterOf(at.line);
   const quiet = character === 'moving coil' || character === 'passive ribbon';
-  const wants = at.supplies.find(({ stake }) => stake.part === 'source')?.stake.wants;
+  const supply = at.supplies.find(({ stake }) => stake.part === 'source');
+  const wants = supply?.state === 'runs' ? undefined : supply?.stake.wants;
   return [
     ...(quiet && !has(at, 'inline-booster')
       ? [inserted(at, 0, { kind: 'inline-booster' }, `straight after the source${onNote(at)}`, powered(at))]

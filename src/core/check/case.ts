@@ -157,8 +157,10 @@ export const schoolOf = (at: Case, name: SchoolName) => ({
 });
 
 /** What a limit rests on, in words. */
-export const restsOn = (limit: { label: string; basis: Basis; where?: string }): string =>
-  `${uncapital(limit.label)}: ${BASIS_LABELS[limit.basis]}${limit.where ? `, ${limit.where}` : ''}`;
+export function restsOn({ label, basis, where }: { label: string; basis: Basis; where?: string }): string {
+  const said = BASIS_LABELS[basis];
+  return `${uncapital(label)}: ${[where?.includes(said) ? '' : said, where ?? ''].filter(Boolean).join(', ')}`;
+}
 
 /** The first letter small, unless a capital follows it: names keep theirs. */
 export const uncapital = (text: string): string => text.replace(/^[A-Z](?=[a-z ])/, (first) => first.toLowerCase());

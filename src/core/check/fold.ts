@@ -80,16 +80,21 @@ const feeds = (box: Finding, fed: Finding): boolean =>
 /** What a bad cable is named by, the most telling first; other findings of a Watch say less than that it is bad. */
 const TELLING = ['leg-lost', 'shield-open', 'reversed', 'mono-cancelled', 'one-sided', 'underpowered', 'loaded'];
 
-const under = (head: Finding, ...others: Finding[]): Finding => ({
-  ...head,
-  consequences: [
-    ...(head.consequences ?? []),
-    ...others.flatMap((other) => [
-      { code: other.code, severity: other.severity, what: other.what },
-      ...(other.consequences ?? []),
-    ]),
-  ],
-});
+/** What others say stands under the head; what would answer them can be recorded there as well. */
+function under(head: Finding, ...others: Finding[]): Finding {
+  const answers = [head, ...others].flatMap((each) => each.answers ?? []);
+  return {
+    ...head,
+    ...(answers.length && { answers }),
+    consequences: [
+      ...(head.consequences ?? []),
+      ...others.flatMap((other) => [
+        { code: other.code, severity: other.severity, what: other.what },
+        ...(other.consequences ?? []),
+      ]),
+    ],
+  };
+}
 
 /** Puts what only follows from another finding, at least as bad, under that one. */
 export function foldKnown(findings: readonly Finding[]): Finding[] {

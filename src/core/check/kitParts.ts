@@ -19,10 +19,20 @@ const same = (asked: Part, other: Part): boolean => {
     .every(([name]) => name === 'tested' || a.choice(name) === b.choice(name));
 };
 
+const wiringOf = ({ kind, choices }: Part): string | undefined =>
+  linkKind(kind).choices.wiring?.options.find(({ value }) => value === choices?.wiring)?.label;
+
+/** What an adapter joins to what, where several lead from one connector to the same other one. */
+export function joins(part: Part): string | undefined {
+  const [ends, contacts] = wiringOf(part)?.split(': ') ?? [];
+  const others = linkKind(part.kind).choices.wiring?.options.filter(({ label: other }) => other.split(':')[0] === ends);
+  return contacts && others!.length > 1 ? contacts : undefined;
+}
+
 /** What a link is called: its wiring, if that is what tells it from others. */
 function label(part: Part): string {
   const kind = linkKind(part.kind);
-  const wiring = kind.choices.wiring?.options.find(({ value }) => value === part.choices?.wiring)?.label;
+  const wiring = wiringOf(part);
   if (wiring) return `${wiring.split(':')[0]} adapter`;
   return kind.label.replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase());
 }

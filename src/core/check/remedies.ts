@@ -1,4 +1,5 @@
 import {
+  CONNECTORS,
   inletKind,
   kindAt,
   linkKind,
@@ -8,9 +9,10 @@ import {
   type ConnectorId,
   type MeantFor,
   type PartRef,
+  type SupplyStake,
 } from '../gear';
 import type { Edit, FreeInlet } from '../rig/edits';
-import { feedLabel, type FeedName } from '../standards/feeds';
+import { feedLabel, FEEDS, type FeedFamily, type FeedName } from '../standards/feeds';
 import { quantity } from '../units/format';
 import { additions, ownInlets } from './additions';
 import { faulty, feedOf, isMicrophone, meantFor, nameOf, offeredFeeds, readPart, uncapital, type Case } from './case';
@@ -22,6 +24,8 @@ import { rewirings } from './rewirings';
 const MOVES = 6;
 /** A plug on a lead of its own reaches so far without a cable, in metres (common practice). */
 const BY_ITSELF = 3;
+/** Which feeds power what. */
+const FAMILY: Record<SupplyStake['wants'], FeedFamily> = { phantom: 'phantom', 'plug-in power': 'plug-in', T12: 'T12' };
 
 /** Everything an engineer would try on a line, in the order in which it would be tried. */
 export const candidates = (at: Case): Remedy[] => [
@@ -36,13 +40,14 @@ export const candidates = (at: Case): Remedy[] => [
   ...feeds(at),
 ];
 
-/** What could stand between the neighbours of a link without it. */
+/** What could stand between the neighbours of a link without it; a preamplifier is there on purpose. */
 function takeOut(at: Case): Remedy[] {
   const { junctions } = at.circuit;
   return at.line.links.flatMap((part, n): Remedy[] => {
     const kind = linkKind(part.kind);
     if (
       kind.nature === 'cable' ||
+      part.kind === 'preamplifier' ||
       (at.line.branches ?? []).some((branch) => branch.at === n) ||
       part.entry ||
       part.exit
@@ -156,6 +161,8 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
       notes: ['on its own lead'],
       plug: junctions[0].plug,
     };
+  const relaid = relay(at, goes(junctions[0].plug));
+  if (relaid) return relaid;
   if (end === 'xlr3' && goes('trs635')) {
     const adapter = { kind: 'plain-adapter', choices: { wiring: 'xlr-to-trs' } };
     const found = fromKit(at, adapter);
@@ -167,6 +174,26 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
     };
   }
   return undefined;
+}
+
+/** On XLR cable all the way, without the adapters between. */
+function relay(at: Case, goes: boolean): Fitted | undefined {
+  const { links, branches = [] } = at.line;
+  const { plug } = at.circuit.junctions[0];
+  const adapters = [...links.keys()].filter((n) => links[n].kind === 'plain-adapter');
+  const plain = links.every(({ kind, faults }) => !faults?.length && (kind === 'cable' || kind === 'plain-adapter'));
+  if (!goes || plug !== 'xlr3' || !plain || !adapters.length || adapters.length === links.length || branches.length)
+    return undefined;
+  return {
+    edits: [
+      ...links.flatMap(({ kind }, n): Edit[] =>
+        kind === 'cable' ? [{ do: 'choose', part: n, choice: 'connector', value: plug }] : [],
+      ),
+      ...adapters.toReversed().map((n): Edit => ({ do: 'remove', at: n })),
+    ],
+    notes: [`on ${CONNECTORS[plug].label} cable`],
+    plug,
+  };
 }
 
 /** Switches on the things in hand: each other position of each. */
@@ -262,14 +289,16 @@ function goodCables(at: Case): Remedy[] {
   });
 }
 
-/** Every other position of the inlet's feed. */
+/** Off, and every other position of the inlet's feed that something on the line is made for. */
 function feeds(at: Case): Remedy[] {
   const now = feedOf(at.line);
+  const wanted = new Set(at.supplies.map(({ stake }) => FAMILY[stake.wants]));
   const name = at.line.switch?.name ?? 'the feed';
   // A switch that reaches nobody else is one more switch in hand.
   const by = at.line.switch?.reaches.length ? 'shared switch' : 'setting';
   return ['off', ...offeredFeeds(at.line)]
     .filter((feed, n, all) => feed !== now && all.indexOf(feed) === n)
+    .filter((feed) => feed === 'off' || wanted.has(FEEDS[feed as Exclude<FeedName, 'off'>].family))
     .map((feed) => ({
       by,
       label: feed === 'off' ? `Try ${name} off` : `Try ${name} at ${feedLabel(feed as FeedName)}`,

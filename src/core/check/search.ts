@@ -51,9 +51,11 @@ const SENSIBLE: Record<string, readonly RemedyClass[]> = {
 /** A bad cable is replaced, not worked around. */
 const BAD_CABLE: readonly RemedyClass[] = ['cable', 'take out', 'shared switch', 'setting'];
 
+const badCable = (at: Case, { part }: Pick<Finding, 'part'>): boolean =>
+  typeof part === 'number' && (at.line.links[part]?.faults?.length ?? 0) > 0;
+
 const sensible = (at: Case, { code, part }: Finding, { by }: Remedy): boolean => {
-  const bad = typeof part === 'number' && (at.line.links[part]?.faults?.length ?? 0) > 0;
-  const allowed = bad ? BAD_CABLE : SENSIBLE[code];
+  const allowed = badCable(at, { part }) ? BAD_CABLE : SENSIBLE[code];
   return !allowed || by === undefined || allowed.includes(by);
 };
 
@@ -84,7 +86,7 @@ export function searchRemedies(at: Case, before: Checked, after: (edits: Edit[])
 
 type Tried = { remedy: Remedy; result: Checked };
 
-/** Two steps one after the other, for what is Stop or Silent and stays so with any single one. */
+/** Two steps one after the other, for what stays with any single one. */
 function pairs(
   at: Case,
   finding: Finding,
@@ -92,15 +94,20 @@ function pairs(
   after: (edits: Edit[]) => Checked | undefined,
   enough: (finding: Finding, result: Checked) => boolean,
 ): Tried[] {
-  if (finding.severity !== 'harm' && finding.severity !== 'silent') return [];
+  if (finding.severity === 'note') return [];
   const possible = all.filter((remedy) => sensible(at, finding, remedy));
   const first = possible.filter(({ by }) => by === 'add' || by === 'setting' || by === 'cable' || by === 'take out');
-  const second = possible.filter(({ by }) => by === 'shared switch' || by === 'setting' || by === 'cable');
+  const second = possible.filter(
+    ({ by }) => by === 'shared switch' || by === 'setting' || by === 'cable' || by === 'take out',
+  );
+  const seen = new Set<string>();
   const found: Tried[] = [];
   let left = MOST_PAIRS;
   for (const a of first)
     for (const b of second) {
-      if (a === b || left-- <= 0) continue;
+      const both = [a.label, b.label].sort().join();
+      if (a === b || seen.has(both) || left-- <= 0) continue;
+      seen.add(both);
       // The second step is of the line as it is: only those that do not count links may follow a change of them.
       const counts = (edit: Edit) =>
         !('part' in edit && edit.part === 'inlet') && !('part' in edit && edit.part === 'source');
@@ -111,7 +118,7 @@ function pairs(
       found.push({
         remedy: {
           ...a,
-          label: `${a.label}, then ${b.label.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase())}`,
+          label: inTurn(a, b),
           note: [a.note, b.note].filter(Boolean).join('; ') || undefined,
           edits,
         },
@@ -120,6 +127,22 @@ function pairs(
     }
   return found;
 }
+
+const turnsFeed = ({ edits }: Remedy, to?: string): boolean =>
+  edits.some(
+    (edit) =>
+      edit.do === 'choose' &&
+      edit.part === 'inlet' &&
+      edit.choice === 'feed' &&
+      (to === undefined || edit.value === to),
+  );
+
+/** Two steps in words: a feed that goes off goes first, then the switch in hand, then whatever is plugged. */
+const inTurn = (a: Remedy, b: Remedy): string => {
+  const before = turnsFeed(b, 'off') || (b.by === 'setting' && a.by === 'add' && !turnsFeed(b));
+  const [first, then] = before ? [b, a] : [a, b];
+  return `${first.label}, then ${then.label.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase())}`;
+};
 
 /** An engineer's order; what leaves the line working before what does not; each change once. */
 export function inOrder(remedies: Remedy[]): Remedy[] {

@@ -40,7 +40,7 @@ describe('Lock Nine from its present state', () => {
       takenOut: ['cable 20 m, old'],
       before: 'Silent',
       after: 'Clear',
-      reason: 'At present Silent: dead cable: cable 20 m, old.',
+      reason: 'At present Silent (dead cable: cable 20 m, old).',
     });
     expect(change(plan.proposal, 'guide-body-worn').putIn).toContain('phantom to plug-in converter');
   });

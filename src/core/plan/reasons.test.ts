@@ -26,7 +26,7 @@ test('what is Stop or Silent now', async () => {
     [deviceOf('desk', [bank(2, 'P48'), bank(2, 'off')])],
     [line('ribbon', ribbon, '1'), line('mic', condenser, '2')],
   );
-  expect(reason(await proposal(rig), 'ribbon')).toMatch(/^At present Stop: 48 V on a passive ribbon\.$/);
+  expect(reason(await proposal(rig), 'ribbon')).toMatch(/^At present Stop \(48 V on a passive ribbon\)\.$/);
 });
 
 test('what is to watch now, and Clear afterwards', async () => {
@@ -34,7 +34,7 @@ test('what is to watch now, and Clear afterwards', async () => {
   const rig = rigOf([deviceOf('desk', [bank(2, 'P48')])], [line('either', either, '1'), line('mic', condenser, '2')]);
   const plan = await proposal(rig);
   expect(plan.lines[0]).toMatchObject({ line: 'either', set: ['battery: none, or switched off'] });
-  expect(reason(plan, 'either')).toBe('At present Watch: phantom (41 V) and battery are both on.');
+  expect(reason(plan, 'either')).toBe('At present Watch (phantom (41 V) and battery are both on).');
 });
 
 test('who needs no feed where it is on for others', async () => {
@@ -52,7 +52,7 @@ test('who gives way to a feed that is turned on for another one', async () => {
   );
   const plan = await proposal(rig);
   expect(reason(plan, 'coil')).toBe('Needs no feed, and desk, switch 1 is on for mic.');
-  expect(reason(plan, 'mic')).toMatch(/^At present Silent: no power at the microphone/);
+  expect(reason(plan, 'mic')).toMatch(/^At present Silent \(no power at the microphone/);
 });
 
 test('a box that another line wants more', async () => {
@@ -63,7 +63,7 @@ test('a box that another line wants more', async () => {
     [bass('bass', '1', { kind: 'passive-direct-box' })],
   );
   const plan = await proposal(rig, [link('active', 1, { kind: 'active-direct-box' })]);
-  expect(reason(plan, 'bass')).toMatch(/^At present Watch: bass rolls off below/);
+  expect(reason(plan, 'bass')).toMatch(/^At present Watch \(bass rolls off below/);
   expect(plan.lines[0]).toMatchObject({ putIn: ['active'], takenOut: ['Passive direct box'] });
 });
 

@@ -137,7 +137,7 @@ describe('two outputs on one direct box', () => {
       link('eight', 2, cable(8)),
     ]);
     expect(proposal.counts).toMatchObject({ Clear: 2 });
-    expect(change(proposal, 'right').reason).toBe('At present Watch: thru socket used as a second input.');
+    expect(change(proposal, 'right').reason).toBe('At present Watch (thru socket used as a second input).');
   });
 });
 

@@ -44,6 +44,8 @@ export const Why = memo(function Why({ result, onApply, onAnswer }: Props) {
 
 function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit<Props, 'result'>) {
   const { what, why, numbers, remedies, answers, basis, school, severity, consequences, look, assumed } = finding;
+  const open = (consequences ?? []).filter((each) => each.code === 'fact-unproven');
+  const brings = (consequences ?? []).filter((each) => each.code !== 'fact-unproven');
   return (
     <Box component="article" aria-label={what}>
       {severity === 'note' ? (
@@ -101,11 +103,16 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
           : `Based on: ${basis}`}
         {assumed && ` The limit is assumed: nobody has confirmed it.`}
       </Typography>
-      {consequences && consequences.length > 0 && (
+      {brings.length > 0 && (
         <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.5 }}>
-          Because of this: {consequences.map((each) => each.what).join('; ')}.
+          Because of this: {brings.map((each) => each.what).join('; ')}.
         </Typography>
       )}
+      {open.map((each) => (
+        <Typography key={each.what} variant="caption" color="textSecondary" component="p" sx={{ mt: 0.5 }}>
+          Still to find out: {each.what}
+        </Typography>
+      ))}
       {look && (
         <Typography variant="body2" component="p" sx={{ mt: 0.75 }}>
           No single change here fixes it. {look}
@@ -121,7 +128,7 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
       {answers && answers.length > 0 && (
         <Box sx={{ mt: 1.25 }}>
           <Typography variant="caption" color="textSecondary" component="p">
-            Check the manual or ask the maker, then record:
+            Look it up or ask the maker, then record:
           </Typography>
           <Stack spacing={0.75} sx={{ mt: 0.5 }}>
             {answers.map((answer) => (

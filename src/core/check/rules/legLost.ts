@@ -1,5 +1,5 @@
 import { CONNECTORS } from '../../gear';
-import { faulty, finding, rounded, type Rule } from '../case';
+import { faulty, finding, isMicrophone, rounded, type Rule } from '../case';
 import { LOST } from '../solve';
 import { legs } from './unbalancedEntry';
 
@@ -25,7 +25,7 @@ export const legLost: Rule = {
         severity: 'watch',
         part: culprit ?? 'inlet',
         what: `One leg is open: ${plug === 'xlr3' ? `pin ${lost}` : lost === 'T' ? 'tip' : 'ring'}`,
-        why: `${rounded(at.signal.alongPath, 'dB')} against a good line; hum no longer cancels, and a microphone is fed through one resistor instead of two.`,
+        why: `${rounded(at.signal.alongPath, 'dB')} against a good line; hum no longer cancels${isMicrophone(at.line) ? ', and phantom comes through one resistor instead of two' : ''}.`,
         numbers: [
           { label: 'Level against a good line', value: at.signal.alongPath, unit: 'dB' },
           { label: 'Open leg to ground, 1 kHz', value: Math.max(found.hot, found.cold), unit: 'Ω' },

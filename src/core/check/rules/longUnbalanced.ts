@@ -1,6 +1,6 @@
 import { magnitude, type Complex } from '../../circuit';
 import { CONNECTORS, linkKind } from '../../gear';
-import { characterOf, finding, quantity, readPart, type Case, type Rule } from '../case';
+import { characterOf, finding, isMicrophone, quantity, readPart, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
 
 /** Longest unbalanced run on top of the fixed lead (common practice). */
@@ -65,7 +65,9 @@ export const longUnbalanced: Rule = {
           },
         ],
         basis: `typical: about ${most} m`,
-        look: 'A direct box at the source, and microphone cable from there on.',
+        look: isMicrophone(at.line)
+          ? 'A shorter lead, or an XLR inlet and microphone cable.'
+          : 'A direct box at the source, and microphone cable from there on.',
       }),
     ];
   },

@@ -1,5 +1,16 @@
 import { characterLabel } from '../words';
-import { finding, heldAgainst, nameOf, needsWords, quantity, restsOn, rounded, type Case, type Rule } from '../case';
+import {
+  feedFamily,
+  finding,
+  heldAgainst,
+  nameOf,
+  needsWords,
+  quantity,
+  restsOn,
+  rounded,
+  type Case,
+  type Rule,
+} from '../case';
 import type { Finding } from '../finding';
 import { batteryFlat, type SupplyState } from '../solve';
 
@@ -15,12 +26,14 @@ export const unpowered: Rule = {
 
 function dead(at: Case, { stake, volts, pins, reversed }: SupplyState): Finding {
   const none = pins < NOTHING && reversed < NOTHING;
-  const limp = volts < pins - 0.5;
+  const t12 = stake.wants === 'phantom' && feedFamily(at.line) === 'T12';
+  const limp = volts < pins - 0.5 && !t12;
   const why = none
     ? `${characterLabel(stake.wants)} doesn't reach ${stake.what}; it ${needsWords(stake.needs)}.`
     : reversed > NOTHING
       ? `Its supply is the wrong way round (−${quantity(reversed, 'V')}): it runs on nothing like that.`
       : `${capital(needsWords(stake.needs))}; below about ${quantity(stake.stops.value, 'V')} it is silent.` +
+        (t12 ? ' T12 feeds pin 2 against pin 3; phantom is the same voltage on both.' : '') +
         (limp ? ` One pin reads ${quantity(pins, 'V')}, but its inner rail is down: one leg doesn't feed.` : '');
   return finding({
     code: 'unpowered',
