@@ -89,10 +89,19 @@ export const capital = (text: string) => text.trim().replace(/^./, (first) => fi
 export const readPart = (line: Line, ref: PartRef): Reader =>
   reader(kindAt(ref, partAt(line, ref).kind), partAt(line, ref));
 
-/** What people call a part: the name it was given, else its kind. */
-export function nameOf(line: Line, ref: PartRef): string {
+const plainName = (line: Line, ref: PartRef): string => {
   const part = partAt(line, ref);
   return part.name?.trim() || kindAt(ref, part.kind).label;
+};
+
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
+
+/** What people call a part: the name it was given, else its kind; which one, counted from the source, where several share it. */
+export function nameOf(line: Line, ref: PartRef): string {
+  const name = plainName(line, ref);
+  if (typeof ref !== 'number') return name;
+  const alike = [...line.links.keys()].filter((n) => plainName(line, n) === name);
+  return alike.length === 1 ? name : `${name} (${ORDINALS[alike.indexOf(ref)] ?? `number ${alike.indexOf(ref) + 1}`})`;
 }
 
 /** The feed switched on at the inlet, `off` where there is none. */

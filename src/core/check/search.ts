@@ -79,7 +79,9 @@ export function searchRemedies(at: Case, before: Checked, after: (edits: Edit[])
     if (!worthwhile(finding)) return [];
     const single = judged.filter(({ remedy, result }) => sensible(at, finding, remedy) && enough(finding, result));
     const good = single.filter(({ result }) => works(result.verdict));
-    const told = good.length ? good : [...pairs(at, finding, all, after, enough), ...single];
+    // Another feed turned on, and harm all the same, is nothing to try.
+    const partial = single.filter(({ remedy, result }) => result.verdict !== 'Stop' || !turnsOn(remedy));
+    const told = good.length ? good : [...pairs(at, finding, all, after, enough), ...partial];
     return inOrder(told.map(({ remedy, result }) => ({ ...remedy, gives: result.verdict })));
   });
 }
@@ -128,18 +130,16 @@ function pairs(
   return found;
 }
 
-const turnsFeed = ({ edits }: Remedy, to?: string): boolean =>
-  edits.some(
-    (edit) =>
-      edit.do === 'choose' &&
-      edit.part === 'inlet' &&
-      edit.choice === 'feed' &&
-      (to === undefined || edit.value === to),
-  );
+/** What the feed of the inlet is turned to, if it is. */
+const turnedTo = ({ edits }: Remedy): string | undefined =>
+  edits.flatMap((edit) =>
+    edit.do === 'choose' && edit.part === 'inlet' && edit.choice === 'feed' ? edit.value : [],
+  )[0];
+const turnsOn = (remedy: Remedy): boolean => (turnedTo(remedy) ?? 'off') !== 'off';
 
 /** Two steps in words: a feed that goes off goes first, then the switch in hand, then whatever is plugged. */
 const inTurn = (a: Remedy, b: Remedy): string => {
-  const before = turnsFeed(b, 'off') || (b.by === 'setting' && a.by === 'add' && !turnsFeed(b));
+  const before = turnedTo(b) === 'off' || (b.by === 'setting' && a.by === 'add' && !turnedTo(b));
   const [first, then] = before ? [b, a] : [a, b];
   return `${first.label}, then ${then.label.replace(/^[A-Z](?=[a-z])/, (letter) => letter.toLowerCase())}`;
 };

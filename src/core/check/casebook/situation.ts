@@ -26,7 +26,8 @@ export interface Theme {
   situations: Situation[];
 }
 
-type Told = readonly [
+/** One row of a theme. */
+export type Told = readonly [
   id: string,
   what: string,
   line: Line,
