@@ -32,3 +32,41 @@ test('nothing found says what to do; a verdict narrows the list', async ({ page 
   await expect(page.getByRole('button', { name: /Condenser, feed off/ })).toHaveCount(0);
   await expect(page.getByRole('button', { name: /Dynamic on T12 / }).first()).toBeVisible();
 });
+
+test('by keyboard alone: search, a situation, a school, and the rig it opens', async ({ page }) => {
+  await page.goto('/casebook');
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Search the casebook')).toBeFocused();
+  await page.keyboard.type('shotgun battery 12');
+  await expect(page.getByRole('button', { name: /Shotgun with its battery in on 12 V/ })).toBeVisible();
+  const until = async (name: RegExp) => {
+    for (let n = 0; n < 40; n++) {
+      await page.keyboard.press('Tab');
+      const focused = await page.evaluate(() => {
+        const { activeElement: at } = document;
+        return at instanceof HTMLButtonElement ? (at.textContent ?? '') : '';
+      });
+      if (name.test(focused)) return;
+    }
+    throw new Error(`${name} is not reached by Tab`);
+  };
+  await until(/Shotgun with its battery in on 12 V/);
+  await page.keyboard.press('Enter');
+  const panel = page.getByRole('complementary', { name: 'Situation' });
+  await expect(panel.getByTestId('verdict')).toHaveText('Watch');
+  await until(/battery as reserve/);
+  await page.keyboard.press('Enter');
+  await expect(panel.getByTestId('verdict')).toHaveText('Clear');
+  await until(/Open as a rig/);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/rig\?rig=/);
+  await expect(page.getByTestId('verdict').first()).toHaveText('Watch');
+});
+
+test('what is right every day has a chapter of its own, and stays quiet', async ({ page }) => {
+  await page.goto('/casebook');
+  const everyday = page.getByRole('region', { name: 'Everyday set-ups that are right' });
+  const situations = everyday.getByRole('button');
+  expect(await situations.count()).toBeGreaterThan(20);
+  await expect(situations.filter({ hasNotText: 'Clear' })).toHaveCount(0);
+});
