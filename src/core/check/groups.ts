@@ -92,12 +92,13 @@ function deviceFindings(device: Device, groups: { group: SwitchGroup; amps: Amps
   const limit = feedLimit.value / 1e3;
   const sum = groups.reduce((total, { amps }) => total + amps, 0);
   if (sum <= limit) return [];
+  const switches = groups.filter(({ amps }) => amps > 0).length;
   return [
     {
       code: 'feed-overload',
       severity: sum > DANGEROUS * limit ? 'harm' : 'watch',
       what: `${device.name}: total phantom current over its limit`,
-      why: `${quantity(sum, 'A')} over ${groups.filter(({ amps }) => amps > 0).length} switches; it can give ${quantity(limit, 'A')}. The feed may sag on every inlet.`,
+      why: `${quantity(sum, 'A')} over ${switches === 1 ? '1 switch' : `${switches} switches`}; it can give ${quantity(limit, 'A')}. The feed may sag on every inlet.`,
       numbers: [
         {
           label: 'Feed current of the device',

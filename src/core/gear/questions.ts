@@ -11,7 +11,7 @@ export interface Question {
 }
 
 /** By this choice of its inlet a line is asked how the device's ground stands: it belongs to the device, not to the inlet. */
-export const DEVICE_GROUND = 'ground';
+const DEVICE_GROUND = 'ground';
 
 const deviceGround: Question = {
   part: 'inlet',
