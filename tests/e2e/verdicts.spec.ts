@@ -53,8 +53,8 @@ test('how the desk is grounded is asked at the finding, and answered there by on
   await openLine(page, 'Laptop', id);
   await expect(verdict(page)).toHaveText('Watch');
   const shield = finding(page, 'Shield open');
-  await expect(shield).toContainText('Still to find out: Is the ground of its device on mains earth?');
-  const earthed = shield.getByRole('button', { name: /Hold desk, inlet 1: on mains earth/ });
+  await expect(shield).toContainText('Still to find out: Is the inlet’s device on mains earth?');
+  const earthed = shield.getByRole('button', { name: /Inlet’s device: on mains earth/ });
   await expect(earthed).toContainText('Stop');
   await earthed.focus();
   await page.keyboard.press('Enter');

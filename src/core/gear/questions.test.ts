@@ -16,7 +16,7 @@ test('how the ground of its device stands is a question like any other', () => {
   const dynamic = line('moving-coil', [cable()], on('off'));
   for (const open of [dynamic, { ...dynamic, ground: 'unknown' as const }])
     expect(questions(open)).toMatchObject([
-      { part: 'inlet', choice: 'ground', spec: { question: { ask: 'Is the ground of its device on mains earth?' } } },
+      { part: 'inlet', choice: 'ground', spec: { question: { ask: 'Is the inlet’s device on mains earth?' } } },
     ]);
   expect(questions({ ...dynamic, ground: 'floating' })).toEqual([]);
   expect(choose(dynamic, 'inlet', 'ground', 'earthed')).toEqual({ ...dynamic, ground: 'earthed' });

@@ -18,7 +18,7 @@ const deviceGround: Question = {
   choice: DEVICE_GROUND,
   spec: {
     ...groundQuestion,
-    question: { ...groundQuestion.question!, ask: 'Is the ground of its device on mains earth?' },
+    question: { ...groundQuestion.question!, ask: 'Is the inlet’s device on mains earth?' },
   },
 };
 

@@ -44,8 +44,9 @@ export const Why = memo(function Why({ result, onApply, onAnswer }: Props) {
 
 function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit<Props, 'result'>) {
   const { what, why, numbers, remedies, answers, basis, school, severity, consequences, look, assumed } = finding;
-  const open = (consequences ?? []).filter((each) => each.code === 'fact-unproven');
-  const brings = (consequences ?? []).filter((each) => each.code !== 'fact-unproven');
+  // A question stands by itself; a limit that is only assumed is told above, and a note is nobody's consequence.
+  const open = (consequences ?? []).filter((each) => each.what.endsWith('?'));
+  const brings = (consequences ?? []).filter((each) => each.code !== 'fact-unproven' && each.severity !== 'note');
   return (
     <Box component="article" aria-label={what}>
       {severity === 'note' ? (

@@ -133,13 +133,13 @@ export const everyday = theme('everyday', 'Everyday set-ups that are right', [
     'guitar-combo-48',
     'The same while 48 V is on for the XLRs',
     line(guitar, ts(3), comboIn('instrument', 'P48')),
-    'No feed stands on the jack.',
+    'There is no feed on the jack.',
   ),
   sound(
     'balanced-combo',
     'Balanced output into the jack of a combo inlet, 48 V on for the XLRs',
     line(output('trs635'), trs(3), comboIn('line', 'P48')),
-    'No feed stands on the jack.',
+    'There is no feed on the jack.',
   ),
   sound(
     'balanced-ts',

@@ -49,7 +49,7 @@ export const mixups = theme('mixups', 'Mix-ups, and boxes in the wrong place', [
     line(receiver(-30), xlr(5), xlrIn('P48')),
     'Watch',
     ['output-backfeed'],
-    'Receivers are made for microphone inlets and most stand a feed, but nobody states what theirs stands.',
+    'Receivers are made for microphone inlets and most take a feed, but few sheets say so.',
     'common practice',
   ],
   [

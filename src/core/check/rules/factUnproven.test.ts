@@ -130,16 +130,16 @@ describe('how a ground stands', () => {
     expect(head.answers!.map(({ label, gives }) => [label, gives])).toEqual([
       ['Line output: floating: batteries or a two-pin supply', 'Watch'],
       ['Line output: on mains earth', 'Watch'],
-      ['XLR microphone inlet: floating: batteries or a two-pin supply', 'Watch'],
-      ['XLR microphone inlet: on mains earth', 'Watch'],
+      ['Inlet’s device: floating: batteries or a two-pin supply', 'Watch'],
+      ['Inlet’s device: on mains earth', 'Watch'],
     ]);
   });
 
   test('one answer known, the other one decides: Stop beside it', () => {
     const head = find(checked(lifted('earthed', 'unknown')), 'shield-open');
     expect(head.answers!.map(({ label, gives }) => [label, gives])).toEqual([
-      ['XLR microphone inlet: floating: batteries or a two-pin supply', 'Watch'],
-      ['XLR microphone inlet: on mains earth', 'Stop'],
+      ['Inlet’s device: floating: batteries or a two-pin supply', 'Watch'],
+      ['Inlet’s device: on mains earth', 'Stop'],
     ]);
   });
 });

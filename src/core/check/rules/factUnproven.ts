@@ -1,4 +1,4 @@
-import { UNITS, type Limit, type Unit } from '../../gear';
+import { saysDeviceGround, UNITS, type Limit, type Unit } from '../../gear';
 import { feedFamily, finding, nameOf, quantity, uncapital, type Alternative, type Case, type Rule } from '../case';
 import type { Answer, Finding } from '../finding';
 import { meter } from '../solve';
@@ -118,7 +118,7 @@ function open(at: Case): Finding[] {
 
 const recordable = (at: Case, { part, choice, answers }: Alternative): Answer[] =>
   answers.map(({ value, label }) => ({
-    label: `${nameOf(at.line, part)}: ${uncapital(label)}`,
+    label: `${saysDeviceGround({ part, choice }) ? 'Inlet’s device' : nameOf(at.line, part)}: ${uncapital(label)}`,
     edits: [{ do: 'choose', part, choice, value }],
   }));
 
