@@ -5,7 +5,7 @@ export interface School {
   why: string;
   options: readonly { value: string; label: string }[];
   /** Where the choice takes effect. */
-  decides: 'verdict' | 'switching' | 'batteries' | 'noise';
+  decides: 'verdict' | 'switching' | 'batteries';
 }
 
 export const SCHOOLS = {
@@ -142,7 +142,7 @@ export const SCHOOLS = {
       { value: '-66', label: '−66 dBFS RMS' },
       { value: '-72', label: '−72 dBFS RMS' },
     ],
-    decides: 'noise',
+    decides: 'verdict',
   },
 } as const satisfies Record<string, School>;
 
