@@ -95,7 +95,7 @@ test('a sheet that is begun takes the rig as it was last saved', () => {
   expect(loadSwitching(store, 'rig')!.revision).toBe(1);
   expect(begin().revision).toBe(2);
   saveRig(store, 'rig', 2, { ...demo, lines: demo.lines.filter(({ id }) => id !== 'pair-a-left') });
-  const adopted = tell({ report: 'adopt' });
+  const adopted = tell({ report: 'adopt', seen: [], asOnPaper: [] });
   expect(adopted.revision).toBe(3);
   expect(adopted.session.aim?.plugged).toEqual(['pair-a-right']);
 });

@@ -4,10 +4,14 @@ import {
   happenings,
   newSession,
   packed,
+  differences,
   reported,
+  ReportRefused,
   sheetRig,
   takenOver,
   unknown,
+  unseen,
+  type Difference,
   type Report,
   type Session,
   type SheetRig,
@@ -26,11 +30,21 @@ export interface Switching {
   session: Session;
 }
 
+/**
+ * The sheet goes on with the rig as it is on paper now. Nothing is taken over unseen: every line that is plugged
+ * otherwise than on paper is named, and of some of them somebody says that they are as on paper, or out.
+ */
+interface Adopt {
+  report: 'adopt';
+  seen: string[];
+  asOnPaper: string[];
+}
+
 /** What is reported of a sheet: by whom, about what version of it, and what. */
 export interface Told {
   version: number;
   who: string;
-  report: Report | { report: 'start'; from: 'packed' | 'unknown' } | { report: 'adopt' };
+  report: Report | { report: 'start'; from: 'packed' | 'unknown' } | Adopt;
 }
 
 /** A report about a sheet that has gone on meanwhile; nothing of it was done. */
@@ -71,10 +85,33 @@ export function keptSwitching(store: Store, id: string): Switching | undefined {
     row && {
       version: row.version,
       revision: row.revision,
-      rig: JSON.parse(row.sheet) as SheetRig,
+      rig: readSheet(JSON.parse(row.sheet) as SheetRig),
       session: JSON.parse(row.session) as Session,
     }
   );
+}
+
+/** A sheet of an older version did not say what its lines are made of: nobody knows, and the page asks. */
+const readSheet = (sheet: SheetRig): SheetRig => ({
+  ...sheet,
+  lines: sheet.lines.map((line: Partial<SheetRig['lines'][number]> & SheetRig['lines'][number]) => ({
+    ...line,
+    shares: line.shares ?? [],
+    way: line.way ?? '',
+    parts: line.parts ?? [line.source, line.inlet],
+  })),
+});
+
+/** What differs between the rig on paper and the rig in the room, where the paper has changed since; takes seconds the first time. */
+export function differsNow(store: Store, id: string): { revision: number; differences: Difference[] } | undefined {
+  const kept = loadSwitching(store, id);
+  const now = rigNow(store, id);
+  if (!kept || !now) return undefined;
+  const same = kept.revision === now.revision;
+  return {
+    revision: now.revision,
+    differences: same ? [] : differences(now.rig, kept.rig, kept.session.state),
+  };
 }
 
 /** The version a sheet is at; zero where none was ever started. */
@@ -109,12 +146,8 @@ export function tellSwitching(
       if (!current) return undefined;
       if (current.version !== version) throw new StaleSheet(current);
       const seconds = at / 1000;
-      const { rig, revision } = fresh ?? current;
-      const before: Session =
-        fresh && report.report !== 'start'
-          ? { ...current.session, state: takenOver(rig, current.session.state) }
-          : current.session;
-      const after = carriedOut(rig, before, report, seconds);
+      const { rig, before, after } = carriedOut(fresh?.rig, current, report, seconds);
+      const revision = fresh?.revision ?? current.revision;
       const next: Switching = { version: version + 1, revision, rig, session: after };
       store
         .prepare(
@@ -145,15 +178,47 @@ export function tellSwitching(
 /** Reports after which a sheet speaks of the rig as it was last saved. */
 const NEEDS_RIG: readonly Told['report']['report'][] = ['start', 'begin', 'adopt'];
 
-function carriedOut(rig: SheetRig, before: Session, report: Told['report'], now: number): Session {
+interface Carried {
+  rig: SheetRig;
+  before: Session;
+  after: Session;
+}
+
+/** @param paper the rig as it was last saved, for reports after which the sheet speaks of that */
+function carriedOut(paper: SheetRig | undefined, current: Switching, report: Told['report'], now: number): Carried {
+  const { rig: room, session } = current;
+  const timed = { ...session, state: { ...session.state, now } };
   switch (report.report) {
-    case 'start':
-      return newSession({ ...(report.from === 'packed' ? packed(rig) : unknown(rig)), now });
-    case 'adopt':
-      return continued(rig, { ...before, state: { ...before.state, now } });
+    case 'start': {
+      const state = report.from === 'packed' ? packed(paper!) : unknown(paper!);
+      return { rig: paper!, before: session, after: newSession({ ...state, now }) };
+    }
+    case 'adopt': {
+      const missed = unseen(paper!, room, session.state).filter(({ line }) => !report.seen.includes(line));
+      refuseUnseen(missed);
+      return { before: session, ...after(continued(paper!, room, timed, new Set(report.asOnPaper))) };
+    }
+    case 'begin': {
+      refuseUnseen(unseen(paper!, room, session.state));
+      const { rig, state } = takenOver(paper!, room, session.state);
+      const before = { ...session, state };
+      return { rig, before, after: reported(rig, before, report, now) };
+    }
     default:
-      return reported(rig, before, report, now);
+      return { rig: room, before: session, after: reported(room, session, report, now) };
   }
+}
+
+const after = ({ rig, session }: { rig: SheetRig; session: Session }) => ({ rig, after: session });
+
+/** @throws ReportRefused for lines that are plugged otherwise than on paper, and about which nobody has been asked */
+function refuseUnseen(missed: readonly Difference[]): void {
+  if (missed.length === 0) return;
+  const names = missed.map(({ name }) => name);
+  const some = names.length > 3 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ');
+  throw new ReportRefused(
+    `The rig has changed on paper while these are plugged: ${some}. Say first how they are plugged now.`,
+  );
 }
 
 function toldOf(rig: SheetRig, before: Session, report: Told['report']): ReturnType<typeof happenings> {
@@ -167,8 +232,21 @@ function toldOf(rig: SheetRig, before: Session, report: Told['report']): ReturnT
         },
       ];
     case 'adopt':
-      return [{ kind: 'sheet', text: 'The sheet goes on with the rig as it was last saved', lines: [] }];
+      return adoptedOf(rig, report);
     default:
       return happenings(rig, before, report);
   }
+}
+
+/** What it means for the log that a sheet goes on with the rig as it was last saved. */
+function adoptedOf(rig: SheetRig, { asOnPaper }: Adopt): ReturnType<typeof happenings> {
+  const former = rig.lines.filter(({ was }) => was !== undefined);
+  const names = former.map(({ name }) => name).join(', ');
+  return [
+    {
+      kind: 'sheet',
+      text: `The sheet goes on with the rig as it was last saved${names ? `; still in the room: ${names}` : ''}${asOnPaper.length ? `; ${asOnPaper.length} said to be as on paper` : ''}`,
+      lines: former.map(({ was }) => was!),
+    },
+  ];
 }

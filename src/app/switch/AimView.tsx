@@ -52,7 +52,9 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
   );
   const [kind, setKind] = useState<SheetKind>(through.length ? 'change-over' : 'set-up');
   const [chosen, setChosen] = useState<Partial<Record<SheetKind, readonly string[]>>>({});
-  const all = rig.lines.map(({ id }) => id);
+  // What is in the room and not on paper any more is nothing to choose: it comes out.
+  const written = rig.lines.filter(({ was }) => was === undefined);
+  const all = written.map(({ id }) => id);
   const lines = chosen[kind] ?? (kind === 'change-over' ? [] : all);
   const choose = (list: readonly string[]) => setChosen({ ...chosen, [kind]: list });
   const aim = aimFor(kind, rig, state, feedsOf(document), lines);
@@ -113,8 +115,8 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         </Button>
       </Box>
 
-      {made.refused.map(({ group, why }) => (
-        <Alert key={group} severity="error" sx={{ mt: 1 }}>
+      {made.refused.map(({ why }) => (
+        <Alert key={why} severity="error" sx={{ mt: 1 }}>
           {why} It stays off; take them out below, or plan the patch anew.
         </Alert>
       ))}
@@ -132,7 +134,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         <Button onClick={() => choose(all)}>All</Button>
         <Button onClick={() => choose([])}>None</Button>
       </Box>
-      {[...new Set(rig.lines.map(({ stage }) => stage))].map((place) => (
+      {[...new Set(written.map(({ stage }) => stage))].map((place) => (
         <Box
           key={place}
           component="fieldset"
@@ -142,7 +144,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
             {place}
           </Typography>
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, clear: 'both' }}>
-            {rig.lines
+            {written
               .filter(({ stage }) => stage === place)
               .map(({ id, name }) => (
                 <FormControlLabel

@@ -78,8 +78,8 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
           <Heading>Lines, {place}</Heading>
           {rig.lines
             .filter(({ mixedAt }) => mixedAt === place)
-            .map(({ id, name, inlet }) => (
-              <Row key={id} name={name} detail={inlet}>
+            .map(({ id, name, inlet, was }) => (
+              <Row key={id} name={name} detail={was === undefined ? inlet : `${inlet}, not on paper any more`}>
                 <YesNo
                   label={`${name}, at its source`}
                   value={state.ends[id].stage}

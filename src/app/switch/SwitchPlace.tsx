@@ -15,7 +15,7 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useEffect, useState } from 'react';
 import { schoolsOf } from '@/core/rig';
-import type { Aim, Found, Session } from '@/core/switching/sheet';
+import { dangers, type Aim, type Found, type Session } from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { BarHeading } from '@/ui/shell/barParts';
@@ -32,7 +32,9 @@ import { RigNow } from './RigNow';
 import { StartView } from './StartView';
 import { StepCard } from './StepCard';
 import { StepList } from './StepList';
+import { DifferencesView } from './DifferencesView';
 import { useBeside } from './useBeside';
+import { useDifferences } from './useDifferences';
 import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
 
 const LINKS = {
@@ -41,7 +43,7 @@ const LINKS = {
   lost: 'the server does not answer; the clocks run on',
 } as const;
 
-type Showing = 'sheet' | 'aim' | 'start';
+type Showing = 'sheet' | 'aim' | 'start' | 'differs';
 
 /** The Switch place: one step at a time, for set-up, change-over and strike. */
 export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveSheet }) {
@@ -64,10 +66,16 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const showing: Showing = live.version === 0 || !any ? 'start' : (asked ?? (session.aim ? 'sheet' : 'aim'));
   const changed = live.version > 0 && live.revision !== rig.revision.number && rig.saving.state === 'saved';
 
+  const { differences, failed, again } = useDifferences(saved.id, changed, rig.revision.number, live.version);
+  const untold = differences?.filter(({ line }) => !live.rig.lines.find(({ id }) => id === line)?.was) ?? [];
+  const nothingDiffers = differences !== undefined && untold.length === 0;
+  const asking = untold.length > 0 && (!following || asked === 'differs');
+
   useEffect(() => {
-    // Nobody is in the middle of anything: the sheet takes the rig as it is now.
-    if (changed && !following && !busy && link === 'in step') void tell({ report: 'adopt' });
-  }, [changed, following, busy, link, tell]);
+    // Nobody is in the middle of anything, and nothing that is plugged differs: the sheet takes the rig as it is now.
+    if (nothingDiffers && !following && !busy && link === 'in step')
+      void tell({ report: 'adopt', seen: [], asOnPaper: [] });
+  }, [nothingDiffers, following, busy, link, tell]);
   useEffect(() => {
     window.addEventListener('pointerdown', allowChime);
     window.addEventListener('keydown', allowChime);
@@ -77,6 +85,10 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
     };
   }, []);
 
+  const settle = async (asOnPaper: string[]) => {
+    const seen = untold.map(({ line }) => line);
+    if (await tell({ report: 'adopt', seen, asOnPaper })) setAsked(undefined);
+  };
   const begin = async (aim: Aim) => {
     if (await tell({ report: 'begin', aim })) setAsked(undefined);
   };
@@ -139,12 +151,26 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                 severity="info"
                 sx={{ borderRadius: 0 }}
                 action={
-                  <Button color="inherit" disabled={busy} onClick={() => void tell({ report: 'adopt' })}>
-                    Go on with the rig as it is now
-                  </Button>
+                  failed ? (
+                    <Button color="inherit" onClick={again}>
+                      Try again
+                    </Button>
+                  ) : untold.length ? (
+                    <Button color="inherit" onClick={() => setAsked('differs')}>
+                      See what differs
+                    </Button>
+                  ) : (
+                    <Button color="inherit" disabled={busy || !nothingDiffers} onClick={() => void settle([])}>
+                      Go on with the rig as it is now
+                    </Button>
+                  )
                 }
               >
-                The rig has been changed since this sheet was computed.
+                {failed
+                  ? `The rig has changed on paper; what differs from the room is not known: ${failed}`
+                  : untold.length
+                    ? `The rig has changed on paper while plugged: ${untold.map(({ name }) => name).join(', ')}.`
+                    : 'The rig has changed on paper; nothing that is plugged differs.'}
               </Alert>
             )
           )
@@ -179,7 +205,22 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
         closeLabel="Back to the sheet"
       >
         <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}>
-          {showing === 'start' && (
+          {asking && (
+            <DifferencesView
+              key={untold.map(({ line }) => line).join()}
+              differences={untold}
+              busy={busy}
+              onSettle={(asOnPaper) => void settle(asOnPaper)}
+              onCancel={following ? () => setAsked(undefined) : undefined}
+            />
+          )}
+          {!asking &&
+            dangers(live.rig, session.state).map((text) => (
+              <Alert key={text} severity="error" sx={{ mx: { xs: 2, md: 4 }, mt: 1 }}>
+                {text}
+              </Alert>
+            ))}
+          {!asking && showing === 'start' && (
             <StartView
               any={any}
               busy={busy}
@@ -189,7 +230,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               onCancel={live.version > 0 ? () => setAsked(undefined) : undefined}
             />
           )}
-          {showing === 'aim' && (
+          {!asking && showing === 'aim' && (
             <AimView
               document={document}
               rig={live.rig}
@@ -201,7 +242,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               onCancel={session.aim ? () => setAsked(undefined) : undefined}
             />
           )}
-          {showing === 'sheet' && (
+          {!asking && (showing === 'sheet' || showing === 'differs') && (
             <>
               <Box sx={{ display: 'flex', gap: 0.5, px: { xs: 1, md: '27px' }, pt: 1, flexWrap: 'wrap' }}>
                 <Button onClick={() => setAsked('aim')}>New sheet</Button>
@@ -209,9 +250,9 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                   The rig now
                 </Button>
               </Box>
-              {session.refused.map(({ group, why }) => (
-                <Alert key={group} severity="error" sx={{ mx: { xs: 2, md: 4 }, mt: 1 }}>
-                  {why} {refusedText(session, group)}
+              {session.refused.map((each) => (
+                <Alert key={each.why} severity="error" sx={{ mx: { xs: 2, md: 4 }, mt: 1 }}>
+                  {each.why} {'group' in each ? refusedText(session, each.group) : 'It stays off.'}
                 </Alert>
               ))}
               {session.disturbed.length > 0 && following && (

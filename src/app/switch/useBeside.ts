@@ -23,7 +23,7 @@ export function useBeside(rig: ReturnType<typeof useRig>, { live, tell }: Switch
   useEffect(() => {
     if (!saved || !pending) return;
     if (!adopted) {
-      void tell({ report: 'adopt' });
+      void tell({ report: 'adopt', seen: [], asOnPaper: [] });
       return;
     }
     const feeds = Object.fromEntries(

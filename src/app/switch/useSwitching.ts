@@ -12,7 +12,12 @@ export interface LiveSheet {
   now: number;
 }
 
-export type Telling = Report | { report: 'start'; from: 'packed' | 'unknown' } | { report: 'adopt' };
+export type Telling = Report | { report: 'start'; from: 'packed' | 'unknown' } | Adopt;
+interface Adopt {
+  report: 'adopt';
+  seen: string[];
+  asOnPaper: string[];
+}
 
 /** A rig's run sheet, in step with every other browser that follows it. */
 export function useSwitching(id: string, initial: LiveSheet, who: string) {
@@ -50,7 +55,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         if (response.ok) take(answer as LiveSheet);
         else if (answer.error.current) take(answer.error.current as LiveSheet);
         // Two browsers may want to go on with a changed rig at once: one of them is enough.
-        if (report.report !== 'adopt') setProblem(response.ok ? '' : answer.error.message);
+        if (report.report !== 'adopt' || report.seen.length) setProblem(response.ok ? '' : answer.error.message);
         return response.ok;
       } catch {
         setProblem('The server does not answer. Nothing was reported; press again when it runs.');

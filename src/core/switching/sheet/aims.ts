@@ -17,9 +17,12 @@ export function aimFor(
   const picked = new Set(lines);
   const isIn = ({ id }: SheetLine) => state.ends[id].stage !== false || state.ends[id].desk !== false;
   const isThrough = ({ id }: SheetLine) => state.ends[id].stage === true && state.ends[id].desk === true;
-  const plugged = rig.lines.filter((line) =>
-    kind === 'strike' ? !picked.has(line.id) && isIn(line) : picked.has(line.id) || isThrough(line),
-  );
+  /** What is in the room and not on paper any more comes out, but while others play only for the line that it was. */
+  const staysIn = (line: SheetLine) => kind === 'change-over' && !picked.has(line.was!) && isIn(line);
+  const plugged = rig.lines.filter((line) => {
+    if (line.was !== undefined) return staysIn(line);
+    return kind === 'strike' ? !picked.has(line.id) && isIn(line) : picked.has(line.id) || isThrough(line);
+  });
   const used = new Set(plugged.flatMap(({ groups }) => groups));
   const touched = new Set(rig.lines.filter(({ id }) => picked.has(id)).flatMap(({ groups }) => groups));
   const feedOf = (key: string): FeedName => {

@@ -2,7 +2,17 @@ import { groupFeeds } from '../../check/feedOptions';
 import type { Judge } from '../../check/judging';
 import { CircuitError } from '../../circuit';
 import { lineSummary } from '../../check/result';
-import { lineCircuit, LINKS, linkKind, SOURCES, sourceKind, type Branch, type Line, type Part } from '../../gear';
+import {
+  lineCircuit,
+  LINKS,
+  linkKind,
+  SOURCES,
+  sourceKind,
+  type Branch,
+  type ChoiceSpec,
+  type Line,
+  type Part,
+} from '../../gear';
 import {
   endsInLink,
   schoolsOf,
@@ -36,10 +46,14 @@ const JUDGING: Seconds = 60;
 /** What a run sheet must know of a rig document; every wait is computed from the circuits. */
 export function sheetRig(document: RigDocument, judge: Judge = lineSummary): SheetRig {
   const paths = rigPaths(document);
-  const stops = stopsOf(document, judge);
+  const harms = harmsOf(document, judge);
   const groupsOf = new Map(paths.map(({ line, inlet }) => [line.id, groupAt(document, inlet)]));
   return {
-    lines: paths.map((path) => sheetLine(document, path, groupsOf, stops.get(path.line.id) ?? {})),
+    lines: paths.map((path) => {
+      const [key] = groupsOf.get(path.line.id)!;
+      const own = { stops: {}, ...harms.get(path.line.id), ...(key && { key }) };
+      return sheetLine(document, path, groupsOf, own);
+    }),
     groups: document.devices.flatMap((device) =>
       device.groups.map((group) => sheetGroup(document, paths, device, group)),
     ),
@@ -57,9 +71,9 @@ function sheetLine(
   document: RigDocument,
   { line, source, inlet }: RigPath,
   groupsOf: ReadonlyMap<string, string[]>,
-  stops: SheetLine['stops'],
+  own: Pick<SheetLine, 'stops' | 'supplyHarms' | 'key'>,
 ): SheetLine {
-  const own = document.lines.find(({ id }) => id === line.id)!;
+  const written = document.lines.find(({ id }) => id === line.id)!;
   const device = document.devices.find(({ id }) => id === inlet.device)!;
   const stage = placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE;
   const mixedAt = placeOf(document, device.location) ?? DESK;
@@ -67,9 +81,9 @@ function sheetLine(
   return {
     id: line.id,
     name: line.name,
-    source: startsAtLink(own) ? socketName(document, own.source.from) : partName(line.source),
-    inlet: endsInLink(own)
-      ? socketName(document, own.inlet.into)
+    source: startsAtLink(written) ? socketName(document, written.source.from) : partName(line.source),
+    inlet: endsInLink(written)
+      ? socketName(document, written.inlet.into)
       : inletName(
           device,
           device.inlets.find(({ id }) => id === inlet.inlet)!,
@@ -77,11 +91,21 @@ function sheetLine(
     device: device.id,
     stage,
     // A box on another line stands where that line begins.
-    desk: endsInLink(own) ? stage : mixedAt,
+    desk: endsInLink(written) ? stage : mixedAt,
     mixedAt,
     groups: [...new Set(groups)],
-    stops,
+    ...(own.key && { key: own.key }),
+    shares: [...new Set(branchLines(line.branches))],
+    way: wayOf(line, inlet),
+    parts: [line.source, ...line.links].map(partName).concat(
+      inletName(
+        device,
+        device.inlets.find(({ id }) => id === inlet.inlet)!,
+      ),
+    ),
+    stops: own.stops,
     supply: hasSupply(line),
+    ...(own.supplyHarms && { supplyHarms: true }),
     ...(schoolsOf(document).connectLive === 'sound-xlr' && soundXlr(line) && { hotPlugs: true }),
   };
 }
@@ -125,24 +149,75 @@ function groupAt({ devices }: RigDocument, { device, inlet }: RigPath['inlet']):
   return group ? [sheetKey(device, group.id)] : [];
 }
 
-/** By line and switch: the feeds at which the check says Stop. What is Stop with the feed off as well is not the feed's doing. */
-function stopsOf(document: RigDocument, judge: Judge): Map<string, Record<string, FeedName[]>> {
-  const found = new Map<string, Record<string, FeedName[]>>();
-  for (const device of document.devices)
-    for (const group of device.groups) {
-      const stopped = groupFeeds(document, device.id, group.id, judge).map(({ feed, lines }) => ({
-        feed,
-        lines: lines.filter(({ verdict }) => verdict === 'Stop').map(({ line }) => line),
-      }));
-      const anyway = stopped.find(({ feed }) => feed === 'off')?.lines ?? [];
-      const key = sheetKey(device.id, group.id);
-      for (const { feed, lines } of stopped)
-        for (const line of lines.filter((id) => !anyway.includes(id))) {
-          const own = found.get(line) ?? {};
-          found.set(line, { ...own, [key]: [...(own[key] ?? []), feed] });
+/** Settings of a part that are turned on the spot, and what is only known better: neither is a plug. */
+function physical({ kind, item, choices = {}, faults }: Part, spec: Record<string, ChoiceSpec>): unknown {
+  const built = Object.entries(choices).filter(
+    ([name]) => name !== 'tested' && !spec[name]?.setting && !spec[name]?.question,
+  );
+  return [kind, item, built.sort(([a], [b]) => (a < b ? -1 : 1)), faults];
+}
+
+/** Whatever is plugged or wired on a line and on everything that hangs on its conductors. */
+function wayOf({ source, links, branches }: Line, inlet: RigPath['inlet']): string {
+  const linksOf = (parts: Line['links']) =>
+    parts.map((part) => [physical(part, linkKind(part.kind).choices), part.entry, part.exit]);
+  const branchOf = (branch: Branch): unknown => [
+    branch.line,
+    branch.at,
+    branch.port,
+    branch.source && physical(branch.source, sourceKind(branch.source.kind).choices),
+    linksOf(branch.links),
+    branch.inlet && [branch.device, branch.inlet.kind, branch.inlet.name],
+    (branch.branches ?? []).map(branchOf),
+  ];
+  return JSON.stringify([
+    physical(source, sourceKind(source.kind).choices),
+    linksOf(links),
+    [inlet.device, inlet.inlet],
+    (branches ?? []).map(branchOf),
+  ]);
+}
+
+type Harms = Pick<SheetLine, 'stops' | 'supplyHarms'>;
+
+/**
+ * What harms a line: by switch the feeds at which the check says Stop, with every outboard supply of the rig off, and
+ * whether its own supply does. A line at Stop whatever feeds it is refused every feed: nobody can tell what more it takes.
+ */
+function harmsOf(document: RigDocument, judge: Judge): Map<string, Harms> {
+  const found = new Map<string, Harms>();
+  const quiet = suppliesOff(document);
+  for (const device of quiet.devices)
+    for (const group of device.groups)
+      for (const { feed, lines } of groupFeeds(quiet, device.id, group.id, judge))
+        for (const { line, verdict } of lines) {
+          if (verdict !== 'Stop' || feed === 'off') continue;
+          const own = found.get(line) ?? { stops: {} };
+          const key = sheetKey(device.id, group.id);
+          found.set(line, { ...own, stops: { ...own.stops, [key]: [...(own.stops[key] ?? []), feed] } });
         }
-    }
+  for (const { line } of rigPaths(feedsOff(document))) {
+    if (!hasSupply(line) || judge(line, schoolsOf(document)).verdict !== 'Stop') continue;
+    found.set(line.id, { ...(found.get(line.id) ?? { stops: {} }), supplyHarms: true });
+  }
   return found;
+}
+
+const feedsOff = (document: RigDocument): RigDocument => ({
+  ...document,
+  devices: document.devices.map((each) => ({
+    ...each,
+    groups: each.groups.map((group) => ({ ...group, feed: 'off' })),
+  })),
+});
+
+/** A rig with every supply of its own on the way switched off: what a switch does is told apart from what a box does. */
+function suppliesOff(document: RigDocument): RigDocument {
+  const off = <P extends Part>(part: P): P =>
+    LINKS.some(({ kind, nature, choices }) => kind === part.kind && nature === 'supply' && 'feed' in choices)
+      ? { ...part, choices: { ...part.choices, feed: 'off' } }
+      : part;
+  return { ...document, lines: document.lines.map((line) => ({ ...line, links: line.links.map(off) })) };
 }
 
 function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: Device, group: SwitchGroup): SheetGroup {
@@ -176,13 +251,7 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
 
 /** As it would be with its highest feed on, and every other switch off: nothing of its own holds more charge than that. */
 function fedAlone(document: RigDocument, device: string, { id, offers }: SwitchGroup): RigDocument {
-  const dark: RigDocument = {
-    ...document,
-    devices: document.devices.map((each) => ({
-      ...each,
-      groups: each.groups.map((group) => ({ ...group, feed: 'off' })),
-    })),
-  };
+  const dark = feedsOff(document);
   const highest = offers.includes('P48') ? 'P48' : offers[0];
   return highest ? setFeed(dark, device, id, highest) : dark;
 }

@@ -1,6 +1,6 @@
 import type { Fed, Happening } from '../../log';
 import { feedLabel, FEEDS, type FeedName } from '../../standards/feeds';
-import { groupOf, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import { groupOf, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { Found, Report } from './report';
 import type { Session } from './session';
 import { live, type Action, type SheetState } from './state';
@@ -8,6 +8,14 @@ import { stepWords } from './wording';
 
 /** What a report adds to the log: what was reported, then every incident that it reveals. */
 export function happenings(rig: SheetRig, before: Session, report: Report): Happening[] {
+  // The log knows lines as the document calls them.
+  return toldOf(rig, before, report).map((each) => ({
+    ...each,
+    lines: each.lines.map((id) => ownId(rig.lines.find((line) => line.id === id) ?? { id })),
+  }));
+}
+
+function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
   const { steps, state } = before;
   switch (report.report) {
     case 'begin':
@@ -55,7 +63,8 @@ export function fedBy(rig: SheetRig, state: SheetState): Fed {
       if (feeds.length === 0) return [];
       const known = feeds.filter((feed) => feed !== 'unknown' && feed !== 'off') as Exclude<FeedName, 'off'>[];
       const highest = known.toSorted((a, b) => FEEDS[b].volts - FEEDS[a].volts)[0];
-      return [[line.id, highest ?? 'unknown']];
+      // What it is plugged as now or was before, it is the same source.
+      return [[ownId(line), highest ?? 'unknown']];
     }),
   );
 }

@@ -3,7 +3,8 @@ import { carriedOut, group, line, rigWith, wish } from '../../../../tests/sheets
 import { sheetRig } from './fromRig';
 import { breach } from './invariants';
 import { firstBreach, sequence } from './sequence';
-import { after, bare, takenOver } from './state';
+import { takenOver } from './room';
+import { after, bare } from './state';
 import { stepWords } from './wording';
 
 /**
@@ -74,7 +75,10 @@ describe('a sheet where one line may be plugged live', () => {
     const second = after(rig, first, { do: 'plug', line: 'hot', end: 'desk' });
     expect(second.pluggedLive).toEqual({ hot: on.now });
     expect(breach(rig, second, { do: 'open', lines: ['hot'] })).toMatchObject({ invariant: 4 });
-    expect(takenOver(rigWith([line('careful', ['a'])], [group('a')]), second).pluggedLive).toEqual({});
+    const gone = takenOver(rigWith([line('careful', ['a'])], [group('a')]), rig, second, new Set(['hot']));
+    expect(gone.state.pluggedLive).toBeUndefined();
+    const kept = takenOver(rigWith([line('careful', ['a'])], [group('a')]), rig, second);
+    expect(Object.values(kept.state.pluggedLive!)).toEqual([on.now]);
   });
 
   test('with its inlet open it is refused all the same', () => {

@@ -1,13 +1,15 @@
 /** Run sheets: the rig as it really is, the steps to what is wanted, and what happened on the way. */
 export { aimFor } from './aims';
 export { residual } from './charge';
+export { dangers } from './dangers';
 export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
 export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
 export { afterSteps, trips, type Step } from './sequence';
 export { ReportRefused, type Aim, type Found, type Report, type SheetKind } from './report';
 export { continued, newSession, preview, reported, type Session } from './session';
-export { live, packed, takenOver, unknown, type Action, type Known, type SheetState } from './state';
+export { differences, takenOver, unseen, type Difference } from './room';
+export { live, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { type WaitReason } from './waiting';
 export { besideLine, changeOverWays, type Way } from './ways';
 export { backMeans, stepWords } from './wording';

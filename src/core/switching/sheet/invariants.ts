@@ -1,17 +1,19 @@
-import { groupOf, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import { carriers, groupOf, joined, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { Seconds } from '../../units';
 import { elapsed, live, type Action, type Known, type SheetState } from './state';
 
 /** What holds in every state of every sequence; the numbers are those of the design. */
-export type Invariant = 1 | 2 | 3 | 4 | 5 | 6;
+export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
 
 export const INVARIANTS: Record<Invariant, string> = {
   1: 'Nothing is plugged or unplugged while its feed is on or charged (unless your school allows it on this line), before the wait has passed, or while its inlet is open.',
   2: 'No feed changes while anything it can bang into is open.',
-  3: 'No switch goes on while a line it reaches would be harmed by that feed.',
+  3: 'No switch goes on while a line it reaches would be harmed by that feed, or ends in a loose plug.',
   4: 'After a feed came on, nothing opens before it has settled.',
   5: 'Before a device gets its mains, its latched switches are off, or every line on them is fit for the feed.',
-  6: 'An outboard supply goes on last: volume down, source to supply, supply to inlet, supply on, wait, open.',
+  6: 'An outboard supply goes on last: volume down, source to supply, supply to inlet, supply on, wait, open. One that harms its source stays off.',
+  7: 'The room is not the paper: what was plugged before the rig changed on paper is pulled before its line is plugged anew.',
+  8: 'The power of a device changes only with monitors and headphones down.',
 };
 
 /** An invariant that an action would break, and why. */
@@ -35,7 +37,7 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
   switch (action.do) {
     case 'plug':
     case 'unplug':
-      return plugging(rig, state, lineOf(rig, action.line), action.end);
+      return plugging(rig, state, lineOf(rig, action.line), action);
     case 'feed':
       return turning(rig, state, groupOf(rig, action.group), action);
     case 'supply':
@@ -63,14 +65,44 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
   }
 }
 
-function plugging(rig: SheetRig, state: SheetState, line: SheetLine, end: 'stage' | 'desk'): Breach | undefined {
-  if (state.muted[line.id] !== true && state.monitors !== 'down')
-    return { invariant: 1, why: `The inlet of ${line.name} is open.` };
+/** Whether a feed that is known to be on harms a line that is in, or may be. */
+export const harming = (rig: SheetRig, state: SheetState, key: string): SheetLine[] => {
+  const { feed } = state.feeds[key];
+  if (feed === 'off' || feed === 'unknown' || state.mains[groupOf(rig, key).device] === false) return [];
+  return rig.lines.filter((line) => line.stops[key]?.includes(feed) && connected(rig, state, line, key));
+};
+
+/** Lines whose own supply is known to be on and harms them. */
+export const harmedBySupply = (rig: SheetRig, { supplies, ends }: SheetState): SheetLine[] =>
+  rig.lines.filter(({ id, supplyHarms }) => supplyHarms && supplies[id]?.on === true && ends[id].stage !== false);
+
+/** Whether a switch gets on the conductors of a line by any plug that is in, or may be, and its source hangs on them. */
+const connected = (rig: SheetRig, state: SheetState, line: SheetLine, key: string): boolean =>
+  state.ends[line.id].stage !== false && carriers(rig, line, key).some((each) => reached(state, each));
+
+function plugging(
+  rig: SheetRig,
+  state: SheetState,
+  line: SheetLine,
+  { do: what, end }: Extract<Action, { do: 'plug' | 'unplug' }>,
+): Breach | undefined {
+  const former = rig.lines.find(
+    (other) => other.id !== line.id && ownId(other) === ownId(line) && state.ends[other.id][end] !== false,
+  );
+  if (what === 'plug' && former)
+    return { invariant: 7, why: `${former.name} is in there, or may be: ${former.inlet}.` };
+  // Pulling the source ends harm that is running: nothing else comes before that.
+  const harmed =
+    line.groups.some((key) => harming(rig, state, key).includes(line)) || harmedBySupply(rig, state).includes(line);
+  if (what === 'unplug' && end === 'stage' && harmed) return undefined;
+  const open = joined(rig, line).find(({ id }) => state.muted[id] !== true);
+  if (open && state.monitors !== 'down') return { invariant: 1, why: `The inlet of ${open.name} is open.` };
   for (const key of line.hotPlugs ? [] : line.groups) {
     const group = groupOf(rig, key);
     // An end that is nowhere connected to the switch may be plugged at any time.
-    const other = end === 'stage' ? state.ends[line.id].desk : true;
-    if (other === false) continue;
+    const by = carriers(rig, line, key);
+    const own = end === 'desk' && by.includes(line);
+    if (!own && !by.some((each) => reached(state, each))) continue;
     if (live(state, key)) return { invariant: 1, why: `${group.name} is on, or may be.` };
     if (within(state, state.feeds[key].since, group.decay.seconds))
       return { invariant: 1, why: `${group.name} may still be charged.` };
@@ -98,15 +130,30 @@ function turning(
   { to }: Extract<Action, { do: 'feed' }>,
 ): Breach | undefined {
   if (state.feeds[group.key].feed === to) return undefined;
+  // Harm that is running ends first, pop or not.
+  if (to === 'off' && harming(rig, state, group.key).length) return undefined;
   if (!shut(rig, state, group.key)) return { invariant: 2, why: `An inlet of ${group.name} or the monitors are open.` };
-  const harmed = rig.lines.find((line) => reached(state, line) && line.stops[group.key]?.includes(to));
-  return harmed && { invariant: 3, why: `${harmed.name} would be harmed.` };
+  if (to === 'off') return undefined;
+  const harmed = rig.lines.find(
+    (line) =>
+      line.stops[group.key]?.includes(to) && carriers(rig, line, group.key).some((each) => reached(state, each)),
+  );
+  if (harmed) return { invariant: 3, why: `${harmed.name} would be harmed.` };
+  const loose = looseOn(rig, state, group.key)[0];
+  return loose && { invariant: 3, why: `${loose.name} is in at ${loose.inlet} and not at its source.` };
 }
 
+/** Lines of a switch that are in at their inlet while their other end hangs loose. */
+export const looseOn = (rig: SheetRig, state: SheetState, key: string): SheetLine[] =>
+  rig.lines.filter((line) => line.key === key && state.ends[line.id].desk === true && isLoose(state, line));
+const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].stage === false;
+
 function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
+  if (!on && harmedBySupply(rig, state).includes(line)) return undefined;
   if (state.muted[line.id] !== true || state.monitors !== 'down')
     return { invariant: 6, why: `The inlet of ${line.name} or the monitors are open.` };
   const { stage, desk } = state.ends[line.id];
+  if (on && line.supplyHarms) return { invariant: 6, why: `It would harm ${line.name}.` };
   return on && (stage !== true || desk !== true)
     ? { invariant: 6, why: `${line.name} is not plugged through yet.` }
     : undefined;
@@ -132,8 +179,12 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
   return undefined;
 }
 
-/** With its power a device's feeds fall as well. */
+/** With its power a device's feeds fall as well, and whatever it drives is heard. */
 function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
+  if (state.mains[device] === false) return undefined;
+  // Where nothing else ends harm, the power goes, pop or not.
+  if (rig.groups.some((group) => group.device === device && harming(rig, state, group.key).length)) return undefined;
+  if (state.monitors !== 'down') return { invariant: 8, why: 'Monitors or headphones are up, or may be.' };
   const heard = rig.groups.find(
     (group) => group.device === device && live(state, group.key) && !shut(rig, state, group.key),
   );
@@ -141,9 +192,11 @@ function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | 
 }
 
 function powering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
+  if (state.mains[device] === true) return undefined;
+  if (state.monitors !== 'down') return { invariant: 8, why: 'Monitors or headphones are up, or may be.' };
   for (const group of rig.groups) {
     if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
-    if (state.mains[device] !== true && !shut(rig, state, group.key))
+    if (!shut(rig, state, group.key))
       return { invariant: 2, why: `${group.name} may come on with an inlet or the monitors open.` };
     const { feed } = state.feeds[group.key];
     const possible = feed === 'unknown' ? group.offers : [feed];

@@ -1,5 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
-import type { SheetGroup, SheetLine, SheetRig } from './rig';
+import { harmedBySupply, harming } from './invariants';
+import { joined, lineOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { Wanted } from './sequence';
 import { live, type Action, type SheetState } from './state';
 import type { Job } from './tour';
@@ -11,6 +12,9 @@ export interface SheetJob extends Job {
 }
 
 const KINDS = [
+  'harm off',
+  'harm mains',
+  'harm pull',
   'monitors down',
   'mute',
   'feed off',
@@ -27,12 +31,14 @@ const KINDS = [
 ] as const;
 type Kind = (typeof KINDS)[number];
 
+/** What ends harm that is running. */
+const ENDING: readonly Kind[] = ['harm off', 'harm mains', 'harm pull'];
 /** What has to be done before anything else is. */
 const QUIETENING: readonly Kind[] = ['monitors down', 'mute', 'feed off', 'supply off'];
 
 /**
  * What leads from a state to a wanted one, each kind of thing at each place a job of its own, with what comes before what.
- * Beyond the invariants it keeps to four rules (common practice): everything is quiet and off before the first plug
+ * Harm that is running ends before everything. Beyond the invariants it keeps to four rules (common practice): everything is quiet and off before the first plug
  * moves, so that the long wait is shared; feeds come on when everything is plugged, everywhere; an inlet is opened when
  * its line is through and fed; monitors are opened last.
  */
@@ -44,7 +50,16 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   const handled = rig.lines.filter(
     ({ id, groups, hotPlugs }) => !wanted.left?.has(id) && (hotPlugs || !groups.some(stuckLive)),
   );
-  const leaving = handled.filter((line) => isIn(present, line) && !stays(wanted, line));
+  // What could not be plugged at its source does not hang live at its inlet.
+  const loose = rig.lines.filter(
+    ({ id, groups }) =>
+      wanted.left?.has(id) &&
+      present.ends[id].stage === false &&
+      present.ends[id].desk !== false &&
+      !wanted.fixed?.has(`${id} desk`) &&
+      !groups.some(stuckLive),
+  );
+  const leaving = [...handled.filter((line) => isIn(present, line) && !stays(wanted, line)), ...loose];
   const coming = handled.filter(
     (line) => wanted.plugged.has(line.id) && (leaving.includes(line) || !isThrough(present, line)),
   );
@@ -78,7 +93,8 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       .map((g) => g.key),
   ]);
   const banged = rig.lines.filter((line) => line.groups.some((key) => keys.has(key)) || supplied.includes(line));
-  const quiet = rig.lines.filter((line) => [banged, leaving, coming].some((list) => list.includes(line)));
+  const touched = [...banged, ...leaving, ...coming];
+  const quiet = rig.lines.filter((line) => joined(rig, line).some((each) => touched.includes(each)));
   const muted = quiet.filter(({ id }) => present.muted[id] !== true);
   const toOpen = opened.filter((line) => muted.includes(line) || present.muted[line.id] !== false);
   const off = turned.filter(
@@ -100,7 +116,8 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
         opened.some(({ device }) => device === id)),
   );
   const control = placeOfMost(rig);
-  const goDown = present.monitors !== 'down' && (banged.length > 0 || turned.length > 0 || needed.length > 0);
+  const goDown =
+    present.monitors !== 'down' && [banged, turned, needed, cut].some((list: readonly unknown[]) => list.length > 0);
   const goUp = opened.length > 0 && (goDown || present.monitors !== 'open');
   /** Inlets that the monitors would hear although nobody wants them open. */
   const hushed = goUp
@@ -121,14 +138,40 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       }
   };
 
+  const ended = new Set<string>();
+  for (const { key, place, device } of rig.groups) {
+    const harmed = harming(rig, present, key);
+    if (harmed.length === 0) continue;
+    const ending = isStuck(key) ? wanted.ending?.[key] : undefined;
+    if (!isStuck(key)) add('harm off', place, { do: 'feed', group: key, to: 'off' });
+    else if (ending === 'mains') {
+      const where = rig.devices.find(({ id }) => id === device)!.place;
+      add('harm mains', where, { do: 'mains', device, on: false });
+    } else if (ending === 'pull')
+      for (const { id, stage } of harmed) add('harm pull', stage, { do: 'unplug', line: id, end: 'stage' });
+    ended.add(key);
+  }
+  for (const { id, stage } of harmedBySupply(rig, present)) {
+    const ending = wanted.ending?.[id];
+    if (!ending) add('harm off', stage, { do: 'supply', line: id, on: false });
+    else if (ending === 'pull') add('harm pull', stage, { do: 'unplug', line: id, end: 'stage' });
+    ended.add(id);
+  }
   if (goDown) add('monitors down', control, { do: 'monitors', to: 'down' });
   for (const [place, lines] of byDesk(muted)) add('mute', place, { do: 'mute', lines: lines.map(({ id }) => id) });
-  for (const { key, place } of off) add('feed off', place, { do: 'feed', group: key, to: 'off' });
+  for (const { key, place } of off) if (!ended.has(key)) add('feed off', place, { do: 'feed', group: key, to: 'off' });
   for (const { id, stage } of supplied)
-    if (present.supplies[id].on !== false) add('supply off', stage, { do: 'supply', line: id, on: false });
+    if (present.supplies[id].on !== false && !ended.has(id))
+      add('supply off', stage, { do: 'supply', line: id, on: false });
   ends('unplug', leaving, false);
   ends('plug', coming, true);
-  for (const { id, place } of cut) add('mains off', place, { do: 'mains', device: id, on: false });
+  for (const { id, place } of cut)
+    if (
+      !made.some(
+        ({ kind, actions }) => kind === 'harm mains' && actions.some((a) => a.do === 'mains' && a.device === id),
+      )
+    )
+      add('mains off', place, { do: 'mains', device: id, on: false });
   for (const { id, place } of needed) add('mains on', place, { do: 'mains', device: id, on: true });
   for (const line of supplied)
     if (suits(wanted, line)) add('supply on', line.stage, { do: 'supply', line: line.id, on: true });
@@ -152,6 +195,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
 function precedes(rig: SheetRig, a: Omit<SheetJob, 'after'>, b: Omit<SheetJob, 'after'>): boolean {
   const [first, second] = [a.kind, b.kind];
   if (KINDS.indexOf(first) >= KINDS.indexOf(second)) return false;
+  if (ENDING.includes(first)) return true;
   if (QUIETENING.includes(first)) {
     if (!QUIETENING.includes(second)) return true;
     // What is muted or turned down before something goes off.
@@ -160,8 +204,11 @@ function precedes(rig: SheetRig, a: Omit<SheetJob, 'after'>, b: Omit<SheetJob, '
   if (second === 'monitors open') return true;
   switch (first) {
     case 'unplug':
-      // Each end is exchanged by itself: what comes out at one place need not wait for the other.
-      return second === 'plug' ? a.place === b.place : second === 'feed on' || shareLine(a.actions, b.actions);
+      // Each end is exchanged by itself: what comes out at one place need not wait for the other, but for what was
+      // plugged before its line changed on paper.
+      return second === 'plug'
+        ? a.place === b.place || formerOf(rig, a.actions, b.actions)
+        : second === 'feed on' || shareLine(a.actions, b.actions);
     case 'plug':
       return second === 'feed on' || shareLine(a.actions, b.actions);
     case 'mains on':
@@ -181,6 +228,12 @@ const linesOf = (actions: readonly Action[]): string[] =>
 const shareLine = (a: readonly Action[], b: readonly Action[]): boolean => {
   const lines = linesOf(b);
   return linesOf(a).some((id) => lines.includes(id));
+};
+
+/** Whether some lines are what others were before the paper changed. */
+const formerOf = (rig: SheetRig, former: readonly Action[], now: readonly Action[]): boolean => {
+  const were = linesOf(former).flatMap((id) => lineOf(rig, id).was ?? []);
+  return linesOf(now).some((id) => were.includes(id));
 };
 
 /** Whether switches reach any of the lines that others speak of. */
@@ -204,7 +257,8 @@ function placeOfMost({ lines, groups }: SheetRig): string {
 }
 
 /** Whether a line's own supply is wanted on: it is plugged through in the end. */
-const suits = ({ plugged }: Wanted, { id, supply }: SheetLine): boolean => supply && plugged.has(id);
+const suits = ({ plugged }: Wanted, { id, supply, supplyHarms }: SheetLine): boolean =>
+  supply && !supplyHarms && plugged.has(id);
 const isIn = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].stage !== false || ends[id].desk !== false;
 const isThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
   ends[id].stage === true && ends[id].desk === true;

@@ -65,8 +65,17 @@ const rigs: fc.Arbitrary<SheetRig> = fc
           desk: owner?.place ?? PLACES[1],
           mixedAt: owner?.place ?? PLACES[1],
           groups: keys,
+          ...(keys[0] && { key: keys[0] }),
+          // Every third line hangs on the conductors of the one before it.
+          shares: [
+            ...(n % 3 === 1 ? [`line-${n - 1}`] : []),
+            ...(n % 3 === 0 && n + 1 < lines.length ? [`line-${n + 1}`] : []),
+          ],
+          way: `line ${n}`,
+          parts: ['a source', `inlet ${n}`],
           stops: stops && keys[0] ? { [keys[0]]: ['P48' as FeedName] } : {},
           supply,
+          ...(supply && stops && { supplyHarms: true as const }),
         };
       }),
     };
@@ -116,7 +125,7 @@ test('no sequence breaks an invariant, and each ends as wanted', () => {
         expect([id, end.ends[id].stage === true && end.ends[id].desk === true]).toEqual([id, wanted.plugged.has(id)]);
         if (wanted.open.has(id)) expect([id, end.muted[id]]).toEqual([id, false]);
       }
-      const not = new Set(refused.map(({ group }) => group));
+      const not = new Set(refused.map((each) => ('group' in each ? each.group : '')));
       for (const { key } of rig.groups)
         expect([key, end.feeds[key].feed]).toEqual([key, not.has(key) ? 'off' : (wanted.feeds[key] ?? 'off')]);
     }),

@@ -17,7 +17,14 @@ export interface Aim {
   /** Lines whose plugs, and switches that stay as they are, because something was not possible. */
   left: string[];
   stuck: string[];
+  /** Ends that cannot be moved, as `line end`. */
+  fixed?: string[];
+  /** How harm that a switch or a supply does is ended where it cannot be turned off; by its key, or by its line. */
+  ending?: Record<string, Ending>;
 }
+
+/** By the power of its device, by pulling the source, or by nothing that anybody here can do. */
+export type Ending = 'mains' | 'pull' | 'none';
 
 /** What somebody reports. */
 export type Report =

@@ -26,10 +26,22 @@ export interface SheetLine {
   mixedAt: string;
   /** Switches that its conductors reach. */
   groups: string[];
+  /** Of these, the one that its own inlet hangs on. */
+  key?: string;
+  /** Other lines on the same conductors: over a splitter, a Y-lead, a thru socket. */
+  shares: string[];
+  /** What it is made of, as far as plugs and wires go: two lines of the same way are plugged alike. */
+  way: string;
+  /** The same in words, from its source to its inlet. */
+  parts: string[];
+  /** It is in the room like this, but not on paper any more: the line of the document that it was. */
+  was?: string;
   /** Feeds that would harm it, by switch. */
   stops: Record<string, FeedName[]>;
   /** It has a supply of its own between source and inlet. */
   supply: boolean;
+  /** That supply harms it. */
+  supplyHarms?: true;
   /** The school lets it be plugged and pulled, muted, with its feed on. */
   hotPlugs?: true;
 }
@@ -103,6 +115,21 @@ const longerOf = (computed: Seconds, school: Seconds): Wait =>
 
 /** The key of a switch: its device and itself. */
 export const sheetKey = (device: string, group: string): string => `${device} ${group}`;
+
+/** The id of the document's line that a line is, or was. */
+export const ownId = ({ id, was }: Pick<SheetLine, 'id' | 'was'>): string => was ?? id;
+
+/** A line and every other one on the same conductors. */
+export const joined = (rig: SheetRig, line: SheetLine): SheetLine[] => [
+  line,
+  ...rig.lines.filter(({ id }) => line.shares.includes(id)),
+];
+
+/** Those of them by which a switch gets on the conductors; where nobody's inlet hangs on it, the line itself. */
+export function carriers(rig: SheetRig, line: SheetLine, key: string): SheetLine[] {
+  const own = joined(rig, line).filter((each) => each.key === key);
+  return own.length ? own : [line];
+}
 
 export const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
 export const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;

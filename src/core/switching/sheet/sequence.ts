@@ -1,7 +1,8 @@
 import { feedLabel, type FeedName } from '../../standards/feeds';
 import { breach, INVARIANTS, type Breach } from './invariants';
 import { jobsOf } from './jobs';
-import type { SheetRig } from './rig';
+import type { Ending } from './report';
+import { joined, type SheetRig } from './rig';
 import { after, type Action, type SheetState } from './state';
 import { fewestTrips } from './tour';
 import { withWaits, type WaitReason } from './waiting';
@@ -22,6 +23,10 @@ export interface Wanted {
   left?: ReadonlySet<string>;
   /** Switches that stay as they are, whatever that is. */
   stuck?: ReadonlySet<string>;
+  /** Ends that cannot be moved, as `line end`. */
+  fixed?: ReadonlySet<string>;
+  /** How harm is ended where its switch, or its supply, cannot be turned off. */
+  ending?: Readonly<Record<string, Ending>>;
 }
 
 /** One step of a run sheet: what is done, where one stands for it; a wait is done anywhere. */
@@ -35,7 +40,7 @@ export interface Step {
 export interface Sequence {
   steps: Step[];
   /** What is wanted and would do harm: it is not done. */
-  refused: (Breach & { group: string; feed: FeedName })[];
+  refused: (Breach & ({ group: string; feed: FeedName } | { line: string }))[];
   /** Lines that stay plugged and are muted or lose their feed for a while, because they share a switch. */
   disturbed: string[];
   /** No order that keeps the invariants and the rules of `jobsOf` takes fewer trips: all of them were tried. */
@@ -53,7 +58,7 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted, her
   const feeds = Object.fromEntries(
     rig.groups.map(({ key }): [string, FeedName] => [
       key,
-      refused.some(({ group }) => group === key) ? 'off' : (wanted.feeds[key] ?? 'off'),
+      refused.some((each) => 'group' in each && each.group === key) ? 'off' : (wanted.feeds[key] ?? 'off'),
     ]),
   );
   const { jobs, disturbed } = jobsOf(rig, present, { ...wanted, feeds });
@@ -62,20 +67,36 @@ export function sequence(rig: SheetRig, present: SheetState, wanted: Wanted, her
   return { steps: withWaits(rig, present, steps), refused, disturbed, fewest };
 }
 
-/** Feeds that are wanted and would harm a line that is wanted too, or that stays where it is. */
+/** Feeds that are wanted and would harm a line that is wanted too, or that stays where it is; and supplies that would. */
 function harmful(rig: SheetRig, { ends, feeds: present }: SheetState, wanted: Wanted): Sequence['refused'] {
-  const { plugged, left, stuck, feeds } = wanted;
-  const stays = (id: string) => left?.has(id) && (ends[id].stage !== false || ends[id].desk !== false);
-  return rig.groups.flatMap(({ key, name }): Sequence['refused'] => {
+  const { plugged, left, stuck, feeds, fixed } = wanted;
+  const isIn = (id: string) => ends[id].stage !== false || ends[id].desk !== false;
+  const stays = (id: string) => left?.has(id) && isIn(id);
+  const through = (id: string) => plugged.has(id) || stays(id);
+  const byFeed = rig.groups.flatMap(({ key, name }): Sequence['refused'] => {
     const feed = stuck?.has(key) ? present[key].feed : (feeds[key] ?? 'off');
     if (feed === 'off' || feed === 'unknown') return [];
-    const names = rig.lines
-      .filter(({ id, stops }) => (plugged.has(id) || stays(id)) && stops[key]?.includes(feed))
+    const harmed = rig.lines
+      .filter((line) => line.stops[key]?.includes(feed) && joined(rig, line).some(({ id }) => through(id)))
       .map((line) => line.name);
-    if (names.length === 0) return [];
-    const why = `${name}: ${names.join(', ')} would be harmed by ${feedLabel(feed)}.`;
+    const loose = rig.lines
+      .filter(({ id, key: own }) => own === key && left?.has(id) && fixed?.has(`${id} desk`))
+      .filter(({ id }) => ends[id].stage === false && ends[id].desk !== false)
+      .map((line) => line.name);
+    if (harmed.length === 0 && loose.length === 0) return [];
+    const why = harmed.length
+      ? `${name}: ${harmed.join(', ')} would be harmed by ${feedLabel(feed)}.`
+      : `${name}: ${loose.join(', ')} is in at its inlet and not at its source.`;
     return [{ invariant: 3, why, group: key, feed }];
   });
+  const bySupply = rig.lines
+    .filter(({ id, supplyHarms }) => supplyHarms && plugged.has(id))
+    .map(({ id, name }): Sequence['refused'][number] => ({
+      invariant: 6,
+      why: `The supply of ${name} would harm it.`,
+      line: id,
+    }));
+  return [...byFeed, ...bySupply];
 }
 
 /** How often somebody walks from one place to another. */

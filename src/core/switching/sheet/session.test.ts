@@ -148,13 +148,24 @@ test('a report about what the rig does not have says so', () => {
   expect(told({ report: 'begin', aim: { ...AIM, feeds: { bank: 'P12' } } })).toThrow('bank has no setting P12');
 });
 
-test('a rig that has changed is taken over: what is gone is dropped, what is new is out', () => {
+test('a rig that has changed is taken over: what is gone is still in the room, what is new is out', () => {
   const [on] = followed(begun(), 1000);
   const other = rigWith([line('two', ['bank']), line('three', ['bank'])], [group('bank')]);
-  const session = continued(other, on);
-  expect(session.state.ends).toEqual({ two: { stage: true, desk: true }, three: { stage: false, desk: false } });
+  const { rig, session } = continued(other, RIG, on, new Set());
+  const was = rig.lines.find((each) => each.was === 'one')!;
+  expect(session.state.ends).toEqual({
+    two: { stage: true, desk: true },
+    three: { stage: false, desk: false },
+    [was.id]: { stage: true, desk: true },
+  });
   expect(session.aim?.plugged).toEqual(['two']);
-  expect(session.steps).toEqual([]);
+  // It is pulled, with the bank off meanwhile.
+  const steps = session.steps.map(({ action }) => action);
+  expect(steps).toContainEqual({ do: 'unplug', line: was.id, end: 'stage' });
+  expect(steps).toContainEqual({ do: 'unplug', line: was.id, end: 'desk' });
+  const out = continued(other, RIG, on, new Set(['one']));
+  expect(out.rig.lines.map(({ id }) => id)).toEqual(['two', 'three']);
+  expect(out.session.steps).toEqual([]);
 });
 
 test('nothing can be reported done where no step is next', () => {

@@ -4,7 +4,8 @@ import { breach, INVARIANTS } from './invariants';
 import { refuseUnknown, ReportRefused, type Aim, type Report } from './report';
 import type { SheetRig } from './rig';
 import { reordered, sequence, type Sequence, type Step, type Wanted } from './sequence';
-import { after, takenOver, type Action, type SheetState } from './state';
+import { takenOver } from './room';
+import { after, type Action, type SheetState } from './state';
 import { reasonsFor, waitFor } from './waiting';
 import { without } from './without';
 
@@ -40,7 +41,7 @@ export const newSession = (state: SheetState): Session => ({
   pulled: [],
 });
 
-const wantedOf = ({ plugged, exchanged, feeds, open, unpowered, left, stuck }: Aim): Wanted => ({
+const wantedOf = ({ plugged, exchanged, feeds, open, unpowered, left, stuck, fixed, ending }: Aim): Wanted => ({
   plugged: new Set(plugged),
   exchanged: new Set(exchanged),
   feeds,
@@ -48,6 +49,8 @@ const wantedOf = ({ plugged, exchanged, feeds, open, unpowered, left, stuck }: A
   unpowered: new Set(unpowered),
   left: new Set(left),
   stuck: new Set(stuck),
+  fixed: new Set(fixed),
+  ...(ending && { ending }),
 });
 
 /**
@@ -77,18 +80,41 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
   }
 }
 
-/** A session that goes on after its rig has changed: the rest is computed anew for what is still there. */
-export function continued(rig: SheetRig, session: Session): Session {
-  const has = (id: string) => rig.lines.some((line) => line.id === id);
+/**
+ * A sheet that goes on after its rig has changed on paper: what is plugged stays what it is, and the rest is computed anew.
+ * @param asOnPaper lines of the room of which somebody has seen that they are plugged as on paper now, or out
+ */
+export function continued(
+  paper: SheetRig,
+  room: SheetRig,
+  session: Session,
+  asOnPaper: ReadonlySet<string>,
+): { rig: SheetRig; session: Session } {
+  const { rig, state } = takenOver(paper, room, session.state, asOnPaper);
+  const ids = (list: readonly string[]) => list.filter((id) => rig.lines.some((line) => line.id === id));
   const { aim } = session;
   const kept = aim && {
     ...aim,
-    plugged: aim.plugged.filter(has),
-    exchanged: aim.exchanged.filter(has),
-    open: aim.open.filter(has),
-    left: aim.left.filter(has),
+    plugged: ids(aim.plugged),
+    exchanged: ids(aim.exchanged),
+    open: ids(aim.open),
+    left: ids(aim.left),
+    unpowered: aim.unpowered.filter((id) => rig.devices.some((device) => device.id === id)),
+    stuck: aim.stuck.filter((key) => rig.groups.some((group) => group.key === key)),
+    feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => rig.groups.some((g) => g.key === key))),
   };
-  return planned(rig, { ...session, state: takenOver(rig, session.state) }, kept);
+  // Steps that were done speak of lines as they were called then.
+  const done = session.done.filter(({ action }) => speaksOf(rig, action));
+  return { rig, session: planned(rig, { ...session, done, state }, kept) };
+}
+
+/** Whether a rig still has everything that an action speaks of. */
+function speaksOf({ lines, groups, devices }: SheetRig, action: Action): boolean {
+  const has = (id: string) => lines.some((line) => line.id === id);
+  if ('line' in action) return has(action.line);
+  if ('lines' in action) return action.lines.every(has);
+  if (action.do === 'feed') return groups.some(({ key }) => key === action.group);
+  return action.do !== 'mains' || devices.some(({ id }) => id === action.device);
 }
 
 /** What a sheet would be, without beginning it. */

@@ -1,5 +1,6 @@
 import { group, line, RIG, rigWith } from '../../../../tests/sheets';
-import { after, bare, elapsed, live, packed, takenOver, unknown, type Action, type SheetState } from './state';
+import { takenOver } from './room';
+import { after, bare, elapsed, live, packed, unknown, type Action, type SheetState } from './state';
 
 const done = (state: SheetState, ...actions: Action[]) => actions.reduce((at, action) => after(RIG, at, action), state);
 
@@ -51,7 +52,7 @@ test('what nobody knows counts as on, and as changed a moment ago', () => {
 
 test('a changed rig: lines that are new are out, switches that are new are not known, what is gone is dropped', () => {
   const other = rigWith([line('mic', ['a']), line('new', ['c'], { supply: true })], [group('a'), group('c')]);
-  const state = takenOver(other, done(bare(RIG), { do: 'plug', line: 'mic', end: 'desk' }));
+  const { state } = takenOver(other, RIG, done(bare(RIG), { do: 'plug', line: 'mic', end: 'desk' }));
   expect(state.ends).toEqual({ mic: { stage: false, desk: true }, new: { stage: false, desk: false } });
   expect(state.feeds).toEqual({ a: { feed: 'off', since: -1e6 }, c: { feed: 'unknown', since: 'unknown' } });
   expect(state.supplies).toEqual({ new: { on: false, since: -1e6 } });

@@ -66,27 +66,6 @@ export const unknown = (rig: SheetRig): SheetState => ({
 const eachOf = <T>(devices: readonly SheetDevice[], value: () => T): Record<string, T> =>
   Object.fromEntries(devices.map(({ id }) => [id, value()]));
 
-/** A state taken over by a rig that has changed since: what it does not know of is unknown, what is gone is dropped. */
-export function takenOver(rig: SheetRig, state: SheetState): SheetState {
-  const fresh = unknown(rig);
-  const known = <T>(own: Record<string, T>, before: Record<string, T>): Record<string, T> =>
-    Object.fromEntries(Object.entries(own).map(([key, value]) => [key, before[key] ?? value]));
-  return {
-    now: state.now,
-    // A line that was not there before is not plugged yet.
-    ends: known(bare(rig).ends, state.ends),
-    feeds: known(fresh.feeds, state.feeds),
-    muted: known(bare(rig).muted, state.muted),
-    supplies: known(bare(rig).supplies, state.supplies),
-    monitors: state.monitors,
-    mains: known(fresh.mains, state.mains),
-    ...(state.pluggedLive && { pluggedLive: ofLines(rig, state.pluggedLive) }),
-  };
-}
-
-const ofLines = <T>({ lines }: SheetRig, own: Record<string, T>): Record<string, T> =>
-  Object.fromEntries(Object.entries(own).filter(([id]) => lines.some((line) => line.id === id)));
-
 /** The state after an action. A switch that is set to what it is set to already keeps its time. */
 export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
   switch (action.do) {

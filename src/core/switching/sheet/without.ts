@@ -1,5 +1,6 @@
-import type { Aim } from './report';
-import type { SheetRig } from './rig';
+import { harmedBySupply, harming } from './invariants';
+import type { Aim, Ending } from './report';
+import { groupOf, lineOf, type SheetRig } from './rig';
 import type { Action, SheetState } from './state';
 
 /** The aim without what cannot be done: a line's plugs stay as they are, a switch too and everybody on it. */
@@ -22,11 +23,25 @@ export function without(rig: SheetRig, aim: Aim, state: SheetState, action: Acti
   };
   switch (action.do) {
     case 'plug':
-    case 'unplug':
+    case 'unplug': {
+      const { line, end } = action;
+      const as = { ...asIs([line]), fixed: [...new Set([...(aim.fixed ?? []), `${line} ${end}`])] };
+      // The source could not be pulled from a feed that harms it: nobody here can end that.
+      const pulled = Object.entries(aim.ending ?? {}).filter(([, how]) => how === 'pull');
+      const own = lineOf(rig, line);
+      const given = pulled.filter(([key]) => key === line || own.groups.includes(key)).map(([key]) => key);
+      return action.do === 'unplug' && end === 'stage' && given.length ? ending(as, given, 'none') : as;
+    }
     case 'supply':
-      return asIs([action.line]);
-    case 'feed':
-      return switchesAsTheyAre([action.group]);
+      return !action.on && harmedBySupply(rig, state).some(({ id }) => id === action.line)
+        ? ending(asIs([action.line]), [action.line], 'pull')
+        : asIs([action.line]);
+    case 'feed': {
+      const as = switchesAsTheyAre([action.group]);
+      const { device } = groupOf(rig, action.group);
+      if (action.to !== 'off' || harming(rig, state, action.group).length === 0) return as;
+      return { ...ending(as, [action.group], 'mains'), unpowered: [...new Set([...as.unpowered, device])] };
+    }
     case 'mute': {
       const reached = rig.lines.filter(({ id }) => action.lines.includes(id)).flatMap(({ groups }) => groups);
       const own = switchesAsTheyAre(reached);
@@ -38,8 +53,9 @@ export function without(rig: SheetRig, aim: Aim, state: SheetState, action: Acti
     case 'mains': {
       const on = rig.groups.filter(({ device }) => device === action.device).map(({ key }) => key);
       const lines = rig.lines.filter(({ device }) => device === action.device).map(({ id }) => id);
+      const harmful = on.filter((key) => aim.ending?.[key] === 'mains' && harming(rig, state, key).length > 0);
       return {
-        ...aim,
+        ...ending(aim, harmful, 'pull'),
         feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => !on.includes(key))),
         open: aim.open.filter((id) => !lines.includes(id)),
         unpowered: aim.unpowered.filter((id) => id !== action.device),
@@ -50,3 +66,7 @@ export function without(rig: SheetRig, aim: Aim, state: SheetState, action: Acti
       return { ...switchesAsTheyAre(rig.groups.map(({ key }) => key)), open: [], unpowered: [] };
   }
 }
+
+/** The aim with another way to end the harm that some switches or supplies do. */
+const ending = (aim: Aim, keys: readonly string[], how: Ending): Aim =>
+  keys.length ? { ...aim, ending: { ...aim.ending, ...Object.fromEntries(keys.map((key) => [key, how])) } } : aim;

@@ -38,7 +38,8 @@ const REPORTS: Record<Told['report']['report'], Joi.ObjectSchema> = {
   move: Joi.object({ from: step, to: step }),
   back: Joi.object({ to: step }),
   end: Joi.object(),
-  adopt: Joi.object(),
+  // Of an older page: it has seen nothing.
+  adopt: Joi.object({ seen: ids.optional().default([]), asOnPaper: ids.optional().default([]) }),
 };
 
 const told = Joi.object({

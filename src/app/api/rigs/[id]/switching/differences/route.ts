@@ -1,0 +1,16 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { theStore } from '@/store/database';
+import { differsNow } from '@/store/switching';
+import { door, notFound } from '../../../../door';
+
+export const dynamic = 'force-dynamic';
+type Context = { params: Promise<{ id: string }> };
+
+/** Lines that are plugged, or may be, otherwise than the rig has them on paper now. */
+export const GET = (_request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    const found = differsNow(theStore(), id);
+    if (!found) throw notFound(`rig ${id}`);
+    return NextResponse.json(found);
+  });

@@ -1,0 +1,91 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { Difference } from '@/core/switching/sheet';
+
+interface Props {
+  differences: readonly Difference[];
+  busy: boolean;
+  /** Lines of which somebody says that they are plugged as on paper now, or out. */
+  onSettle: (asOnPaper: string[]) => void;
+  onCancel?: () => void;
+}
+
+/** The rig in the room beside the rig on paper: nothing is taken over before somebody has said how each line is plugged. */
+export function DifferencesView({ differences, busy, onSettle, onCancel }: Props) {
+  const [onPaper, setOnPaper] = useState<readonly string[]>([]);
+  return (
+    <Box
+      component="section"
+      aria-label="Room and paper"
+      sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 860, display: 'grid', gap: 1 }}
+    >
+      <Typography variant="h1">The rig has changed on paper</Typography>
+      <Typography variant="body1" color="textSecondary" sx={{ maxWidth: 640 }}>
+        {differences.length === 1 ? 'This line was' : 'These lines were'} plugged before the change. Look at{' '}
+        {differences.length === 1 ? 'it' : 'them'}: what stays as it was is pulled by the next sheet before anything is
+        turned on.
+      </Typography>
+      {differences.map(({ line, name, room, paper }) => (
+        <Box key={line} component="article" aria-label={name} sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
+          <Typography variant="h2" sx={{ mb: 0.75 }}>
+            {name}
+          </Typography>
+          <Box
+            component="dl"
+            sx={{ m: 0, display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 1.5, rowGap: 0.5 }}
+          >
+            <Way label="In the room" parts={room} strong />
+            <Way label="On paper" parts={paper ?? ['not there any more']} />
+          </Box>
+          <ToggleButtonGroup
+            exclusive
+            size="small"
+            value={onPaper.includes(line) ? 'paper' : 'room'}
+            onChange={(_, to: 'room' | 'paper' | null) => {
+              if (to) setOnPaper(to === 'paper' ? [...onPaper, line] : onPaper.filter((id) => id !== line));
+            }}
+            aria-label={`How ${name} is plugged now`}
+            sx={{ mt: 1, flexWrap: 'wrap', '& .MuiToggleButton-root': { minHeight: 44, px: 2 } }}
+          >
+            <ToggleButton value="room">Still plugged as it was</ToggleButton>
+            <ToggleButton value="paper">{paper ? 'Plugged as on paper now' : 'Pulled, both ends'}</ToggleButton>
+          </ToggleButtonGroup>
+        </Box>
+      ))}
+      <Box sx={{ display: 'flex', gap: 1, mt: 1, flexWrap: 'wrap' }}>
+        <Button
+          variant="contained"
+          disabled={busy}
+          onClick={() => onSettle([...onPaper])}
+          sx={{ minHeight: 52, px: 3, fontSize: '1.05rem' }}
+        >
+          {busy ? 'Following the circuits …' : 'Go on from here'}
+        </Button>
+        {onCancel && (
+          <Button onClick={onCancel} sx={{ minHeight: 52 }}>
+            Back to the sheet
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+function Way({ label, parts, strong }: { label: string; parts: readonly string[]; strong?: boolean }) {
+  return (
+    <>
+      <Typography component="dt" variant="body2" color="textSecondary">
+        {label}
+      </Typography>
+      <Typography component="dd" variant="body2" sx={{ m: 0, fontWeight: strong ? 650 : 400 }}>
+        {parts.join(' → ')}
+      </Typography>
+    </>
+  );
+}
