@@ -12,7 +12,10 @@ interface Row {
   fed: string | null;
 }
 
-/** Writes down what happened to a rig. @param fed what its sources have from then on */
+/**
+ * Writes down what happened to a rig; never before what was written last, wherever the clock on the wall was set to.
+ * @param fed what its sources have from then on
+ */
 export function addEntries(
   store: Store,
   rig: string,
@@ -22,8 +25,10 @@ export function addEntries(
   const insert = store.prepare(
     'INSERT INTO log_entry (rig_id, at, kind, who, text, place, lines, fed) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
   );
+  const last = store.prepare('SELECT max(at) FROM log_entry WHERE rig_id = ?').pluck().get(rig) as string | null;
+  const when = last !== null && last > at ? last : at;
   for (const { kind, text, place, lines } of list)
-    insert.run(rig, at, kind, who, text, place ?? null, JSON.stringify(lines), fed ? JSON.stringify(fed) : null);
+    insert.run(rig, when, kind, who, text, place ?? null, JSON.stringify(lines), fed ? JSON.stringify(fed) : null);
 }
 
 /** Everything that happened to a rig, oldest first, the saves of the rig among it. */

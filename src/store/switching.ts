@@ -20,7 +20,7 @@ import type { Store } from './database';
 import { addEntries } from './log';
 import { loadRig } from './rigs';
 
-/** How far a rig's run sheet has come. Moments of the session are seconds since 1970 in UTC. */
+/** How far a rig's run sheet has come. Moments of the session are seconds of the sheets' clock. */
 export interface Switching {
   /** Counted up with every report. */
   version: number;
@@ -128,7 +128,8 @@ export function loadSwitching(store: Store, id: string): Switching | undefined {
 
 /**
  * Carries a report out and writes it down. When this returns, both survive a killed process.
- * @param at milliseconds since 1970 in UTC
+ * @param at milliseconds since 1970 in UTC, for the log
+ * @param moment of the sheet's clock, in seconds
  * @returns undefined if there is no such rig
  * @throws StaleSheet if the sheet has gone on meanwhile; ReportRefused for a report that does not go with it
  */
@@ -137,6 +138,7 @@ export function tellSwitching(
   id: string,
   { version, who, report }: Told,
   at: number,
+  moment: number = at / 1000,
 ): Switching | undefined {
   // Following the circuits takes its time: nobody waits for it with a lock.
   const fresh = NEEDS_RIG.includes(report.report) ? rigNow(store, id) : undefined;
@@ -145,8 +147,7 @@ export function tellSwitching(
       const current = loadSwitching(store, id);
       if (!current) return undefined;
       if (current.version !== version) throw new StaleSheet(current);
-      const seconds = at / 1000;
-      const { rig, before, after } = carriedOut(fresh?.rig, current, report, seconds);
+      const { rig, before, after } = carriedOut(fresh?.rig, current, report, moment);
       const revision = fresh?.revision ?? current.revision;
       const next: Switching = { version: version + 1, revision, rig, session: after };
       store

@@ -14,6 +14,8 @@ interface Props {
   session: Session;
   schools: Schools;
   now: number;
+  /** What the clock on the wall is ahead of the sheets', in seconds. */
+  wall: number;
   onNew: () => void;
 }
 
@@ -24,7 +26,7 @@ const DONE = {
 } as const;
 
 /** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
-export function FinishedView({ rig, session, schools, now, onNew }: Props) {
+export function FinishedView({ rig, session, schools, now, wall, onNew }: Props) {
   const { state, aim } = session;
   const on = rig.groups.filter(({ key }) => live(state, key));
   const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));
@@ -50,7 +52,7 @@ export function FinishedView({ rig, session, schools, now, onNew }: Props) {
       )}
       {judged > now && now > 0 && (
         <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
-          Judge the sound from {dayjs.unix(judged).format('HH:mm:ss')}, in {agoText(judged - now)}: capsules and
+          Judge the sound from {dayjs.unix(judged + wall).format('HH:mm:ss')}, in {agoText(judged - now)}: capsules and
           coupling capacitors settle (school: {schoolLabel('afterFeedOn', schools.afterFeedOn)}).
         </Typography>
       )}

@@ -14,6 +14,8 @@ import { secondsText } from './durations';
 interface Props {
   rig: SheetRig;
   session: Session;
+  /** What the clock on the wall is ahead of the sheets', in seconds. */
+  wall: number;
   onMove: (from: number, to: number) => void;
   onBack: (to: number) => void;
 }
@@ -21,7 +23,7 @@ interface Props {
 const SHOWN = 8;
 
 /** What comes then, small and by place, and what has been done. */
-export function StepList({ rig, session, onMove, onBack }: Props) {
+export function StepList({ rig, session, wall, onMove, onBack }: Props) {
   const [all, setAll] = useState(false);
   const [past, setPast] = useState(false);
   const { steps, done } = session;
@@ -99,7 +101,7 @@ export function StepList({ rig, session, onMove, onBack }: Props) {
                     }}
                   >
                     <Typography variant="body2" color="textSecondary">
-                      {dayjs.unix(step.at).format('HH:mm:ss')}
+                      {dayjs.unix(step.at + wall).format('HH:mm:ss')}
                     </Typography>
                     <Typography variant="body2" sx={{ flex: 1 }}>
                       {stepWords(rig, undefined, step).title}

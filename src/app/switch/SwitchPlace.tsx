@@ -52,7 +52,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const rig = useRig(saved);
   const { document } = rig;
   const switching = useSwitching(saved.id, sheet, who);
-  const { live, offset, link, problem, busy, tell, dismiss } = switching;
+  const { live, offset, wall, link, problem, busy, tell, dismiss } = switching;
   const { session } = live;
   const now = useServerClock(offset);
   const [asked, setAsked] = useState<Showing>();
@@ -281,10 +281,12 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                   session={session}
                   schools={schoolsOf(document)}
                   now={now}
+                  wall={wall}
                   onNew={() => setAsked('aim')}
                 />
               )}
               <StepList
+                wall={wall}
                 rig={live.rig}
                 session={session}
                 onMove={(from, to) => void tell({ report: 'move', from, to })}

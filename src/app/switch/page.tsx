@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { sheetClock } from '@/store/clock';
 import { theStore } from '@/store/database';
 import { openRig } from '@/store/opened';
 import { loadSwitching } from '@/store/switching';
@@ -12,7 +13,5 @@ export default async function SwitchPage({ searchParams }: { searchParams: Promi
   const store = theStore();
   const { saved } = openRig(store, rig);
   const sheet = loadSwitching(store, saved.id)!;
-  return <SwitchPlace key={saved.id} saved={saved} sheet={{ ...sheet, now: serverNow() }} />;
+  return <SwitchPlace key={saved.id} saved={saved} sheet={{ ...sheet, now: sheetClock(store) }} />;
 }
-
-const serverNow = () => Date.now() / 1000;

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Report, Session, SheetRig } from '@/core/switching/sheet';
 
-/** How far a rig's run sheet has come, as the server tells it; `now` is the server's clock in seconds since 1970. */
+/** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
 export interface LiveSheet {
   version: number;
   revision: number;
@@ -19,16 +19,21 @@ interface Adopt {
   asOnPaper: string[];
 }
 
-/** A rig's run sheet, in step with every other browser that follows it. */
+/**
+ * A rig's run sheet, in step with every other browser that follows it; `wall` is what the clock on the wall is ahead of
+ * the sheets'.
+ */
 export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const [live, setLive] = useState(initial);
   const [offset, setOffset] = useState(0);
+  const [wall, setWall] = useState(0);
   const [link, setLink] = useState<'joining' | 'in step' | 'lost'>('joining');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
 
   const take = useCallback((sheet: LiveSheet) => {
-    setOffset(sheet.now - Date.now() / 1000);
+    setOffset(sheet.now - steady());
+    setWall(Date.now() / 1000 - sheet.now);
     setLive((shown) => (sheet.version >= shown.version ? sheet : shown));
   }, []);
 
@@ -67,16 +72,19 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
     [id, version, who, take],
   );
 
-  return { live, offset, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
+  return { live, offset, wall, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
 }
 
 export type Switching = ReturnType<typeof useSwitching>;
 
-/** The server's clock in seconds since 1970, several times a second; right again as soon as a sleeping browser wakes. */
+/** Seconds by a clock that nobody sets, since this page was opened. */
+const steady = (): number => performance.now() / 1000;
+
+/** The clock of the sheets, several times a second; the server puts it right whenever it says anything. */
 export function useServerClock(offset: number): number {
   const [now, setNow] = useState(0);
   useEffect(() => {
-    const look = () => setNow(Date.now() / 1000 + offset);
+    const look = () => setNow(steady() + offset);
     look();
     const timer = setInterval(look, 200);
     document.addEventListener('visibilitychange', look);

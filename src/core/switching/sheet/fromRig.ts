@@ -24,7 +24,6 @@ import {
 } from '../../rig/document';
 import { inletName, rigPaths, rigPathsOf, type RigPath } from '../../rig/paths';
 import { setFeed } from '../../rig/rigEdits';
-import type { FeedName } from '../../standards/feeds';
 import type { Seconds, Volts } from '../../units';
 import { discharge, switchOn } from '../feedSteps';
 import {

@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { sheetClock } from '@/store/clock';
 import { theStore } from '@/store/database';
 import { loadSwitching, tellSwitching } from '@/store/switching';
 import { door, jsonBody, notFound, sameOrigin } from '../../../door';
@@ -13,7 +14,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
     const { id } = await params;
     const found = loadSwitching(theStore(), id);
     if (!found) throw notFound(`rig ${id}`);
-    return NextResponse.json({ ...found, now: Date.now() / 1000 });
+    return NextResponse.json({ ...found, now: sheetClock(theStore()) });
   });
 
 /** Reports something about the version of the sheet that the sender has seen. */
@@ -21,7 +22,9 @@ export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
     sameOrigin(request);
     const { id } = await params;
-    const next = tellSwitching(theStore(), id, readTold(await jsonBody(request)), Date.now());
+    const store = theStore();
+    const told = readTold(await jsonBody(request));
+    const next = tellSwitching(store, id, told, Date.now(), sheetClock(store));
     if (!next) throw notFound(`rig ${id}`);
-    return NextResponse.json({ ...next, now: Date.now() / 1000 });
+    return NextResponse.json({ ...next, now: sheetClock(store) });
   });

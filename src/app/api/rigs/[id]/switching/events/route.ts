@@ -1,4 +1,5 @@
 import type { NextRequest } from 'next/server';
+import { sheetClock } from '@/store/clock';
 import { theStore } from '@/store/database';
 import { keptSwitching, sheetVersion } from '@/store/switching';
 
@@ -26,7 +27,7 @@ export async function GET(request: NextRequest, { params }: Context) {
           seen = version;
           const kept = keptSwitching(store, id);
           if (kept)
-            controller.enqueue(encoder.encode(`data: ${JSON.stringify({ ...kept, now: Date.now() / 1000 })}\n\n`));
+            controller.enqueue(encoder.encode(`data: ${JSON.stringify({ ...kept, now: sheetClock(store) })}\n\n`));
         } else if (Date.now() - alive > ALIVE) {
           alive = Date.now();
           controller.enqueue(encoder.encode(': alive\n\n'));
