@@ -102,10 +102,10 @@ pictures.push(
     name: 'switch',
     path: `/switch?rig=${MENDED}`,
     then: async (page) => {
-      await page.getByRole('button', { name: 'Start so: Nothing is plugged' }).click();
+      await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
       await begin(page);
       await follow(MENDED, ({ group }) => group === 'desk bank-a');
-      await tab('Picture of the moment')(page);
+      await tab('What happens now')(page);
       await page.getByRole('img', { name: /^Step at the inlet/ }).waitFor();
     },
   },
@@ -117,7 +117,7 @@ pictures.push(
     scheme: 'dark',
     then: async (page) => {
       await follow(MENDED, () => false);
-      await page.getByRole('button', { name: 'Next sheet' }).click();
+      await page.getByRole('button', { name: 'New run sheet' }).click();
       await page.getByRole('button', { name: 'Strike', exact: true }).click();
       await begin(page);
       await follow(MENDED, ({ do: what }) => what === 'wait');
@@ -138,13 +138,13 @@ pictures.push(
     name: 'switch-change-over',
     path: '/switch?rig=lock-nine',
     then: async (page) => {
-      await page.getByRole('button', { name: 'Start so: Nothing is plugged' }).click();
+      await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
       await page.getByRole('button', { name: 'None' }).click();
       for (const name of ['Trio, pair A left', 'Trio, pair A right', 'Trio, active ribbon', 'Announcer'])
         await page.getByRole('checkbox', { name, exact: true }).check();
       await begin(page);
       await follow('lock-nine', () => false);
-      await page.getByRole('button', { name: 'Next sheet' }).click();
+      await page.getByRole('button', { name: 'New run sheet' }).click();
       await page.getByRole('checkbox', { name: /^Announcer/ }).check();
       await page.getByText('What disturbs least comes first').waitFor();
     },

@@ -140,7 +140,7 @@ test('run sheets: what is wrong is refused, and says what to change', async ({ p
   );
   await refused(told({ report: 'end' }), 403, 'other-origin', /other sites/, { origin: 'http://elsewhere.example' });
   expect((await request.post(path, { data: told({ report: 'start', from: 'packed' }) })).status()).toBe(200);
-  const error = await refused(told({ report: 'start', from: 'unknown' }), 409, 'stale-sheet', /reported meanwhile/);
+  const error = await refused(told({ report: 'start', from: 'unknown' }), 409, 'stale-sheet', /moved the sheet on/);
   expect(error.current).toMatchObject({ version: 1, session: { state: { monitors: 'down' } } });
   expect((await request.post('/api/rigs/nobody/switching', { data: told({ report: 'end' }) })).status()).toBe(404);
   expect((await request.get('/api/rigs/nobody/switching')).status()).toBe(404);

@@ -51,8 +51,8 @@ test('the rig changes on paper while a ribbon is plugged: the page says what dif
   await page.getByRole('button', { name: 'Set-up' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(step(page)).toBeVisible();
-  await follow(page, /^Pull Trio, ribbon left \(as it was\)/);
-  await expect(title(page)).toHaveText(/^Pull Trio, ribbon left \(as it was\)/);
+  await follow(page, /^Unplug “Trio, ribbon left \(as it was\)”/);
+  await expect(title(page)).toHaveText(/^Unplug “Trio, ribbon left \(as it was\)”/);
 });
 
 test('by keyboard it is said to be as on paper, and the sheet goes on with that', async ({ page }) => {
@@ -78,7 +78,7 @@ test('in the middle of a sheet: it waits to be asked, and a line that has left t
   test.setTimeout(150_000);
   const id = await copyOf(page, 'In the middle', 'lock-nine-mended');
   await setUp(page, id, FEW);
-  await follow(page, /^Plug Trio, pair A left into/);
+  await follow(page, /^Plug “Trio, pair A left” into/);
   await onPaper(page, id, (document) => ({
     ...document,
     lines: document.lines.filter(({ name }) => name !== 'Trio, ribbon left'),
@@ -117,7 +117,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
   });
   expect(found.ok()).toBe(true);
   await expect(page.getByRole('alert').filter({ hasText: /still feeds 48 V into Trio, ribbon left/ })).toBeVisible();
-  await expect(title(page)).toHaveText(/^Turn .* off/);
+  await expect(title(page)).toHaveText(/^Turn the feed off/);
   await done(page).click();
   await expect(page.getByText(/still feeds 48 V into/)).toHaveCount(0);
 });
@@ -125,7 +125,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
 test('the door: what differs is told, and a sheet is refused before somebody has said how it is', async ({ page }) => {
   const id = await copyOf(page, 'By the door', 'lock-nine-mended');
   await setUp(page, id, FEW);
-  await follow(page, /^Plug Trio, pair A left into/);
+  await follow(page, /^Plug “Trio, pair A left” into/);
   await onPaper(page, id, elsewhere);
   const { differences } = await (await page.request.get(`/api/rigs/${id}/switching/differences`)).json();
   expect(differences.map(({ name }: { name: string }) => name)).toEqual(['Trio, ribbon left']);

@@ -4,18 +4,18 @@ import { expect, type Page } from '@playwright/test';
 
 export const step = (page: Page) => page.getByRole('region', { name: 'The next step' });
 export const title = (page: Page) => step(page).getByRole('heading', { level: 2 });
-export const done = (page: Page) => step(page).getByRole('button', { name: /^(Done|Go on)/ });
+export const done = (page: Page) => step(page).getByRole('button', { name: /^(Done|Continue)/ });
 export const now = (page: Page) => page.getByRole('complementary', { name: 'Beside the sheet' });
 
 export async function open(page: Page, rig: string) {
   await page.goto(`/switch?rig=${rig}`);
-  await expect(page.getByText('in step')).toBeVisible();
+  await expect(page.getByText('connected', { exact: true })).toBeVisible();
 }
 
 /** Starts from a packed rig and begins a set-up of some lines. */
 export async function setUp(page: Page, rig: string, lines?: string[]) {
   await open(page, rig);
-  await page.getByRole('button', { name: 'Start so: Nothing is plugged, everything is off' }).click();
+  await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
   await expect(page.getByRole('button', { name: 'Set-up' })).toBeVisible();
   if (lines) {
     await page.getByRole('button', { name: 'None' }).click();
@@ -34,7 +34,7 @@ export async function follow(page: Page, until?: RegExp) {
     const text = await title(page).innerText();
     if (until?.test(text)) return;
     const number = await step(page).getByRole('status').innerText();
-    const several = step(page).getByRole('button', { name: /^All \d+/ });
+    const several = step(page).getByRole('button', { name: /^Mark all \d+/ });
     if (!until && (await several.isVisible())) await several.click();
     else await done(page).click({ timeout: 20_000 });
     await expect(step(page).getByRole('status').filter({ hasText: number })).toBeHidden();

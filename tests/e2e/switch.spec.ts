@@ -9,19 +9,19 @@ test('the mended rig is set up: fewest walks, feeds after every plug, monitors l
   test.setTimeout(150_000);
   const rig = await copyOf(page, 'Set up whole', 'lock-nine-mended');
   await open(page, rig);
-  await page.getByRole('button', { name: 'Start so: Nothing is plugged, everything is off' }).click();
-  await expect(page.getByRole('status').filter({ hasText: /^67 steps, 6 walks, 0:\d\d of waiting$/ })).toBeVisible();
-  await expect(page.getByText(/^No order takes fewer walks/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
+  await expect(page.getByRole('status').filter({ hasText: /^67 steps, 6 walks, 0:\d\d min waiting$/ })).toBeVisible();
+  await expect(page.getByText(/^Fewest walks possible/)).toBeVisible();
   await page.getByRole('button', { name: 'Begin' }).click();
   await follow(page);
   await expect(page.getByRole('heading', { name: 'The set-up is done' })).toBeVisible();
-  await expect(page.getByText(/^Judge the sound from \d\d:\d\d:\d\d/)).toBeVisible();
+  await expect(page.getByText(/^Don’t judge sound before \d\d:\d\d:\d\d/)).toBeVisible();
   await page.getByRole('button', { name: 'Done so far: 67' }).click();
   const list = await page.getByRole('region', { name: 'Steps done' }).getByRole('listitem').allInnerTexts();
   const titles = list.toReversed();
   const last = (what: RegExp) => titles.findLastIndex((text) => what.test(text));
-  expect(titles.at(-1)).toContain('Bring loudspeakers and headphones up, slowly');
-  expect(last(/Plug /)).toBeLessThan(titles.findIndex((text) => /Turn .* to (48 V|12 V|plug-in power)/.test(text)));
+  expect(titles.at(-1)).toContain('Bring monitors up slowly');
+  expect(last(/Plug /)).toBeLessThan(titles.findIndex((text) => /Turn (48 V|12 V|plug-in power) on/.test(text)));
   await expect(now(page).getByRole('button', { name: 'Hold desk, bank A: 48 V' })).toBeVisible();
 });
 
@@ -33,33 +33,33 @@ test('by key; two browsers stay in step; a clock survives reloading; what comes 
   await setUp(page, rig, FEW);
   const other = await browser.newPage();
   await open(other, rig);
-  await expect(title(other)).toHaveText('Plug in Trio, pair A left at its source');
+  await expect(title(other)).toHaveText('Plug “Trio, pair A left” at the source');
   await page.keyboard.press('Space');
   // Within a second, without touching the other one.
-  await expect(title(other)).toHaveText('Plug in Trio, pair A right at its source', { timeout: 1000 });
-  await follow(other, /^Turn Hold desk, bank A to 48 V/);
+  await expect(title(other)).toHaveText('Plug “Trio, pair A right” at the source', { timeout: 1000 });
+  await follow(other, /^Turn 48 V on: Hold desk, bank A/);
   await done(other).click();
   await expect(title(page)).toHaveText('Wait', { timeout: 1500 });
   const table = step(page).getByRole('table', { name: 'What the wait is for' });
   await expect(table).toContainText(
-    /Hold desk, bank A has settled\s*4(\.\d)? s, used\s*3 s|Hold desk, bank A has settled\s*3(\.\d)? s, used\s*3 s/,
+    /Hold desk, bank A has settled\s*4(\.\d)? s, using\s*3 s|Hold desk, bank A has settled\s*3(\.\d)? s, using\s*3 s/,
   );
   await page.reload();
   await expect(title(page)).toHaveText('Wait');
   await expect(step(page).getByRole('timer')).toHaveText(/0:0\d|Over/);
   await expect(done(page)).toBeEnabled({ timeout: 10_000 });
   await done(page).click();
-  await expect(title(other)).toHaveText('Open 2 inlets', { timeout: 1500 });
+  await expect(title(other)).toHaveText('Unmute 2 inlets, one at a time', { timeout: 1500 });
   await other.close();
 });
 
 test('steps are moved only within the rules, and the refusal says which one', async ({ page }) => {
   const rig = await copyOf(page, 'Reordered', 'lock-nine-mended');
   await setUp(page, rig, FEW);
-  await page.getByRole('button', { name: 'Earlier: Plug in Trio, pair A right at its source' }).click();
-  await expect(title(page)).toHaveText('Plug in Trio, pair A right at its source');
-  await page.getByRole('button', { name: 'Earlier: Turn Hold desk, bank A to 48 V' }).click();
-  await page.getByRole('button', { name: 'Earlier: Turn Hold desk, bank A to 48 V' }).click();
+  await page.getByRole('button', { name: 'Earlier: Plug “Trio, pair A right” at the source' }).click();
+  await expect(title(page)).toHaveText('Plug “Trio, pair A right” at the source');
+  await page.getByRole('button', { name: 'Earlier: Turn 48 V on: Hold desk, bank A' }).click();
+  await page.getByRole('button', { name: 'Earlier: Turn 48 V on: Hold desk, bank A' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: 'Nothing is plugged or unplugged while its feed is on' }),
   ).toBeVisible();
@@ -69,32 +69,41 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   const rig = await copyOf(page, 'Otherwise', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   await page.getByRole('textbox', { name: 'Your name, for the log' }).fill('Ida');
-  await follow(page, /^Plug Trio, pair A right into Hold desk, inlet 2/);
+  await follow(page, /^Plug “Trio, pair A right” into Hold desk, inlet 2/);
   await page.keyboard.press('f');
-  await page.getByRole('button', { name: 'Hold desk, bank A is at 48 V' }).click();
-  await expect(title(page)).toHaveText('Turn Hold desk, bank A off');
+  await page.getByRole('button', { name: 'Hold desk, bank A is already at 48 V' }).click();
+  await expect(title(page)).toHaveText('Turn the feed off: Hold desk, bank A');
   await done(page).click();
   await expect(step(page).getByRole('timer')).toHaveText(/^(1:0\d|0:5\d)$/);
-  await expect(step(page).getByRole('table')).toContainText(/Hold desk, bank A has discharged.*6\d s, used/);
-  await expect(now(page)).toContainText(/since \d+ s, \d+(\.\d+)? V left, wait/);
+  await expect(step(page).getByRole('table')).toContainText(/Hold desk, bank A is discharged.*6\d s, using/);
+  await expect(now(page)).toContainText(/off \d+ s, \d+(\.\d+)? V left, wait/);
 
   await page.getByRole('button', { name: 'Done so far: 4' }).click();
   await page.getByRole('button', { name: 'Back to it' }).nth(1).click();
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('Trio, pair A left: nobody knows any more whether it is plugged.');
-  await expect(dialog).toContainText('It counts as on and charged');
+  await expect(dialog).toContainText('Trio, pair A left: plugged or not is unknown again.');
+  await expect(dialog).toContainText('Treated as live');
   await dialog.getByRole('button', { name: 'Go back' }).click();
-  await expect(title(page)).toHaveText('Make sure: turn Hold desk, bank A off');
-  await page.getByRole('button', { name: 'Not possible' }).click();
+  await expect(title(page)).toHaveText('Check Hold desk, bank A is off. If it is on, turn it off.');
+  await page.getByRole('button', { name: 'Can’t do this' }).click();
+  const why = page.getByRole('dialog', { name: 'Why can’t you do this?' });
+  await why.getByRole('textbox', { name: 'Another reason' }).fill('the button is taped over');
+  await page.keyboard.press('Enter');
+  const left = page.getByRole('region', { name: 'Left out' });
+  await expect(left).toContainText('the button is taped over');
   await expect(page.getByRole('button', { name: /^Plug/ })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'The set-up is done, but not all of it' })).toBeVisible();
-  await expect(page.getByRole('main')).toContainText('Could not be turned and stay as they are: Hold desk, bank A.');
+  await expect(page.getByRole('main')).toContainText(
+    'Could not be switched, and still on if they were: Hold desk, bank A.',
+  );
   await expect(page.getByRole('main')).toContainText('Left as they are: Trio, pair A left');
 
   await page.getByRole('link', { name: 'Log' }).click();
   const main = page.getByRole('main');
   await expect(main).toContainText('Trio, pair A left was plugged or pulled with Hold desk, bank A at 48 V');
-  await expect(main).toContainText('Not possible: Make sure: turn Hold desk, bank A off');
+  await expect(main).toContainText(
+    'Not done: Check Hold desk, bank A is off. If it is on, turn it off. (the button is taped over)',
+  );
   await page.getByRole('combobox', { name: 'Kind' }).click();
   await page.getByRole('option', { name: 'Incident' }).click();
   await expect(page.getByRole('status')).toHaveText(/^2 of \d+$/);
@@ -117,12 +126,12 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
 test('nobody knows: the first steps make it known', async ({ page }) => {
   const rig = await copyOf(page, 'Left by others', 'lock-nine-mended');
   await open(page, rig);
-  await page.getByRole('button', { name: 'Start so: Nobody knows' }).click();
+  await page.getByRole('button', { name: 'Start from here: Unknown: treat everything as live' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(title(page)).toHaveText('Make sure: turn loudspeakers and headphones down');
+  await expect(title(page)).toHaveText('Check monitors are down. If not, turn them down.');
   await done(page).click();
-  await expect(title(page)).toHaveText(/^Make sure: mute \d+ inlets$/);
-  await follow(page, /^Make sure: turn .* off$/);
+  await expect(title(page)).toHaveText(/^Check \d+ inlets are muted$/);
+  await follow(page, /^Check .* is off\. If it is on, turn it off\.$/);
   await follow(page, /^Wait/);
   await expect(step(page).getByRole('timer')).toHaveText(/^(1:0\d|0:5\d)$/);
 });
@@ -134,12 +143,12 @@ test('mains that come back with a latched switch on: the bank is live and charge
   const power = now(page).getByRole('button', { name: /^Power of Hold desk/ });
   await power.click();
   await page.getByRole('menuitem', { name: 'off', exact: true }).click();
-  await expect(title(page)).toHaveText('Turn loudspeakers and headphones down');
+  await expect(title(page)).toHaveText('Turn monitors down');
   await power.click();
   await page.getByRole('menuitem', { name: 'on', exact: true }).click();
-  await expect(now(page)).toContainText(/Hold desk, bank A\s*for \d s/);
+  await expect(now(page)).toContainText(/Hold desk, bank A\s*on \d s/);
   await page
-    .getByRole('button', { name: /New sheet|Next sheet/ })
+    .getByRole('button', { name: /New sheet|New run sheet/ })
     .first()
     .click();
   await page.getByRole('button', { name: 'Strike', exact: true }).click();
@@ -148,7 +157,7 @@ test('mains that come back with a latched switch on: the bank is live and charge
   await expect(step(page).getByRole('timer')).toHaveText(/^(1:0\d|0:5\d)$/);
   await page.getByRole('link', { name: 'Log' }).click();
   await expect(page.getByRole('main')).toContainText(
-    'Hold desk, bank A came on with the mains, with inlets and monitors open',
+    'Hold desk, bank A came on with the mains, with inlets unmuted and monitors up',
   );
 });
 
@@ -157,16 +166,16 @@ test('a change-over names who shares the switch, and the way that disturbs nobod
   const rig = await copyOf(page, 'Announcer changes', 'lock-nine');
   await setUp(page, rig, [...FEW, 'Trio, active ribbon', 'Announcer']);
   await follow(page);
-  await page.getByRole('button', { name: 'Next sheet' }).click();
+  await page.getByRole('button', { name: 'New run sheet' }).click();
   await page.getByRole('checkbox', { name: /^Announcer/ }).check();
   await expect(page.getByRole('region', { name: 'A new sheet' }).getByRole('alert')).toContainText(
-    'muted or without their feed meanwhile: Trio, pair A left, Trio, pair A right, Trio, active ribbon',
+    'muted or unpowered until the end: Trio, pair A left, Trio, pair A right, Trio, active ribbon',
   );
   const ways = page.getByRole('region', { name: 'Ways to change it over' });
   await expect(ways.getByRole('listitem').first()).toContainText('Disturbs nobody.');
-  await ways.getByRole('button', { name: 'Begin this way' }).first().click();
+  await ways.getByRole('button', { name: 'Start this change-over' }).first().click();
   await expect(title(page)).toHaveText(/Announcer/);
-  await expect(page.getByText('Shares the switch')).toBeHidden();
+  await expect(page.getByText('Muted or unpowered during this sheet')).toBeHidden();
   await openRig(page, rig);
   await expect(page.getByRole('button', { name: /^Announcer 2 / })).toBeVisible();
 });
@@ -174,13 +183,13 @@ test('a change-over names who shares the switch, and the way that disturbs nobod
 test('the picture of the moment shows the line right and wrong', async ({ page }) => {
   const rig = await copyOf(page, 'Pictured', 'lock-nine-mended');
   await setUp(page, rig, FEW);
-  await page.getByRole('tab', { name: 'Picture of the moment' }).click();
+  await page.getByRole('tab', { name: 'What happens now' }).click();
   await expect(
-    page.getByRole('img', { name: /^Voltage across the source: as on the sheet up to .* V; done wrong/ }),
+    page.getByRole('img', { name: /^Voltage across the source: in order up to .* V; hot-plugged/ }),
   ).toBeVisible();
   await page.getByRole('combobox', { name: 'Line' }).click();
   await page.getByRole('option', { name: 'Trio, long ribbon' }).click();
-  await expect(page.getByText(/which at .* dB of gain is .* dBFS: it clips/)).toBeVisible();
+  await expect(page.getByText(/At .* dB of gain that is .* dB over full scale/)).toBeVisible();
 });
 
 test('on a phone: swiped away, and nothing to scroll sideways', async ({ browser }) => {
@@ -200,7 +209,7 @@ test('on a phone: swiped away, and nothing to scroll sideways', async ({ browser
     await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
   ).toBeLessThanOrEqual(0);
   await page.getByRole('button', { name: 'The rig now' }).click();
-  await expect(now(page).getByRole('button', { name: 'Loudspeakers and headphones: down' })).toBeVisible();
+  await expect(now(page).getByRole('button', { name: 'Speakers and headphones: down' })).toBeVisible();
   await context.close();
 });
 
@@ -210,5 +219,5 @@ test('the sheet on paper has every step that is left, with both figures of a wai
   await page.getByRole('link', { name: 'The sheet on paper' }).click();
   await expect(page.getByRole('heading', { name: 'Set-up: Papered' })).toBeVisible();
   await expect(page.getByRole('row')).toHaveCount(9);
-  await expect(page.getByText(/has settled: by the circuit .* s, by practice 3 s; used: /)).toBeVisible();
+  await expect(page.getByText(/has settled: calculated .* s, rule 3 s; using the /)).toBeVisible();
 });

@@ -41,7 +41,7 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
       });
     }
     if (problem instanceof StaleSheet) {
-      const message = 'Somebody else has reported meanwhile; this sheet has been brought up to date. Look again.';
+      const message = 'Someone else has moved the sheet on. Read the step again before you act.';
       return error(409, 'stale-sheet', message, { current: { ...problem.current, now: Date.now() / 1000 } });
     }
     if (problem instanceof StaleHunt) {

@@ -37,9 +37,9 @@ interface Props {
 }
 
 const KINDS: { kind: SheetKind; label: string; what: string }[] = [
-  { kind: 'set-up', label: 'Set-up', what: 'Lines to plug, feed and open' },
-  { kind: 'change-over', label: 'Change-over', what: 'Lines to exchange while the others play' },
-  { kind: 'strike', label: 'Strike', what: 'Lines to take out' },
+  { kind: 'set-up', label: 'Set-up', what: 'Lines to connect' },
+  { kind: 'change-over', label: 'Change-over', what: 'Lines to swap while the others stay up' },
+  { kind: 'strike', label: 'Strike', what: 'Lines to strike' },
 ];
 
 /** What a new sheet is for, and what it would be before it is begun. */
@@ -85,17 +85,17 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
             {nothing
               ? 'Choose the lines below.'
               : made.steps.length === 0
-                ? 'Everything is so already.'
+                ? 'Nothing to do: the rig is already like this.'
                 : [
                     `${made.steps.length} steps`,
                     `${walks} ${walks === 1 ? 'walk' : 'walks'}`,
-                    waits ? `${clockText(waits)} of waiting` : 'no waiting',
+                    waits ? `${clockText(waits)} min waiting` : 'no waiting',
                   ].join(', ')}
           </Typography>
           {!nothing && made.steps.length > 0 && (
             <Typography variant="caption" color="textSecondary" component="p">
               {made.fewest
-                ? 'No order takes fewer walks: every order of the places was tried in which all is off before plugs move, and all is plugged before feeds come on.'
+                ? 'Fewest walks possible. Everything is off before a plug moves; everything is plugged before a feed comes on.'
                 : 'A good order; there were too many to try them all.'}
             </Typography>
           )}
@@ -117,12 +117,12 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
 
       {made.refused.map(({ why }) => (
         <Alert key={why} severity="error" sx={{ mt: 1 }}>
-          {why} It stays off; take them out below, or plan the patch anew.
+          {why} It stays off. Untick them below, or plan the patch again.
         </Alert>
       ))}
       {made.disturbed.length > 0 && (
         <Alert severity="warning" sx={{ mt: 1 }}>
-          On the same switch, and muted or without their feed meanwhile: {made.disturbed.map(nameOf).join(', ')}.
+          Also affected (same switch), muted or unpowered until the end: {made.disturbed.map(nameOf).join(', ')}.
         </Alert>
       )}
       {kind === 'change-over' && lines.length === 1 && (
@@ -172,7 +172,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         </Box>
       ))}
       <Button onClick={onAnew} sx={{ mt: 2 }}>
-        Say anew how the rig is now
+        Reset the state of the rig
       </Button>
     </Box>
   );

@@ -25,8 +25,8 @@ export function BackDialog({ rig, session, to, onBack, onClose }: Props) {
       <DialogTitle id="back-title">Back to: {stepWords(rig, undefined, undone[0]).title}</DialogTitle>
       <DialogContent>
         <Typography gutterBottom>
-          {undone.length === 1 ? 'This step counts' : `These ${undone.length} steps count`} as not certain any more.
-          Nothing is switched by going back; the rest of the sheet is computed anew:
+          {undone.length === 1 ? 'One step becomes' : `${undone.length} steps become`} unconfirmed. Going back moves
+          nothing on stage; the sheet is recalculated:
         </Typography>
         <ul>
           {backMeans(rig, undone).map((text) => (

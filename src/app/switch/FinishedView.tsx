@@ -33,6 +33,7 @@ export function FinishedView({ rig, session, schools, now, wall, onNew }: Props)
   const { left = [], stuck = [] } = aim ?? {};
   const whole = left.length === 0 && stuck.length === 0 && session.refused.length === 0;
   const namesOf = (list: readonly { name: string }[]) => list.map(({ name }) => name).join('; ');
+  const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
   const judged = rig.judging !== undefined && since > 0 ? since + rig.judging : 0;
   return (
     <Box component="section" aria-label="The sheet is done" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
@@ -42,7 +43,8 @@ export function FinishedView({ rig, session, schools, now, wall, onNew }: Props)
       </Typography>
       {stuck.length > 0 && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          Could not be turned and stay as they are: {namesOf(rig.groups.filter(({ key }) => stuck.includes(key)))}.
+          Could not be switched, and still on if they were:{' '}
+          {namesOf(rig.groups.filter(({ key }) => stuck.includes(key)))}.
         </Alert>
       )}
       {left.length > 0 && (
@@ -52,17 +54,17 @@ export function FinishedView({ rig, session, schools, now, wall, onNew }: Props)
       )}
       {judged > now && now > 0 && (
         <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
-          Judge the sound from {dayjs.unix(judged + wall).format('HH:mm:ss')}, in {agoText(judged - now)}: capsules and
-          coupling capacitors settle (school: {schoolLabel('afterFeedOn', schools.afterFeedOn)}).
+          Don’t judge sound before {dayjs.unix(judged + wall).format('HH:mm:ss')} ({agoText(judged - now)}): capsules
+          and capacitors are settling.
         </Typography>
       )}
       <Typography color="textSecondary" sx={{ mb: 2 }}>
         {on.length
           ? `On: ${on.map(({ name }) => name).join('; ')}. In breaks: ${schoolLabel('betweenTakes', schools.betweenTakes)} (${SCHOOLS.betweenTakes.why.toLowerCase().replace(/\.$/, '')}).`
-          : 'Every feed is off.'}
+          : `Every inlet feed is off.${supplied.length ? ` Still on, or not known: supply of ${namesOf(supplied)}.` : ''}`}
       </Typography>
       <Button variant="contained" onClick={onNew} sx={{ minHeight: 52, px: 3 }}>
-        Next sheet
+        New run sheet
       </Button>
     </Box>
   );

@@ -41,7 +41,7 @@ export function FoundDialog({ rig, state, step, onFound, onOther, onClose }: Pro
         </Stack>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Nothing</Button>
+        <Button onClick={onClose}>Cancel</Button>
       </DialogActions>
     </Dialog>
   );
@@ -53,7 +53,7 @@ function likely(rig: SheetRig, state: SheetState, { action, reasons }: Step): { 
     return (['off', ...group.offers] as const)
       .filter((feed) => feed !== state.feeds[key].feed)
       .map((feed) => ({
-        text: `${group.name} is ${feed === 'off' ? 'off' : `at ${feedLabel(feed)}`}`,
+        text: `${group.name} is already ${feed === 'off' ? 'off' : `at ${feedLabel(feed)}`}`,
         what: { feed: key, is: feed },
       }));
   };
@@ -76,12 +76,12 @@ function likely(rig: SheetRig, state: SheetState, { action, reasons }: Step): { 
         : action.lines.map((id) => {
             const { inlet } = rig.lines.find((line) => line.id === id)!;
             const is = action.do === 'mute';
-            return { text: `${inlet} is ${is ? 'muted' : 'open'} already`, what: { muted: id, is } };
+            return { text: `${inlet} is already ${is ? 'muted' : 'unmuted'}`, what: { muted: id, is } };
           });
     case 'supply':
       return [{ text: `It is ${action.on ? 'on' : 'off'} already`, what: { supply: action.line, is: action.on } }];
     case 'monitors':
-      return [{ text: `They are ${action.to} already`, what: { monitors: action.to } }];
+      return [{ text: `They are already ${action.to === 'open' ? 'up' : 'down'}`, what: { monitors: action.to } }];
     case 'mains':
       return [{ text: `It is ${action.on ? 'on' : 'off'} already`, what: { mains: action.device, is: action.on } }];
     case 'wait':

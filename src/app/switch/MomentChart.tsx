@@ -58,7 +58,7 @@ export function MomentChart({ course, of, title }: Props) {
         sx={{ width: '100%', maxWidth: 520, display: 'block', fontSize: 10, fontFamily: 'inherit' }}
       >
         <title id={id}>
-          {`${title}: as on the sheet up to ${quantity(right[of], 'V')}${muted ? ', muted' : ''}; done wrong up to ${quantity(wrong[of], 'V')}.`}
+          {`${title}: in order up to ${quantity(right[of], 'V')}${muted ? ', muted' : ''}; hot-plugged up to ${quantity(wrong[of], 'V')}.`}
         </title>
         <GridLines
           ticks={y.ticks(3)}
@@ -95,7 +95,7 @@ export function MomentChart({ course, of, title }: Props) {
         <g transform={`translate(${MARGIN.left}, 9)`}>
           <line x1={0} x2={16} y1={0} y2={0} stroke={palette.primary.main} strokeWidth={2} opacity={muted ? 0.55 : 1} />
           <text x={21} y={3.5} fill={palette.text.primary}>
-            as on the sheet{muted ? ', muted' : ''}
+            in order{muted ? ', muted' : ''}
           </text>
           <line
             x1={150}
@@ -107,7 +107,7 @@ export function MomentChart({ course, of, title }: Props) {
             strokeDasharray="4 2.5"
           />
           <text x={171} y={3.5} fill={palette.text.primary}>
-            done wrong{muted ? ', heard' : ''}
+            hot-plugged{muted ? ', unmuted' : ''}
           </text>
         </g>
       </Box>

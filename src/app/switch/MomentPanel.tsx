@@ -110,16 +110,18 @@ function CourseWords({ course: { right, wrong, gain, action, feed } }: { course:
   return (
     <>
       <Typography variant="body2" sx={{ mt: 1 }}>
-        <strong>As on the sheet:</strong> {quantity(right.source, 'V')} at most across the source, a step of{' '}
-        {quantity(right.inlet, 'V')} at the inlet, muted: nobody hears it.
+        <strong>Done in order:</strong> {quantity(right.source, 'V')} at most across the source,{' '}
+        {quantity(right.inlet, 'V')} at the inlet. Muted, it is not heard in the mix.
       </Typography>
       <Typography variant="body2" sx={{ mt: 0.75 }}>
         <strong>
-          {action === 'on' ? 'Plugged' : 'Pulled'} live at {feedLabel(feed)}, inlet and monitors open:
+          {action === 'on' ? 'Hot-plugged' : 'Pulled hot'} at {feedLabel(feed)}, unmuted:
         </strong>{' '}
-        {quantity(wrong.source, 'V')} across the source, a step of {quantity(wrong.inlet, 'V')} at the inlet, which at{' '}
-        {quantity(gain, 'dB')} of gain is {quantity(wrong.heard, 'dBFS')}
-        {wrong.heard > 0 && ': it clips, and whoever listens gets it in full'}.
+        {quantity(wrong.source, 'V')} across the source, {quantity(wrong.inlet, 'V')} at the inlet. At{' '}
+        {quantity(gain, 'dB')} of gain that is{' '}
+        {wrong.heard > 0
+          ? `${quantity(wrong.heard, 'dB')} over full scale. Anyone listening gets all of it.`
+          : `${quantity(wrong.heard, 'dBFS')}.`}
       </Typography>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
         Computed from the circuit. How long a plug stays in each position, and what the feed&apos;s own filter holds,

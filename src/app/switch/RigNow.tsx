@@ -33,15 +33,15 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.5 }}>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Press what is otherwise. The rest of the sheet is computed anew.
+        Tap anything that is different. The sheet is recalculated.
       </Typography>
-      <Heading>Loudspeakers and headphones</Heading>
+      <Heading>Monitors</Heading>
       <Chip
-        label="Loudspeakers and headphones"
+        label="Speakers and headphones"
         value={state.monitors}
         options={[
           ['down', 'down'],
-          ['open', 'open'],
+          ['open', 'up'],
           ['unknown', 'not known'],
         ]}
         onChoose={(monitors) => onFound({ monitors: monitors as Known<'down' | 'open'> })}
@@ -63,12 +63,13 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
       ))}
       <Heading>Power</Heading>
       {rig.devices.map(({ id, name, cells }) => (
-        <Row key={id} name={name} detail={cells ? 'on cells' : undefined}>
+        <Row key={id} name={name} detail={cells ? 'on batteries' : undefined}>
           <YesNo
             label={`Power of ${name}`}
             value={state.mains[id]}
             yes="on"
             no="off"
+            unknown="on or off ?"
             onChoose={(is) => onFound({ mains: id, is })}
           />
         </Row>
@@ -83,22 +84,25 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
                 <YesNo
                   label={`${name}, at its source`}
                   value={state.ends[id].stage}
-                  yes="source in"
-                  no="source out"
+                  yes="source plugged"
+                  no="source unplugged"
+                  unknown="source ?"
                   onChoose={(is) => onFound({ line: id, end: 'stage', is })}
                 />
                 <YesNo
                   label={`${name}, at its inlet`}
                   value={state.ends[id].desk}
-                  yes="inlet in"
-                  no="inlet out"
+                  yes="inlet plugged"
+                  no="inlet unplugged"
+                  unknown="inlet ?"
                   onChoose={(is) => onFound({ line: id, end: 'desk', is })}
                 />
                 <YesNo
                   label={`${name}, mute`}
                   value={state.muted[id]}
                   yes="muted"
-                  no="open"
+                  no="unmuted"
+                  unknown="mute ?"
                   onChoose={(is) => onFound({ muted: id, is })}
                 />
                 {state.supplies[id] && (
@@ -107,6 +111,7 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
                     value={state.supplies[id].on}
                     yes="supply on"
                     no="supply off"
+                    unknown="supply ?"
                     onChoose={(is) => onFound({ supply: id, is })}
                   />
                 )}
@@ -121,18 +126,18 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
 /** Since when a switch is as it is, and what is left on its lines. */
 function sinceText(state: SheetState, group: SheetGroup): string {
   const { feed, since } = state.feeds[group.key];
-  if (feed === 'unknown') return 'counts as on and charged';
-  if (since === 'unknown') return feed === 'off' ? 'counts as charged' : 'on';
+  if (feed === 'unknown') return 'treat as live';
+  if (since === 'unknown') return feed === 'off' ? 'treat as charged' : 'on';
   const passed = state.now - since;
   if (live(state, group.key)) {
     const settling = group.settle.seconds - passed;
-    const power = state.mains[group.device] === false ? ', comes back with its power' : '';
-    return `for ${agoText(passed)}${settling > 0 ? `, settles in ${clockText(settling)}` : ''}${power}`;
+    const power = state.mains[group.device] === false ? ', returns when power does' : '';
+    return `on ${agoText(passed)}${settling > 0 ? `, ${clockText(settling)} to settle` : ''}${power}`;
   }
   const left = residual(state, group);
   const wait = group.decay.seconds - passed;
   return wait > 0
-    ? `since ${agoText(passed)}, ${typeof left === 'number' ? `${quantity(left, 'V')} left` : 'charged'}, wait ${clockText(wait)}`
+    ? `off ${agoText(passed)}, ${typeof left === 'number' ? `${quantity(left, 'V')} left` : 'charged'}, wait ${clockText(wait)}`
     : 'discharged';
 }
 
@@ -175,10 +180,12 @@ interface YesNoProps {
   value: Known<boolean>;
   yes: string;
   no: string;
+  /** What it is called while nobody knows. */
+  unknown: string;
   onChoose: (is: Known<boolean>) => void;
 }
 
-function YesNo({ label, value, yes, no, onChoose }: YesNoProps) {
+function YesNo({ label, value, yes, no, unknown, onChoose }: YesNoProps) {
   return (
     <Chip
       label={label}
@@ -186,7 +193,7 @@ function YesNo({ label, value, yes, no, onChoose }: YesNoProps) {
       options={[
         ['true', yes],
         ['false', no],
-        ['unknown', 'not known'],
+        ['unknown', unknown],
       ]}
       onChoose={(is) => onChoose(is === 'unknown' ? is : is === 'true')}
     />
@@ -224,7 +231,6 @@ function Chip({ label, value, options, strong, onChoose }: ChipProps) {
           '&:hover': { borderColor: 'text.secondary' },
         })}
       >
-        {value === 'unknown' ? '? ' : ''}
         {text}
       </ButtonBase>
       <Menu open={anchor !== undefined} anchorEl={anchor} onClose={() => setAnchor(undefined)}>

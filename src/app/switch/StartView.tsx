@@ -25,18 +25,22 @@ export function StartView({ any, busy, onTell, onCancel }: Props) {
   return (
     <Box component="section" aria-label="How the rig is now" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.7rem', mb: 1 }}>
-        How is the rig now?
+        What state is the rig in?
       </Typography>
       <Typography sx={{ mb: 2 }} color="textSecondary">
         From here on Inlet Check remembers which plugs are in, which feeds are on, and what is still charged.
       </Typography>
       {(
         [
-          ['packed', 'Nothing is plugged, everything is off', 'It comes out of the van.'],
+          [
+            'packed',
+            'Everything is packed and off',
+            'Only if you are sure: nothing plugged, every switch off, every fader and monitor down.',
+          ],
           [
             'unknown',
-            'Nobody knows',
-            'Feeds count as on and charged, inlets as open. The first steps make it known; what you can see for yourself can be put right at once.',
+            'Unknown: treat everything as live',
+            'Every feed counts as on, every inlet as unmuted. The first steps find out; correct at the right what you can see.',
           ],
         ] as const
       ).map(([from, title, detail]) => (
@@ -62,10 +66,10 @@ export function StartView({ any, busy, onTell, onCancel }: Props) {
             variant={from === 'packed' ? 'contained' : 'outlined'}
             disabled={busy}
             onClick={() => onTell({ report: 'start', from })}
-            aria-label={`Start so: ${title}`}
+            aria-label={`Start from here: ${title}`}
             sx={{ minHeight: 48, px: 3 }}
           >
-            Start so
+            Start from here
           </Button>
         </Box>
       ))}

@@ -32,7 +32,8 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
   const left = waiting ? (session.until ?? now) - now : 0;
   const ready = !busy && left <= 0;
   const before = session.done.findLast(({ place }) => place !== undefined)?.place;
-  const alike = waiting ? 1 : alikeHere(session);
+  // Inlets are unmuted one at a time, by ear.
+  const alike = waiting || step.action.do === 'open' ? 1 : alikeHere(session);
   const number = session.done.length + 1;
   const done = () => ready && onDone();
   useHotkeys('space, enter', done, { preventDefault: true }, [ready, onDone]);
@@ -50,7 +51,7 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: { xs: 1, md: 1.5 } }}>
         {walk ? <DirectionsWalkIcon fontSize="small" color="primary" /> : <PlaceOutlinedIcon fontSize="small" />}
         <Typography sx={{ fontWeight: 650, fontSize: '1.05rem', color: walk ? 'primary.main' : 'text.primary' }}>
-          {step.place === undefined ? (before ?? 'Wherever you are') : walk ? `Walk to: ${step.place}` : step.place}
+          {step.place === undefined ? (before ?? 'Any position') : walk ? `Walk to: ${step.place}` : step.place}
         </Typography>
         <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto', whiteSpace: 'nowrap' }} role="status">
           step {number} of {session.done.length + session.steps.length}
@@ -93,7 +94,7 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
           onClick={done}
           sx={{ flex: '1 1 260px', minHeight: { xs: 72, md: 60 }, fontSize: '1.25rem' }}
         >
-          {waiting ? (left > 0 ? 'Waiting' : 'Go on') : 'Done'}
+          {waiting ? (left > 0 ? 'Waiting' : 'Continue') : 'Done'}
           <Key>Space</Key>
         </Button>
         {alike > 1 && (
@@ -103,17 +104,17 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
             onClick={() => onDone(alike)}
             sx={{ minHeight: { xs: 48, md: 60 } }}
           >
-            All {alike} {KINDS[step.action.do] ?? 'such steps'} here
+            Mark all {alike} {KINDS[step.action.do] ?? 'such steps'} here done
           </Button>
         )}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
         <Button onClick={onFound} sx={{ minHeight: 44 }}>
-          Found otherwise
+          It was different
           <Key>F</Key>
         </Button>
         <Button onClick={onNotPossible} disabled={busy} sx={{ minHeight: 44 }}>
-          Not possible
+          Can’t do this
           <Key>N</Key>
         </Button>
         <Typography
@@ -121,7 +122,7 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
           color="textSecondary"
           sx={{ alignSelf: 'center', ml: 'auto', display: { xs: 'block', md: 'none' } }}
         >
-          or swipe it away to the left
+          or swipe left
         </Typography>
       </Box>
     </Box>

@@ -13,9 +13,9 @@ import Tabs from '@mui/material/Tabs';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { schoolsOf } from '@/core/rig';
-import { dangers, type Aim, type Found, type Session } from '@/core/switching/sheet';
+import { dangers, stepWords, type Aim, type Found, type Session } from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { BarHeading } from '@/ui/shell/barParts';
@@ -27,7 +27,9 @@ import { BackDialog } from './BackDialog';
 import { allowChime } from './chime';
 import { FinishedView } from './FinishedView';
 import { FoundDialog } from './FoundDialog';
+import { LeftOutList } from './LeftOutList';
 import { MomentPanel } from './MomentPanel';
+import { NotPossibleDialog } from './NotPossibleDialog';
 import { RigNow } from './RigNow';
 import { StartView } from './StartView';
 import { StepCard } from './StepCard';
@@ -38,9 +40,9 @@ import { useDifferences } from './useDifferences';
 import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
 
 const LINKS = {
-  joining: 'joining …',
-  'in step': 'in step',
-  lost: 'the server does not answer; the clocks run on',
+  joining: 'connecting …',
+  'in step': 'connected',
+  lost: 'connection lost: steps are not recorded, clocks keep running',
 } as const;
 
 type Showing = 'sheet' | 'aim' | 'start' | 'differs';
@@ -59,6 +61,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const [panel, setPanel] = useState<'now' | 'why'>('now');
   const [open, setOpen] = useState(false);
   const [finding, setFinding] = useState(false);
+  const [refusing, setRefusing] = useState(false);
   const [back, setBack] = useState<number>();
   const beside = useBeside(rig, switching, () => setAsked(undefined));
   const following = session.steps.length > 0;
@@ -71,11 +74,15 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const nothingDiffers = differences !== undefined && untold.length === 0;
   const asking = untold.length > 0 && (!following || asked === 'differs');
 
+  const tried = useRef('');
   useEffect(() => {
     // Nobody is in the middle of anything, and nothing that is plugged differs: the sheet takes the rig as it is now.
-    if (nothingDiffers && !following && !busy && link === 'in step')
-      void tell({ report: 'adopt', seen: [], asOnPaper: [] });
-  }, [nothingDiffers, following, busy, link, tell]);
+    // What is refused is not asked again before something has changed.
+    const of = `${rig.revision.number} ${live.version}`;
+    if (!nothingDiffers || following || busy || link !== 'in step' || tried.current === of) return;
+    tried.current = of;
+    void tell({ report: 'adopt', seen: [], asOnPaper: [] });
+  }, [nothingDiffers, following, busy, link, tell, rig.revision.number, live.version]);
   useEffect(() => {
     window.addEventListener('pointerdown', allowChime);
     window.addEventListener('keydown', allowChime);
@@ -189,7 +196,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               }}
             >
               <Tab value="now" label="The rig now" />
-              <Tab value="why" label="Picture of the moment" />
+              <Tab value="why" label="What happens now" />
             </Tabs>
             {panel === 'now' ? (
               <RigNow rig={live.rig} state={session.state} now={now} onFound={found} />
@@ -257,7 +264,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               ))}
               {session.disturbed.length > 0 && following && (
                 <Typography variant="body2" sx={{ px: { xs: 2, md: 4 }, color: 'text.secondary' }}>
-                  Shares the switch, muted or without feed meanwhile:{' '}
+                  Muted or unpowered during this sheet:{' '}
                   {session.disturbed
                     .map((id) => live.rig.lines.find((line) => line.id === id)?.name)
                     .filter(Boolean)
@@ -272,7 +279,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                   sound={sound === 'on'}
                   busy={busy}
                   onDone={(count) => void tell({ report: 'done', ...(count && { count }) })}
-                  onNotPossible={() => void tell({ report: 'not possible' })}
+                  onNotPossible={() => setRefusing(true)}
                   onFound={() => setFinding(true)}
                 />
               ) : (
@@ -285,6 +292,12 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                   onNew={() => setAsked('aim')}
                 />
               )}
+              <LeftOutList
+                rig={live.rig}
+                session={session}
+                busy={busy}
+                onRetry={(left) => void tell({ report: 'retry', left })}
+              />
               <StepList
                 wall={wall}
                 rig={live.rig}
@@ -310,6 +323,17 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
           onClose={() => setFinding(false)}
         />
       )}
+      {refusing && session.steps[0] && (
+        <NotPossibleDialog
+          title={stepWords(live.rig, session.state, session.steps[0]).title}
+          drops="The sheet goes on without it and is recalculated; it stays in the list of what was left out."
+          onWhy={(why) => {
+            setRefusing(false);
+            void tell({ report: 'not possible', why });
+          }}
+          onClose={() => setRefusing(false)}
+        />
+      )}
       {back !== undefined && (
         <BackDialog
           rig={live.rig}
@@ -329,6 +353,6 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
 /** What becomes of a switch that would harm a line. */
 function refusedText({ state, aim }: Session, group: string): string {
   if (aim?.stuck.includes(group))
-    return 'It could not be turned: with loudspeakers and headphones down, take the power from its device.';
+    return 'This switch won’t turn off. Monitors down, then switch its device off. Check 48 V is not back when it restarts.';
   return state.feeds[group].feed === 'off' ? 'It stays off.' : 'This sheet turns it off.';
 }

@@ -71,15 +71,15 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
         <thead>
           <tr>
             <th scope="col">until</th>
-            <th scope="col">by the circuit</th>
-            <th scope="col">by practice</th>
+            <th scope="col">calculated</th>
+            <th scope="col">rule</th>
           </tr>
         </thead>
         <tbody>
           {(all ? reasons : reasons.slice(0, SHOWN)).map(({ of, name, until, wait }) => (
             <tr key={of}>
               <th scope="row">
-                {name} has {until}
+                {name} {until === 'settled' ? 'has settled' : 'is discharged'}
               </th>
               <Figure seconds={wait.computed} counts={wait.counts === 'computed'} />
               <Figure seconds={wait.school} counts={wait.counts === 'school'} />
@@ -102,7 +102,7 @@ function Figure({ seconds, counts }: { seconds?: number; counts: boolean }) {
   return (
     <Box component="td" sx={counts ? { fontWeight: '700 !important' } : { color: 'text.secondary' }}>
       {secondsText(seconds)}
-      {counts && ', used'}
+      {counts && ', using'}
     </Box>
   );
 }

@@ -35,7 +35,7 @@ export function WaysView({ document, rig, state, line, busy, onBeside }: Props) 
     <Box component="section" aria-label="Ways to change it over" sx={{ mt: 1.5 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         {!ways
-          ? 'Looking for the way that disturbs least …'
+          ? 'Finding the change that affects fewest lines …'
           : ways.length > 1
             ? 'What disturbs least comes first'
             : 'No free inlet disturbs less'}
@@ -65,13 +65,13 @@ export function WaysView({ document, rig, state, line, busy, onBeside }: Props) 
                 {way.disturbed.length
                   ? `Disturbs ${way.disturbed.length}: ${way.disturbed.map(nameOf).join(', ')}.`
                   : 'Disturbs nobody.'}
-                {way.to && ' The old one stays plugged and muted until everything rests.'}
+                {way.to && ' The old source stays plugged and muted until the feed has settled.'}
               </Typography>
             </Box>
             <VerdictMark verdict={way.verdict} />
             {way.to && (
               <Button disabled={busy} onClick={() => onBeside(line, way)} variant={n === 0 ? 'outlined' : 'text'}>
-                Begin this way
+                Start this change-over
               </Button>
             )}
           </Box>

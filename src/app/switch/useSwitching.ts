@@ -63,7 +63,9 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         if (report.report !== 'adopt' || report.seen.length) setProblem(response.ok ? '' : answer.error.message);
         return response.ok;
       } catch {
-        setProblem('The server does not answer. Nothing was reported; press again when it runs.');
+        setProblem(
+          'Not recorded: no answer from the server. You may have done this step; tap Done again when it is back.',
+        );
         return false;
       } finally {
         setBusy(false);

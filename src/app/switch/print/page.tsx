@@ -63,9 +63,10 @@ function StepRow(props: { rig: SheetRig; session: Session; step: Step; number: n
         {detail && <div>{detail}</div>}
         {step.reasons?.map(({ of, name, until, wait }) => (
           <div key={of}>
-            {name} has {until}: by the circuit {wait.computed === undefined ? '–' : secondsText(wait.computed)}, by
-            practice {wait.school === undefined ? '–' : secondsText(wait.school)}; used:{' '}
-            {wait.counts === 'computed' ? 'the circuit' : 'practice'}
+            {name} {until === 'settled' ? 'has settled' : 'is discharged'}: calculated{' '}
+            {wait.computed === undefined ? '–' : secondsText(wait.computed)}, rule{' '}
+            {wait.school === undefined ? '–' : secondsText(wait.school)}; using the{' '}
+            {wait.counts === 'computed' ? 'calculated one' : 'rule'}
           </div>
         ))}
         {caution && <div>Caution: {caution}</div>}

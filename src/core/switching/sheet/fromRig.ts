@@ -104,6 +104,7 @@ function sheetLine(
     ),
     stops: own.stops,
     supply: hasSupply(line),
+    ...(line.source.kind === 'valve-own-supply' && { highVoltage: true }),
     ...(own.supplyHarms && { supplyHarms: true }),
     ...(schoolsOf(document).connectLive === 'sound-xlr' && soundXlr(line) && { hotPlugs: true }),
   };

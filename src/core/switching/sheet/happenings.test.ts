@@ -24,11 +24,14 @@ const found = (session: Session, what: Found) => told(session, { report: 'found'
 
 test('what is reported is told in the words of the sheet, with its place and lines', () => {
   expect(happenings(RIG, begun, { report: 'done' })).toEqual([
-    { kind: 'step', text: 'Plug mic into inlet of mic', lines: ['mic'], place: 'desk end' },
+    { kind: 'step', text: 'Plug “mic” into inlet of mic', lines: ['mic'], place: 'desk end' },
   ]);
   expect(told(begun, { report: 'done', count: 2 })).toHaveLength(2);
-  expect(told(begun, { report: 'not possible' })).toEqual(['not-possible: Not possible: Plug mic into inlet of mic']);
-  expect(told(set, { report: 'back', to: 0 })).toEqual(['sheet: Back to: Plug mic into inlet of mic']);
+  expect(told(begun, { report: 'not possible' })).toEqual(['not-possible: Not done: Plug “mic” into inlet of mic']);
+  expect(told(begun, { report: 'not possible', why: ' can’t get there ' })).toEqual([
+    'not-possible: Not done: Plug “mic” into inlet of mic (can’t get there)',
+  ]);
+  expect(told(set, { report: 'back', to: 0 })).toEqual(['sheet: Back to: Plug “mic” into inlet of mic']);
   expect(told(set, { report: 'begin', aim })).toEqual(['sheet: Set-up begun']);
   expect(told(set, { report: 'end' })).toEqual(['sheet: Sheet ended, everything done']);
   expect(told(begun, { report: 'move', from: 1, to: 0 })).toEqual([]);
@@ -37,15 +40,15 @@ test('what is reported is told in the words of the sheet, with its place and lin
 test('a feed that was on all the time is an incident for whoever was plugged meanwhile', () => {
   const [waiting] = until('feed');
   expect(found(waiting, { feed: 'a', is: 'P48' })).toEqual([
-    'found: Found: a at 48 V',
+    'found: Reported: a at 48 V',
     'incident: mic was plugged or pulled with a at 48 V',
   ]);
-  expect(found(waiting, { feed: 'a', is: 'off' })).toEqual(['found: Found: a at off']);
+  expect(found(waiting, { feed: 'a', is: 'off' })).toEqual(['found: Reported: a at off']);
 });
 
 test('a plug that moved while its switch was on is an incident', () => {
   expect(found(set, { line: 'ribbon', end: 'stage', is: true })).toEqual([
-    'found: Found: ribbon plugged at its source',
+    'found: Reported: ribbon plugged at its source',
     'incident: ribbon was plugged live, at 48 V',
   ]);
   expect(found(set, { line: 'mic', end: 'desk', is: false })[1]).toBe('incident: mic was pulled live, at 48 V');
@@ -54,13 +57,13 @@ test('a plug that moved while its switch was on is an incident', () => {
 
 test('a latched switch that comes back with the mains is an incident, and one more for whom it harms', () => {
   const dark = reported(RIG, set, { report: 'found', what: { mains: 'desk', is: false } }, 1000);
-  expect(found(set, { mains: 'desk', is: false })).toEqual(['found: Found: desk has lost its power']);
+  expect(found(set, { mains: 'desk', is: false })).toEqual(['found: Reported: desk has lost its power']);
   const ribbon = reported(RIG, dark, { report: 'found', what: { line: 'ribbon', end: 'stage', is: true } }, 1001);
   const both = reported(RIG, ribbon, { report: 'found', what: { line: 'ribbon', end: 'desk', is: true } }, 1002);
   expect(found(both, { mains: 'desk', is: true })).toEqual([
-    'found: Found: desk has its power again',
-    'incident: a came on with the mains, with inlets and monitors open',
-    'incident: ribbon may have had 48 V, which harms it',
+    'found: Reported: desk has its power again',
+    'incident: a came on with the mains, with inlets unmuted and monitors up',
+    'incident: ribbon may have been exposed to 48 V: test it before use',
   ]);
 });
 
@@ -74,18 +77,23 @@ test('what sources have: nothing before the feed, the feed after it, nothing wit
 
 test('words: what nobody knows is made sure of, hazards carry their caution', () => {
   const step = { action: { do: 'feed', group: 'a', to: 'off' } } as const;
-  expect(stepWords(RIG, unknown(RIG), step).title).toBe('Make sure: turn a off');
-  expect(stepWords(RIG, packed(RIG), step).title).toBe('Turn a off');
+  expect(stepWords(RIG, unknown(RIG), step).title).toBe('Check a is off. If it is on, turn it off.');
+  expect(stepWords(RIG, packed(RIG), step).title).toBe('Turn the feed off: a');
   const words = begun.steps.map((each) => stepWords(RIG, undefined, each));
   expect(words.every(({ title, look }) => title && look)).toBe(true);
   const cautions = begun.steps.filter((each) => stepWords(RIG, undefined, each).caution).map(({ action }) => action.do);
-  expect(cautions).toEqual(expect.arrayContaining(['feed', 'supply', 'mains', 'monitors']));
+  expect(cautions).toEqual(expect.arrayContaining(['feed', 'mains', 'monitors']));
+  // High voltage is where a valve microphone is, and nowhere else.
+  const supply = { action: { do: 'supply', line: 'boxed', on: true } } as const;
+  expect(stepWords(RIG, undefined, supply).caution).toBeUndefined();
+  const valve = { ...RIG, lines: RIG.lines.map((each) => ({ ...each, highVoltage: true as const })) };
+  expect(stepWords(valve, undefined, supply).caution).toMatch(/^High voltage inside/);
 });
 
 test('going back says what becomes uncertain', () => {
   const feed = set.done.findIndex(({ action }) => action.do === 'feed');
   const means = backMeans(RIG, set.done.slice(feed)).join(' ');
-  expect(means).toMatch(/^a: nobody knows any more whether it is on\. It counts as on and charged/);
-  expect(means).toMatch(/count as open/);
-  expect(backMeans(RIG, set.done.slice(0, 1))).toEqual(['mic: nobody knows any more whether it is plugged.']);
+  expect(means).toMatch(/^a: state unknown again\. Treated as live; turned off first, full wait\./);
+  expect(means).toMatch(/treated as unmuted/);
+  expect(backMeans(RIG, set.done.slice(0, 1))).toEqual(['mic: plugged or not is unknown again.']);
 });

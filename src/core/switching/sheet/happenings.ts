@@ -32,10 +32,22 @@ function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
     case 'not possible':
       return steps.slice(0, 1).map((step) => ({
         kind: 'not-possible',
-        text: `Not possible: ${stepWords(rig, state, step).title}`,
+        text: `Not done: ${stepWords(rig, state, step).title}${report.why?.trim() ? ` (${report.why.trim()})` : ''}`,
         lines: linesOf(rig, step.action),
         ...(step.place !== undefined && { place: step.place }),
       }));
+    case 'retry': {
+      const step = before.leftOut?.[report.left];
+      return step
+        ? [
+            {
+              kind: 'sheet',
+              text: `Tried again: ${stepWords(rig, state, step).title}`,
+              lines: linesOf(rig, step.action),
+            },
+          ]
+        : [];
+    }
     case 'back': {
       const step = before.done[report.to];
       return step
@@ -96,27 +108,27 @@ function foundLines(rig: SheetRig, what: Found): string[] {
   return [];
 }
 
-const UNKNOWN = 'nobody knows';
+const UNKNOWN = 'not known';
 
 function foundWords(rig: SheetRig, what: Found): string {
   if ('feed' in what)
-    return `Found: ${groupOf(rig, what.feed).name} ${what.is === 'unknown' ? UNKNOWN : `at ${feedLabel(what.is)}`}`;
+    return `Reported: ${groupOf(rig, what.feed).name} ${what.is === 'unknown' ? UNKNOWN : `at ${feedLabel(what.is)}`}`;
   if ('line' in what) {
     const line = lineOf(rig, what.line);
     const end = what.end === 'stage' ? 'at its source' : `at ${line.inlet}`;
-    return `Found: ${line.name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'plugged' : 'not plugged'} ${end}`;
+    return `Reported: ${line.name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'plugged' : 'not plugged'} ${end}`;
   }
   if ('muted' in what)
-    return `Found: ${lineOf(rig, what.muted).inlet} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'muted' : 'open'}`;
+    return `Reported: ${lineOf(rig, what.muted).inlet} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'muted' : 'unmuted'}`;
   if ('supply' in what)
-    return `Found: the supply of ${lineOf(rig, what.supply).name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'on' : 'off'}`;
+    return `Reported: the supply of ${lineOf(rig, what.supply).name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'on' : 'off'}`;
   if ('mains' in what) {
     const { name } = rig.devices.find(({ id }) => id === what.mains)!;
     return what.is === 'unknown'
-      ? `Found: ${name}, ${UNKNOWN} whether it is on`
-      : `Found: ${name} ${what.is ? 'has its power again' : 'has lost its power'}`;
+      ? `Reported: ${name}, on or off not known`
+      : `Reported: ${name} ${what.is ? 'has its power again' : 'has lost its power'}`;
   }
-  return `Found: loudspeakers and headphones ${what.monitors === 'unknown' ? UNKNOWN : what.monitors}`;
+  return `Reported: monitors ${what.monitors === 'unknown' ? UNKNOWN : what.monitors === 'open' ? 'up' : 'down'}`;
 }
 
 /** What must have happened for something to be found so. */
@@ -160,7 +172,7 @@ function comingBack(rig: SheetRig, state: SheetState, group: SheetGroup): Happen
   return [
     {
       kind: 'incident',
-      text: open.length && state.monitors !== 'down' ? `${came}, with inlets and monitors open` : came,
+      text: open.length && state.monitors !== 'down' ? `${came}, with inlets unmuted and monitors up` : came,
       lines: onSwitch(rig, group.key)
         .filter((line) => mayBeThrough(state, line))
         .map(({ id }) => id),
@@ -175,7 +187,7 @@ const reachedBy = (rig: SheetRig, state: SheetState, group: SheetGroup, feeds: r
     .filter((line) => mayBeThrough(state, line) && line.stops[group.key]?.some((feed) => feeds.includes(feed)))
     .map((line) => ({
       kind: 'incident',
-      text: `${line.name} may have had ${feeds.map(feedLabel).join(' or ')}, which harms it`,
+      text: `${line.name} may have been exposed to ${feeds.map(feedLabel).join(' or ')}: test it before use`,
       lines: [line.id],
     }));
 

@@ -7,7 +7,7 @@ export { fedBy, happenings } from './happenings';
 export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
 export { afterSteps, trips, type Step } from './sequence';
 export { ReportRefused, type Aim, type Found, type Report, type SheetKind } from './report';
-export { continued, newSession, preview, reported, type Session } from './session';
+export { continued, newSession, preview, reported, type LeftOut, type Session } from './session';
 export { differences, takenOver, unseen, type Difference } from './room';
 export { live, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { type WaitReason } from './waiting';

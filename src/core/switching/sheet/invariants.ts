@@ -6,12 +6,12 @@ import { elapsed, live, type Action, type Known, type SheetState } from './state
 export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
 
 export const INVARIANTS: Record<Invariant, string> = {
-  1: 'Nothing is plugged or unplugged while its feed is on or charged (unless your school allows it on this line), before the wait has passed, or while its inlet is open.',
-  2: 'No feed changes while anything it can bang into is open.',
+  1: 'Nothing is plugged or unplugged while its feed is on or charged (unless your school allows it on this line), before the wait has passed, or while its inlet is unmuted.',
+  2: 'No feed is switched while anything it can thump through is unmuted.',
   3: 'No switch goes on while a line it reaches would be harmed by that feed, or ends in a loose plug.',
-  4: 'After a feed came on, nothing opens before it has settled.',
-  5: 'Before a device gets its mains, its latched switches are off, or every line on them is fit for the feed.',
-  6: 'An outboard supply goes on last: volume down, source to supply, supply to inlet, supply on, wait, open. One that harms its source stays off.',
+  4: 'After a feed came on, nothing is unmuted before it has settled.',
+  5: 'Before a device is powered up, its latched switches are off, or every line on them can take the feed.',
+  6: 'An outboard supply goes on last: volume down, source to supply, supply to inlet, supply on, wait, unmute. One that harms its source stays off.',
   7: 'The room is not the paper: what was plugged before the rig changed on paper is pulled before its line is plugged anew.',
   8: 'The power of a device changes only with monitors and headphones down.',
 };
@@ -96,7 +96,7 @@ function plugging(
     line.groups.some((key) => harming(rig, state, key).includes(line)) || harmedBySupply(rig, state).includes(line);
   if (what === 'unplug' && end === 'stage' && harmed) return undefined;
   const open = joined(rig, line).find(({ id }) => state.muted[id] !== true);
-  if (open && state.monitors !== 'down') return { invariant: 1, why: `The inlet of ${open.name} is open.` };
+  if (open && state.monitors !== 'down') return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
   for (const key of line.hotPlugs ? [] : line.groups) {
     const group = groupOf(rig, key);
     // An end that is nowhere connected to the switch may be plugged at any time.
@@ -132,7 +132,8 @@ function turning(
   if (state.feeds[group.key].feed === to) return undefined;
   // Harm that is running ends first, pop or not.
   if (to === 'off' && harming(rig, state, group.key).length) return undefined;
-  if (!shut(rig, state, group.key)) return { invariant: 2, why: `An inlet of ${group.name} or the monitors are open.` };
+  if (!shut(rig, state, group.key))
+    return { invariant: 2, why: `An inlet of ${group.name} is unmuted, or monitors are up.` };
   if (to === 'off') return undefined;
   const harmed = rig.lines.find(
     (line) =>
@@ -151,7 +152,7 @@ const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].s
 function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
   if (!on && harmedBySupply(rig, state).includes(line)) return undefined;
   if (state.muted[line.id] !== true || state.monitors !== 'down')
-    return { invariant: 6, why: `The inlet of ${line.name} or the monitors are open.` };
+    return { invariant: 6, why: `The inlet of “${line.name}” is unmuted, or monitors are up.` };
   const { stage, desk } = state.ends[line.id];
   if (on && line.supplyHarms) return { invariant: 6, why: `It would harm ${line.name}.` };
   return on && (stage !== true || desk !== true)
@@ -188,7 +189,7 @@ function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | 
   const heard = rig.groups.find(
     (group) => group.device === device && live(state, group.key) && !shut(rig, state, group.key),
   );
-  return heard && { invariant: 2, why: `${heard.name} would go off with an inlet or the monitors open.` };
+  return heard && { invariant: 2, why: `${heard.name} would go off with an inlet unmuted or monitors up.` };
 }
 
 function powering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
@@ -197,7 +198,7 @@ function powering(rig: SheetRig, state: SheetState, device: string): Breach | un
   for (const group of rig.groups) {
     if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
     if (!shut(rig, state, group.key))
-      return { invariant: 2, why: `${group.name} may come on with an inlet or the monitors open.` };
+      return { invariant: 2, why: `${group.name} may come on with an inlet unmuted or monitors up.` };
     const { feed } = state.feeds[group.key];
     const possible = feed === 'unknown' ? group.offers : [feed];
     const unfit = rig.lines.find(

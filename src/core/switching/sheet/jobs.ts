@@ -57,6 +57,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       present.ends[id].stage === false &&
       present.ends[id].desk !== false &&
       !wanted.fixed?.has(`${id} desk`) &&
+      (present.supplies[id]?.on ?? false) === false &&
       !groups.some(stuckLive),
   );
   const leaving = [...handled.filter((line) => isIn(present, line) && !stays(wanted, line)), ...loose];

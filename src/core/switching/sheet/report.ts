@@ -34,7 +34,9 @@ export type Report =
   /** Something is otherwise than the sheet takes it to be. */
   | { report: 'found'; what: Found }
   /** The step that is next cannot be done: its line, or its switch, is left as it is. */
-  | { report: 'not possible' }
+  | { report: 'not possible'; why?: string }
+  /** What could not be done is to be tried again; counted among what was left out. */
+  | { report: 'retry'; left: number }
   /** A step that is left is to be done earlier or later; counted from the next one. */
   | { report: 'move'; from: number; to: number }
   /** Some of the last steps are to be done again. */

@@ -40,6 +40,8 @@ export interface SheetLine {
   stops: Record<string, FeedName[]>;
   /** It has a supply of its own between source and inlet. */
   supply: boolean;
+  /** That supply has high voltage inside. */
+  highVoltage?: true;
   /** That supply harms it. */
   supplyHarms?: true;
   /** The school lets it be plugged and pulled, muted, with its feed on. */

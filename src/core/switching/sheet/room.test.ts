@@ -109,7 +109,7 @@ describe('taking the paper over', () => {
 
   test('the steps call it as it was, and the log as the document does', () => {
     const pull = { action: { do: 'unplug', line: WAS, end: 'desk' } as const, place: 'desk end' };
-    expect(stepWords(rig, state, pull).title).toBe('Pull ribbon (as it was) out of desk 1');
+    expect(stepWords(rig, state, pull).title).toBe('Unplug “ribbon (as it was)” from desk 1');
     const session = { ...newSession(state), steps: [pull] };
     expect(happenings(rig, session, { report: 'done' })[0].lines).toEqual(['ribbon']);
   });
@@ -189,6 +189,22 @@ describe('taking the paper over', () => {
     const { state: heard } = takenOver(moved, ROOM, open);
     expect(heard.muted.ribbon).toBe(false);
   });
+});
+
+test('a supply that is off stays known to be off, whatever else has changed', () => {
+  const boxed = rigWith([line('shotgun', ['a'], { supply: true }), line('mic', ['a'])], [group('a')]);
+  const known = { ...bare(boxed), now: 1000 };
+  expect(takenOver(boxed, boxed, known).state).toEqual(known);
+  const rewired = rigWith([{ ...boxed.lines[0], way: 'over another box' }, boxed.lines[1]], boxed.groups);
+  expect(takenOver(rewired, boxed, known).state.supplies.shotgun.on).toBe('unknown');
+});
+
+test('nothing changed: nothing changes, plugged or not', () => {
+  for (const state of [plugged(), plugged('mic'), plugged('ribbon', 'mic')]) {
+    const same = takenOver(ROOM, ROOM, state);
+    expect(same.state).toEqual(state);
+    expect(same.rig).toEqual(ROOM);
+  }
 });
 
 describe('while others play', () => {

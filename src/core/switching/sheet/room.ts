@@ -64,7 +64,9 @@ export function takenOver(
   /** Which line of the room a line of the sheet is now: itself as it was, or as it is plugged by all that is known. */
   const source = (line: SheetLine): string | undefined =>
     former.find(({ kept }) => kept.id === line.id)?.line.id ??
-    before.find((each) => ownId(each) === line.id && (each.way === line.way || asOnPaper.has(each.id)))?.id;
+    [...before, ...room.lines].find(
+      (each) => ownId(each) === line.id && (each.way === line.way || asOnPaper.has(each.id)),
+    )?.id;
   const rig = { ...paper, groups, devices, lines: lines.map((line) => sharing(room, lines, source, line)) };
   const [nothing, open] = [bare(rig), unknown(rig)];
   const each = <T>(take: (line: SheetLine, from: string | undefined) => T): Record<string, T> =>

@@ -43,7 +43,7 @@ test('a set-up is followed to its end', () => {
 test('a wait starts by itself, is not over before its time, and counts what hands took', () => {
   const [waiting, now] = followed(begun(), 1000, (session) => next(session)?.do === 'wait');
   expect(waiting.until).toBe(now + 5);
-  expect(() => reported(RIG, waiting, { report: 'done' }, now + 4)).toThrow(/not over: 1 s/);
+  expect(() => reported(RIG, waiting, { report: 'done' }, now + 4)).toThrow(/Still waiting: 1 s left/);
   expect(next(reported(RIG, waiting, { report: 'done' }, now + 5))).toMatchObject({ do: 'open' });
 });
 

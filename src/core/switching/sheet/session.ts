@@ -14,6 +14,13 @@ export interface DoneStep extends Step {
   at: Seconds;
 }
 
+/** A step that could not be done: why, and what was wanted before. */
+export interface LeftOut extends Step {
+  at: Seconds;
+  why: string;
+  aim: Aim;
+}
+
 /** A run sheet while it is followed. Moments are seconds since any fixed one; the caller's clock decides. */
 export interface Session {
   state: SheetState;
@@ -27,6 +34,8 @@ export interface Session {
   refused: Sequence['refused'];
   disturbed: string[];
   fewest: boolean;
+  /** What could not be done, in order. */
+  leftOut?: LeftOut[];
   /** Ends of exchanged lines that have been out since the sheet was begun, as `line end`. */
   pulled: string[];
 }
@@ -62,15 +71,18 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
   const current: Session = { ...session, state: { ...session.state, now } };
   switch (report.report) {
     case 'begin':
-      return planned(rig, { ...current, done: [], pulled: [] }, report.aim);
+      return planned(rig, { ...current, done: [], pulled: [], leftOut: [] }, report.aim);
     case 'done':
       return done(rig, current, report.count ?? 1);
     case 'found':
       return planned(rig, { ...current, state: corrected(rig, current.state, report.what) }, session.aim);
     case 'not possible': {
       const { aim, step } = nextOf(session);
-      return planned(rig, current, without(rig, aim, current.state, step.action));
+      const leftOut = [...(session.leftOut ?? []), { ...step, at: now, why: report.why?.trim() ?? '', aim }];
+      return planned(rig, { ...current, leftOut }, without(rig, aim, current.state, step.action));
     }
+    case 'retry':
+      return retried(rig, current, report.left);
     case 'move':
       return moved(rig, current, report.from, report.to);
     case 'back':
@@ -105,7 +117,9 @@ export function continued(
   };
   // Steps that were done speak of lines as they were called then.
   const done = session.done.filter(({ action }) => speaksOf(rig, action));
-  return { rig, session: planned(rig, { ...session, done, state }, kept) };
+  const leftOut = (session.leftOut ?? []).filter(({ action }) => speaksOf(rig, action));
+  const wanted = leftOut.map((each) => ({ ...each, aim: kept ?? each.aim }));
+  return { rig, session: planned(rig, { ...session, done, state, leftOut: wanted }, kept) };
 }
 
 /** Whether a rig still has everything that an action speaks of. */
@@ -132,7 +146,7 @@ function done(rig: SheetRig, from: Session, count: number): Session {
     const { now } = session.state;
     if (step.action.do === 'wait') {
       const left = (session.until ?? now) - now;
-      if (left > 0) throw new ReportRefused(`The wait is not over: ${Math.ceil(left)} s are left.`);
+      if (left > 0) throw new ReportRefused(`Still waiting: ${Math.ceil(left)} s left.`);
       if (count > 1) throw new ReportRefused('A wait is reported by itself.');
     }
     const broken = breach(rig, session.state, step.action);
@@ -179,6 +193,20 @@ function pulledBy(session: Session, aim: Aim, action: Action): Session {
   const pulled = [...session.pulled, `${line} ${end}`];
   const both = (['stage', 'desk'] as const).every((each) => pulled.includes(`${line} ${each}`));
   return { ...session, pulled, aim: both ? { ...aim, exchanged: aim.exchanged.filter((id) => id !== line) } : aim };
+}
+
+/** The sheet with something tried again that could not be done: whatever else was left out stays so. */
+function retried(rig: SheetRig, session: Session, left: number): Session {
+  const leftOut = session.leftOut ?? [];
+  if (!leftOut[left]) throw new ReportRefused('Nothing like that was left out; the sheet has changed meanwhile.');
+  const rest = leftOut.toSpliced(left, 1);
+  const aim = rest.reduce((wanted, { action }) => without(rig, wanted, session.state, action), leftOut[0].aim);
+  // Steps that are kept know what was wanted before them.
+  const kept = rest.map((each, n) => ({
+    ...each,
+    aim: rest.slice(0, n).reduce((wanted, { action }) => without(rig, wanted, session.state, action), leftOut[0].aim),
+  }));
+  return planned(rig, { ...session, leftOut: kept }, aim);
 }
 
 function moved(rig: SheetRig, session: Session, from: number, to: number): Session {

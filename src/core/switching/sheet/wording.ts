@@ -1,5 +1,6 @@
 import { feedLabel } from '../../standards/feeds';
-import { groupOf, lineOf, type SheetRig } from './rig';
+import { harming as harmedBy } from './invariants';
+import { groupOf, lineOf, type SheetLine, type SheetRig } from './rig';
 import type { Step } from './sequence';
 import { live, type Action, type SheetState } from './state';
 
@@ -13,18 +14,57 @@ export interface StepWords {
   caution?: string;
 }
 
-const HEARING = 'A step in the feed can hurt ears: nobody wears headphones on these inlets now.';
+const HEARING = 'Loud thump possible. Headphones off for everyone on these inlets.';
 const MAINS =
   'Never lift the protective earth. Work on mains leads and distribution belongs to a licensed electrician, by local code.';
-const HIGH_VOLTAGE = 'A valve microphone’s supply has high voltage inside: it stays closed.';
+const HIGH_VOLTAGE = 'High voltage inside. Never open this supply or its cable.';
 
-/** The words of a step. What nobody knows is made sure of rather than done; without a state, all is known. */
+/** The words of a step. What nobody knows is looked at and made so where it is not; without a state, all is known. */
 export function stepWords(rig: SheetRig, state: SheetState | undefined, { action }: Step): StepWords {
   const words = wordsOf(rig, action, state);
-  return state && isUnknown(state, action) ? { ...words, title: `Make sure: ${lowered(words.title)}` } : words;
+  return state && isUnknown(state, action) ? { ...words, title: checkTitle(rig, action) } : words;
 }
 
-const lowered = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+/** A check reads as a state, and what to do where it is not so. */
+function checkTitle(rig: SheetRig, action: Action): string {
+  const inlets = (lines: readonly string[]) =>
+    lines.length === 1 ? `${lineOf(rig, lines[0]).inlet} is` : `${lines.length} inlets are`;
+  switch (action.do) {
+    case 'plug':
+      return `Check: ${whereIn(rig, action)}. If not, plug it.`;
+    case 'unplug':
+      return `Check: “${lineOf(rig, action.line).name}” is out ${action.end === 'stage' ? 'at the source' : `at ${lineOf(rig, action.line).inlet}`}. If not, unplug it.`;
+    case 'feed': {
+      const { name } = groupOf(rig, action.group);
+      return action.to === 'off'
+        ? `Check ${name} is off. If it is on, turn it off.`
+        : `Check ${name} is at ${feedLabel(action.to)}. If not, turn it on.`;
+    }
+    case 'mute':
+      return `Check ${inlets(action.lines)} muted`;
+    case 'open':
+      return `Check ${inlets(action.lines)} unmuted`;
+    case 'supply': {
+      const { name } = lineOf(rig, action.line);
+      return action.on
+        ? `Check the supply of “${name}” is on. If not, turn it on.`
+        : `Check the supply of “${name}” is off. If it is on, turn it off.`;
+    }
+    case 'monitors':
+      return action.to === 'down' ? 'Check monitors are down. If not, turn them down.' : 'Check monitors are up';
+    case 'mains': {
+      const { name } = rig.devices.find(({ id }) => id === action.device)!;
+      return `Check ${name} is ${action.on ? 'on' : 'off'}. If not, turn it ${action.on ? 'on' : 'off'}.`;
+    }
+    case 'wait':
+      return 'Wait';
+  }
+}
+
+const whereIn = (rig: SheetRig, { line, end }: { line: string; end: 'stage' | 'desk' }): string => {
+  const { name, inlet } = lineOf(rig, line);
+  return end === 'stage' ? `“${name}” is plugged at the source` : `“${name}” is in at ${inlet}`;
+};
 
 function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
   switch (action.do) {
@@ -33,37 +73,48 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
       const line = lineOf(rig, action.line);
       const lamps = line.groups.map((key) => groupOf(rig, key).name);
       const hot = line.hotPlugs && state && line.groups.some((key) => live(state, key));
+      const ends = state && harming(rig, state, line).length > 0 && action.do === 'unplug' && action.end === 'stage';
+      const still = 'The inlet’s meter is not moving.';
       const quiet = hot
         ? 'The feed stays on, as your school allows here: its inlet is muted, straight in or straight out.'
         : lamps.length
-          ? `The feed lamp of ${lamps.join(' and ')} is off, its meter still.`
-          : 'The meter of its inlet is still.';
+          ? `${lamps.join(' and ')}: shows off (lamp, menu or icon). ${still}`
+          : still;
+      if (ends)
+        return {
+          title: `Unplug “${line.name}” at the source now`,
+          detail: line.source,
+          caution: `Its feed cannot be turned off and harms it. ${HEARING}`,
+        };
       if (action.do === 'unplug')
         return action.end === 'stage'
-          ? { title: `Pull ${line.name} at its source`, detail: line.source, look: quiet }
-          : { title: `Pull ${line.name} out of ${line.inlet}`, look: quiet };
+          ? { title: `Unplug “${line.name}” at the source`, detail: line.source, look: quiet }
+          : { title: `Unplug “${line.name}” from ${line.inlet}`, look: quiet };
       return action.end === 'stage'
         ? {
-            title: `Plug in ${line.name} at its source`,
+            title: `Plug “${line.name}” at the source`,
             detail: line.source,
             look: hot ? `${quiet} The plug is locked.` : 'The plug is home and locked.',
           }
-        : { title: `Plug ${line.name} into ${line.inlet}`, look: quiet };
+        : { title: `Plug “${line.name}” into ${line.inlet}`, look: quiet };
     }
     case 'feed': {
       const { name, control, mutes, settle } = groupOf(rig, action.group);
-      const where = control && `Found at: ${control}.`;
-      if (action.to === 'off')
+      const where = control && `Where: ${control}.`;
+      if (action.to === 'off') {
+        const harmed = state ? harmingNow(rig, state, action.group) : [];
         return {
-          title: `Turn ${name} off`,
+          title: harmed.length ? `Turn the feed off now: ${name}` : `Turn the feed off: ${name}`,
           detail: where,
-          look: 'Its lamp is out, and the meters of its inlets stay still.',
+          look: 'It shows off. Meters of its inlets are not moving.',
+          ...(harmed.length && { caution: `It harms ${list(harmed)}. ${HEARING}` }),
         };
-      const level = settle.computed !== undefined && mutes ? ' It mutes by itself while it switches.' : '';
+      }
+      const level = settle.computed !== undefined && mutes ? ' It mutes while switching.' : '';
       return {
-        title: `Turn ${name} to ${feedLabel(action.to)}`,
+        title: `Turn ${feedLabel(action.to)} on: ${name}`,
         detail: where,
-        look: `Its lamp is on; the meters jump once and come to rest.${level}`,
+        look: `It shows ${feedLabel(action.to)}. Meters jump once, then settle.${level}`,
         caution: HEARING,
       };
     }
@@ -74,39 +125,41 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
             ? `Mute ${lineOf(rig, action.lines[0]).inlet}`
             : `Mute ${action.lines.length} inlets`,
         detail: names(rig, action.lines),
-        look: 'Mute lamps are on; where there is no mute, fader and gain are down.',
+        look: 'Mutes are lit. No mute button? Fader and gain down.',
       };
     case 'open':
       return {
         title:
           action.lines.length === 1
-            ? `Open ${lineOf(rig, action.lines[0]).inlet}`
-            : `Open ${action.lines.length} inlets`,
+            ? `Unmute ${lineOf(rig, action.lines[0]).inlet}`
+            : `Unmute ${action.lines.length} inlets, one at a time`,
         detail: names(rig, action.lines),
-        look: 'One by one: its meter moves with its source, and rests without it.',
+        look: 'Each meter follows its source and is still without it.',
       };
     case 'supply': {
-      const { name } = lineOf(rig, action.line);
+      const { name, highVoltage } = lineOf(rig, action.line);
+      const valve = highVoltage && { caution: HIGH_VOLTAGE };
       return action.on
         ? {
-            title: `Switch the supply of ${name} on`,
-            detail: 'Its cables are in at both sides; the volume is down.',
-            look: 'Its lamp is on.',
-            caution: HIGH_VOLTAGE,
+            title: `Turn on the supply of “${name}”`,
+            detail: 'First: both cables plugged, gain down.',
+            look: 'It shows on.',
+            ...valve,
           }
-        : { title: `Switch the supply of ${name} off`, look: 'Its lamp is out.', caution: HIGH_VOLTAGE };
+        : { title: `Turn off the supply of “${name}”`, look: 'It shows off.', ...valve };
     }
     case 'monitors':
       return action.to === 'down'
         ? {
-            title: 'Turn loudspeakers and headphones down',
-            detail: 'All of them: the room, the headphones, the stream.',
-            look: 'Their controls are at the stop.',
+            title: 'Turn monitors down',
+            detail: 'Speakers, headphones, foldback, stream.',
+            look: 'Every level control is at zero.',
           }
         : {
-            title: 'Bring loudspeakers and headphones up, slowly',
+            title: 'Bring monitors up slowly',
+            detail: 'Speakers, headphones, foldback, stream.',
             look: 'You hear what the meters show, and nothing else.',
-            caution: 'Begin from nothing: a fault that nobody has found yet is loud.',
+            caution: 'Start from zero: a hidden fault is loud.',
           };
     case 'mains': {
       const { id, name, cells } = rig.devices.find((device) => device.id === action.device)!;
@@ -115,16 +168,22 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
         title: `Turn ${name} ${action.on ? 'on' : 'off'}`,
         look: action.on
           ? latched.length
-            ? `The feed lamps of ${latched.map((group) => group.name).join(' and ')} stay out: they come back with the mains.`
-            : 'It starts, and its feed lamps stay out.'
-          : 'Its lamps are out.',
+            ? `Check the feed lamps of ${latched.map((group) => group.name).join(' and ')} stay dark. These switches can come back on with the power: if one lights, turn it off before you plug anything.`
+            : 'It starts, and shows no feed on.'
+          : 'It shows nothing.',
         ...(!cells && { caution: MAINS }),
       };
     }
     case 'wait':
-      return { title: 'Wait', look: 'Nothing is plugged or opened until the clock is over.' };
+      return { title: 'Wait', look: 'Don’t plug, unplug or unmute anything until the clock ends.' };
   }
 }
+
+/** Switches that are known to harm a line as it stands. */
+const harming = (rig: SheetRig, state: SheetState, line: SheetLine): string[] =>
+  line.groups.filter((key) => harmedBy(rig, state, key).includes(line));
+const harmingNow = (rig: SheetRig, state: SheetState, key: string): string[] =>
+  harmedBy(rig, state, key).map(({ name }) => name);
 
 const names = (rig: SheetRig, lines: readonly string[]): string => lines.map((id) => lineOf(rig, id).name).join(', ');
 
@@ -164,13 +223,11 @@ export function backMeans(rig: SheetRig, undone: readonly Step[]): string[] {
   const heard = undone.some(({ action }) => action.do === 'mute' || action.do === 'open' || action.do === 'monitors');
   return [
     ...(switches.size
-      ? [
-          `${list([...switches])}: nobody knows any more whether it is on. It counts as on and charged, is turned off first, and the wait begins anew.`,
-        ]
+      ? [`${list([...switches])}: state unknown again. Treated as live; turned off first, full wait.`]
       : []),
-    ...(supplies.length ? [`The supply of ${list(supplies)} counts as on and is turned off first.`] : []),
-    ...(plugs.size ? [`${list([...plugs])}: nobody knows any more whether it is plugged.`] : []),
-    ...(heard ? ['Inlets and monitors that these steps muted or opened count as open.'] : []),
+    ...(supplies.length ? [`The supply of ${list(supplies)}: treated as on; turned off first.`] : []),
+    ...(plugs.size ? [`${list([...plugs])}: plugged or not is unknown again.`] : []),
+    ...(heard ? ['Inlets and monitors that these steps muted or unmuted: treated as unmuted.'] : []),
   ];
 }
 

@@ -1,0 +1,72 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Stack from '@mui/material/Stack';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState, type FormEvent } from 'react';
+
+interface Props {
+  title: string;
+  /** What the sheet leaves out then, in words. */
+  drops: string;
+  onWhy: (why: string) => void;
+  onClose: () => void;
+}
+
+const REASONS = [
+  'can’t get there',
+  'it is broken',
+  'the cable doesn’t reach',
+  'something is missing',
+  'somebody needs it as it is',
+];
+
+/** Why a step cannot be done: one press, or words of one's own; it stays in the sheet as left out, and in the log. */
+export function NotPossibleDialog({ title, drops, onWhy, onClose }: Props) {
+  const [text, setText] = useState('');
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (text.trim()) onWhy(text.trim());
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="not-possible-title">
+      <DialogTitle id="not-possible-title">Why can’t you do this?</DialogTitle>
+      <DialogContent>
+        <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
+          {title}. {drops}
+        </Typography>
+        <Stack spacing={1} component="form" onSubmit={submit}>
+          {REASONS.map((why) => (
+            <Button
+              key={why}
+              variant="outlined"
+              onClick={() => onWhy(why)}
+              sx={{ minHeight: 48, justifyContent: 'flex-start', textAlign: 'left', textTransform: 'none' }}
+            >
+              {why.charAt(0).toUpperCase() + why.slice(1)}
+            </Button>
+          ))}
+          <Stack direction="row" spacing={1}>
+            <TextField
+              label="Another reason"
+              value={text}
+              onChange={(event) => setText(event.target.value.slice(0, 200))}
+              fullWidth
+            />
+            <Button type="submit" disabled={!text.trim()} sx={{ minHeight: 48 }}>
+              Leave it out
+            </Button>
+          </Stack>
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
