@@ -63,6 +63,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
   const waits = made.steps.reduce((sum, { action }) => sum + (action.do === 'wait' ? action.seconds : 0), 0);
   const nameOf = (id: string) => rig.lines.find((line) => line.id === id)?.name ?? id;
   const nothing = lines.length === 0 && kind !== 'set-up';
+  const single = kind === 'change-over' && lines.length === 1;
   return (
     <Box component="section" aria-label="A new sheet" sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
       <ToggleButtonGroup
@@ -87,7 +88,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
               : made.steps.length === 0
                 ? 'Nothing to do: the rig is already like this.'
                 : [
-                    `${made.steps.length} steps`,
+                    `${single ? 'On its own inlet: ' : ''}${made.steps.length} steps`,
                     `${walks} ${walks === 1 ? 'walk' : 'walks'}`,
                     waits ? `${clockText(waits)} min waiting` : 'no waiting',
                   ].join(', ')}
@@ -105,14 +106,17 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
             Back to the sheet
           </Button>
         )}
-        <Button
-          variant="contained"
-          disabled={busy || nothing || made.steps.length === 0}
-          onClick={() => onBegin(aim)}
-          sx={{ minHeight: 56, px: 4, fontSize: '1.1rem' }}
-        >
-          {busy ? 'Following the circuits …' : 'Begin'}
-        </Button>
+        {/* One line has several ways, each with its own start below: what is shown first is what is pressed first. */}
+        {!single && (
+          <Button
+            variant="contained"
+            disabled={busy || nothing || made.steps.length === 0}
+            onClick={() => onBegin(aim)}
+            sx={{ minHeight: 56, px: 4, fontSize: '1.1rem' }}
+          >
+            {busy ? 'Following the circuits …' : 'Begin'}
+          </Button>
+        )}
       </Box>
 
       {made.refused.map(({ why }) => (
@@ -125,8 +129,16 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
           Also affected (same switch), muted or unpowered until the end: {made.disturbed.map(nameOf).join(', ')}.
         </Alert>
       )}
-      {kind === 'change-over' && lines.length === 1 && (
-        <WaysView document={document} rig={rig} state={state} line={lines[0]} busy={busy} onBeside={onBeside} />
+      {single && (
+        <WaysView
+          document={document}
+          rig={rig}
+          state={state}
+          line={lines[0]}
+          busy={busy}
+          onBeside={onBeside}
+          onHere={() => onBegin(aim)}
+        />
       )}
 
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 2 }}>

@@ -18,12 +18,14 @@ interface Props {
   line: string;
   busy: boolean;
   onBeside: (line: string, way: Way) => void;
+  /** On its own inlet. */
+  onHere: () => void;
 }
 
 const SHOWN = 4;
 
 /** The ways to change one line over, the one that disturbs least first. */
-export function WaysView({ document, rig, state, line, busy, onBeside }: Props) {
+export function WaysView({ document, rig, state, line, busy, onBeside, onHere }: Props) {
   const desk = useDesk(startSwitchDesk);
   const question = useMemo(() => ({ ask: 'ways', document, rig, state, line }) as const, [document, rig, state, line]);
   const { answer, failed, busy: looking } = useAnswer(desk, question, 'ways');
@@ -69,11 +71,14 @@ export function WaysView({ document, rig, state, line, busy, onBeside }: Props) 
               </Typography>
             </Box>
             <VerdictMark verdict={way.verdict} />
-            {way.to && (
-              <Button disabled={busy} onClick={() => onBeside(line, way)} variant={n === 0 ? 'outlined' : 'text'}>
-                Start this change-over
-              </Button>
-            )}
+            <Button
+              disabled={busy}
+              onClick={() => (way.to ? onBeside(line, way) : onHere())}
+              variant={n === 0 ? 'contained' : 'outlined'}
+              sx={{ minHeight: 48 }}
+            >
+              Start this change-over
+            </Button>
           </Box>
         ))}
       </Box>
