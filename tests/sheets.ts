@@ -39,6 +39,7 @@ export const line = (id: string, groups: string[], more: Partial<SheetLine> = {}
   mixedAt: 'desk end',
   groups,
   ...(groups[0] && { key: groups[0] }),
+  reaches: groups,
   shares: [],
   way: id,
   parts: ['a source', `inlet of ${id}`],

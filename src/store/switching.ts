@@ -97,6 +97,7 @@ const readSheet = (sheet: SheetRig): SheetRig => ({
   lines: sheet.lines.map((line: Partial<SheetRig['lines'][number]> & SheetRig['lines'][number]) => ({
     ...line,
     shares: line.shares ?? [],
+    reaches: line.reaches ?? line.groups,
     way: line.way ?? '',
     parts: line.parts ?? [line.source, line.inlet],
   })),

@@ -1,18 +1,6 @@
-import { groupFeeds } from '../../check/feedOptions';
 import type { Judge } from '../../check/judging';
-import { CircuitError } from '../../circuit';
 import { lineSummary } from '../../check/result';
-import {
-  lineCircuit,
-  LINKS,
-  linkKind,
-  SOURCES,
-  sourceKind,
-  type Branch,
-  type ChoiceSpec,
-  type Line,
-  type Part,
-} from '../../gear';
+import { lineCircuit, LINKS, linkKind, SOURCES, sourceKind, type Line, type Part } from '../../gear';
 import {
   endsInLink,
   schoolsOf,
@@ -23,7 +11,6 @@ import {
   type SwitchGroup,
 } from '../../rig/document';
 import { inletName, rigPaths, rigPathsOf, type RigPath } from '../../rig/paths';
-import { setFeed } from '../../rig/rigEdits';
 import type { Seconds, Volts } from '../../units';
 import { discharge, switchOn } from '../feedSteps';
 import {
@@ -35,6 +22,8 @@ import {
   type SheetLine,
   type SheetRig,
 } from './rig';
+import { branchLines, circuitKey, fedAlone, followed, groupAt, harmsOf, hasSupply, reachesOf } from './feedsOnLines';
+import { wayOf } from './way';
 
 /** Where things stand that have no place of their own. */
 const STAGE = 'stage end';
@@ -46,11 +35,13 @@ const JUDGING: Seconds = 60;
 export function sheetRig(document: RigDocument, judge: Judge = lineSummary): SheetRig {
   const paths = rigPaths(document);
   const harms = harmsOf(document, judge);
+  const reaches = reachesOf(document);
   const groupsOf = new Map(paths.map(({ line, inlet }) => [line.id, groupAt(document, inlet)]));
   return {
     lines: paths.map((path) => {
       const [key] = groupsOf.get(path.line.id)!;
-      const own = { stops: {}, ...harms.get(path.line.id), ...(key && { key }) };
+      const { id } = path.line;
+      const own = { stops: {}, ...harms.get(id), reaches: reaches.get(id) ?? [], ...(key && { key }) };
       return sheetLine(document, path, groupsOf, own);
     }),
     groups: document.devices.flatMap((device) =>
@@ -70,7 +61,7 @@ function sheetLine(
   document: RigDocument,
   { line, source, inlet }: RigPath,
   groupsOf: ReadonlyMap<string, string[]>,
-  own: Pick<SheetLine, 'stops' | 'supplyHarms' | 'key'>,
+  own: Pick<SheetLine, 'stops' | 'supplyHarms' | 'key' | 'reaches'>,
 ): SheetLine {
   const written = document.lines.find(({ id }) => id === line.id)!;
   const device = document.devices.find(({ id }) => id === inlet.device)!;
@@ -93,6 +84,7 @@ function sheetLine(
     desk: endsInLink(written) ? stage : mixedAt,
     mixedAt,
     groups: [...new Set(groups)],
+    reaches: own.reaches,
     ...(own.key && { key: own.key }),
     shares: [...new Set(branchLines(line.branches))],
     way: wayOf(line, inlet),
@@ -123,10 +115,6 @@ const anyKind = (kind: string) => [...SOURCES, ...LINKS].find((each) => each.kin
 const placeOf = ({ locations }: RigDocument, id: string | undefined): string | undefined =>
   locations?.find((location) => location.id === id)?.name;
 
-/** Every other line that hangs on the same conductors. */
-const branchLines = (branches: readonly Branch[] = []): string[] =>
-  branches.flatMap(({ line, branches: further }) => [line, ...branchLines(further)]);
-
 /**
  * Whether a line is three-pin from end to end, whole, of its own, and without anything that minds one leg arriving
  * before the other: a ribbon, an output, an adapter or a box (common practice on stages).
@@ -139,85 +127,6 @@ function soundXlr(line: Line): boolean {
     line.links.every(({ kind, faults }) => linkKind(kind).nature === 'cable' && !faults?.length) &&
     !line.branches?.length
   );
-}
-
-const hasSupply = ({ source, links }: Line): boolean =>
-  sourceKind(source.kind).kind === 'valve-own-supply' || links.some(({ kind }) => linkKind(kind).nature === 'supply');
-
-function groupAt({ devices }: RigDocument, { device, inlet }: RigPath['inlet']): string[] {
-  const group = devices.find(({ id }) => id === device)?.groups.find(({ inlets }) => inlets.includes(inlet));
-  return group ? [sheetKey(device, group.id)] : [];
-}
-
-/** Settings of a part that are turned on the spot, and what is only known better: neither is a plug. */
-function physical({ kind, item, choices = {}, faults }: Part, spec: Record<string, ChoiceSpec>): unknown {
-  const built = Object.entries(choices).filter(
-    ([name]) => name !== 'tested' && !spec[name]?.setting && !spec[name]?.question,
-  );
-  return [kind, item, built.sort(([a], [b]) => (a < b ? -1 : 1)), faults];
-}
-
-/** Whatever is plugged or wired on a line and on everything that hangs on its conductors. */
-function wayOf({ source, links, branches }: Line, inlet: RigPath['inlet']): string {
-  const linksOf = (parts: Line['links']) =>
-    parts.map((part) => [physical(part, linkKind(part.kind).choices), part.entry, part.exit]);
-  const branchOf = (branch: Branch): unknown => [
-    branch.line,
-    branch.at,
-    branch.port,
-    branch.source && physical(branch.source, sourceKind(branch.source.kind).choices),
-    linksOf(branch.links),
-    branch.inlet && [branch.device, branch.inlet.kind, branch.inlet.name],
-    (branch.branches ?? []).map(branchOf),
-  ];
-  return JSON.stringify([
-    physical(source, sourceKind(source.kind).choices),
-    linksOf(links),
-    [inlet.device, inlet.inlet],
-    (branches ?? []).map(branchOf),
-  ]);
-}
-
-type Harms = Pick<SheetLine, 'stops' | 'supplyHarms'>;
-
-/**
- * What harms a line: by switch the feeds at which the check says Stop, with every outboard supply of the rig off, and
- * whether its own supply does. A line at Stop whatever feeds it is refused every feed: nobody can tell what more it takes.
- */
-function harmsOf(document: RigDocument, judge: Judge): Map<string, Harms> {
-  const found = new Map<string, Harms>();
-  const quiet = suppliesOff(document);
-  for (const device of quiet.devices)
-    for (const group of device.groups)
-      for (const { feed, lines } of groupFeeds(quiet, device.id, group.id, judge))
-        for (const { line, verdict } of lines) {
-          if (verdict !== 'Stop' || feed === 'off') continue;
-          const own = found.get(line) ?? { stops: {} };
-          const key = sheetKey(device.id, group.id);
-          found.set(line, { ...own, stops: { ...own.stops, [key]: [...(own.stops[key] ?? []), feed] } });
-        }
-  for (const { line } of rigPaths(feedsOff(document))) {
-    if (!hasSupply(line) || judge(line, schoolsOf(document)).verdict !== 'Stop') continue;
-    found.set(line.id, { ...(found.get(line.id) ?? { stops: {} }), supplyHarms: true });
-  }
-  return found;
-}
-
-const feedsOff = (document: RigDocument): RigDocument => ({
-  ...document,
-  devices: document.devices.map((each) => ({
-    ...each,
-    groups: each.groups.map((group) => ({ ...group, feed: 'off' })),
-  })),
-});
-
-/** A rig with every supply of its own on the way switched off: what a switch does is told apart from what a box does. */
-function suppliesOff(document: RigDocument): RigDocument {
-  const off = <P extends Part>(part: P): P =>
-    LINKS.some(({ kind, nature, choices }) => kind === part.kind && nature === 'supply' && 'feed' in choices)
-      ? { ...part, choices: { ...part.choices, feed: 'off' } }
-      : part;
-  return { ...document, lines: document.lines.map((line) => ({ ...line, links: line.links.map(off) })) };
 }
 
 function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: Device, group: SwitchGroup): SheetGroup {
@@ -249,23 +158,6 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
   };
 }
 
-/** As it would be with its highest feed on, and every other switch off: nothing of its own holds more charge than that. */
-function fedAlone(document: RigDocument, device: string, { id, offers }: SwitchGroup): RigDocument {
-  const dark = feedsOff(document);
-  const highest = offers.includes('P48') ? 'P48' : offers[0];
-  return highest ? setFeed(dark, device, id, highest) : dark;
-}
-
-/** What following a circuit found; nothing where it has no single answer: the check says so, and the school's wait stands. */
-function followed<T>(follow: () => T): T | undefined {
-  try {
-    return follow();
-  } catch (problem) {
-    if (!(problem instanceof CircuitError)) throw problem;
-    return undefined;
-  }
-}
-
 /** Moments at which what is left is kept, in seconds. */
 const MOMENTS = [0, 0.1, 0.3, 1, 2, 3, 5, 7, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 450, 600];
 
@@ -288,9 +180,3 @@ function decaysIn(charge: readonly ChargeLeft[], threshold: Volts): Seconds | un
   if (!end) return 0;
   return end.volts < threshold ? end.at : undefined;
 }
-
-/** What makes a circuit; lines that are alike in it are followed once. */
-const circuitKey = ({ source, links, inlet, branches }: Line): string =>
-  JSON.stringify(
-    [source, ...links, inlet].map(({ kind, figures, choices, faults }) => [kind, figures, choices, faults]),
-  ) + JSON.stringify(branches ?? []);

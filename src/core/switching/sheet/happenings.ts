@@ -67,11 +67,11 @@ function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
 const KINDS = { 'set-up': 'Set-up', 'change-over': 'Change-over', strike: 'Strike' } as const;
 const left = (count: number): string => (count === 0 ? 'everything done' : `${count} steps not done`);
 
-/** The feeds that sources have in a state: of lines that are in at both ends, or may be. */
+/** The feeds that sources have in a state, not what their switches are set to: of lines that are in at both ends, or may be. */
 export function fedBy(rig: SheetRig, state: SheetState): Fed {
   return Object.fromEntries(
     rig.lines.flatMap((line) => {
-      const feeds = mayBeThrough(state, line) ? feedsOn(rig, state, line) : [];
+      const feeds = mayBeThrough(state, line) ? feedsOn(rig, state, line.reaches) : [];
       if (feeds.length === 0) return [];
       const known = feeds.filter((feed) => feed !== 'unknown' && feed !== 'off') as Exclude<FeedName, 'off'>[];
       const highest = known.toSorted((a, b) => FEEDS[b].volts - FEEDS[a].volts)[0];
@@ -84,8 +84,9 @@ export function fedBy(rig: SheetRig, state: SheetState): Fed {
 const mayBeThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
   ends[id].stage !== false && ends[id].desk !== false;
 
-const feedsOn = (rig: SheetRig, state: SheetState, { groups }: SheetLine) =>
-  groups.flatMap((key) =>
+/** Feeds that are on, for all that is known, among some switches. */
+const feedsOn = (rig: SheetRig, state: SheetState, keys: readonly string[]) =>
+  keys.flatMap((key) =>
     live(state, key) && state.mains[groupOf(rig, key).device] !== false ? [state.feeds[key].feed] : [],
   );
 
@@ -148,7 +149,7 @@ function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happen
   }
   if ('line' in what && what.is !== 'unknown' && state.ends[what.line][what.end] !== what.is) {
     const line = lineOf(rig, what.line);
-    const feeds = line.hotPlugs ? [] : feedsOn(rig, state, line);
+    const feeds = line.hotPlugs ? [] : feedsOn(rig, state, line.groups);
     const on = feeds.filter((feed) => feed !== 'unknown') as FeedName[];
     return on.slice(0, 1).map((feed) => ({
       kind: 'incident',

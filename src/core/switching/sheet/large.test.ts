@@ -71,6 +71,7 @@ const rigs: fc.Arbitrary<SheetRig> = fc
             ...(n % 3 === 1 ? [`line-${n - 1}`] : []),
             ...(n % 3 === 0 && n + 1 < lines.length ? [`line-${n + 1}`] : []),
           ],
+          reaches: keys,
           way: `line ${n}`,
           parts: ['a source', `inlet ${n}`],
           stops: stops && keys[0] ? { [keys[0]]: ['P48' as FeedName] } : {},

@@ -26,6 +26,8 @@ export interface SheetLine {
   mixedAt: string;
   /** Switches that its conductors reach. */
   groups: string[];
+  /** Of these, the ones whose feed gets to its source: not through a transformer, a box or an adapter that takes it. */
+  reaches: string[];
   /** Of these, the one that its own inlet hangs on. */
   key?: string;
   /** Other lines on the same conductors: over a splitter, a Y-lead, a thru socket. */
