@@ -17,7 +17,7 @@ interface Props {
 export function ExposureList({ exposures, nameOf, onChoose }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.5 }}>
-      <Typography variant="h2">What every source had</Typography>
+      <Typography variant="h2">Power each source has seen</Typography>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
         From the steps that were reported. Press a line to see its entries.
       </Typography>

@@ -74,7 +74,7 @@ export function LogPlace({ rig, document, initial }: Props) {
         </>
       }
       panel={<ExposureList exposures={exposures} nameOf={nameOf} onChoose={setLine} />}
-      panelLabel="What every source had"
+      panelLabel="Power each source has seen"
       panelWidth={360}
       open={open}
       onClose={() => setOpen(false)}
@@ -143,7 +143,7 @@ export function LogPlace({ rig, document, initial }: Props) {
             {shown.length} of {entries.length}
           </Typography>
           <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' } }}>
-            What every source had
+            Power each source has seen
           </Button>
         </Box>
         <EntryList entries={shown} nameOf={nameOf} rig={rig} none={entries.length === 0} />

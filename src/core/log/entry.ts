@@ -4,7 +4,7 @@ import type { FeedName } from '../standards/feeds';
 export const ENTRY_KINDS = {
   sheet: 'Sheet begun or ended',
   step: 'Step done',
-  found: 'Found otherwise',
+  found: 'It was different',
   'not-possible': 'Not possible',
   incident: 'Incident',
   measured: 'Measured',

@@ -74,7 +74,7 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
           })}
         </tbody>
       </table>
-      <h2>What every source had</h2>
+      <h2>Power each source has seen</h2>
       {record.length === 0 && <p>No source has had a feed.</p>}
       <table>
         <tbody>
