@@ -154,6 +154,15 @@ test('the log is credited with what the source had where it was, under the name 
   expect(loadLog(store, 'rig').some(({ text }) => /still in the room: .*\(as it was\)/.test(text))).toBe(true);
 });
 
+test('said to be unknown, what was plugged and is not on paper any more may still be there; packed, it is gone', () => {
+  setUp();
+  save((document) => removeLine(document, 'announcer'));
+  const { rig, session } = tell({ report: 'start', from: 'unknown' });
+  const was = rig.lines.find((line) => line.was === 'announcer')!;
+  expect(session.state.ends[was.id]).toEqual({ stage: 'unknown', desk: 'unknown' });
+  expect(tell({ report: 'start', from: 'packed' }).rig.lines.filter((line) => line.was)).toEqual([]);
+});
+
 test('a sheet of an older version knows nothing of its ways: everything that is plugged is asked about', () => {
   setUp();
   const row = store.prepare("SELECT sheet FROM switching WHERE rig_id = 'rig'").pluck().get() as string;

@@ -192,8 +192,10 @@ function carriedOut(paper: SheetRig | undefined, current: Switching, report: Tol
   const timed = { ...session, state: { ...session.state, now } };
   switch (report.report) {
     case 'start': {
-      const state = report.from === 'packed' ? packed(paper!) : unknown(paper!);
-      return { rig: paper!, before: session, after: newSession({ ...state, now }) };
+      // Packed, nothing is left in the room; otherwise what was plugged and is not on paper any more may still be there.
+      const rig = report.from === 'packed' ? paper! : takenOver(paper!, room, session.state).rig;
+      const state = report.from === 'packed' ? packed(rig) : unknown(rig);
+      return { rig, before: session, after: newSession({ ...state, now }) };
     }
     case 'adopt': {
       const missed = unseen(paper!, room, session.state).filter(({ line }) => !report.seen.includes(line));
