@@ -75,8 +75,9 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
         Suspects ({suspects.length})
       </Typography>
       <Typography variant="body2" color="textSecondary">
-        Every mains unit, display, adapter, cable run, lamp, wireless unit and transformer nearby. “Off” means unplugged
-        from this mains: what cannot be done without may run from a battery or a generator meanwhile, or stays on.
+        Every mains unit, display, adapter, cable run, lamp, wireless unit and transformer nearby. Off = unplugged. Keep
+        on: pumps, refrigeration, safety and medical equipment. Before a desk or supply comes back: monitors down, its
+        48 V off, ribbons out.
       </Typography>
       <Box
         component="ul"
@@ -99,11 +100,11 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
               </Typography>
             </Box>
             <Typography variant="caption" component="label">
-              stays on
+              Never switch off
               <Checkbox
                 size="small"
                 checked={suspect.fixed ?? false}
-                slotProps={{ input: { 'aria-label': `${suspect.name} stays on` } }}
+                slotProps={{ input: { 'aria-label': `Never switch off ${suspect.name}` } }}
                 onChange={(event) => setSuspects(suspects.map((each) => fixedAs(each, suspect, event.target.checked)))}
               />
             </Typography>

@@ -120,20 +120,22 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
 function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
   const { state, steps } = session;
   const on = rig.groups.filter(({ key }) => live(state, key));
-  const monitors = { down: 'down', open: 'open', unknown: 'not known' }[state.monitors];
+  const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
+  const monitors = { down: 'down', open: 'up', unknown: 'not known' }[state.monitors];
   return (
     <ul>
       <li>
         {on.length === 0
-          ? 'Every feed is off.'
+          ? 'Every inlet feed is off.'
           : on
               .map(
                 ({ key, name }) =>
-                  `${name}: ${state.feeds[key].feed === 'unknown' ? 'not known, counts as on' : feedLabel(state.feeds[key].feed as never)}`,
+                  `${name}: ${state.feeds[key].feed === 'unknown' ? 'not known, treat as live' : feedLabel(state.feeds[key].feed as never)}`,
               )
               .join('; ')}
       </li>
-      <li>Loudspeakers and headphones: {monitors}.</li>
+      {supplied.length > 0 && <li>Supplies still on, or not known: {supplied.map(({ name }) => name).join(', ')}.</li>}
+      <li>Speakers and headphones: {monitors}.</li>
       <li>
         {steps.length ? `A sheet is not finished: ${steps.length} steps are left.` : 'No sheet is left unfinished.'}
       </li>

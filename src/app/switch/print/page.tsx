@@ -23,10 +23,10 @@ export default async function PrintPage({ searchParams }: { searchParams: Promis
   return (
     <Paper
       title={`${session.aim ? KINDS[session.aim.kind] : 'No sheet yet'}: ${saved.document.name}`}
-      note={`Computed from revision ${revision}. ${session.done.length} steps done, ${session.steps.length} left. Monitors and headphones stay down until the last step.`}
+      note={`Computed from revision ${revision}. ${session.done.length} steps done, ${session.steps.length} left.${session.steps.length ? ' Monitors and headphones stay down until the last step.' : ''}`}
       back={{ href: `/switch?rig=${id}`, label: 'Back to the sheet' }}
     >
-      {session.steps.length === 0 && <p>No step is left.</p>}
+      {session.steps.length === 0 && <p>No run sheet is open. Start one in Switch.</p>}
       {byPlace(session.steps).map(({ place, steps, first }, n) => (
         <section key={n}>
           <h2>{place}</h2>

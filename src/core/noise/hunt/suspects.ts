@@ -17,6 +17,14 @@ export const MOST_SUSPECTS = 24;
 export const UNIT_KIND_NAMES = Object.keys(UNIT_KINDS) as UnitKind[];
 
 /**
+ * What is not switched off for a noise: motors are pumps and refrigeration, and a valve microphone's supply is not
+ * cycled within seconds. Whoever hunts may decide otherwise.
+ */
+const staysOn = ({ lines }: RigDocument, kind: UnitKind): boolean =>
+  kind === 'motor' ||
+  (kind === 'supply' && lines.some(({ source }) => 'kind' in source && source.kind === 'valve-own-supply'));
+
+/**
  * What a rig itself knows of: the units it states, mains devices that are none of them, and supplies.
  * @param line the one that is listened to: its device comes first
  */
@@ -24,7 +32,13 @@ export function suspectsOf(document: RigDocument, line: string): Suspect[] {
   const { units = [], devices, lines, directCurrent } = document;
   const inlet = lines.find(({ id }) => id === line)?.inlet;
   const own = inlet && 'device' in inlet ? inlet.device : undefined;
-  const stated = units.map(({ id, name, kind, outlet }): Suspect => ({ id, name, kind, ...(outlet && { outlet }) }));
+  const stated = units.map(({ id, name, kind, outlet }): Suspect => ({
+    id,
+    name,
+    kind,
+    ...(outlet && { outlet }),
+    ...(staysOn(document, kind) && { fixed: true }),
+  }));
   const known = new Set(units.map(({ device }) => device));
   const others = devices
     .filter(({ id, batteries }) => !batteries && !known.has(id))

@@ -26,6 +26,10 @@ export interface LadderRung {
   takes: string;
 }
 
+/** What a feed that is switched does to ears, and what a live inlet does to a plug. */
+const THUMP =
+  'Switching a feed makes a loud thump: monitors and headphones down first. Nothing is plugged or unplugged while a feed is on.';
+
 const asUsed = (what: string): LadderRung => ({
   rung: 'as-used',
   do: `Leave ${what} where it works, at the gain it works with, everybody quiet, gates and noise suppression off.`,
@@ -33,19 +37,20 @@ const asUsed = (what: string): LadderRung => ({
 });
 const outputDown: LadderRung = {
   rung: 'output-down',
-  do: 'Turn the output or fader of the preamplifier all the way down; leave the recorder as it is. Leave out where preamplifier and recorder are one.',
+  do: 'Output or fader of the preamp to zero; leave the recorder as it is. Skip if the recorder is the preamp.',
   optional: true,
   takes: 'preamplifier',
 };
 const shorted: LadderRung = {
   rung: 'inlet-shorted',
-  do: 'Unplug the preamplifier and short the recording inlet, or plug in nothing.',
+  do: 'Monitors down, feed off, wait 60 s. Unplug the preamp and fit a shorting plug, or leave the inlet open.',
+  caution: THUMP,
   optional: true,
   takes: 'output of the preamplifier',
 };
 const gainDown = (takes: string): LadderRung => ({
   rung: 'gain-down',
-  do: 'Turn the gain all the way down; write down what it reads.',
+  do: 'Gain to minimum; note the number on the knob or screen.',
   takes,
 });
 const wrapped: LadderRung = {
@@ -61,8 +66,8 @@ export const LADDERS: Record<LadderKind, readonly LadderRung[]> = {
     wrapped,
     {
       rung: 'feed-off',
-      do: 'Monitors down, then the feed off; wait until it has run empty. Leave the gain.',
-      caution: 'Switching the feed makes a loud noise: monitors and headphones down first.',
+      do: 'Monitors down, feed off, wait 60 s. Don’t touch the gain.',
+      caution: THUMP,
       takes: 'microphone',
     },
     outputDown,
@@ -78,8 +83,8 @@ export const LADDERS: Record<LadderKind, readonly LadderRung[]> = {
     },
     {
       rung: 'feed-off',
-      do: 'Active box only: monitors down, then its feed or battery off.',
-      caution: 'Switching the feed makes a loud noise: monitors and headphones down first.',
+      do: 'Active direct box: monitors down, then feed or battery off.',
+      caution: THUMP,
       optional: true,
       takes: 'direct box',
     },
