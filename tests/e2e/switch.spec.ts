@@ -87,6 +87,7 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   await expect(title(page)).toHaveText('Check Hold desk, bank A is off. If it is on, turn it off.');
   await page.getByRole('button', { name: 'Can’t do this' }).click();
   const why = page.getByRole('dialog', { name: 'Why can’t you do this?' });
+  await expect(why).toContainText(/Without it \d+ steps? (is|are) left of \d+/);
   await why.getByRole('textbox', { name: 'Another reason' }).fill('the button is taped over');
   await page.keyboard.press('Enter');
   const left = page.getByRole('region', { name: 'Left out' });

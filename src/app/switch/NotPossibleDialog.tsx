@@ -38,7 +38,7 @@ export function NotPossibleDialog({ title, drops, onWhy, onClose }: Props) {
       <DialogTitle id="not-possible-title">Why can’t you do this?</DialogTitle>
       <DialogContent>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-          {title}. {drops}
+          {title.replace(/\.$/, '')}. {drops}
         </Typography>
         <Stack spacing={1} component="form" onSubmit={submit}>
           {REASONS.map((why) => (

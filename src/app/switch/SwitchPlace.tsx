@@ -15,7 +15,15 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import { schoolsOf } from '@/core/rig';
-import { dangers, stepWords, type Aim, type Found, type Session } from '@/core/switching/sheet';
+import {
+  dangers,
+  reported,
+  stepWords,
+  type Aim,
+  type Found,
+  type Session,
+  type SheetRig,
+} from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { BarHeading } from '@/ui/shell/barParts';
@@ -24,6 +32,7 @@ import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { useStored } from '@/ui/shell/useStored';
 import { AimView } from './AimView';
 import { BackDialog } from './BackDialog';
+import { ChangedNotice } from './ChangedNotice';
 import { allowChime } from './chime';
 import { FinishedView } from './FinishedView';
 import { FoundDialog } from './FoundDialog';
@@ -154,31 +163,14 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
           ) : (
             changed &&
             following && (
-              <Alert
-                severity="info"
-                sx={{ borderRadius: 0 }}
-                action={
-                  failed ? (
-                    <Button color="inherit" onClick={again}>
-                      Try again
-                    </Button>
-                  ) : untold.length ? (
-                    <Button color="inherit" onClick={() => setAsked('differs')}>
-                      See what differs
-                    </Button>
-                  ) : (
-                    <Button color="inherit" disabled={busy || !nothingDiffers} onClick={() => void settle([])}>
-                      Go on with the rig as it is now
-                    </Button>
-                  )
-                }
-              >
-                {failed
-                  ? `The rig has changed on paper; what differs from the room is not known: ${failed}`
-                  : untold.length
-                    ? `The rig has changed on paper while plugged: ${untold.map(({ name }) => name).join(', ')}.`
-                    : 'The rig has changed on paper; nothing that is plugged differs.'}
-              </Alert>
+              <ChangedNotice
+                differing={differences && untold}
+                failed={failed}
+                busy={busy}
+                onAgain={again}
+                onLook={() => setAsked('differs')}
+                onGoOn={() => void settle([])}
+              />
             )
           )
         }
@@ -326,7 +318,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
       {refusing && session.steps[0] && (
         <NotPossibleDialog
           title={stepWords(live.rig, session.state, session.steps[0]).title}
-          drops="The sheet goes on without it and is recalculated; it stays in the list of what was left out."
+          drops={dropsText(live.rig, session, now)}
           onWhy={(why) => {
             setRefusing(false);
             void tell({ report: 'not possible', why });
@@ -348,6 +340,15 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
       )}
     </>
   );
+}
+
+/** What a sheet is without its next step: how many steps are left, and whom it leaves as they are. */
+function dropsText(rig: SheetRig, session: Session, now: number): string {
+  const without = reported(rig, session, { report: 'not possible' }, Math.max(now, session.state.now));
+  const left = rig.lines.filter(({ id }) => without.aim?.left.includes(id) && !session.aim?.left.includes(id));
+  const names = left.length > 3 ? `${left.length} lines` : left.map(({ name }) => `“${name}”`).join(', ');
+  const steps = without.steps.length;
+  return `Without it ${steps} ${steps === 1 ? 'step is' : 'steps are'} left of ${session.steps.length}${names ? `; ${names} ${left.length === 1 ? 'stays' : 'stay'} as ${left.length === 1 ? 'it is' : 'they are'}` : ''}. You can try it again later.`;
 }
 
 /** What becomes of a switch that would harm a line. */
