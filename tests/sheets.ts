@@ -48,7 +48,7 @@ export const line = (id: string, groups: string[], more: Partial<SheetLine> = {}
   ...more,
 });
 
-const devices: SheetDevice[] = [{ id: 'desk', name: 'desk', place: 'desk end', cells: false }];
+const devices: SheetDevice[] = [{ id: 'desk', name: 'desk', place: 'desk end', power: 'mains' }];
 /** Lines on switches of one desk. */
 export const rigWith = (lines: SheetLine[], groups: SheetGroup[]): SheetRig => ({ lines, groups, devices });
 

@@ -50,7 +50,11 @@ test('a sheet that nobody started is at version 0, with nothing known; a rig tha
 test('a sheet goes on where it was when the database is opened again, clock and all', () => {
   tell({ report: 'start', from: 'packed' });
   let sheet = begin();
-  for (let at = AT; sheet.session.steps[0].action.do !== 'wait'; at += 1000) sheet = tell({ report: 'done' }, at);
+  // Until a feed has settled, with everything plugged.
+  for (let at = AT; sheet.session.steps[1].action.do !== 'open'; at += 1000) {
+    at = Math.max(at, (sheet.session.until ?? 0) * 1000);
+    sheet = tell({ report: 'done' }, at);
+  }
   store.close();
   store = openStore(join(folder, 'sheet.sqlite'));
   const again = loadSwitching(store, 'rig')!;
@@ -85,7 +89,11 @@ test('every report is in the log with its time and who, beside the saves of the 
     ['sheet', 'Ida'],
     ['step', 'Ida'],
   ]);
-  expect(log[2]).toMatchObject({ at: new Date(AT + 2000).toISOString(), lines: ['pair-a-left'], fed: {} });
+  expect(log[2]).toMatchObject({
+    at: new Date(AT + 2000).toISOString(),
+    text: 'Check monitors are down. If not, turn them down.',
+    fed: {},
+  });
   expect(loadLog(store, 'rig').some(({ text }) => text === 'Saved as revision 1')).toBe(true);
 });
 
@@ -98,4 +106,17 @@ test('a sheet that is begun takes the rig as it was last saved', () => {
   const adopted = tell({ report: 'adopt', seen: [], asOnPaper: [] });
   expect(adopted.revision).toBe(3);
   expect(adopted.session.aim?.plugged).toEqual(['pair-a-right']);
+});
+
+test('what is done at one place is taken whatever has been done elsewhere meanwhile; twice it is refused', () => {
+  tell({ report: 'start', from: 'packed' });
+  const { version, session } = begin();
+  const stage = session.steps.find(({ place }) => place === 'Hold, stage end')!;
+  tell({ report: 'done' }, AT, version);
+  const at = { place: stage.place!, actions: [stage.action] };
+  const next = tell({ report: 'done', at }, AT + 1000, version);
+  expect(next.version).toBe(version + 2);
+  expect(next.session.done.at(-1)).toMatchObject({ place: stage.place, action: stage.action });
+  expect(() => tell({ report: 'done', at }, AT + 2000, version)).toThrow('Something else is next at Hold, stage end');
+  expect(loadLog(store, 'rig').at(-1)).toMatchObject({ place: stage.place, lines: ['pair-a-left'] });
 });

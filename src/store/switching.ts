@@ -101,6 +101,10 @@ const readSheet = (sheet: SheetRig): SheetRig => ({
     way: line.way ?? '',
     parts: line.parts ?? [line.source, line.inlet],
   })),
+  devices: sheet.devices.map((device: Partial<SheetRig['devices'][number]> & SheetRig['devices'][number]) => ({
+    ...device,
+    power: device.power ?? ('cells' in device && device.cells ? 'cells' : 'mains'),
+  })),
 });
 
 /** What differs between the rig on paper and the rig in the room, where the paper has changed since; takes seconds the first time. */
@@ -147,10 +151,11 @@ export function tellSwitching(
     .transaction((): Switching | undefined => {
       const current = loadSwitching(store, id);
       if (!current) return undefined;
-      if (current.version !== version) throw new StaleSheet(current);
+      // What is done at one place is held against what is next there: others may have gone on elsewhere meanwhile.
+      if (current.version !== version && !('at' in report && report.at)) throw new StaleSheet(current);
       const { rig, before, after } = carriedOut(fresh?.rig, current, report, moment);
       const revision = fresh?.revision ?? current.revision;
-      const next: Switching = { version: version + 1, revision, rig, session: after };
+      const next: Switching = { version: current.version + 1, revision, rig, session: after };
       store
         .prepare(
           `INSERT INTO switching (rig_id, version, revision, sheet, session, saved_at) VALUES (@id, @version, @revision, @sheet, @session, @savedAt)

@@ -12,16 +12,16 @@ import { useMemo, useState } from 'react';
 import type { RigDocument } from '@/core/rig';
 import {
   aimFor,
-  preview,
   sheetKey,
-  trips,
   type Aim,
   type Session,
   type SheetKind,
+  type SheetOrder,
   type SheetRig,
   type Way,
 } from '@/core/switching/sheet';
 import { clockText } from './durations';
+import { OrderChoice, ordered } from './OrderChoice';
 import { WaysView } from './WaysView';
 
 interface Props {
@@ -57,10 +57,14 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
   const all = written.map(({ id }) => id);
   const lines = chosen[kind] ?? (kind === 'change-over' ? [] : all);
   const choose = (list: readonly string[]) => setChosen({ ...chosen, [kind]: list });
-  const aim = aimFor(kind, rig, state, feedsOf(document), lines);
-  const made = preview(rig, state, aim);
-  const walks = trips(made.steps);
-  const waits = made.steps.reduce((sum, { action }) => sum + (action.do === 'wait' ? action.seconds : 0), 0);
+  const [swapped, setSwapped] = useState<Swapped>('both');
+  const [order, setOrder] = useState<SheetOrder>();
+  const base = aimFor(kind, rig, state, feedsOf(document), lines, swapped === 'both' ? undefined : swapped);
+  const orders = (['walks', 'time'] as const).map((each) => ordered(rig, state, { ...base, order: each }));
+  const quickest = orders.reduce((best, each) => (each.seconds < best.seconds ? each : best));
+  const picked = orders.find((each) => each.order === order) ?? quickest;
+  const { aim, made, walks, waits } = picked;
+  const choice = orders[0].walks !== orders[1].walks || orders[0].waits !== orders[1].waits;
   const nameOf = (id: string) => rig.lines.find((line) => line.id === id)?.name ?? id;
   const nothing = lines.length === 0 && kind !== 'set-up';
   const single = kind === 'change-over' && lines.length === 1;
@@ -96,7 +100,9 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
           {!nothing && made.steps.length > 0 && (
             <Typography variant="caption" color="textSecondary" component="p">
               {made.fewest
-                ? 'Fewest walks possible. Everything is off before a plug moves; everything is plugged before a feed comes on.'
+                ? picked.order === 'time'
+                  ? 'Fewest walks possible with everything off before a plug moves, and everything plugged before a feed comes on.'
+                  : 'Fewest walks possible: devices with no line in common don’t wait for each other.'
                 : 'A good order; there were too many to try them all.'}
             </Typography>
           )}
@@ -119,6 +125,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         )}
       </Box>
 
+      {!nothing && choice && <OrderChoice orders={orders} picked={picked.order} onPick={setOrder} />}
       {made.refused.map(({ why }) => (
         <Alert key={why} severity="error" sx={{ mt: 1 }}>
           {why} It stays off. Untick them below, or plan the patch again.
@@ -141,6 +148,20 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         />
       )}
 
+      {kind === 'change-over' && (
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={swapped}
+          onChange={(_, to: Swapped | null) => to && setSwapped(to)}
+          aria-label="What is swapped"
+          sx={{ mt: 2, flexWrap: 'wrap' }}
+        >
+          <ToggleButton value="both">Cable too: both ends</ToggleButton>
+          <ToggleButton value="stage">Only the source: its end</ToggleButton>
+          <ToggleButton value="desk">Only the inlet end</ToggleButton>
+        </ToggleButtonGroup>
+      )}
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 2 }}>
         <Typography variant="h2">{KINDS.find((each) => each.kind === kind)!.what}</Typography>
         <Button onClick={() => choose(all)}>All</Button>
@@ -189,6 +210,8 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
     </Box>
   );
 }
+
+type Swapped = 'both' | 'stage' | 'desk';
 
 /** What the rig has its switches set to, by key. */
 const feedsOf = ({ devices }: RigDocument) =>

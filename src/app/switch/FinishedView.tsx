@@ -28,7 +28,7 @@ const DONE = {
 /** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
 export function FinishedView({ rig, session, schools, now, wall, onNew }: Props) {
   const { state, aim } = session;
-  const on = rig.groups.filter(({ key }) => live(state, key));
+  const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));
   const { left = [], stuck = [] } = aim ?? {};
   const whole = left.length === 0 && stuck.length === 0 && session.refused.length === 0;

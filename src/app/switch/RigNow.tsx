@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import { feedLabel } from '@/core/standards/feeds';
 import {
-  live,
+  feeding,
   residual,
   type Found,
   type Known,
@@ -56,14 +56,14 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
               ...(['off', ...group.offers] as const).map((feed): [string, string] => [feed, feedLabel(feed)]),
               ['unknown', 'not known'],
             ]}
-            strong={live(state, group.key)}
+            strong={feeding(state, group)}
             onChoose={(is) => onFound({ feed: group.key, is: is as Known<(typeof group.offers)[number]> })}
           />
         </Row>
       ))}
       <Heading>Power</Heading>
-      {rig.devices.map(({ id, name, cells }) => (
-        <Row key={id} name={name} detail={cells ? 'on batteries' : undefined}>
+      {rig.devices.map(({ id, name, power }) => (
+        <Row key={id} name={name} detail={RUNS_ON[power]}>
           <YesNo
             label={`Power of ${name}`}
             value={state.mains[id]}
@@ -123,22 +123,24 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
   );
 }
 
+const RUNS_ON = { mains: undefined, cells: 'on batteries', both: 'on mains and batteries' } as const;
+
 /** Since when a switch is as it is, and what is left on its lines. */
 function sinceText(state: SheetState, group: SheetGroup): string {
   const { feed, since } = state.feeds[group.key];
-  if (feed === 'unknown') return 'treat as live';
+  if (feed === 'unknown') return feeding(state, group) ? 'treat as live' : 'not known until it has power';
   if (since === 'unknown') return feed === 'off' ? 'treat as charged' : 'on';
   const passed = state.now - since;
-  if (live(state, group.key)) {
+  if (feeding(state, group)) {
     const settling = group.settle.seconds - passed;
-    const power = state.mains[group.device] === false ? ', returns when power does' : '';
-    return `on ${agoText(passed)}${settling > 0 ? `, ${clockText(settling)} to settle` : ''}${power}`;
+    return `on ${agoText(passed)}${settling > 0 ? `, ${clockText(settling)} to settle` : ''}`;
   }
+  const back = feed === 'off' ? '' : ', comes back on with the power';
   const left = residual(state, group);
   const wait = group.decay.seconds - passed;
   return wait > 0
-    ? `off ${agoText(passed)}, ${typeof left === 'number' ? `${quantity(left, 'V')} left` : 'charged'}, wait ${clockText(wait)}`
-    : 'discharged';
+    ? `off ${agoText(passed)}, ${typeof left === 'number' ? `${quantity(left, 'V')} left` : 'charged'}, wait ${clockText(wait)}${back}`
+    : `discharged${back}`;
 }
 
 const Heading = ({ children }: { children: ReactNode }) => (

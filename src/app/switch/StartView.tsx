@@ -35,7 +35,7 @@ export function StartView({ any, busy, onTell, onCancel }: Props) {
           [
             'packed',
             'Everything is packed and off',
-            'Only if you are sure: nothing plugged, every switch off, every fader and monitor down.',
+            'Only if you are sure: nothing plugged, nothing has power. Monitors, mutes and switches that come back with the power are looked at before the first plug.',
           ],
           [
             'unknown',

@@ -1,6 +1,7 @@
 'use client';
 
 import DirectionsWalkIcon from '@mui/icons-material/DirectionsWalk';
+import HourglassEmptyIcon from '@mui/icons-material/HourglassEmpty';
 import PlaceOutlinedIcon from '@mui/icons-material/PlaceOutlined';
 import VisibilityOutlinedIcon from '@mui/icons-material/VisibilityOutlined';
 import WarningAmberIcon from '@mui/icons-material/WarningAmber';
@@ -10,35 +11,42 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSwipeable } from 'react-swipeable';
-import { stepWords, type Action, type Session, type SheetRig } from '@/core/switching/sheet';
+import { stepWords, type Action, type Found, type Session, type SheetRig } from '@/core/switching/sheet';
+import type { NextStep } from './useNextStep';
 import { WaitClock } from './WaitClock';
 
 interface Props {
   rig: SheetRig;
   session: Session;
-  now: number;
+  next: NextStep;
+  /** The place where one stands; empty for somebody who goes everywhere. */
+  here: string;
   sound: boolean;
   busy: boolean;
   onDone: (count?: number) => void;
   onNotPossible: () => void;
-  onFound: () => void;
+  onFound: (what?: Found) => void;
 }
 
 /** The step that is next, large enough to be read at arm's length. */
-export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible, onFound }: Props) {
-  const [step] = session.steps;
+export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotPossible, onFound }: Props) {
+  const { step, left, reasons, behind } = next;
+  const { action } = step;
   const words = stepWords(rig, session.state, step);
-  const waiting = step.action.do === 'wait';
-  const left = waiting ? (session.until ?? now) - now : 0;
-  const ready = !busy && left <= 0;
-  const before = session.done.findLast(({ place }) => place !== undefined)?.place;
+  const pause = action.do === 'wait';
+  const waiting = pause || left > 0;
+  const ready = !busy && left <= 0 && !behind;
+  const before = here || session.done.findLast(({ place }) => place !== undefined)?.place;
   // Inlets are unmuted one at a time, by ear.
-  const alike = waiting || step.action.do === 'open' ? 1 : alikeHere(session);
+  const alike = waiting || behind || action.do === 'open' ? 1 : next.alike;
   const number = session.done.length + 1;
+  // What came up off with the power had nothing on it before: no wait follows.
+  const cameUp =
+    action.do === 'feed' && action.to === 'off' && session.state.feeds[action.group].darkSince !== undefined;
   const done = () => ready && onDone();
-  useHotkeys('space, enter', done, { preventDefault: true }, [ready, onDone]);
-  useHotkeys('n', onNotPossible, [onNotPossible]);
-  useHotkeys('f', onFound, [onFound]);
+  useHotkeys('space, enter', done, { preventDefault: true, ignoreEventWhen: onControl }, [ready, onDone]);
+  useHotkeys('n', onNotPossible, { ignoreEventWhen: inDialog }, [onNotPossible]);
+  useHotkeys('f', () => onFound(), { ignoreEventWhen: inDialog }, [onFound]);
   const swipe = useSwipeable({ onSwipedLeft: done, delta: 70, preventScrollOnSwipe: true });
   const walk = step.place !== undefined && before !== undefined && before !== step.place;
   return (
@@ -69,13 +77,11 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
           {words.detail}
         </Typography>
       )}
-      {waiting && (
-        <WaitClock
-          left={left}
-          whole={step.action.do === 'wait' ? step.action.seconds : 0}
-          reasons={step.reasons ?? []}
-          sound={sound}
-        />
+      {waiting && <WaitClock left={left} whole={pause ? action.seconds : 0} reasons={reasons ?? []} sound={sound} />}
+      {behind && (
+        <Remark icon={<HourglassEmptyIcon fontSize="small" />} label={`First, at ${behind.place}`}>
+          {stepWords(rig, session.state, behind).title}
+        </Remark>
       )}
       {words.look && (
         <Remark icon={<VisibilityOutlinedIcon fontSize="small" />} label="Look">
@@ -94,9 +100,19 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
           onClick={done}
           sx={{ flex: '1 1 260px', minHeight: { xs: 72, md: 60 }, fontSize: '1.25rem' }}
         >
-          {waiting ? (left > 0 ? 'Waiting' : 'Continue') : 'Done'}
+          {left > 0 || behind ? 'Waiting' : pause ? 'Continue' : 'Done'}
           <Key>Space</Key>
         </Button>
+        {cameUp && (
+          <Button
+            variant="outlined"
+            disabled={!ready}
+            onClick={() => onFound({ feed: action.group, is: 'off' })}
+            sx={{ flex: '1 1 200px', minHeight: { xs: 72, md: 60 }, fontSize: '1.1rem' }}
+          >
+            It came up off: no wait
+          </Button>
+        )}
         {alike > 1 && (
           <Button
             variant="outlined"
@@ -104,12 +120,12 @@ export function StepCard({ rig, session, now, sound, busy, onDone, onNotPossible
             onClick={() => onDone(alike)}
             sx={{ minHeight: { xs: 48, md: 60 } }}
           >
-            Mark all {alike} {KINDS[step.action.do] ?? 'such steps'} here done
+            Mark all {alike} {KINDS[action.do] ?? 'such steps'} here done
           </Button>
         )}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
-        <Button onClick={onFound} sx={{ minHeight: 44 }}>
+        <Button onClick={() => onFound()} sx={{ minHeight: 44 }}>
           It was different
           <Key>F</Key>
         </Button>
@@ -137,12 +153,12 @@ const KINDS: Partial<Record<Action['do'], string>> = {
   supply: 'supplies',
 };
 
-/** How many of the next steps do the same at the same place. */
-function alikeHere({ steps }: Session): number {
-  const [first] = steps;
-  const other = steps.findIndex(({ action, place }) => action.do !== first.action.do || place !== first.place);
-  return other < 0 ? steps.length : other;
-}
+const within = (event: KeyboardEvent, what: string): boolean =>
+  event.target instanceof Element && event.target.closest(what) !== null;
+const inDialog = (event: KeyboardEvent): boolean => within(event, '[role="dialog"]');
+/** Whether a key is meant for a control that has the focus, and not for the step. */
+const onControl = (event: KeyboardEvent): boolean =>
+  within(event, 'button, a, input, [role="dialog"], [role="tab"], [role="menu"]');
 
 function Remark({
   icon,

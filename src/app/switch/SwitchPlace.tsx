@@ -1,18 +1,11 @@
 'use client';
 
-import NotificationsNoneIcon from '@mui/icons-material/NotificationsNone';
-import NotificationsOffOutlinedIcon from '@mui/icons-material/NotificationsOffOutlined';
-import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
-import InputBase from '@mui/material/InputBase';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import NextLink from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import { schoolsOf } from '@/core/rig';
 import {
@@ -20,15 +13,14 @@ import {
   reported,
   stepWords,
   type Aim,
+  type AtPlace,
   type Found,
   type Session,
   type SheetRig,
 } from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
-import { BarHeading } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
-import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { useStored } from '@/ui/shell/useStored';
 import { AimView } from './AimView';
 import { BackDialog } from './BackDialog';
@@ -41,31 +33,42 @@ import { MomentPanel } from './MomentPanel';
 import { NotPossibleDialog } from './NotPossibleDialog';
 import { RigNow } from './RigNow';
 import { StartView } from './StartView';
+import { DoneHere, StationStrip } from './StationStrip';
 import { StepCard } from './StepCard';
+import { SwitchBar, useTone } from './SwitchBar';
 import { StepList } from './StepList';
 import { DifferencesView } from './DifferencesView';
 import { useBeside } from './useBeside';
 import { useDifferences } from './useDifferences';
+import { nextStep, useStations } from './useNextStep';
 import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
-
-const LINKS = {
-  joining: 'connecting …',
-  'in step': 'connected',
-  lost: 'connection lost: steps are not recorded, clocks keep running',
-} as const;
 
 type Showing = 'sheet' | 'aim' | 'start' | 'differs';
 
 /** The Switch place: one step at a time, for set-up, change-over and strike. */
 export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveSheet }) {
   const [who, setWho] = useStored('inlet-check-who', '');
-  const [sound, setSound] = useStored('inlet-check-sound', 'on');
+  const [sound] = useTone();
+  // Everybody stands somewhere: two tabs of one browser may be two people.
+  const [here, setHere] = useState('');
   const rig = useRig(saved);
   const { document } = rig;
   const switching = useSwitching(saved.id, sheet, who);
   const { live, offset, wall, link, problem, busy, tell, dismiss } = switching;
   const { session } = live;
   const now = useServerClock(offset);
+  const stations = useStations(live.rig, session, now);
+  const standing = stations.find(({ place }) => place === here);
+  const next = here && !standing ? undefined : nextStep(session, now || live.now, standing);
+  /** What is next where one stands, as it is shown. */
+  const at = (count: number): AtPlace | undefined =>
+    standing && {
+      place: standing.place,
+      actions: session.steps
+        .filter(({ place }) => place === standing.place)
+        .slice(0, count)
+        .map(({ action }) => action),
+    };
   const [asked, setAsked] = useState<Showing>();
   const [panel, setPanel] = useState<'now' | 'why'>('now');
   const [open, setOpen] = useState(false);
@@ -112,47 +115,15 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
     setFinding(false);
     void tell({ report: 'found', what });
   };
+  const finish = (count = 1) =>
+    void tell(standing ? { report: 'done', at: at(count)! } : { report: 'done', ...(count > 1 && { count }) });
   const disputed = rig.saving.state === 'stale' || rig.saving.state === 'newer' ? rig.saving : undefined;
   return (
     <>
       <PlaceFrame
         here="/switch"
         rig={saved.id}
-        bar={
-          <>
-            <BarHeading rig={document.name} />
-            <Typography variant="caption" role="status" color={link === 'lost' ? 'error' : 'textSecondary'}>
-              {LINKS[link]}
-            </Typography>
-            <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5 }}>
-              <InputBase
-                value={who}
-                onChange={(event) => setWho(event.target.value.slice(0, 60))}
-                placeholder="Your name"
-                inputProps={{ 'aria-label': 'Your name, for the log' }}
-                sx={{ width: 110, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
-              />
-              <Tooltip title={sound === 'on' ? 'A tone tells when a wait is over' : 'No tone'}>
-                <IconButton
-                  aria-label={sound === 'on' ? 'Turn the tone off' : 'Turn the tone on'}
-                  onClick={() => setSound(sound === 'on' ? 'off' : 'on')}
-                >
-                  {sound === 'on' ? (
-                    <NotificationsNoneIcon fontSize="small" />
-                  ) : (
-                    <NotificationsOffOutlinedIcon fontSize="small" />
-                  )}
-                </IconButton>
-              </Tooltip>
-              <Tooltip title="The sheet on paper">
-                <IconButton component={NextLink} href={`/switch/print?rig=${saved.id}`} aria-label="The sheet on paper">
-                  <PrintOutlinedIcon fontSize="small" />
-                </IconButton>
-              </Tooltip>
-              <SchemeButton />
-            </Box>
-          </>
-        }
+        bar={<SwitchBar rig={saved.id} name={document.name} link={link} who={who} onWho={setWho} />}
         notice={
           disputed ? (
             <StaleNotice saving={disputed} base={rig.base} mine={document} both={rig.both} onSettle={rig.settle} />
@@ -263,26 +234,40 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                     .join(', ')}
                 </Typography>
               )}
-              {following ? (
+              {following && (
+                <StationStrip
+                  rig={live.rig}
+                  state={session.state}
+                  now={now || live.now}
+                  stations={stations}
+                  here={here}
+                  onHere={setHere}
+                />
+              )}
+              {following && !next && <DoneHere here={here} stations={stations} onElsewhere={setHere} />}
+              {next ? (
                 <StepCard
                   rig={live.rig}
                   session={session}
-                  now={now || live.now}
+                  next={next}
+                  here={here}
                   sound={sound === 'on'}
                   busy={busy}
-                  onDone={(count) => void tell({ report: 'done', ...(count && { count }) })}
+                  onDone={finish}
                   onNotPossible={() => setRefusing(true)}
-                  onFound={() => setFinding(true)}
+                  onFound={(what) => (what ? found(what) : setFinding(true))}
                 />
               ) : (
-                <FinishedView
-                  rig={live.rig}
-                  session={session}
-                  schools={schoolsOf(document)}
-                  now={now}
-                  wall={wall}
-                  onNew={() => setAsked('aim')}
-                />
+                !following && (
+                  <FinishedView
+                    rig={live.rig}
+                    session={session}
+                    schools={schoolsOf(document)}
+                    now={now}
+                    wall={wall}
+                    onNew={() => setAsked('aim')}
+                  />
+                )
               )}
               <LeftOutList
                 rig={live.rig}
@@ -301,11 +286,11 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
           )}
         </Box>
       </PlaceFrame>
-      {finding && session.steps[0] && (
+      {finding && next && (
         <FoundDialog
           rig={live.rig}
           state={session.state}
-          step={session.steps[0]}
+          step={next.step}
           onFound={found}
           onOther={() => {
             setFinding(false);
@@ -315,13 +300,13 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
           onClose={() => setFinding(false)}
         />
       )}
-      {refusing && session.steps[0] && (
+      {refusing && next && (
         <NotPossibleDialog
-          title={stepWords(live.rig, session.state, session.steps[0]).title}
-          drops={dropsText(live.rig, session, now)}
+          title={stepWords(live.rig, session.state, next.step).title}
+          drops={dropsText(live.rig, session, now, at(1))}
           onWhy={(why) => {
             setRefusing(false);
-            void tell({ report: 'not possible', why });
+            void tell({ report: 'not possible', why, ...(standing && { at: at(1) }) });
           }}
           onClose={() => setRefusing(false)}
         />
@@ -343,8 +328,13 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
 }
 
 /** What a sheet is without its next step: how many steps are left, and whom it leaves as they are. */
-function dropsText(rig: SheetRig, session: Session, now: number): string {
-  const without = reported(rig, session, { report: 'not possible' }, Math.max(now, session.state.now));
+function dropsText(rig: SheetRig, session: Session, now: number, at?: AtPlace): string {
+  const without = reported(
+    rig,
+    session,
+    { report: 'not possible', ...(at && { at }) },
+    Math.max(now, session.state.now),
+  );
   const left = rig.lines.filter(({ id }) => without.aim?.left.includes(id) && !session.aim?.left.includes(id));
   const names = left.length > 3 ? `${left.length} lines` : left.map(({ name }) => `“${name}”`).join(', ');
   const steps = without.steps.length;

@@ -119,7 +119,7 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
 
 function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
   const { state, steps } = session;
-  const on = rig.groups.filter(({ key }) => live(state, key));
+  const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
   const monitors = { down: 'down', open: 'up', unknown: 'not known' }[state.monitors];
   return (

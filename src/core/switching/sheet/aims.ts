@@ -6,6 +6,7 @@ import type { SheetState } from './state';
 /**
  * What is wanted when somebody sets lines up, changes them over or strikes them; everything else stays as it is.
  * @param feeds what the rig has its switches set to, by key
+ * @param at the end at which lines are exchanged in a change-over: a microphone at its source; both where none is named
  */
 export function aimFor(
   kind: SheetKind,
@@ -13,6 +14,7 @@ export function aimFor(
   state: SheetState,
   feeds: Readonly<Record<string, FeedName>>,
   lines: readonly string[],
+  at?: 'stage' | 'desk',
 ): Aim {
   const picked = new Set(lines);
   const isIn = ({ id }: SheetLine) => state.ends[id].stage !== false || state.ends[id].desk !== false;
@@ -32,12 +34,14 @@ export function aimFor(
     return present === 'unknown' || (kind === 'set-up' && touched.has(key)) ? (feeds[key] ?? 'off') : present;
   };
   const isOpen = ({ id }: SheetLine) => state.muted[id] === false;
+  const exchanged = kind === 'change-over' ? rig.lines.filter((line) => picked.has(line.id) && isIn(line)) : [];
   const devices = new Set(plugged.map(({ device }) => device));
   return {
     kind,
     plugged: plugged.map(({ id }) => id),
-    exchanged:
-      kind === 'change-over' ? rig.lines.filter((line) => picked.has(line.id) && isIn(line)).map(({ id }) => id) : [],
+    exchanged: exchanged.map(({ id }) => id),
+    // What is not in at both ends anyway is plugged as a whole.
+    ...(at && { exchangedAt: Object.fromEntries(exchanged.filter(isThrough).map(({ id }) => [id, at])) }),
     feeds: Object.fromEntries(rig.groups.map(({ key }) => [key, feedOf(key)])),
     open: plugged.filter((line) => isOpen(line) || (kind !== 'strike' && picked.has(line.id))).map(({ id }) => id),
     unpowered: kind === 'strike' ? rig.devices.filter(({ id }) => !devices.has(id)).map(({ id }) => id) : [],

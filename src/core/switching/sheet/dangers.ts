@@ -19,7 +19,7 @@ export function dangers(rig: SheetRig, state: SheetState): string[] {
     ({ name }) => `The supply of ${name} is still on, and harms it. Get to it, or pull the source.`,
   );
   const loose = rig.groups.flatMap(({ key }) => {
-    const hanging = live(state, key) && state.mains[groupOf(rig, key).device] !== false ? looseOn(rig, state, key) : [];
+    const hanging = live(rig, state, key) ? looseOn(rig, state, key) : [];
     return hanging.length
       ? [`${list(hanging)}: the plug at the source end hangs loose, and ${groupOf(rig, key).name} is on, or may be.`]
       : [];

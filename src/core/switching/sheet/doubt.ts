@@ -44,8 +44,11 @@ export function doubtful(rig: SheetRig, state: SheetState, action: Action): Shee
 /** A state put right by what was found. */
 export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {
   if ('feed' in what) {
-    // Nobody has seen when it went on or off: it may have been a moment ago. What feeds has its power.
-    const feeds = { ...state.feeds, [what.feed]: { feed: what.is, since: state.now } };
+    // Nobody has seen when it went on or off: it may have been a moment ago, unless it came with the power as it is.
+    // What feeds has its power.
+    const { darkSince } = state.feeds[what.feed];
+    const since = what.is === 'off' && darkSince !== undefined ? darkSince : state.now;
+    const feeds = { ...state.feeds, [what.feed]: { feed: what.is, since } };
     const powered = what.is === 'off' || what.is === 'unknown' ? {} : { [groupOf(rig, what.feed).device]: true };
     return { ...state, feeds, mains: { ...state.mains, ...powered } };
   }

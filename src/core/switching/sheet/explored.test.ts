@@ -2,7 +2,7 @@ import { carriedOut, group, line, rigWith, SMALL, TWO, wish } from '../../../../
 import { breach } from './invariants';
 import type { SheetRig } from './rig';
 import { firstBreach, sequence, type Wanted } from './sequence';
-import { after, bare, live, packed, type Action, type SheetState } from './state';
+import { after, bare, live, packed, unknown, type Action, type SheetState } from './state';
 
 /** Every state of a small rig that matters: ends, feeds, charge, mutes, monitors, each of them possibly unknown. */
 function* states(rig: SheetRig): Generator<SheetState> {
@@ -143,6 +143,15 @@ describe('every state of small rigs', () => {
     expect(explored(rig, sequence)).toBeUndefined(),
   );
 
+  test.each([
+    ['a source on two desks', SHARED],
+    ['a line that has changed on paper', CHANGED],
+  ])('%s: nor does the order with the fewest walks', (_, rig) =>
+    expect(
+      explored(rig, (of, state, wanted, here) => sequence(of, state, { ...wanted, order: 'walks' }, here)),
+    ).toBeUndefined(),
+  );
+
   test.each<[string, SheetRig, Generate]>([
     ['plugs before it pulls what was there', CHANGED, swapped(({ do: what }) => what === 'plug')],
     ['forgets what is in the room', CHANGED, without((a) => a.do === 'unplug' && a.line === 'ribbon as it was')],
@@ -150,7 +159,7 @@ describe('every state of small rigs', () => {
     ['leaves the inlet of a shared source open', SHARED, without((a) => a.do === 'mute' || a.do === 'monitors')],
     ['turns a supply on first', BOXED, swapped((a) => a.do === 'supply' && a.on)],
   ])('a generator that %s is found out', (_, rig, broken) =>
-    expect(explored(rig, broken)).toMatch(/^[1-8]: |not as wanted|not open/),
+    expect(explored(rig, broken)).toMatch(/^[1-9]: |not as wanted|not open/),
   );
 
   test.each<[string, Generate]>([
@@ -160,7 +169,7 @@ describe('every state of small rigs', () => {
     ['leaves feeds on', without((action) => action.do === 'feed' && action.to === 'off')],
     ['turns feeds on first', reversed],
   ])('a generator that %s is found out', (_, broken) =>
-    expect(explored(SMALL, broken)).toMatch(/^[1-8]: |not as wanted|not open/),
+    expect(explored(SMALL, broken)).toMatch(/^[1-9]: |not as wanted|not open/),
   );
 });
 
@@ -205,7 +214,7 @@ function interleaved(
     const nature: Action[] = [
       { do: 'wait', seconds: 30 },
       ...rig.devices.map(({ id }): Action => ({ do: 'mains', device: id, on: here.mains[id] !== true })),
-      ...rig.groups.map(({ key }): Action => ({ do: 'feed', group: key, to: live(here, key) ? 'off' : 'P48' })),
+      ...rig.groups.map(({ key }): Action => ({ do: 'feed', group: key, to: live(rig, here, key) ? 'off' : 'P48' })),
       ...rig.lines.map(({ id }): Action => ({ do: 'open', lines: [id] })),
       { do: 'monitors', to: 'open' },
     ];
@@ -225,7 +234,7 @@ describe('every interleaving on a small rig', () => {
     [group('a', { latched: true })],
   );
   test('whatever is wanted after whichever step, while mains go, switches turn and inlets open by themselves', () => {
-    const { found, states: count } = interleaved(ONE, sequence, [bare(ONE), packed(ONE)]);
+    const { found, states: count } = interleaved(ONE, sequence, [bare(ONE), packed(ONE), unknown(ONE)]);
     expect(found).toBeUndefined();
     expect(count).toBeGreaterThan(500);
   });
@@ -235,6 +244,6 @@ describe('every interleaving on a small rig', () => {
     ['forgets latched switches before the mains', mainsFirst],
     ['leaves the monitors up', without((action) => action.do === 'monitors' && action.to === 'down')],
   ])('a generator that %s is found out', (_, broken) =>
-    expect(interleaved(ONE, broken, [bare(ONE), packed(ONE)]).found).toMatch(/^[1-8]: /),
+    expect(interleaved(ONE, broken, [bare(ONE), packed(ONE)]).found).toMatch(/^[1-9]: /),
   );
 });

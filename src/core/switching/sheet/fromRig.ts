@@ -18,6 +18,7 @@ import {
   settleWait,
   sheetKey,
   type ChargeLeft,
+  type SheetDevice,
   type SheetGroup,
   type SheetLine,
   type SheetRig,
@@ -51,7 +52,7 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
       id: device.id,
       name: device.name,
       place: placeOf(document, device.location) ?? DESK,
-      cells: device.batteries !== undefined,
+      power: powerOf(device),
     })),
     ...(schoolsOf(document).afterFeedOn === 'minute' && { judging: JUDGING }),
   };
@@ -109,6 +110,10 @@ function socketName({ lines }: RigDocument, { line, link }: Socket): string {
   const host = lines.find(({ id }) => id === line)!;
   return `${partName(host.links.find(({ id }) => id === link)!)} of ${host.name}`;
 }
+
+/** What is earthed hangs on the mains, with cells in it or not. */
+const powerOf = ({ batteries, ground }: Device): SheetDevice['power'] =>
+  batteries === undefined ? 'mains' : ground === 'earthed' ? 'both' : 'cells';
 
 const anyKind = (kind: string) => [...SOURCES, ...LINKS].find((each) => each.kind === kind);
 

@@ -3,11 +3,11 @@ import { aimFor } from './aims';
 import { fedBy, happenings } from './happenings';
 import type { Found, Report } from './report';
 import { newSession, reported, type Session } from './session';
-import { packed, unknown } from './state';
+import { bare, packed, unknown } from './state';
 import { backMeans, stepWords } from './wording';
 
-const aim = aimFor('set-up', RIG, packed(RIG), { a: 'P48', b: 'off' }, ['mic', 'boxed']);
-const begun = reported(RIG, newSession(packed(RIG)), { report: 'begin', aim }, 0);
+const aim = aimFor('set-up', RIG, bare(RIG), { a: 'P48', b: 'off' }, ['mic', 'boxed']);
+const begun = reported(RIG, newSession(bare(RIG)), { report: 'begin', aim }, 0);
 /** Done until a step of a kind is next. */
 function until(what: string, session = begun): [Session, number] {
   let [current, now] = [session, 0];
@@ -78,10 +78,11 @@ test('what sources have: nothing before the feed, the feed after it, nothing wit
 test('words: what nobody knows is made sure of, hazards carry their caution', () => {
   const step = { action: { do: 'feed', group: 'a', to: 'off' } } as const;
   expect(stepWords(RIG, unknown(RIG), step).title).toBe('Check a is off. If it is on, turn it off.');
-  expect(stepWords(RIG, packed(RIG), step).title).toBe('Turn the feed off: a');
-  const words = begun.steps.map((each) => stepWords(RIG, undefined, each));
+  expect(stepWords(RIG, bare(RIG), step).title).toBe('Turn the feed off: a');
+  const dark = reported(RIG, newSession(packed(RIG)), { report: 'begin', aim }, 0);
+  const words = dark.steps.map((each) => stepWords(RIG, undefined, each));
   expect(words.every(({ title, look }) => title && look)).toBe(true);
-  const cautions = begun.steps.filter((each) => stepWords(RIG, undefined, each).caution).map(({ action }) => action.do);
+  const cautions = dark.steps.filter((each) => stepWords(RIG, undefined, each).caution).map(({ action }) => action.do);
   expect(cautions).toEqual(expect.arrayContaining(['feed', 'mains', 'monitors']));
   // High voltage is where a valve microphone is, and nowhere else.
   const supply = { action: { do: 'supply', line: 'boxed', on: true } } as const;

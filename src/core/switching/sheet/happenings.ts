@@ -1,7 +1,8 @@
 import type { Fed, Happening } from '../../log';
 import { feedLabel, FEEDS, type FeedName } from '../../standards/feeds';
 import { groupOf, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
-import type { Found, Report } from './report';
+import type { AtPlace, Found, Report } from './report';
+import type { Step } from './sequence';
 import type { Session } from './session';
 import { live, type Action, type SheetState } from './state';
 import { stepWords } from './wording';
@@ -23,14 +24,14 @@ function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
     case 'end':
       return [{ kind: 'sheet', text: `Sheet ended, ${left(steps.length)}`, lines: [] }];
     case 'done':
-      return steps.slice(0, report.count ?? 1).map((step) => ({
+      return stepsOf(before, report, report.count).map((step) => ({
         kind: 'step',
         text: stepWords(rig, state, step).title,
         lines: linesOf(rig, step.action),
         ...(step.place !== undefined && { place: step.place }),
       }));
     case 'not possible':
-      return steps.slice(0, 1).map((step) => ({
+      return stepsOf(before, report).map((step) => ({
         kind: 'not-possible',
         text: `Not done: ${stepWords(rig, state, step).title}${report.why?.trim() ? ` (${report.why.trim()})` : ''}`,
         lines: linesOf(rig, step.action),
@@ -64,6 +65,10 @@ function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
   }
 }
 
+/** The steps that a report is about: the next ones, or the next ones at its place. */
+const stepsOf = ({ steps }: Session, { at }: { at?: AtPlace }, count = 1): Step[] =>
+  at ? steps.filter(({ place }) => place === at.place).slice(0, at.actions.length) : steps.slice(0, count);
+
 const KINDS = { 'set-up': 'Set-up', 'change-over': 'Change-over', strike: 'Strike' } as const;
 const left = (count: number): string => (count === 0 ? 'everything done' : `${count} steps not done`);
 
@@ -86,9 +91,7 @@ const mayBeThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
 
 /** Feeds that are on, for all that is known, among some switches. */
 const feedsOn = (rig: SheetRig, state: SheetState, keys: readonly string[]) =>
-  keys.flatMap((key) =>
-    live(state, key) && state.mains[groupOf(rig, key).device] !== false ? [state.feeds[key].feed] : [],
-  );
+  keys.flatMap((key) => (live(rig, state, key) ? [state.feeds[key].feed] : []));
 
 function linesOf(rig: SheetRig, action: Action): string[] {
   if ('lines' in action) return [...action.lines];
@@ -135,7 +138,7 @@ function foundWords(rig: SheetRig, what: Found): string {
 /** What must have happened for something to be found so. */
 function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happening[] {
   if ('feed' in what) {
-    if (what.is === 'off' || what.is === 'unknown' || live(state, what.feed)) return [];
+    if (what.is === 'off' || what.is === 'unknown' || live(rig, state, what.feed)) return [];
     return [
       ...reachedBy(rig, state, groupOf(rig, what.feed), [what.is]),
       ...pluggedSince(rig, done, what.feed)
@@ -160,7 +163,7 @@ function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happen
   // Power that is found back was gone in between, whatever the sheet took it to be.
   if ('mains' in what && what.is === true && state.mains[what.mains] !== 'unknown')
     return rig.groups
-      .filter(({ device, key, latched }) => device === what.mains && latched && live(state, key))
+      .filter(({ device, key, latched }) => device === what.mains && latched && state.feeds[key].feed !== 'off')
       .flatMap((group) => comingBack(rig, state, group));
   return [];
 }
@@ -169,7 +172,7 @@ function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happen
 function comingBack(rig: SheetRig, state: SheetState, group: SheetGroup): Happening[] {
   const { feed } = state.feeds[group.key];
   const open = onSwitch(rig, group.key).filter(({ id }) => state.muted[id] !== true);
-  const came = `${group.name} came on with the mains`;
+  const came = `${group.name} ${feed === 'unknown' ? 'may have come' : 'came'} on with the mains`;
   return [
     {
       kind: 'incident',

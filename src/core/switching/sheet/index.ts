@@ -6,10 +6,20 @@ export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
 export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
 export { afterSteps, trips, type Step } from './sequence';
-export { ReportRefused, type Aim, type Found, type Report, type SheetKind } from './report';
+export {
+  ReportRefused,
+  type Aim,
+  type AtPlace,
+  type Found,
+  type Report,
+  type SheetKind,
+  type SheetOrder,
+} from './report';
 export { continued, newSession, preview, reported, type LeftOut, type Session } from './session';
 export { differences, takenOver, unseen, type Difference } from './room';
-export { live, packed, unknown, type Action, type Known, type SheetState } from './state';
+export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
+export { standingAt, stationsOf, type Standing } from './stations';
+export { crewTakes, takesAlone, TAKES } from './timing';
 export { type WaitReason } from './waiting';
 export { besideLine, changeOverWays, type Way } from './ways';
 export { backMeans, stepWords } from './wording';

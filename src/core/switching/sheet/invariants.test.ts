@@ -74,10 +74,16 @@ describe('2: no feed changes while anything it can bang into is open', () => {
     ['off is a change too', { feeds: { a: on(5) }, muted: { mic: false } }, { do: 'feed', group: 'a', to: 'off' }, 2],
     ['to what it is already', { feeds: { a: on(5) }, muted: { mic: false } }, turn, undefined],
     [
-      'a latched switch with the mains',
+      'a latched switch with the mains: mutes cannot be seen without power, monitors are down',
       { mains: { desk: false }, feeds: { a: on(5) }, muted: { mic: false } },
       { do: 'mains', device: 'desk', on: true },
-      2,
+      undefined,
+    ],
+    [
+      'a latched switch with the mains, monitors up',
+      { mains: { desk: false }, feeds: { a: on(5) }, monitors: 'open' },
+      { do: 'mains', device: 'desk', on: true },
+      8,
     ],
     [
       'the mains off under a feed',

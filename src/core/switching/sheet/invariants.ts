@@ -1,9 +1,9 @@
 import { carriers, groupOf, joined, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { Seconds } from '../../units';
-import { elapsed, live, type Action, type Known, type SheetState } from './state';
+import { elapsed, feeding, live, type Action, type Known, type SheetState } from './state';
 
 /** What holds in every state of every sequence; the numbers are those of the design. */
-export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8;
+export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9;
 
 export const INVARIANTS: Record<Invariant, string> = {
   1: 'Nothing is plugged or unplugged while its feed is on or charged (unless your school allows it on this line), before the wait has passed, or while its inlet is unmuted.',
@@ -14,6 +14,7 @@ export const INVARIANTS: Record<Invariant, string> = {
   6: 'An outboard supply goes on last: volume down, source to supply, supply to inlet, supply on, wait, unmute. One that harms its source stays off.',
   7: 'The room is not the paper: what was plugged before the rig changed on paper is pulled before its line is plugged anew.',
   8: 'The power of a device changes only with monitors and headphones down.',
+  9: 'What a device without power is set to is not known: nothing is turned on it, and nothing plugged into a bank whose switch may come back on, before it has power and somebody has looked.',
 };
 
 /** An invariant that an action would break, and why. */
@@ -31,6 +32,10 @@ const within = (state: SheetState, since: Known<Seconds>, wait: Seconds): boolea
 
 /** Whether a line is in at its inlet, or may be. */
 const reached = (state: SheetState, { id }: SheetLine): boolean => state.ends[id].desk !== false;
+
+/** Whether nothing can be heard of an inlet: it is muted, or its device has no power. */
+const silent = ({ muted, mains }: SheetState, { id, device }: SheetLine): boolean =>
+  muted[id] === true || mains[device] === false;
 
 /** What speaks against an action in a state; undefined if nothing does. */
 export function breach(rig: SheetRig, state: SheetState, action: Action): Breach | undefined {
@@ -54,7 +59,7 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
         ? opening(
             rig,
             state,
-            rig.lines.filter(({ id }) => state.muted[id] !== true),
+            rig.lines.filter((line) => !silent(state, line)),
           )
         : undefined;
     case 'mains':
@@ -95,7 +100,7 @@ function plugging(
   const harmed =
     line.groups.some((key) => harming(rig, state, key).includes(line)) || harmedBySupply(rig, state).includes(line);
   if (what === 'unplug' && end === 'stage' && harmed) return undefined;
-  const open = joined(rig, line).find(({ id }) => state.muted[id] !== true);
+  const open = joined(rig, line).find((each) => !silent(state, each));
   if (open && state.monitors !== 'down') return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
   for (const key of line.hotPlugs ? [] : line.groups) {
     const group = groupOf(rig, key);
@@ -103,7 +108,9 @@ function plugging(
     const by = carriers(rig, line, key);
     const own = end === 'desk' && by.includes(line);
     if (!own && !by.some((each) => reached(state, each))) continue;
-    if (live(state, key)) return { invariant: 1, why: `${group.name} is on, or may be.` };
+    if (what === 'plug' && state.feeds[key].feed === 'unknown' && !feeding(state, group))
+      return { invariant: 9, why: `${group.name} may come back on with its power.` };
+    if (live(rig, state, key)) return { invariant: 1, why: `${group.name} is on, or may be.` };
     if (within(state, state.feeds[key].since, group.decay.seconds))
       return { invariant: 1, why: `${group.name} may still be charged.` };
   }
@@ -121,7 +128,7 @@ export const SUPPLY_SETTLE = 10;
 
 /** Nothing that a switch reaches can be heard. */
 const shut = (rig: SheetRig, state: SheetState, key: string): boolean =>
-  state.monitors === 'down' && rig.lines.every(({ id, groups }) => !groups.includes(key) || state.muted[id] === true);
+  state.monitors === 'down' && rig.lines.every((line) => !line.groups.includes(key) || silent(state, line));
 
 function turning(
   rig: SheetRig,
@@ -132,6 +139,7 @@ function turning(
   if (state.feeds[group.key].feed === to) return undefined;
   // Harm that is running ends first, pop or not.
   if (to === 'off' && harming(rig, state, group.key).length) return undefined;
+  if (state.mains[group.device] !== true) return { invariant: 9, why: `${group.name} has no power, or may have none.` };
   if (!shut(rig, state, group.key))
     return { invariant: 2, why: `An inlet of ${group.name} is unmuted, or monitors are up.` };
   if (to === 'off') return undefined;
@@ -151,7 +159,7 @@ const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].s
 
 function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
   if (!on && harmedBySupply(rig, state).includes(line)) return undefined;
-  if (state.muted[line.id] !== true || state.monitors !== 'down')
+  if (!silent(state, line) || state.monitors !== 'down')
     return { invariant: 6, why: `The inlet of “${line.name}” is unmuted, or monitors are up.` };
   const { stage, desk } = state.ends[line.id];
   if (on && line.supplyHarms) return { invariant: 6, why: `It would harm ${line.name}.` };
@@ -165,11 +173,12 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
     for (const key of line.groups) {
       const { name, settle } = groupOf(rig, key);
       const { feed, since } = state.feeds[key];
-      if (feed === 'unknown') return { invariant: 4, why: `Nobody knows what ${name} is set to.` };
-      if (live(state, key) && within(state, since, settle.seconds))
+      if (feed === 'unknown' && live(rig, state, key))
+        return { invariant: 4, why: `Nobody knows what ${name} is set to.` };
+      if (live(rig, state, key) && within(state, since, settle.seconds))
         return { invariant: 4, why: `${name} has not settled yet.` };
       const plugged = state.pluggedLive?.[line.id];
-      if (live(state, key) && plugged !== undefined && within(state, plugged, settle.seconds))
+      if (live(rig, state, key) && plugged !== undefined && within(state, plugged, settle.seconds))
         return { invariant: 4, why: `${line.name} was plugged with its feed on and has not settled yet.` };
     }
     const supply = state.supplies[line.id];
@@ -187,7 +196,7 @@ function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | 
   if (rig.groups.some((group) => group.device === device && harming(rig, state, group.key).length)) return undefined;
   if (state.monitors !== 'down') return { invariant: 8, why: 'Monitors or headphones are up, or may be.' };
   const heard = rig.groups.find(
-    (group) => group.device === device && live(state, group.key) && !shut(rig, state, group.key),
+    (group) => group.device === device && live(rig, state, group.key) && !shut(rig, state, group.key),
   );
   return heard && { invariant: 2, why: `${heard.name} would go off with an inlet unmuted or monitors up.` };
 }
@@ -197,12 +206,13 @@ function powering(rig: SheetRig, state: SheetState, device: string): Breach | un
   if (state.monitors !== 'down') return { invariant: 8, why: 'Monitors or headphones are up, or may be.' };
   for (const group of rig.groups) {
     if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
-    if (!shut(rig, state, group.key))
-      return { invariant: 2, why: `${group.name} may come on with an inlet unmuted or monitors up.` };
+    // Mutes cannot be looked at without power: with the monitors down nothing is heard.
     const { feed } = state.feeds[group.key];
     const possible = feed === 'unknown' ? group.offers : [feed];
     const unfit = rig.lines.find(
-      (line) => reached(state, line) && possible.some((each) => line.stops[group.key]?.includes(each)),
+      (line) =>
+        carriers(rig, line, group.key).some((each) => reached(state, each)) &&
+        possible.some((each) => line.stops[group.key]?.includes(each)),
     );
     if (unfit) return { invariant: 5, why: `${group.name} may come on, and ${unfit.name} would be harmed.` };
   }

@@ -1,6 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
 import type { SheetRig } from './rig';
-import type { Known } from './state';
+import type { Action, Known } from './state';
 
 /** What a run sheet is for. */
 export type SheetKind = 'set-up' | 'change-over' | 'strike';
@@ -10,6 +10,8 @@ export interface Aim {
   kind: SheetKind;
   plugged: string[];
   exchanged: string[];
+  /** The end at which a line is exchanged, by line; both where none is named. */
+  exchangedAt?: Record<string, 'stage' | 'desk'>;
   feeds: Record<string, FeedName>;
   open: string[];
   /** Devices that lose their power in the end. */
@@ -21,7 +23,11 @@ export interface Aim {
   fixed?: string[];
   /** How harm that a switch or a supply does is ended where it cannot be turned off; by its key, or by its line. */
   ending?: Record<string, Ending>;
+  order?: SheetOrder;
 }
+
+/** The least waiting, everywhere quiet before the first plug moves; or the fewest walks, one part of the rig finished before the next. */
+export type SheetOrder = 'time' | 'walks';
 
 /** By the power of its device, by pulling the source, or by nothing that anybody here can do. */
 export type Ending = 'mains' | 'pull' | 'none';
@@ -29,12 +35,12 @@ export type Ending = 'mains' | 'pull' | 'none';
 /** What somebody reports. */
 export type Report =
   | { report: 'begin'; aim: Aim }
-  /** The steps that are next are done; more than one only where none of them is a wait. */
-  | { report: 'done'; count?: number }
+  /** The steps that are next are done, everywhere or at one place; more than one only where none of them is a wait. */
+  | { report: 'done'; count?: number; at?: AtPlace }
   /** Something is otherwise than the sheet takes it to be. */
   | { report: 'found'; what: Found }
   /** The step that is next cannot be done: its line, or its switch, is left as it is. */
-  | { report: 'not possible'; why?: string }
+  | { report: 'not possible'; why?: string; at?: AtPlace }
   /** What could not be done is to be tried again; counted among what was left out. */
   | { report: 'retry'; left: number }
   /** A step that is left is to be done earlier or later; counted from the next one. */
@@ -42,6 +48,12 @@ export type Report =
   /** Some of the last steps are to be done again. */
   | { report: 'back'; to: number }
   | { report: 'end' };
+
+/** What somebody at one place has seen as next there: what others have done elsewhere meanwhile does not matter. */
+export interface AtPlace {
+  place: string;
+  actions: Action[];
+}
 
 export type Found =
   | { feed: string; is: Known<FeedName> }

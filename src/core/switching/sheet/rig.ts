@@ -75,8 +75,8 @@ export interface SheetDevice {
   id: string;
   name: string;
   place: string;
-  /** It runs on cells: what its mains are is its power switch. */
-  cells: boolean;
+  /** What it runs on. On cells, or on both, what its mains are is its own power switch. */
+  power: 'mains' | 'cells' | 'both';
 }
 
 /** Volts that are left some time after a feed went off; times ascend. */

@@ -1,7 +1,7 @@
 import { feedLabel, type FeedName } from '../../standards/feeds';
 import { breach, INVARIANTS, type Breach } from './invariants';
 import { jobsOf } from './jobs';
-import type { Ending } from './report';
+import type { Ending, SheetOrder } from './report';
 import { joined, type SheetRig } from './rig';
 import { after, type Action, type SheetState } from './state';
 import { fewestTrips } from './tour';
@@ -13,6 +13,8 @@ export interface Wanted {
   plugged: ReadonlySet<string>;
   /** Of these, the ones that come out first, because something on their way is exchanged. */
   exchanged?: ReadonlySet<string>;
+  /** The end at which that is, by line: a microphone at its source, a preamplifier at its inlet; both where none is named. */
+  exchangedAt?: Readonly<Record<string, 'stage' | 'desk'>>;
   /** By switch. */
   feeds: Readonly<Record<string, FeedName>>;
   /** Lines whose inlets are open in the end; with any of them, the monitors. */
@@ -27,6 +29,8 @@ export interface Wanted {
   fixed?: ReadonlySet<string>;
   /** How harm is ended where its switch, or its supply, cannot be turned off. */
   ending?: Readonly<Record<string, Ending>>;
+  /** What there is to be least of: waiting (the default), or walks from place to place. */
+  order?: SheetOrder;
 }
 
 /** One step of a run sheet: what is done, where one stands for it; a wait is done anywhere. */

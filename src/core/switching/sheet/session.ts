@@ -1,13 +1,15 @@
 import type { Seconds } from '../../units';
 import { corrected, doubtful } from './doubt';
 import { breach, INVARIANTS } from './invariants';
-import { refuseUnknown, ReportRefused, type Aim, type Report } from './report';
+import { refuseUnknown, ReportRefused, type Aim, type AtPlace, type Report } from './report';
 import type { SheetRig } from './rig';
 import { reordered, sequence, type Sequence, type Step, type Wanted } from './sequence';
 import { takenOver } from './room';
+import { standingAt, steppedOver, type Standing } from './stations';
 import { after, type Action, type SheetState } from './state';
 import { reasonsFor, waitFor } from './waiting';
 import { without } from './without';
+import { stepWords } from './wording';
 
 /** A step that was done, and when. */
 export interface DoneStep extends Step {
@@ -50,9 +52,23 @@ export const newSession = (state: SheetState): Session => ({
   pulled: [],
 });
 
-const wantedOf = ({ plugged, exchanged, feeds, open, unpowered, left, stuck, fixed, ending }: Aim): Wanted => ({
+const wantedOf = ({
+  plugged,
+  exchanged,
+  exchangedAt,
+  feeds,
+  open,
+  unpowered,
+  left,
+  stuck,
+  fixed,
+  ending,
+  order,
+}: Aim): Wanted => ({
   plugged: new Set(plugged),
   exchanged: new Set(exchanged),
+  ...(exchangedAt && { exchangedAt }),
+  ...(order && { order }),
   feeds,
   open: new Set(open),
   unpowered: new Set(unpowered),
@@ -73,11 +89,11 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
     case 'begin':
       return planned(rig, { ...current, done: [], pulled: [], leftOut: [] }, report.aim);
     case 'done':
-      return done(rig, current, report.count ?? 1);
+      return report.at ? doneAt(rig, current, report.at) : done(rig, current, report.count ?? 1);
     case 'found':
       return planned(rig, { ...current, state: corrected(rig, current.state, report.what) }, session.aim);
     case 'not possible': {
-      const { aim, step } = nextOf(session);
+      const { aim, step } = report.at ? seenAt(rig, current, report.at) : nextOf(session);
       const leftOut = [...(session.leftOut ?? []), { ...step, at: now, why: report.why?.trim() ?? '', aim }];
       return planned(rig, { ...current, leftOut }, without(rig, aim, current.state, step.action));
     }
@@ -162,6 +178,37 @@ function done(rig: SheetRig, from: Session, count: number): Session {
   return next(rig, session);
 }
 
+/** What somebody has seen as next at a place. @throws ReportRefused where something else is next there */
+function seenAt(rig: SheetRig, session: Session, { place, actions }: AtPlace): Standing & { aim: Aim } {
+  const standing = standingAt(rig, session, place, session.state.now);
+  if (!session.aim || !standing || !actions[0] || !sameAction(standing.step.action, actions[0]))
+    throw new ReportRefused(`Something else is next at ${place}; the sheet has changed meanwhile.`);
+  return { ...standing, aim: session.aim };
+}
+
+/** Steps of one place, done before what is left elsewhere. */
+function doneAt(rig: SheetRig, from: Session, { place, actions }: AtPlace): Session {
+  let session = from;
+  for (const [n] of actions.entries()) {
+    const { aim, step, index, ready, wait, behind } = seenAt(rig, session, { place, actions: actions.slice(n) });
+    if (wait) throw new ReportRefused(`Still waiting: ${Math.ceil(wait.seconds)} s left.`);
+    if (behind) throw new ReportRefused(`First, at ${behind.place}: ${stepWords(rig, session.state, behind).title}`);
+    if (!ready) throw new ReportRefused('It can’t be done yet.');
+    const state = after(rig, session.state, step.action);
+    session = {
+      ...session,
+      state,
+      done: [...session.done, { ...step, at: session.state.now }],
+      steps: index === 0 ? session.steps.slice(1) : steppedOver(rig, state, session.steps, index),
+    };
+    session = pulledBy(session, aim, step.action);
+  }
+  return next(rig, session);
+}
+
+const sameAction = (a: Action, b: Action): boolean => inOrder(a) === inOrder(b);
+const inOrder = (action: Action): string => JSON.stringify(Object.entries(action).toSorted());
+
 /** The session with its clock started, where a wait is next; what is left of the wait is computed, not remembered. */
 function next(rig: SheetRig, session: Session): Session {
   const { until: _over, ...rest } = session;
@@ -191,8 +238,9 @@ function pulledBy(session: Session, aim: Aim, action: Action): Session {
   if (action.do !== 'unplug') return session;
   const { line, end } = action;
   const pulled = [...session.pulled, `${line} ${end}`];
-  const both = (['stage', 'desk'] as const).every((each) => pulled.includes(`${line} ${each}`));
-  return { ...session, pulled, aim: both ? { ...aim, exchanged: aim.exchanged.filter((id) => id !== line) } : aim };
+  const asked = aim.exchangedAt?.[line];
+  const out = (asked ? [asked] : (['stage', 'desk'] as const)).every((each) => pulled.includes(`${line} ${each}`));
+  return { ...session, pulled, aim: out ? { ...aim, exchanged: aim.exchanged.filter((id) => id !== line) } : aim };
 }
 
 /** The sheet with something tried again that could not be done: whatever else was left out stays so. */

@@ -20,7 +20,7 @@ const SPLIT = rigWith(
 );
 const rig = {
   ...SPLIT,
-  devices: [...SPLIT.devices, { id: 'stream', name: 'stream', place: 'stream desk', cells: false }],
+  devices: [...SPLIT.devices, { id: 'stream', name: 'stream', place: 'stream desk', power: 'mains' as const }],
 };
 const state = (more: Partial<SheetState>): SheetState => ({ ...bare(rig), now: 1000, ...more });
 const liveB = { ...bare(rig).feeds, b: { feed: 'P48' as const, since: 0 } };

@@ -42,12 +42,18 @@ test('without mains a plain switch is off, a latched one comes back; what was of
 
 test('what nobody knows counts as on, and as changed a moment ago', () => {
   const state = unknown(RIG);
-  expect(live(state, 'a')).toBe(true);
+  expect(live(RIG, state, 'a')).toBe(true);
   expect(elapsed(state, state.feeds.a.since)).toBe(0);
   expect(Object.values(state.muted)).toEqual(['unknown', 'unknown', 'unknown']);
   expect(state.supplies).toEqual({ boxed: { on: 'unknown', since: 'unknown' } });
-  expect(live(packed(RIG), 'a')).toBe(false);
-  expect(packed(RIG).mains).toEqual({ desk: false });
+});
+
+test('packed and off: what a latched switch comes back with, faders and monitors are not known; nothing feeds or is charged', () => {
+  const state = packed(RIG);
+  expect(state.mains).toEqual({ desk: false });
+  expect(state.feeds).toEqual({ a: { feed: 'unknown', since: -1e6 }, b: { feed: 'off', since: -1e6 } });
+  expect(live(RIG, state, 'a')).toBe(false);
+  expect([state.monitors, ...Object.values(state.muted)]).toEqual(['unknown', 'unknown', 'unknown', 'unknown']);
 });
 
 test('a changed rig: lines that are new are out, switches that are new are not known, what is gone is dropped', () => {

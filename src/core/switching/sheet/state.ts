@@ -1,9 +1,17 @@
 import type { FeedName } from '../../standards/feeds';
 import type { Seconds } from '../../units';
-import { lineOf, type SheetDevice, type SheetRig } from './rig';
+import { groupOf, lineOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
+
+/** What a switch is set to, and since when. */
+export interface FeedState {
+  feed: Known<FeedName>;
+  since: Known<Seconds>;
+  /** Its device was without power until `since`: nothing had fed since then, if it turns out to be off. */
+  darkSince?: Seconds;
+}
 
 /** The rig as it really is at a moment. */
 export interface SheetState {
@@ -11,7 +19,7 @@ export interface SheetState {
   /** By line: whether each of its ends is in. */
   ends: Record<string, { stage: Known<boolean>; desk: Known<boolean> }>;
   /** By switch: what it is set to and since when; since when is unknown means it may have been a moment ago. */
-  feeds: Record<string, { feed: Known<FeedName>; since: Known<Seconds> }>;
+  feeds: Record<string, FeedState>;
   /** By line: its inlet is muted, or its fader and gain are down. Inlets that no line is on count as muted. */
   muted: Record<string, Known<boolean>>;
   /** By line with a supply of its own. */
@@ -47,8 +55,22 @@ export const bare = (rig: SheetRig): SheetState => ({
   mains: Object.fromEntries(rig.devices.map(({ id }) => [id, true])),
 });
 
-/** As it comes out of the van: everything out, and no device has its power. */
-export const packed = (rig: SheetRig): SheetState => ({ ...bare(rig), mains: eachOf(rig.devices, () => false) });
+/**
+ * As it comes out of the van: everything out, nothing charged, and no device has its power. Faders, monitors and what a
+ * latched switch comes back with are as whoever packed them left them: nobody knows.
+ */
+export const packed = (rig: SheetRig): SheetState => {
+  const { feeds, ...rest } = bare(rig);
+  return {
+    ...rest,
+    feeds: Object.fromEntries(
+      rig.groups.map(({ key, latched }) => [key, latched ? { ...feeds[key], feed: 'unknown' as const } : feeds[key]]),
+    ),
+    muted: Object.fromEntries(rig.lines.map(({ id }) => [id, 'unknown'])),
+    monitors: 'unknown',
+    mains: eachOf(rig.devices, () => false),
+  };
+};
 
 /** A rig that somebody else has left: nothing is known. */
 export const unknown = (rig: SheetRig): SheetState => ({
@@ -74,7 +96,7 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
       const { line, end } = action;
       const ends = { ...state.ends[line], [end]: action.do === 'plug' };
       const through = action.do === 'plug' && ends.stage !== false && ends.desk !== false;
-      const hot = through && lineOf(rig, line).groups.some((key) => live(state, key));
+      const hot = through && lineOf(rig, line).groups.some((key) => live(rig, state, key));
       return {
         ...state,
         ends: { ...state.ends, [line]: ends },
@@ -103,7 +125,7 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
       for (const { key, device, latched } of rig.groups)
         // Without mains nothing feeds; with it, a latched switch feeds as it did. What is off stays as it is.
         if (device === action.device && feeds[key].feed !== 'off')
-          feeds[key] = { feed: action.on || latched ? feeds[key].feed : 'off', since: state.now };
+          feeds[key] = powerChanged(state, feeds[key], action, latched);
       return { ...state, mains, feeds };
     }
     case 'wait':
@@ -111,8 +133,22 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
   }
 }
 
-/** Whether a switch puts a voltage on its lines, for all that is known. */
-export const live = ({ feeds }: SheetState, group: string): boolean => feeds[group].feed !== 'off';
+/** A switch that is not off, or may not be, when its device gets or loses its power. */
+function powerChanged(
+  { now, mains }: SheetState,
+  { feed, since }: FeedState,
+  { device, on }: { device: string; on: boolean },
+  latched: boolean,
+): FeedState {
+  if (!on) return { feed: latched ? feed : 'off', since: now };
+  const dark = mains[device] === false && feed === 'unknown' && since !== 'unknown';
+  return { feed, since: now, ...(dark && { darkSince: since }) };
+}
+
+/** Whether a switch puts a voltage on its lines, for all that is known; without power it puts none, whatever it is set to. */
+export const feeding = ({ feeds, mains }: SheetState, { key, device }: Pick<SheetGroup, 'key' | 'device'>): boolean =>
+  feeds[key].feed !== 'off' && mains[device] !== false;
+export const live = (rig: SheetRig, state: SheetState, key: string): boolean => feeding(state, groupOf(rig, key));
 
 /** Seconds since something changed; none where nobody knows. */
 export const elapsed = ({ now }: SheetState, since: Known<Seconds>): Seconds => (since === 'unknown' ? 0 : now - since);

@@ -61,7 +61,7 @@ function howFar(rig: SheetRig, from: SheetState, steps: readonly Step[]): number
 function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
   const groups = rig.groups.map(({ key, name, decay, settle }): WaitReason => {
     const passed = elapsed(state, state.feeds[key].since);
-    return live(state, key)
+    return live(rig, state, key)
       ? { of: key, name, until: 'settled', wait: settle, left: settle.seconds - passed }
       : { of: key, name, until: 'discharged', wait: decay, left: decay.seconds - passed };
   });
@@ -77,7 +77,7 @@ function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
   });
   const hot = Object.entries(state.pluggedLive ?? {}).flatMap(([id, at]): WaitReason[] => {
     const line = lineOf(rig, id);
-    const settles = line.groups.filter((key) => live(state, key)).map((key) => groupOf(rig, key).settle);
+    const settles = line.groups.filter((key) => live(rig, state, key)).map((key) => groupOf(rig, key).settle);
     return settles.map((wait) => ({
       of: id,
       name: line.name,

@@ -47,7 +47,7 @@ export function changeOverWays(
     group: sheetLine.groups[0],
     feed: setTo(document, sheetLine.groups[0]),
     verdict: verdictOf(document, id, judge),
-    disturbed: [...new Set(sheetLine.groups.filter((key) => live(state, key)).flatMap(others))],
+    disturbed: [...new Set(sheetLine.groups.filter((key) => live(rig, state, key)).flatMap(others))],
   };
   const branched = document.lines.some((line) => hangsOn(line, id));
   if (startsAtLink(own) || endsInLink(own) || branched) return [here];

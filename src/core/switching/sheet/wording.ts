@@ -72,7 +72,7 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
     case 'unplug': {
       const line = lineOf(rig, action.line);
       const lamps = line.groups.map((key) => groupOf(rig, key).name);
-      const hot = line.hotPlugs && state && line.groups.some((key) => live(state, key));
+      const hot = line.hotPlugs && state && line.groups.some((key) => live(rig, state, key));
       const ends = state && harming(rig, state, line).length > 0 && action.do === 'unplug' && action.end === 'stage';
       const still = 'The inlet’s meter is not moving.';
       const quiet = hot
@@ -162,16 +162,17 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
             caution: 'Start from zero: a hidden fault is loud.',
           };
     case 'mains': {
-      const { id, name, cells } = rig.devices.find((device) => device.id === action.device)!;
+      const { id, name, power } = rig.devices.find((device) => device.id === action.device)!;
       const latched = rig.groups.filter((group) => group.device === id && group.latched);
       return {
         title: `Turn ${name} ${action.on ? 'on' : 'off'}`,
+        ...(!action.on && power === 'both' && { detail: 'At its own switch: it runs on cells as well.' }),
         look: action.on
           ? latched.length
             ? `Check the feed lamps of ${latched.map((group) => group.name).join(' and ')} stay dark. These switches can come back on with the power: if one lights, turn it off before you plug anything.`
             : 'It starts, and shows no feed on.'
           : 'It shows nothing.',
-        ...(!cells && { caution: MAINS }),
+        ...(power !== 'cells' && { caution: MAINS }),
       };
     }
     case 'wait':

@@ -17,6 +17,13 @@ const aim = Joi.object({
   unpowered: ids,
   left: ids,
   stuck: ids,
+  exchangedAt: Joi.object().pattern(id, Joi.valid('stage', 'desk')).max(1024),
+  order: Joi.valid('time', 'walks'),
+});
+/** What somebody has seen as next at a place; it is compared with what is. */
+const at = Joi.object({
+  place: Joi.string().max(300).required(),
+  actions: Joi.array().items(Joi.object().unknown()).min(1).max(1024).required(),
 });
 
 const what = Joi.alternatives(
@@ -32,9 +39,9 @@ const step = Joi.number().integer().min(0).max(10_000).required();
 const REPORTS: Record<Told['report']['report'], Joi.ObjectSchema> = {
   start: Joi.object({ from: Joi.valid('packed', 'unknown').required() }),
   begin: Joi.object({ aim: aim.required() }),
-  done: Joi.object({ count: Joi.number().integer().min(1).max(1024) }),
+  done: Joi.object({ count: Joi.number().integer().min(1).max(1024), at }).oxor('count', 'at'),
   found: Joi.object({ what: what.required() }),
-  'not possible': Joi.object({ why: Joi.string().max(200).allow('') }),
+  'not possible': Joi.object({ why: Joi.string().max(200).allow(''), at }),
   retry: Joi.object({ left: step }),
   move: Joi.object({ from: step, to: step }),
   back: Joi.object({ to: step }),

@@ -1,0 +1,110 @@
+'use client';
+
+import GroupsOutlinedIcon from '@mui/icons-material/GroupsOutlined';
+import PlaceOutlinedIcon from '@mui/icons-material/PlaceOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import type { ReactNode } from 'react';
+import { stepWords, type SheetRig, type SheetState, type Standing } from '@/core/switching/sheet';
+import { clockText } from './durations';
+
+interface Props {
+  rig: SheetRig;
+  state: SheetState;
+  now: number;
+  stations: readonly Standing[];
+  /** The place where one stands; empty for somebody who goes everywhere. */
+  here: string;
+  onHere: (place: string) => void;
+}
+
+/** Who stands where: everybody takes their own place, and sees what is next at the others. */
+export function StationStrip({ rig, state, now, stations, here, onHere }: Props) {
+  const places = stations.map(({ place }) => place);
+  if (places.length < 2 && !here) return null;
+  const all = here && !places.includes(here) ? [...places, here] : places;
+  return (
+    <Box component="section" aria-label="Places" sx={{ px: { xs: 2, md: 4 }, pt: 1, maxWidth: 820 }}>
+      <ToggleButtonGroup
+        exclusive
+        value={here}
+        onChange={(_, to: string | null) => to !== null && onHere(to)}
+        aria-label="Where you are"
+        sx={{
+          display: 'flex',
+          overflowX: 'auto',
+          '& .MuiToggleButton-root': {
+            flex: '1 0 150px',
+            maxWidth: 260,
+            minHeight: 52,
+            px: 1.25,
+            py: 0.5,
+            textAlign: 'left',
+            justifyContent: 'flex-start',
+            alignItems: 'flex-start',
+            textTransform: 'none',
+          },
+        }}
+      >
+        <ToggleButton value="">
+          <Place icon={<GroupsOutlinedIcon fontSize="inherit" />} name="One person" text="goes everywhere" />
+        </ToggleButton>
+        {all.map((place) => {
+          const standing = stations.find((each) => each.place === place);
+          return (
+            <ToggleButton key={place} value={place}>
+              <Place
+                icon={<PlaceOutlinedIcon fontSize="inherit" />}
+                name={place}
+                text={standing ? progressText(rig, state, now, standing) : 'done here'}
+              />
+            </ToggleButton>
+          );
+        })}
+      </ToggleButtonGroup>
+    </Box>
+  );
+}
+
+/** Where nothing is left to do: where something is. */
+export function DoneHere({
+  here,
+  stations,
+  onElsewhere,
+}: Pick<Props, 'here' | 'stations'> & { onElsewhere: (place: string) => void }) {
+  return (
+    <Box component="section" aria-label="The next step" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 760 }}>
+      <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
+        Nothing left at {here}
+      </Typography>
+      <Typography color="textSecondary" sx={{ mb: 2 }}>
+        Steps are left at {stations.map(({ place }) => place).join(', ')}.
+      </Typography>
+      {stations.slice(0, 1).map(({ place }) => (
+        <Button key={place} variant="outlined" onClick={() => onElsewhere(place)} sx={{ minHeight: 48 }}>
+          Go to {place}
+        </Button>
+      ))}
+    </Box>
+  );
+}
+
+function progressText(rig: SheetRig, state: SheetState, now: number, { step, wait, behind, ready }: Standing): string {
+  if (wait) return `waits ${clockText(Math.max(0, state.now + wait.seconds - now))}`;
+  if (ready || !behind) return stepWords(rig, state, step).title;
+  return `waits for ${behind.place}`;
+}
+
+const Place = ({ icon, name, text }: { icon: ReactNode; name: string; text: string }) => (
+  <Box sx={{ minWidth: 0, width: '100%', color: 'text.primary' }}>
+    <Typography component="span" noWrap sx={{ display: 'flex', alignItems: 'center', gap: 0.5, fontWeight: 650 }}>
+      {icon} {name}
+    </Typography>
+    <Typography component="span" variant="caption" noWrap color="textSecondary" sx={{ display: 'block' }}>
+      {text}
+    </Typography>
+  </Box>
+);

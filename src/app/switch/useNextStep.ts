@@ -1,0 +1,56 @@
+'use client';
+
+import { useMemo } from 'react';
+import { standingAt, stationsOf, type Session, type SheetRig, type Standing, type Step } from '@/core/switching/sheet';
+
+/** What is next, for one person who goes everywhere, or at the place where one stands. */
+export interface NextStep {
+  step: Step;
+  /** What is left of the wait before it, in seconds; a step that is itself a wait has it as well. */
+  left: number;
+  /** A step elsewhere that has to be done first. */
+  behind?: Step;
+  reasons: Step['reasons'];
+  /** How many steps from here do the same at the same place. */
+  alike: number;
+}
+
+/** Every place that has steps left, and what is next there. */
+export function useStations(rig: SheetRig, session: Session, now: number): Standing[] {
+  // A wait that is over makes something ready: until then nothing changes by itself.
+  const at = session.state.now;
+  const settled = useMemo(
+    () => stationsOf(session).flatMap((place) => standingAt(rig, session, place, at) ?? []),
+    [rig, session, at],
+  );
+  const over = settled
+    .flatMap(({ wait }) => wait?.seconds ?? [])
+    .filter((seconds) => now >= at + seconds + MOMENT)
+    .reduce((latest, seconds) => Math.max(latest, seconds), 0);
+  return useMemo(
+    () =>
+      over === 0
+        ? settled
+        : stationsOf(session).flatMap((place) => standingAt(rig, session, place, at + over + MOMENT) ?? []),
+    [rig, session, at, over, settled],
+  );
+}
+
+/** The server's clock counts: what is sent a moment early is refused. */
+const MOMENT = 0.05;
+
+/** @param standing where one stands; without it one goes everywhere, in the order of the sheet */
+export function nextStep(session: Session, now: number, standing?: Standing): NextStep | undefined {
+  const own = standing ? session.steps.filter(({ place }) => place === standing.place) : session.steps;
+  const [step] = own;
+  if (!step) return undefined;
+  const other = own.findIndex(({ action, place }) => action.do !== step.action.do || place !== step.place);
+  const alike = other < 0 ? own.length : other;
+  if (!standing) {
+    const left = step.action.do === 'wait' ? (session.until ?? now) - now : 0;
+    return { step, left, reasons: step.reasons, alike };
+  }
+  const { wait, behind } = standing;
+  const left = wait ? session.state.now + wait.seconds - now : 0;
+  return { step, left, reasons: wait?.reasons, alike, ...(behind && { behind }) };
+}
