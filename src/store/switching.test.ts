@@ -118,5 +118,7 @@ test('what is done at one place is taken whatever has been done elsewhere meanwh
   expect(next.version).toBe(version + 2);
   expect(next.session.done.at(-1)).toMatchObject({ place: stage.place, action: stage.action });
   expect(() => tell({ report: 'done', at }, AT + 2000, version)).toThrow('Something else is next at Hold, stage end');
-  expect(loadLog(store, 'rig').at(-1)).toMatchObject({ place: stage.place, lines: ['pair-a-left'] });
+  expect(loadLog(store, 'rig')).toContainEqual(
+    expect.objectContaining({ kind: 'step', place: stage.place, lines: ['pair-a-left'] }),
+  );
 });

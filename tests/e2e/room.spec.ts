@@ -78,7 +78,7 @@ test('in the middle of a sheet: it waits to be asked, and a line that has left t
   test.setTimeout(150_000);
   const id = await copyOf(page, 'In the middle', 'lock-nine-mended');
   await setUp(page, id, FEW);
-  await follow(page, /^Plug “Trio, pair A left” into/);
+  await follow(page, /^Plug “.*” at the source/);
   await onPaper(page, id, (document) => ({
     ...document,
     lines: document.lines.filter(({ name }) => name !== 'Trio, ribbon left'),
@@ -125,7 +125,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
 test('the door: what differs is told, and a sheet is refused before somebody has said how it is', async ({ page }) => {
   const id = await copyOf(page, 'By the door', 'lock-nine-mended');
   await setUp(page, id, FEW);
-  await follow(page, /^Plug “Trio, pair A left” into/);
+  await follow(page, /^Plug “.*” at the source/);
   await onPaper(page, id, elsewhere);
   const { differences } = await (await page.request.get(`/api/rigs/${id}/switching/differences`)).json();
   expect(differences.map(({ name }: { name: string }) => name)).toEqual(['Trio, ribbon left']);

@@ -37,8 +37,8 @@ export function StationStrip({ rig, state, now, stations, here, onHere }: Props)
           display: 'flex',
           overflowX: 'auto',
           '& .MuiToggleButton-root': {
-            flex: '1 0 150px',
-            maxWidth: 260,
+            flex: { xs: '1 0 150px', md: '1 1 0' },
+            minWidth: { md: 0 },
             minHeight: 52,
             px: 1.25,
             py: 0.5,

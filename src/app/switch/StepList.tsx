@@ -14,6 +14,8 @@ import { secondsText } from './durations';
 interface Props {
   rig: SheetRig;
   session: Session;
+  /** The place where one stands: only its steps are shown. Empty for somebody who goes everywhere. */
+  here: string;
   /** What the clock on the wall is ahead of the sheets', in seconds. */
   wall: number;
   onMove: (from: number, to: number) => void;
@@ -23,23 +25,26 @@ interface Props {
 const SHOWN = 8;
 
 /** What comes then, small and by place, and what has been done. */
-export function StepList({ rig, session, wall, onMove, onBack }: Props) {
+export function StepList({ rig, session, here, wall, onMove, onBack }: Props) {
   const [all, setAll] = useState(false);
   const [past, setPast] = useState(false);
   const { steps, done } = session;
-  const later = steps.slice(1, all ? undefined : 1 + SHOWN);
+  const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => !here || step.place === here);
+  const later = own.slice(1, all ? undefined : 1 + SHOWN);
   const states = afterSteps(rig, session.state, steps);
   return (
     <Box sx={{ px: { xs: 2, md: 4 }, pb: 4, maxWidth: 760 }}>
       {later.length > 0 && (
         <Box component="section" aria-label="Steps that follow">
           <Typography variant="h2" sx={{ mt: 1, mb: 0.5 }}>
-            Then
+            {here ? `Then, at ${here}` : 'Then'}
           </Typography>
           <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-            {later.map((step, n) => {
-              const at = n + 1;
-              const place = step.place !== undefined && step.place !== placeBefore(steps, at) ? step.place : undefined;
+            {later.map(({ step, at }, n) => {
+              // Past one's own steps, whatever others do in between.
+              const [earlier, after] = [own[n].at, own[n + 2]?.at];
+              const walk = !here && step.place !== undefined && step.place !== placeBefore(steps, at);
+              const place = walk ? step.place : undefined;
               const { title } = stepWords(rig, states[at], step);
               return (
                 <Box key={at} component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
@@ -54,14 +59,14 @@ export function StepList({ rig, session, wall, onMove, onBack }: Props) {
                       {step.action.do === 'wait' &&
                         `, about ${secondsText(step.action.seconds)}: ${step.reasons?.map(({ name }) => name).join(', ')}`}
                     </Typography>
-                    <IconButton size="small" aria-label={`Earlier: ${title}`} onClick={() => onMove(at, at - 1)}>
+                    <IconButton size="small" aria-label={`Earlier: ${title}`} onClick={() => onMove(at, earlier)}>
                       <KeyboardArrowUpIcon fontSize="small" />
                     </IconButton>
                     <IconButton
                       size="small"
                       aria-label={`Later: ${title}`}
-                      disabled={at === steps.length - 1}
-                      onClick={() => onMove(at, at + 1)}
+                      disabled={after === undefined}
+                      onClick={() => onMove(at, after)}
                     >
                       <KeyboardArrowDownIcon fontSize="small" />
                     </IconButton>
@@ -70,9 +75,9 @@ export function StepList({ rig, session, wall, onMove, onBack }: Props) {
               );
             })}
           </Box>
-          {steps.length > 1 + SHOWN && (
+          {own.length > 1 + SHOWN && (
             <Button onClick={() => setAll(!all)} aria-expanded={all}>
-              {all ? 'Show fewer' : `Show all ${steps.length - 1}`}
+              {all ? 'Show fewer' : `Show all ${own.length - 1}`}
             </Button>
           )}
         </Box>

@@ -276,6 +276,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                 onRetry={(left) => void tell({ report: 'retry', left })}
               />
               <StepList
+                here={here}
                 wall={wall}
                 rig={live.rig}
                 session={session}

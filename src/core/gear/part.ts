@@ -161,6 +161,8 @@ export interface Planning {
   complexity: number;
   /** It changes the connector of a line, so that a chain may be built over it. */
   adapts?: boolean;
+  /** Kinds of source that it is made for; any where none is named. */
+  serves?: readonly string[];
   /** Its usual place where it stands in an XLR line (common practice). */
   place?: 'booster' | 'isolation' | 't12' | 'level' | 'supply';
   /** Its wiring to other lines, or its settings, are somebody's decision: a plan leaves it where it is. */

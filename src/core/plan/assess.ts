@@ -1,10 +1,11 @@
-import { judgeLine } from '../check/check';
+import { judgeAsDrawn, judgeLine } from '../check/check';
 import type { Finding, Verdict } from '../check/finding';
 import type { Schools } from '../check/schools';
 import { CircuitError } from '../circuit';
 import type { FeedSwitch, Line, Part } from '../gear';
 import type { LevelPlan } from '../level/plan';
 import type { Amps, Hertz } from '../units';
+import { alikeOf } from './alike';
 
 /** An inlet as a chain meets it: its feed is what its switch is set to. */
 export interface Site {
@@ -35,25 +36,50 @@ const bare = ({ kind, figures, choices, faults }: Part) => [kind, figures, choic
 /** Most assessments that are kept. */
 const MOST = 60_000;
 
-/** The same check as everywhere else, with answers kept: many lines of a rig are alike, and so are most inlets of a desk. */
-export function assessor(schools: Schools): Assess {
+/** Findings at the source that turn on its direct current alone. */
+const POWER: ReadonlySet<string> = new Set([
+  'unpowered',
+  'capsule-overvoltage',
+  'supply-overvoltage',
+  'ribbon-fed',
+  'element-direct-current',
+]);
+
+const isRefused = (verdict: Verdict): boolean => verdict === 'Stop' || verdict === 'Silent';
+
+/**
+ * The same check as everywhere else, with answers kept: many lines of a rig are alike, and so are most inlets of a desk.
+ * @param refused once: what is Stop or Silent over one set of conductors is not tried over others that lead the same
+ * contacts together, nor what begins like something that left its source without power or with too much of it, as far as
+ * a link that lets no direct current through; findings are then those of the first that was tried
+ */
+export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): Assess {
   const known = new Map<string, Assessment | undefined>();
+  const refusals = new Map<string, Assessment>();
   return (source, links, site) => {
     const { offers, reaches = [] } = site.switch ?? {};
     const key = JSON.stringify([bare(source), links.map(bare), bare(site.inlet), offers, reaches.length > 0]);
     if (known.has(key)) return known.get(key);
     if (known.size >= MOST) known.clear();
+    const alike = refused === 'once' ? alikeOf(source, links, site) : undefined;
+    const like = alike && [alike.whole, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
     const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
-    const assessment = assessed(line, schools);
+    const assessment = like ?? assessed(line, schools, refused === 'once' ? judgeAsDrawn : judgeLine);
     known.set(key, assessment);
+    if (alike && !like && assessment && isRefused(assessment.verdict)) {
+      refusals.set(alike.whole, assessment);
+      const worst = assessment.findings.filter(({ severity }) => severity === 'harm' || severity === 'silent');
+      if (alike.beginnings.length && worst.some(({ code, part }) => part === 'source' && POWER.has(code)))
+        refusals.set(alike.beginnings[0], assessment);
+    }
     return assessment;
   };
 }
 
 /** One line judged, with its figures. */
-export function assessed(line: Line, schools: Schools): Assessment | undefined {
+export function assessed(line: Line, schools: Schools, judge = judgeLine): Assessment | undefined {
   try {
-    const { solved, findings, verdict } = judgeLine(line, schools);
+    const { solved, findings, verdict } = judge(line, schools);
     const feeds = solved.circuit.stakes.flatMap((stake) =>
       stake.type === 'feed' ? [{ part: stake.part, amps: Math.abs(solved.point.amps(stake.element)) }] : [],
     );

@@ -1,31 +1,61 @@
 import { schoolsOf, type Device, type RigDocument } from '../rig/document';
+import { checkRig, type RigResult } from '../check/rig';
 import type { Assess } from './assess';
-import { columnsAt, type Column, type Ground } from './assign/columns';
+import { columnsAt, ownPieces, reachesOver, type Column, type Ground } from './assign/columns';
 import { placesOf } from './assign/places';
 import { runningTimes } from './battery/runningTime';
 import type { Piece } from './pieces';
 import type { PlanTools } from './request';
-import { tasksOf } from './tasks';
+import { runTo, tasksOf, type Task } from './tasks';
 
 /** Everything a plan starts from. */
-export function groundOf(document: RigDocument, pieces: readonly Piece[], assess: Assess): Ground {
+export function groundOf(
+  document: RigDocument,
+  pieces: readonly Piece[],
+  assess: Assess,
+  before: RigResult = checkRig(document),
+): Ground {
   const schools = schoolsOf(document);
+  const tasks = tasksOf(document);
   return {
     document,
     schools,
-    tasks: tasksOf(document),
+    tasks,
+    clear: clearNow(document, tasks, pieces, before),
     places: placesOf(document),
     pieces,
     mostToGet: 0,
     missing: new Set(),
     wide: false,
     assess,
+    judged: new Map(),
     voltage: new Map(
       document.devices
         .filter(({ batteries }) => batteries)
         .map((device) => [device.id, wantsLowest(document, device, schools.batteryVoltage) ? 'lowest' : '48 V']),
     ),
   };
+}
+
+/** Lines that are Clear, each with all that hang on its links, and that nothing is missing from. */
+function clearNow(
+  document: RigDocument,
+  tasks: readonly Task[],
+  pieces: readonly Piece[],
+  { lines }: RigResult,
+): Set<string> {
+  const verdicts = new Map(lines.map(({ id, verdict }) => [id, verdict]));
+  return new Set(
+    tasks.flatMap((task) => {
+      const { line, followers, now } = task;
+      const fine =
+        now !== undefined &&
+        [line, ...followers].every(({ id }) => verdicts.get(id) === 'Clear') &&
+        ownPieces(task, pieces).every((piece) => piece !== undefined) &&
+        reachesOver(task, runTo(document, task, now.device));
+      return fine ? [line.id] : [];
+    }),
+  );
 }
 
 /** Whether the school asks for the lowest voltage on a device's cells: always, or since they would not last otherwise. */

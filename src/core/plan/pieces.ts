@@ -62,6 +62,9 @@ export const looseKey = (part: Part): string => identity(part, { choices: ['test
 /** Cables of one sort in whatever length. */
 export const familyOf = (part: Part): string => identity(part, { figures: ['length'] });
 
+/** The same whether they are tested or not. */
+export const sortOf = (part: Part): string => identity(part, { figures: ['length'], choices: ['tested'] });
+
 export const isCable = (part: Part): boolean => part.kind === 'cable';
 
 export const lengthOf = (part: Part): Metres => reader(linkKind(part.kind), part).value('length');

@@ -14,9 +14,9 @@ import { withOneThingEach, withThings } from './things';
 /** Who goes where, over what, with which switches on: the best patch there is, or the best found in the time given. */
 export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const { document, kit, onlyKit } = request;
-  const assess = assessor(schoolsOf(document));
+  const assess = assessor(schoolsOf(document), 'once');
   const before = checkRig(document);
-  const own = groundOf(document, [...stockOf(kit, document).values()], assess);
+  const own = groundOf(document, [...stockOf(kit, document).values()], assess, before);
   const columns = allColumns(own, tools);
   const quick = onlyKit ? undefined : withOneThingEach(own, columns, before, request, tools);
   if (quick) return { proposal: quick };

@@ -128,9 +128,9 @@ const named = ({ document }: Ground, ref: InletRef): InletRef & { name: string }
 };
 
 function changeOf(ground: Ground, placed: Placed): Omit<LineChange, 'before' | 'after' | 'reason'> | undefined {
-  const { task, column, inlet, pieces, line, along } = placed;
+  const { task, inlet, steps, pieces, line, along } = placed;
   const old = task.line;
-  const kept = along.length ? old.links.map((_, n) => n) : keptLinks(old, column.judged.chain.steps, pieces);
+  const kept = along.length ? old.links.map((_, n) => n) : keptLinks(old, steps, pieces);
   const stays = new Set(kept);
   const moved = !task.now || task.now.device !== inlet.device || task.now.inlet !== inlet.inlet;
   const putIn = line.links.filter((_, n) => kept[n] === undefined).map(pieceLabel);

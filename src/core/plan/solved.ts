@@ -45,8 +45,8 @@ export function solved(
     const worse = worseThanJudged(arranged, after);
     if (worse.length === 0 || mend === MENDS) return proved(ground, left, arranged, outcome, before);
     for (const placed of worse) {
-      const cables = placed.pieces.filter(({ slot }) => slot);
-      if (cables.length) for (const { slot, piece } of cables) unfit.add(`${slot} ${piece.key}`);
+      const cables = placed.pieces.flatMap(({ choice }) => choice ?? []);
+      if (cables.length) for (const choice of cables) unfit.add(choice);
       else left = left.filter((column) => column !== placed.column);
     }
   }

@@ -44,16 +44,25 @@ export const hasLead = (source: Part): boolean => {
   return CONNECTORS[kind.connector(reader(kind, source))].size === '3.5 mm';
 };
 
+/** Nothing stands where its inlet is: what has no cable yet needs at least so much, in metres (assumed). */
+const LEAST_RUN: Metres = 1;
+
 /**
  * The cable that a line needs to reach a device, in metres. Where locations and the run between them are stated, that
- * run; else as much three-pin cable as the line has now, or as much cable of any sort if it has none of that.
+ * run; else as much three-pin cable as the line has now, or as much cable of any sort if it has none of that. Only what
+ * hangs on a lead of its own, or is plugged onto its inlet, needs none.
  */
 export function runTo(document: RigDocument, { line, source }: Task, device: string): Metres {
-  const there = document.devices.find(({ id }) => id === device)?.location;
-  const stated = line.location && there ? runLength(document, line.location, there) : undefined;
+  const there = document.devices.find(({ id }) => id === device);
+  const at = there?.location;
+  const stated = line.location && at ? runLength(document, line.location, at) : undefined;
   const run = stated ?? presentRun(line);
-  return hasLead(source) ? Math.max(0, run - FIXED_LEAD) : run;
+  if (hasLead(source)) return Math.max(0, run - FIXED_LEAD);
+  return there?.inlets.every(({ kind }) => kind === PLUG_ON) ? run : Math.max(LEAST_RUN, run);
 }
+
+/** The inlet that sits on its source. */
+export const PLUG_ON = 'plug-on-transmitter';
 
 function presentRun({ links }: RigLine): Metres {
   const cables = links.filter(isCable);

@@ -85,6 +85,7 @@ export function withMarket(ground: Ground, mostToGet: number, missing: ReadonlyS
     document,
     places: placesOf(document, toGet),
     pieces: [...ground.pieces, ...market(ground.tasks.length, toGet)],
+    judged: new Map(),
     mostToGet,
     missing,
     wide,

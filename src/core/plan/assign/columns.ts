@@ -5,7 +5,8 @@ import { rigPathsOf, type RigPath } from '../../rig/paths';
 import { setFeed } from '../../rig/rigEdits';
 import { isPhantom, type FeedName } from '../../standards/feeds';
 import { assessed, type Assess, type Assessment } from '../assess';
-import { changesOf, type Chain } from '../chains/chain';
+import { changesOf, linksOf, type Chain } from '../chains/chain';
+import { linkKind } from '../../gear';
 import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
 import { isCable, lengthOf, pieceKey, type Piece } from '../pieces';
 import { runTo, type Task } from '../tasks';
@@ -46,6 +47,10 @@ export interface Ground {
   /** Boxes may be got for the other lines, too: that may set an inlet or a piece free. */
   wide: boolean;
   assess: Assess;
+  /** Chains that have been judged already, by line, sort of inlet, feed, run and what there is. */
+  judged: Map<string, Judged[]>;
+  /** Lines that are Clear as they are, with cables that reach: they are left alone while nothing else is to be saved by it. */
+  clear: ReadonlySet<string>;
   /** For devices on batteries: whether the school asks for the lowest voltage that will do, or for 48 V. */
   voltage: ReadonlyMap<string, 'lowest' | '48 V'>;
 }
@@ -109,37 +114,56 @@ function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Col
   const run = runTo(document, task, place.device.id);
   const mayBeGot = (piece: Piece) =>
     !piece.toGet || ground.missing.has(task.line.id) || (ground.wide && !PLAIN.has(piece.part.kind));
-  const judged = searchChains({
-    source: task.source,
-    links: task.line.links,
-    site: siteOf(place, feed),
+  const site = siteOf(place, feed);
+  const usable = ground.mostToGet ? pieces.filter(mayBeGot) : pieces;
+  // Inlets of several switches are often alike: what serves one of them serves the others.
+  const key = JSON.stringify([
+    task.line.id,
+    site.inlet,
+    site.switch?.offers,
+    site.switch?.reaches?.length,
     run,
-    pieces: ground.mostToGet ? pieces.filter(mayBeGot) : pieces,
-    mostToGet: ground.mostToGet,
-    assess,
-    own: ownPieces(task, pieces),
-    reaches: reachesOver(task, run),
-  });
+    usable.length,
+  ]);
+  const judged =
+    ground.judged.get(key) ??
+    searchChains({
+      source: task.source,
+      links: task.line.links,
+      site,
+      run,
+      pieces: usable,
+      mostToGet: ground.mostToGet,
+      assess,
+      own: ownPieces(task, pieces),
+      reaches: reachesOver(task, run),
+    });
+  ground.judged.set(key, judged);
   // A line that goes to another device comes out somewhere else, too.
   const elsewhere = Number(task.now !== undefined && task.now.device !== place.device.id);
+  /** A chain without a supply of its own that would do as well with the feed off: then the feed is not what is needed. */
+  const fedForNothing = (one: Judged): boolean =>
+    judged.some(
+      (other) =>
+        other !== one &&
+        accepted(other) &&
+        rank(other.verdict) >= rank(one.verdict) &&
+        other.chain.steps.every(({ part }) => linkKind(part.kind).nature !== 'supply') &&
+        asGoodAt('off', other),
+    );
+  const asGoodAt = (feed: FeedName, { chain, verdict }: Judged): boolean => {
+    const then = assess(chain.source, chain.steps.flatMap(linksOf), siteOf(place, feed));
+    return then !== undefined && rank(then.verdict) >= rank(verdict);
+  };
   return worthwhile(judged).map((one): Column => {
-    const heldAt = (other: FeedName): Assessment | undefined =>
-      assess(
-        one.chain.source,
-        one.chain.steps.map(({ part }) => part),
-        siteOf(place, other),
-      );
-    const asGood = (other: FeedName): boolean => {
-      const then = heldAt(other);
-      return then !== undefined && rank(then.verdict) >= rank(one.verdict);
-    };
+    const asGood = (other: FeedName): boolean => asGoodAt(other, one);
     return {
       task: n,
       place: at,
       feed,
       judged: { ...one, changes: one.changes + elsewhere },
       watch: Number(one.verdict === 'Watch'),
-      needs: feed !== 'off' && !asGood('off'),
+      needs: feed !== 'off' && !asGood('off') && !fedForNothing(one),
       above: lowerFeeds(place, feed).filter(asGood).length,
       amps: [{ device: place.device.id, micro: Math.ceil(one.amps * MICRO) }],
       also: [],

@@ -3,9 +3,10 @@ import { withEnds, type InletRef, type RigDocument, type RigLine } from '../../r
 import { tidied } from '../../rig/places';
 import { setFeed } from '../../rig/rigEdits';
 import type { FeedName } from '../../standards/feeds';
-import { lengthOf, pieceLabel, settingsOf, type Piece } from '../pieces';
+import { pieceLabel, settingsOf, type Piece } from '../pieces';
 import { linkKind } from '../../gear';
 import { matched, slotKey, type Step } from '../chains/chain';
+import { joinKey, lengthsOf } from '../chains/joins';
 import type { Task } from '../tasks';
 import type { Column, Ground } from './columns';
 import type { Model } from './model';
@@ -16,8 +17,10 @@ export interface Placed {
   task: Task;
   column: Column;
   inlet: InletRef;
-  /** For each link: the piece it is, and, where it is a cable that had only to reach, the slot it fills. */
-  pieces: { piece: Piece; slot?: string }[];
+  /** Its links as the plan wants them. */
+  steps: Step[];
+  /** For each link: the piece it is, and, where it is of cables that had only to reach, by what that choice is known. */
+  pieces: { piece: Piece; choice?: string }[];
   line: RigLine;
   /** Lines that go with it as they are. */
   along: readonly RigLine[];
@@ -50,14 +53,20 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
     const column = columns[n]?.column;
     if (!column) return [];
     const { chain } = column.judged;
-    const pieces = chain.steps.map(({ slot, piece }) =>
-      slot ? { piece: cables(slotKey(slot)), slot: slotKey(slot) } : { piece },
-    );
+    const laid = chain.steps.flatMap((step): (Placed['pieces'][number] & { step: Step })[] => {
+      if (!step.slot) return [{ step, piece: step.piece }];
+      const key = slotKey(step.slot);
+      const join = cables(key);
+      const choice = `${key} ${joinKey(join)}`;
+      return join.map((piece) => ({ step: { piece, part: piece.part }, piece, choice }));
+    });
+    const steps = laid.map(({ step }) => step);
+    const pieces = laid.map(({ step: _step, ...piece }) => piece);
     const along = [...task.followers, ...(column.covers ?? []).map((other) => tasks[other].line)];
     const line = along.length
       ? withEnds(task.line, { inlet: inlets[n]! })
-      : builtLine(task, column, inlets[n]!, pieces);
-    return [{ task, column, inlet: inlets[n]!, pieces, line, along }];
+      : builtLine(task, column, inlets[n]!, steps, pieces);
+    return [{ task, column, inlet: inlets[n]!, steps, pieces, line, along }];
   });
   const feeds = document.devices.flatMap(({ id, groups }) =>
     groups.map((group) => ({
@@ -124,22 +133,31 @@ function inletsOf(
 }
 
 /** Hands out the cables that were chosen for each slot, the shortest first. */
-function cableSupply({ cables }: Model, solution: readonly number[]): (slot: string) => Piece {
-  const left = new Map<string, Piece[]>();
-  for (const { slot, piece, variable } of cables)
-    left.set(slot, [...(left.get(slot) ?? []), ...new Array<Piece>(Math.round(solution[variable])).fill(piece)]);
-  for (const pieces of left.values()) pieces.sort((a, b) => lengthOf(a.part) - lengthOf(b.part));
+function cableSupply({ cables }: Model, solution: readonly number[]): (slot: string) => readonly Piece[] {
+  const left = new Map<string, (readonly Piece[])[]>();
+  for (const { slot, pieces, variable } of cables)
+    left.set(slot, [
+      ...(left.get(slot) ?? []),
+      ...new Array<readonly Piece[]>(Math.round(solution[variable])).fill(pieces),
+    ]);
+  for (const choices of left.values()) choices.sort((a, b) => lengthsOf(a) - lengthsOf(b));
   return (slot) => left.get(slot)!.shift()!;
 }
 
 /** The line with its new links: whatever serves already stays the very part it is. */
-function builtLine({ line, source }: Task, column: Column, inlet: InletRef, pieces: Placed['pieces']): RigLine {
+function builtLine(
+  { line, source }: Task,
+  column: Column,
+  inlet: InletRef,
+  steps: readonly Step[],
+  pieces: Placed['pieces'],
+): RigLine {
   const { chain } = column.judged;
-  const kept = keptLinks(line, chain.steps, pieces);
+  const kept = keptLinks(line, steps, pieces);
   const links = pieces.map(({ piece }, n): Part => {
     const at = kept[n];
     const part = at === undefined ? structuredClone(piece.part) : line.links[at];
-    const set = withSettings(part, chain.steps[n].part);
+    const set = withSettings(part, steps[n].part);
     return piece.toGet ? { ...set, name: pieceLabel(part).slice(0, 80), note: 'to get' } : set;
   });
   return withEnds({ ...line, links }, { source: sameSource(source, chain.source), inlet });

@@ -1,9 +1,10 @@
 import { VERDICT_ORDER } from '../../check/finding';
-import { lengthOf, type Piece } from '../pieces';
+import { lengthsOf } from '../chains/joins';
+import type { Piece } from '../pieces';
 import { slotKey } from '../chains/chain';
 import type { Column, Ground } from './columns';
 import type { Model } from './model';
-import { groupKey } from './places';
+import { groupKey, inletKey } from './places';
 
 /** Nobody placed and every switch off: a solution of any plan. */
 export function nobody({ program, out, feeds }: Model): number[] {
@@ -15,11 +16,11 @@ export function nobody({ program, out, feeds }: Model): number[] {
 
 /**
  * Everybody in turn takes the best place that is still there, those with the least choice first: what somebody does by
- * hand, and where the search begins. Lines with wishes of their own, and those that share links, are left out.
+ * hand, and where the search begins. What is Clear stays where it is; lines with wishes of their own are left out.
  */
 export function greedySolution(ground: Ground, model: Model): number[] {
   const { tasks, places } = ground;
-  const { columns, cables, out, stays, seats, feeds, got } = model;
+  const { columns, cables, out, stays, seats, unwished, feeds, apart, got } = model;
   const solution = nobody(model);
   const held = new Set(
     tasks.flatMap(({ followers }) =>
@@ -33,19 +34,36 @@ export function greedySolution(ground: Ground, model: Model): number[] {
   const gotten = new Map(got.map(({ piece, variable }) => [piece.key, variable]));
   const serving = (slot: string) =>
     cables
-      .filter((each) => each.slot === slot && left.get(each.piece.key)! > 0)
+      .filter((each) => each.slot === slot && isLeft(each.pieces))
       .toSorted(
         (a, b) =>
-          Number(a.piece.toGet ?? false) - Number(b.piece.toGet ?? false) ||
-          lengthOf(a.piece.part) - lengthOf(b.piece.part),
+          Number(a.pieces[0].toGet ?? false) - Number(b.pieces[0].toGet ?? false) ||
+          a.pieces.length - b.pieces.length ||
+          lengthsOf(a.pieces) - lengthsOf(b.pieces),
       )[0];
+  const isLeft = (pieces: readonly Piece[]): boolean =>
+    pieces.every(({ key }) => left.get(key)! >= pieces.filter((each) => each.key === key).length);
 
   const options = tasks.map((_, n) => columns.filter(({ column }) => column.task === n && !column.covers));
   const home = ({ task, place }: Column): boolean => {
     const { now } = tasks[task];
     return places[place].device.id === now?.device && places[place].inlets.includes(now.inlet);
   };
+  const taken = new Set<string>();
+  const isClear = (n: number): boolean => ground.clear.has(tasks[n].line.id);
+  /** Whether the two of a pair sit beside each other, or one of them nowhere. */
+  const beside = (lines: readonly string[]): boolean => {
+    const [one, other] = lines.map((id) => {
+      const n = tasks.findIndex(({ line }) => line.id === id);
+      return seats.get(n)?.find(({ variable }) => solution[variable] === 1);
+    });
+    if (!one || !other) return !one && !other;
+    const [{ device }, there] = [places[one.place], places[other.place].device];
+    const at = ({ inlet }: { inlet: string }) => device.inlets.findIndex(({ id }) => id === inlet);
+    return device === there && Math.abs(at(one) - at(other)) === 1;
+  };
   const cost = (column: Column): number[] => [
+    isClear(column.task) ? column.judged.changes + Number(!home(column)) : 0,
     column.judged.uses.filter((use) => gotten.has(use)).length,
     -VERDICT_ORDER.indexOf(column.judged.verdict),
     Number(column.feed !== 'off' && !column.needs),
@@ -63,11 +81,11 @@ export function greedySolution(ground: Ground, model: Model): number[] {
     let good = true;
     for (const use of judged.uses) {
       const cable = slots.has(use) ? serving(use) : undefined;
-      const piece = cable?.piece ?? ground.pieces.find(({ key }) => key === use);
-      if (!piece || left.get(piece.key)! <= 0) good = false;
+      const pieces = cable?.pieces ?? ground.pieces.filter(({ key }) => key === use);
+      if (pieces.length === 0 || !isLeft(pieces)) good = false;
       else {
-        left.set(piece.key, left.get(piece.key)! - 1);
-        taken.push(piece);
+        for (const { key } of pieces) left.set(key, left.get(key)! - 1);
+        taken.push(...pieces);
         if (cable) chosen.push(cable.variable);
       }
     }
@@ -85,29 +103,48 @@ export function greedySolution(ground: Ground, model: Model): number[] {
       return limit === undefined || (drawn.get(device) ?? 0) + micro <= limit * 1000;
     });
 
+  /** Where it sits, where that matters; undefined if there is no inlet for it. */
+  const seatOf = (n: number, column: Column): { key?: string; variable?: number } | undefined => {
+    const { now } = tasks[n];
+    const stay = stays[n];
+    if (!seats.has(n)) {
+      const stayed = stay !== undefined && home(column) && !taken.has(inletKey(now!));
+      return stayed ? { key: inletKey(now!), variable: stay } : {};
+    }
+    const possible = seats
+      .get(n)!
+      .filter(({ place, key }) => place === column.place && !taken.has(key) && !held.has(key));
+    return possible.find(({ key }) => now && key === inletKey(now)) ?? possible[0];
+  };
+  const fits = ({ place, feed, also }: Column): boolean => {
+    const { device, group } = places[place];
+    const wanted = [...also, ...(group ? [{ group: groupKey(device.id, group.id), feed }] : [])];
+    return wanted.every(({ group: key, feed: to }) => (set.get(key) ?? to) === to);
+  };
   const order = tasks
     .map((_, n) => n)
-    .filter((n) => !seats.has(n))
-    .toSorted((a, b) => options[a].length - options[b].length);
+    .filter((n) => !seats.has(n) || unwished.has(n))
+    .toSorted((a, b) => Number(isClear(b)) - Number(isClear(a)) || options[a].length - options[b].length);
   for (const n of order) {
     for (const { column, variable } of options[n].toSorted((a, b) => less(cost(a.column), cost(b.column)))) {
       const { device, group } = places[column.place];
-      const key = group && groupKey(device.id, group.id);
-      if (room[column.place] <= 0 || (key && (set.get(key) ?? column.feed) !== column.feed) || !powered(column))
-        continue;
+      const seat = seatOf(n, column);
+      if (!seat || room[column.place] <= 0 || !fits(column) || !powered(column)) continue;
       const take = supplied(column);
       if (!take) continue;
       take();
-      if (key) set.set(key, column.feed);
+      if (group) set.set(groupKey(device.id, group.id), column.feed);
+      for (const { group: key, feed } of column.also) set.set(key, feed);
       room[column.place]--;
       for (const { device: id, micro } of column.amps) drawn.set(id, (drawn.get(id) ?? 0) + micro);
       solution[variable] = 1;
       solution[out[n]] = 0;
-      const stay = stays[n];
-      if (stay !== undefined && home(column)) solution[stay] = 1;
+      if (seat.key !== undefined) taken.add(seat.key);
+      if (seat.variable !== undefined) solution[seat.variable] = 1;
       break;
     }
   }
+  for (const { lines, variable } of apart) solution[variable] = Number(!beside(lines));
   for (const { group, feed, variable } of feeds) solution[variable] = Number((set.get(group) ?? 'off') === feed);
   return solution;
 }

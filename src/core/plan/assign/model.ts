@@ -23,6 +23,19 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
   switches(draft);
   limits(draft);
   stock(draft);
-  const { stays, seats, cables, got, feeds, givenUp } = draft;
-  return { program, stages: stages(draft), columns: draft.columns, out, stays, seats, cables, got, feeds, givenUp };
+  const { stays, seats, unwished, cables, got, feeds, apart, givenUp } = draft;
+  return {
+    program,
+    stages: stages(draft),
+    columns: draft.columns,
+    out,
+    stays,
+    seats,
+    unwished,
+    cables,
+    got,
+    feeds,
+    apart,
+    givenUp,
+  };
 }

@@ -18,17 +18,34 @@ export interface Place {
   toGet?: string;
 }
 
-/** Two small interfaces with one inlet each: what a plan proposes to get where every inlet hangs on the wrong switch. */
-export function inletsToGet({ devices }: Pick<RigDocument, 'devices'>): Device[] {
+/** So many small interfaces are offered where devices stand. */
+const EACH = 2;
+/** Places that are looked at for them, those with most inlets first. */
+const MOST_PLACES = 3;
+
+/**
+ * Small interfaces with one inlet each: what a plan proposes to get where every inlet hangs on the wrong switch. Each
+ * stands where other devices do: an inlet is somewhere in the room.
+ */
+export function inletsToGet({ devices, locations = [] }: Pick<RigDocument, 'devices' | 'locations'>): Device[] {
+  const inletsAt = (location: string | undefined) =>
+    devices.filter((device) => device.location === location).reduce((sum, { inlets }) => sum + inlets.length, 0);
+  const places = [...new Set(devices.map(({ location }) => location))]
+    .toSorted((a, b) => inletsAt(b) - inletsAt(a))
+    .slice(0, MOST_PLACES);
   const made: Device[] = [];
-  for (let n = 0; n < 2; n++)
-    made.push({
-      id: freeId([...devices, ...made], 'inlet-to-get'),
-      name: freeName([...devices, ...made], 'Inlet to get'),
-      note: 'to get: one three-pin inlet with a 48 V switch of its own',
-      inlets: [{ id: '1', kind: 'combo' }],
-      groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
-    });
+  for (const location of places)
+    for (let n = 0; n < EACH; n++) {
+      const where = locations.find(({ id }) => id === location)?.name;
+      made.push({
+        id: freeId([...devices, ...made], 'inlet-to-get'),
+        name: freeName([...devices, ...made], where ? `Inlet to get, ${where}` : 'Inlet to get'),
+        note: 'to get: one three-pin inlet with a 48 V switch of its own',
+        inlets: [{ id: '1', kind: 'combo' }],
+        groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
+        ...(location !== undefined && { location }),
+      });
+    }
   return made;
 }
 

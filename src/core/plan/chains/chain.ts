@@ -1,21 +1,31 @@
-import type { Part } from '../../gear';
+import type { Figure, Part } from '../../gear';
 import type { Metres } from '../../units';
 import { complexity, familyOf, isCable, lengthOf, pieceKey, powersOf, settingsOf, type Piece } from '../pieces';
 import { linkKind, reader, sourceKind } from '../../gear';
 
-/** Any cable of some sorts that is at least so long. */
+/** Any cable of some sorts that is at least so long, or several of one sort that are together. */
 export interface Slot {
   families: readonly string[];
   least: Metres;
+  /** How many may be joined. */
+  most: number;
 }
 
-/** One link of a chain: a particular piece, or, with a slot, any cable that reaches; `piece` is then the shortest. */
+/** One link of a chain: a particular piece, or, with a slot, any cables that reach; `piece` is then the shortest of them. */
 export interface Step {
   piece: Piece;
   /** As it is set. */
   part: Part;
   slot?: Slot;
+  /** Cables of a slot that are joined to it, where no single one reaches. */
+  joined?: readonly Piece[];
 }
+
+/** The links of a step in order. */
+export const linksOf = ({ part, joined = [] }: Step): Part[] => [part, ...joined.map((piece) => piece.part)];
+/** How many links some steps are. */
+export const countOf = (steps: readonly Step[]): number =>
+  steps.reduce((sum, { joined = [] }) => sum + 1 + joined.length, 0);
 
 /** Links in the order from source to inlet, and the source as it is set for them. */
 export interface Chain {
@@ -26,7 +36,8 @@ export interface Chain {
 /** Most links of a chain. */
 export const MOST_LINKS = 4;
 
-export const slotKey = ({ families, least }: Slot): string => `${families.join(' or ')} from ${least} m`;
+export const slotKey = ({ families, least, most }: Slot): string =>
+  `${families.join(' or ')} from ${least} m, ${most} joined`;
 
 /** What a chain takes from the stock: slots and pieces by key. */
 export const usesOf = ({ steps }: Chain): string[] =>
@@ -42,7 +53,8 @@ export function within(part: readonly string[], whole: readonly string[]): boole
   });
 }
 
-export const complexityOf = ({ steps }: Chain): number => steps.reduce((sum, { part }) => sum + complexity(part), 0);
+export const complexityOf = ({ steps }: Chain): number =>
+  steps.flatMap(linksOf).reduce((sum, part) => sum + complexity(part), 0);
 
 const settings = (part: Part, kind: { choices: Parameters<typeof settingsOf>[0]['choices'] }): string[] =>
   settingsOf(kind).map((name) => part.choices?.[name] ?? kind.choices[name].standard);
@@ -88,6 +100,31 @@ export function changesOf(
   chain: Chain,
   reusing: 'what is named' | 'all that serves' = 'what is named',
 ): number {
+  if (reusing === 'all that serves') {
+    // Cables that are joined now may stay so, where they reach together.
+    const links = merged(now.links);
+    if (links.length < now.links.length)
+      return Math.min(counted(now, chain, reusing), counted({ ...now, links }, chain, reusing));
+  }
+  return counted(now, chain, reusing);
+}
+
+/** Links with cables of one sort that follow each other as one. */
+function merged(links: readonly Part[]): Part[] {
+  return links.reduce<Part[]>((made, link) => {
+    const last = made.at(-1);
+    const alike = last && [last, link].every((part) => isCable(part) && !part.faults?.length);
+    if (!alike || familyOf(last) !== familyOf(link)) return [...made, link];
+    const length: Figure = { value: lengthOf(last) + lengthOf(link), unit: 'm', basis: 'assumed' };
+    return [...made.slice(0, -1), { ...link, figures: { ...link.figures, length } }];
+  }, []);
+}
+
+function counted(
+  now: { source: Part; links: readonly Part[] },
+  chain: Chain,
+  reusing: 'what is named' | 'all that serves',
+): number {
   // A cable that only has to reach may be any: what lies there now is counted on only where the chain names it.
   const found = matched(
     now.links,
@@ -95,7 +132,7 @@ export function changesOf(
     (link, step) => (reusing === 'all that serves' || !step.slot) && serves(link, step),
   );
   const kept = found.filter((at) => at !== undefined).length;
-  const exchanged = Math.max(now.links.length, chain.steps.length) - kept;
+  const exchanged = Math.max(now.links.length, countOf(chain.steps)) - kept;
   const set = found.reduce<number>(
     (sum, at, n) => sum + (at === undefined ? 0 : flipped(now.links[at], chain.steps[n].part, 'link')),
     0,

@@ -11,7 +11,15 @@ import { withChain } from '../apply';
 
 const piece = (part: Part, count = 1): Piece => ({ key: pieceKey(part), part, label: pieceLabel(part), count });
 const words = ({ links }: RankedChain) => links.map(({ label }) => label);
-const gap = { plug: 'ts35', sockets: ['xlr3'], run: 0, lead: true, plugOn: false, mostToGet: 0 } as const;
+const gap = {
+  source: 'plug-in-electret',
+  plug: 'ts35',
+  sockets: ['xlr3'],
+  run: 0,
+  lead: true,
+  plugOn: false,
+  mostToGet: 0,
+} as const;
 
 describe('connections', () => {
   const adapter = piece({ kind: 'plain-adapter' });
@@ -30,10 +38,18 @@ describe('connections', () => {
 
   test('cables are as long as the run, an extension only where no single one reaches', () => {
     const over = (run: number, pieces: Piece[]) =>
-      connections({ ...gap, plug: 'xlr3', run, lead: false }, pieces).map((steps) => steps.map((step) => step.piece));
+      connections({ ...gap, plug: 'xlr3', run, lead: false }, pieces).map((steps) =>
+        steps.flatMap(({ piece, joined = [] }) => [piece, ...joined]),
+      );
     expect(over(15, [short, long])).toEqual([[long]]);
-    expect(over(30, [short, long])).toEqual([[long, long]]);
-    expect(over(70, [short, long])).toEqual([]);
+    expect(over(30, [short, { ...long, count: 2 }])).toEqual([
+      [
+        { ...long, count: 2 },
+        { ...long, count: 2 },
+      ],
+    ]);
+    expect(over(30, [short, { ...long, count: 1 }])).toEqual([]);
+    expect(over(170, [short, long])).toEqual([]);
   });
 
   test('a microphone is not plugged into a desk without a cable, a plug-on transmitter goes without', () => {

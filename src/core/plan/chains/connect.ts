@@ -2,9 +2,12 @@ import { linkKind, planningOf, mate, reader, type ConnectorId, type Part } from 
 import type { Metres } from '../../units';
 import { familyOf, isCable, lengthOf, movable, type Piece } from '../pieces';
 import { MOST_LINKS, variants, type Step } from './chain';
+import { joins } from './joins';
 
 /** What has to be joined. */
 export interface Gap {
+  /** Kind of the source. */
+  source: string;
   plug: ConnectorId;
   sockets: readonly ConnectorId[];
   /** Cable that is needed, in metres. */
@@ -46,10 +49,18 @@ function familiesOf(pieces: readonly Piece[]): Family[] {
   return [...families.values()];
 }
 
-/** A cable as a step: the shortest of its family that is at least so long; undefined where none is. */
-function cableStep({ key, pieces }: Family, least: Metres): Step | undefined {
-  const piece = pieces.find(({ part }) => lengthOf(part) >= least);
-  return piece && { piece, part: piece.part, slot: { families: [key], least } };
+/** A cable as a step: of its family the shortest that is at least so long, or the fewest that are together; undefined where none are. */
+function cableStep({ key, pieces }: Family, least: Metres, most: number): Step | undefined {
+  const [first] = joins(pieces, least, most);
+  if (!first) return undefined;
+  const [piece, ...joined] = first;
+  return { piece, part: piece.part, slot: { families: [key], least, most }, ...(joined.length && { joined }) };
+}
+
+/** Whether a piece changes the connector of a line, and is made for its source. */
+function adapts({ part }: Piece, source: string): boolean {
+  const planning = planningOf(part.kind);
+  return planning?.adapts === true && (planning.serves?.includes(source) ?? true);
 }
 
 interface Laid {
@@ -62,7 +73,7 @@ interface Laid {
 export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
   const families = familiesOf(pieces);
   const adapting = pieces
-    .filter((piece) => piece.count > 0 && planningOf(piece.part.kind)?.adapts && movable(piece))
+    .filter((piece) => piece.count > 0 && adapts(piece, gap.source) && movable(piece))
     .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })));
   const found: Step[][] = [];
   const follow = (plug: ConnectorId, laid: Laid[], order: number): void => {
@@ -90,7 +101,7 @@ export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
 const repeats = (a: Step, b: Step): boolean =>
   b.part.kind === 'plain-adapter' ? a.piece.key === b.piece.key : a.part.kind !== 'plain-adapter';
 
-/** The chain with its cables as long as they must be, if that makes sense; with an extension where no single cable reaches. */
+/** The chain with its cables as long as they must be, if that makes sense; joined where no single one reaches. */
 function finished({ run, lead, plugOn }: Gap, plug: ConnectorId, laid: Laid[]): Step[][] {
   const cables = laid.flatMap(({ family }, n) => (family ? [{ family, n }] : []));
   const main = cables.findLast(({ family }) => family.connector === 'xlr3') ?? cables.at(-1);
@@ -103,14 +114,10 @@ function finished({ run, lead, plugOn }: Gap, plug: ConnectorId, laid: Laid[]): 
     const kind = laid.at(-1)?.step?.part.kind;
     if (kind !== 'plain-adapter' && kind !== 'plug-in-converter') return [];
   }
-  for (const parts of [1, 2]) {
-    if (laid.length + parts - 1 > MOST_LINKS) break;
-    const reach = cableStep(main.family, run / parts);
-    if (!reach) continue;
-    const steps = laid.flatMap(({ step, family }, n): (Step | undefined)[] =>
-      step ? [step] : n === main.n ? new Array<Step>(parts).fill(reach) : [cableStep(family!, 0)],
-    );
-    return steps.every((step) => step !== undefined) ? [steps] : [];
-  }
-  return [];
+  const most = 1 + MOST_LINKS - laid.length;
+  const steps = laid.map(
+    ({ step, family }, n): Step | undefined =>
+      step ?? (n === main.n ? cableStep(family!, run, most) : cableStep(family!, 0, 1)),
+  );
+  return steps.every((step) => step !== undefined) ? [steps] : [];
 }

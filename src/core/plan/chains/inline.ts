@@ -1,7 +1,7 @@
 import { linkKind, planningOf, reader } from '../../gear';
 import type { Finding } from '../../check/finding';
 import { movable, type Piece } from '../pieces';
-import { MOST_LINKS, variants, type Chain, type Step } from './chain';
+import { countOf, MOST_LINKS, variants, type Chain, type Step } from './chain';
 import { ORDER } from './connect';
 
 /** The usual place of a kind that stands in an XLR line (common practice). */
@@ -45,7 +45,7 @@ const orderOf = (step: Step, n: number): number => {
 
 /** A chain with one more thing in its three-pin part, for each piece of the kinds that its findings ask for. */
 export function extended(chain: Chain, findings: readonly Finding[], pieces: readonly Piece[]): Chain[] {
-  if (chain.steps.length >= MOST_LINKS) return [];
+  if (countOf(chain.steps) >= MOST_LINKS) return [];
   const kinds = asked(findings);
   const present = new Set(chain.steps.map(({ part }) => part.kind));
   return pieces
@@ -61,5 +61,9 @@ export function inserted({ source, steps }: Chain, step: Step): Chain | undefine
   if (place === undefined || pinned < 0) return undefined;
   const after = steps.findLastIndex((other, n) => orderOf(other, n) <= place);
   const at = Math.min(Math.max(after + 1, pinned), steps.findLastIndex(isPinned) + 1);
-  return { source, steps: steps.toSpliced(at, 0, step) };
+  // One link more is one fewer to join.
+  const fewer = steps.map((each) =>
+    each.slot && each.slot.most > 1 ? { ...each, slot: { ...each.slot, most: each.slot.most - 1 } } : each,
+  );
+  return { source, steps: fewer.toSpliced(at, 0, step) };
 }

@@ -5,11 +5,11 @@ import type { FeedName } from '../../standards/feeds';
 import { assessor, type Assessment } from '../assess';
 import { placesOf, siteOf } from '../assign/places';
 import { ownPieces, reachesOver } from '../assign/columns';
-import { pieceKey, settingsOf, settingsSet, type Piece } from '../pieces';
+import { lengthOf, pieceKey, settingsOf, settingsSet, type Piece } from '../pieces';
 import { stockOf } from '../stock';
 import { runTo, tasksOf, type Task } from '../tasks';
 import { linkKind, type Part } from '../../gear';
-import type { Step } from './chain';
+import { countOf, linksOf, type Step } from './chain';
 import { order, qualityOf, whyBest, whyBelow, worst, type Compared, type Quality } from './criteria';
 import { accepted, searchChains, type Judged } from './search';
 
@@ -89,15 +89,15 @@ export function rankedChains(
     ),
   }));
   const good = compared.filter((each) => accepted(each.judged)).toSorted(order);
-  const shortest = Math.min(...good.map((each) => each.judged.chain.steps.length), Infinity);
+  const shortest = Math.min(...good.map((each) => countOf(each.judged.chain.steps)), Infinity);
   const bad = compared
     .filter(
       (each) =>
         !accepted(each.judged) &&
         JSON.stringify(each.judged.chain.source.choices) === JSON.stringify(task.source.choices) &&
-        (good.length === 0 || each.judged.chain.steps.length <= shortest || each.judged.changes === 0),
+        (good.length === 0 || countOf(each.judged.chain.steps) <= shortest || each.judged.changes === 0),
     )
-    .toSorted((a, b) => a.judged.chain.steps.length - b.judged.chain.steps.length || order(a, b));
+    .toSorted((a, b) => countOf(a.judged.chain.steps) - countOf(b.judged.chain.steps) || order(a, b));
   return {
     allowed: good
       .slice(0, MOST)
@@ -152,7 +152,7 @@ function told({ judged, quality, usesUp }: Compared, rank: number | undefined, r
   return {
     ...(rank !== undefined && { rank }),
     links: judged.chain.steps.map(linkOf),
-    parts: judged.chain.steps.map(({ part }) => part),
+    parts: judged.chain.steps.flatMap(linksOf),
     sourcePart: judged.chain.source,
     ...(setting && { source: setting }),
     verdict: judged.verdict,
@@ -167,13 +167,18 @@ function told({ judged, quality, usesUp }: Compared, rank: number | undefined, r
 }
 
 /** A step in words: a cable that only has to reach by the length it must have, a box by its name and how it is set. */
-function linkOf({ part, slot, piece }: Step): RankedChain['links'][number] {
+function linkOf({ part, slot, piece, joined }: Step): RankedChain['links'][number] {
   const kind = linkKind(part.kind);
   const chosen = (name: string) =>
     kind.choices[name].options.find(({ value }) => value === (part.choices?.[name] ?? kind.choices[name].standard))!
       .label;
   if (slot)
-    return { label: `${chosen('connector')} cable${slot.least > 0 ? `, ${Math.ceil(slot.least)} m or more` : ''}` };
+    return {
+      label: `${chosen('connector')} cable${slot.least > 0 ? `, ${Math.ceil(slot.least)} m or more` : ''}`,
+      ...(joined && {
+        set: `joined: ${[piece, ...joined].map(({ part: each }) => `${lengthOf(each)} m`).join(' + ')}`,
+      }),
+    };
   const set = settingsOf(kind).map((name) => `${kind.choices[name].label.toLowerCase()}: ${chosen(name)}`);
   return { label: piece.label, ...(set.length && { set: set.join(', ') }) };
 }

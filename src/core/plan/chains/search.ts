@@ -2,9 +2,20 @@ import { VERDICT_ORDER, type Verdict } from '../../check/finding';
 import { inletKind, reader, sourceKind, type Part } from '../../gear';
 import type { Metres } from '../../units';
 import type { Assess, Assessment, Site } from '../assess';
-import { TO_GET, type Piece } from '../pieces';
-import { hasLead } from '../tasks';
-import { changesOf, complexityOf, matched, usesOf, variants, within, type Chain } from './chain';
+import { familyOf, isCable, lengthOf, TO_GET, type Piece } from '../pieces';
+import { hasLead, PLUG_ON } from '../tasks';
+import {
+  changesOf,
+  complexityOf,
+  linksOf,
+  matched,
+  usesOf,
+  variants,
+  within,
+  type Chain,
+  type Slot,
+  type Step,
+} from './chain';
 import { connections } from './connect';
 import { extended } from './inline';
 
@@ -44,7 +55,7 @@ export const accepted = ({ verdict }: Pick<Judged, 'verdict'>): boolean => verdi
 
 const toGet = ({ steps }: Chain): number => steps.filter(({ slot, piece }) => !slot && piece.toGet).length;
 
-const partsOf = ({ steps }: Chain): Part[] => steps.map(({ part }) => part);
+const partsOf = ({ steps }: Chain): Part[] => steps.flatMap(linksOf);
 
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 
@@ -68,11 +79,12 @@ export function searchChains(search: ChainSearch): Judged[] {
   const kind = sourceKind(source.kind);
   const inlet = inletKind(site.inlet.kind);
   const gap = {
+    source: source.kind,
     plug: kind.connector(reader(kind, source)),
     sockets: inlet.sockets,
     run,
     lead: hasLead(source),
-    plugOn: inlet.kind === 'plug-on-transmitter',
+    plugOn: inlet.kind === PLUG_ON,
     mostToGet,
   };
   const bases = connections(gap, pieces).sort(
@@ -115,7 +127,7 @@ function anyCable(judged: readonly Judged[]): Judged[] {
   for (const one of judged) {
     const { chain, verdict, findings } = one;
     const steps = chain.steps.map(({ slot, piece, part }) =>
-      slot ? [slot.least, part.choices?.connector] : [piece.key, part.choices],
+      slot ? [slot.least, slot.most, part.choices?.connector] : [piece.key, part.choices],
     );
     const codes = findings.map(({ code, severity }) => `${severity} ${code}`);
     const key = JSON.stringify([chain.source.choices, steps, verdict, codes]);
@@ -144,12 +156,14 @@ function anyCable(judged: readonly Judged[]): Judged[] {
 function withPresentCables({ chain }: Judged, { source, links, site, assess, own }: ChainSearch): Judged[] {
   const found = matched(links, chain.steps);
   let kept = 0;
-  const steps = chain.steps.map((step, n) => {
+  const steps = chain.steps.flatMap((step, n): Step[] => {
+    if (!step.slot) return [step];
     const at = found[n];
-    const piece = at === undefined ? undefined : own[at];
-    if (!step.slot || !piece) return step;
+    const run = at === undefined ? presentRun(links, step.slot) : [at];
+    const laid = run.flatMap((link) => (own[link] ? [{ piece: own[link], part: links[link] }] : []));
+    if (laid.length === 0 || laid.length < run.length) return [step];
     kept++;
-    return { piece, part: links[at!] };
+    return laid;
   });
   if (!kept) return [];
   const laid: Chain = { source: chain.source, steps };
@@ -164,6 +178,18 @@ function withPresentCables({ chain }: Judged, { source, links, site, assess, own
       complexity: complexityOf(laid),
     },
   ];
+}
+
+/** Cables that follow each other and reach together, by their places on the line; none where they do not. */
+function presentRun(links: readonly Part[], { families, least, most }: Slot): number[] {
+  const lies = (n: number) =>
+    n < links.length && isCable(links[n]) && !links[n].faults?.length && families.includes(familyOf(links[n]));
+  for (let begin = 0; begin < links.length; begin++) {
+    const run: number[] = [];
+    for (let n = begin; lies(n) && familyOf(links[n]) === familyOf(links[begin]) && run.length < most; n++) run.push(n);
+    if (run.reduce((sum, n) => sum + lengthOf(links[n]), 0) >= least && run.length > 1) return run;
+  }
+  return [];
 }
 
 /** The accepted chains without those that another one leaves no reason for. */

@@ -12,6 +12,11 @@ import {
   type Stage,
 } from './program';
 
+/** Of the time that is left, what one stage may take. */
+const SHARE = 0.6;
+/** Seconds that every stage has. */
+const LEAST = 0.05;
+
 /** A stage as the one number that is made small. */
 type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
 
@@ -30,22 +35,22 @@ export const highsSolver =
         .map((goal): Reached => known.get(goal.name) ?? { name: goal.name, value: valueOf(goal, from), bound: 0 });
       return { solution: from, reached: all, optimal: all.every(({ value, bound }) => value <= bound) };
     };
-    for (const stage of stages) {
+    for (const [n, stage] of stages.entries()) {
       const sum = weighed(stage);
-      const left = seconds - (clock() - began);
+      // What takes too long leaves time for what comes after it: an answer that is not proven is a tidy one all the same.
+      const left = (seconds - (clock() - began)) * (n < stages.length - 1 ? SHARE : 1);
       const settled = solution && valueOf(sum, solution) <= sum.floor;
       if (settled) reached.push(...proven(stage, solution!));
       else {
-        if (left <= 0) break;
+        if (left <= 0 && !solution) return undefined;
         const { name } = stage.goals[0];
         onProgress?.({ goal: name, outcome: solution && outcome(solution, reached) });
-        const run = minimise(highs, program, kept, sum, left, solution, (better, bound) =>
+        const run = minimise(highs, program, kept, sum, Math.max(left, LEAST), solution, (better, bound) =>
           onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
         );
-        if (!run) break;
-        solution = run.solution;
-        reached.push(...(run.optimal ? proven(stage, solution) : bounded(stage, solution, run.bound)));
-        if (!run.optimal) break;
+        if (!run && !solution) return undefined;
+        solution = run?.solution ?? solution!;
+        reached.push(...(run?.optimal ? proven(stage, solution) : bounded(stage, solution, run?.bound ?? sum.floor)));
       }
       kept.push({ terms: summed(sum.terms), lower: -Infinity, upper: valueOf(sum, solution!) - (sum.offset ?? 0) });
     }

@@ -11,10 +11,10 @@ import { quantity } from '../../units/format';
 import { placesOf, siteOf } from '../assign/places';
 import { connections } from '../chains/connect';
 import { inserted } from '../chains/inline';
-import type { Chain } from '../chains/chain';
+import { linksOf, type Chain } from '../chains/chain';
 import { isCable, type Piece } from '../pieces';
 import { stockOf } from '../stock';
-import { hasLead, runTo, tasksOf } from '../tasks';
+import { hasLead, runTo, tasksOf, PLUG_ON } from '../tasks';
 
 /** A supply, converter or booster, and whether it would do for one line. */
 export interface SupplyOption {
@@ -64,11 +64,12 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
   const source = sourceKind(task.source.kind);
   const group = groupOf(place.device, inlet);
   const gap = {
+    source: task.source.kind,
     plug: source.connector(reader(source, task.source)),
     sockets: inletKind(place.part.kind).sockets,
     run: runTo(document, task, at),
     lead: hasLead(task.source),
-    plugOn: place.part.kind === 'plug-on-transmitter',
+    plugOn: place.part.kind === PLUG_ON,
     mostToGet: 0,
   };
   return CANDIDATES.map(({ part, set, feed }): SupplyOption => {
@@ -97,7 +98,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
       id,
       name: task.line.name,
       source: task.source,
-      links: chain.steps.map((step) => step.part),
+      links: chain.steps.flatMap(linksOf),
       ...siteOf(place, feed as FeedName),
     };
     return judged(head, line, document, kind.nature === 'supply' || part.kind === 'plug-in-converter');

@@ -14,12 +14,16 @@ export interface Model {
   stays: (number | undefined)[];
   /** For tasks with an inlet of their own choice: each inlet it may be on. */
   seats: Map<number, { key: string; inlet: string; place: number; variable: number }[]>;
-  /** Which pieces serve as the cable of a slot. */
-  cables: { slot: string; piece: Piece; variable: number }[];
+  /** Tasks of these that nobody has wished anything of. */
+  unwished: Set<number>;
+  /** Which pieces serve as the cable of a slot, several where they are joined. */
+  cables: { slot: string; pieces: readonly Piece[]; variable: number }[];
   /** What has to be got. */
   got: { piece: Piece; variable: number }[];
   /** By switch: what it is set to. */
   feeds: { group: string; feed: FeedName; variable: number }[];
+  /** Pairs that are beside each other now, and would not be any more. */
+  apart: { lines: [string, string]; variable: number }[];
   /** Wishes and limits given up, where that is allowed. */
   givenUp: { what: Relaxation; variable: number }[];
 }
@@ -34,7 +38,7 @@ export type Relaxation =
 export interface ModelOptions {
   /** Wishes and limits may be given up, as few as possible. */
   relax?: boolean;
-  /** Cables that turned out to be no good for a slot, by `slot piece`. */
+  /** Cables that turned out to be no good for a slot, by slot and what is joined. */
   unfit?: ReadonlySet<string>;
 }
 
@@ -63,9 +67,11 @@ export function draftOf(ground: Ground, columns: readonly Column[], options: Mod
     out: ground.tasks.map(() => program.variable()),
     stays: ground.tasks.map(() => undefined),
     seats: new Map(),
+    unwished: new Set(),
     cables: [],
     got: [],
     feeds: [],
+    apart: [],
     givenUp: [],
     idle: [],
   };

@@ -1,6 +1,7 @@
 import type { FeedName } from '../../../standards/feeds';
 import { MOST_LINKS } from '../../chains/chain';
-import { complexity, lengthOf } from '../../pieces';
+import { lengthsOf } from '../../chains/joins';
+import { complexity } from '../../pieces';
 import { weightsOf, type Goal, type Stage, type Term } from '../../program/program';
 import type { Column, Ground } from '../columns';
 import { groupKey, inletKey } from '../places';
@@ -20,54 +21,120 @@ export function stages(draft: Draft): Stage[] {
   const goal = (name: string, most: number, terms: Term[], offset = 0): Goal => ({ name, terms, most, offset });
   const given = draft.givenUp.map(({ variable }) => variable);
   const got = draft.got.map(({ variable }) => variable);
-  const fit = [
-    goal(
-      'lines left out',
-      total,
-      draft.out.map((variable, task) => [variable, lines[task]]),
-    ),
-    ...(given.length ? [goal('wishes given up', given.length, ones(given))] : []),
-    ...(got.length ? [goal('things to get', MOST_LINKS * total, ones(got))] : []),
-    goal(
-      'lines to watch',
-      total,
-      weigh(({ watch }) => watch),
-    ),
-  ];
+  const apart = draft.apart.map(({ variable }) => variable);
+  const placed: Stage = {
+    goals: [
+      goal(
+        'lines left out',
+        total,
+        draft.out.map((variable, task) => [variable, lines[task]]),
+      ),
+      ...(given.length ? [goal('wishes given up', given.length, ones(given))] : []),
+      ...(got.length ? [goal('things to get', MOST_LINKS * total, ones(got))] : []),
+    ],
+  };
+  const nowhere = draft.byTask.map((own, task) => own.length + draft.covering(task).length === 0);
+  // Whoever has no place is left out, or served with what each of its ways wants to be got for it.
+  const [leaving] = weightsOf(placed);
+  const getting = got.length ? weightsOf(placed).at(-1)! : 0;
+  const toGet = new Set(draft.got.map(({ piece }) => piece.key));
+  placed.floor = draft.byTask.reduce((sum, own, task) => {
+    if (nowhere[task]) return sum + lines[task] * leaving;
+    if (draft.covering(task).length) return sum;
+    const things = Math.min(...own.map(({ column }) => column.judged.uses.filter((use) => toGet.has(use)).length));
+    return sum + Math.min(lines[task] * leaving, things * getting);
+  }, 0);
+  const alone = leftAlone(draft);
+  const kept: Stage = {
+    goals: [
+      ...(apart.length ? [goal('pairs taken apart', apart.length, ones(apart))] : []),
+      goal('Clear lines touched', 2 * total, alone.terms, alone.offset),
+    ],
+  };
   const least = draft.byTask.map((own, task) =>
-    Math.min(
-      lines[task] * weightsOf({ goals: fit })[0],
-      ...own.map(({ column }) => column.watch),
-      // Whoever is placed along with another one counts there.
-      ...draft.covering(task).map(() => 0),
-    ),
+    nowhere[task]
+      ? 0
+      : Math.min(
+          // Whoever is left out, or placed along with another one, has nothing to watch here.
+          ...(draft.covering(task).length ? [0] : []),
+          ...own.map(({ column }) => column.watch),
+        ),
   );
-  const feeds = [
-    goal('feeds where nobody needs them', draft.feeds.length + total, [
-      ...ones(draft.idle),
-      ...weigh(({ feed, needs }) => Number(feed !== 'off' && !needs)),
-    ]),
-    goal(
-      'voltage other than the school asks for',
-      3 * total,
-      weigh((column) => offVoltage(column, draft.ground)),
-    ),
-  ];
+  const watched: Stage = {
+    goals: [
+      goal(
+        'lines to watch',
+        total,
+        weigh(({ watch }) => watch),
+      ),
+    ],
+  };
+  const feeds: Stage = {
+    goals: [
+      goal('feeds where nobody needs them', draft.feeds.length + total, [
+        ...ones(draft.idle),
+        ...weigh(({ feed, needs }) => Number(feed !== 'off' && !needs)),
+      ]),
+      goal(
+        'voltage other than the school asks for',
+        3 * total,
+        weigh((column) => offVoltage(column, draft.ground)),
+      ),
+    ],
+  };
   const moved = moves(draft);
-  const changes = [...weigh(({ judged }) => judged.changes), ...moved.terms, ...turned(draft)];
+  const joints = draft.cables.map(({ pieces, variable }): Term => [variable, pieces.length - 1]);
+  const changes: Stage = {
+    goals: [
+      goal(
+        'changes',
+        1e6,
+        [...weigh(({ judged }) => judged.changes), ...moved.terms, ...turned(draft), ...joints],
+        moved.offset,
+      ),
+    ],
+  };
   const parts = [
     ...weigh(({ judged }) => judged.complexity * PART),
-    ...draft.cables.map(({ piece, variable }): Term => [variable, Math.round(lengthOf(piece.part))]),
+    ...draft.cables.map(({ pieces: [first, ...joined], variable }): Term => [
+      variable,
+      Math.round(lengthsOf([first, ...joined])) + joined.length * complexity(first.part) * PART,
+    ]),
     ...draft.got.map(({ piece, variable }): Term => [variable, complexity(piece.part) * total * PART]),
     // Of feeds that do equally well, the usual one.
     ...draft.feeds.filter(({ feed }) => UNUSUAL.has(feed)).map(({ variable }): Term => [variable, PART]),
   ];
+  // Who tolerates a feed where nobody needs it moves nothing and puts nothing in to be rid of it.
+  const tolerant = draft.ground.schools.movingCoilFeed === 'tolerate';
   return [
-    { goals: fit, floor: least.reduce((sum, each) => sum + each, 0) },
-    { goals: feeds },
-    { goals: [goal('changes', 1e6, changes, moved.offset)] },
+    placed,
+    kept,
+    watched,
+    ...(tolerant ? [changes, feeds] : [feeds, changes]),
     { goals: [goal('parts, weighed', 1e9, parts)] },
   ];
+}
+
+/** Lines that are Clear: each that does not stay on its inlet counts, and each whose links or settings change. */
+function leftAlone(draft: Draft): { terms: Term[]; offset: number } {
+  const { tasks, clear } = draft.ground;
+  let offset = 0;
+  const terms = tasks.flatMap(({ line, now }, task): Term[] => {
+    if (!clear.has(line.id)) return [];
+    offset++;
+    const own = draft.seats.get(task)?.filter(({ key }) => key === inletKey(now!));
+    const stays = draft.stays[task];
+    const changed = draft.byTask[task].flatMap(({ column, variable }): Term[] =>
+      column.judged.changes > 0 ? [[variable, 1]] : [],
+    );
+    const home: Term[] = own
+      ? own.map(({ variable }): Term => [variable, -1])
+      : stays !== undefined
+        ? [[stays, -1]]
+        : [];
+    return [...home, ...changed];
+  });
+  return { terms, offset };
 }
 
 /** Lines that change their inlet: as many as there are, less those that stay. */

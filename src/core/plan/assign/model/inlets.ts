@@ -1,4 +1,5 @@
 import type { Term } from '../../program/program';
+import { pairsOf } from '../pairs';
 import { inletKey } from '../places';
 import { giveUp, type Draft, type Model } from './draft';
 
@@ -6,11 +7,19 @@ import { giveUp, type Draft, type Model } from './draft';
 export function inlets(draft: Draft): void {
   const { document, tasks, places } = draft.ground;
   const held = new Set(tasks.flatMap(({ followers }) => followers.flatMap(inletOf)));
-  const pairs = (document.wishes?.neighbours ?? []).flatMap(([a, b]) => {
-    const [first, second] = [a, b].map((id) => tasks.findIndex(({ line }) => line.id === id));
-    return first >= 0 && second >= 0 ? [{ first, second, lines: [a, b] as [string, string] }] : [];
+  const wanted = document.wishes?.neighbours ?? [];
+  const named = pairsOf(draft.ground).filter(
+    (pair) => !wanted.some((wish) => pair.every((id) => (wish as readonly string[]).includes(id))),
+  );
+  const pairs = [
+    ...wanted.map((lines) => ({ lines, wished: true })),
+    ...named.map((lines) => ({ lines, wished: false })),
+  ].flatMap(({ lines, wished }) => {
+    const [first, second] = lines.map((id) => tasks.findIndex(({ line }) => line.id === id));
+    return first >= 0 && second >= 0 ? [{ first, second, lines, wished }] : [];
   });
   const paired = new Set(pairs.flatMap(({ first, second }) => [first, second]));
+  const wishedFor = new Set(pairs.flatMap(({ first, second, wished }) => (wished ? [first, second] : [])));
   const onInlet = new Map<string, Term[]>();
   const sit = (key: string, variable: number) => onInlet.set(key, [...(onInlet.get(key) ?? []), [variable, 1]]);
   const counted: Term[][] = places.map(() => []);
@@ -49,6 +58,7 @@ export function inlets(draft: Draft): void {
       );
     });
     draft.seats.set(task, seats);
+    if (!pinned && barred.size === 0 && !wishedFor.has(task)) draft.unwished.add(task);
   });
   for (const [key, terms] of onInlet)
     if (held.has(key)) draft.program.row(terms, { upper: 0 });
@@ -57,7 +67,7 @@ export function inlets(draft: Draft): void {
     const free = inlets.filter((inlet) => !held.has(inletKey({ device: device.id, inlet })));
     if (counted[n].length > free.length) draft.program.row(counted[n], { upper: free.length });
   });
-  for (const { first, second, lines } of pairs) together(draft, first, second, lines);
+  for (const { first, second, lines, wished } of pairs) together(draft, first, second, lines, wished);
 }
 
 /** Inlets that a task is kept off by wishes of its own, with what gives the wish up. */
@@ -92,9 +102,16 @@ function keepOff(
     draft.program.row([[variable, 1], ...(free === undefined ? [] : [[free, -1] as Term])], { upper: 0 });
 }
 
+/** A variable for a pair that is not beside each other any more. */
+function takenApart(draft: Draft, lines: [string, string]): number {
+  const variable = draft.program.variable();
+  draft.apart.push({ lines, variable });
+  return variable;
+}
+
 /** Whoever of two neighbours sits somewhere has the other one beside it on the same device. */
-function together(draft: Draft, first: number, second: number, lines: [string, string]): void {
-  const free = giveUp(draft, { relax: 'neighbours', lines });
+function together(draft: Draft, first: number, second: number, lines: [string, string], wished: boolean): void {
+  const free = wished ? giveUp(draft, { relax: 'neighbours', lines }) : takenApart(draft, lines);
   const { places } = draft.ground;
   for (const [a, b] of [
     [first, second],

@@ -1,4 +1,5 @@
-import { familyOf, isCable, lengthOf, movable } from '../../pieces';
+import { familyOf, isCable, movable, type Piece } from '../../pieces';
+import { joinKey, joins } from '../../chains/joins';
 import { slotKey, type Slot } from '../../chains/chain';
 import type { Term } from '../../program/program';
 import type { Draft } from './draft';
@@ -13,20 +14,18 @@ export function stock(draft: Draft): void {
     for (const key of column.judged.uses) consume(key, [variable, 1]);
     for (const { slot } of column.judged.chain.steps) if (slot) slots.set(slotKey(slot), slot);
   }
-  for (const [key, { families, least }] of slots) {
-    const serving = pieces.filter(
-      (piece) =>
-        isCable(piece.part) &&
-        movable(piece) &&
-        piece.count > 0 &&
-        families.includes(familyOf(piece.part)) &&
-        lengthOf(piece.part) >= least &&
-        !draft.options.unfit?.has(`${key} ${piece.key}`),
-    );
-    const chosen = serving.map((piece) => {
-      const variable = draft.program.variable(piece.count);
-      draft.cables.push({ slot: key, piece, variable });
-      consume(piece.key, [variable, 1]);
+  for (const [key, { families, least, most }] of slots) {
+    const serving = families.flatMap((family) => {
+      const own = pieces.filter(
+        (piece) => isCable(piece.part) && movable(piece) && piece.count > 0 && familyOf(piece.part) === family,
+      );
+      return joins(own, least, most).filter((join) => !draft.options.unfit?.has(`${key} ${joinKey(join)}`));
+    });
+    const chosen = serving.map((join) => {
+      const times = (piece: Piece) => join.filter((each) => each === piece).length;
+      const variable = draft.program.variable(Math.min(...join.map((piece) => Math.floor(piece.count / times(piece)))));
+      draft.cables.push({ slot: key, pieces: join, variable });
+      for (const piece of new Set(join)) consume(piece.key, [variable, times(piece)]);
       return variable;
     });
     draft.program.row([...(used.get(key) ?? []), ...chosen.map((variable): Term => [variable, -1])], {
