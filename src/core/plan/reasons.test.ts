@@ -1,4 +1,4 @@
-import { cable, deviceOf, link, planned, rigOf } from '../../../tests/planning';
+import { cable, demoKit, demoRig, deviceOf, link, planned, rigOf } from '../../../tests/planning';
 import type { Part } from '../gear';
 import type { KitItem } from '../kit';
 import type { RigDocument, RigLine } from '../rig';
@@ -37,12 +37,40 @@ test('what is to watch now, and Clear afterwards', async () => {
   expect(reason(plan, 'either')).toBe('At present Watch (phantom (41 V) and battery are both on).');
 });
 
-test('who needs no feed where it is on for others', async () => {
+test('who needs no feed where it is on for others stays: it is Clear there', async () => {
   const rig = rigOf(
     [deviceOf('desk', [bank(2, 'P48'), bank(2, 'off')])],
     [line('coil', coil, '1'), line('mic', condenser, '2')],
   );
-  expect(reason(await proposal(rig), 'coil')).toBe('Needs no feed, and desk, switch 1 is on for mic.');
+  for (const movingCoilFeed of ['tolerate', 'off-unless-needed'])
+    expect((await proposal({ ...rig, schools: { movingCoilFeed } })).lines).toEqual([]);
+});
+
+test('two banks that are set the wrong way round: switches are turned, nobody is moved', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(1, 'off'), bank(1, 'P48')])],
+    [line('mic', condenser, '1'), line('ribbon', ribbon, '2')],
+  );
+  const { lines, switches } = await proposal(rig);
+  expect(lines).toEqual([]);
+  expect(switches.map(({ to }) => to)).toEqual(['P48', 'off']);
+});
+
+test('what is Clear gives way to what is Stop, and its reason names that line', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(2, 'P48'), bank(1, 'off')])],
+    [line('ribbon', ribbon, '1'), line('mic', condenser, '2'), line('coil', coil, '3')],
+  );
+  const plan = await proposal(rig);
+  expect(plan.lines.map(({ line: id, to, reason: why }) => [id, to.inlet, why])).toEqual([
+    ['ribbon', '3', 'At present Stop (48 V on a passive ribbon).'],
+    ['coil', '1', 'Makes room for ribbon.'],
+  ]);
+});
+
+test('a splitter, too, gives way to a switch that goes off for another line, and says for which', async () => {
+  const { proposal: plan } = await planned(demoRig(), demoKit());
+  expect(reason(plan, 'singer')).toMatch(/^Hold desk, bank B goes off for .*: no power at the microphone/);
 });
 
 test('who gives way to a feed that is turned on for another one', async () => {

@@ -1,7 +1,10 @@
-import { SEVERITIES, type Finding } from '../check/finding';
+import { SEVERITIES, VERDICT_ORDER, type Finding } from '../check/finding';
 import type { LineResult } from '../check/result';
 import { schoolLabel } from '../check/schools';
+import { rigPathsOf } from '../rig/paths';
+import { setFeed } from '../rig/rigEdits';
 import { feedLabel, type FeedName } from '../standards/feeds';
+import { assessed, type Assessment } from './assess';
 import { accepted } from './chains/search';
 import type { Arranged, Placed } from './assign/decode';
 import { ownPieces, type Column, type Ground } from './assign/columns';
@@ -82,14 +85,27 @@ function wished({ ground: { document } }: Sight, { task, inlet, line }: Placed):
   return name && `Belongs beside ${name}.`;
 }
 
-/** What would become of a line where it is, as it is, with the switches of the plan. */
+/** What would become of a line, with all that hang on it, where it is and as it is, with the switches of the plan. */
 function staying({ ground, arranged }: Sight, { task }: Placed) {
-  const { now, source, line, followers } = task;
+  const { now, line, followers } = task;
   const home =
     now && ground.places.find(({ device, inlets }) => device.id === now.device && inlets.includes(now.inlet));
-  if (!home || followers.length) return undefined;
+  if (!home) return undefined;
   const feed = feedIn(arranged, home);
-  const at = (other: FeedName) => ground.assess(source, line.links, siteOf(home, other));
+  const at = (other: FeedName): Assessment | undefined => {
+    const { device, group } = home;
+    const there = { ...arranged.document, devices: ground.document.devices, lines: [line, ...followers] };
+    const set = [
+      ...arranged.feeds.filter((each) => each.device !== device.id || each.group !== group?.id),
+      ...(group ? [{ device: device.id, group: group.id, feed: other }] : []),
+    ].reduce((rig, each) => setFeed(rig, each.device, each.group, each.feed), there);
+    const paths = rigPathsOf(
+      set,
+      there.lines.map(({ id }) => id),
+    );
+    const all = paths.flatMap((path) => assessed(path.line, ground.schools) ?? []);
+    return all.toSorted((a, b) => VERDICT_ORDER.indexOf(a.verdict) - VERDICT_ORDER.indexOf(b.verdict))[0];
+  };
   return { home, feed, at };
 }
 
@@ -102,9 +118,24 @@ function harmed(sight: Sight, placed: Placed): string | undefined {
   // A switch that is turned for this line alone is no reason for what becomes of it.
   const others = neededBy(sight.arranged, home).filter((name) => name !== placed.line.name);
   if (home.group?.feed !== feed && feed !== 'off' && others.length === 0) return undefined;
-  return home.group && home.group.feed !== feed
-    ? `${switchName(home)} goes ${towards(feed)}: ${lower(bad.what)}.`
-    : `${bad.what}.`;
+  if (!home.group || home.group.feed === feed) return `${bad.what}.`;
+  const sake = feed === 'off' ? objecting(sight, home).map(({ name }) => name) : others;
+  return `${switchName(home)} goes ${towards(feed)}${sake.length ? ` for ${some(sake)}` : ''}: ${lower(bad.what)}.`;
+}
+
+/** Lines of the plan on a place's switch that what it is set to now does not suit, and why. */
+function objecting({ ground, arranged }: Sight, { device, group }: Place): { name: string; what: string }[] {
+  return arranged.placed
+    .filter(({ inlet }) => inlet.device === device.id && group?.inlets.includes(inlet.inlet))
+    .flatMap(({ column, line }) => {
+      const then = ground.assess(
+        column.judged.chain.source,
+        line.links,
+        siteOf(ground.places[column.place], group!.feed),
+      );
+      const bad = then && !accepted(then) ? worst(then.findings) : undefined;
+      return bad ? [{ name: line.name, what: bad.what }] : [];
+    });
 }
 
 function needless(sight: Sight, placed: Placed): string | undefined {
@@ -166,14 +197,10 @@ export function switchReason(sight: Sight, device: string, group: string, to: Fe
   );
   if (here.length === 0) return 'No line is on it.';
   const before = place.group!.feed;
-  const objecting = here.flatMap(({ column, line }) => {
-    const then = ground.assess(column.judged.chain.source, line.links, siteOf(ground.places[column.place], before));
-    const bad = then && !accepted(then) ? worst(then.findings) : undefined;
-    return bad ? [{ name: line.name, what: bad.what }] : [];
-  });
-  if (objecting.length) {
-    const more = objecting.length > 1 ? `, and ${objecting.length - 1} more object` : '';
-    return `${objecting[0].name} at ${feedLabel(before)}: ${lower(objecting[0].what)}${more}.`;
+  const against = objecting(sight, place);
+  if (against.length) {
+    const more = against.length > 1 ? `, and ${against.length - 1} more object` : '';
+    return `${against[0].name} at ${feedLabel(before)}: ${lower(against[0].what)}${more}.`;
   }
   if (to === 'off') return 'No line on it needs a feed.';
   const school = `school “${schoolLabel('batteryVoltage', ground.schools.batteryVoltage)}”`;

@@ -14,8 +14,6 @@ import {
 
 /** Of the time that is left, what one stage may take. */
 const SHARE = 0.6;
-/** Seconds that every stage has. */
-const LEAST = 0.05;
 
 /** A stage as the one number that is made small. */
 type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
@@ -42,15 +40,18 @@ export const highsSolver =
       const settled = solution && valueOf(sum, solution) <= sum.floor;
       if (settled) reached.push(...proven(stage, solution!));
       else {
-        if (left <= 0 && !solution) return undefined;
         const { name } = stage.goals[0];
         onProgress?.({ goal: name, outcome: solution && outcome(solution, reached) });
-        const run = minimise(highs, program, kept, sum, Math.max(left, LEAST), solution, (better, bound) =>
-          onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
-        );
+        const run =
+          left > 0 &&
+          minimise(highs, program, kept, sum, left, solution, (better, bound) =>
+            onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
+          );
         if (!run && !solution) return undefined;
-        solution = run?.solution ?? solution!;
-        reached.push(...(run?.optimal ? proven(stage, solution) : bounded(stage, solution, run?.bound ?? sum.floor)));
+        solution = run ? run.solution : solution!;
+        reached.push(
+          ...(run && run.optimal ? proven(stage, solution) : bounded(stage, solution, run ? run.bound : sum.floor)),
+        );
       }
       kept.push({ terms: summed(sum.terms), lower: -Infinity, upper: valueOf(sum, solution!) - (sum.offset ?? 0) });
     }

@@ -48,7 +48,12 @@ export function stages(draft: Draft): Stage[] {
   const kept: Stage = {
     goals: [
       ...(apart.length ? [goal('pairs taken apart', apart.length, ones(apart))] : []),
-      goal('Clear lines touched', 2 * total, alone.terms, alone.offset),
+      goal(
+        'Clear lines touched, or lines sent elsewhere',
+        3 * total,
+        [...alone.terms, ...weigh((column) => Number(isSentAway(draft, column)))],
+        alone.offset,
+      ),
     ],
   };
   const least = draft.byTask.map((own, task) =>
@@ -85,15 +90,9 @@ export function stages(draft: Draft): Stage[] {
   const moved = moves(draft);
   const joints = draft.cables.map(({ pieces, variable }): Term => [variable, pieces.length - 1]);
   const changes: Stage = {
-    goals: [
-      goal(
-        'changes',
-        1e6,
-        [...weigh(({ judged }) => judged.changes), ...moved.terms, ...turned(draft), ...joints],
-        moved.offset,
-      ),
-    ],
+    goals: [goal('changes', 1e6, [...weigh(({ judged }) => judged.changes), ...moved.terms, ...joints], moved.offset)],
   };
+  const turns: Stage = { goals: [goal('switches turned', draft.feeds.length, turned(draft))] };
   const parts = [
     ...weigh(({ judged }) => judged.complexity * PART),
     ...draft.cables.map(({ pieces: [first, ...joined], variable }): Term => [
@@ -111,8 +110,16 @@ export function stages(draft: Draft): Stage[] {
     kept,
     watched,
     ...(tolerant ? [changes, feeds] : [feeds, changes]),
+    turns,
     { goals: [goal('parts, weighed', 1e9, parts)] },
   ];
+}
+
+/** Whether a line comes out at another place of the room than now, which somebody else records. */
+function isSentAway({ ground: { document, places, tasks } }: Draft, { task, place }: Column): boolean {
+  const { now } = tasks[task];
+  const was = document.devices.find(({ id }) => id === now?.device);
+  return was !== undefined && places[place].device.location !== was.location;
 }
 
 /** Lines that are Clear: each that does not stay on its inlet counts, and each whose links or settings change. */
