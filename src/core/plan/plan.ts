@@ -1,11 +1,12 @@
 import { checkRig } from '../check/rig';
 import { schoolsOf } from '../rig/document';
 import { assessor } from './assess';
-import type { Column, Ground } from './assign/columns';
+import { ownPieces, type Column, type Ground } from './assign/columns';
 import { nobody } from './assign/greedy';
 import { modelOf } from './assign/model';
 import { allColumns, groundOf } from './ground';
-import type { Proposal } from './proposal';
+import { pieceLabel } from './pieces';
+import type { Proposal, ToGet } from './proposal';
 import type { Plan, PlanRequest, PlanTools } from './request';
 import { solved } from './solved';
 import { stockOf } from './stock';
@@ -16,17 +17,34 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const { document, kit, onlyKit } = request;
   const assess = assessor(schoolsOf(document), 'once');
   const before = checkRig(document);
-  const own = groundOf(document, [...stockOf(kit, document).values()], assess, before);
+  const own = groundOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
   const columns = allColumns(own, tools);
   const quick = onlyKit ? undefined : withOneThingEach(own, columns, before, request, tools);
   if (quick) return { proposal: quick };
   const first = solved(own, columns, before, request, tools);
   if (first.leftOut.length === 0) return { proposal: first };
   const instead = insteadOf(own, columns, first, request, tools);
-  if (onlyKit) return { proposal: first, ...(instead && { instead }) };
+  if (onlyKit) return { proposal: { ...first, toGet: notOwned(own, first) }, ...(instead && { instead }) };
   const missing = new Set(first.leftOut.map(({ line }) => line));
   const proposal = withThings(own, columns, missing, first, before, request, tools);
   return { proposal, ...(instead && { instead }) };
+}
+
+/** What lines that are left out have now and nobody owns: to get, or to rent. */
+function notOwned(ground: Ground, { leftOut }: Proposal): ToGet[] {
+  const out = new Set(leftOut.map(({ line }) => line));
+  const found = new Map<string, ToGet>();
+  for (const task of ground.tasks) {
+    if (!out.has(task.line.id)) continue;
+    const own = ownPieces(task, ground.pieces);
+    for (const [n, part] of task.line.links.entries()) {
+      if (own[n]) continue;
+      const label = pieceLabel(part);
+      const known = found.get(label) ?? { label, count: 0, kind: part.kind, lines: [] };
+      found.set(label, { ...known, count: known.count + 1, lines: [...known.lines, task.line.name] });
+    }
+  }
+  return [...found.values()];
 }
 
 /** What could be given up so that fewer lines are left out. */

@@ -33,6 +33,18 @@ test('what came from the kit and is no longer in it is not there', () => {
   expect(count(stockOf([link('other', 1, cable(3))], rig(converter)), converter)).toBe(0);
 });
 
+test('only what is owned: what a remedy has drawn on the rig is not there, what belongs to the house is', () => {
+  const kit = [link('five', 3, cable(5))];
+  const drawn = rig(cable(5), { kind: 'inline-booster' }, { kind: 'multicore' });
+  const listed = stockOf(kit, drawn, 'listed');
+  expect(count(listed, { kind: 'inline-booster' })).toBe(0);
+  expect(count(listed, { kind: 'multicore' })).toBe(1);
+  expect(count(listed, cable(5))).toBe(3);
+  expect(count(stockOf(kit, drawn), { kind: 'inline-booster' })).toBe(1);
+  // Nobody has listed anything: what lies there is what there is.
+  expect(count(stockOf([], drawn, 'listed'), { kind: 'inline-booster' })).toBe(1);
+});
+
 test('settings do not make another piece: a supply box is one, whatever it is set to', () => {
   const at = (feed: string): Part => ({ kind: 'supply-box', choices: { feed } });
   expect(pieceKey(at('P48'))).toBe(pieceKey(at('P12')));

@@ -2,7 +2,7 @@ import { LINKS, type Part } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import type { Device, RigDocument } from '../rig/document';
 import { inletPieceKey } from './assign/places';
-import { looseKey, pieceKey, pieceLabel, TO_GET, type Piece } from './pieces';
+import { looseKey, movable, pieceKey, pieceLabel, TO_GET, type Piece } from './pieces';
 
 /** Every link that may be used: by what it is, with how many there are. */
 export type Stock = ReadonlyMap<string, Piece>;
@@ -11,8 +11,14 @@ export type Stock = ReadonlyMap<string, Piece>;
  * What there is to build lines from: the kit's links, and whatever the rig uses that the kit does not list. A link on
  * the rig that is like one of the kit is one of the kit's, even where it does not say so; one that is like it but for a
  * fault or a test is that one piece, and the kit has one less of the others.
+ * @param owned what the rig uses and the kit does not list is there (drawn), or, where there is a kit, only what somebody
+ * owns and what nobody moves, such as a multicore or a patch point (listed)
  */
-export function stockOf(kit: readonly KitItem[], document: Pick<RigDocument, 'lines'>): Stock {
+export function stockOf(
+  kit: readonly KitItem[],
+  document: Pick<RigDocument, 'lines'>,
+  owned: 'drawn' | 'listed' = 'drawn',
+): Stock {
   const pieces = new Map<string, Piece>();
   const loose = new Map<string, Piece[]>();
   const add = (part: Part, count: number): Piece => {
@@ -45,11 +51,14 @@ export function stockOf(kit: readonly KitItem[], document: Pick<RigDocument, 'li
       if (like) {
         if (like.count === 0) continue;
         like.count--;
-      }
+      } else if (owned === 'listed' && kit.length > 0 && !isFixed(part)) continue;
       add(part, 1);
     }
   return pieces;
 }
+
+/** What belongs to the house, not to a kit. */
+const isFixed = (part: Part): boolean => !movable({ key: '', part, label: '', count: 1 });
 
 /** Lengths that cables are sold in, in metres (common practice). */
 const LENGTHS = [1, 3, 5, 10, 15, 20, 30, 50];
