@@ -10,7 +10,7 @@ import { plans } from './plans';
 import { enormousRecording, recordings } from './recordings';
 import { bigRig } from './rigs';
 import { switchPresses } from './screen';
-import { sheets } from './sheets';
+import { crews, sheets } from './sheets';
 
 const middle = (values: number[]): number => values.toSorted((a, b) => a - b)[values.length >> 1];
 

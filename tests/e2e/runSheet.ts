@@ -27,7 +27,7 @@ export async function setUp(page: Page, rig: string, lines?: string[], looked = 
 }
 
 /** Monitors, power, mutes, and what came back with the power: found as they should be, so that nothing has to wait. */
-export async function look(page: Page) {
+async function look(page: Page) {
   for (let n = 0; n < 20; n++) {
     const text = await title(page).innerText();
     if (!/^(Check |Turn (?!\d|plug-in power).* on$)/.test(text)) return;

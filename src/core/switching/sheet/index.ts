@@ -19,7 +19,7 @@ export { continued, newSession, preview, reported, type LeftOut, type Session } 
 export { differences, takenOver, unseen, type Difference } from './room';
 export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { standingAt, stationsOf, type Standing } from './stations';
-export { crewTakes, takesAlone, TAKES } from './timing';
+export { crewTakes, takesAlone } from './timing';
 export { type WaitReason } from './waiting';
 export { besideLine, changeOverWays, type Way } from './ways';
 export { backMeans, stepWords } from './wording';

@@ -56,15 +56,6 @@ export function stages(draft: Draft): Stage[] {
       ),
     ],
   };
-  const least = draft.byTask.map((own, task) =>
-    nowhere[task]
-      ? 0
-      : Math.min(
-          // Whoever is left out, or placed along with another one, has nothing to watch here.
-          ...(draft.covering(task).length ? [0] : []),
-          ...own.map(({ column }) => column.watch),
-        ),
-  );
   const watched: Stage = {
     goals: [
       goal(
