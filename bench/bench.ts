@@ -165,6 +165,7 @@ console.log(`Node.js ${process.version}\n`);
 void oneLine()
   .then(wholeRigs)
   .then(sheets)
+  .then(crews)
   .then(recordings)
   .then(enormousRecording)
   .then(plans)
