@@ -152,7 +152,9 @@ export function tellSwitching(
       const current = loadSwitching(store, id);
       if (!current) return undefined;
       // What is done at one place is held against what is next there: others may have gone on elsewhere meanwhile.
-      if (current.version !== version && !('at' in report && report.at)) throw new StaleSheet(current);
+      // So does what is heard of one line.
+      const own = report.report === 'checked' || ('at' in report && report.at !== undefined);
+      if (current.version !== version && !own) throw new StaleSheet(current);
       const { rig, before, after } = carriedOut(fresh?.rig, current, report, moment);
       const revision = fresh?.revision ?? current.revision;
       const next: Switching = { version: current.version + 1, revision, rig, session: after };

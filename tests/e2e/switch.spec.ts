@@ -278,3 +278,32 @@ test('the sheet on paper has every step that is left, with both figures of a wai
   await expect(page.getByRole('row')).toHaveCount(9);
   await expect(page.getByText(/has settled: calculated .* s, rule 3 s; using the /)).toBeVisible();
 });
+
+test('line check: by keyboard line after line; what is not right leads on, and is in the log', async ({ page }) => {
+  const rig = await copyOf(page, 'Listened to', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await follow(page);
+  await page.getByRole('region', { name: 'The sheet is done' }).getByRole('button', { name: 'Line check' }).click();
+  const check = page.getByRole('region', { name: 'Line check' });
+  await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A left' })).toBeVisible();
+  await expect(check.getByRole('status')).toHaveText('0 of 2 lines checked');
+  await expect(check).toContainText(/Gain about \d+ dB/);
+  await check.getByRole('button', { name: 'All good, next line' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A right' })).toBeVisible();
+  await check.getByRole('checkbox', { name: /^Polarity reversed/ }).focus();
+  await page.keyboard.press('Space');
+  await check.getByRole('checkbox', { name: /^Hum, crackle or noise/ }).check();
+  await check.getByRole('textbox', { name: 'Note' }).fill('buzzes with the lamp');
+  await expect(check.getByRole('link', { name: 'What it should do, and why' })).toBeVisible();
+  await expect(check.getByRole('link', { name: 'Measure it, find the noise' })).toBeVisible();
+  await check.getByRole('button', { name: 'Write it down, next line' }).click();
+  await expect(check.getByRole('status')).toHaveText('2 of 2 lines checked, 1 not right');
+  await page.reload();
+  await page.getByRole('button', { name: 'Line check' }).first().click();
+  await expect(check.getByRole('list', { name: 'Lines' })).toContainText('hum, crackle or noise');
+  await page.getByRole('link', { name: 'Log' }).click();
+  await expect(page.getByRole('main')).toContainText(
+    'Line check: Trio, pair A right on Hold desk, inlet 2: polarity reversed, hum, crackle or noise (buzzes with the lamp)',
+  );
+});

@@ -17,6 +17,7 @@ interface Props {
   /** What the clock on the wall is ahead of the sheets', in seconds. */
   wall: number;
   onNew: () => void;
+  onLines: () => void;
 }
 
 const DONE = {
@@ -26,7 +27,7 @@ const DONE = {
 } as const;
 
 /** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
-export function FinishedView({ rig, session, schools, now, wall, onNew }: Props) {
+export function FinishedView({ rig, session, schools, now, wall, onNew, onLines }: Props) {
   const { state, aim } = session;
   const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));
@@ -63,9 +64,20 @@ export function FinishedView({ rig, session, schools, now, wall, onNew }: Props)
           ? `On: ${on.map(({ name }) => name).join('; ')}. In breaks: ${schoolLabel('betweenTakes', schools.betweenTakes)} (${SCHOOLS.betweenTakes.why.toLowerCase().replace(/\.$/, '')}).`
           : `Every inlet feed is off.${supplied.length ? ` Still on, or not known: supply of ${namesOf(supplied)}.` : ''}`}
       </Typography>
-      <Button variant="contained" onClick={onNew} sx={{ minHeight: 52, px: 3 }}>
-        New run sheet
-      </Button>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {aim?.kind !== 'strike' && (
+          <Button variant="contained" onClick={onLines} sx={{ minHeight: 52, px: 3 }}>
+            Line check
+          </Button>
+        )}
+        <Button
+          variant={aim?.kind === 'strike' ? 'contained' : 'outlined'}
+          onClick={onNew}
+          sx={{ minHeight: 52, px: 3 }}
+        >
+          New run sheet
+        </Button>
+      </Box>
     </Box>
   );
 }

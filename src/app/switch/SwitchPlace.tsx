@@ -29,6 +29,7 @@ import { allowChime } from './chime';
 import { FinishedView } from './FinishedView';
 import { FoundDialog } from './FoundDialog';
 import { LeftOutList } from './LeftOutList';
+import { LineCheckView } from './LineCheckView';
 import { MomentPanel } from './MomentPanel';
 import { NotPossibleDialog } from './NotPossibleDialog';
 import { RigNow } from './RigNow';
@@ -43,7 +44,7 @@ import { useDifferences } from './useDifferences';
 import { nextStep, useStations } from './useNextStep';
 import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
 
-type Showing = 'sheet' | 'aim' | 'start' | 'differs';
+type Showing = 'sheet' | 'aim' | 'start' | 'differs' | 'lines';
 
 /** The Switch place: one step at a time, for set-up, change-over and strike. */
 export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveSheet }) {
@@ -212,10 +213,22 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               onCancel={session.aim ? () => setAsked(undefined) : undefined}
             />
           )}
+          {!asking && showing === 'lines' && (
+            <LineCheckView
+              id={saved.id}
+              document={document}
+              rig={live.rig}
+              session={session}
+              busy={busy}
+              onChecked={(line, bad, note) => void tell({ report: 'checked', line, bad, ...(note && { note }) })}
+              onClose={() => setAsked(undefined)}
+            />
+          )}
           {!asking && (showing === 'sheet' || showing === 'differs') && (
             <>
               <Box sx={{ display: 'flex', gap: 0.5, px: { xs: 1, md: '27px' }, pt: 1, flexWrap: 'wrap' }}>
                 <Button onClick={() => setAsked('aim')}>New sheet</Button>
+                <Button onClick={() => setAsked('lines')}>Line check</Button>
                 <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' } }}>
                   The rig now
                 </Button>
@@ -266,6 +279,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                     now={now}
                     wall={wall}
                     onNew={() => setAsked('aim')}
+                    onLines={() => setAsked('lines')}
                   />
                 )
               )}

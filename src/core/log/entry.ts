@@ -6,6 +6,7 @@ export const ENTRY_KINDS = {
   step: 'Step done',
   found: 'It was different',
   'not-possible': 'Not possible',
+  'line-check': 'Line check',
   incident: 'Incident',
   measured: 'Measured',
   hunt: 'Noise hunt',

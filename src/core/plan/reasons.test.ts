@@ -90,7 +90,12 @@ test('a box that another line wants more', async () => {
     [deviceOf('desk', [bank(1, 'P48'), { inlets: 1, offers: [], feed: 'off' }])],
     [bass('bass', '1', { kind: 'passive-direct-box' })],
   );
-  const plan = await proposal(rig, [link('active', 1, { kind: 'active-direct-box' })]);
+  const plan = await proposal(rig, [
+    link('active', 1, { kind: 'active-direct-box' }),
+    link('passive', 1, { kind: 'passive-direct-box' }),
+    link('lead', 1, cable(2, 'ts635')),
+    link('five', 1, cable(5)),
+  ]);
   expect(reason(plan, 'bass')).toMatch(/^At present Watch \(bass rolls off below/);
   expect(plan.lines[0]).toMatchObject({ putIn: ['active'], takenOut: ['Passive direct box'] });
 });

@@ -1,5 +1,6 @@
 import type { Fed, Happening } from '../../log';
 import { feedLabel, FEEDS, type FeedName } from '../../standards/feeds';
+import { checkedText } from './lineCheck';
 import { groupOf, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { AtPlace, Found, Report } from './report';
 import type { Step } from './sequence';
@@ -55,6 +56,8 @@ function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
         ? [{ kind: 'sheet', text: `Back to: ${stepWords(rig, state, step).title}`, lines: linesOf(rig, step.action) }]
         : [];
     }
+    case 'checked':
+      return [{ kind: 'line-check', text: checkedText(lineOf(rig, report.line), report), lines: [report.line] }];
     case 'move':
       return [];
     case 'found':

@@ -4,6 +4,7 @@ export { residual } from './charge';
 export { dangers } from './dangers';
 export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
+export { checkable, checksOf, LINE_CHECKS, type LineChecked, type LineCheckName } from './lineCheck';
 export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
 export { afterSteps, trips, type Step } from './sequence';
 export {

@@ -1,5 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
 import type { SheetRig } from './rig';
+import type { LineCheckName } from './lineCheck';
 import type { Action, Known } from './state';
 
 /** What a run sheet is for. */
@@ -43,6 +44,8 @@ export type Report =
   | { report: 'not possible'; why?: string; at?: AtPlace }
   /** What could not be done is to be tried again; counted among what was left out. */
   | { report: 'retry'; left: number }
+  /** A line was listened to: what of it was not as it should be. */
+  | { report: 'checked'; line: string; bad: LineCheckName[]; note?: string }
   /** A step that is left is to be done earlier or later; counted from the next one. */
   | { report: 'move'; from: number; to: number }
   /** Some of the last steps are to be done again. */
@@ -85,6 +88,7 @@ export function refuseUnknown(rig: SheetRig, report: Report): void {
     if (odd)
       throw new ReportRefused(`${odd.name} has no setting ${feeds[odd.key]}; it has off, ${odd.offers.join(', ')}.`);
   }
+  if (report.report === 'checked') refuse('line', missing([report.line], rig.lines));
   if (report.report !== 'found') return;
   const { what } = report;
   if ('feed' in what) refuse('switch', missing([what.feed], switches));

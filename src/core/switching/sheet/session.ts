@@ -1,8 +1,9 @@
 import type { Seconds } from '../../units';
 import { corrected, doubtful } from './doubt';
 import { breach, INVARIANTS } from './invariants';
+import { checkable, type LineChecked } from './lineCheck';
 import { refuseUnknown, ReportRefused, type Aim, type AtPlace, type Report } from './report';
-import type { SheetRig } from './rig';
+import { lineOf, type SheetRig } from './rig';
 import { reordered, sequence, type Sequence, type Step, type Wanted } from './sequence';
 import { takenOver } from './room';
 import { standingAt, steppedOver, type Standing } from './stations';
@@ -38,6 +39,8 @@ export interface Session {
   fewest: boolean;
   /** What could not be done, in order. */
   leftOut?: LeftOut[];
+  /** What was found of lines that were listened to since they were plugged, by line. */
+  checked?: Record<string, LineChecked>;
   /** Ends of exchanged lines that have been out since the sheet was begun, as `line end`. */
   pulled: string[];
 }
@@ -99,12 +102,14 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
     }
     case 'retry':
       return retried(rig, current, report.left);
+    case 'checked':
+      return checked(rig, current, report);
     case 'move':
       return moved(rig, current, report.from, report.to);
     case 'back':
       return back(rig, current, report.to);
     case 'end':
-      return { ...newSession(current.state) };
+      return { ...newSession(current.state), ...(current.checked && { checked: current.checked }) };
   }
 }
 
@@ -233,14 +238,33 @@ function planned(rig: SheetRig, session: Session, aim: Aim | undefined): Session
   return next(rig, { ...session, aim, steps, refused, disturbed, fewest });
 }
 
+/** @throws ReportRefused for a line that is not plugged through */
+function checked(
+  rig: SheetRig,
+  session: Session,
+  { line, bad, note }: Extract<Report, { report: 'checked' }>,
+): Session {
+  if (!checkable(rig, session.state).some(({ id }) => id === line))
+    throw new ReportRefused(`“${lineOf(rig, line).name}” is not plugged through: nothing can be heard of it.`);
+  const result: LineChecked = { at: session.state.now, bad, ...(note?.trim() && { note: note.trim() }) };
+  return { ...session, checked: { ...session.checked, [line]: result } };
+}
+
 /** A line both of whose ends have been out is exchanged: if the rest is planned anew, it only goes in. */
 function pulledBy(session: Session, aim: Aim, action: Action): Session {
   if (action.do !== 'unplug') return session;
   const { line, end } = action;
+  // What is plugged anew is listened to anew.
+  const { [line]: _was, ...stillChecked } = session.checked ?? {};
   const pulled = [...session.pulled, `${line} ${end}`];
   const asked = aim.exchangedAt?.[line];
   const out = (asked ? [asked] : (['stage', 'desk'] as const)).every((each) => pulled.includes(`${line} ${each}`));
-  return { ...session, pulled, aim: out ? { ...aim, exchanged: aim.exchanged.filter((id) => id !== line) } : aim };
+  return {
+    ...session,
+    ...(session.checked && { checked: stillChecked }),
+    pulled,
+    aim: out ? { ...aim, exchanged: aim.exchanged.filter((id) => id !== line) } : aim,
+  };
 }
 
 /** The sheet with something tried again that could not be done: whatever else was left out stays so. */

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { FEEDS } from '@/core/standards/feeds';
+import { LINE_CHECKS } from '@/core/switching/sheet';
 import type { Told } from '@/store/switching';
 import { Refused } from '../../../door';
 
@@ -42,6 +43,14 @@ const REPORTS: Record<Told['report']['report'], Joi.ObjectSchema> = {
   done: Joi.object({ count: Joi.number().integer().min(1).max(1024), at }).oxor('count', 'at'),
   found: Joi.object({ what: what.required() }),
   'not possible': Joi.object({ why: Joi.string().max(200).allow(''), at }),
+  checked: Joi.object({
+    line: id.required(),
+    bad: Joi.array()
+      .items(Joi.valid(...Object.keys(LINE_CHECKS)))
+      .unique()
+      .required(),
+    note: Joi.string().max(200).allow(''),
+  }),
   retry: Joi.object({ left: step }),
   move: Joi.object({ from: step, to: step }),
   back: Joi.object({ to: step }),

@@ -1,0 +1,233 @@
+'use client';
+
+import CheckCircleOutlinedIcon from '@mui/icons-material/CheckCircleOutlined';
+import RadioButtonUncheckedIcon from '@mui/icons-material/RadioButtonUnchecked';
+import ReportProblemOutlinedIcon from '@mui/icons-material/ReportProblemOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { useState } from 'react';
+import { lineSummary } from '@/core/check';
+import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
+import {
+  checkable,
+  checksOf,
+  LINE_CHECKS,
+  type LineChecked,
+  type LineCheckName,
+  type Session,
+  type SheetLine,
+  type SheetRig,
+} from '@/core/switching/sheet';
+
+interface Props {
+  /** Id of the rig. */
+  id: string;
+  document: RigDocument;
+  rig: SheetRig;
+  session: Session;
+  busy: boolean;
+  onChecked: (line: string, bad: LineCheckName[], note: string) => void;
+  onClose: () => void;
+}
+
+/** Line by line, with sound: what to look at and listen to, and what becomes of what is not right. */
+export function LineCheckView({ id, document, rig, session, busy, onChecked, onClose }: Props) {
+  const { checked = {} } = session;
+  const lines = checkable(rig, session.state);
+  const [chosen, setChosen] = useState<string>();
+  const open = lines.filter((line) => !checked[line.id]);
+  const line = lines.find((each) => each.id === chosen) ?? open[0];
+  const bad = lines.filter((each) => checked[each.id]?.bad.length);
+  return (
+    <Box component="section" aria-label="Line check" sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 1 }}>
+        <Typography variant="h2">Line check</Typography>
+        <Typography variant="body2" color="textSecondary" role="status">
+          {lines.length - open.length} of {lines.length} lines checked
+          {bad.length > 0 && `, ${bad.length} not right`}
+        </Typography>
+        <Button onClick={onClose} sx={{ ml: 'auto', minHeight: 44 }}>
+          Back to the sheet
+        </Button>
+      </Box>
+      {lines.length === 0 && (
+        <Typography>
+          Nothing is plugged through yet. Follow a set-up first; then every line is listened to here.
+        </Typography>
+      )}
+      {lines.length > 0 && !line && (
+        <Typography sx={{ fontSize: '1.2rem', fontWeight: 650, mb: 1 }}>Every line has been checked.</Typography>
+      )}
+      {line && (
+        <OneLine
+          key={line.id}
+          id={id}
+          document={document}
+          rig={rig}
+          line={line}
+          before={checked[line.id]}
+          busy={busy}
+          onChecked={(wrong, note) => {
+            setChosen(undefined);
+            onChecked(line.id, wrong, note);
+          }}
+        />
+      )}
+      <Box component="ul" aria-label="Lines" sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
+        {lines.map((each) => (
+          <Box key={each.id} component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
+            <ButtonBase
+              onClick={() => setChosen(each.id)}
+              aria-current={each === line ? 'step' : undefined}
+              sx={{ width: '100%', justifyContent: 'flex-start', gap: 1, minHeight: 44, textAlign: 'left' }}
+            >
+              <Mark result={checked[each.id]} />
+              <Typography variant="body2" component="span" sx={{ fontWeight: each === line ? 650 : 400 }}>
+                {each.name}
+              </Typography>
+              <Typography variant="body2" component="span" color="textSecondary" sx={{ ml: 'auto' }}>
+                {resultText(checked[each.id]) ?? each.inlet}
+              </Typography>
+            </ButtonBase>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+const resultText = (result: LineChecked | undefined): string | undefined =>
+  result?.bad.length
+    ? [...result.bad.map((each) => LINE_CHECKS[each].bad), result.note].filter(Boolean).join(', ')
+    : undefined;
+
+function Mark({ result }: { result?: LineChecked }) {
+  if (!result) return <RadioButtonUncheckedIcon fontSize="small" titleAccess="not checked" />;
+  return result.bad.length ? (
+    <ReportProblemOutlinedIcon
+      fontSize="small"
+      titleAccess="not right"
+      sx={(theme) => ({ color: theme.vars!.palette.verdict.Watch })}
+    />
+  ) : (
+    <CheckCircleOutlinedIcon
+      fontSize="small"
+      titleAccess="good"
+      sx={(theme) => ({ color: theme.vars!.palette.verdict.Clear })}
+    />
+  );
+}
+
+interface OneProps {
+  id: string;
+  document: RigDocument;
+  rig: SheetRig;
+  line: SheetLine;
+  before?: LineChecked;
+  busy: boolean;
+  onChecked: (bad: LineCheckName[], note: string) => void;
+}
+
+function OneLine({ id, document, rig, line, before, busy, onChecked }: OneProps) {
+  const [bad, setBad] = useState<LineCheckName[]>(before?.bad ?? []);
+  const [note, setNote] = useState(before?.note ?? '');
+  const gain = plannedGain(document, line.id);
+  const finds = bad.includes('arrives') || bad.includes('clean') || bad.includes('polarity');
+  return (
+    <Box>
+      <Typography color="textSecondary" sx={{ fontWeight: 650 }}>
+        {line.inlet}
+      </Typography>
+      <Typography
+        variant="h1"
+        component="h3"
+        sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, lineHeight: 1.15, mb: 0.5 }}
+      >
+        {line.name}
+      </Typography>
+      <Typography color="textSecondary" sx={{ mb: 1 }}>
+        Have it played, spoken or tapped: {line.source}.{gain && ` ${gain}`}
+      </Typography>
+      <Typography variant="body2" sx={{ fontWeight: 650 }}>
+        Tick what is not right
+      </Typography>
+      {checksOf(rig, line).map((name) => (
+        <FormControlLabel
+          key={name}
+          sx={{ display: 'flex', minHeight: 44 }}
+          control={
+            <Checkbox
+              checked={bad.includes(name)}
+              onChange={(_, on) => setBad(on ? [...bad, name] : bad.filter((each) => each !== name))}
+            />
+          }
+          label={
+            <Typography variant="body2" component="span">
+              {capital(LINE_CHECKS[name].bad)}
+              <Box component="span" sx={{ color: 'text.secondary' }}>
+                {' '}
+                (good: {LINE_CHECKS[name].good})
+              </Box>
+            </Typography>
+          }
+        />
+      ))}
+      {bad.length > 0 && (
+        <TextField
+          label="Note"
+          value={note}
+          onChange={(event) => setNote(event.target.value.slice(0, 200))}
+          fullWidth
+          sx={{ my: 1 }}
+        />
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
+        <Button
+          variant="contained"
+          disabled={busy}
+          onClick={() => onChecked(bad, note)}
+          sx={{ flex: '1 1 240px', minHeight: { xs: 72, md: 56 }, fontSize: '1.15rem' }}
+        >
+          {bad.length ? 'Write it down, next line' : 'All good, next line'}
+        </Button>
+        {finds && (
+          <Button
+            component={NextLink}
+            href={`/rig?rig=${id}&line=${line.id}`}
+            variant="outlined"
+            sx={{ minHeight: 56 }}
+          >
+            What it should do, and why
+          </Button>
+        )}
+        {bad.includes('clean') && (
+          <Button component={NextLink} href={`/noise?rig=${id}`} variant="outlined" sx={{ minHeight: 56 }}>
+            Measure it, find the noise
+          </Button>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What the level plan asks of the inlet, in words; nothing where the line's circuit has no single answer. */
+function plannedGain(document: RigDocument, id: string): string | undefined {
+  const path = rigPath(document, id);
+  if (!path) return undefined;
+  try {
+    const { level } = lineSummary(path.line, schoolsOf(document)).readings;
+    return level
+      ? `Gain about ${Math.round(Math.min(Math.max(level.gainNeeded, level.gainMin), level.gainMax))} dB.`
+      : undefined;
+  } catch {
+    return undefined;
+  }
+}
