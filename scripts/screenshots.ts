@@ -26,11 +26,6 @@ const pictures: Picture[] = [
     then: (page) => page.getByRole('button', { name: 'Hold desk, bank A', exact: true }).click(),
   },
   {
-    name: 'rig-parts',
-    path: '/rig?line=announcer',
-    then: (page) => page.getByRole('button', { name: 'cable 20 m, old' }).first().click(),
-  },
-  {
     name: 'casebook',
     path: '/casebook',
     then: async (page) => {
@@ -83,11 +78,14 @@ async function tell(rig: string, report: object) {
 /** Does step after step until a wanted one is next; waits are waited for. */
 async function follow(rig: string, until: (action: { do: string; to?: string; group?: string }) => boolean) {
   for (;;) {
-    const { session } = await (await fetch(`${base}/api/rigs/${rig}/switching`)).json();
+    const { session, now } = await (await fetch(`${base}/api/rigs/${rig}/switching`)).json();
     const [step] = session.steps;
     if (!step || until(step.action)) return;
-    if (session.until) await new Promise((resolve) => setTimeout(resolve, session.until * 1000 - Date.now() + 100));
-    await tell(rig, { report: 'done' });
+    const { do: what, to, group } = step.action;
+    // What came up off with the power needs no wait.
+    const cameUp = what === 'feed' && to === 'off' && session.state.feeds[group].darkSince !== undefined;
+    if (session.until) await new Promise((resolve) => setTimeout(resolve, (session.until - now) * 1000 + 100));
+    await tell(rig, cameUp ? { report: 'found', what: { feed: group, is: 'off' } } : { report: 'done' });
   }
 }
 
@@ -104,9 +102,20 @@ pictures.push(
     then: async (page) => {
       await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
       await begin(page);
-      await follow(MENDED, ({ group }) => group === 'desk bank-a');
+      await follow(MENDED, ({ group, to }) => group === 'desk bank-a' && to === 'P48');
       await tab('What happens now')(page);
       await page.getByRole('img', { name: /^Step at the inlet/ }).waitFor();
+    },
+  },
+  {
+    name: 'switch-line-check',
+    path: `/switch?rig=${MENDED}`,
+    then: async (page) => {
+      await follow(MENDED, () => false);
+      await page.getByRole('region', { name: 'The sheet is done' }).waitFor();
+      await page.getByRole('button', { name: 'Line check' }).last().click();
+      await page.getByRole('button', { name: 'All good, next line' }).click();
+      await page.getByRole('checkbox', { name: /^Polarity reversed/ }).check();
     },
   },
   {

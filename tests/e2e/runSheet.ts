@@ -51,7 +51,7 @@ export async function follow(page: Page, until?: RegExp) {
     const cameUp = step(page).getByRole('button', { name: 'It came up off: no wait' });
     if (await cameUp.isVisible()) await cameUp.click();
     else if (!until && (await several.isVisible())) await several.click();
-    else await done(page).click({ timeout: 20_000 });
+    else await done(page).click({ timeout: 75_000 });
     // A step that is found done already is not counted: the title changes.
     await expect
       .poll(

@@ -6,7 +6,7 @@ import { done, follow, now, open, setUp, step, title } from './runSheet';
 const FEW = ['Trio, pair A left', 'Trio, pair A right'];
 
 test('the mended rig is set up: fewest walks, feeds after every plug, monitors last', async ({ page }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(300_000);
   const rig = await copyOf(page, 'Set up whole', 'lock-nine-mended');
   await open(page, rig);
   await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();

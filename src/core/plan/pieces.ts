@@ -11,6 +11,8 @@ export interface Piece {
   count: number;
   /** Nobody has it: it would have to be got. */
   toGet?: true;
+  /** It is drawn on the rig and nobody owns it: it may stay there, has to be got or rented, and goes nowhere else. */
+  missing?: true;
   /** Something is wrong with it: it may stay where it is and goes nowhere else. */
   faulty?: true;
 }
@@ -19,9 +21,9 @@ export interface Piece {
 export const TO_GET = 'to get';
 
 /** Whether a plan may put a piece where it was not. */
-export const movable = ({ part, faulty }: Piece): boolean => {
+export const movable = ({ part, faulty, missing }: Piece): boolean => {
   const { nature, planning } = linkKind(part.kind);
-  return !faulty && !planning?.leftAlone && nature !== 'TRS patch point';
+  return !faulty && !missing && !planning?.leftAlone && nature !== 'TRS patch point';
 };
 
 /** What counts for a kind that says nothing of it. */

@@ -24,7 +24,8 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const first = solved(own, columns, before, request, tools);
   if (first.leftOut.length === 0) return { proposal: first };
   const instead = insteadOf(own, columns, first, request, tools);
-  if (onlyKit) return { proposal: { ...first, toGet: notOwned(own, first) }, ...(instead && { instead }) };
+  if (onlyKit)
+    return { proposal: { ...first, toGet: [...first.toGet, ...notOwned(own, first)] }, ...(instead && { instead }) };
   const missing = new Set(first.leftOut.map(({ line }) => line));
   const proposal = withThings(own, columns, missing, first, before, request, tools);
   return { proposal, ...(instead && { instead }) };

@@ -123,6 +123,19 @@ test('a theatre of twenty-four lines, one dead cable: one change, and nobody is 
   expect(change(proposal, 'Line 5').reason).toMatch(/^At present Silent \(dead cable/);
 });
 
+test('only what the kit has: what is drawn and nobody owns stays where it is, and is listed to get or to rent', async () => {
+  const rig = rigOf(
+    [deviceOf('desk', [bank(2, 'off')])],
+    [line('guitar', coil, 'desk', 1, [{ kind: 'inline-booster' }, cable(5)]), line('mic', coil, 'desk', 2)],
+  );
+  const { proposal } = await planned(rig, [link('five', 2, cable(5))], { onlyKit: true });
+  expect(proposal.leftOut).toEqual([]);
+  const drawn = proposal.document.lines.some(({ links }) => links.some(({ kind }) => kind === 'inline-booster'));
+  expect(proposal.toGet.map(({ kind, count, lines }) => [kind, count, lines])).toEqual(
+    drawn ? [['inline-booster', 1, ['guitar']]] : [],
+  );
+});
+
 describe('cables join', () => {
   const far = (metres: number, links: Part[] = []): RigDocument => ({
     ...rigOf(

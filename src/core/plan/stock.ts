@@ -12,7 +12,7 @@ export type Stock = ReadonlyMap<string, Piece>;
  * the rig that is like one of the kit is one of the kit's, even where it does not say so; one that is like it but for a
  * fault or a test is that one piece, and the kit has one less of the others.
  * @param owned what the rig uses and the kit does not list is there (drawn), or, where there is a kit, only what somebody
- * owns and what nobody moves, such as a multicore or a patch point (listed)
+ * owns and what nobody moves, such as a multicore or a patch point (listed): the rest is missing
  */
 export function stockOf(
   kit: readonly KitItem[],
@@ -51,8 +51,9 @@ export function stockOf(
       if (like) {
         if (like.count === 0) continue;
         like.count--;
-      } else if (owned === 'listed' && kit.length > 0 && !isFixed(part)) continue;
-      add(part, 1);
+      }
+      const piece = add(part, 1);
+      if (!like && owned === 'listed' && kit.length > 0 && !isFixed(part)) piece.missing = true;
     }
   return pieces;
 }

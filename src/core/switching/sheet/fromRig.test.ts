@@ -4,6 +4,7 @@ import { sheetRig } from './fromRig';
 import type { SheetRig } from './rig';
 import { firstBreach, sequence, trips, type Wanted } from './sequence';
 import { bare } from './state';
+import { stepWords } from './wording';
 
 /** Everything as the document has it. */
 function asDocumented(rig: SheetRig, id: string): Wanted {
@@ -119,4 +120,14 @@ describe('Lock Nine', () => {
     expect(line('valve').supply).toBe(true);
     expect(line('pair-a-left')).toMatchObject({ stage: 'Hold, stage end', desk: 'Hold, desk end', supply: false });
   });
+});
+
+test('a step says what a line goes through and how it is set by hand', () => {
+  const document = demoRig('lock-nine-mended');
+  const rig = sheetRig({ ...document, lines: document.lines.filter(({ id }) => id === 'double-bass'), units: [] });
+  const [bass] = rig.lines;
+  const step = { action: { do: 'plug', line: bass.id, end: 'stage' } } as const;
+  const { detail } = stepWords(rig, undefined, step);
+  expect(detail).toContain(`Through ${bass.parts.slice(1, -1).join(', ')}`);
+  expect(detail).toMatch(/Set .*battery/);
 });

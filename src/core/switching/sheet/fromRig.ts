@@ -1,6 +1,16 @@
 import type { Judge } from '../../check/judging';
 import { lineSummary } from '../../check/result';
-import { lineCircuit, LINKS, linkKind, SOURCES, sourceKind, type Line, type Part } from '../../gear';
+import {
+  lineCircuit,
+  LINKS,
+  linkKind,
+  reader,
+  SOURCES,
+  sourceKind,
+  type Line,
+  type LinkKind,
+  type Part,
+} from '../../gear';
 import {
   endsInLink,
   schoolsOf,
@@ -95,6 +105,10 @@ function sheetLine(
         device.inlets.find(({ id }) => id === inlet.inlet)!,
       ),
     ),
+    set: [
+      settingsOf(sourceKind(line.source.kind), line.source),
+      ...line.links.map((part) => settingsOf(linkKind(part.kind), part)),
+    ].flat(),
     stops: own.stops,
     supply: hasSupply(line),
     ...(line.source.kind === 'valve-own-supply' && { highVoltage: true }),
@@ -104,6 +118,16 @@ function sheetLine(
 }
 
 const partName = (part: Part): string => part.name ?? anyKind(part.kind)?.label ?? part.kind;
+
+/** What is set by hand on a part, in words. */
+function settingsOf(kind: Pick<LinkKind, 'choices'> & Parameters<typeof reader>[0], part: Part): string[] {
+  const set = Object.entries(kind.choices).flatMap(([name, { label, setting, options }]) => {
+    if (!setting) return [];
+    const value = reader(kind, part).choice(name);
+    return [`${label.toLowerCase()} ${options.find((option) => option.value === value)!.label}`];
+  });
+  return set.length ? [`${partName(part)}: ${set.join(', ')}`] : [];
+}
 
 /** A socket of a box on another line, in words. */
 function socketName({ lines }: RigDocument, { line, link }: Socket): string {

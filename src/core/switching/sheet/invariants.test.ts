@@ -1,5 +1,5 @@
 import { group, line, RIG, rigWith, TWO } from '../../../../tests/sheets';
-import { breach, INVARIANTS, SUPPLY_SETTLE, SUPPLY_WAIT, type Invariant } from './invariants';
+import { breach, INVARIANTS, SUPPLY_WAIT, supplySettle, type Invariant } from './invariants';
 import type { SheetRig } from './rig';
 import { bare, type Action, type SheetState } from './state';
 
@@ -162,13 +162,13 @@ describe('6: an outboard supply goes on last', () => {
     ],
     [
       'opened too soon',
-      { ends: { boxed: IN }, supplies: boxed(true, SUPPLY_SETTLE - 1) },
+      { ends: { boxed: IN }, supplies: boxed(true, supplySettle({}) - 1) },
       { do: 'open', lines: ['boxed'] },
       6,
     ],
     [
       'opened in time',
-      { ends: { boxed: IN }, supplies: boxed(true, SUPPLY_SETTLE) },
+      { ends: { boxed: IN }, supplies: boxed(true, supplySettle({})) },
       { do: 'open', lines: ['boxed'] },
       undefined,
     ],
@@ -186,4 +186,22 @@ test('what shuts or waits breaks nothing', () => {
 
 test('each has its sentence', () => {
   for (const text of Object.values(INVARIANTS)) expect(text).toMatch(/^[A-Z].+\.$/);
+});
+
+test('a valve warms up for a minute before its inlet opens; another supply takes ten seconds (common practice)', () => {
+  const valve = { ...RIG, lines: RIG.lines.map((each) => ({ ...each, highVoltage: true as const })) };
+  const at = (rig: typeof RIG, seconds: number) =>
+    breach(
+      rig,
+      {
+        ...bare(rig),
+        now: seconds,
+        ends: { ...bare(rig).ends, boxed: { stage: true, desk: true } },
+        supplies: { boxed: { on: true, since: 0 } },
+      },
+      { do: 'open', lines: ['boxed'] },
+    )?.why;
+  expect(at(valve, 59)).toBe('boxed is still warming up.');
+  expect(at(valve, 60)).toBeUndefined();
+  expect([at(RIG, 9), at(RIG, 10)]).toEqual(['The supply of boxed has not settled yet.', undefined]);
 });

@@ -124,7 +124,12 @@ function plugging(
 /** After an outboard supply went off, before its line is pulled, in seconds (common practice). */
 export const SUPPLY_WAIT = 60;
 /** After it came on, before anything opens, in seconds (common practice). */
-export const SUPPLY_SETTLE = 10;
+const SUPPLY_SETTLE = 10;
+/** The same for a valve, which has to warm up before anybody listens to it, in seconds (common practice: a minute or more). */
+const VALVE_SETTLE = 60;
+/** How long a line's own supply is on before its inlet opens. */
+export const supplySettle = ({ highVoltage }: Pick<SheetLine, 'highVoltage'>): Seconds =>
+  highVoltage ? VALVE_SETTLE : SUPPLY_SETTLE;
 
 /** Nothing that a switch reaches can be heard. */
 const shut = (rig: SheetRig, state: SheetState, key: string): boolean =>
@@ -183,8 +188,11 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
     }
     const supply = state.supplies[line.id];
     if (!supply || supply.on === false) continue;
-    if (supply.on === 'unknown' || within(state, supply.since, SUPPLY_SETTLE))
-      return { invariant: 6, why: `The supply of ${line.name} has not settled yet.` };
+    if (supply.on === 'unknown' || within(state, supply.since, supplySettle(line)))
+      return {
+        invariant: 6,
+        why: line.highVoltage ? `${line.name} is still warming up.` : `The supply of ${line.name} has not settled yet.`,
+      };
   }
   return undefined;
 }

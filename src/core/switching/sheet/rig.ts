@@ -36,6 +36,8 @@ export interface SheetLine {
   way: string;
   /** The same in words, from its source to its inlet. */
   parts: string[];
+  /** What is set by hand on its source and on what it goes through, in words: batteries, pads, feeds of boxes. */
+  set?: string[];
   /** It is in the room like this, but not on paper any more: the line of the document that it was. */
   was?: string;
   /** Feeds that would harm it, by switch. */

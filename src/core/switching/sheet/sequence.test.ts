@@ -12,7 +12,7 @@ describe('set-up, change-over, strike', () => {
   test('set-up from nothing: plugs, feed, one wait, open; from the stage to the desk once', () => {
     const rig = { ...RIG, lines: RIG.lines.map((each) => ({ ...each, supply: false })) };
     const { steps } = sequence(rig, bare(rig), all);
-    expect(told(steps)).toEqual(['plug', 'plug', 'plug', 'plug', 'feed P48', 'wait', 'open', 'monitors open']);
+    expect(told(steps)).toEqual(['plug', 'plug', 'plug', 'plug', 'feed P48', 'wait', 'open', 'open', 'monitors open']);
     expect(trips(steps)).toBe(1);
   });
 

@@ -1,5 +1,5 @@
 import type { Seconds } from '../../units';
-import { breach, SUPPLY_SETTLE, SUPPLY_WAIT } from './invariants';
+import { breach, SUPPLY_WAIT, supplySettle } from './invariants';
 import { groupOf, lineOf, type SheetRig, type Wait } from './rig';
 import type { Step } from './sequence';
 import { after, elapsed, live, type Action, type SheetState } from './state';
@@ -66,7 +66,7 @@ function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
       : { of: key, name, until: 'discharged', wait: decay, left: decay.seconds - passed };
   });
   const supplies = Object.entries(state.supplies).map(([line, { on, since }]): WaitReason => {
-    const school = on === false ? SUPPLY_WAIT : SUPPLY_SETTLE;
+    const school = on === false ? SUPPLY_WAIT : supplySettle(lineOf(rig, line));
     return {
       of: line,
       name: `Supply of ${lineOf(rig, line).name}`,

@@ -93,7 +93,7 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
       return action.end === 'stage'
         ? {
             title: `Plug “${line.name}” at the source`,
-            detail: line.source,
+            detail: [line.source, ...way(line)].join('. '),
             look: hot ? `${quiet} The plug is locked.` : 'The plug is home and locked.',
           }
         : { title: `Plug “${line.name}” into ${line.inlet}`, look: quiet };
@@ -178,6 +178,12 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
     case 'wait':
       return { title: 'Wait', look: 'Don’t plug, unplug or unmute anything until the clock ends.' };
   }
+}
+
+/** What goes between a line's source and its inlet, and how it is set by hand. */
+function way({ parts, set = [] }: SheetLine): string[] {
+  const links = parts.slice(1, -1);
+  return [...(links.length ? [`Through ${links.join(', ')}`] : []), ...(set.length ? [`Set ${set.join('; ')}`] : [])];
 }
 
 /** Switches that are known to harm a line as it stands. */

@@ -36,7 +36,7 @@ export function stock(draft: Draft): void {
   for (const piece of pieces) {
     const terms = used.get(piece.key);
     if (!terms) continue;
-    if (!piece.toGet) {
+    if (!piece.toGet && !piece.missing) {
       draft.program.row(terms, { upper: piece.count });
       continue;
     }
