@@ -2,13 +2,15 @@ import { checkRig, type RigResult } from '../check/rig';
 import type { Column, Ground } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
 import { greedySolution } from './assign/greedy';
-import { modelOf } from './assign/model';
-import type { Outcome } from './program/program';
+import { modelOf, type Model } from './assign/model';
+import { valueOf, type Outcome } from './program/program';
 import { proposalOf, type Proposal } from './proposal';
 import type { PlanRequest, PlanTools } from './request';
 
 /** How often a plan is mended that the whole check judges otherwise than its lines one by one. */
 const MENDS = 8;
+/** Share of the time for a plan that touches nothing Clear, from which the search begins. */
+const CALM = 0.4;
 /** Seconds between two proposals that are shown while the search goes on. */
 const SHOW = 0.7;
 
@@ -25,11 +27,15 @@ export function solved(
   let left = [...columns];
   for (let mend = 0; ; mend++) {
     const model = modelOf(ground, left, { unfit });
+    // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
+    const calm = modelOf(ground, left, { unfit, still: true });
+    const quiet = solver(calm.program, calm.stages, { seconds: (seconds - (clock() - began)) * CALM, clock });
+    const start = better(model, greedySolution(ground, model), quiet?.solution);
     let shown = -Infinity;
     const outcome = solver(model.program, model.stages, {
       seconds: Math.max(0.1, seconds - (clock() - began)),
       clock,
-      start: greedySolution(ground, model),
+      start,
       onProgress: ({ goal, outcome: so }) => {
         const due = so && clock() - shown > SHOW && so.reached[0].value < ground.tasks.length;
         if (due) shown = clock();
@@ -50,6 +56,16 @@ export function solved(
       else left = left.filter((column) => column !== placed.column);
     }
   }
+}
+
+/** Which of two solutions is better by the goals, in their order. */
+function better({ stages }: Model, one: number[], other: number[] | undefined): number[] {
+  if (!other) return one;
+  for (const goal of stages.flatMap(({ goals }) => goals)) {
+    const difference = valueOf(goal, one) - valueOf(goal, other);
+    if (difference) return difference < 0 ? one : other;
+  }
+  return one;
 }
 
 const GOOD = new Set(['Clear', 'Watch']);

@@ -38,6 +38,8 @@ export type Relaxation =
 export interface ModelOptions {
   /** Wishes and limits may be given up, as few as possible. */
   relax?: boolean;
+  /** What is Clear stays where it is and as it is. */
+  still?: boolean;
   /** Cables that turned out to be no good for a slot, by slot and what is joined. */
   unfit?: ReadonlySet<string>;
 }
