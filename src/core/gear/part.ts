@@ -161,6 +161,8 @@ export interface Planning {
   complexity: number;
   /** It changes the connector of a line, so that a chain may be built over it. */
   adapts?: boolean;
+  /** What comes from the inlet's end powers what is at the source's end, though no direct current passes straight through. */
+  passesPower?: true;
   /** Kinds of source that it is made for; any where none is named. */
   serves?: readonly string[];
   /** Its usual place where it stands in an XLR line (common practice). */

@@ -1,4 +1,4 @@
-import { CONNECTORS, lineCircuit, linkKind, mate, type Line, type LinkView, type Part } from '../gear';
+import { CONNECTORS, lineCircuit, linkKind, mate, planningOf, type Line, type LinkView, type Part } from '../gear';
 import type { Site } from './assess';
 import { isCable, sortOf } from './pieces';
 
@@ -21,15 +21,13 @@ export interface Alike {
 /** Tells chains that are alike to the current, and those that begin alike. */
 export function alikeOf(source: Part, links: readonly Part[], site: Site): Alike {
   const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet };
-  const { links: views, junctions, stakes } = lineCircuit(line);
+  const { links: views, junctions } = lineCircuit(line);
   const words: unknown[] = [what(source)];
   const beginnings: string[] = [];
   for (let n = 0; n < links.length;) {
     if (!isPlain(links[n])) {
       words.push([junctions[n].fits, junctions[n].plug, what(links[n])]);
-      const feeds = stakes.some(({ type, part }) => type === 'feed' && part === n);
-      const own = linkKind(links[n].kind).nature === 'supply' || !feeds;
-      if (own && blocks(views[n])) beginnings.push(JSON.stringify(words));
+      if (!planningOf(links[n].kind)?.passesPower && blocks(views[n])) beginnings.push(JSON.stringify(words));
       n++;
       continue;
     }

@@ -14,7 +14,7 @@ export const plugInConverter: LinkKind = {
   label: 'Phantom to plug-in-power adapter',
   summary: 'Takes phantom from the inlet, gives a lavalier its few volts, and keeps the phantom away from it.',
   nature: 'blocks feed',
-  planning: { complexity: 4, adapts: true, serves: ['plug-in-electret'] },
+  planning: { complexity: 4, adapts: true, serves: ['plug-in-electret'], passesPower: true },
   figures: {
     gives: {
       label: 'Voltage it gives, open',

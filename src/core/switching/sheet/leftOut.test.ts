@@ -1,7 +1,7 @@
 import { group, line, rigWith } from '../../../../tests/sheets';
 import { aimFor } from './aims';
 import { happenings } from './happenings';
-import { newSession, reported, type Session } from './session';
+import { continued, newSession, reported, type Session } from './session';
 import { bare } from './state';
 
 const RIG = rigWith([line('one', ['a']), line('two', ['a'])], [group('a')]);
@@ -76,4 +76,28 @@ test('the log has why, and that it was tried again', () => {
   expect(texts(cannot(begun(), 'x'), { report: 'retry', left: 0 })).toEqual([
     ['sheet', 'Tried again: Plug “one” at the source', ['one']],
   ]);
+});
+
+test('the paper changes after something was left out, and again: tried again, its line comes back whole', () => {
+  const left = cannot(begun(), 'the adapter is missing');
+  // The line gets another way, twice, while it is out; each time the sheet goes on with it.
+  const other = (way: string) => ({
+    ...RIG,
+    lines: RIG.lines.map((each) => (each.id === 'one' ? { ...each, way } : each)),
+  });
+  const once = continued(other('over a box'), RIG, left, new Set());
+  const twice = continued(other('straight'), once.rig, once.session, new Set());
+  expect(touches(twice.session, 'one')).toBe(false);
+  const again = reported(twice.rig, twice.session, { report: 'retry', left: 0 }, 1300);
+  expect(again.leftOut).toEqual([]);
+  expect(again.aim).toEqual(begun().aim);
+  const ends = again.steps.flatMap(({ action }) => (action.do === 'plug' && action.line === 'one' ? [action.end] : []));
+  expect(ends.toSorted()).toEqual(['desk', 'stage']);
+});
+
+test('what is gone from the paper is not tried again', () => {
+  const left = cannot(begun(), 'broken');
+  const { session } = continued({ ...RIG, lines: RIG.lines.slice(1) }, RIG, left, new Set());
+  expect(session.leftOut).toEqual([]);
+  expect(session.aim!.plugged).toEqual(['two']);
 });

@@ -124,23 +124,29 @@ export function continued(
   asOnPaper: ReadonlySet<string>,
 ): { rig: SheetRig; session: Session } {
   const { rig, state } = takenOver(paper, room, session.state, asOnPaper);
+  const kept = session.aim && aimOn(rig, session.aim);
+  // Steps that were done speak of lines as they were called then.
+  const done = session.done.filter(({ action }) => speaksOf(rig, action));
+  const wanted = (session.leftOut ?? [])
+    .filter(({ action }) => speaksOf(rig, action))
+    .map((each) => ({ ...each, aim: aimOn(rig, each.aim) }));
+  return { rig, session: planned(rig, { ...session, done, state, leftOut: wanted }, kept) };
+}
+
+/** An aim without what a rig does not have any more. */
+function aimOn(rig: SheetRig, aim: Aim): Aim {
   const ids = (list: readonly string[]) => list.filter((id) => rig.lines.some((line) => line.id === id));
-  const { aim } = session;
-  const kept = aim && {
+  const isSwitch = (key: string) => rig.groups.some((group) => group.key === key);
+  return {
     ...aim,
     plugged: ids(aim.plugged),
     exchanged: ids(aim.exchanged),
     open: ids(aim.open),
     left: ids(aim.left),
     unpowered: aim.unpowered.filter((id) => rig.devices.some((device) => device.id === id)),
-    stuck: aim.stuck.filter((key) => rig.groups.some((group) => group.key === key)),
-    feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => rig.groups.some((g) => g.key === key))),
+    stuck: aim.stuck.filter(isSwitch),
+    feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => isSwitch(key))),
   };
-  // Steps that were done speak of lines as they were called then.
-  const done = session.done.filter(({ action }) => speaksOf(rig, action));
-  const leftOut = (session.leftOut ?? []).filter(({ action }) => speaksOf(rig, action));
-  const wanted = leftOut.map((each) => ({ ...each, aim: kept ?? each.aim }));
-  return { rig, session: planned(rig, { ...session, done, state, leftOut: wanted }, kept) };
 }
 
 /** Whether a rig still has everything that an action speaks of. */
