@@ -61,6 +61,22 @@ describe('Lock Nine from its present state', () => {
 
   test('nothing is used more often than there is of it', () => expect(overuse(plan.proposal, demoRig())).toEqual([]));
 });
+describe('when time runs out', () => {
+  test.each([0.02, 0.6])(
+    'after %d s the answer moves few of the lines that are Clear, and says what is not proven',
+    async (seconds) => {
+      const { proposal } = await planned(demoRig(), demoKit(), { seconds, onlyKit: true });
+      expect(verdicts(proposal.document).filter((verdict) => verdict === 'Stop' || verdict === 'Silent')).toEqual([]);
+      // At most three that are Clear now give way; nobody is sent about for the sake of it.
+      expect(proposal.lines.filter(({ before }) => before === 'Clear').length).toBeLessThanOrEqual(3);
+      const open = proposal.reached.filter(({ value, bound }) => value > bound);
+      expect(proposal.optimal).toBe(open.length === 0);
+      // Everything it was to make small is told, proven or not.
+      expect(proposal.reached.map(({ name }) => name)).toContain('parts, weighed');
+    },
+  );
+});
+
 describe('the mended rig', () => {
   test('stays as it is but for what the school of cells asks for', async () => {
     const { proposal } = await planned(demoRig('lock-nine-mended'), demoKit());
