@@ -15,6 +15,9 @@ interface Props {
   rig: SheetRig;
   state: SheetState;
   now: number;
+  /** Places that have steps left. */
+  places: readonly string[];
+  /** What is next at them, as far as it has been looked into. */
   stations: readonly Standing[];
   /** The place where one stands; empty for somebody who goes everywhere. */
   here: string;
@@ -22,8 +25,7 @@ interface Props {
 }
 
 /** Who stands where: everybody takes their own place, and sees what is next at the others. */
-export function StationStrip({ rig, state, now, stations, here, onHere }: Props) {
-  const places = stations.map(({ place }) => place);
+export function StationStrip({ rig, state, now, places, stations, here, onHere }: Props) {
   if (places.length < 2 && !here) return null;
   const all = here && !places.includes(here) ? [...places, here] : places;
   return (
@@ -59,7 +61,13 @@ export function StationStrip({ rig, state, now, stations, here, onHere }: Props)
               <Place
                 icon={<PlaceOutlinedIcon fontSize="inherit" />}
                 name={place}
-                text={standing ? progressText(rig, state, now, standing) : 'done here'}
+                text={
+                  standing
+                    ? progressText(rig, state, now, standing)
+                    : places.includes(place)
+                      ? 'steps left'
+                      : 'done here'
+                }
               />
             </ToggleButton>
           );
@@ -72,18 +80,18 @@ export function StationStrip({ rig, state, now, stations, here, onHere }: Props)
 /** Where nothing is left to do: where something is. */
 export function DoneHere({
   here,
-  stations,
+  places,
   onElsewhere,
-}: Pick<Props, 'here' | 'stations'> & { onElsewhere: (place: string) => void }) {
+}: Pick<Props, 'here' | 'places'> & { onElsewhere: (place: string) => void }) {
   return (
     <Box component="section" aria-label="The next step" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 760 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
         Nothing left at {here}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        Steps are left at {stations.map(({ place }) => place).join(', ')}.
+        Steps are left at {places.join(', ')}.
       </Typography>
-      {stations.slice(0, 1).map(({ place }) => (
+      {places.slice(0, 1).map((place) => (
         <Button key={place} variant="outlined" onClick={() => onElsewhere(place)} sx={{ minHeight: 48 }}>
           Go to {place}
         </Button>

@@ -11,6 +11,7 @@ import { schoolsOf } from '@/core/rig';
 import {
   dangers,
   reported,
+  stationsOf,
   stepWords,
   type Aim,
   type AtPlace,
@@ -58,7 +59,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const { live, offset, wall, link, problem, busy, tell, dismiss } = switching;
   const { session } = live;
   const now = useServerClock(offset);
-  const stations = useStations(live.rig, session, now);
+  const stations = useStations(live.rig, session, now, here);
   const standing = stations.find(({ place }) => place === here);
   const next = here && !standing ? undefined : nextStep(session, now || live.now, standing);
   /** What is next where one stands, as it is shown. */
@@ -252,12 +253,13 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                   rig={live.rig}
                   state={session.state}
                   now={now || live.now}
+                  places={stationsOf(session)}
                   stations={stations}
                   here={here}
                   onHere={setHere}
                 />
               )}
-              {following && !next && <DoneHere here={here} stations={stations} onElsewhere={setHere} />}
+              {following && !next && <DoneHere here={here} places={stationsOf(session)} onElsewhere={setHere} />}
               {next ? (
                 <StepCard
                   rig={live.rig}

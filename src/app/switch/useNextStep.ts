@@ -15,13 +15,17 @@ export interface NextStep {
   alike: number;
 }
 
-/** Every place that has steps left, and what is next there. */
-export function useStations(rig: SheetRig, session: Session, now: number): Standing[] {
+/** With more steps than this only the place where one stands is looked into: it takes its time. */
+const MANY = 400;
+
+/** Places that have steps left, and what is next there. @param here where one stands */
+export function useStations(rig: SheetRig, session: Session, now: number, here: string): Standing[] {
+  const many = session.steps.length > MANY;
   // A wait that is over makes something ready: until then nothing changes by itself.
   const at = session.state.now;
   const settled = useMemo(
-    () => stationsOf(session).flatMap((place) => standingAt(rig, session, place, at) ?? []),
-    [rig, session, at],
+    () => placesOf(session, many, here).flatMap((place) => standingAt(rig, session, place, at) ?? []),
+    [rig, session, at, many, here],
   );
   const over = settled
     .flatMap(({ wait }) => wait?.seconds ?? [])
@@ -31,10 +35,13 @@ export function useStations(rig: SheetRig, session: Session, now: number): Stand
     () =>
       over === 0
         ? settled
-        : stationsOf(session).flatMap((place) => standingAt(rig, session, place, at + over + MOMENT) ?? []),
-    [rig, session, at, over, settled],
+        : placesOf(session, many, here).flatMap((place) => standingAt(rig, session, place, at + over + MOMENT) ?? []),
+    [rig, session, at, over, settled, many, here],
   );
 }
+
+const placesOf = (session: Session, many: boolean, here: string): string[] =>
+  stationsOf(session).filter((place) => !many || place === here);
 
 /** The server's clock counts: what is sent a moment early is refused. */
 const MOMENT = 0.05;

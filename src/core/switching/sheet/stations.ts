@@ -52,26 +52,28 @@ export function standingAt(
     return { ...own, ready: false, wait: { seconds, reasons: reasonsFor(rig, state, [step], seconds) } };
   const before = steps.slice(0, index).filter(({ action }) => action.do !== 'wait');
   if (before.length === 0) return { ...own, ready: false };
-  // The first of the steps before it after which it could be done; waits aside.
-  const needed = before.findIndex((_, n) => {
-    const made = before.slice(0, n + 1).reduce((at, each) => after(rig, at, each.action), state);
-    return canDo(
-      rig,
-      { ...made, now: made.now + PATIENCE },
-      steps.slice(steps.indexOf(before[n]) + 1),
-      index - steps.indexOf(before[n]) - 1,
-    );
-  });
-  const behind = before
-    .slice(0, (needed < 0 ? before.length - 1 : needed) + 1)
-    .findLast((each) => each.place !== place);
+  // The first of the steps before it after which it could be done, waits aside; after all of them it can.
+  const could = (done: number): boolean => {
+    const made = before.slice(0, done).reduce((at, each) => after(rig, at, each.action), state);
+    return canDo(rig, { ...made, now: made.now + PATIENCE }, [...before.slice(done), step], before.length - done);
+  };
+  let [low, high] = [1, before.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (could(middle)) high = middle;
+    else low = middle + 1;
+  }
+  const behind = before.slice(0, low).findLast((each) => each.place !== place);
   return { ...own, ready: false, ...(behind && { behind }) };
 }
 
 /** Longer than any wait. */
 const PATIENCE: Seconds = 1e5;
 
-/** Whether a step can be done before the ones in front of it, and they and all others after it. */
+/**
+ * Whether a step can be done before the ones in front of it, and they after it. What comes behind all of them finds
+ * everything as it would have, but for the clocks, and waits are counted anew.
+ */
 function canDo(rig: SheetRig, state: SheetState, steps: readonly Step[], index: number): boolean {
   const { action } = steps[index];
   if (breach(rig, state, action)) return false;
@@ -79,7 +81,8 @@ function canDo(rig: SheetRig, state: SheetState, steps: readonly Step[], index: 
   if (action.do === 'open' && action.lines.some((id) => isStillPlugged(steps, index, id))) return false;
   if (index === 0) return true;
   const then = after(rig, state, action);
-  return firstBreach(rig, then, steppedOver(rig, then, steps, index)) === undefined;
+  const overtaken = steps.slice(0, index).filter((each) => each.action.do !== 'wait');
+  return firstBreach(rig, then, withWaits(rig, then, overtaken)) === undefined;
 }
 
 const isStillPlugged = (steps: readonly Step[], index: number, line: string): boolean =>
