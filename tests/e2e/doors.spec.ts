@@ -141,7 +141,17 @@ test('run sheets: what is wrong is refused, and says what to change', async ({ p
   await refused(told({ report: 'end' }), 403, 'other-origin', /other sites/, { origin: 'http://elsewhere.example' });
   expect((await request.post(path, { data: told({ report: 'start', from: 'packed' }) })).status()).toBe(200);
   const error = await refused(told({ report: 'start', from: 'unknown' }), 409, 'stale-sheet', /moved the sheet on/);
-  expect(error.current).toMatchObject({ version: 1, session: { state: { monitors: 'down' } } });
+  // Packed and off: the power is known to be off, what nobody can see is not known.
+  const state = { monitors: 'unknown', mains: { desk: false } };
+  expect(error.current).toMatchObject({ version: 1, session: { state } });
+  await refused(told({ report: 'checked', line: 'pair-a-left', bad: ['loud'] }), 400, 'bad-request', /arrives/);
+  await refused(told({ report: 'done', count: 2, at: { place: 'x', actions: [{}] } }), 400, 'bad-request', /count|at/);
+  await refused(
+    told({ report: 'done', at: { place: 'nowhere', actions: [{ do: 'mute' }] } }),
+    409,
+    'refused',
+    /Something else is next at nowhere/,
+  );
   expect((await request.post('/api/rigs/nobody/switching', { data: told({ report: 'end' }) })).status()).toBe(404);
   expect((await request.get('/api/rigs/nobody/switching')).status()).toBe(404);
 });
