@@ -11,6 +11,8 @@ import type { PlanRequest, PlanTools } from './request';
 const MENDS = 8;
 /** Share of the time for a plan that touches nothing Clear, from which the search begins. */
 const CALM = 0.4;
+/** Seconds that it has in any case: what it finds is what the stage is spared. */
+const CALM_LEAST = 8;
 /** Seconds between two proposals that are shown while the search goes on. */
 const SHOW = 0.7;
 
@@ -29,7 +31,8 @@ export function solved(
     const model = modelOf(ground, left, { unfit });
     // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
     const calm = modelOf(ground, left, { unfit, still: true });
-    const quiet = solver(calm.program, calm.stages, { seconds: (seconds - (clock() - began)) * CALM, clock });
+    const remaining = seconds - (clock() - began);
+    const quiet = solver(calm.program, calm.stages, { seconds: Math.max(remaining * CALM, CALM_LEAST), clock });
     const start = better(model, greedySolution(ground, model), quiet?.solution);
     let shown = -Infinity;
     const outcome = solver(model.program, model.stages, {

@@ -10,7 +10,7 @@ import { joinKey, lengthsOf } from '../chains/joins';
 import type { Task } from '../tasks';
 import type { Column, Ground } from './columns';
 import type { Model } from './model';
-import { groupKey, inletKey } from './places';
+import { groupKey, inletKey, inletPieceKey } from './places';
 
 /** One task as a solution places it. */
 export interface Placed {
@@ -94,7 +94,8 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
     feeds: feeds.filter(({ device }) => !unused.has(device)),
     got: model.got.flatMap(({ piece, variable }) => {
       const count = Math.round(solution[variable]);
-      return count > 0 ? [{ piece, count }] : [];
+      const idle = [...unused].some((id) => inletPieceKey(id) === piece.key);
+      return count > 0 && !idle ? [{ piece, count }] : [];
     }),
   };
 }
