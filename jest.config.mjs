@@ -3,6 +3,7 @@ const config = {
   testEnvironment: 'node',
   // Starting ngspice or a second process takes its time on a busy machine.
   testTimeout: 60_000,
+  maxWorkers: '100%',
   setupFiles: ['<rootDir>/tests/properties.ts'],
   // Tests run in a context of their own, where looking up a global is slow: these are handed in.
   sandboxInjectedGlobals: ['Array', 'Float64Array', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Set'],
