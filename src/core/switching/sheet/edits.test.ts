@@ -3,7 +3,8 @@ import { aimFor } from './aims';
 import { breach } from './invariants';
 import { ownId, type SheetRig } from './rig';
 import { firstBreach } from './sequence';
-import { continued, newSession, reported, type Session } from './session';
+import { newSession, reported, type Session } from './session';
+import { continued } from './takeover';
 import { bare, type SheetState } from './state';
 
 /** The rig is changed on paper between any two steps of a sheet: every way in which that can go on a small rig. */

@@ -16,7 +16,8 @@ export {
   type SheetKind,
   type SheetOrder,
 } from './report';
-export { continued, newSession, preview, reported, type LeftOut, type Session } from './session';
+export { newSession, preview, reported, type LeftOut, type Session } from './session';
+export { continued } from './takeover';
 export { differences, takenOver, unseen, type Difference } from './room';
 export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { standingAt, stationsOf, type Standing } from './stations';

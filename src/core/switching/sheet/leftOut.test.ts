@@ -1,7 +1,8 @@
 import { group, line, rigWith } from '../../../../tests/sheets';
 import { aimFor } from './aims';
 import { happenings } from './happenings';
-import { continued, newSession, reported, type Session } from './session';
+import { newSession, reported, type Session } from './session';
+import { continued } from './takeover';
 import { bare } from './state';
 
 const RIG = rigWith([line('one', ['a']), line('two', ['a'])], [group('a')]);

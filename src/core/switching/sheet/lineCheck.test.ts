@@ -4,6 +4,8 @@ import { checkable, checkedText, checksOf } from './lineCheck';
 import type { Report } from './report';
 import { newSession, reported } from './session';
 import { sequence } from './sequence';
+import { takenOver } from './room';
+import { continued } from './takeover';
 import { bare } from './state';
 
 const RIG = rigWith([line('Pair left', ['a']), line('Pair right', ['a']), line('Bass', ['a'])], [group('a')]);
@@ -66,4 +68,21 @@ test('the log says what was heard', () => {
   expect(checkedText(RIG.lines[2], { bad: ['arrives', 'label'], note: 'box is empty' })).toBe(
     'Line check: Bass on inlet of Bass: no sound, or on another inlet, label wrong or missing (box is empty)',
   );
+});
+
+test('found unplugged, it is listened to anew; so is a line that has another way on paper now', () => {
+  const heard = reported(RIG, newSession(set), report('Pair left'), 100);
+  const pulled = reported(RIG, heard, { report: 'found', what: { line: 'Pair left', end: 'desk', is: false } }, 110);
+  expect(pulled.checked).toEqual({});
+  const paper = {
+    ...RIG,
+    lines: RIG.lines.map((each) => (each.id === 'Pair left' ? { ...each, way: 'another' } : each)),
+  };
+  expect(continued(paper, RIG, heard, new Set(['Pair left'])).session.checked).toEqual({});
+  expect(continued(RIG, RIG, heard, new Set()).session.checked).toEqual(heard.checked);
+});
+
+test('nobody has looked at the mute of an inlet that a line comes onto for the first time', () => {
+  const paper = { ...RIG, lines: [...RIG.lines, line('new', ['a'], { inlet: 'inlet 9' })] };
+  expect(takenOver(paper, RIG, set).state.muted).toEqual({ ...set.muted, new: 'unknown' });
 });

@@ -83,8 +83,9 @@ export function takenOver(
       now: state.now,
       ends: each((line, from) => (from === undefined ? nothing.ends[line.id] : state.ends[from])),
       muted: each((line, from) => {
+        // Of an inlet that no line was on nobody has looked at the mute.
         const known = from ?? onInlet(line);
-        return known === undefined ? nothing.muted[line.id] : state.muted[known];
+        return known === undefined ? open.muted[line.id] : state.muted[known];
       }),
       supplies: Object.fromEntries(
         rig.lines.flatMap((line) => {

@@ -1,7 +1,8 @@
 import { group, line, rigWith } from '../../../../tests/sheets';
 import { firstBreach } from './sequence';
 import type { Aim, Report } from './report';
-import { continued, newSession, reported, type Session } from './session';
+import { newSession, reported, type Session } from './session';
+import { continued } from './takeover';
 import { bare } from './state';
 
 const RIG = rigWith([line('one', ['bank']), line('two', ['bank'])], [group('bank')]);

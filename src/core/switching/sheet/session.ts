@@ -5,7 +5,6 @@ import { checkable, type LineChecked } from './lineCheck';
 import { refuseUnknown, ReportRefused, type Aim, type AtPlace, type Report } from './report';
 import { lineOf, type SheetRig } from './rig';
 import { reordered, sequence, type Sequence, type Step, type Wanted } from './sequence';
-import { takenOver } from './room';
 import { standingAt, steppedOver, type Standing } from './stations';
 import { after, type Action, type SheetState } from './state';
 import { reasonsFor, waitFor } from './waiting';
@@ -94,7 +93,7 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
     case 'done':
       return report.at ? doneAt(rig, current, report.at) : done(rig, current, report.count ?? 1);
     case 'found':
-      return planned(rig, { ...current, state: corrected(rig, current.state, report.what) }, session.aim);
+      return planned(rig, stillHeard({ ...current, state: corrected(rig, current.state, report.what) }), session.aim);
     case 'not possible': {
       const { aim, step } = report.at ? seenAt(rig, current, report.at) : nextOf(session);
       const leftOut = [...(session.leftOut ?? []), { ...step, at: now, why: report.why?.trim() ?? '', aim }];
@@ -111,51 +110,6 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
     case 'end':
       return { ...newSession(current.state), ...(current.checked && { checked: current.checked }) };
   }
-}
-
-/**
- * A sheet that goes on after its rig has changed on paper: what is plugged stays what it is, and the rest is computed anew.
- * @param asOnPaper lines of the room of which somebody has seen that they are plugged as on paper now, or out
- */
-export function continued(
-  paper: SheetRig,
-  room: SheetRig,
-  session: Session,
-  asOnPaper: ReadonlySet<string>,
-): { rig: SheetRig; session: Session } {
-  const { rig, state } = takenOver(paper, room, session.state, asOnPaper);
-  const kept = session.aim && aimOn(rig, session.aim);
-  // Steps that were done speak of lines as they were called then.
-  const done = session.done.filter(({ action }) => speaksOf(rig, action));
-  const wanted = (session.leftOut ?? [])
-    .filter(({ action }) => speaksOf(rig, action))
-    .map((each) => ({ ...each, aim: aimOn(rig, each.aim) }));
-  return { rig, session: planned(rig, { ...session, done, state, leftOut: wanted }, kept) };
-}
-
-/** An aim without what a rig does not have any more. */
-function aimOn(rig: SheetRig, aim: Aim): Aim {
-  const ids = (list: readonly string[]) => list.filter((id) => rig.lines.some((line) => line.id === id));
-  const isSwitch = (key: string) => rig.groups.some((group) => group.key === key);
-  return {
-    ...aim,
-    plugged: ids(aim.plugged),
-    exchanged: ids(aim.exchanged),
-    open: ids(aim.open),
-    left: ids(aim.left),
-    unpowered: aim.unpowered.filter((id) => rig.devices.some((device) => device.id === id)),
-    stuck: aim.stuck.filter(isSwitch),
-    feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => isSwitch(key))),
-  };
-}
-
-/** Whether a rig still has everything that an action speaks of. */
-function speaksOf({ lines, groups, devices }: SheetRig, action: Action): boolean {
-  const has = (id: string) => lines.some((line) => line.id === id);
-  if ('line' in action) return has(action.line);
-  if ('lines' in action) return action.lines.every(has);
-  if (action.do === 'feed') return groups.some(({ key }) => key === action.group);
-  return action.do !== 'mains' || devices.some(({ id }) => id === action.device);
 }
 
 /** What a sheet would be, without beginning it. */
@@ -178,13 +132,7 @@ function done(rig: SheetRig, from: Session, count: number): Session {
     }
     const broken = breach(rig, session.state, step.action);
     if (broken) throw new ReportRefused(`${INVARIANTS[broken.invariant]} ${broken.why}`);
-    session = {
-      ...session,
-      state: step.action.do === 'wait' ? session.state : after(rig, session.state, step.action),
-      done: [...session.done, { ...step, at: now }],
-      steps: session.steps.slice(1),
-    };
-    session = pulledBy(session, aim, step.action);
+    session = carriedOut(rig, session, aim, 0);
   }
   return next(rig, session);
 }
@@ -201,18 +149,11 @@ function seenAt(rig: SheetRig, session: Session, { place, actions }: AtPlace): S
 function doneAt(rig: SheetRig, from: Session, { place, actions }: AtPlace): Session {
   let session = from;
   for (const [n] of actions.entries()) {
-    const { aim, step, index, ready, wait, behind } = seenAt(rig, session, { place, actions: actions.slice(n) });
+    const { aim, index, ready, wait, behind } = seenAt(rig, session, { place, actions: actions.slice(n) });
     if (wait) throw new ReportRefused(`Still waiting: ${Math.ceil(wait.seconds)} s left.`);
     if (behind) throw new ReportRefused(`First, at ${behind.place}: ${stepWords(rig, session.state, behind).title}`);
     if (!ready) throw new ReportRefused('It can’t be done yet.');
-    const state = after(rig, session.state, step.action);
-    session = {
-      ...session,
-      state,
-      done: [...session.done, { ...step, at: session.state.now }],
-      steps: index === 0 ? session.steps.slice(1) : steppedOver(rig, state, session.steps, index),
-    };
-    session = pulledBy(session, aim, step.action);
+    session = carriedOut(rig, session, aim, index);
   }
   return next(rig, session);
 }
@@ -237,7 +178,8 @@ function next(rig: SheetRig, session: Session): Session {
   };
 }
 
-function planned(rig: SheetRig, session: Session, aim: Aim | undefined): Session {
+/** The session with the rest of its sheet computed anew. @param aim what is wanted; nothing, where no sheet was begun */
+export function planned(rig: SheetRig, session: Session, aim: Aim | undefined): Session {
   if (!aim) return { ...session, steps: [], refused: [], disturbed: [] };
   const here = session.done.findLast(({ place }) => place !== undefined)?.place;
   const { steps, refused, disturbed, fewest } = sequence(rig, session.state, wantedOf(aim), here);
@@ -256,21 +198,32 @@ function checked(
   return { ...session, checked: { ...session.checked, [line]: result } };
 }
 
-/** A line both of whose ends have been out is exchanged: if the rest is planned anew, it only goes in. */
-function pulledBy(session: Session, aim: Aim, action: Action): Session {
-  if (action.do !== 'unplug') return session;
+/** The session with one of its steps done. A line whose ends have been out as asked is exchanged: from then on it only goes in. */
+function carriedOut(rig: SheetRig, session: Session, aim: Aim, index: number): Session {
+  const step = session.steps[index];
+  const { action } = step;
+  const state = action.do === 'wait' ? session.state : after(rig, session.state, action);
+  const made: Session = {
+    ...session,
+    state,
+    done: [...session.done, { ...step, at: session.state.now }],
+    steps: index === 0 ? session.steps.slice(1) : steppedOver(rig, state, session.steps, index),
+  };
+  if (action.do !== 'unplug') return made;
   const { line, end } = action;
-  // What is plugged anew is listened to anew.
-  const { [line]: _was, ...stillChecked } = session.checked ?? {};
   const pulled = [...session.pulled, `${line} ${end}`];
   const asked = aim.exchangedAt?.[line];
   const out = (asked ? [asked] : (['stage', 'desk'] as const)).every((each) => pulled.includes(`${line} ${each}`));
-  return {
-    ...session,
-    ...(session.checked && { checked: stillChecked }),
-    pulled,
-    aim: out ? { ...aim, exchanged: aim.exchanged.filter((id) => id !== line) } : aim,
-  };
+  const exchanged = out ? aim.exchanged.filter((id) => id !== line) : aim.exchanged;
+  return { ...stillHeard(made), pulled, aim: { ...aim, exchanged } };
+}
+
+/** Without what was heard of lines that are not plugged through any more: plugged anew, they are listened to anew. */
+export function stillHeard(session: Session): Session {
+  const { checked, state } = session;
+  if (!checked) return session;
+  const isIn = (id: string) => state.ends[id]?.stage === true && state.ends[id].desk === true;
+  return { ...session, checked: Object.fromEntries(Object.entries(checked).filter(([id]) => isIn(id))) };
 }
 
 /** The sheet with something tried again that could not be done: whatever else was left out stays so. */

@@ -20,7 +20,7 @@ export interface SheetState {
   ends: Record<string, { stage: Known<boolean>; desk: Known<boolean> }>;
   /** By switch: what it is set to and since when; since when is unknown means it may have been a moment ago. */
   feeds: Record<string, FeedState>;
-  /** By line: its inlet is muted, or its fader and gain are down. Inlets that no line is on count as muted. */
+  /** By line: its inlet is muted, or its fader and gain are down. */
   muted: Record<string, Known<boolean>>;
   /** By line with a supply of its own. */
   supplies: Record<string, { on: Known<boolean>; since: Known<Seconds> }>;
