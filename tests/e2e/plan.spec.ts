@@ -119,7 +119,7 @@ test.describe('the patch', () => {
     });
     await page.getByRole('button', { name: 'Stop and keep the best so far' }).click();
     await expect(main(page)).toContainText(/Stopped after \d/);
-    await expect(main(page)).toContainText('not proven to be the best');
+    await expect(main(page)).toContainText('may not be the best');
   });
 
   test('inlets are forbidden, lines kept together, places and runs put in', async ({ page }) => {

@@ -8,6 +8,7 @@ import { useState } from 'react';
 import type { Proposal } from '@/core/plan';
 import type { RigDocument } from '@/core/rig';
 import { CompareTable } from './CompareTable';
+import { goalText } from './goalWords';
 import { ProposalView } from './ProposalView';
 import { ProposalTabs } from './ProposalTabs';
 import { RunStrip } from './RunStrip';
@@ -64,27 +65,27 @@ function SoFar({ best }: { best: Proposal }) {
         component="ol"
         sx={{ listStyle: 'none', m: 0, p: 0, maxWidth: 560, borderBottom: 1, borderColor: 'divider' }}
       >
-        {best.reached.map(({ name, value, bound }) => (
-          <Box
-            component="li"
-            key={name}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: '1fr 70px 130px',
-              py: 0.5,
-              borderTop: 1,
-              borderColor: 'divider',
-            }}
-          >
-            <Typography variant="body2">{name}</Typography>
-            <Typography variant="body2" sx={{ fontWeight: 650 }}>
-              {value}
-            </Typography>
-            <Typography variant="body2" color="textSecondary">
-              {value <= bound ? 'proven' : `at least ${bound}`}
-            </Typography>
-          </Box>
-        ))}
+        {best.reached.map((goal) => {
+          const text = goalText(goal);
+          return (
+            text && (
+              <Box
+                component="li"
+                key={goal.name}
+                sx={{ display: 'flex', gap: 2, py: 0.5, borderTop: 1, borderColor: 'divider' }}
+              >
+                <Typography variant="body2" sx={{ flex: 1 }}>
+                  {text}
+                </Typography>
+                {goal.value <= goal.bound && (
+                  <Typography variant="body2" color="textSecondary">
+                    proven
+                  </Typography>
+                )}
+              </Box>
+            )
+          );
+        })}
       </Box>
     </Box>
   );

@@ -6,13 +6,14 @@ import { useDeferredValue, useMemo } from 'react';
 import { checkRig, VERDICT_ORDER, type Verdict } from '@/core/check';
 import type { RigDocument } from '@/core/rig';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { goalText } from './goalWords';
 import type { Held } from './usePlanning';
 
 /** What the plan comes to, in one line, and how sure that is. */
 export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
   const { counts, leftOut, lines, switches, same, optimal, reached } = proposal;
   const good = counts.Stop + counts.Silent === 0 && leftOut.length === 0;
-  const open = reached.filter(({ value, bound }) => value > bound);
+  const open = reached.filter(({ value, bound }) => value > bound).flatMap((each) => goalText(each) ?? []);
   return (
     <Box sx={{ pt: 1.75 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, rowGap: 0.5 }}>
@@ -28,9 +29,9 @@ export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }
         {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch turns', 'switches turn')}.{' '}
         {optimal
           ? `Proven to be the best there is, in ${seconds.toFixed(1)} s.`
-          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; not proven to be the best: ${open
-              .map(({ name, value, bound }) => `${name} ${value}, at least ${bound}`)
-              .join('; ')}.`}
+          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; may not be the best${
+              open.length ? `: ${open.join('; ')}` : ''
+            }.`}
       </Typography>
     </Box>
   );

@@ -1,0 +1,20 @@
+import type { Proposal } from '@/core/plan';
+
+/** What the goals of a plan are called on the screen; what is a number nobody can use is not shown. */
+const WORDS: Record<string, (count: number) => string> = {
+  'lines left out': (n) => `${n} ${n === 1 ? 'line' : 'lines'} without a place`,
+  'wishes given up': (n) => `${n} ${n === 1 ? 'wish' : 'wishes'} given up`,
+  'things to get': (n) => `${n} to get`,
+  'pairs taken apart': (n) => `${n} ${n === 1 ? 'pair' : 'pairs'} taken apart`,
+  'Clear lines touched, or lines sent elsewhere': (n) => `${n} Clear or far ${n === 1 ? 'move' : 'moves'}`,
+  'lines to watch': (n) => `${n} ${n === 1 ? 'line' : 'lines'} at Watch`,
+  changes: (n) => `${n} ${n === 1 ? 'change' : 'changes'} at plugs and links`,
+  'feeds where nobody needs them': (n) => `${n} ${n === 1 ? 'feed' : 'feeds'} nobody needs`,
+  'switches turned': (n) => `${n} ${n === 1 ? 'switch' : 'switches'} turned`,
+};
+
+/** A goal of a plan in words, with what is reached and what might be possible; nothing for those that are not shown. */
+export function goalText({ name, value, bound }: Proposal['reached'][number]): string | undefined {
+  const words = WORDS[name];
+  return words && `${words(value)}${value > bound ? `, ${bound} might be possible` : ''}`;
+}
