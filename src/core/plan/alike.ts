@@ -1,26 +1,25 @@
 import { CONNECTORS, lineCircuit, linkKind, mate, planningOf, type Line, type LinkView, type Part } from '../gear';
-import type { Site } from './assess';
 import { isCable, sortOf } from './pieces';
 
 const PLAIN: ReadonlySet<string | undefined> = new Set(['cable', 'plain adapter']);
 /** Whether a part is nothing but conductors: a whole cable or a whole plain adapter. */
 const isPlain = (part: Part): boolean => PLAIN.has(linkKind(part.kind).nature) && !part.faults?.length;
 
-/** What a chain is to the current. */
+/** What a chain is to the current, wherever it ends. */
 export interface Alike {
   /**
    * Its boxes as they are, and of the cables and plain adapters between them only which contact they lead where: two
    * chains of one class differ in nothing but what conductors are called, how many plugs there are, and what cable of one
    * sort measures.
    */
-  whole: string;
+  whole: unknown[];
   /** The same of its beginnings: as far as each link that lets no direct current through. What powers the source is there. */
   beginnings: string[];
 }
 
-/** Tells chains that are alike to the current, and those that begin alike. */
-export function alikeOf(source: Part, links: readonly Part[], site: Site): Alike {
-  const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet };
+/** Tells chains that are alike to the current, and those that begin alike. @param inlet any that they may end in */
+export function alikeOf(source: Part, links: readonly Part[], inlet: Part): Alike {
+  const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet };
   const { links: views, junctions } = lineCircuit(line);
   const words: unknown[] = [what(source)];
   const beginnings: string[] = [];
@@ -37,9 +36,7 @@ export function alikeOf(source: Part, links: readonly Part[], site: Site): Alike
     const sorts = links.slice(begin, n).filter(isCable).map(sortOf).toSorted();
     words.push([...new Set(sorts), junctions[begin].plug, run.at(-1)!.output, joined(run)]);
   }
-  const { inlet, switch: own } = site;
-  words.push(junctions.at(-1)!.plug, what(inlet), own?.offers, (own?.reaches?.length ?? 0) > 0);
-  return { whole: JSON.stringify(words), beginnings };
+  return { whole: [...words, junctions.at(-1)!.plug], beginnings };
 }
 
 /** Contacts that ground is on. */

@@ -5,7 +5,7 @@ import { CircuitError } from '../circuit';
 import type { FeedSwitch, Line, Part } from '../gear';
 import type { LevelPlan } from '../level/plan';
 import type { Amps, Hertz } from '../units';
-import { alikeOf } from './alike';
+import { alikeOf, type Alike } from './alike';
 
 /** An inlet as a chain meets it: its feed is what its switch is set to. */
 export interface Site {
@@ -56,18 +56,29 @@ const isRefused = (verdict: Verdict): boolean => verdict === 'Stop' || verdict =
 export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): Assess {
   const known = new Map<string, Assessment | undefined>();
   const refusals = new Map<string, Assessment>();
+  const alikes = new Map<string, Alike>();
+  /** What a chain is to the current is the same at every inlet. */
+  const alikeAt = (source: Part, links: readonly Part[], inlet: Part): Alike => {
+    const key = JSON.stringify([bare(source), links.map(bare)]);
+    const found = alikes.get(key) ?? alikeOf(source, links, inlet);
+    if (alikes.size >= MOST) alikes.clear();
+    alikes.set(key, found);
+    return found;
+  };
   return (source, links, site) => {
     const { offers, reaches = [] } = site.switch ?? {};
-    const key = JSON.stringify([bare(source), links.map(bare), bare(site.inlet), offers, reaches.length > 0]);
+    const where = [bare(site.inlet), offers, reaches.length > 0];
+    const key = JSON.stringify([bare(source), links.map(bare), ...where]);
     if (known.has(key)) return known.get(key);
     if (known.size >= MOST) known.clear();
-    const alike = refused === 'once' ? alikeOf(source, links, site) : undefined;
-    const like = alike && [alike.whole, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
+    const alike = refused === 'once' ? alikeAt(source, links, site.inlet) : undefined;
+    const whole = alike && JSON.stringify([alike.whole, where]);
+    const like = alike && [whole!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
     const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
     const assessment = like ?? assessed(line, schools, refused === 'once' ? judgeAsDrawn : judgeLine);
     known.set(key, assessment);
     if (alike && !like && assessment && isRefused(assessment.verdict)) {
-      refusals.set(alike.whole, assessment);
+      refusals.set(whole!, assessment);
       const worst = assessment.findings.filter(({ severity }) => severity === 'harm' || severity === 'silent');
       if (alike.beginnings.length && worst.some(({ code, part }) => part === 'source' && POWER.has(code)))
         refusals.set(alike.beginnings[0], assessment);

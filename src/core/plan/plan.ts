@@ -14,20 +14,21 @@ import { withOneThingEach, withThings } from './things';
 
 /** Who goes where, over what, with which switches on: the best patch there is, or the best found in the time given. */
 export function planRig(request: PlanRequest, tools: PlanTools): Plan {
-  const { document, kit, onlyKit } = request;
+  const { document, kit, onlyKit, seconds } = request;
+  const until = tools.clock() + seconds;
   const assess = assessor(schoolsOf(document), 'once');
   const before = checkRig(document);
   const own = groundOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
   const columns = allColumns(own, tools);
-  const quick = onlyKit ? undefined : withOneThingEach(own, columns, before, request, tools);
+  const quick = onlyKit ? undefined : withOneThingEach(own, columns, before, until, tools);
   if (quick) return { proposal: quick };
-  const first = solved(own, columns, before, request, tools);
+  const first = solved(own, columns, before, until, tools);
   if (first.leftOut.length === 0) return { proposal: first };
-  const instead = insteadOf(own, columns, first, request, tools);
+  const instead = insteadOf(own, columns, first, seconds, tools);
   if (onlyKit)
     return { proposal: { ...first, toGet: [...first.toGet, ...notOwned(own, first)] }, ...(instead && { instead }) };
   const missing = new Set(first.leftOut.map(({ line }) => line));
-  const proposal = withThings(own, columns, missing, first, before, request, tools);
+  const proposal = withThings(own, columns, missing, first, before, until, tools);
   return { proposal, ...(instead && { instead }) };
 }
 
@@ -53,7 +54,7 @@ function insteadOf(
   ground: Ground,
   columns: readonly Column[],
   { leftOut }: Proposal,
-  { seconds }: PlanRequest,
+  seconds: number,
   { solver, clock }: PlanTools,
 ): Plan['instead'] {
   const model = modelOf(ground, columns, { relax: true });

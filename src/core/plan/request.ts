@@ -7,7 +7,7 @@ import type { Proposal } from './proposal';
 export interface PlanRequest {
   document: RigDocument;
   kit: readonly KitItem[];
-  /** Time for finding the best patch once every chain is judged, in seconds. */
+  /** Time for judging chains and finding the best patch, in seconds; a plan that touches nothing Clear is sought in any case. */
   seconds: number;
   /** Lines that nothing in the kit can serve are left out rather than served with something to get. */
   onlyKit?: boolean;

@@ -5,38 +5,41 @@ import { greedySolution } from './assign/greedy';
 import { modelOf, type Model } from './assign/model';
 import { valueOf, type Outcome } from './program/program';
 import { proposalOf, type Proposal } from './proposal';
-import type { PlanRequest, PlanTools } from './request';
+import type { PlanTools } from './request';
 
 /** How often a plan is mended that the whole check judges otherwise than its lines one by one. */
 const MENDS = 8;
 /** Share of the time for a plan that touches nothing Clear, from which the search begins. */
 const CALM = 0.4;
-/** Seconds that it has in any case: what it finds is what the stage is spared. */
-const CALM_LEAST = 8;
+/** Seconds that it has in any case, the first time: what it finds is what the stage is spared. */
+const LEAST = 5;
 /** Seconds between two proposals that are shown while the search goes on. */
 const SHOW = 0.7;
 
-/** Solves a program and holds the result against the whole check; what that judges otherwise is ruled out, and it is solved again. */
+/**
+ * Solves a program and holds the result against the whole check; what that judges otherwise is ruled out, and it is solved
+ * again.
+ * @param until when the time is up, by the clock
+ */
 export function solved(
   ground: Ground,
   columns: readonly Column[],
   before: RigResult,
-  { seconds }: PlanRequest,
+  until: number,
   { solver, clock, onProgress }: PlanTools,
 ): Proposal {
-  const began = clock();
   const unfit = new Set<string>();
   let left = [...columns];
   for (let mend = 0; ; mend++) {
     const model = modelOf(ground, left, { unfit });
     // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
     const calm = modelOf(ground, left, { unfit, still: true });
-    const remaining = seconds - (clock() - began);
-    const quiet = solver(calm.program, calm.stages, { seconds: Math.max(remaining * CALM, CALM_LEAST), clock });
+    const seconds = Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0);
+    const quiet = solver(calm.program, calm.stages, { seconds, clock, start: greedySolution(ground, calm) });
     const start = better(model, greedySolution(ground, model), quiet?.solution);
     let shown = -Infinity;
     const outcome = solver(model.program, model.stages, {
-      seconds: Math.max(0.1, seconds - (clock() - began)),
+      seconds: Math.max(0, until - clock()),
       clock,
       start,
       onProgress: ({ goal, outcome: so }) => {

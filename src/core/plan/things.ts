@@ -3,7 +3,7 @@ import { columnsAt, type Column, type Ground } from './assign/columns';
 import { inletsToGet, placesOf } from './assign/places';
 import { allColumns } from './ground';
 import type { Proposal } from './proposal';
-import type { PlanRequest, PlanTools } from './request';
+import type { PlanTools } from './request';
 import { solved } from './solved';
 import { market } from './stock';
 
@@ -17,7 +17,7 @@ export function withThings(
   missing: ReadonlySet<string>,
   without: Proposal,
   before: RigResult,
-  request: PlanRequest,
+  until: number,
   tools: PlanTools,
 ): Proposal {
   const hopeless = hopelessOf(own, columns).size;
@@ -28,11 +28,11 @@ export function withThings(
     { most: 2, wide: true },
   ]) {
     const ground = withMarket(own, most, missing, wide);
-    const proposal = solved(ground, marketColumns(own, columns, ground, tools), before, request, tools);
+    const proposal = solved(ground, marketColumns(own, columns, ground, tools), before, until, tools);
     const got = thingsOf(proposal);
     const fewer = proposal.leftOut.length - best.leftOut.length;
     if (fewer < 0 || (fewer === 0 && best !== without && got < thingsOf(best))) best = proposal;
-    if (best.leftOut.length === 0 && (wide || got <= hopeless)) break;
+    if (best.leftOut.length === 0 && (wide || got <= hopeless || tools.clock() > until)) break;
   }
   return best;
 }
@@ -42,13 +42,14 @@ export function withOneThingEach(
   own: Ground,
   columns: readonly Column[],
   before: RigResult,
-  request: PlanRequest,
+  until: number,
   tools: PlanTools,
 ): Proposal | undefined {
   const hopeless = hopelessOf(own, columns);
   if (hopeless.size === 0) return undefined;
   const ground = withMarket(own, 1, hopeless, false);
-  const proposal = solved(ground, marketColumns(own, columns, ground, tools), before, request, tools);
+  const got = marketColumns(own, columns, ground, tools, hopeless);
+  const proposal = solved(ground, got, before, until, tools);
   return proposal.leftOut.length === 0 && thingsOf(proposal) === hopeless.size ? proposal : undefined;
 }
 
@@ -62,17 +63,26 @@ const hopelessOf = ({ tasks }: Ground, columns: readonly Column[]): Set<string> 
 
 const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) => sum + count, 0);
 
-/** Columns with things to get; where nothing can be got, those that are known already. */
-function marketColumns(own: Ground, known: readonly Column[], ground: Ground, tools: PlanTools): Column[] {
+/**
+ * Columns with things to get; where nothing can be got, those that are known already.
+ * @param inlets lines that may have an inlet that is to be got; all, where none are named
+ */
+function marketColumns(
+  own: Ground,
+  known: readonly Column[],
+  ground: Ground,
+  tools: PlanTools,
+  inlets?: ReadonlySet<string>,
+): Column[] {
   if (ground.wide) return allColumns(ground, tools);
   const total = ground.tasks.length;
   return ground.tasks.flatMap(({ line }, task) => {
     tools.onProgress?.({ doing: 'chains', of: 'what can be got', done: task, total });
-    return ground.places.flatMap((_place, place) =>
-      ground.missing.has(line.id) || place >= own.places.length
-        ? columnsAt(ground, task, place)
-        : known.filter((column) => column.task === task && column.place === place),
-    );
+    return ground.places.flatMap((_place, place) => {
+      if (ground.missing.has(line.id)) return columnsAt(ground, task, place);
+      if (place < own.places.length) return known.filter((column) => column.task === task && column.place === place);
+      return !inlets || inlets.has(line.id) ? columnsAt(ground, task, place) : [];
+    });
   });
 }
 

@@ -9,18 +9,21 @@ import { inletKey } from './places';
 
 export type { Model, ModelOptions, Relaxation } from './model/draft';
 
-/** Nobody touches what is Clear. */
-function stayStill({ ground: { tasks, clear }, program, byTask, seats, stays }: Draft): void {
+/** Nobody touches what is Clear: it has its own place, as it is, and no other. */
+function stayStill({ ground: { tasks, places, clear }, program, out, byTask, seats, stays }: Draft): void {
+  const forbid = (variable: number) => (program.uppers[variable] = 0);
   tasks.forEach(({ line, now }, task) => {
     if (!clear.has(line.id)) return;
+    const own = byTask[task].filter(
+      ({ column: { judged, place } }) =>
+        judged.changes === 0 && places[place].device.id === now!.device && places[place].inlets.includes(now!.inlet),
+    );
     const home = seats.get(task)?.find(({ key }) => key === inletKey(now!))?.variable ?? stays[task];
-    if (home !== undefined) program.row([[home, 1]], { lower: 1 });
-    const changed = byTask[task].filter(({ column }) => column.judged.changes > 0);
-    if (changed.length)
-      program.row(
-        changed.map(({ variable }): Term => [variable, 1]),
-        { upper: 0 },
-      );
+    if (own.length === 0 || home === undefined) return;
+    for (const each of byTask[task]) if (!own.includes(each)) forbid(each.variable);
+    for (const seat of seats.get(task) ?? []) if (seat.variable !== home) forbid(seat.variable);
+    forbid(out[task]);
+    program.row([[home, 1]], { lower: 1 });
   });
 }
 

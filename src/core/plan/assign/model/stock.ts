@@ -6,18 +6,29 @@ import type { Draft } from './draft';
 
 /** No more is used of anything than there is, or than is got. */
 export function stock(draft: Draft): void {
-  const { pieces } = draft.ground;
+  const { pieces, tasks, missing } = draft.ground;
   const used = new Map<string, Term[]>();
   const consume = (key: string, term: Term) => used.set(key, [...(used.get(key) ?? []), term]);
   const slots = new Map<string, Slot>();
+  /** Slots of lines for which a cable may be got: whoever has what it takes gets none. */
+  const open = new Set<string>();
   for (const { column, variable } of draft.columns) {
     for (const key of column.judged.uses) consume(key, [variable, 1]);
-    for (const { slot } of column.judged.chain.steps) if (slot) slots.set(slotKey(slot), slot);
+    for (const { slot } of column.judged.chain.steps) {
+      if (!slot) continue;
+      slots.set(slotKey(slot), slot);
+      if (missing.has(tasks[column.task].line.id)) open.add(slotKey(slot));
+    }
   }
   for (const [key, { families, least, most }] of slots) {
     const serving = families.flatMap((family) => {
       const own = pieces.filter(
-        (piece) => isCable(piece.part) && movable(piece) && piece.count > 0 && familyOf(piece.part) === family,
+        (piece) =>
+          isCable(piece.part) &&
+          movable(piece) &&
+          piece.count > 0 &&
+          familyOf(piece.part) === family &&
+          (!piece.toGet || open.has(key)),
       );
       return joins(own, least, most).filter((join) => !draft.options.unfit?.has(`${key} ${joinKey(join)}`));
     });
