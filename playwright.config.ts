@@ -6,8 +6,9 @@ const PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
 /** Drives the production build in Debian's headless Chromium; each run has a fresh database with the demo data. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  // Two shared cores may be slow: what is waited for is told by the page, not by the clock.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   fullyParallel: false,
   workers: 1,
   // A busy machine may lose one race; what fails twice is broken.

@@ -27,6 +27,12 @@ async function violations(page: Page): Promise<string[]> {
   });
 }
 
+/** Each theme and each width once. */
+const SEEN = [
+  { colorScheme: 'light', width: 1280, height: 800 },
+  { colorScheme: 'dark', width: 390, height: 844 },
+] as const;
+
 /** Accessible, and without sideways scrolling. */
 async function fitsAndIsAccessible(page: Page) {
   await page.waitForTimeout(500);
@@ -36,27 +42,22 @@ async function fitsAndIsAccessible(page: Page) {
   ).toBeLessThanOrEqual(0);
 }
 
-for (const colorScheme of ['light', 'dark'] as const)
-  for (const [width, height] of [
-    [1280, 800],
-    [820, 1100],
-    [390, 844],
-  ])
-    test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
-      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
-      await openLine(page, 'Trio, long ribbon');
-      await expect(verdict(page)).toHaveText('Stop');
-      expect(await violations(page)).toEqual([]);
-      expect(
-        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-      ).toBeLessThanOrEqual(0);
-      if (width < 1120) await page.getByRole('button', { name: 'Back to the sheet' }).click();
-      await page.getByRole('button', { name: 'Schools' }).click();
-      await expect(page.getByRole('dialog')).toBeVisible();
-      await page.waitForTimeout(350);
-      expect(await violations(page)).toEqual([]);
-      await page.close();
-    });
+for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', width: 820, height: 1100 } as const])
+  test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
+    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    await openLine(page, 'Trio, long ribbon');
+    await expect(verdict(page)).toHaveText('Stop');
+    expect(await violations(page)).toEqual([]);
+    expect(
+      await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+    ).toBeLessThanOrEqual(0);
+    if (width < 1120) await page.getByRole('button', { name: 'Back to the sheet' }).click();
+    await page.getByRole('button', { name: 'Schools' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.waitForTimeout(350);
+    expect(await violations(page)).toEqual([]);
+    await page.close();
+  });
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`every tab, a switch, the kit and the dialogs are accessible, ${colorScheme}`, async ({ browser }) => {
@@ -81,98 +82,86 @@ for (const colorScheme of ['light', 'dark'] as const)
     await page.close();
   });
 
-for (const colorScheme of ['light', 'dark'] as const)
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ])
-    test(`the plan is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
-      test.setTimeout(120_000);
-      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
-      await page.goto('/plan?rig=lock-nine');
-      await page.getByRole('checkbox', { name: 'Only what the kit has' }).check();
-      await page.getByRole('button', { name: 'Plan the patch' }).click();
-      await page.getByRole('button', { name: /^Accept all/ }).waitFor({ timeout: 60_000 });
-      for (const tab of ['Patch', 'Chains', 'Supplies', 'Batteries']) {
-        await page.getByRole('tab', { name: tab }).click();
-        await page.waitForTimeout(900);
-        expect(await violations(page)).toEqual([]);
-        expect(
-          await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-        ).toBeLessThanOrEqual(0);
-      }
-      await page.close();
-    });
+for (const { colorScheme, width, height } of SEEN)
+  test(`the plan is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
+    test.setTimeout(120_000);
+    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    await page.goto('/plan?rig=lock-nine');
+    await page.getByRole('checkbox', { name: 'Only what the kit has' }).check();
+    await page.getByRole('button', { name: 'Plan the patch' }).click();
+    await page.getByRole('button', { name: /^Accept all/ }).waitFor({ timeout: 60_000 });
+    for (const tab of ['Patch', 'Chains', 'Supplies', 'Batteries']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await page.waitForTimeout(900);
+      expect(await violations(page)).toEqual([]);
+      expect(
+        await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+      ).toBeLessThanOrEqual(0);
+    }
+    await page.close();
+  });
 
-for (const colorScheme of ['light', 'dark'] as const)
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ])
-    test(`the run sheet and the log are accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
-      browser,
-    }) => {
-      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
-      const fits = () => fitsAndIsAccessible(page);
-      const rig = await copyOf(page, `Seen at ${width}, ${colorScheme}`);
-      await page.goto(`/switch?rig=${rig}`);
-      await expect(page.getByText('connected', { exact: true })).toBeVisible();
-      await fits();
-      await page.getByRole('button', { name: 'Start from here: Unknown: treat everything as live' }).click();
-      await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
-      await fits();
-      await page.getByRole('button', { name: 'Begin' }).click();
-      await expect(page.getByRole('region', { name: 'The next step' })).toBeVisible();
-      await fits();
-      if (width < 1120) await page.getByRole('button', { name: 'The rig now' }).click();
-      await page.getByRole('tab', { name: 'What happens now' }).click();
-      await expect(page.getByRole('img', { name: /^Step at the inlet/ })).toBeVisible();
-      await fits();
-      await page.goto(`/log?rig=${rig}`);
-      await expect(page.getByText('Set-up begun').or(page.getByText('Started: nothing known')).first()).toBeVisible();
-      await fits();
-      for (const paper of ['log/hand-over', 'switch/print']) {
-        await page.goto(`/${paper}?rig=${rig}`);
-        await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
-        await fits();
-      }
-      await page.close();
-    });
-
-for (const colorScheme of ['light', 'dark'] as const)
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ])
-    test(`the Noise place is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
-      browser,
-    }) => {
-      const page = await browser.newPage({ viewport: { width, height }, colorScheme });
-      const fits = () => fitsAndIsAccessible(page);
-      const rig = await copyOf(page, `Heard at ${width}, ${colorScheme}`, 'lock-nine-mended');
-      await page.goto(`/noise?rig=${rig}`);
-      await expect(page.getByRole('heading', { name: /^Whose noise it is/ })).toBeVisible();
-      await fits();
-      await page.getByRole('tab', { name: 'Measure' }).click();
-      await page.getByRole('button', { name: 'Simulated interface' }).click();
-      await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
-      await fits();
-      await page.getByRole('tab', { name: 'Ladder' }).click();
-      await expect(page.getByRole('list', { name: 'Rungs' })).toBeVisible();
-      await fits();
-      await page.getByRole('tab', { name: 'Hunt' }).click();
-      await fits();
-      await page.getByRole('button', { name: 'Begin the hunt' }).click();
-      await expect(page.getByRole('region', { name: 'Next measurement' })).toBeVisible();
-      await fits();
-      await page.getByRole('button', { name: 'Simulated interface' }).click();
-      await expect(page.getByRole('heading', { name: 'Measurement 2', exact: true })).toBeVisible();
-      await fits();
-      await page.getByRole('link', { name: 'As a page to share' }).click();
+for (const { colorScheme, width, height } of SEEN)
+  test(`the run sheet and the log are accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
+    browser,
+  }) => {
+    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const fits = () => fitsAndIsAccessible(page);
+    const rig = await copyOf(page, `Seen at ${width}, ${colorScheme}`);
+    await page.goto(`/switch?rig=${rig}`);
+    await expect(page.getByText('connected', { exact: true })).toBeVisible();
+    await fits();
+    await page.getByRole('button', { name: 'Start from here: Unknown: treat everything as live' }).click();
+    await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+    await fits();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByRole('region', { name: 'The next step' })).toBeVisible();
+    await fits();
+    if (width < 1120) await page.getByRole('button', { name: 'The rig now' }).click();
+    await page.getByRole('tab', { name: 'What happens now' }).click();
+    await expect(page.getByRole('img', { name: /^Step at the inlet/ })).toBeVisible();
+    await fits();
+    await page.goto(`/log?rig=${rig}`);
+    await expect(page.getByText('Set-up begun').or(page.getByText('Started: nothing known')).first()).toBeVisible();
+    await fits();
+    for (const paper of ['log/hand-over', 'switch/print']) {
+      await page.goto(`/${paper}?rig=${rig}`);
       await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
       await fits();
-      await page.close();
-    });
+    }
+    await page.close();
+  });
+
+for (const { colorScheme, width, height } of SEEN)
+  test(`the Noise place is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
+    browser,
+  }) => {
+    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const fits = () => fitsAndIsAccessible(page);
+    const rig = await copyOf(page, `Heard at ${width}, ${colorScheme}`, 'lock-nine-mended');
+    await page.goto(`/noise?rig=${rig}`);
+    await expect(page.getByRole('heading', { name: /^Whose noise it is/ })).toBeVisible();
+    await fits();
+    await page.getByRole('tab', { name: 'Measure' }).click();
+    await page.getByRole('button', { name: 'Simulated interface' }).click();
+    await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
+    await fits();
+    await page.getByRole('tab', { name: 'Ladder' }).click();
+    await expect(page.getByRole('list', { name: 'Rungs' })).toBeVisible();
+    await fits();
+    await page.getByRole('tab', { name: 'Hunt' }).click();
+    await fits();
+    await page.getByRole('button', { name: 'Begin the hunt' }).click();
+    await expect(page.getByRole('region', { name: 'Next measurement' })).toBeVisible();
+    await fits();
+    await page.getByRole('button', { name: 'Simulated interface' }).click();
+    await expect(page.getByRole('heading', { name: 'Measurement 2', exact: true })).toBeVisible();
+    await fits();
+    await page.getByRole('link', { name: 'As a page to share' }).click();
+    await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
+    await fits();
+    await page.close();
+  });
 
 test('the theme is chosen by hand and kept', async ({ page }) => {
   await openRig(page);

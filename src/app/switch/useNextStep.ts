@@ -1,7 +1,16 @@
 'use client';
 
-import { useMemo } from 'react';
-import { standingAt, stationsOf, type Session, type SheetRig, type Standing, type Step } from '@/core/switching/sheet';
+import { useMemo, useState } from 'react';
+import {
+  standingAt,
+  stationsOf,
+  type AtPlace,
+  type Session,
+  type SheetRig,
+  type Standing,
+  type Step,
+} from '@/core/switching/sheet';
+import type { LiveSheet } from './useSwitching';
 
 /** What is next, for one person who goes everywhere, or at the place where one stands. */
 export interface NextStep {
@@ -15,11 +24,41 @@ export interface NextStep {
   alike: number;
 }
 
+/** Where somebody stands, and what is next there. */
+export interface WhatIsNext {
+  /** The place; nothing, who goes everywhere. */
+  here: string;
+  setHere: (place: string) => void;
+  stations: Standing[];
+  next?: NextStep;
+  /** The next steps at that place, as they are shown; nothing for who goes everywhere. */
+  seen: (count: number) => AtPlace | undefined;
+}
+
+/** What is next for whoever looks at this page. */
+export function useWhatIsNext(live: LiveSheet, now: number): WhatIsNext {
+  // Everybody stands somewhere: two tabs of one browser may be two people.
+  const [here, setHere] = useState('');
+  const { session } = live;
+  const stations = useStations(live.rig, session, now, here);
+  const standing = stations.find(({ place }) => place === here);
+  const next = here && !standing ? undefined : nextStep(session, now || live.now, standing);
+  const seen = (count: number): AtPlace | undefined =>
+    standing && {
+      place: standing.place,
+      actions: session.steps
+        .filter(({ place }) => place === standing.place)
+        .slice(0, count)
+        .map(({ action }) => action),
+    };
+  return { here, setHere, stations, next, seen };
+}
+
 /** With more steps than this only the place where one stands is looked into: it takes its time. */
 const MANY = 400;
 
 /** Places that have steps left, and what is next there. @param here where one stands */
-export function useStations(rig: SheetRig, session: Session, now: number, here: string): Standing[] {
+function useStations(rig: SheetRig, session: Session, now: number, here: string): Standing[] {
   const many = session.steps.length > MANY;
   // A wait that is over makes something ready: until then nothing changes by itself.
   const at = session.state.now;
@@ -47,7 +86,7 @@ const placesOf = (session: Session, many: boolean, here: string): string[] =>
 const MOMENT = 0.05;
 
 /** @param standing where one stands; without it one goes everywhere, in the order of the sheet */
-export function nextStep(session: Session, now: number, standing?: Standing): NextStep | undefined {
+function nextStep(session: Session, now: number, standing?: Standing): NextStep | undefined {
   const own = standing ? session.steps.filter(({ place }) => place === standing.place) : session.steps;
   const [step] = own;
   if (!step) return undefined;
