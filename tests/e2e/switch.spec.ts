@@ -280,7 +280,10 @@ test('the sheet on paper has every step that is left, with both figures of a wai
   await expect(page.getByText(/has settled: calculated .* s, rule 3 s; using the /)).toBeVisible();
 });
 
-test('line check: by keyboard line after line; what is not right leads on, and is in the log', async ({ page }) => {
+test('line check: by keyboard line after line; what is not right leads on, and is in the log', async ({
+  page,
+  browser,
+}) => {
   const rig = await copyOf(page, 'Listened to', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   await follow(page);
@@ -290,8 +293,19 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A left' })).toBeVisible();
   await expect(check.getByRole('status')).toHaveText('0 of 2 lines checked');
   await expect(check).toContainText(/Gain about \d+ dB/);
-  await check.getByRole('button', { name: 'All good, next line' }).focus();
+  const next = check.getByRole('button', { name: 'All good, next line' });
+  await next.focus();
   await page.keyboard.press('Enter');
+  await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A right' })).toBeVisible();
+  await expect(next).toBeFocused();
+  // Somebody else is quicker: the line under the hand stays, and says so.
+  const other = await browser.newPage();
+  await open(other, rig);
+  await other.getByRole('button', { name: 'Line check' }).first().click();
+  await other.getByRole('button', { name: 'All good, next line' }).click();
+  await expect(other.getByText('Every line has been checked.')).toBeVisible();
+  await other.close();
+  await expect(check.getByRole('note')).toHaveText('Checked already: good. Checking it again replaces that.');
   await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A right' })).toBeVisible();
   await check.getByRole('checkbox', { name: /^Polarity reversed/ }).focus();
   await page.keyboard.press('Space');
@@ -299,7 +313,13 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   await check.getByRole('textbox', { name: 'Note' }).fill('buzzes with the lamp');
   await expect(check.getByRole('link', { name: 'What it should do, and why' })).toBeVisible();
   await expect(check.getByRole('link', { name: 'Measure it, find the noise' })).toBeVisible();
-  await check.getByRole('button', { name: 'Write it down, next line' }).click();
+  const write = check.getByRole('button', { name: 'Write it down, next line' });
+  await page.route('**/switching', (route) => route.abort());
+  await write.click();
+  await expect(page.getByText('What you ticked stays here')).toBeVisible();
+  await expect(check.getByRole('checkbox', { name: /^Hum, crackle or noise/ })).toBeChecked();
+  await page.unroute('**/switching');
+  await write.click();
   await expect(check.getByRole('status')).toHaveText('2 of 2 lines checked, 1 not right');
   await page.reload();
   await page.getByRole('button', { name: 'Line check' }).first().click();

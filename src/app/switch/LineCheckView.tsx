@@ -32,7 +32,8 @@ interface Props {
   rig: SheetRig;
   session: Session;
   busy: boolean;
-  onChecked: (line: string, bad: LineCheckName[], note: string) => void;
+  /** @returns whether it was taken */
+  onChecked: (line: string, bad: LineCheckName[], note: string) => Promise<boolean>;
   onClose: () => void;
 }
 
@@ -40,9 +41,15 @@ interface Props {
 export function LineCheckView({ id, document, rig, session, busy, onChecked, onClose }: Props) {
   const { checked = {} } = session;
   const lines = checkable(rig, session.state);
-  const [chosen, setChosen] = useState<string>();
   const open = lines.filter((line) => !checked[line.id]);
-  const line = lines.find((each) => each.id === chosen) ?? open[0];
+  // Whatever somebody else writes down meanwhile, the line under the hand stays.
+  const [shown, setShown] = useState<string | undefined>(open[0]?.id);
+  const [moved, setMoved] = useState(false);
+  const line = lines.find((each) => each.id === shown);
+  const show = (id: string | undefined, byButton = false) => {
+    setShown(id);
+    setMoved(byButton);
+  };
   const bad = lines.filter((each) => checked[each.id]?.bad.length);
   return (
     <Box component="section" aria-label="Line check" sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
@@ -61,8 +68,13 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
           Nothing is plugged through yet. Follow a set-up first; then every line is listened to here.
         </Typography>
       )}
-      {lines.length > 0 && !line && (
+      {lines.length > 0 && !line && open.length === 0 && (
         <Typography sx={{ fontSize: '1.2rem', fontWeight: 650, mb: 1 }}>Every line has been checked.</Typography>
+      )}
+      {!line && open.length > 0 && (
+        <Button variant="contained" onClick={() => show(open[0].id)} sx={{ minHeight: 56 }}>
+          Next: {open[0].name}
+        </Button>
       )}
       {line && (
         <OneLine
@@ -73,9 +85,9 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
           line={line}
           before={checked[line.id]}
           busy={busy}
-          onChecked={(wrong, note) => {
-            setChosen(undefined);
-            onChecked(line.id, wrong, note);
+          focused={moved}
+          onChecked={async (wrong, note) => {
+            if (await onChecked(line.id, wrong, note)) show(open.find((each) => each !== line)?.id, true);
           }}
         />
       )}
@@ -83,7 +95,7 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
         {lines.map((each) => (
           <Box key={each.id} component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
             <ButtonBase
-              onClick={() => setChosen(each.id)}
+              onClick={() => show(each.id)}
               aria-current={each === line ? 'step' : undefined}
               sx={{ width: '100%', justifyContent: 'flex-start', gap: 1, minHeight: 44, textAlign: 'left' }}
             >
@@ -131,10 +143,12 @@ interface OneProps {
   line: SheetLine;
   before?: LineChecked;
   busy: boolean;
+  /** Whether its main button has the focus: the line before was written down by it. */
+  focused: boolean;
   onChecked: (bad: LineCheckName[], note: string) => void;
 }
 
-function OneLine({ id, document, rig, line, before, busy, onChecked }: OneProps) {
+function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: OneProps) {
   const [bad, setBad] = useState<LineCheckName[]>(before?.bad ?? []);
   const [note, setNote] = useState(before?.note ?? '');
   const gain = plannedGain(document, line.id);
@@ -154,6 +168,11 @@ function OneLine({ id, document, rig, line, before, busy, onChecked }: OneProps)
       <Typography color="textSecondary" sx={{ mb: 1 }}>
         Have it played, spoken or tapped: {line.source}.{gain && ` ${gain}`}
       </Typography>
+      {before && (
+        <Typography variant="body2" role="note" sx={{ mb: 1 }}>
+          Checked already: {resultText(before) ?? 'good'}. Checking it again replaces that.
+        </Typography>
+      )}
       <Typography variant="body2" sx={{ fontWeight: 650 }}>
         Tick what is not right
       </Typography>
@@ -191,6 +210,7 @@ function OneLine({ id, document, rig, line, before, busy, onChecked }: OneProps)
         <Button
           variant="contained"
           disabled={busy}
+          autoFocus={focused}
           onClick={() => onChecked(bad, note)}
           sx={{ flex: '1 1 240px', minHeight: { xs: 72, md: 56 }, fontSize: '1.15rem' }}
         >

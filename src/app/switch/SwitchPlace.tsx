@@ -179,7 +179,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               rig={live.rig}
               session={session}
               busy={busy}
-              onChecked={(line, bad, note) => void tell({ report: 'checked', line, bad, ...(note && { note }) })}
+              onChecked={(line, bad, note) => tell({ report: 'checked', line, bad, ...(note && { note }) })}
               onClose={() => setAsked(undefined)}
             />
           )}

@@ -19,6 +19,10 @@ interface Adopt {
   asOnPaper: string[];
 }
 
+const UNDONE = 'Not recorded: no answer from the server. You may have done this step; tap Done again when it is back.';
+const UNHEARD =
+  'Not recorded: no answer from the server. What you ticked stays here; tap the button again when it is back.';
+
 /**
  * A rig's run sheet, in step with every other browser that follows it; `wall` is what the clock on the wall is ahead of
  * the sheets'.
@@ -63,9 +67,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         if (report.report !== 'adopt' || report.seen.length) setProblem(response.ok ? '' : answer.error.message);
         return response.ok;
       } catch {
-        setProblem(
-          'Not recorded: no answer from the server. You may have done this step; tap Done again when it is back.',
-        );
+        setProblem(report.report === 'checked' ? UNHEARD : UNDONE);
         return false;
       } finally {
         setBusy(false);
