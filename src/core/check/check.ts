@@ -1,5 +1,6 @@
 import { CircuitError } from '../circuit';
 import { asDrawn, choose, questions, UNKNOWN, type Line, type Wiring } from '../gear';
+import { once } from '../once';
 import { applyEdits, type Edit, type FreeInlet } from '../rig/edits';
 import { plugging } from '../switching';
 import type { Alternative, Case, Spare } from './case';
@@ -75,25 +76,37 @@ function alternativesOf(line: Line, schools: Schools, drawn: Solved): Alternativ
   });
 }
 
+/** A line solved as it is drawn, and what the rules find if that is how it is. */
+interface Drawn {
+  solved: Solved;
+  /** Whatever the answers to its open questions may be. */
+  findings: () => Finding[];
+}
+
+function drawnOf(line: Line, schools: Schools): Drawn {
+  const solved = solveLine(asDrawn(line), peakTargetOf(schools));
+  return { solved, findings: once(() => found(caseOf(line, schools, [], {}, solved))) };
+}
+
 /** Alternatives with only those findings that the line as drawn does not have. */
-function worseThan(line: Line, schools: Schools, alternatives: Alternative[], drawn: Solved): Alternative[] {
+function worseThan(alternatives: Alternative[], { findings }: Drawn): Alternative[] {
   if (alternatives.every(({ choice }) => choice === 'tap')) return alternatives;
-  const known = new Set(found(caseOf(line, schools, [], {}, drawn)).map(({ code }) => code));
+  const known = new Set(findings().map(({ code }) => code));
   return alternatives.map((alternative) => ({
     ...alternative,
     findings: alternative.findings.filter(({ code }) => !known.has(code)),
   }));
 }
 
-function judged(line: Line, schools: Schools, around: Around): { at: Case; checked: Checked } {
-  const drawn = solveLine(asDrawn(line), peakTargetOf(schools));
-  const at = caseOf(
-    line,
-    schools,
-    worseThan(line, schools, alternativesOf(line, schools, drawn), drawn),
-    around,
-    drawn,
-  );
+function judged(
+  line: Line,
+  schools: Schools,
+  around: Around,
+  drawn = drawnOf(line, schools),
+): { at: Case; checked: Checked } {
+  const { solved } = drawn;
+  const alternatives = worseThan(alternativesOf(line, schools, solved), drawn);
+  const at = caseOf(line, schools, alternatives, around, solved);
   const mended = (links: number[]): Finding[] => {
     const good = applyEdits(
       line,
@@ -101,7 +114,9 @@ function judged(line: Line, schools: Schools, around: Around): { at: Case; check
     );
     return found(caseOf(good, schools, at.alternatives, {}));
   };
-  const findings = foldFaults(at, found(at), mended);
+  // Without an open question, and nothing around it, that is what the line is as drawn.
+  const plain = alternatives.length === 0 && Object.keys(around).length === 0;
+  const findings = foldFaults(at, plain ? drawn.findings() : found(at), mended);
   return { at, checked: { solved: at, findings, verdict: verdictOf(findings) } };
 }
 
@@ -114,10 +129,12 @@ export const judgeLine = (line: Line, schools: Schools, around: Around = {}): Ch
  * more for every way in which its open questions may be answered.
  */
 export function judgeAsDrawn(line: Line, schools: Schools): Checked {
-  const solved = solveLine(asDrawn(line), peakTargetOf(schools));
-  const findings = found(caseOf(line, schools, [], {}, solved));
+  const drawn = drawnOf(line, schools);
+  const findings = drawn.findings();
   const verdict = verdictOf(findings);
-  return verdict === 'Stop' || verdict === 'Silent' ? { solved, findings, verdict } : judgeLine(line, schools);
+  return verdict === 'Stop' || verdict === 'Silent'
+    ? { solved: drawn.solved, findings, verdict }
+    : judged(line, schools, {}, drawn).checked;
 }
 
 /** Solves and judges one line, and says what each remedy and each answer would give. */

@@ -1,5 +1,6 @@
 import { magnitude, phase, smallSignal, sweep, type Complex, type OperatingPoint, type Response } from '../circuit';
 import { CONNECTORS, sourcePair, type Channel, type Contact, type Line, type LineCircuit } from '../gear';
+import { once } from '../once';
 import { decibels, ratio, type Decibels, type Hertz, type Ohms } from '../units';
 
 /** Where levels are compared. */
@@ -23,10 +24,10 @@ export interface SignalReading {
   /** From there to the inlet, against what the links are meant to do. */
   alongPath: Decibels;
   /** -3 dB points within 10 Hz to 20 kHz. */
-  lowCut?: Hertz;
-  highCut?: Hertz;
+  readonly lowCut?: Hertz;
+  readonly highCut?: Hertz;
   /** Load that the source sees at 1 kHz. */
-  load: Ohms;
+  readonly load: Ohms;
   /** Strongest level between any two contacts at a junction. */
   atJunction(junction: number): Decibels;
   /** Impedance of a contact to the reference contact beside it at 1 kHz; infinite for one that the junction does not have. */
@@ -36,8 +37,8 @@ export interface SignalReading {
   /** Level between two nodes of the circuit at a frequency. */
   between(pair: readonly [string, string], frequency?: Hertz): Decibels;
   /** Impedance of each junction's reference contact to ground at 50 Hz. */
-  shields: Ohms[];
-  response: { frequency: Hertz; level: Decibels }[];
+  readonly shields: Ohms[];
+  readonly response: { frequency: Hertz; level: Decibels }[];
   /** The same with as many points as a drawing wants. */
   drawn(): { frequency: Hertz; level: Decibels }[];
 }
@@ -64,19 +65,32 @@ export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoi
   const driven = middle.volts(hot, cold);
   const atSource = decibels(magnitude(driven));
 
-  const along = sweep(point, channels[best].hot, channels[best].cold);
-  const levelAt = (frequency: Hertz) => decibels(magnitude(along(frequency)));
+  // Most lines are judged at 1 kHz: the band is swept when somebody asks for it.
+  const along = once(() => sweep(point, channels[best].hot, channels[best].cold));
+  const levelAt = (frequency: Hertz) => decibels(magnitude(along()(frequency)));
   const levels = (points: number) => frequencies(points).map((frequency) => ({ frequency, level: levelAt(frequency) }));
-  const response = levels(POINTS);
-  const mains = at(MAINS);
+  const response = once(() => levels(POINTS));
+  const cut = once(() => cuts(response(), levelAt));
+  const load = once(() => loadSeen(middle.impedance(hot, cold), driven));
+  const shields = once(() => {
+    const mains = at(MAINS);
+    return junctions.map(({ plug, nodes }) => mains.impedance(nodes[CONNECTORS[plug].reference]).ohms);
+  });
   const impedances = new Map<string, Ohms>();
   return {
     channels: heard,
     best,
     atSource,
     alongPath: heard[best].level - atSource - circuit.expectedGain,
-    ...cuts(response, levelAt),
-    load: loadSeen(middle.impedance(hot, cold), driven),
+    get lowCut() {
+      return cut().lowCut;
+    },
+    get highCut() {
+      return cut().highCut;
+    },
+    get load() {
+      return load();
+    },
     atJunction: (junction) => strongest(middle, Object.values(junctions[junction].nodes)),
     impedance(junction, contact) {
       const { plug, nodes } = junctions[junction];
@@ -92,8 +106,12 @@ export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoi
       return node === undefined ? undefined : middle.volts(node, nodes[CONNECTORS[plug].reference]);
     },
     between: ([a, b], frequency) => decibels(magnitude((frequency === undefined ? middle : at(frequency)).volts(a, b))),
-    shields: junctions.map(({ plug, nodes }) => mains.impedance(nodes[CONNECTORS[plug].reference]).ohms),
-    response,
+    get shields() {
+      return shields();
+    },
+    get response() {
+      return response();
+    },
     drawn: () => levels(DRAWN),
   };
 }

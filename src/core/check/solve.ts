@@ -13,6 +13,7 @@ import {
   type Wiring,
 } from '../gear';
 import { levelPlan, type LevelPlan } from '../level/plan';
+import { once } from '../once';
 import type { Volts } from '../units';
 import { lineGain, readSignal, type SignalReading } from './signal';
 
@@ -70,11 +71,6 @@ export function solveLine(line: Line, peakTarget: number, wiring: Wiring = {}): 
       return level();
     },
   };
-}
-
-function once<T>(make: () => T): () => T {
-  let made: { value: T } | undefined;
-  return () => (made ??= { value: make() }).value;
 }
 
 /** The voltage from a to b; two nodes that nothing connects show a meter nothing. */

@@ -2,7 +2,7 @@ import { judgeAsDrawn, judgeLine } from '../check/check';
 import type { Finding, Verdict } from '../check/finding';
 import type { Schools } from '../check/schools';
 import { CircuitError } from '../circuit';
-import type { FeedSwitch, Line, Part } from '../gear';
+import { BEHIND_THE_INLET, type FeedSwitch, type Line, type Part } from '../gear';
 import type { LevelPlan } from '../level/plan';
 import type { Amps, Hertz } from '../units';
 import { alikeOf, type Alike } from './alike';
@@ -36,7 +36,15 @@ const bare = ({ kind, figures, choices, faults }: Part) => [kind, figures, choic
 /** Most assessments that are kept. */
 const MOST = 60_000;
 
-/** Findings at the source that turn on its direct current alone. */
+/** An inlet without what is no part of its circuit. */
+const circuitOf = ({ kind, figures = {}, choices, faults }: Part) => [
+  kind,
+  Object.entries(figures).filter(([name]) => !BEHIND_THE_INLET.has(name)),
+  choices,
+  faults,
+];
+
+/** Findings that turn on direct current alone. */
 const POWER: ReadonlySet<string> = new Set([
   'unpowered',
   'capsule-overvoltage',
@@ -73,33 +81,37 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
     if (known.size >= MOST) known.clear();
     const alike = refused === 'once' ? alikeAt(source, links, site.inlet) : undefined;
     const whole = alike && JSON.stringify([alike.whole, where]);
-    const like = alike && [whole!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
+    // Current does not know how an inlet amplifies.
+    const fed = alike && JSON.stringify([alike.whole, circuitOf(site.inlet), ...where.slice(1)]);
+    const like = alike && [whole!, fed!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
     const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
-    const assessment = like ?? assessed(line, schools, refused === 'once' ? judgeAsDrawn : judgeLine);
+    const assessment =
+      like ?? (refused === 'once' ? assessed(line, schools, judgeAsDrawn, true) : assessed(line, schools));
     known.set(key, assessment);
     if (alike && !like && assessment && isRefused(assessment.verdict)) {
       refusals.set(whole!, assessment);
       const worst = assessment.findings.filter(({ severity }) => severity === 'harm' || severity === 'silent');
-      if (alike.beginnings.length && worst.some(({ code, part }) => part === 'source' && POWER.has(code)))
+      const power = worst.filter(({ code }) => POWER.has(code));
+      if (power.length) refusals.set(fed!, assessment);
+      if (alike.beginnings.length && power.some(({ part }) => part === 'source'))
         refusals.set(alike.beginnings[0], assessment);
     }
     return assessment;
   };
 }
 
-/** One line judged, with its figures. */
-export function assessed(line: Line, schools: Schools, judge = judgeLine): Assessment | undefined {
+/** One line judged, with its figures. @param brief what is refused goes without what its signal would be */
+export function assessed(line: Line, schools: Schools, judge = judgeLine, brief = false): Assessment | undefined {
   try {
     const { solved, findings, verdict } = judge(line, schools);
+    const heard = !brief || !isRefused(verdict);
     const feeds = solved.circuit.stakes.flatMap((stake) =>
       stake.type === 'feed' ? [{ part: stake.part, amps: Math.abs(solved.point.amps(stake.element)) }] : [],
     );
     return {
       verdict,
       findings,
-      level: solved.level,
-      lowCut: solved.signal.lowCut,
-      highCut: solved.signal.highCut,
+      ...(heard && { level: solved.level, lowCut: solved.signal.lowCut, highCut: solved.signal.highCut }),
       amps: feeds.filter(({ part }) => part === 'inlet').reduce((sum, { amps }) => sum + amps, 0),
       supplies: feeds.flatMap(({ part, amps }) => (typeof part === 'number' ? [{ link: part, amps }] : [])),
     };

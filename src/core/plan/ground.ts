@@ -1,7 +1,8 @@
 import { schoolsOf, type Device, type RigDocument } from '../rig/document';
 import { checkRig, type RigResult } from '../check/rig';
+import { once } from '../once';
 import type { Assess } from './assess';
-import { columnsAt, ownPieces, reachesOver, type Column, type Ground } from './assign/columns';
+import { columnsAt, isHome, isUnchanged, ownPieces, reachesOver, type Column, type Ground } from './assign/columns';
 import { placesOf } from './assign/places';
 import { runningTimes } from './battery/runningTime';
 import type { Piece } from './pieces';
@@ -71,11 +72,50 @@ function wantsLowest(document: RigDocument, device: Device, school: string): boo
 const linesTo = ({ lines }: RigDocument, { id }: Device) =>
   lines.filter((line) => 'device' in line.inlet && line.inlet.device === id && !('from' in line.source));
 
-/** Every way worth its while to place every task. */
-export function allColumns(ground: Ground, { onProgress }: Pick<PlanTools, 'onProgress'> = {}): Column[] {
-  const total = ground.tasks.length;
-  return ground.tasks.flatMap((_, task) => {
-    onProgress?.({ doing: 'chains', of: ground.mostToGet ? 'what can be got' : 'the kit', done: task, total });
-    return ground.places.flatMap((_place, place) => columnsAt(ground, task, place));
-  });
+/** Every way worth its while to place every task, found when it is asked for. */
+export interface Choices {
+  /** With what is Clear as it is now and where it is. */
+  still: () => readonly Column[];
+  all: () => readonly Column[];
+  /** Of one task at one place, by their numbers. */
+  at: (task: number, place: number) => readonly Column[];
 }
+
+/** @param find how the columns of a task at a place are found */
+export function choicesOf(
+  ground: Ground,
+  { onProgress }: Pick<PlanTools, 'onProgress'> = {},
+  find: Choices['at'] = (task, place) => columnsAt(ground, task, place),
+): Choices {
+  const { tasks, places } = ground;
+  const known = new Map<string, readonly Column[]>();
+  const at = (task: number, place: number): readonly Column[] => {
+    const key = `${task} ${place}`;
+    const columns = known.get(key) ?? find(task, place);
+    known.set(key, columns);
+    return columns;
+  };
+  const everywhere = (task: number) => places.flatMap((_place, place) => at(task, place));
+  const asItIs = (task: number): readonly Column[] => {
+    if (!ground.clear.has(tasks[task].line.id)) return [];
+    return places.flatMap((place, n) => (isHome(tasks[task], place) ? at(task, n).filter(isUnchanged) : []));
+  };
+  const ofEach = (columns: (task: number) => readonly Column[]) => (): readonly Column[] =>
+    tasks.flatMap((_task, task) => {
+      onProgress?.({
+        doing: 'chains',
+        of: ground.mostToGet ? 'what can be got' : 'the kit',
+        done: task,
+        total: tasks.length,
+      });
+      return columns(task);
+    });
+  const ownOrAll = (task: number) => {
+    const own = asItIs(task);
+    return own.length ? own : everywhere(task);
+  };
+  return { at, still: once(ofEach(ownOrAll)), all: once(ofEach(everywhere)) };
+}
+
+/** Every way worth its while to place every task. */
+export const allColumns = (ground: Ground): readonly Column[] => choicesOf(ground).all();

@@ -4,7 +4,7 @@ import { assessor } from './assess';
 import { ownPieces, type Column, type Ground } from './assign/columns';
 import { nobody } from './assign/greedy';
 import { modelOf } from './assign/model';
-import { allColumns, groundOf } from './ground';
+import { choicesOf, groundOf } from './ground';
 import { pieceLabel } from './pieces';
 import type { Proposal, ToGet } from './proposal';
 import type { Plan, PlanRequest, PlanTools } from './request';
@@ -19,16 +19,16 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const assess = assessor(schoolsOf(document), 'once');
   const before = checkRig(document);
   const own = groundOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
-  const columns = allColumns(own, tools);
-  const quick = onlyKit ? undefined : withOneThingEach(own, columns, before, until, tools);
+  const choices = choicesOf(own, tools);
+  const quick = onlyKit ? undefined : withOneThingEach(own, choices, before, until, tools);
   if (quick) return { proposal: quick };
-  const first = solved(own, columns, before, until, tools);
+  const first = solved(own, choices, before, until, tools);
   if (first.leftOut.length === 0) return { proposal: first };
-  const instead = insteadOf(own, columns, first, seconds, tools);
+  const instead = insteadOf(own, choices.all(), first, seconds, tools);
   if (onlyKit)
     return { proposal: { ...first, toGet: [...first.toGet, ...notOwned(own, first)] }, ...(instead && { instead }) };
   const missing = new Set(first.leftOut.map(({ line }) => line));
-  const proposal = withThings(own, columns, missing, first, before, until, tools);
+  const proposal = withThings(own, choices, missing, first, before, until, tools);
   return { proposal, ...(instead && { instead }) };
 }
 

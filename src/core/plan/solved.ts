@@ -3,7 +3,9 @@ import type { Column, Ground } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
 import { greedySolution } from './assign/greedy';
 import { modelOf, type Model } from './assign/model';
-import { valueOf, type Outcome } from './program/program';
+import { TOUCHED } from './assign/model/goals';
+import type { Choices } from './ground';
+import { valueOf, weighed, type Outcome, type Solver } from './program/program';
 import { proposalOf, type Proposal } from './proposal';
 import type { PlanTools } from './request';
 
@@ -13,6 +15,8 @@ const MENDS = 8;
 const CALM = 0.4;
 /** Seconds that it has in any case, the first time: what it finds is what the stage is spared. */
 const LEAST = 5;
+/** Seconds to find the same plan among more columns. */
+const AGAIN = 2;
 /** Seconds between two proposals that are shown while the search goes on. */
 const SHOW = 0.7;
 
@@ -23,45 +27,79 @@ const SHOW = 0.7;
  */
 export function solved(
   ground: Ground,
-  columns: readonly Column[],
+  choices: Choices,
   before: RigResult,
   until: number,
   { solver, clock, onProgress }: PlanTools,
 ): Proposal {
   const unfit = new Set<string>();
-  let left = [...columns];
+  const gone = new Set<Column>();
+  const among = (columns: readonly Column[]) => columns.filter((column) => !gone.has(column));
   for (let mend = 0; ; mend++) {
-    const model = modelOf(ground, left, { unfit });
-    // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
-    const calm = modelOf(ground, left, { unfit, still: true });
-    const seconds = Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0);
-    const quiet = solver(calm.program, calm.stages, { seconds, clock, start: greedySolution(ground, calm) });
-    const start = better(model, greedySolution(ground, model), quiet?.solution);
     let shown = -Infinity;
-    const outcome = solver(model.program, model.stages, {
-      seconds: Math.max(0, until - clock()),
-      clock,
-      start,
-      onProgress: ({ goal, outcome: so }) => {
-        const due = so && clock() - shown > SHOW && so.reached[0].value < ground.tasks.length;
-        if (due) shown = clock();
-        onProgress?.({
-          doing: 'patch',
-          goal,
-          ...(due && { proposal: proved(ground, left, decoded(ground, model, so.solution), so, before) }),
-        });
-      },
-    })!;
-    const arranged = decoded(ground, model, outcome.solution);
+    const search = (model: Model, columns: readonly Column[], start: readonly number[]) =>
+      solver(model.program, model.stages, {
+        seconds: Math.max(0, until - clock()),
+        clock,
+        start,
+        onProgress: ({ goal, outcome: so }) => {
+          const due = so && clock() - shown > SHOW && so.reached[0].value < ground.tasks.length;
+          if (due) shown = clock();
+          onProgress?.({
+            doing: 'patch',
+            goal,
+            ...(due && { proposal: proved(ground, columns, decoded(ground, model, so.solution), so, before) }),
+          });
+        },
+      })!;
+    // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
+    let columns = among(choices.still());
+    let model = modelOf(ground, columns, { unfit, still: true });
+    const seconds = Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0);
+    const quiet = solver(model.program, model.stages, { seconds, clock, start: greedySolution(ground, model) });
+    let outcome = quiet;
+    if (quiet && nothingToGain(model, quiet)) {
+      if (!quiet.optimal) outcome = search(model, columns, quiet.solution);
+    } else {
+      const taken = quiet && model.columns.filter(({ variable }) => quiet.solution[variable] > 0.5);
+      columns = among(choices.all());
+      model = modelOf(ground, columns, { unfit });
+      const calm = taken && again(ground, columns, new Set(taken.map(({ column }) => column)), unfit, solver, clock);
+      outcome = search(model, columns, better(model, greedySolution(ground, model), calm));
+    }
+    const arranged = decoded(ground, model, outcome!.solution);
     const after = checkRig(arranged.document);
     const worse = worseThanJudged(arranged, after);
-    if (worse.length === 0 || mend === MENDS) return proved(ground, left, arranged, outcome, before);
+    if (worse.length === 0 || mend === MENDS) return proved(ground, columns, arranged, outcome!, before);
     for (const placed of worse) {
       const cables = placed.pieces.flatMap(({ choice }) => choice ?? []);
       if (cables.length) for (const choice of cables) unfit.add(choice);
-      else left = left.filter((column) => column !== placed.column);
+      else gone.add(placed.column);
     }
   }
+}
+
+/**
+ * Whether no plan that touches what is Clear can be better than one that does not: everything before that goal, and the
+ * goal itself, is as small as it can ever be.
+ */
+const nothingToGain = ({ stages }: Model, { solution }: Outcome): boolean =>
+  stages.slice(0, TOUCHED).every((stage) => {
+    const sum = weighed(stage);
+    return valueOf(sum, solution) <= sum.floor;
+  });
+
+/** A solution of the model of many columns that takes the few of another one. */
+function again(
+  ground: Ground,
+  columns: readonly Column[],
+  only: ReadonlySet<Column>,
+  unfit: ReadonlySet<string>,
+  solver: Solver,
+  clock: () => number,
+): number[] | undefined {
+  const { program, stages } = modelOf(ground, columns, { unfit, only });
+  return solver(program, stages, { seconds: AGAIN, clock })?.solution;
 }
 
 /** Which of two solutions is better by the goals, in their order. */

@@ -1,7 +1,7 @@
 import type { RigResult } from '../check/rig';
-import { columnsAt, type Column, type Ground } from './assign/columns';
+import { columnsAt, type Ground } from './assign/columns';
 import { inletsToGet, placesOf } from './assign/places';
-import { allColumns } from './ground';
+import { choicesOf, type Choices } from './ground';
 import type { Proposal } from './proposal';
 import type { PlanTools } from './request';
 import { solved } from './solved';
@@ -13,14 +13,14 @@ import { market } from './stock';
  */
 export function withThings(
   own: Ground,
-  columns: readonly Column[],
+  choices: Choices,
   missing: ReadonlySet<string>,
   without: Proposal,
   before: RigResult,
   until: number,
   tools: PlanTools,
 ): Proposal {
-  const hopeless = hopelessOf(own, columns).size;
+  const hopeless = hopelessOf(own, choices).size;
   let best = without;
   for (const { most, wide } of [
     { most: 1, wide: false },
@@ -28,7 +28,7 @@ export function withThings(
     { most: 2, wide: true },
   ]) {
     const ground = withMarket(own, most, missing, wide);
-    const proposal = solved(ground, marketColumns(own, columns, ground, tools), before, until, tools);
+    const proposal = solved(ground, marketChoices(own, choices, ground, tools), before, until, tools);
     const got = thingsOf(proposal);
     const fewer = proposal.leftOut.length - best.leftOut.length;
     if (fewer < 0 || (fewer === 0 && best !== without && got < thingsOf(best))) best = proposal;
@@ -40,26 +40,25 @@ export function withThings(
 /** The plan with one thing for each line that nothing in the kit can serve; undefined if that is not enough. */
 export function withOneThingEach(
   own: Ground,
-  columns: readonly Column[],
+  choices: Choices,
   before: RigResult,
   until: number,
   tools: PlanTools,
 ): Proposal | undefined {
-  const hopeless = hopelessOf(own, columns);
+  const hopeless = hopelessOf(own, choices);
   if (hopeless.size === 0) return undefined;
   const ground = withMarket(own, 1, hopeless, false);
-  const got = marketColumns(own, columns, ground, tools, hopeless);
+  const got = marketChoices(own, choices, ground, tools, hopeless);
   const proposal = solved(ground, got, before, until, tools);
   return proposal.leftOut.length === 0 && thingsOf(proposal) === hopeless.size ? proposal : undefined;
 }
 
 /** Lines that no chain of the kit can serve anywhere: each of them wants a thing of its own. */
-const hopelessOf = ({ tasks }: Ground, columns: readonly Column[]): Set<string> =>
-  new Set(
-    tasks.flatMap(({ line }, task) =>
-      columns.some((column) => column.task === task || column.covers?.includes(task)) ? [] : [line.id],
-    ),
-  );
+function hopelessOf({ tasks }: Ground, { still }: Choices): Set<string> {
+  // What is Clear is served as it is: of the others every way is known.
+  const served = new Set(still().flatMap(({ task, covers = [] }) => [task, ...covers]));
+  return new Set(tasks.flatMap(({ line }, task) => (served.has(task) ? [] : [line.id])));
+}
 
 const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) => sum + count, 0);
 
@@ -67,22 +66,19 @@ const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) 
  * Columns with things to get; where nothing can be got, those that are known already.
  * @param inlets lines that may have an inlet that is to be got; all, where none are named
  */
-function marketColumns(
+function marketChoices(
   own: Ground,
-  known: readonly Column[],
+  known: Choices,
   ground: Ground,
   tools: PlanTools,
   inlets?: ReadonlySet<string>,
-): Column[] {
-  if (ground.wide) return allColumns(ground, tools);
-  const total = ground.tasks.length;
-  return ground.tasks.flatMap(({ line }, task) => {
-    tools.onProgress?.({ doing: 'chains', of: 'what can be got', done: task, total });
-    return ground.places.flatMap((_place, place) => {
-      if (ground.missing.has(line.id)) return columnsAt(ground, task, place);
-      if (place < own.places.length) return known.filter((column) => column.task === task && column.place === place);
-      return !inlets || inlets.has(line.id) ? columnsAt(ground, task, place) : [];
-    });
+): Choices {
+  if (ground.wide) return choicesOf(ground, tools);
+  return choicesOf(ground, tools, (task, place) => {
+    const { id } = ground.tasks[task].line;
+    if (ground.missing.has(id)) return columnsAt(ground, task, place);
+    if (place < own.places.length) return known.at(task, place);
+    return !inlets || inlets.has(id) ? columnsAt(ground, task, place) : [];
   });
 }
 

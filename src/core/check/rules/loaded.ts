@@ -17,23 +17,15 @@ const mostLoss = (at: Case): number => MATCHED[at.line.source.kind] ?? MOST_LOSS
 export const loaded: Rule = {
   code: 'loaded',
   judge(at) {
+    // Another output on the same wires is a load of its own kind; its rule speaks of it.
+    const dead = at.supplies.some(({ stake, state }) => stake.part === 'source' && state === 'dead');
+    if (dead || meetings(at.line).length || !at.circuit.junctions.every(({ fits }) => fits) || cancels(at)) return [];
     const { signal } = at;
     const most = mostLoss(at);
     const lowest = readPart(at.line, 'source').value('lowest');
     const costly = -signal.atSource > most;
     const thin = signal.lowCut !== undefined && signal.lowCut > lowest * 1.05;
-    if (!costly && !thin) return [];
-    // Another output on the same wires is a load of its own kind; its rule speaks of it.
-    const dead = at.supplies.some(({ stake, state }) => stake.part === 'source' && state === 'dead');
-    if (
-      dead ||
-      meetings(at.line).length ||
-      cancels(at) ||
-      !at.circuit.junctions.every(({ fits }) => fits) ||
-      shortedPath.judge(at).length ||
-      openPath.judge(at).length
-    )
-      return [];
+    if ((!costly && !thin) || shortedPath.judge(at).length || openPath.judge(at).length) return [];
     const numbers: Finding['numbers'] = [{ label: 'Load on the source at 1 kHz', value: signal.load, unit: 'Ω' }];
     if (costly)
       numbers.push({

@@ -103,6 +103,13 @@ export const ownPieces = ({ line }: Task, pieces: readonly Piece[]): (Piece | un
     return pieces.find((piece) => piece.key === key && piece.count > 0);
   });
 
+/** Whether a line is on one of a place's inlets now. */
+export const isHome = ({ now }: Task, { device, inlets }: Place): boolean =>
+  now !== undefined && device.id === now.device && inlets.includes(now.inlet);
+
+/** Whether its line stays on its links as they are. */
+export const isUnchanged = ({ judged }: Column): boolean => judged.changes === 0;
+
 /** Whether the cables of a task's line are as long as a run. */
 export const reachesOver = ({ line }: Task, run: number): boolean =>
   line.links.filter(isCable).reduce((sum, part) => sum + lengthOf(part), 0) >= run;

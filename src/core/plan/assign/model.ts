@@ -1,5 +1,5 @@
 import type { Term } from '../program/program';
-import type { Column, Ground } from './columns';
+import { isHome, isUnchanged, type Column, type Ground } from './columns';
 import { draftOf, type Draft, type Model, type ModelOptions } from './model/draft';
 import { stages } from './model/goals';
 import { inlets } from './model/inlets';
@@ -12,12 +12,10 @@ export type { Model, ModelOptions, Relaxation } from './model/draft';
 /** Nobody touches what is Clear: it has its own place, as it is, and no other. */
 function stayStill({ ground: { tasks, places, clear }, program, out, byTask, seats, stays }: Draft): void {
   const forbid = (variable: number) => (program.uppers[variable] = 0);
-  tasks.forEach(({ line, now }, task) => {
+  tasks.forEach((each, task) => {
+    const { line, now } = each;
     if (!clear.has(line.id)) return;
-    const own = byTask[task].filter(
-      ({ column: { judged, place } }) =>
-        judged.changes === 0 && places[place].device.id === now!.device && places[place].inlets.includes(now!.inlet),
-    );
+    const own = byTask[task].filter(({ column }) => isUnchanged(column) && isHome(each, places[column.place]));
     const home = seats.get(task)?.find(({ key }) => key === inletKey(now!))?.variable ?? stays[task];
     if (own.length === 0 || home === undefined) return;
     for (const each of byTask[task]) if (!own.includes(each)) forbid(each.variable);
@@ -25,6 +23,11 @@ function stayStill({ ground: { tasks, places, clear }, program, out, byTask, sea
     forbid(out[task]);
     program.row([[home, 1]], { lower: 1 });
   });
+}
+
+/** Every line has one of a few columns, or is left out. */
+function only({ program, columns }: Draft, few: ReadonlySet<Column>): void {
+  for (const { column, variable } of columns) if (!few.has(column)) program.uppers[variable] = 0;
 }
 
 /** Puts everything a plan must keep to, and everything it should make small, into whole numbers. */
@@ -43,6 +46,7 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
   limits(draft);
   stock(draft);
   if (options.still) stayStill(draft);
+  if (options.only) only(draft, options.only);
   const { stays, seats, unwished, cables, got, feeds, apart, givenUp } = draft;
   return {
     program,

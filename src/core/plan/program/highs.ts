@@ -2,21 +2,19 @@ import type { Highs, ModelData } from 'highs';
 import {
   summed,
   valueOf,
+  weighed,
   weightsOf,
-  type Goal,
   type Outcome,
   type Program,
   type Reached,
   type Row,
   type Solver,
   type Stage,
+  type Sum,
 } from './program';
 
 /** Of the time that is left, what one stage may take. */
 const SHARE = 0.6;
-
-/** A stage as the one number that is made small. */
-type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
 
 /** Solves programs with HiGHS: one run for each stage, what the stages before have reached kept by a row each. */
 export const highsSolver =
@@ -57,15 +55,6 @@ export const highsSolver =
     }
     return solution && outcome(solution, reached);
   };
-
-function weighed(stage: Stage): Sum {
-  const weights = weightsOf(stage);
-  return {
-    terms: summed(stage.goals.flatMap(({ terms }, n) => terms.map(([v, factor]) => [v, factor * weights[n]] as const))),
-    offset: stage.goals.reduce((sum, { offset = 0 }, n) => sum + offset * weights[n], 0),
-    floor: stage.floor ?? 0,
-  };
-}
 
 const proven = ({ goals }: Stage, solution: readonly number[]): Reached[] =>
   goals.map((goal) => ({ name: goal.name, value: valueOf(goal, solution), bound: valueOf(goal, solution) }));

@@ -52,6 +52,18 @@ export interface Stage {
 export const weightsOf = ({ goals }: Stage): number[] =>
   goals.map((_, n) => goals.slice(n + 1).reduce((weight, { most }) => weight * (most + 1), 1));
 
+/** A stage as the one number that is made small. */
+export type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
+
+export function weighed(stage: Stage): Sum {
+  const weights = weightsOf(stage);
+  return {
+    terms: summed(stage.goals.flatMap(({ terms }, n) => terms.map(([v, factor]) => [v, factor * weights[n]] as const))),
+    offset: stage.goals.reduce((sum, { offset = 0 }, n) => sum + offset * weights[n], 0),
+    floor: stage.floor ?? 0,
+  };
+}
+
 /** What was reached of one goal, and what is proven of it. */
 export interface Reached {
   name: string;

@@ -40,6 +40,8 @@ export interface ModelOptions {
   relax?: boolean;
   /** What is Clear stays where it is and as it is. */
   still?: boolean;
+  /** No other columns than these are taken. */
+  only?: ReadonlySet<Column>;
   /** Cables that turned out to be no good for a slot, by slot and what is joined. */
   unfit?: ReadonlySet<string>;
 }

@@ -7,6 +7,9 @@ import type { Column, Ground } from '../columns';
 import { groupKey, inletKey } from '../places';
 import type { Draft } from './draft';
 
+/** How many of the stages there are up to the one that leaves alone what is Clear, and with it. */
+export const TOUCHED = 2;
+
 /** What a plan makes small, in the order that counts. */
 export function stages(draft: Draft): Stage[] {
   const { tasks } = draft.ground;
