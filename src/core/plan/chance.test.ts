@@ -1,7 +1,13 @@
 import fc from 'fast-check';
-import { readDocument, type RigDocument } from '../rig';
+import { readDocument, schoolsOf, type RigDocument } from '../rig';
 import { clock, overuse, smallRigs, solver, verdicts } from '../../../tests/planning';
-import { planRig, type Plan } from '.';
+import { checkRig } from '../check';
+import type { KitItem } from '../kit';
+import { assessor } from './assess';
+import { choicesOf, groundOf } from './ground';
+import { solved } from './solved';
+import { stockOf } from './stock';
+import { planRig, type Plan, type Solver } from '.';
 
 describe('rigs by chance', () => {
   /** What a plan is held to, in the order of its goals. */
@@ -36,6 +42,37 @@ describe('rigs by chance', () => {
     );
   });
 
+  test('what is settled without touching what is Clear is what the search among everything finds', async () => {
+    const solve = await solver;
+    let settled = 0;
+    /** @param whole everything is searched at once, and nothing is found by itself before */
+    const goalsOf = (document: RigDocument, kit: readonly KitItem[], whole: boolean) => {
+      const assess = assessor(schoolsOf(document), 'once');
+      const ground = groundOf(document, [...stockOf(kit, document, 'listed').values()], assess);
+      const choices = choicesOf(ground);
+      let searched = false;
+      const all = () => {
+        searched = true;
+        return choices.all();
+      };
+      const before = checkRig(document);
+      const tools = { solver: whole ? withoutFirst(solve) : solve, clock };
+      const { reached } = solved(ground, { ...choices, all }, before, clock() + 60, tools);
+      if (!whole && !searched) settled++;
+      return reached.map(({ name, value }) => `${name}: ${value}`);
+    };
+    fc.assert(
+      fc.property(smallRigs, ({ document, kit }) => {
+        // As it is, and once more as the plan leaves it: then most of it is Clear.
+        const { proposal } = planRig({ document, kit, seconds: 60, onlyKit: true }, { solver: solve, clock });
+        for (const rig of [document, proposal.document])
+          if (rig.lines.length) expect(goalsOf(rig, kit, false)).toEqual(goalsOf(rig, kit, true));
+      }),
+      { numRuns: 30 },
+    );
+    expect(settled).toBeGreaterThan(10);
+  });
+
   test('as many lines have a place as trying every arrangement finds', async () => {
     const solve = await solver;
     fc.assert(
@@ -48,6 +85,12 @@ describe('rigs by chance', () => {
     );
   });
 });
+
+/** A solver that finds nothing the first time it is asked: the plan that touches nothing Clear. */
+function withoutFirst(solve: Solver): Solver {
+  let asked = 0;
+  return (...given) => (asked++ ? solve(...given) : undefined);
+}
 
 /** The most lines that can be Clear or Watch at once with the links they have, by trying all. */
 function mostThatWork(document: RigDocument): number {
