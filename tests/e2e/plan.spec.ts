@@ -114,7 +114,7 @@ test.describe('the patch', () => {
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: 'Plan the patch' })).toBeVisible();
     await page.keyboard.press('p');
-    await expect(page.getByRole('region', { name: 'Reached so far' })).toContainText('lines left out', {
+    await expect(page.getByRole('region', { name: 'Reached so far' })).toContainText('without a place', {
       timeout: 60_000,
     });
     await page.getByRole('button', { name: 'Stop and keep the best so far' }).click();

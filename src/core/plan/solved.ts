@@ -37,9 +37,9 @@ export function solved(
   const among = (columns: readonly Column[]) => columns.filter((column) => !gone.has(column));
   for (let mend = 0; ; mend++) {
     let shown = -Infinity;
-    const search = (model: Model, columns: readonly Column[], start: readonly number[]) =>
+    const search = (model: Model, columns: readonly Column[], start: readonly number[], seconds = until - clock()) =>
       solver(model.program, model.stages, {
-        seconds: Math.max(0, until - clock()),
+        seconds: Math.max(0, seconds),
         clock,
         start,
         onProgress: ({ goal, outcome: so }) => {
@@ -51,12 +51,12 @@ export function solved(
             ...(due && { proposal: proved(ground, columns, decoded(ground, model, so.solution), so, before) }),
           });
         },
-      })!;
+      });
     // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
     let columns = among(choices.still());
     let model = modelOf(ground, columns, { unfit, still: true });
     const seconds = Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0);
-    const quiet = solver(model.program, model.stages, { seconds, clock, start: greedySolution(ground, model) });
+    const quiet = search(model, columns, greedySolution(ground, model), seconds);
     let outcome = quiet;
     if (quiet && nothingToGain(model, quiet)) {
       if (!quiet.optimal) outcome = search(model, columns, quiet.solution);
