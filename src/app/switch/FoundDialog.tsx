@@ -78,6 +78,9 @@ function likely(rig: SheetRig, state: SheetState, { action, reasons }: Step): { 
             const is = action.do === 'mute';
             return { text: `${inlet} is already ${is ? 'muted' : 'unmuted'}`, what: { muted: id, is } };
           });
+    // What was found of a setting is put right, and that is the step.
+    case 'hand':
+      return [];
     case 'supply':
       return [{ text: `It is ${action.on ? 'on' : 'off'} already`, what: { supply: action.line, is: action.on } }];
     case 'monitors':

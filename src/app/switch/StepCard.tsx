@@ -151,6 +151,7 @@ const KINDS: Partial<Record<Action['do'], string>> = {
   feed: 'switches',
   mains: 'devices',
   supply: 'supplies',
+  hand: 'settings',
 };
 
 const within = (event: KeyboardEvent, what: string): boolean =>

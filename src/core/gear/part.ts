@@ -128,6 +128,8 @@ export interface SourceKind extends Kind {
   pair?(part: Reader): readonly [Contact, Contact];
   /** It plays two channels that share mono material: left and right of a stereo plug. */
   stereo?(part: Reader): boolean;
+  /** What somebody does to it before it is plugged, and when it is packed, besides its settings. */
+  byHand?: { before: string; after: string };
   /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */
   build(bench: Bench): void;
 }

@@ -76,6 +76,7 @@ export const lineOutput: SourceKind = {
   summary: 'Keyboard, wireless receiver, laptop interface: an active output that must not be fed.',
   character: 'line output',
   level: 'output level',
+  byHand: { before: 'Its volume at zero', after: 'Its volume at zero, then off' },
   figures: outputFigures(150, 4, -90, 30),
   choices: {
     coupling: couplingChoice,

@@ -7,6 +7,10 @@ export const wirelessReceiver: SourceKind = {
   kind: 'wireless-receiver',
   label: 'Wireless receiver',
   summary: 'The output of a receiver: microphone or line level by its menu; it must not be fed.',
+  byHand: {
+    before: 'Transmitter: fresh battery, on. Receiver: on, output level as planned',
+    after: 'Transmitter: off, battery out. Receiver: off',
+  },
   figures: {
     ...lineOutput.figures,
     outputLevel: {

@@ -10,6 +10,10 @@ export function doubtful(rig: SheetRig, state: SheetState, action: Action): Shee
       const ends = { ...state.ends[action.line], [action.end]: 'unknown' as const };
       return { ...state, ends: { ...state.ends, [action.line]: ends } };
     }
+    case 'hand': {
+      const { [action.line]: _was, ...ready } = state.ready ?? {};
+      return { ...state, ready };
+    }
     case 'feed':
       return { ...state, feeds: { ...state.feeds, [action.group]: { feed: 'unknown', since: 'unknown' } } };
     case 'mute':

@@ -123,6 +123,15 @@ const BOXED = rigWith(
   [group('a')],
 );
 
+/** A direct box with a battery, and an instrument that is turned down. */
+const HANDED = rigWith(
+  [
+    line('box', ['bank'], { ready: ['battery in'], unset: ['battery out'] }),
+    line('piano', ['bank'], { ready: ['volume at zero'], unset: ['off'] }),
+  ],
+  [group('bank')],
+);
+
 /** A generator whose steps of one sort come before those of another. */
 const swapped =
   (first: (action: Action) => boolean): Generate =>
@@ -135,6 +144,7 @@ const swapped =
 describe('every state of small rigs', () => {
   test.each([
     ['two lines on one switch', SMALL],
+    ['things set by hand', HANDED],
     ['a line on two switches', TWO],
     ['a source on two desks', SHARED],
     ['a line that has changed on paper', CHANGED],

@@ -11,7 +11,9 @@ import {
   type Branch,
   type Line,
   type LineCircuit,
+  type LinkKind,
   type Part,
+  type SourceKind,
 } from '../../gear';
 import { schoolsOf, type RigDocument, type SwitchGroup } from '../../rig/document';
 import { rigPaths, type RigPath } from '../../rig/paths';
@@ -24,7 +26,11 @@ export const branchLines = (branches: readonly Branch[] = []): string[] =>
   branches.flatMap(({ line, branches: further }) => [line, ...branchLines(further)]);
 
 export const hasSupply = ({ source, links }: Line): boolean =>
-  sourceKind(source.kind).kind === 'valve-own-supply' || links.some(({ kind }) => linkKind(kind).nature === 'supply');
+  feeds(sourceKind(source.kind)) || links.some(({ kind }) => feeds(linkKind(kind)));
+
+/** Whether a part is a supply, or comes with one of its own that is switched by itself. */
+export const feeds = (kind: SourceKind | LinkKind): boolean =>
+  kind.role === 'source' ? kind.kind === 'valve-own-supply' : kind.nature === 'supply';
 
 /** The switch that an inlet hangs on, if any. */
 export function groupAt({ devices }: RigDocument, { device, inlet }: RigPath['inlet']): string[] {

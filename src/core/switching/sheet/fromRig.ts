@@ -9,6 +9,7 @@ import {
   sourceKind,
   type Line,
   type LinkKind,
+  type SourceKind,
   type Part,
 } from '../../gear';
 import {
@@ -17,9 +18,11 @@ import {
   startsAtLink,
   type Device,
   type RigDocument,
+  type RigLine,
   type Socket,
   type SwitchGroup,
 } from '../../rig/document';
+import { sideOf } from '../../rig/sides';
 import { inletName, rigPaths, rigPathsOf, type RigPath } from '../../rig/paths';
 import type { Seconds, Volts } from '../../units';
 import { discharge, switchOn } from '../feedSteps';
@@ -33,7 +36,17 @@ import {
   type SheetLine,
   type SheetRig,
 } from './rig';
-import { branchLines, circuitKey, fedAlone, followed, groupAt, harmsOf, hasSupply, reachesOf } from './feedsOnLines';
+import {
+  branchLines,
+  circuitKey,
+  fedAlone,
+  feeds,
+  followed,
+  groupAt,
+  harmsOf,
+  hasSupply,
+  reachesOf,
+} from './feedsOnLines';
 import { wayOf } from './way';
 
 /** Where things stand that have no place of their own. */
@@ -105,10 +118,7 @@ function sheetLine(
         device.inlets.find(({ id }) => id === inlet.inlet)!,
       ),
     ),
-    set: [
-      settingsOf(sourceKind(line.source.kind), line.source),
-      ...line.links.map((part) => settingsOf(linkKind(part.kind), part)),
-    ].flat(),
+    ...byHand(written, isFirstSide(document, written)),
     stops: own.stops,
     supply: hasSupply(line),
     ...(line.source.kind === 'valve-own-supply' && { highVoltage: true }),
@@ -119,14 +129,57 @@ function sheetLine(
 
 const partName = (part: Part): string => part.name ?? anyKind(part.kind)?.label ?? part.kind;
 
-/** What is set by hand on a part, in words. */
-function settingsOf(kind: Pick<LinkKind, 'choices'> & Parameters<typeof reader>[0], part: Part): string[] {
-  const set = Object.entries(kind.choices).flatMap(([name, { label, setting, options }]) => {
-    if (!setting) return [];
+/**
+ * What is done by hand at a line's own source and on its own links: what is only looked at when it is plugged, what is set
+ * before, and what is switched off when it is packed.
+ * @param once the source is looked after with this line, and not with another side of it
+ */
+function byHand(line: RigLine, once: boolean): Pick<SheetLine, 'set' | 'ready' | 'unset'> {
+  const source = startsAtLink(line) ? undefined : line.source;
+  const own = once && source ? sourceKind(source.kind).byHand : undefined;
+  const kinds = [
+    ...(source ? [{ kind: sourceKind(source.kind), part: source }] : []),
+    ...line.links.map((part) => ({ kind: linkKind(part.kind), part })),
+  ];
+  const set = kinds.flatMap(({ kind, part }) => settingsOf(kind, part, false));
+  const ready = [...kinds.flatMap(({ kind, part }) => settingsOf(kind, part, true)), ...(own ? [own.before] : [])];
+  const unset = [...kinds.flatMap(({ kind, part }) => poweredBy(kind, part)), ...(own ? [own.after] : [])];
+  return { ...(set.length && { set }), ...(ready.length && { ready }), ...(unset.length && { unset }) };
+}
+
+const OFF: ReadonlySet<string> = new Set(['off', 'none', 'no']);
+
+/** The settings of a part, in words. @param on those that are on, or those that are off */
+function settingsOf(kind: SourceKind | LinkKind, part: Part, on: boolean): string[] {
+  const set = Object.entries(kind.choices).flatMap(([name, { label, setting, powers, options }]) => {
+    // A supply that comes with a source has steps of its own.
+    if (!setting || (powers && kind.role === 'source' && feeds(kind))) return [];
     const value = reader(kind, part).choice(name);
+    if (OFF.has(value) === on) return [];
     return [`${label.toLowerCase()} ${options.find((option) => option.value === value)!.label}`];
   });
   return set.length ? [`${partName(part)}: ${set.join(', ')}`] : [];
+}
+
+/** What runs on a battery, in words; what feeds the line has steps of its own. */
+function poweredBy(kind: SourceKind | LinkKind, part: Part): string[] {
+  if (feeds(kind)) return [];
+  const on = Object.entries(kind.choices).some(
+    ([name, { powers }]) => powers && !OFF.has(reader(kind, part).choice(name)),
+  );
+  return on ? [`${partName(part)}: battery off, or out`] : [];
+}
+
+const kindOf = (line: RigLine): string | undefined => (startsAtLink(line) ? undefined : line.source.kind);
+
+/** The two sides of one instrument are two lines: it is looked after with the first of them. */
+function isFirstSide({ lines }: RigDocument, line: RigLine): boolean {
+  const own = sideOf(line.name);
+  const isSame = (other: RigLine): boolean => {
+    const side = sideOf(other.name);
+    return kindOf(other) === kindOf(line) && side?.name === own?.name && side?.side === own?.other;
+  };
+  return !own || lines.findIndex((other) => other === line || isSame(other)) === lines.indexOf(line);
 }
 
 /** A socket of a box on another line, in words. */

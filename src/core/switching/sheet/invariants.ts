@@ -7,7 +7,7 @@ export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9;
 
 export const INVARIANTS: Record<Invariant, string> = {
   1: 'Nothing is plugged or unplugged while its feed is on or charged (unless your school allows it on this line), before the wait has passed, or while its inlet is unmuted.',
-  2: 'No feed is switched while anything it can thump through is unmuted.',
+  2: 'No feed, battery or pad is switched while anything it can thump through is unmuted.',
   3: 'No switch goes on while a line it reaches would be harmed by that feed, or ends in a loose plug.',
   4: 'After a feed came on, nothing is unmuted before it has settled.',
   5: 'Before a device is powered up, its latched switches are off, or every line on them can take the feed.',
@@ -64,6 +64,8 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
         : undefined;
     case 'mains':
       return action.on ? powering(rig, state, action.device) : unpowering(rig, state, action.device);
+    case 'hand':
+      return setting(state, lineOf(rig, action.line));
     case 'mute':
     case 'wait':
       return undefined;
@@ -161,6 +163,14 @@ function turning(
 export const looseOn = (rig: SheetRig, state: SheetState, key: string): SheetLine[] =>
   rig.lines.filter((line) => line.key === key && state.ends[line.id].desk === true && isLoose(state, line));
 const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].stage === false;
+
+/** A battery, a pad, a volume at a source: heard where its line is plugged through. */
+function setting(state: SheetState, line: SheetLine): Breach | undefined {
+  const { stage, desk } = state.ends[line.id];
+  return stage !== false && desk !== false && !silent(state, line) && state.monitors !== 'down'
+    ? { invariant: 2, why: `The inlet of “${line.name}” is unmuted.` }
+    : undefined;
+}
 
 function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
   if (!on && harmedBySupply(rig, state).includes(line)) return undefined;

@@ -188,11 +188,27 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
     for (const [line, ends] of leaving)
       if (ends.includes(end) && present.ends[line.id][end] !== false)
         add('unplug', line[end], { do: 'unplug', line: line.id, end }, line.device);
+  // What is set at a source is set before it is plugged, and switched off when it is out.
+  for (const [line, ends] of leaving)
+    if (
+      ends.includes('stage') &&
+      !wanted.plugged.has(line.id) &&
+      line.unset?.length &&
+      isTouched(present, wanted, line, false)
+    )
+      add('hand off', line.stage, { do: 'hand', line: line.id, ready: false }, line.device);
   power('mains between', powers.between, true);
   mute(
     'late mute',
     muted.filter((line) => isLate(line) && present.mains[line.device] === false),
   );
+  for (const line of coming)
+    if (
+      line.ready?.length &&
+      (leaving.get(line)?.includes('stage') || present.ends[line.id].stage !== true) &&
+      isTouched(present, wanted, line, true)
+    )
+      add('hand', line.stage, { do: 'hand', line: line.id, ready: true }, line.device);
   for (const end of ENDS)
     for (const line of coming)
       if (leaving.get(line)?.includes(end) || present.ends[line.id][end] !== true)
@@ -238,6 +254,9 @@ function placeOfMost({ lines, groups }: SheetRig): string {
 /** Whether a line's own supply is wanted on: it is plugged through in the end. */
 const suits = ({ plugged }: Wanted, { id, supply, supplyHarms }: SheetLine): boolean =>
   supply && !supplyHarms && plugged.has(id);
+/** Whether what is set by hand is not as it should be, or may not be, and is not to be left. */
+const isTouched = ({ ready }: SheetState, { asIs }: Wanted, { id }: SheetLine, to: boolean): boolean =>
+  ready?.[id] !== to && !asIs?.has(id);
 const isIn = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].stage !== false || ends[id].desk !== false;
 const isThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
   ends[id].stage === true && ends[id].desk === true;

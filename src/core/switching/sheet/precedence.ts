@@ -19,9 +19,11 @@ const KINDS = [
   'supply off',
   'mains cut',
   'unplug',
+  'hand off',
   'mains between',
   'late mute',
   'late feed off',
+  'hand',
   'plug',
   'mains off',
   'supply on',
@@ -59,12 +61,18 @@ export function precedes(rig: SheetRig, a: Made, b: Made): boolean {
     return second === 'mains cut' || ((second === 'feed off' || second === 'supply off') && first === 'mute');
   }
   switch (first) {
+    case 'hand':
+      return second === 'plug' && a.place === b.place && shareLine(a.actions, b.actions);
+    case 'hand off':
+      return second === 'hand' && shareLine(a.actions, b.actions);
     case 'unplug':
       // Each end is exchanged by itself: what comes out at one place need not wait for the other, but for what was
       // plugged before its line changed on paper.
       return second === 'plug'
         ? a.place === b.place || formerOf(rig, a.actions, b.actions)
-        : second === 'feed on' || LOOKING.includes(second) || shareLine(a.actions, b.actions);
+        : second === 'hand off'
+          ? a.place === b.place && shareLine(a.actions, b.actions)
+          : second === 'feed on' || LOOKING.includes(second) || shareLine(a.actions, b.actions);
     case 'mains between':
     case 'late mute':
     case 'late feed off':

@@ -20,6 +20,8 @@ export interface Aim {
   /** Lines whose plugs, and switches that stay as they are, because something was not possible. */
   left: string[];
   stuck: string[];
+  /** Lines whose settings at the source stay as they are, because it was not possible to change them. */
+  asIs?: string[];
   /** Ends that cannot be moved, as `line end`. */
   fixed?: string[];
   /** How harm that a switch or a supply does is ended where it cannot be turned off; by its key, or by its line. */

@@ -36,8 +36,12 @@ export interface SheetLine {
   way: string;
   /** The same in words, from its source to its inlet. */
   parts: string[];
-  /** What is set by hand on its source and on what it goes through, in words: batteries, pads, feeds of boxes. */
+  /** What is off on its source and on what it goes through, in words, and looked at when it is plugged: pads, batteries. */
   set?: string[];
+  /** What is set there before it is plugged: a battery, a pad, a volume, a transmitter. */
+  ready?: string[];
+  /** What is switched off or taken out there when it is packed. */
+  unset?: string[];
   /** It is in the room like this, but not on paper any more: the line of the document that it was. */
   was?: string;
   /** Feeds that would harm it, by switch. */

@@ -74,6 +74,13 @@ export function takenOver(
   // Whatever is muted is an inlet: the line that is on it now hears of it what the one before it knew.
   const onInlet = ({ device, inlet }: SheetLine): string | undefined =>
     room.lines.find((line) => line.device === device && line.inlet === inlet)?.id;
+  // What was set at the source of another line says nothing of this one.
+  const ready = rig.lines.flatMap((line): [string, boolean][] => {
+    const from = source(line);
+    const was = room.lines.find(({ id }) => id === from);
+    const set = from === undefined ? undefined : state.ready?.[from];
+    return set !== undefined && was?.way === line.way ? [[line.id, set]] : [];
+  });
   const plugged = Object.entries(state.pluggedLive ?? {}).flatMap(([id, at]) =>
     rig.lines.filter((line) => source(line) === id).map((line): [string, number] => [line.id, at]),
   );
@@ -99,6 +106,7 @@ export function takenOver(
       feeds: Object.fromEntries(groups.map(({ key }) => [key, state.feeds[key] ?? open.feeds[key]])),
       mains: Object.fromEntries(devices.map(({ id }) => [id, state.mains[id] ?? open.mains[id]])),
       monitors: state.monitors,
+      ...(ready.length && { ready: Object.fromEntries(ready) }),
       ...(plugged.length && { pluggedLive: Object.fromEntries(plugged) }),
     },
   };

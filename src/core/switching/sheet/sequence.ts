@@ -25,6 +25,8 @@ export interface Wanted {
   left?: ReadonlySet<string>;
   /** Switches that stay as they are, whatever that is. */
   stuck?: ReadonlySet<string>;
+  /** Lines whose settings at the source stay as they are. */
+  asIs?: ReadonlySet<string>;
   /** Ends that cannot be moved, as `line end`. */
   fixed?: ReadonlySet<string>;
   /** How harm is ended where its switch, or its supply, cannot be turned off. */

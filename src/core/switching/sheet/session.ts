@@ -63,6 +63,7 @@ const wantedOf = ({
   unpowered,
   left,
   stuck,
+  asIs,
   fixed,
   ending,
   order,
@@ -77,6 +78,7 @@ const wantedOf = ({
   left: new Set(left),
   stuck: new Set(stuck),
   fixed: new Set(fixed),
+  asIs: new Set(asIs),
   ...(ending && { ending }),
 });
 

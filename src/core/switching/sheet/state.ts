@@ -28,6 +28,8 @@ export interface SheetState {
   monitors: Known<'down' | 'open'>;
   /** By device. */
   mains: Record<string, Known<boolean>>;
+  /** By line: whether what is set by hand at its source is set; nobody knows of those that are not here. */
+  ready?: Record<string, boolean>;
   /** By line: when it was last plugged with its feed on. */
   pluggedLive?: Record<string, Seconds>;
 }
@@ -35,6 +37,7 @@ export interface SheetState {
 /** One thing that somebody does. */
 export type Action =
   | { do: 'plug' | 'unplug'; line: string; end: 'stage' | 'desk' }
+  | { do: 'hand'; line: string; ready: boolean }
   | { do: 'feed'; group: string; to: FeedName }
   | { do: 'mute' | 'open'; lines: readonly string[] }
   | { do: 'supply'; line: string; on: boolean }
@@ -103,6 +106,8 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
         ...(hot && { pluggedLive: { ...state.pluggedLive, [line]: state.now } }),
       };
     }
+    case 'hand':
+      return { ...state, ready: { ...state.ready, [action.line]: action.ready } };
     case 'feed': {
       if (state.feeds[action.group].feed === action.to) return state;
       return { ...state, feeds: { ...state.feeds, [action.group]: { feed: action.to, since: state.now } } };

@@ -39,6 +39,7 @@ function aimOn(rig: SheetRig, aim: Aim): Aim {
     exchanged: ids(aim.exchanged),
     open: ids(aim.open),
     left: ids(aim.left),
+    ...(aim.asIs && { asIs: ids(aim.asIs) }),
     unpowered: aim.unpowered.filter((id) => rig.devices.some((device) => device.id === id)),
     stuck: aim.stuck.filter(isSwitch),
     feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => isSwitch(key))),

@@ -11,6 +11,7 @@ import { after, type Action } from './state';
 export const TAKES = {
   plug: 15,
   unplug: 8,
+  hand: 15,
   feed: 6,
   mute: 6,
   open: 6,

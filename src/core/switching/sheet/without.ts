@@ -32,6 +32,8 @@ export function without(rig: SheetRig, aim: Aim, state: SheetState, action: Acti
       const given = pulled.filter(([key]) => key === line || own.groups.includes(key)).map(([key]) => key);
       return action.do === 'unplug' && end === 'stage' && given.length ? ending(as, given, 'none') : as;
     }
+    case 'hand':
+      return { ...aim, asIs: [...new Set([...(aim.asIs ?? []), action.line])] };
     case 'supply':
       return !action.on && harmedBySupply(rig, state).some(({ id }) => id === action.line)
         ? ending(asIs([action.line]), [action.line], 'pull')

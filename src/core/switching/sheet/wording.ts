@@ -34,6 +34,8 @@ function checkTitle(rig: SheetRig, action: Action): string {
       return `Check: ${whereIn(rig, action)}. If not, plug it.`;
     case 'unplug':
       return `Check: “${lineOf(rig, action.line).name}” is out ${action.end === 'stage' ? 'at the source' : `at ${lineOf(rig, action.line).inlet}`}. If not, unplug it.`;
+    case 'hand':
+      return wordsOf(rig, action).title;
     case 'feed': {
       const { name } = groupOf(rig, action.group);
       return action.to === 'off'
@@ -98,6 +100,12 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
           }
         : { title: `Plug “${line.name}” into ${line.inlet}`, look: quiet };
     }
+    case 'hand': {
+      const { name, ready = [], unset = [] } = lineOf(rig, action.line);
+      return action.ready
+        ? { title: `Set “${name}” before you plug it`, detail: `${ready.join('. ')}.` }
+        : { title: `Switch “${name}” off at the source`, detail: `${unset.join('. ')}.` };
+    }
     case 'feed': {
       const { name, control, mutes, settle } = groupOf(rig, action.group);
       const where = control && `Where: ${control}.`;
@@ -152,12 +160,12 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
       return action.to === 'down'
         ? {
             title: 'Turn monitors down',
-            detail: 'Speakers, headphones, foldback, stream.',
+            detail: 'Speakers, headphones, foldback, stream. Amplifiers and powered speakers: on last, off first.',
             look: 'Every level control is at zero.',
           }
         : {
             title: 'Bring monitors up slowly',
-            detail: 'Speakers, headphones, foldback, stream.',
+            detail: 'Speakers, headphones, foldback, stream. Amplifiers and powered speakers go on now, last of all.',
             look: 'You hear what the meters show, and nothing else.',
             caution: 'Start from zero: a hidden fault is loud.',
           };
@@ -180,7 +188,7 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
   }
 }
 
-/** What goes between a line's source and its inlet, and how it is set by hand. */
+/** What goes between a line's source and its inlet, and what is off there. */
 function way({ parts, set = [] }: SheetLine): string[] {
   const links = parts.slice(1, -1);
   return [...(links.length ? [`Through ${links.join(', ')}`] : []), ...(set.length ? [`Set ${set.join('; ')}`] : [])];
@@ -207,6 +215,8 @@ function isUnknown(state: SheetState, action: Action): boolean {
       return action.lines.every((id) => state.muted[id] === 'unknown');
     case 'supply':
       return state.supplies[action.line].on === 'unknown';
+    case 'hand':
+      return false;
     case 'monitors':
       return state.monitors === 'unknown';
     case 'mains':
@@ -227,6 +237,7 @@ export function backMeans(rig: SheetRig, undone: readonly Step[]): string[] {
     ),
   );
   const supplies = undone.flatMap(({ action }) => (action.do === 'supply' ? [lineOf(rig, action.line).name] : []));
+  const hands = undone.flatMap(({ action }) => (action.do === 'hand' ? [lineOf(rig, action.line).name] : []));
   const heard = undone.some(({ action }) => action.do === 'mute' || action.do === 'open' || action.do === 'monitors');
   return [
     ...(switches.size
@@ -234,6 +245,7 @@ export function backMeans(rig: SheetRig, undone: readonly Step[]): string[] {
       : []),
     ...(supplies.length ? [`The supply of ${list(supplies)}: treated as on; turned off first.`] : []),
     ...(plugs.size ? [`${list([...plugs])}: plugged or not is unknown again.`] : []),
+    ...(hands.length ? [`${list(hands)}: set at the source or not is unknown again.`] : []),
     ...(heard ? ['Inlets and monitors that these steps muted or unmuted: treated as unmuted.'] : []),
   ];
 }
