@@ -8,7 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import type { RigDocument } from '@/core/rig';
 import {
   aimFor,
@@ -53,14 +53,20 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
   const [kind, setKind] = useState<SheetKind>(through.length ? 'change-over' : 'set-up');
   const [chosen, setChosen] = useState<Partial<Record<SheetKind, readonly string[]>>>({});
   // What is in the room and not on paper any more is nothing to choose: it comes out.
-  const written = rig.lines.filter(({ was }) => was === undefined);
-  const all = written.map(({ id }) => id);
-  const lines = chosen[kind] ?? (kind === 'change-over' ? [] : all);
+  const written = useMemo(() => rig.lines.filter(({ was }) => was === undefined), [rig]);
+  const all = useMemo(() => written.map(({ id }) => id), [written]);
+  const lines = chosen[kind] ?? (kind === 'change-over' ? NONE : all);
   const choose = (list: readonly string[]) => setChosen({ ...chosen, [kind]: list });
   const [swapped, setSwapped] = useState<Swapped>('both');
   const [order, setOrder] = useState<SheetOrder>();
-  const base = aimFor(kind, rig, state, feedsOf(document), lines, swapped === 'both' ? undefined : swapped);
-  const orders = (['walks', 'time'] as const).map((each) => ordered(rig, state, { ...base, order: each }));
+  // What is ticked is seen at once; what it comes to follows, which takes seconds with hundreds of lines.
+  const wanted = useDeferredValue(useMemo(() => ({ kind, lines, swapped }), [kind, lines, swapped]));
+  const orders = useMemo(() => {
+    const at = wanted.swapped === 'both' ? undefined : wanted.swapped;
+    const base = aimFor(wanted.kind, rig, state, feedsOf(document), wanted.lines, at);
+    return (['walks', 'time'] as const).map((each) => ordered(rig, state, { ...base, order: each }));
+  }, [wanted, rig, state, document]);
+  const behind = wanted.kind !== kind || wanted.lines !== lines || wanted.swapped !== swapped;
   const quickest = orders.reduce((best, each) => (each.seconds < best.seconds ? each : best));
   const picked = orders.find((each) => each.order === order) ?? quickest;
   const { aim, made, walks, waits } = picked;
@@ -116,7 +122,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         {!single && (
           <Button
             variant="contained"
-            disabled={busy || nothing || made.steps.length === 0}
+            disabled={busy || behind || nothing || made.steps.length === 0}
             onClick={() => onBegin(aim)}
             sx={{ minHeight: 56, px: 4, fontSize: '1.1rem' }}
           >
@@ -212,6 +218,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
 }
 
 type Swapped = 'both' | 'stage' | 'desk';
+const NONE: readonly string[] = [];
 
 /** What the rig has its switches set to, by key. */
 const feedsOf = ({ devices }: RigDocument) =>

@@ -8,12 +8,14 @@ import dayjs from 'dayjs';
 import { SCHOOLS, schoolLabel, type Schools } from '@/core/check';
 import { live, type Session, type SheetRig } from '@/core/switching/sheet';
 import { agoText } from './durations';
+import { useServerClock } from './useSwitching';
 
 interface Props {
   rig: SheetRig;
   session: Session;
   schools: Schools;
-  now: number;
+  /** What the sheets' clock is ahead of the page's. */
+  offset: number;
   /** What the clock on the wall is ahead of the sheets', in seconds. */
   wall: number;
   onNew: () => void;
@@ -27,7 +29,8 @@ const DONE = {
 } as const;
 
 /** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
-export function FinishedView({ rig, session, schools, now, wall, onNew, onLines }: Props) {
+export function FinishedView({ rig, session, schools, offset, wall, onNew, onLines }: Props) {
+  const now = useServerClock(offset, 1);
   const { state, aim } = session;
   const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));

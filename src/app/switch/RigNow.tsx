@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { useState, type ReactNode } from 'react';
+import { memo, useState, type ReactNode } from 'react';
 import { feedLabel } from '@/core/standards/feeds';
 import {
   feeding,
@@ -13,22 +13,24 @@ import {
   type Found,
   type Known,
   type SheetGroup,
+  type SheetLine,
   type SheetRig,
   type SheetState,
 } from '@/core/switching/sheet';
 import { quantity } from '@/core/units/format';
 import { agoText, clockText } from './durations';
+import { useServerClock } from './useSwitching';
 
 interface Props {
   rig: SheetRig;
   state: SheetState;
-  now: number;
+  /** What the sheets' clock is ahead of the page's. */
+  offset: number;
   onFound: (what: Found) => void;
 }
 
 /** The rig as it really is; whatever is otherwise is put right here, and the rest of the sheet is computed anew. */
-export function RigNow({ rig, state: kept, now, onFound }: Props) {
-  const state = { ...kept, now: Math.max(now, kept.now) };
+export const RigNow = memo(function RigNow({ rig, state, offset, onFound }: Props) {
   const places = [...new Set(rig.lines.map(({ mixedAt }) => mixedAt))];
   return (
     <Box sx={{ px: 2, py: 1.5 }}>
@@ -47,20 +49,7 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
         onChoose={(monitors) => onFound({ monitors: monitors as Known<'down' | 'open'> })}
       />
       <Heading>Switches</Heading>
-      {rig.groups.map((group) => (
-        <Row key={group.key} name={group.name} detail={sinceText(state, group)}>
-          <Chip
-            label={group.name}
-            value={String(state.feeds[group.key].feed)}
-            options={[
-              ...(['off', ...group.offers] as const).map((feed): [string, string] => [feed, feedLabel(feed)]),
-              ['unknown', 'not known'],
-            ]}
-            strong={feeding(state, group)}
-            onChoose={(is) => onFound({ feed: group.key, is: is as Known<(typeof group.offers)[number]> })}
-          />
-        </Row>
-      ))}
+      <Switches rig={rig} state={state} offset={offset} onFound={onFound} />
       <Heading>Power</Heading>
       {rig.devices.map(({ id, name, power }) => (
         <Row key={id} name={name} detail={RUNS_ON[power]}>
@@ -79,49 +68,121 @@ export function RigNow({ rig, state: kept, now, onFound }: Props) {
           <Heading>Lines, {place}</Heading>
           {rig.lines
             .filter(({ mixedAt }) => mixedAt === place)
-            .map(({ id, name, inlet, was }) => (
-              <Row key={id} name={name} detail={was === undefined ? inlet : `${inlet}, not on paper any more`}>
-                <YesNo
-                  label={`${name}, at its source`}
-                  value={state.ends[id].stage}
-                  yes="source plugged"
-                  no="source unplugged"
-                  unknown="source ?"
-                  onChoose={(is) => onFound({ line: id, end: 'stage', is })}
-                />
-                <YesNo
-                  label={`${name}, at its inlet`}
-                  value={state.ends[id].desk}
-                  yes="inlet plugged"
-                  no="inlet unplugged"
-                  unknown="inlet ?"
-                  onChoose={(is) => onFound({ line: id, end: 'desk', is })}
-                />
-                <YesNo
-                  label={`${name}, mute`}
-                  value={state.muted[id]}
-                  yes="muted"
-                  no="unmuted"
-                  unknown="mute ?"
-                  onChoose={(is) => onFound({ muted: id, is })}
-                />
-                {state.supplies[id] && (
-                  <YesNo
-                    label={`Supply of ${name}`}
-                    value={state.supplies[id].on}
-                    yes="supply on"
-                    no="supply off"
-                    unknown="supply ?"
-                    onChoose={(is) => onFound({ supply: id, is })}
-                  />
-                )}
-              </Row>
+            .map((line) => (
+              <LineRow
+                key={line.id}
+                line={line}
+                stage={state.ends[line.id].stage}
+                desk={state.ends[line.id].desk}
+                muted={state.muted[line.id]}
+                supply={state.supplies[line.id]?.on}
+                onFound={onFound}
+              />
             ))}
         </Box>
       ))}
     </Box>
   );
+});
+
+/** What each switch is set to, since when, and what is left on its lines: that changes by itself. */
+function Switches({ rig, state: kept, offset, onFound }: Props) {
+  const now = useServerClock(offset, 1);
+  const state = { ...kept, now: Math.max(now, kept.now) };
+  return rig.groups.map((group) => (
+    <SwitchRow
+      key={group.key}
+      group={group}
+      feed={state.feeds[group.key].feed}
+      detail={sinceText(state, group)}
+      strong={feeding(state, group)}
+      onFound={onFound}
+    />
+  ));
 }
+
+interface SwitchProps {
+  group: SheetGroup;
+  feed: string;
+  detail: string;
+  strong: boolean;
+  onFound: Props['onFound'];
+}
+
+const SwitchRow = memo(function SwitchRow({ group, feed, detail, strong, onFound }: SwitchProps) {
+  return (
+    <Row name={group.name} detail={detail}>
+      <Chip
+        label={group.name}
+        value={feed}
+        options={[
+          ...(['off', ...group.offers] as const).map((each): [string, string] => [each, feedLabel(each)]),
+          ['unknown', 'not known'],
+        ]}
+        strong={strong}
+        onChoose={(is) => onFound({ feed: group.key, is: is as Known<(typeof group.offers)[number]> })}
+      />
+    </Row>
+  );
+});
+
+interface LineProps {
+  line: SheetLine;
+  stage: Known<boolean>;
+  desk: Known<boolean>;
+  muted: Known<boolean>;
+  supply?: Known<boolean>;
+  onFound: Props['onFound'];
+}
+
+/** Drawn anew only when something of it has changed: there may be hundreds. */
+const LineRow = memo(function LineRow({
+  line: { id, name, inlet, was },
+  stage,
+  desk,
+  muted,
+  supply,
+  onFound,
+}: LineProps) {
+  return (
+    <Row name={name} detail={was === undefined ? inlet : `${inlet}, not on paper any more`}>
+      <YesNo
+        label={`${name}, at its source`}
+        value={stage}
+        yes="source plugged"
+        no="source unplugged"
+        unknown="source ?"
+        onChoose={(is) => onFound({ line: id, end: 'stage', is })}
+      />
+      <YesNo
+        label={`${name}, at its inlet`}
+        value={desk}
+        yes="inlet plugged"
+        no="inlet unplugged"
+        unknown="inlet ?"
+        onChoose={(is) => onFound({ line: id, end: 'desk', is })}
+      />
+      <YesNo
+        label={`${name}, mute`}
+        value={muted}
+        yes="muted"
+        no="unmuted"
+        unknown="mute ?"
+        onChoose={(is) => onFound({ muted: id, is })}
+      />
+      {supply !== undefined && (
+        <YesNo
+          label={`Supply of ${name}`}
+          value={supply}
+          yes="supply on"
+          no="supply off"
+          unknown="supply ?"
+          onChoose={(is) => onFound({ supply: id, is })}
+        />
+      )}
+    </Row>
+  );
+});
 
 const RUNS_ON = { mains: undefined, cells: 'on batteries', both: 'on mains and batteries' } as const;
 
@@ -235,20 +296,22 @@ function Chip({ label, value, options, strong, onChoose }: ChipProps) {
       >
         {text}
       </ButtonBase>
-      <Menu open={anchor !== undefined} anchorEl={anchor} onClose={() => setAnchor(undefined)}>
-        {options.map(([each, name]) => (
-          <MenuItem
-            key={each}
-            selected={each === value}
-            onClick={() => {
-              setAnchor(undefined);
-              if (each !== value) onChoose(each);
-            }}
-          >
-            {name}
-          </MenuItem>
-        ))}
-      </Menu>
+      {anchor && (
+        <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>
+          {options.map(([each, name]) => (
+            <MenuItem
+              key={each}
+              selected={each === value}
+              onClick={() => {
+                setAnchor(undefined);
+                if (each !== value) onChoose(each);
+              }}
+            >
+              {name}
+            </MenuItem>
+          ))}
+        </Menu>
+      )}
     </>
   );
 }

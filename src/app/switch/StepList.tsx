@@ -7,7 +7,7 @@ import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { afterSteps, stepWords, type Session, type SheetRig } from '@/core/switching/sheet';
 import { secondsText } from './durations';
 
@@ -25,13 +25,14 @@ interface Props {
 const SHOWN = 8;
 
 /** What comes then, small and by place, and what has been done. */
-export function StepList({ rig, session, here, wall, onMove, onBack }: Props) {
+export const StepList = memo(function StepList({ rig, session, here, wall, onMove, onBack }: Props) {
   const [all, setAll] = useState(false);
   const [past, setPast] = useState(false);
   const { steps, done } = session;
   const own = steps.map((step, at) => ({ step, at })).filter(({ step }) => !here || step.place === here);
   const later = own.slice(1, all ? undefined : 1 + SHOWN);
-  const states = afterSteps(rig, session.state, steps);
+  const last = later.at(-1)?.at ?? 0;
+  const states = useMemo(() => afterSteps(rig, session.state, steps.slice(0, last)), [rig, session.state, steps, last]);
   return (
     <Box sx={{ px: { xs: 2, md: 4 }, pb: 4, maxWidth: 760 }}>
       {later.length > 0 && (
@@ -120,7 +121,7 @@ export function StepList({ rig, session, here, wall, onMove, onBack }: Props) {
       )}
     </Box>
   );
-}
+});
 
 const placeBefore = (steps: Session['steps'], at: number): string | undefined =>
   steps.slice(0, at).findLast(({ place }) => place !== undefined)?.place;

@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { dangers, type Aim, type Found } from '@/core/switching/sheet';
 import { StaleNotice } from '@/ui/rig/StaleNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
@@ -22,8 +22,7 @@ import { SwitchBar } from './SwitchBar';
 import { DifferencesView } from './DifferencesView';
 import { useBeside } from './useBeside';
 import { useDifferences } from './useDifferences';
-import { useWhatIsNext } from './useNextStep';
-import { useServerClock, useSwitching, type LiveSheet } from './useSwitching';
+import { useSwitching, type LiveSheet } from './useSwitching';
 
 type Showing = 'sheet' | 'aim' | 'start' | 'differs' | 'lines';
 
@@ -35,8 +34,9 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const switching = useSwitching(saved.id, sheet, who);
   const { live, offset, link, problem, busy, tell, dismiss } = switching;
   const { session } = live;
-  const now = useServerClock(offset);
-  const at = useWhatIsNext(live, now);
+  // Everybody stands somewhere: two tabs of one browser may be two people.
+  const [here, setHere] = useState('');
+  const nextHere = session.steps.find(({ place }) => !here || place === here);
   const [asked, setAsked] = useState<Showing>();
   const [panel, setPanel] = useState<'now' | 'why'>('now');
   const [open, setOpen] = useState(false);
@@ -76,7 +76,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const begin = async (aim: Aim) => {
     if (await tell({ report: 'begin', aim })) setAsked(undefined);
   };
-  const found = (what: Found) => void tell({ report: 'found', what });
+  const found = useCallback((what: Found) => void tell({ report: 'found', what }), [tell]);
   const disputed = rig.saving.state === 'stale' || rig.saving.state === 'newer' ? rig.saving : undefined;
   return (
     <>
@@ -122,9 +122,9 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               <Tab value="why" label="What happens now" />
             </Tabs>
             {panel === 'now' ? (
-              <RigNow rig={live.rig} state={session.state} now={now} onFound={found} />
+              <RigNow rig={live.rig} state={session.state} offset={offset} onFound={found} />
             ) : (
-              <MomentPanel document={document} rig={live.rig} step={at.next?.step} />
+              <MomentPanel document={document} rig={live.rig} step={nextHere} />
             )}
           </>
         }
@@ -187,8 +187,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
             <FollowView
               document={document}
               switching={switching}
-              now={now}
-              at={at}
+              here={here}
+              onHere={setHere}
               onFound={found}
               onNew={() => setAsked('aim')}
               onLines={() => setAsked('lines')}

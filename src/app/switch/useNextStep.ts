@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import {
   standingAt,
   stationsOf,
@@ -24,21 +24,16 @@ export interface NextStep {
   alike: number;
 }
 
-/** Where somebody stands, and what is next there. */
-export interface WhatIsNext {
-  /** The place; nothing, who goes everywhere. */
-  here: string;
-  setHere: (place: string) => void;
+/** What is next where somebody stands. */
+interface WhatIsNext {
   stations: Standing[];
   next?: NextStep;
   /** The next steps at that place, as they are shown; nothing for who goes everywhere. */
   seen: (count: number) => AtPlace | undefined;
 }
 
-/** What is next for whoever looks at this page. */
-export function useWhatIsNext(live: LiveSheet, now: number): WhatIsNext {
-  // Everybody stands somewhere: two tabs of one browser may be two people.
-  const [here, setHere] = useState('');
+/** @param here where one stands; empty for somebody who goes everywhere */
+export function useWhatIsNext(live: LiveSheet, now: number, here: string): WhatIsNext {
   const { session } = live;
   const stations = useStations(live.rig, session, now, here);
   const standing = stations.find(({ place }) => place === here);
@@ -51,7 +46,7 @@ export function useWhatIsNext(live: LiveSheet, now: number): WhatIsNext {
         .slice(0, count)
         .map(({ action }) => action),
     };
-  return { here, setHere, stations, next, seen };
+  return { stations, next, seen };
 }
 
 /** With more steps than this only the place where one stands is looked into: it takes its time. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Report, Session, SheetRig } from '@/core/switching/sheet';
 
 /** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
@@ -18,6 +18,10 @@ interface Adopt {
   seen: string[];
   asOnPaper: string[];
 }
+
+/** The rig that is shown, where the one that came is the same: it comes with every report. */
+const kept = (shown: SheetRig, came: SheetRig): SheetRig =>
+  JSON.stringify(shown) === JSON.stringify(came) ? shown : came;
 
 const UNDONE = 'Not recorded: no answer from the server. You may have done this step; tap Done again when it is back.';
 const UNHEARD =
@@ -38,7 +42,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const take = useCallback((sheet: LiveSheet) => {
     setOffset(sheet.now - steady());
     setWall(Date.now() / 1000 - sheet.now);
-    setLive((shown) => (sheet.version >= shown.version ? sheet : shown));
+    setLive((shown) => (sheet.version >= shown.version ? { ...sheet, rig: kept(shown.rig, sheet.rig) } : shown));
   }, []);
 
   useEffect(() => {
@@ -49,7 +53,11 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
     return () => events.close();
   }, [id, take]);
 
-  const { version } = live;
+  // Whoever reports has seen this version; the report itself stays the same function, so that nothing is drawn anew for it.
+  const version = useRef(live.version);
+  useEffect(() => {
+    version.current = live.version;
+  }, [live.version]);
   /** Reports something about the sheet as it is shown. @returns whether it was taken */
   const tell = useCallback(
     async (report: Telling): Promise<boolean> => {
@@ -58,7 +66,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         const response = await fetch(`/api/rigs/${id}/switching`, {
           method: 'POST',
           headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ version, who, report }),
+          body: JSON.stringify({ version: version.current, who, report }),
         });
         const answer = await response.json();
         if (response.ok) take(answer as LiveSheet);
@@ -73,7 +81,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         setBusy(false);
       }
     },
-    [id, version, who, take],
+    [id, who, take],
   );
 
   return { live, offset, wall, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
@@ -84,18 +92,22 @@ export type Switching = ReturnType<typeof useSwitching>;
 /** Seconds by a clock that nobody sets, since this page was opened. */
 const steady = (): number => performance.now() / 1000;
 
-/** The clock of the sheets, several times a second; the server puts it right whenever it says anything. */
-export function useServerClock(offset: number): number {
+/**
+ * The clock of the sheets; the server puts it right whenever it says anything. Only what shows a time asks for it: whoever
+ * does is drawn anew at each tick.
+ * @param every seconds between two ticks
+ */
+export function useServerClock(offset: number, every = 0.2): number {
   const [now, setNow] = useState(0);
   useEffect(() => {
     const look = () => setNow(steady() + offset);
     look();
-    const timer = setInterval(look, 200);
+    const timer = setInterval(look, every * 1000);
     document.addEventListener('visibilitychange', look);
     return () => {
       clearInterval(timer);
       document.removeEventListener('visibilitychange', look);
     };
-  }, [offset]);
+  }, [offset, every]);
   return now;
 }

@@ -60,6 +60,8 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
   const paths = rigPaths(document);
   const harms = harmsOf(document, judge);
   const reaches = reachesOf(document);
+  // Many lines of a large rig are alike, and so are its switches: each circuit is followed over time once.
+  const course = remembered();
   const groupsOf = new Map(paths.map(({ line, inlet }) => [line.id, groupAt(document, inlet)]));
   return {
     lines: paths.map((path) => {
@@ -69,7 +71,7 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
       return sheetLine(document, path, groupsOf, own);
     }),
     groups: document.devices.flatMap((device) =>
-      device.groups.map((group) => sheetGroup(document, paths, device, group)),
+      device.groups.map((group) => sheetGroup(document, paths, device, group, course)),
     ),
     devices: document.devices.map((device) => ({
       id: device.id,
@@ -211,7 +213,25 @@ function soundXlr(line: Line): boolean {
   );
 }
 
-function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: Device, group: SwitchGroup): SheetGroup {
+/** What becomes of a circuit over time, asked for many times and followed once. */
+type Course = <T>(what: string, line: Line, follow: () => T) => T | undefined;
+
+function remembered(): Course {
+  const known = new Map<string, unknown>();
+  return <T>(what: string, line: Line, follow: () => T): T | undefined => {
+    const key = `${what} ${circuitKey(line)}`;
+    if (!known.has(key)) known.set(key, followed(follow));
+    return known.get(key) as T | undefined;
+  };
+}
+
+function sheetGroup(
+  document: RigDocument,
+  paths: readonly RigPath[],
+  device: Device,
+  group: SwitchGroup,
+  course: Course,
+): SheetGroup {
   const ids = paths
     .filter(({ inlet }) => inlet.device === device.id && group.inlets.includes(inlet.inlet))
     .map(({ line }) => line.id);
@@ -219,7 +239,7 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
   const fed = rigPathsOf(charged, ids).map(({ line }) => line);
   const circuits = [...new Map(fed.map((line) => [circuitKey(line), line])).values()];
   const threshold: Volts = Number(schoolsOf(document).chargeLeft);
-  const charge = chargeOf(circuits, threshold);
+  const charge = chargeOf(circuits, threshold, course);
   const ramp = group.ramp?.value;
   const school = schoolsOf(document).afterFeedOff;
   return {
@@ -233,7 +253,7 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
     mutes: group.mutes ?? false,
     decay: decayWait(school, decaysIn(charge, threshold)),
     settle: settleWait(
-      Math.max(0, ...circuits.map((line) => followed(() => switchOn(line, ramp))?.settles ?? 0)),
+      Math.max(0, ...circuits.map((line) => course(`on ${ramp}`, line, () => switchOn(line, ramp))?.settles ?? 0)),
       group.mutes,
     ),
     charge,
@@ -244,10 +264,12 @@ function sheetGroup(document: RigDocument, paths: readonly RigPath[], device: De
 const MOMENTS = [0, 0.1, 0.3, 1, 2, 3, 5, 7, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 450, 600];
 
 /** The most that is left on any of several lines, moment by moment, until it is less than the threshold. */
-function chargeOf(lines: readonly Line[], threshold: Volts): ChargeLeft[] {
+function chargeOf(lines: readonly Line[], threshold: Volts, course: Course): ChargeLeft[] {
   const courses = lines.flatMap((line) => {
-    const course = followed(() => discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source'));
-    return course ? [course] : [];
+    const left = course(`off ${threshold}`, line, () =>
+      discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source'),
+    );
+    return left ? [left] : [];
   });
   const longest = Math.max(0, ...courses.map((course) => course.at(-1)!.at));
   const most = (at: Seconds): Volts =>
