@@ -83,7 +83,9 @@ export async function plans(): Promise<void> {
   const kit = planKit();
   for (const round of ['first', 'again']) {
     console.log(round === 'first' ? 'Optimiser just loaded' : 'Optimiser warm');
-    onePatch(solver, 16, 24, 6, 'proven best under 2 s', kit);
+    onePatch(solver, 16, 24, 6, 'proven best under 1 s', kit);
+    onePatch(solver, 32, 48, 6, 'under 3 s', kit);
+    onePatch(solver, 48, 64, 8, 'under 6 s', kit);
     onePatch(solver, 64, 96, 12, 'a usable plan under 10 s', kit);
   }
 }
