@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** What tests of run sheets do: start, begin, follow. */
 
@@ -38,6 +38,9 @@ async function look(page: Page) {
   }
 }
 
+/** What something says; nothing where it has just gone. */
+const read = (locator: Locator) => locator.innerText({ timeout: 1000 }).catch(() => undefined);
+
 /** Does one step after the other until the title of the next one is as wanted; none is left at the end. */
 export async function follow(page: Page, until?: RegExp) {
   for (let n = 0; n < 120; n++) {
@@ -57,8 +60,8 @@ export async function follow(page: Page, until?: RegExp) {
       .poll(
         async () =>
           (await finished.isVisible()) ||
-          (await title(page).innerText()) !== text ||
-          (await step(page).getByRole('status').innerText()) !== number,
+          (await read(title(page))) !== text ||
+          (await read(step(page).getByRole('status'))) !== number,
       )
       .toBe(true);
   }
