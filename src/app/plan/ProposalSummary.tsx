@@ -29,9 +29,9 @@ export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }
         {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch turns', 'switches turn')}.{' '}
         {optimal
           ? `Proven to be the best there is, in ${seconds.toFixed(1)} s.`
-          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; may not be the best${
-              open.length ? `: ${open.join('; ')}` : ''
-            }.`}
+          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; may not be the best.${
+              open.length ? ` Perhaps fewer would do: ${open.join(', ')}.` : ''
+            }`}
       </Typography>
     </Box>
   );

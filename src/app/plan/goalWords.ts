@@ -13,8 +13,8 @@ const WORDS: Record<string, (count: number) => string> = {
   'switches turned': (n) => `${n} ${n === 1 ? 'switch' : 'switches'} turned`,
 };
 
-/** A goal of a plan in words, with what is reached and what might be possible; nothing for those that are not shown. */
+/** A goal of a plan in words, with what is reached and how few are proven to be needed; nothing for those that are not shown. */
 export function goalText({ name, value, bound }: Proposal['reached'][number]): string | undefined {
   const words = WORDS[name];
-  return words && `${words(value)}${value > bound ? `, ${bound} might be possible` : ''}`;
+  return words && `${words(value)}${value > bound && bound > 0 ? ` (${bound} at least)` : ''}`;
 }

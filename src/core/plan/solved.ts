@@ -53,7 +53,8 @@ export function solved(
         },
       });
     // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
-    let columns = among(choices.still());
+    // Where something was ruled out, a line that is Clear may need another way than its own.
+    let columns = among(gone.size ? choices.all() : choices.still());
     let model = modelOf(ground, columns, { unfit, still: true });
     const seconds = Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0);
     const quiet = search(model, columns, greedySolution(ground, model), seconds);
