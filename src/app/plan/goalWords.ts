@@ -1,6 +1,6 @@
 import type { Proposal } from '@/core/plan';
 
-/** What the goals of a plan are called on the screen; what is a number nobody can use is not shown. */
+/** What the goals of a plan are called on the screen; a number nobody can use is not shown, nor what is tidied after the search. */
 const WORDS: Record<string, (count: number) => string> = {
   'lines left out': (n) => `${n} ${n === 1 ? 'line' : 'lines'} without a place`,
   'wishes given up': (n) => `${n} ${n === 1 ? 'wish' : 'wishes'} given up`,
@@ -9,8 +9,6 @@ const WORDS: Record<string, (count: number) => string> = {
   'Clear lines touched, or lines sent elsewhere': (n) => `${n} Clear or far ${n === 1 ? 'move' : 'moves'}`,
   'lines to watch': (n) => `${n} ${n === 1 ? 'line' : 'lines'} at Watch`,
   changes: (n) => `${n} ${n === 1 ? 'change' : 'changes'} at plugs and links`,
-  'feeds where nobody needs them': (n) => `${n} ${n === 1 ? 'feed' : 'feeds'} nobody needs`,
-  'switches turned': (n) => `${n} ${n === 1 ? 'switch' : 'switches'} turned`,
 };
 
 /** A goal of a plan in words, with what is reached and how few are proven to be needed; nothing for those that are not shown. */
