@@ -1,11 +1,8 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { memo, useState, type ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { feedLabel } from '@/core/standards/feeds';
 import {
   feeding,
@@ -19,6 +16,7 @@ import {
 } from '@/core/switching/sheet';
 import { quantity } from '@/core/units/format';
 import { agoText, clockText } from './durations';
+import { Chip, YesNo } from './StateChip';
 import { useServerClock } from './useSwitching';
 
 interface Props {
@@ -235,83 +233,5 @@ function Row({ name, detail, children }: { name: string; detail?: string; childr
       </Box>
       {children}
     </Box>
-  );
-}
-
-interface YesNoProps {
-  label: string;
-  value: Known<boolean>;
-  yes: string;
-  no: string;
-  /** What it is called while nobody knows. */
-  unknown: string;
-  onChoose: (is: Known<boolean>) => void;
-}
-
-function YesNo({ label, value, yes, no, unknown, onChoose }: YesNoProps) {
-  return (
-    <Chip
-      label={label}
-      value={String(value)}
-      options={[
-        ['true', yes],
-        ['false', no],
-        ['unknown', unknown],
-      ]}
-      onChoose={(is) => onChoose(is === 'unknown' ? is : is === 'true')}
-    />
-  );
-}
-
-interface ChipProps {
-  label: string;
-  value: string;
-  options: readonly (readonly [string, string])[];
-  strong?: boolean;
-  onChoose: (value: string) => void;
-}
-
-/** Something that is so, and a menu of how else it could be. */
-function Chip({ label, value, options, strong, onChoose }: ChipProps) {
-  const [anchor, setAnchor] = useState<HTMLElement>();
-  const text = options.find(([each]) => each === value)?.[1] ?? value;
-  return (
-    <>
-      <ButtonBase
-        aria-label={`${label}: ${text}`}
-        aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
-        sx={(theme) => ({
-          px: 0.9,
-          minHeight: 26,
-          fontSize: '0.75rem',
-          border: 1,
-          borderStyle: value === 'unknown' ? 'dashed' : 'solid',
-          borderColor: strong ? 'primary.main' : 'divider',
-          borderRadius: 0.5,
-          fontWeight: strong ? 700 : 500,
-          color: value === 'unknown' ? theme.vars!.palette.verdict.Watch : strong ? 'primary.main' : 'text.primary',
-          '&:hover': { borderColor: 'text.secondary' },
-        })}
-      >
-        {text}
-      </ButtonBase>
-      {anchor && (
-        <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>
-          {options.map(([each, name]) => (
-            <MenuItem
-              key={each}
-              selected={each === value}
-              onClick={() => {
-                setAnchor(undefined);
-                if (each !== value) onChoose(each);
-              }}
-            >
-              {name}
-            </MenuItem>
-          ))}
-        </Menu>
-      )}
-    </>
   );
 }

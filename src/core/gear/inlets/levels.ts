@@ -10,6 +10,8 @@ interface Quiet {
   einLow: number;
   range: number;
 }
+const MICROPHONE: Quiet = { ein: -128, einLow: -103, range: 112 };
+
 /** Figures of an inlet that are no part of its circuit: they tell what its amplifier and converter make of a signal. */
 export const BEHIND_THE_INLET: ReadonlySet<string> = new Set([
   'gainMin',
@@ -20,8 +22,6 @@ export const BEHIND_THE_INLET: ReadonlySet<string> = new Set([
   'einResistance',
   'dynamicRange',
 ]);
-
-const MICROPHONE: Quiet = { ein: -128, einLow: -103, range: 112 };
 
 export const levelFigures = (
   gain: number,

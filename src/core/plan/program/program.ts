@@ -55,6 +55,7 @@ export const weightsOf = ({ goals }: Stage): number[] =>
 /** A stage as the one number that is made small. */
 export type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
 
+/** The goals of a stage in one sum, none of which a later one can outweigh. */
 export function weighed(stage: Stage): Sum {
   const weights = weightsOf(stage);
   return {
