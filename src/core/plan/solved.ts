@@ -1,7 +1,7 @@
 import { checkRig, type RigResult } from '../check/rig';
 import type { Column, Ground } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
-import { greedySolution } from './assign/greedy';
+import { better, greedySolution } from './assign/greedy';
 import { modelOf, type Model } from './assign/model';
 import { TOUCHED } from './assign/model/goals';
 import type { Choices } from './ground';
@@ -86,7 +86,7 @@ export function solved(
  */
 const nothingToGain = ({ stages }: Model, { solution }: Outcome): boolean =>
   stages.slice(0, TOUCHED).every((stage) => {
-    const sum = weighed(stage);
+    const sum = weighed(stage, solution);
     return valueOf(sum, solution) <= sum.floor;
   });
 
@@ -101,16 +101,6 @@ function again(
 ): number[] | undefined {
   const { program, stages } = modelOf(ground, columns, { unfit, only });
   return solver(program, stages, { seconds: AGAIN, clock })?.solution;
-}
-
-/** Which of two solutions is better by the goals, in their order. */
-function better({ stages }: Model, one: number[], other: number[] | undefined): number[] {
-  if (!other) return one;
-  for (const goal of stages.flatMap(({ goals }) => goals)) {
-    const difference = valueOf(goal, one) - valueOf(goal, other);
-    if (difference) return difference < 0 ? one : other;
-  }
-  return one;
 }
 
 const GOOD = new Set(['Clear', 'Watch']);

@@ -107,6 +107,13 @@ export const ownPieces = ({ line }: Task, pieces: readonly Piece[]): (Piece | un
 export const isHome = ({ now }: Task, { device, inlets }: Place): boolean =>
   now !== undefined && device.id === now.device && inlets.includes(now.inlet);
 
+/** Whether a line comes out at another place of the room than now, which somebody else records. */
+export function isSentAway({ document, places, tasks }: Ground, { task, place }: Column): boolean {
+  const { now } = tasks[task];
+  const was = document.devices.find(({ id }) => id === now?.device);
+  return was !== undefined && places[place].device.location !== was.location;
+}
+
 /** Whether its line stays on its links as they are. */
 export const isUnchanged = ({ judged }: Column): boolean => judged.changes === 0;
 

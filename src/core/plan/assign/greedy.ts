@@ -1,8 +1,9 @@
 import { VERDICT_ORDER } from '../../check/finding';
 import { lengthsOf } from '../chains/joins';
 import type { Piece } from '../pieces';
+import { valueOf } from '../program/program';
 import { slotKey } from '../chains/chain';
-import type { Column, Ground } from './columns';
+import { isHome, isSentAway, type Column, type Ground } from './columns';
 import type { Model } from './model';
 import { groupKey, inletKey } from './places';
 
@@ -14,11 +15,46 @@ export function nobody({ program, out, feeds }: Model): number[] {
   return solution;
 }
 
+/** How often those who found no place are let in first. */
+const ROUNDS = 12;
+
 /**
  * Everybody in turn takes the best place that is still there, those with the least choice first: what somebody does by
- * hand, and where the search begins. What is Clear stays where it is; lines with wishes of their own are left out.
+ * hand, and where the search begins. Whoever is left without a place comes first the next time. What is Clear stays where
+ * it is; lines with wishes of their own are left out.
  */
 export function greedySolution(ground: Ground, model: Model): number[] {
+  const { columns, out, apart } = model;
+  const served = new Set(columns.flatMap(({ column: { task, covers = [] } }) => [task, ...covers]));
+  const number = new Map(ground.tasks.map(({ line }, n) => [line.id, n]));
+  /** Who is left out, and who is apart from the other of a pair. */
+  const wronged = (solution: readonly number[]): number[] => [
+    ...[...served].filter((task) => solution[out[task]] === 1),
+    ...apart.flatMap(({ lines, variable }) => (solution[variable] === 1 ? lines.map((id) => number.get(id)!) : [])),
+  ];
+  let best = inTurn(ground, model, []);
+  let last = wronged(best);
+  let first: number[] = [];
+  for (let round = 0; round < ROUNDS && last.length; round++) {
+    first = [...new Set([...first.filter((task) => !last.includes(task)), ...last])];
+    const solution = inTurn(ground, model, first);
+    last = wronged(solution);
+    best = better(model, best, solution);
+  }
+  return best;
+}
+
+/** Which of two solutions is better by the goals, in their order. */
+export function better({ stages }: Model, one: number[], other: number[] | undefined): number[] {
+  if (!other) return one;
+  for (const goal of stages.flatMap(({ goals }) => goals)) {
+    const difference = valueOf(goal, one) - valueOf(goal, other);
+    if (difference) return difference < 0 ? one : other;
+  }
+  return one;
+}
+
+function inTurn(ground: Ground, model: Model, first: readonly number[]): number[] {
   const { tasks, places } = ground;
   const { columns, cables, out, stays, seats, unwished, feeds, apart, got } = model;
   const solution = nobody(model);
@@ -45,26 +81,44 @@ export function greedySolution(ground: Ground, model: Model): number[] {
     pieces.every(({ key }) => left.get(key)! >= pieces.filter((each) => each.key === key).length);
 
   const options = tasks.map((_, n) => columns.filter(({ column }) => column.task === n && !column.covers));
-  const home = ({ task, place }: Column): boolean => {
-    const { now } = tasks[task];
-    return places[place].device.id === now?.device && places[place].inlets.includes(now.inlet);
-  };
+  const home = ({ task, place }: Column): boolean => isHome(tasks[task], places[place]);
   const taken = new Set<string>();
   const isClear = (n: number): boolean => ground.clear.has(tasks[n].line.id);
-  /** Whether the two of a pair sit beside each other, or one of them nowhere. */
-  const beside = (lines: readonly string[]): boolean => {
-    const [one, other] = lines.map((id) => {
-      const n = tasks.findIndex(({ line }) => line.id === id);
-      return seats.get(n)?.find(({ variable }) => solution[variable] === 1);
-    });
-    if (!one || !other) return !one && !other;
+  const partners = new Map(
+    apart.flatMap(({ lines }) => {
+      const [one, other] = lines.map((id) => tasks.findIndex(({ line }) => line.id === id));
+      return [
+        [one, other],
+        [other, one],
+      ];
+    }),
+  );
+  type Seat = NonNullable<ReturnType<typeof seats.get>>[number];
+  const isFree = ({ key }: Seat): boolean => !taken.has(key) && !held.has(key);
+  const free = (n: number, place: number): Seat[] =>
+    (seats.get(n) ?? []).filter((seat) => seat.place === place && isFree(seat));
+  const seated = (n: number | undefined): Seat | undefined =>
+    seats.get(n ?? -1)?.find(({ variable }) => solution[variable] === 1);
+  const adjacent = (one: Seat, other: Seat): boolean => {
     const [{ device }, there] = [places[one.place], places[other.place].device];
-    const at = ({ inlet }: { inlet: string }) => device.inlets.findIndex(({ id }) => id === inlet);
+    const at = ({ inlet }: Seat) => device.inlets.findIndex(({ id }) => id === inlet);
     return device === there && Math.abs(at(one) - at(other)) === 1;
   };
+  /** Whether a seat is beside the other of its pair, or that one can still come beside it. */
+  const besidePartner = (n: number, seat: Seat): boolean => {
+    const partner = partners.get(n);
+    const own = seated(partner);
+    return own
+      ? adjacent(seat, own)
+      : (seats.get(partner ?? -1) ?? []).some((each) => isFree(each) && adjacent(seat, each));
+  };
+  const isApart = ({ task, place }: Column): boolean =>
+    partners.has(task) && !free(task, place).some((seat) => besidePartner(task, seat));
   const cost = (column: Column): number[] => [
-    isClear(column.task) ? column.judged.changes + Number(!home(column)) : 0,
     column.judged.uses.filter((use) => gotten.has(use)).length,
+    Number(isApart(column)),
+    isClear(column.task) ? column.judged.changes + Number(!home(column)) : 0,
+    Number(isSentAway(ground, column)),
     -VERDICT_ORDER.indexOf(column.judged.verdict),
     Number(column.feed !== 'off' && !column.needs),
     column.judged.changes + Number(!home(column)),
@@ -111,10 +165,10 @@ export function greedySolution(ground: Ground, model: Model): number[] {
       const stayed = stay !== undefined && home(column) && !taken.has(inletKey(now!));
       return stayed ? { key: inletKey(now!), variable: stay } : {};
     }
-    const possible = seats
-      .get(n)!
-      .filter(({ place, key }) => place === column.place && !taken.has(key) && !held.has(key));
-    return possible.find(({ key }) => now && key === inletKey(now)) ?? possible[0];
+    const possible = free(n, column.place);
+    const beside = possible.filter((seat) => besidePartner(n, seat));
+    const good = beside.length ? beside : possible;
+    return good.find(({ key }) => now && key === inletKey(now)) ?? good[0];
   };
   const fits = ({ place, feed, also }: Column): boolean => {
     const { device, group } = places[place];
@@ -124,7 +178,12 @@ export function greedySolution(ground: Ground, model: Model): number[] {
   const order = tasks
     .map((_, n) => n)
     .filter((n) => !seats.has(n) || unwished.has(n))
-    .toSorted((a, b) => Number(isClear(b)) - Number(isClear(a)) || options[a].length - options[b].length);
+    .toSorted(
+      (a, b) =>
+        Number(isClear(b)) - Number(isClear(a)) ||
+        first.indexOf(b) - first.indexOf(a) ||
+        options[a].length - options[b].length,
+    );
   for (const n of order) {
     for (const { column, variable } of options[n].toSorted((a, b) => less(cost(a.column), cost(b.column)))) {
       const { device, group } = places[column.place];
@@ -144,7 +203,10 @@ export function greedySolution(ground: Ground, model: Model): number[] {
       break;
     }
   }
-  for (const { lines, variable } of apart) solution[variable] = Number(!beside(lines));
+  for (const { lines, variable } of apart) {
+    const [one, other] = lines.map((id) => seated(tasks.findIndex(({ line }) => line.id === id)));
+    solution[variable] = Number(one && other ? !adjacent(one, other) : Boolean(one ?? other));
+  }
   for (const { group, feed, variable } of feeds) solution[variable] = Number((set.get(group) ?? 'off') === feed);
   return solution;
 }

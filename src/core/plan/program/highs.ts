@@ -4,8 +4,8 @@ import {
   valueOf,
   weighed,
   weightsOf,
+  Program,
   type Outcome,
-  type Program,
   type Reached,
   type Row,
   type Solver,
@@ -22,6 +22,8 @@ export const highsSolver =
   (program, stages, { seconds, clock, onProgress, start }) => {
     const began = clock();
     const kept: Row[] = [];
+    // What no solution that is as good as the one that is known can have is not looked at any more.
+    const narrowed = Object.assign(new Program(), { rows: program.rows, uppers: [...program.uppers] });
     const reached: Reached[] = [];
     let solution = start && [...start];
     const outcome = (from: number[], own: readonly Reached[]): Outcome => {
@@ -32,7 +34,8 @@ export const highsSolver =
       return { solution: from, reached: all, optimal: all.every(({ value, bound }) => value <= bound) };
     };
     for (const [n, stage] of stages.entries()) {
-      const sum = weighed(stage);
+      const sum = weighed(stage, solution);
+      let relaxed: Relaxed | undefined;
       // What takes too long leaves time for what comes after it: an answer that is not proven is a tidy one all the same.
       const left = (seconds - (clock() - began)) * (n < stages.length - 1 ? SHARE : 1);
       const settled = solution && valueOf(sum, solution) <= sum.floor;
@@ -40,21 +43,56 @@ export const highsSolver =
       else {
         const { name } = stage.goals[0];
         onProgress?.({ goal: name, outcome: solution && outcome(solution, reached) });
+        relaxed = left > 0 ? relax(highs, narrowed, kept, sum, left) : undefined;
+        if (relaxed) sum.floor = Math.max(sum.floor, relaxed.bound);
+        if (relaxed && solution) narrow(narrowed, relaxed, valueOf(sum, solution), solution);
         const run =
           left > 0 &&
-          minimise(highs, program, kept, sum, left, solution, (better, bound) =>
-            onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
-          );
+          (solution && valueOf(sum, solution) <= sum.floor
+            ? { solution, bound: sum.floor, optimal: true }
+            : minimise(highs, narrowed, kept, sum, left, solution, (better, bound) =>
+                onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
+              ));
         if (!run && !solution) return undefined;
         solution = run ? run.solution : solution!;
         reached.push(
           ...(run && run.optimal ? proven(stage, solution) : bounded(stage, solution, run ? run.bound : sum.floor)),
         );
       }
+      if (relaxed) narrow(narrowed, relaxed, valueOf(sum, solution!), solution!);
       kept.push({ terms: summed(sum.terms), lower: -Infinity, upper: valueOf(sum, solution!) - (sum.offset ?? 0) });
     }
     return solution && outcome(solution, reached);
   };
+
+/** A program of fractions as well: what no whole solution can be below, and what each variable more than none costs at least. */
+interface Relaxed {
+  bound: number;
+  exact: number;
+  duals: Float64Array;
+}
+
+/** What sums of whole numbers may be off by in the arithmetic of the optimiser. */
+const SLACK = 1e-3;
+
+function relax(highs: Highs, program: Program, kept: readonly Row[], sum: Sum, seconds: number): Relaxed | undefined {
+  const model = highs.createModel(modelData(highs, program, kept, sum.terms, 'fractions'));
+  try {
+    model.options.set({ output_flag: false, time_limit: seconds, random_seed: 1 });
+    model.run();
+    if (model.getModelStatus() !== highs.constants.modelStatus.optimal) return undefined;
+    const exact = (model.info.get('objective_function_value') as number) + (sum.offset ?? 0);
+    return { bound: Math.ceil(exact - SLACK), exact, duals: model.getSolution().colDual };
+  } finally {
+    model.dispose();
+  }
+}
+
+/** Variables that would make a sum larger than it has to be are none from here on. */
+function narrow({ uppers }: Program, { exact, duals }: Relaxed, value: number, solution: readonly number[]): void {
+  for (const [variable, cost] of duals.entries())
+    if (!solution[variable] && exact + cost > value + SLACK) uppers[variable] = 0;
+}
 
 const proven = ({ goals }: Stage, solution: readonly number[]): Reached[] =>
   goals.map((goal) => ({ name: goal.name, value: valueOf(goal, solution), bound: valueOf(goal, solution) }));
@@ -124,7 +162,13 @@ function minimise(
 
 const rounded = (values: ArrayLike<number>): number[] => Array.from(values, (value) => Math.round(value));
 
-function modelData(highs: Highs, { uppers, rows }: Program, kept: readonly Row[], goal: Row['terms']): ModelData {
+function modelData(
+  highs: Highs,
+  { uppers, rows }: Program,
+  kept: readonly Row[],
+  goal: Row['terms'],
+  numbers: 'whole' | 'fractions' = 'whole',
+): ModelData {
   const all = [...rows, ...kept];
   const colCost = new Float64Array(uppers.length);
   for (const [variable, factor] of goal) colCost[variable] += factor;
@@ -148,7 +192,9 @@ function modelData(highs: Highs, { uppers, rows }: Program, kept: readonly Row[]
     colUpper: Float64Array.from(uppers),
     rowLower: Float64Array.from(all, ({ lower }) => finite(lower)),
     rowUpper: Float64Array.from(all, ({ upper }) => finite(upper)),
-    integrality: new Int32Array(uppers.length).fill(highs.constants.variableType.integer),
+    ...(numbers === 'whole' && {
+      integrality: new Int32Array(uppers.length).fill(highs.constants.variableType.integer),
+    }),
     matrix: { format: 'csr', numRows: all.length, numCols: uppers.length, starts, indices, values },
   };
 }

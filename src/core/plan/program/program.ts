@@ -44,8 +44,11 @@ export interface Goal {
 /** Goals that are pursued together, the first of them before the others. */
 export interface Stage {
   goals: readonly Goal[];
-  /** What the weighed sum of them can never be below; 0 where nobody knows better. */
-  floor?: number;
+  /**
+   * What the weighed sum of them can never be below where the stages before it are as good as in a solution; 0 where nobody
+   * knows better.
+   */
+  floor?: (solution: ArrayLike<number> | undefined) => number;
 }
 
 /** What one of a goal weighs in its stage, so that no later goal of it can outweigh an earlier one. */
@@ -55,13 +58,16 @@ export const weightsOf = ({ goals }: Stage): number[] =>
 /** A stage as the one number that is made small. */
 export type Sum = Pick<Goal, 'terms' | 'offset'> & { floor: number };
 
-/** The goals of a stage in one sum, none of which a later one can outweigh. */
-export function weighed(stage: Stage): Sum {
+/**
+ * The goals of a stage in one sum, none of which a later one can outweigh.
+ * @param solution what the stages before it have come to
+ */
+export function weighed(stage: Stage, solution?: ArrayLike<number>): Sum {
   const weights = weightsOf(stage);
   return {
     terms: summed(stage.goals.flatMap(({ terms }, n) => terms.map(([v, factor]) => [v, factor * weights[n]] as const))),
     offset: stage.goals.reduce((sum, { offset = 0 }, n) => sum + offset * weights[n], 0),
-    floor: stage.floor ?? 0,
+    floor: stage.floor?.(solution) ?? 0,
   };
 }
 

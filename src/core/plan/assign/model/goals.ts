@@ -3,7 +3,8 @@ import { MOST_LINKS } from '../../chains/chain';
 import { lengthsOf } from '../../chains/joins';
 import { complexity } from '../../pieces';
 import { weightsOf, type Goal, type Stage, type Term } from '../../program/program';
-import type { Column, Ground } from '../columns';
+import { isSentAway, type Column, type Ground } from '../columns';
+import { endsInLink } from '../../../rig/document';
 import { groupKey, inletKey } from '../places';
 import type { Draft } from './draft';
 
@@ -41,23 +42,38 @@ export function stages(draft: Draft): Stage[] {
   const [leaving] = weightsOf(placed);
   const getting = got.length ? weightsOf(placed).at(-1)! : 0;
   const toGet = new Set(draft.got.map(({ piece }) => piece.key));
-  placed.floor = draft.byTask.reduce((sum, own, task) => {
+  const leastOf = draft.byTask.reduce((sum, own, task) => {
     if (nowhere[task]) return sum + lines[task] * leaving;
     if (draft.covering(task).length) return sum;
     const things = Math.min(...own.map(({ column }) => column.judged.uses.filter((use) => toGet.has(use)).length));
     return sum + Math.min(lines[task] * leaving, things * getting);
   }, 0);
+  placed.floor = () => leastOf;
   const alone = leftAlone(draft);
   const kept: Stage = {
     goals: [
       ...(apart.length ? [goal('pairs taken apart', apart.length, ones(apart))] : []),
+      goal('Clear lines touched', 2 * total, alone.terms, alone.offset),
+    ],
+  };
+  const sent: Stage = {
+    goals: [
       goal(
-        'Clear lines touched, or lines sent elsewhere',
-        3 * total,
-        [...alone.terms, ...weigh((column) => Number(isSentAway(draft, column)))],
-        alone.offset,
+        'lines sent elsewhere',
+        total,
+        weigh((column) => Number(isSentAway(draft.ground, column))),
       ),
     ],
+    // Whoever is placed at all, and has no way but to somewhere else, is sent there in every plan.
+    floor: (solution) =>
+      draft.out.every((variable, task) => nowhere[task] || !solution?.[variable])
+        ? tasks.filter(
+            ({ line }, task) =>
+              !nowhere[task] &&
+              !endsInLink(line) &&
+              draft.byTask[task].every(({ column }) => isSentAway(draft.ground, column)),
+          ).length
+        : 0,
   };
   const watched: Stage = {
     goals: [
@@ -102,18 +118,12 @@ export function stages(draft: Draft): Stage[] {
   return [
     placed,
     kept,
+    sent,
     watched,
     ...(tolerant ? [changes, feeds] : [feeds, changes]),
     turns,
     { goals: [goal('parts, weighed', 1e9, parts)] },
   ];
-}
-
-/** Whether a line comes out at another place of the room than now, which somebody else records. */
-function isSentAway({ ground: { document, places, tasks } }: Draft, { task, place }: Column): boolean {
-  const { now } = tasks[task];
-  const was = document.devices.find(({ id }) => id === now?.device);
-  return was !== undefined && places[place].device.location !== was.location;
 }
 
 /** Lines that are Clear: each that does not stay on its inlet counts, and each whose links or settings change. */
