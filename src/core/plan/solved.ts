@@ -56,17 +56,23 @@ export function solved(
     // Where something was ruled out, a line that is Clear may need another way than its own.
     let columns = among(gone.size ? choices.all() : choices.still());
     let model = modelOf(ground, columns, { unfit, still: true });
-    const seconds = Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0);
-    const quiet = search(model, columns, greedySolution(ground, model), seconds);
-    let outcome = quiet;
-    if (quiet && nothingToGain(model, quiet)) {
-      if (!quiet.optimal) outcome = search(model, columns, quiet.solution);
-    } else {
-      const taken = quiet && model.columns.filter(({ variable }) => quiet.solution[variable] > 0.5);
+    let outcome = solver(model.program, model.stages.slice(0, TOUCHED), {
+      seconds: Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0),
+      clock,
+      start: greedySolution(ground, model),
+    });
+    if (outcome && nothingToGain(model, outcome)) outcome = search(model, columns, outcome.solution, LEAST);
+    else {
       columns = among(choices.all());
-      model = modelOf(ground, columns, { unfit });
-      const calm = taken && again(ground, columns, new Set(taken.map(({ column }) => column)), unfit, solver, clock);
-      outcome = search(model, columns, better(model, greedySolution(ground, model), calm));
+      const whole = modelOf(ground, columns, { unfit });
+      const greedy = greedySolution(ground, whole);
+      const taken = outcome && model.columns.filter(({ variable }) => outcome!.solution[variable] > 0.5);
+      const calm =
+        taken && isBehind(whole, greedy, outcome!)
+          ? again(ground, columns, new Set(taken.map(({ column }) => column)), unfit, solver, clock)
+          : undefined;
+      model = whole;
+      outcome = search(model, columns, better(model, greedy, calm));
     }
     const arranged = decoded(ground, model, outcome!.solution);
     const after = checkRig(arranged.document);
@@ -89,6 +95,13 @@ const nothingToGain = ({ stages }: Model, { solution }: Outcome): boolean =>
     const sum = weighed(stage, solution);
     return valueOf(sum, solution) <= sum.floor;
   });
+
+/** Whether a solution is not as good as what was reached already. */
+const isBehind = ({ stages }: Model, solution: readonly number[], { reached }: Outcome): boolean =>
+  stages
+    .slice(0, TOUCHED)
+    .flatMap(({ goals }) => goals)
+    .some((goal) => valueOf(goal, solution) > reached.find(({ name }) => name === goal.name)!.value);
 
 /** A solution of the model of many columns that takes the few of another one. */
 function again(

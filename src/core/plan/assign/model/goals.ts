@@ -9,7 +9,7 @@ import { groupKey, inletKey } from '../places';
 import type { Draft } from './draft';
 
 /** How many of the stages there are up to the one that leaves alone what is Clear, and with it. */
-export const TOUCHED = 2;
+export const TOUCHED = 3;
 
 /** What a plan makes small, in the order that counts. */
 export function stages(draft: Draft): Stage[] {
@@ -117,8 +117,8 @@ export function stages(draft: Draft): Stage[] {
   const tolerant = draft.ground.schools.movingCoilFeed === 'tolerate';
   return [
     placed,
-    kept,
     sent,
+    kept,
     watched,
     ...(tolerant ? [changes, feeds] : [feeds, changes]),
     turns,
