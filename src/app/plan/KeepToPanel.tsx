@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
-import { SCHOOLS } from '@/core/check';
+import { SCHOOLS, type SchoolName } from '@/core/check';
 import { inletName, schoolsOf, type InletRef, type RigDocument } from '@/core/rig';
 import { PlacesDialog } from './PlacesDialog';
 import { withPin, withWishes } from './wishes';
@@ -18,7 +18,7 @@ interface Props {
   onChange: (to: (from: RigDocument) => RigDocument) => void;
 }
 
-/** What a plan keeps to: pins, forbidden inlets, neighbours, where things stand, the school for cells. */
+/** What a plan keeps to: pins, forbidden inlets, neighbours, where things stand, and what the person chose for cells, spares and owned parts. */
 export function KeepToPanel({ document, onChange }: Props) {
   const [placing, setPlacing] = useState(false);
   const wishes = document.wishes ?? {};
@@ -128,26 +128,37 @@ export function KeepToPanel({ document, onChange }: Props) {
       </Part>
 
       <Part title="Cells">
-        <TextField
-          select
-          fullWidth
-          label={SCHOOLS.batteryVoltage.question}
-          value={schoolsOf(document).batteryVoltage}
-          helperText={SCHOOLS.batteryVoltage.why}
-          onChange={(event) =>
-            onChange((from) => ({ ...from, schools: { ...from.schools, batteryVoltage: event.target.value } }))
-          }
-          sx={{ mt: 1 }}
-        >
-          {SCHOOLS.batteryVoltage.options.map(({ value, label }) => (
-            <MenuItem key={value} value={value}>
-              {label}
-            </MenuItem>
-          ))}
-        </TextField>
+        <SchoolField name="batteryVoltage" document={document} onChange={onChange} />
+      </Part>
+
+      <Part title="The case">
+        <SchoolField name="lastSpare" document={document} onChange={onChange} />
+        <SchoolField name="ownedPart" document={document} onChange={onChange} />
       </Part>
       {placing && <PlacesDialog document={document} onChange={onChange} onClose={() => setPlacing(false)} />}
     </Box>
+  );
+}
+
+/** One of the points on which engineers differ, with what the rig has chosen. */
+function SchoolField({ name, document, onChange }: Props & { name: SchoolName }) {
+  const { question, why, options } = SCHOOLS[name];
+  return (
+    <TextField
+      select
+      fullWidth
+      label={question}
+      value={schoolsOf(document)[name]}
+      helperText={why}
+      onChange={(event) => onChange((from) => ({ ...from, schools: { ...from.schools, [name]: event.target.value } }))}
+      sx={{ mt: 1 }}
+    >
+      {options.map(({ value, label }) => (
+        <MenuItem key={value} value={value}>
+          {label}
+        </MenuItem>
+      ))}
+    </TextField>
   );
 }
 

@@ -9,6 +9,7 @@ const WORDS: Record<string, (count: number) => string> = {
   'Clear lines touched': (n) => `${n} Clear ${n === 1 ? 'line' : 'lines'} touched`,
   'lines sent elsewhere': (n) => `${n} ${n === 1 ? 'line' : 'lines'} to another place`,
   'lines to watch': (n) => `${n} ${n === 1 ? 'line' : 'lines'} at Watch`,
+  'last ones taken': (n) => `${n} last ${n === 1 ? 'one' : 'ones'} taken from the case`,
   changes: (n) => `${n} ${n === 1 ? 'change' : 'changes'} at plugs and links`,
 };
 

@@ -5,7 +5,7 @@ export interface School {
   why: string;
   options: readonly { value: string; label: string }[];
   /** Where the choice takes effect. */
-  decides: 'verdict' | 'switching' | 'batteries';
+  decides: 'verdict' | 'switching' | 'batteries' | 'plan';
 }
 
 export const SCHOOLS = {
@@ -133,6 +133,24 @@ export const SCHOOLS = {
       { value: 'always-48', label: 'always 48 V' },
     ],
     decides: 'batteries',
+  },
+  lastSpare: {
+    question: 'The last one in the case',
+    why: 'A spare mends the next fault; unused, it serves nobody.',
+    options: [
+      { value: 'use', label: 'use it like any other' },
+      { value: 'keep', label: 'keep it where something else will do' },
+    ],
+    decides: 'plan',
+  },
+  ownedPart: {
+    question: 'What you own, or what makes it Clear',
+    why: 'What you own costs nothing; a part more may spare a point to watch.',
+    options: [
+      { value: 'owned', label: 'what you own, even at Watch' },
+      { value: 'clear', label: 'get what makes a line Clear' },
+    ],
+    decides: 'plan',
   },
   noiseFloor: {
     question: 'Acceptable noise floor at working gain',

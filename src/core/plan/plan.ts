@@ -10,7 +10,7 @@ import type { Proposal, ToGet } from './proposal';
 import type { Plan, PlanRequest, PlanTools } from './request';
 import { solved } from './solved';
 import { stockOf } from './stock';
-import { withOneThingEach, withThings } from './things';
+import { withClearer, withOneThingEach, withThings } from './things';
 
 /** Who goes where, over what, with which switches on: the best patch there is, or the best found in the time given. */
 export function planRig(request: PlanRequest, tools: PlanTools): Plan {
@@ -20,9 +20,12 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const before = checkRig(document);
   const own = groundOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
   const choices = choicesOf(own, tools);
-  const quick = onlyKit ? undefined : withOneThingEach(own, choices, before, until, tools);
+  const clearFirst = !onlyKit && schoolsOf(document).ownedPart === 'clear';
+  const quick = onlyKit || clearFirst ? undefined : withOneThingEach(own, choices, before, until, tools);
   if (quick) return { proposal: quick };
   const first = solved(own, choices, before, until, tools);
+  const clearer = clearFirst ? withClearer(own, choices, first, before, until, tools) : undefined;
+  if (clearer) return { proposal: clearer };
   if (first.leftOut.length === 0) return { proposal: first };
   const instead = insteadOf(own, choices.all(), first, seconds, tools);
   if (onlyKit)

@@ -101,7 +101,7 @@ const isBehind = ({ stages }: Model, solution: readonly number[], { reached }: O
   stages
     .slice(0, TOUCHED)
     .flatMap(({ goals }) => goals)
-    .some((goal) => valueOf(goal, solution) > reached.find(({ name }) => name === goal.name)!.value);
+    .some((goal) => valueOf(goal, solution) > (reached.find(({ name }) => name === goal.name)?.value ?? 0));
 
 /** A solution of the model of many columns that takes the few of another one. */
 function again(

@@ -1,4 +1,4 @@
-import type { RigResult } from '../check/rig';
+import { checkRig, type RigResult } from '../check/rig';
 import { columnsAt, type Ground } from './assign/columns';
 import { inletsToGet, placesOf } from './assign/places';
 import { choicesOf, type Choices } from './ground';
@@ -51,6 +51,27 @@ export function withOneThingEach(
   const got = marketChoices(own, choices, ground, tools, hopeless);
   const proposal = solved(ground, got, before, until, tools);
   return proposal.leftOut.length === 0 && thingsOf(proposal) === hopeless.size ? proposal : undefined;
+}
+
+/**
+ * The plan with one thing more for each line that would be at Watch, or left out, where that makes fewer of them.
+ * @returns undefined where nothing that can be got helps
+ */
+export function withClearer(
+  own: Ground,
+  choices: Choices,
+  without: Proposal,
+  before: RigResult,
+  until: number,
+  tools: PlanTools,
+): Proposal | undefined {
+  const watched = checkRig(without.document).lines.filter(({ verdict }) => verdict === 'Watch');
+  const wanting = new Set([...watched.map(({ id }) => id), ...without.leftOut.map(({ line }) => line)]);
+  if (wanting.size === 0) return undefined;
+  const ground = { ...withMarket(own, 1, wanting, false), clearFirst: true };
+  const proposal = solved(ground, marketChoices(own, choices, ground, tools, wanting), before, until, tools);
+  const fewer = proposal.leftOut.length - without.leftOut.length || proposal.counts.Watch - without.counts.Watch;
+  return fewer < 0 ? proposal : undefined;
 }
 
 /** Lines that no chain of the kit can serve anywhere: each of them wants a thing of its own. */

@@ -46,6 +46,8 @@ export interface Ground {
   missing: ReadonlySet<string>;
   /** Boxes may be got for the other lines, too: that may set an inlet or a piece free. */
   wide: boolean;
+  /** Something is got for a line at Watch before it stays so: what is got counts after that. */
+  clearFirst?: boolean;
   assess: Assess;
   /** Chains that have been judged already, by line, sort of inlet, feed, run and what there is. */
   judged: Map<string, Judged[]>;

@@ -56,7 +56,7 @@ export function better({ stages }: Model, one: number[], other: number[] | undef
 
 function inTurn(ground: Ground, model: Model, first: readonly number[]): number[] {
   const { tasks, places } = ground;
-  const { columns, cables, out, stays, seats, unwished, feeds, apart, got } = model;
+  const { columns, cables, out, stays, seats, unwished, feeds, apart, got, lasts } = model;
   const solution = nobody(model);
   const held = new Set(
     tasks.flatMap(({ followers }) =>
@@ -203,6 +203,7 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
       break;
     }
   }
+  for (const { piece, variable } of lasts) solution[variable] = Number(left.get(piece.key) === 0);
   for (const { lines, variable } of apart) {
     const [one, other] = lines.map((id) => seated(tasks.findIndex(({ line }) => line.id === id)));
     solution[variable] = Number(one && other ? !adjacent(one, other) : Boolean(one ?? other));

@@ -47,7 +47,7 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
   stock(draft);
   if (options.still) stayStill(draft);
   if (options.only) only(draft, options.only);
-  const { stays, seats, unwished, cables, got, feeds, apart, givenUp } = draft;
+  const { stays, seats, unwished, cables, got, lasts, feeds, apart, givenUp } = draft;
   return {
     program,
     stages: stages(draft),
@@ -58,6 +58,7 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
     unwished,
     cables,
     got,
+    lasts,
     feeds,
     apart,
     givenUp,

@@ -20,6 +20,8 @@ export interface Model {
   cables: { slot: string; pieces: readonly Piece[]; variable: number }[];
   /** What has to be got. */
   got: { piece: Piece; variable: number }[];
+  /** Of pieces that lie in the case: the last of them is taken. None where nobody minds. */
+  lasts: { piece: Piece; variable: number }[];
   /** By switch: what it is set to. */
   feeds: { group: string; feed: FeedName; variable: number }[];
   /** Pairs that are beside each other now, and would not be any more. */
@@ -78,6 +80,7 @@ export function draftOf(ground: Ground, columns: readonly Column[], options: Mod
     apart: [],
     givenUp: [],
     idle: [],
+    lasts: [],
   };
 }
 

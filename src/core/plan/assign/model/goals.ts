@@ -26,6 +26,8 @@ export function stages(draft: Draft): Stage[] {
   const given = draft.givenUp.map(({ variable }) => variable);
   const got = draft.got.map(({ variable }) => variable);
   const apart = draft.apart.map(({ variable }) => variable);
+  const { clearFirst } = draft.ground;
+  const toGets = got.length ? [goal('things to get', MOST_LINKS * total, ones(got))] : [];
   const placed: Stage = {
     goals: [
       goal(
@@ -34,13 +36,13 @@ export function stages(draft: Draft): Stage[] {
         draft.out.map((variable, task) => [variable, lines[task]]),
       ),
       ...(given.length ? [goal('wishes given up', given.length, ones(given))] : []),
-      ...(got.length ? [goal('things to get', MOST_LINKS * total, ones(got))] : []),
+      ...(clearFirst ? [] : toGets),
     ],
   };
   const nowhere = draft.byTask.map((own, task) => own.length + draft.covering(task).length === 0);
   // Whoever has no place is left out, or served with what each of its ways wants to be got for it.
   const [leaving] = weightsOf(placed);
-  const getting = got.length ? weightsOf(placed).at(-1)! : 0;
+  const getting = toGets.length && !clearFirst ? weightsOf(placed).at(-1)! : 0;
   const toGet = new Set(draft.got.map(({ piece }) => piece.key));
   const leastOf = draft.byTask.reduce((sum, own, task) => {
     if (nowhere[task]) return sum + lines[task] * leaving;
@@ -120,6 +122,10 @@ export function stages(draft: Draft): Stage[] {
     sent,
     kept,
     watched,
+    ...(clearFirst && toGets.length ? [{ goals: toGets }] : []),
+    ...(draft.lasts.length
+      ? [{ goals: [goal('last ones taken', draft.lasts.length, ones(draft.lasts.map(({ variable }) => variable)))] }]
+      : []),
     ...(tolerant ? [changes, feeds] : [feeds, changes]),
     turns,
     { goals: [goal('parts, weighed', 1e9, parts)] },

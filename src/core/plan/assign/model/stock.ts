@@ -1,12 +1,13 @@
-import { familyOf, isCable, movable, type Piece } from '../../pieces';
+import { familyOf, isCable, movable, pieceKey, type Piece } from '../../pieces';
 import { joinKey, joins } from '../../chains/joins';
 import { slotKey, type Slot } from '../../chains/chain';
 import type { Term } from '../../program/program';
+import type { Ground } from '../columns';
 import type { Draft } from './draft';
 
 /** No more is used of anything than there is, or than is got. */
 export function stock(draft: Draft): void {
-  const { pieces, tasks, missing } = draft.ground;
+  const { pieces, tasks, missing, schools } = draft.ground;
   const used = new Map<string, Term[]>();
   const consume = (key: string, term: Term) => used.set(key, [...(used.get(key) ?? []), term]);
   const slots = new Map<string, Slot>();
@@ -44,15 +45,31 @@ export function stock(draft: Draft): void {
       upper: 0,
     });
   }
+  const keep = schools.lastSpare === 'keep';
+  const laid = keep ? laidNow(draft.ground) : undefined;
   for (const piece of pieces) {
     const terms = used.get(piece.key);
     if (!terms) continue;
     if (!piece.toGet && !piece.missing) {
       draft.program.row(terms, { upper: piece.count });
+      // Whatever has none left in the case now keeps none there.
+      if (laid && (laid.get(piece.key) ?? 0) < piece.count) {
+        const variable = draft.program.variable();
+        draft.lasts.push({ piece, variable });
+        draft.program.row([...terms, [variable, -1]], { upper: piece.count - 1 });
+      }
       continue;
     }
     const variable = draft.program.variable(piece.count);
     draft.got.push({ piece, variable });
     draft.program.row([...terms, [variable, -1]], { upper: 0 });
   }
+}
+
+/** How many of each piece lie on the rig as it is. */
+function laidNow({ document: { lines } }: Ground): Map<string, number> {
+  const counts = new Map<string, number>();
+  for (const { links } of lines)
+    for (const part of links) counts.set(pieceKey(part), (counts.get(pieceKey(part)) ?? 0) + 1);
+  return counts;
 }
