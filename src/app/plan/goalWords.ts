@@ -6,8 +6,8 @@ const WORDS: Record<string, (count: number) => string> = {
   'wishes given up': (n) => `${n} ${n === 1 ? 'wish' : 'wishes'} given up`,
   'things to get': (n) => `${n} to get`,
   'pairs taken apart': (n) => `${n} ${n === 1 ? 'pair' : 'pairs'} taken apart`,
-  'Clear lines touched': (n) => `${n} Clear ${n === 1 ? 'line' : 'lines'} touched`,
-  'lines sent elsewhere': (n) => `${n} ${n === 1 ? 'line' : 'lines'} to another place`,
+  'Clear lines touched, or lines sent elsewhere': (n) =>
+    `${n} ${n === 1 ? 'line' : 'lines'} moved that ${n === 1 ? 'was' : 'were'} Clear, or moved to another place`,
   'lines to watch': (n) => `${n} ${n === 1 ? 'line' : 'lines'} at Watch`,
   'last ones taken': (n) => `${n} last ${n === 1 ? 'one' : 'ones'} taken from the case`,
   changes: (n) => `${n} ${n === 1 ? 'change' : 'changes'} at plugs and links`,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { readDocument, schoolsOf, type RigDocument } from '../rig';
-import { clock, overuse, smallRigs, solver, verdicts } from '../../../tests/planning';
+import { clock, deskLine, deviceOf, overuse, rigOf, smallRigs, solver, verdicts } from '../../../tests/planning';
 import { checkRig } from '../check';
 import type { KitItem } from '../kit';
 import { assessor } from './assess';
@@ -73,6 +73,35 @@ describe('rigs by chance', () => {
     expect(settled).toBeGreaterThan(10);
   });
 
+  test('reasons are true: a Clear line that gives way stays where and as it is when those its reason names are not there', async () => {
+    const solve = await solver;
+    let gaveWay = 0;
+    fc.assert(
+      fc.property(fullRigs, (document) => {
+        const kit: KitItem[] = [];
+        const { proposal } = planRig({ document, kit, seconds: 60, onlyKit: true }, { solver: solve, clock });
+        for (const { line, before, reason } of proposal.lines) {
+          if (before !== 'Clear') continue;
+          const named = document.lines
+            .filter(({ id, name }) => id !== line && reason.includes(name))
+            .map(({ id }) => id);
+          expect([line, reason, named.length > 0 || /^If it stayed, \d+ more/.test(reason)]).toEqual([
+            line,
+            reason,
+            true,
+          ]);
+          if (named.length === 0) continue;
+          const without = { ...document, lines: document.lines.filter(({ id }) => !named.includes(id)) };
+          const again = planRig({ document: without, kit, seconds: 60, onlyKit: true }, { solver: solve, clock });
+          expect([reason, again.proposal.lines.filter((each) => each.line === line)]).toEqual([reason, []]);
+          gaveWay++;
+        }
+      }),
+      { numRuns: 80 },
+    );
+    expect(gaveWay).toBeGreaterThan(3);
+  });
+
   test('as many lines have a place as trying every arrangement finds', async () => {
     const solve = await solver;
     fc.assert(
@@ -85,6 +114,31 @@ describe('rigs by chance', () => {
     );
   });
 });
+
+/** Names that make no pairs. */
+const NAMES = ['Ash', 'Birch', 'Cedar', 'Elm', 'Fir'];
+
+/** Somebody on every inlet of three banks, one of which has no feed: whoever has to move needs somebody else's place. */
+const fullRigs = fc
+  .record({
+    kinds: fc.array(fc.constantFrom('condenser-48', 'moving-coil', 'passive-ribbon'), { minLength: 5, maxLength: 5 }),
+    on: fc.array(fc.boolean(), { minLength: 2, maxLength: 2 }),
+  })
+  .map(({ kinds, on }) =>
+    rigOf(
+      [
+        deviceOf('desk', [
+          ...on.map((each) => ({
+            inlets: 2,
+            offers: ['P48' as const],
+            feed: each ? ('P48' as const) : ('off' as const),
+          })),
+          { inlets: 1, offers: [], feed: 'off' as const },
+        ]),
+      ],
+      kinds.map((kind, n) => deskLine(NAMES[n], kind, String(n + 1))),
+    ),
+  );
 
 /** A solver that finds nothing the first time it is asked: the plan that touches nothing Clear. */
 function withoutFirst(solve: Solver): Solver {

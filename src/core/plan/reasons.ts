@@ -29,7 +29,7 @@ const feedIn = ({ feeds }: Arranged, { device, group }: Place): FeedName =>
   feeds.find((each) => each.device === device.id && each.group === group?.id)?.feed ?? 'off';
 
 /** Names, and how many more there are. */
-const some = (names: readonly string[], most = 2): string =>
+export const some = (names: readonly string[], most = 2): string =>
   names.length > most + 1
     ? `${names.slice(0, most).join(', ')} and ${names.length - most} more`
     : names.join(names.length === 2 ? ' and ' : ', ');

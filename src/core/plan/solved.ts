@@ -8,6 +8,7 @@ import type { Choices } from './ground';
 import { valueOf, weighed, type Outcome, type Solver } from './program/program';
 import { proposalOf, type Proposal } from './proposal';
 import type { PlanTools } from './request';
+import { withProvenReasons } from './staying';
 
 /** How often a plan is mended that the whole check judges otherwise than its lines one by one. */
 const MENDS = 8;
@@ -77,7 +78,10 @@ export function solved(
     const arranged = decoded(ground, model, outcome!.solution);
     const after = checkRig(arranged.document);
     const worse = worseThanJudged(arranged, after);
-    if (worse.length === 0 || mend === MENDS) return proved(ground, columns, arranged, outcome!, before);
+    if (worse.length === 0 || mend === MENDS) {
+      const found = { ground, columns, unfit, arranged, outcome: outcome! };
+      return withProvenReasons(proved(ground, columns, arranged, outcome!, before), found, until, { solver, clock });
+    }
     for (const placed of worse) {
       const cables = placed.pieces.flatMap(({ choice }) => choice ?? []);
       if (cables.length) for (const choice of cables) unfit.add(choice);

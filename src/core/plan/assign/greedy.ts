@@ -22,8 +22,9 @@ const ROUNDS = 12;
  * Everybody in turn takes the best place that is still there, those with the least choice first: what somebody does by
  * hand, and where the search begins. Whoever is left without a place comes first the next time. What is Clear stays where
  * it is; lines with wishes of their own are left out.
+ * @param first numbers of tasks that come before all others that are not Clear
  */
-export function greedySolution(ground: Ground, model: Model): number[] {
+export function greedySolution(ground: Ground, model: Model, first: readonly number[] = []): number[] {
   const { columns, out, apart } = model;
   const served = new Set(columns.flatMap(({ column: { task, covers = [] } }) => [task, ...covers]));
   const number = new Map(ground.tasks.map(({ line }, n) => [line.id, n]));
@@ -32,12 +33,12 @@ export function greedySolution(ground: Ground, model: Model): number[] {
     ...[...served].filter((task) => solution[out[task]] === 1),
     ...apart.flatMap(({ lines, variable }) => (solution[variable] === 1 ? lines.map((id) => number.get(id)!) : [])),
   ];
-  let best = inTurn(ground, model, []);
+  let best = inTurn(ground, model, first);
   let last = wronged(best);
-  let first: number[] = [];
+  let sooner = [...first];
   for (let round = 0; round < ROUNDS && last.length; round++) {
-    first = [...new Set([...first.filter((task) => !last.includes(task)), ...last])];
-    const solution = inTurn(ground, model, first);
+    sooner = [...new Set([...first, ...last.toReversed(), ...sooner])];
+    const solution = inTurn(ground, model, sooner);
     last = wronged(solution);
     best = better(model, best, solution);
   }
@@ -56,7 +57,7 @@ export function better({ stages }: Model, one: number[], other: number[] | undef
 
 function inTurn(ground: Ground, model: Model, first: readonly number[]): number[] {
   const { tasks, places } = ground;
-  const { columns, cables, out, stays, seats, unwished, feeds, apart, got, lasts } = model;
+  const { program, columns, cables, out, stays, seats, unwished, feeds, apart, got, lasts } = model;
   const solution = nobody(model);
   const held = new Set(
     tasks.flatMap(({ followers }) =>
@@ -80,7 +81,9 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
   const isLeft = (pieces: readonly Piece[]): boolean =>
     pieces.every(({ key }) => left.get(key)! >= pieces.filter((each) => each.key === key).length);
 
-  const options = tasks.map((_, n) => columns.filter(({ column }) => column.task === n && !column.covers));
+  const options = tasks.map((_, n) =>
+    columns.filter(({ column, variable }) => column.task === n && !column.covers && program.uppers[variable] > 0),
+  );
   const home = ({ task, place }: Column): boolean => isHome(tasks[task], places[place]);
   const taken = new Set<string>();
   const isClear = (n: number): boolean => ground.clear.has(tasks[n].line.id);
@@ -175,14 +178,12 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
     const wanted = [...also, ...(group ? [{ group: groupKey(device.id, group.id), feed }] : [])];
     return wanted.every(({ group: key, feed: to }) => (set.get(key) ?? to) === to);
   };
+  const turn = (n: number): number => (first.includes(n) ? first.indexOf(n) : Infinity);
   const order = tasks
     .map((_, n) => n)
     .filter((n) => !seats.has(n) || unwished.has(n))
     .toSorted(
-      (a, b) =>
-        Number(isClear(b)) - Number(isClear(a)) ||
-        first.indexOf(b) - first.indexOf(a) ||
-        options[a].length - options[b].length,
+      (a, b) => Number(isClear(b)) - Number(isClear(a)) || turn(a) - turn(b) || options[a].length - options[b].length,
     );
   for (const n of order) {
     for (const { column, variable } of options[n].toSorted((a, b) => less(cost(a.column), cost(b.column)))) {

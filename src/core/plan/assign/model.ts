@@ -9,12 +9,15 @@ import { inletKey } from './places';
 
 export type { Model, ModelOptions, Relaxation } from './model/draft';
 
-/** Nobody touches what is Clear: it has its own place, as it is, and no other. */
-function stayStill({ ground: { tasks, places, clear }, program, out, byTask, seats, stays }: Draft): void {
+/** Nobody touches these: each has its own place, as it is, and no other. */
+function stayStill(
+  { ground: { tasks, places }, program, out, byTask, seats, stays }: Draft,
+  whom: (task: number) => boolean,
+): void {
   const forbid = (variable: number) => (program.uppers[variable] = 0);
   tasks.forEach((each, task) => {
-    const { line, now } = each;
-    if (!clear.has(line.id)) return;
+    const { now } = each;
+    if (!whom(task)) return;
     const own = byTask[task].filter(({ column }) => isUnchanged(column) && isHome(each, places[column.place]));
     const home = seats.get(task)?.find(({ key }) => key === inletKey(now!))?.variable ?? stays[task];
     if (own.length === 0 || home === undefined) return;
@@ -45,7 +48,8 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
   switches(draft);
   limits(draft);
   stock(draft);
-  if (options.still) stayStill(draft);
+  if (options.still) stayStill(draft, (task) => ground.clear.has(ground.tasks[task].line.id));
+  if (options.stays !== undefined) stayStill(draft, (task) => task === options.stays);
   if (options.only) only(draft, options.only);
   const { stays, seats, unwished, cables, got, lasts, feeds, apart, givenUp } = draft;
   return {

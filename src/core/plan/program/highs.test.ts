@@ -104,3 +104,36 @@ test('what was reached in no time is told with what is proven of it', async () =
   const outcome = (await solver)(program, [{ goals }], { seconds: 0, clock, start: [5] })!;
   expect(outcome).toEqual({ solution: [5], reached: [{ name: 'x', value: 5, bound: 0 }], optimal: false });
 });
+
+test('a start that breaks a row or a bound is not believed', async () => {
+  const program = new Program();
+  const x = program.variable(9);
+  const y = program.variable(9);
+  program.row(
+    [
+      [x, 1],
+      [y, 1],
+    ],
+    { lower: 3 },
+  );
+  const goals = [
+    {
+      name: 'sum',
+      terms: [
+        [x, 1],
+        [y, 2],
+      ] as Term[],
+      most: 30,
+    },
+  ];
+  for (const start of [
+    [0, 0],
+    [12, 0],
+    [-1, 4],
+    [0.5, 0],
+  ])
+    expect((await solver)(program, [{ goals }], { ...options, start })).toMatchObject({
+      solution: [3, 0],
+      optimal: true,
+    });
+});

@@ -1,5 +1,6 @@
 import type { Highs, ModelData } from 'highs';
 import {
+  holds,
   summed,
   valueOf,
   weighed,
@@ -25,7 +26,7 @@ export const highsSolver =
     // What no solution that is as good as the one that is known can have is not looked at any more.
     const narrowed = Object.assign(new Program(), { rows: program.rows, uppers: [...program.uppers] });
     const reached: Reached[] = [];
-    let solution = start && [...start];
+    let solution = start && holds(program, start) ? [...start] : undefined;
     const outcome = (from: number[], own: readonly Reached[]): Outcome => {
       const known = new Map(own.map((each) => [each.name, each]));
       const all = stages

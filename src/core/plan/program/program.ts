@@ -24,6 +24,14 @@ export class Program {
   }
 }
 
+/** Whether whole numbers keep to every bound and every row of a program. */
+export const holds = ({ uppers, rows }: Program, solution: ArrayLike<number>): boolean =>
+  uppers.every((upper, variable) => solution[variable] >= 0 && solution[variable] <= upper) &&
+  rows.every(({ terms, lower, upper }) => {
+    const sum = terms.reduce((total, [variable, factor]) => total + factor * solution[variable], 0);
+    return sum >= lower && sum <= upper;
+  });
+
 /** Terms with each variable once. */
 export function summed(terms: readonly Term[]): Term[] {
   const sums = new Map<number, number>();
@@ -105,7 +113,7 @@ export interface SolveOptions {
   /** Seconds since any fixed moment. */
   clock: () => number;
   onProgress?: (progress: Progress) => void;
-  /** A solution to begin with. */
+  /** A solution to begin with; what is none is left aside. */
   start?: readonly number[];
 }
 

@@ -42,6 +42,8 @@ export interface ModelOptions {
   relax?: boolean;
   /** What is Clear stays where it is and as it is. */
   still?: boolean;
+  /** The number of a task that stays where it is and as it is. */
+  stays?: number;
   /** No other columns than these are taken. */
   only?: ReadonlySet<Column>;
   /** Cables that turned out to be no good for a slot, by slot and what is joined. */

@@ -9,7 +9,7 @@ import { groupKey, inletKey } from '../places';
 import type { Draft } from './draft';
 
 /** How many of the stages there are up to the one that leaves alone what is Clear, and with it. */
-export const TOUCHED = 3;
+export const TOUCHED = 2;
 
 /** What a plan makes small, in the order that counts. */
 export function stages(draft: Draft): Stage[] {
@@ -55,15 +55,12 @@ export function stages(draft: Draft): Stage[] {
   const kept: Stage = {
     goals: [
       ...(apart.length ? [goal('pairs taken apart', apart.length, ones(apart))] : []),
-      goal('Clear lines touched', 2 * total, alone.terms, alone.offset),
-    ],
-  };
-  const sent: Stage = {
-    goals: [
+      // In one sum: a search that is cut short must not have moved the stage to spare one line the way elsewhere.
       goal(
-        'lines sent elsewhere',
-        total,
-        weigh((column) => Number(isSentAway(draft.ground, column))),
+        'Clear lines touched, or lines sent elsewhere',
+        3 * total,
+        [...alone.terms, ...weigh((column) => Number(isSentAway(draft.ground, column)))],
+        alone.offset,
       ),
     ],
     // Whoever is placed at all, and has no way but to somewhere else, is sent there in every plan.
@@ -119,7 +116,6 @@ export function stages(draft: Draft): Stage[] {
   const tolerant = draft.ground.schools.movingCoilFeed === 'tolerate';
   return [
     placed,
-    sent,
     kept,
     watched,
     ...(clearFirst && toGets.length ? [{ goals: toGets }] : []),
