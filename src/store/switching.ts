@@ -18,6 +18,7 @@ import {
 } from '@/core/switching/sheet';
 import type { Store } from './database';
 import { addEntries } from './log';
+import { hasPhoto } from './photos';
 import { loadRig } from './rigs';
 
 /** How far a rig's run sheet has come. Moments of the session are seconds of the sheets' clock. */
@@ -151,6 +152,8 @@ export function tellSwitching(
     .transaction((): Switching | undefined => {
       const current = loadSwitching(store, id);
       if (!current) return undefined;
+      if ('photo' in report && report.photo !== undefined && !hasPhoto(store, id, report.photo))
+        throw new ReportRefused('The photo is not kept with this rig. Add it again, or report without it.');
       // What is done at one place is held against what is next there: others may have gone on elsewhere meanwhile.
       // So does what is heard of one line.
       const own = report.report === 'checked' || ('at' in report && report.at !== undefined);

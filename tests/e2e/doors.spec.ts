@@ -37,6 +37,31 @@ test('wrong documents, bodies and origins are refused and say what to change', a
   await refused({ data: demo, headers: { origin: 'http://elsewhere.example' } }, 403, 'other-origin');
 });
 
+test('photos: a picture is kept with its rig; anything else is refused and says what to send', async ({ page, request }) => {
+  const rig = await copyOf(page, 'Photographed');
+  const send = (data: Buffer, more: object = {}) => request.post(`/api/rigs/${rig}/photos`, { data, ...more });
+  const picture = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(100)]);
+  const kept = await send(picture);
+  expect(kept.status()).toBe(201);
+  const { photo } = await kept.json();
+  const seen = await request.get(`/api/rigs/${rig}/photos/${photo}`);
+  expect([seen.headers()['content-type'], seen.headers()['x-content-type-options']]).toEqual(['image/jpeg', 'nosniff']);
+  expect(await seen.body()).toEqual(picture);
+  const script = await send(Buffer.from('<svg onload="alert(1)">'), { headers: { 'content-type': 'image/png' } });
+  expect([script.status(), (await script.json()).error.message]).toEqual([
+    415,
+    'Send the body as a JPEG, PNG or WebP picture.',
+  ]);
+  const large = await send(Buffer.concat([picture, Buffer.alloc(8 * 1024 * 1024)]));
+  expect([large.status(), (await large.json()).error.message]).toEqual([
+    413,
+    'The photo is larger than 8 MiB; make it smaller.',
+  ]);
+  expect((await send(picture, { headers: { origin: 'http://elsewhere.example' } })).status()).toBe(403);
+  expect((await request.post('/api/rigs/nowhere/photos', { data: picture })).status()).toBe(404);
+  expect((await request.get(`/api/rigs/lock-nine/photos/${photo}`)).status()).toBe(404);
+});
+
 test('rigs: a stale save is refused with both versions kept', async ({ request }) => {
   const document = { ...demo, name: 'Second barge' };
   const { id } = await (await request.post('/api/rigs', { data: document })).json();

@@ -5,12 +5,20 @@ import { done, follow, now, open, setUp, step, title } from './runSheet';
 
 const FEW = ['Trio, pair A left', 'Trio, pair A right'];
 
+/** One grey pixel, as PNG. */
+const PICTURE = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAAAAAA6fptVAAAACklEQVR4nGNoAAAAggCBd81ytgAAAABJRU5ErkJggg==',
+  'base64',
+);
+
 test('the mended rig is set up: fewest walks, feeds after every plug, monitors last', async ({ page }) => {
   test.setTimeout(300_000);
   const rig = await copyOf(page, 'Set up whole', 'lock-nine-mended');
   await open(page, rig);
   await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
-  await expect(page.getByRole('status').filter({ hasText: /^1\d\d steps, 6 walks, \d:\d\d min waiting$/ })).toBeVisible();
+  await expect(
+    page.getByRole('status').filter({ hasText: /^1\d\d steps, 6 walks, \d:\d\d min waiting$/ }),
+  ).toBeVisible();
   await expect(page.getByText(/^Fewest walks possible/)).toBeVisible();
   // The other order waits less and walks more.
   await expect(
@@ -143,10 +151,18 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   await page.getByRole('button', { name: 'Can’t do this' }).click();
   const why = page.getByRole('dialog', { name: 'Why can’t you do this?' });
   await expect(why).toContainText(/Without it \d+ steps? (is|are) left of \d+/);
+  // What is no picture is told so, and the reason alone is enough.
+  const photo = why.getByLabel('Photo', { exact: true });
+  await photo.setInputFiles({ name: 'note.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') });
+  await expect(why.getByRole('alert')).toContainText('This file is no photo that the browser can read.');
+  await photo.setInputFiles({ name: 'taped.png', mimeType: 'image/png', buffer: PICTURE });
+  await expect(why.getByRole('link', { name: 'Photo: goes with the reason' })).toBeVisible();
+  await expect(why.getByRole('alert')).toHaveCount(0);
   await why.getByRole('textbox', { name: 'Another reason' }).fill('the button is taped over');
   await page.keyboard.press('Enter');
   const left = page.getByRole('region', { name: 'Left out' });
   await expect(left).toContainText('the button is taped over');
+  await expect(left.getByRole('link', { name: /^Photo: Check Hold desk, bank A is off/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Plug/ })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'The set-up is done, but not all of it' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText(
@@ -160,6 +176,10 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   await expect(main).toContainText(
     'Not done: Check Hold desk, bank A is off. If it is on, turn it off. (the button is taped over)',
   );
+  const seen = await page.request.get(
+    (await main.getByRole('link', { name: /^Photo: Not done: Check Hold desk/ }).getAttribute('href'))!,
+  );
+  expect([seen.status(), seen.headers()['content-type']]).toEqual([200, 'image/jpeg']);
   await page.getByRole('combobox', { name: 'Kind' }).click();
   await page.getByRole('option', { name: 'Incident' }).click();
   await expect(page.getByRole('status')).toHaveText(/^2 of \d+$/);

@@ -90,10 +90,16 @@ async function limitedText(request: NextRequest): Promise<string> {
   return (await bytesUpTo(request, MOST_BYTES, tooLarge)).toString('utf8');
 }
 
-/** A body of bytes. @param most of them */
-export async function bytesBody(request: NextRequest, most: number): Promise<Uint8Array> {
+const SMALLER = { sound: 'keep a shorter part of it', photo: 'make it smaller' };
+
+/** A body of bytes. @param most of them @param what they are, for the refusal */
+export async function bytesBody(
+  request: NextRequest,
+  most: number,
+  what: keyof typeof SMALLER = 'sound',
+): Promise<Uint8Array> {
   const tooLarge = () =>
-    new Refused(413, 'too-large', `The sound is larger than ${most / 1024 / 1024} MiB; keep a shorter part of it.`);
+    new Refused(413, 'too-large', `The ${what} is larger than ${most / 1024 / 1024} MiB; ${SMALLER[what]}.`);
   if (Number(request.headers.get('content-length')) > most) throw tooLarge();
   return bytesUpTo(request, most, tooLarge);
 }

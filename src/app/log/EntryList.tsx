@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import NextLink from 'next/link';
 import { ENTRY_KINDS, type LogEntry } from '@/core/log';
+import { PhotoThumb } from '@/ui/photo/PhotoThumb';
 
 interface Props {
   entries: readonly LogEntry[];
@@ -42,7 +43,7 @@ export function EntryList({ entries, nameOf, rig, none }: Props) {
             {entries
               .filter((entry) => dayOf(entry) === day)
               .map((entry) => (
-                <EntryRow key={`${entry.kind} ${entry.id}`} entry={entry} nameOf={nameOf} />
+                <EntryRow key={`${entry.kind} ${entry.id}`} entry={entry} nameOf={nameOf} rig={rig} />
               ))}
           </Box>
         </Box>
@@ -57,8 +58,8 @@ const dayOf = ({ at }: LogEntry): string => dayjs(at).format('dddd, D MMMM YYYY'
 const someNames = (names: readonly string[]): string =>
   names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ');
 
-function EntryRow({ entry, nameOf }: { entry: LogEntry; nameOf: (line: string) => string }) {
-  const { at, kind, text, lines, place, who } = entry;
+function EntryRow({ entry, nameOf, rig }: { entry: LogEntry } & Pick<Props, 'nameOf' | 'rig'>) {
+  const { at, kind, text, lines, place, who, photo } = entry;
   const aside = [place, who, lines.length > 1 || kind === 'note' ? someNames(lines.map(nameOf)) : ''].filter(Boolean);
   return (
     <Box
@@ -89,6 +90,7 @@ function EntryRow({ entry, nameOf }: { entry: LogEntry; nameOf: (line: string) =
             {aside.join(' · ')}
           </Typography>
         )}
+        {photo && <PhotoThumb rig={rig} photo={photo} of={text} size={72} />}
       </Box>
     </Box>
   );

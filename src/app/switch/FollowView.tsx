@@ -74,7 +74,13 @@ export function FollowView({ document, switching, here, onHere, onFound, onNew, 
           onLines={onLines}
         />
       )}
-      <LeftOutList rig={rig} session={session} busy={busy} onRetry={(left) => void tell({ report: 'retry', left })} />
+      <LeftOutList
+        id={switching.id}
+        rig={rig}
+        session={session}
+        busy={busy}
+        onRetry={(left) => void tell({ report: 'retry', left })}
+      />
       <StepList here={here} wall={wall} rig={rig} session={session} onMove={move} onBack={setBack} />
       {back !== undefined && (
         <BackDialog

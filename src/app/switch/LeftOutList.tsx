@@ -3,9 +3,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { PhotoThumb } from '@/ui/photo/PhotoThumb';
 import { stepWords, type Session, type SheetRig } from '@/core/switching/sheet';
 
 interface Props {
+  /** Id of the rig. */
+  id: string;
   rig: SheetRig;
   session: Session;
   busy: boolean;
@@ -13,7 +16,7 @@ interface Props {
 }
 
 /** What could not be done, and why: still in the sheet, and to be tried again. */
-export function LeftOutList({ rig, session, busy, onRetry }: Props) {
+export function LeftOutList({ id, rig, session, busy, onRetry }: Props) {
   const { leftOut = [] } = session;
   if (!leftOut.length) return null;
   return (
@@ -45,6 +48,7 @@ export function LeftOutList({ rig, session, busy, onRetry }: Props) {
                   </Typography>
                 )}
               </Typography>
+              {step.photo && <PhotoThumb rig={id} photo={step.photo} of={title} />}
               <Button
                 disabled={busy}
                 aria-label={`Try again: ${title}`}

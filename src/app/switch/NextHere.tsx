@@ -29,7 +29,7 @@ interface Props {
 }
 
 /** Who stands where, and what is next there. Clocks run in it: nothing else of the page is drawn anew with them. */
-export function NextHere({ switching: { live, offset, busy, tell }, here, onHere, onFound, onRig }: Props) {
+export function NextHere({ switching: { id, live, offset, busy, tell }, here, onHere, onFound, onRig }: Props) {
   const { rig, session } = live;
   const now = useServerClock(offset);
   const { stations, next, seen } = useWhatIsNext(live, now, here);
@@ -46,10 +46,10 @@ export function NextHere({ switching: { live, offset, busy, tell }, here, onHere
     const shown = seen(count);
     void tell(shown ? { report: 'done', at: shown } : { report: 'done', ...(count > 1 && { count }) });
   };
-  const refuse = (why: string) => {
+  const refuse = (why: string, photo?: string) => {
     setRefusing(false);
     const shown = seen(1);
-    void tell({ report: 'not possible', why, ...(shown && { at: shown }) });
+    void tell({ report: 'not possible', why, ...(photo && { photo }), ...(shown && { at: shown }) });
   };
   return (
     <>
@@ -91,6 +91,7 @@ export function NextHere({ switching: { live, offset, busy, tell }, here, onHere
       )}
       {refusing && next && (
         <NotPossibleDialog
+          rig={id}
           title={stepWords(rig, session.state, next.step).title}
           drops={dropsText(rig, session, now, seen(1))}
           onWhy={refuse}

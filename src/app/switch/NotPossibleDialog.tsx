@@ -9,12 +9,15 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
+import { PhotoField } from '@/ui/photo/PhotoField';
 
 interface Props {
+  /** Id of the rig. */
+  rig: string;
   title: string;
   /** What the sheet leaves out then, in words. */
   drops: string;
-  onWhy: (why: string) => void;
+  onWhy: (why: string, photo?: string) => void;
   onClose: () => void;
 }
 
@@ -26,12 +29,14 @@ const REASONS = [
   'somebody needs it as it is',
 ];
 
-/** Why a step cannot be done: one press, or words of one's own; it stays in the sheet as left out, and in the log. */
-export function NotPossibleDialog({ title, drops, onWhy, onClose }: Props) {
+/** Why a step cannot be done: one press, or words of one's own, with a photo if wanted; it stays in the sheet as left out, and in the log. */
+export function NotPossibleDialog({ rig, title, drops, onWhy, onClose }: Props) {
   const [text, setText] = useState('');
+  const [photo, setPhoto] = useState<string>();
+  const [sending, setSending] = useState(false);
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (text.trim()) onWhy(text.trim());
+    if (text.trim() && !sending) onWhy(text.trim(), photo);
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="not-possible-title">
@@ -40,12 +45,14 @@ export function NotPossibleDialog({ title, drops, onWhy, onClose }: Props) {
         <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
           {title.replace(/\.$/, '')}. {drops}
         </Typography>
+        <PhotoField rig={rig} photo={photo} onPhoto={setPhoto} sending={sending} onSending={setSending} />
         <Stack spacing={1} component="form" onSubmit={submit}>
           {REASONS.map((why) => (
             <Button
               key={why}
               variant="outlined"
-              onClick={() => onWhy(why)}
+              onClick={() => onWhy(why, photo)}
+              disabled={sending}
               sx={{ minHeight: 48, justifyContent: 'flex-start', textAlign: 'left', textTransform: 'none' }}
             >
               {why.charAt(0).toUpperCase() + why.slice(1)}
@@ -58,7 +65,7 @@ export function NotPossibleDialog({ title, drops, onWhy, onClose }: Props) {
               onChange={(event) => setText(event.target.value.slice(0, 200))}
               fullWidth
             />
-            <Button type="submit" disabled={!text.trim()} sx={{ minHeight: 48 }}>
+            <Button type="submit" disabled={!text.trim() || sending} sx={{ minHeight: 48 }}>
               Leave it out
             </Button>
           </Stack>

@@ -84,7 +84,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
     [id, who, take],
   );
 
-  return { live, offset, wall, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
+  return { id, live, offset, wall, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
 }
 
 export type Switching = ReturnType<typeof useSwitching>;

@@ -25,6 +25,8 @@ export interface Happening {
   place?: string;
   /** Ids of the lines that it is about. */
   lines: string[];
+  /** Id of a photo that is kept with the rig. */
+  photo?: string;
 }
 
 export interface LogEntry extends Happening {

@@ -35,6 +35,7 @@ export const logSchema = (): Schema => ({
             text,
             place: text,
             lines: list(line),
+            photo: { type: 'string', description: 'id of a photo that is kept with the rig' },
             fed: {
               type: 'object',
               additionalProperties: feed,

@@ -5,10 +5,11 @@ export interface Asked<T> {
 }
 
 /** Asks this application's own server. Never throws. */
-export async function ask<T>(path: string, options: { method?: string; json?: unknown } = {}): Promise<Asked<T>> {
+export async function ask<T>(path: string, options: { method?: string; json?: unknown; blob?: Blob } = {}): Promise<Asked<T>> {
   try {
     const response = await fetch(path, {
       method: options.method ?? 'GET',
+      ...(options.blob && { headers: { 'content-type': options.blob.type }, body: options.blob }),
       ...(options.json !== undefined && {
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify(options.json),

@@ -37,6 +37,7 @@ function toldOf(rig: SheetRig, before: Session, report: Report): Happening[] {
         text: `Not done: ${stepWords(rig, state, step).title}${report.why?.trim() ? ` (${report.why.trim()})` : ''}`,
         lines: linesOf(rig, step.action),
         ...(step.place !== undefined && { place: step.place }),
+        ...(report.photo && { photo: report.photo }),
       }));
     case 'retry': {
       const step = before.leftOut?.[report.left];

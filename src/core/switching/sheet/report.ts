@@ -42,8 +42,8 @@ export type Report =
   | { report: 'done'; count?: number; at?: AtPlace }
   /** Something is otherwise than the sheet takes it to be. */
   | { report: 'found'; what: Found }
-  /** The step that is next cannot be done: its line, or its switch, is left as it is. */
-  | { report: 'not possible'; why?: string; at?: AtPlace }
+  /** The step that is next cannot be done: its line, or its switch, is left as it is; with the id of a photo, where one was taken. */
+  | { report: 'not possible'; why?: string; photo?: string; at?: AtPlace }
   /** What could not be done is to be tried again; counted among what was left out. */
   | { report: 'retry'; left: number }
   /** A line was listened to: what of it was not as it should be. */

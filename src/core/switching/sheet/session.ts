@@ -20,6 +20,8 @@ export interface DoneStep extends Step {
 export interface LeftOut extends Step {
   at: Seconds;
   why: string;
+  /** Id of a photo that was taken of it. */
+  photo?: string;
   aim: Aim;
 }
 
@@ -98,7 +100,10 @@ export function reported(rig: SheetRig, session: Session, report: Report, now: S
       return planned(rig, stillHeard({ ...current, state: corrected(rig, current.state, report.what) }), session.aim);
     case 'not possible': {
       const { aim, step } = report.at ? seenAt(rig, current, report.at) : nextOf(session);
-      const leftOut = [...(session.leftOut ?? []), { ...step, at: now, why: report.why?.trim() ?? '', aim }];
+      const leftOut = [
+        ...(session.leftOut ?? []),
+        { ...step, at: now, why: report.why?.trim() ?? '', ...(report.photo && { photo: report.photo }), aim },
+      ];
       return planned(rig, { ...current, leftOut }, without(rig, aim, current.state, step.action));
     }
     case 'retry':

@@ -42,7 +42,7 @@ const REPORTS: Record<Told['report']['report'], Joi.ObjectSchema> = {
   begin: Joi.object({ aim: aim.required() }),
   done: Joi.object({ count: Joi.number().integer().min(1).max(1024), at }).oxor('count', 'at'),
   found: Joi.object({ what: what.required() }),
-  'not possible': Joi.object({ why: Joi.string().max(200).allow(''), at }),
+  'not possible': Joi.object({ why: Joi.string().max(200).allow(''), photo: Joi.string().max(60), at }),
   checked: Joi.object({
     line: id.required(),
     bad: Joi.array()
