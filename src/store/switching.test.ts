@@ -40,7 +40,7 @@ test('a sheet that nobody started is at version 0, with nothing known; a rig tha
   expect(loadSwitching(store, 'rig')).toMatchObject({
     version: 0,
     revision: 1,
-    session: { state: { monitors: 'unknown' } },
+    session: { state: { monitors: { monitors: 'unknown' } } },
   });
   expect(keptSwitching(store, 'rig')).toBeUndefined();
   expect(loadSwitching(store, 'other')).toBeUndefined();

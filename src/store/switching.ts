@@ -2,6 +2,7 @@ import {
   continued,
   fedBy,
   happenings,
+  MONITORS,
   newSession,
   packed,
   differences,
@@ -12,9 +13,12 @@ import {
   unknown,
   unseen,
   type Difference,
+  type Known,
   type Report,
   type Session,
   type SheetRig,
+  type SheetState,
+  type Step,
 } from '@/core/switching/sheet';
 import type { Store } from './database';
 import { addEntries } from './log';
@@ -87,7 +91,7 @@ export function keptSwitching(store: Store, id: string): Switching | undefined {
       version: row.version,
       revision: row.revision,
       rig: readSheet(JSON.parse(row.sheet) as SheetRig),
-      session: JSON.parse(row.session) as Session,
+      session: readSession(JSON.parse(row.session) as Session),
     }
   );
 }
@@ -117,6 +121,21 @@ export function differsNow(store: Store, id: string): { revision: number; differ
   return {
     revision: now.revision,
     differences: same ? [] : differences(now.rig, kept.rig, kept.session.state),
+  };
+}
+
+/** A sheet of an older version knew one sort of monitors. */
+function readSession(session: Session): Session {
+  const { monitors } = session.state as { monitors: Known<'down' | 'open'> | SheetState['monitors'] };
+  if (typeof monitors !== 'string') return session;
+  const named = <T extends Step>(step: T): T =>
+    step.action.do === 'monitors' ? { ...step, action: { ...step.action, group: MONITORS } } : step;
+  return {
+    ...session,
+    state: { ...session.state, monitors: { [MONITORS]: monitors } },
+    steps: session.steps.map(named),
+    done: session.done.map(named),
+    ...(session.leftOut && { leftOut: session.leftOut.map(named) }),
   };
 }
 

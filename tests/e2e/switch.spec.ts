@@ -162,7 +162,7 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   await page.keyboard.press('Enter');
   const left = page.getByRole('region', { name: 'Left out' });
   await expect(left).toContainText('the button is taped over');
-  await expect(left.getByRole('link', { name: /^Photo: Check Hold desk, bank A is off/ })).toBeVisible();
+  await expect(left.getByRole('link', { name: /^Photo: Turn the feed off: Hold desk, bank A/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Plug/ })).toHaveCount(0);
   await expect(page.getByRole('heading', { name: 'The set-up is done, but not all of it' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText(

@@ -222,5 +222,10 @@ function withoutLocation(document: RigDocument, id: string): RigDocument {
     runs: document.runs?.filter(({ between }) => !between.includes(id)),
     devices: document.devices.map(away),
     lines: document.lines.map(away),
+    ...(document.monitors && {
+      monitors: document.monitors.map(({ location, ...each }) =>
+        location === id ? each : { ...each, ...(location && { location }) },
+      ),
+    }),
   };
 }

@@ -20,6 +20,7 @@ import {
   type SheetRig,
   type Way,
 } from '@/core/switching/sheet';
+import { MonitorsMoved } from './MonitorsMoved';
 import { clockText } from './durations';
 import { OrderChoice, ordered } from './OrderChoice';
 import { WaysView } from './WaysView';
@@ -142,6 +143,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
           Also affected (same switch), muted or unpowered until the end: {made.disturbed.map(nameOf).join(', ')}.
         </Alert>
       )}
+      <MonitorsMoved rig={rig} steps={made.steps} />
       {single && (
         <WaysView
           document={document}

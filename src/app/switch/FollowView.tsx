@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useState } from 'react';
 import { schoolsOf, type RigDocument } from '@/core/rig';
 import type { Found, Session } from '@/core/switching/sheet';
+import { MonitorsMoved } from './MonitorsMoved';
 import { BackDialog } from './BackDialog';
 import { FinishedView } from './FinishedView';
 import { LeftOutList } from './LeftOutList';
@@ -60,6 +61,11 @@ export function FollowView({ document, switching, here, onHere, onFound, onNew, 
             .filter(Boolean)
             .join(', ')}
         </Typography>
+      )}
+      {following && (
+        <Box sx={{ px: { xs: 2, md: 4 } }}>
+          <MonitorsMoved rig={rig} steps={[...session.done, ...session.steps]} />
+        </Box>
       )}
       {following ? (
         <NextHere switching={switching} here={here} onHere={onHere} onFound={onFound} onRig={onRig} />

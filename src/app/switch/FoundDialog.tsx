@@ -84,7 +84,12 @@ function likely(rig: SheetRig, state: SheetState, { action, reasons }: Step): { 
     case 'supply':
       return [{ text: `It is ${action.on ? 'on' : 'off'} already`, what: { supply: action.line, is: action.on } }];
     case 'monitors':
-      return [{ text: `They are already ${action.to === 'open' ? 'up' : 'down'}`, what: { monitors: action.to } }];
+      return [
+        {
+          text: `They are already ${action.to === 'open' ? 'up' : 'down'}`,
+          what: { monitors: action.group, is: action.to },
+        },
+      ];
     case 'mains':
       return [{ text: `It is ${action.on ? 'on' : 'off'} already`, what: { mains: action.device, is: action.on } }];
     case 'wait':

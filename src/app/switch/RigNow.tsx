@@ -6,6 +6,7 @@ import { memo, type ReactNode } from 'react';
 import { feedLabel } from '@/core/standards/feeds';
 import {
   feeding,
+  monitorsOf,
   residual,
   type Found,
   type Known,
@@ -36,16 +37,19 @@ export const RigNow = memo(function RigNow({ rig, state, offset, onFound }: Prop
         Tap anything that is different. The sheet is recalculated.
       </Typography>
       <Heading>Monitors</Heading>
-      <Chip
-        label="Speakers and headphones"
-        value={state.monitors}
-        options={[
-          ['down', 'down'],
-          ['open', 'up'],
-          ['unknown', 'not known'],
-        ]}
-        onChoose={(monitors) => onFound({ monitors: monitors as Known<'down' | 'open'> })}
-      />
+      {monitorsOf(rig).map(({ id, name }) => (
+        <Chip
+          key={id}
+          label={name || (rig.monitors ? 'All other monitors' : 'Speakers and headphones')}
+          value={state.monitors[id] ?? 'unknown'}
+          options={[
+            ['down', 'down'],
+            ['open', 'up'],
+            ['unknown', 'not known'],
+          ]}
+          onChoose={(is) => onFound({ monitors: id, is: is as Known<'down' | 'open'> })}
+        />
+      ))}
       <Heading>Switches</Heading>
       <Switches rig={rig} state={state} offset={offset} onFound={onFound} />
       <Heading>Power</Heading>

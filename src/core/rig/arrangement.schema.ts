@@ -3,6 +3,8 @@ import {
   DC_LOAD_FIGURES,
   DC_SUPPLY_FIGURES,
   MOST_LOCATIONS,
+  MOST_MONITORED,
+  MOST_MONITORS,
   MOST_RUNS,
   MOST_SUPPLIES,
   MOST_UNITS,
@@ -46,6 +48,12 @@ const unit = Joi.object({
   outlet: text(80),
   device: identifier,
   line: identifier,
+});
+
+const monitors = Joi.object({
+  ...head,
+  location: identifier,
+  devices: Joi.array().items(identifier).max(MOST_MONITORED).unique().required(),
 });
 
 const wishes = Joi.object({
@@ -99,6 +107,7 @@ export const arrangementFields = {
     .items(Joi.object({ between: two(identifier).required(), length: figure(RUN_FIGURE).required() }))
     .max(MOST_RUNS),
   wishes,
+  monitors: Joi.array().items(monitors).max(MOST_MONITORS).unique('id'),
   units: Joi.array().items(unit).max(MOST_UNITS).unique('id'),
   directCurrent,
 };

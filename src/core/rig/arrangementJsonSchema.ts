@@ -2,6 +2,8 @@ import {
   DC_LOAD_FIGURES,
   DC_SUPPLY_FIGURES,
   MOST_LOCATIONS,
+  MOST_MONITORED,
+  MOST_MONITORS,
   MOST_RUNS,
   MOST_SUPPLIES,
   MOST_UNITS,
@@ -53,6 +55,19 @@ export const arrangementSchema = (): Record<string, Schema> => ({
     },
     [],
     { description: 'what a plan has to keep to' },
+  ),
+  monitors: list(
+    object(
+      {
+        id: identifier,
+        name,
+        location: { ...identifier, description: 'where they are turned up and down' },
+        devices: list(identifier, MOST_MONITORED, { uniqueItems: true, description: 'devices that are heard on them' }),
+      },
+      ['id', 'name', 'devices'],
+    ),
+    MOST_MONITORS,
+    { description: 'loudspeakers, headphones and streams that are turned up and down together' },
   ),
   units: list(
     object(

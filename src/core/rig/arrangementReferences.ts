@@ -6,6 +6,7 @@ export function arrangementFaults(document: RigDocument): Refusal[] {
   return [
     ...locationFaults(document),
     ...wishFaults(document),
+    ...monitorFaults(document),
     ...unitFaults(document),
     ...directCurrentFaults(document),
   ];
@@ -35,6 +36,31 @@ function locationFaults({ locations = [], runs = [], devices, lines }: RigDocume
       ];
     }),
   ];
+}
+
+function monitorFaults({ monitors = [], devices, locations = [] }: RigDocument): Refusal[] {
+  const places = locations.map(({ id }) => id);
+  const known = devices.map(({ id }) => id);
+  return monitors.flatMap(({ location, devices: heard }, n) => [
+    ...(location === undefined || places.includes(location)
+      ? []
+      : [
+          {
+            path: `monitors[${n}].location`,
+            message: `there is no location ${location}; the document has ${list(places)}`,
+          },
+        ]),
+    ...heard.flatMap((id, k) =>
+      known.includes(id)
+        ? []
+        : [
+            {
+              path: `monitors[${n}].devices[${k}]`,
+              message: `there is no device ${id}; the document has ${list(known)}`,
+            },
+          ],
+    ),
+  ]);
 }
 
 function wishFaults({ wishes, devices, lines }: RigDocument): Refusal[] {

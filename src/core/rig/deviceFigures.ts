@@ -46,3 +46,6 @@ export const MOST_RUNS = 512;
 export const MOST_WISHES = 512;
 export const MOST_SUPPLIES = 64;
 export const MOST_UNITS = 64;
+/** Most groups of monitors, and most devices that are heard on one of them. */
+export const MOST_MONITORS = 32;
+export const MOST_MONITORED = 64;

@@ -10,8 +10,28 @@ export interface Difference {
   fields: string[];
 }
 
+/** Every field of a document: a list whose entries have ids of their own, or one value. A field that is forgotten does not compile. */
+const FIELDS = {
+  devices: 'list',
+  lines: 'list',
+  locations: 'list',
+  units: 'list',
+  monitors: 'list',
+  name: 'value',
+  note: 'value',
+  schools: 'value',
+  runs: 'value',
+  wishes: 'value',
+  directCurrent: 'value',
+} as const satisfies Record<Exclude<keyof RigDocument, 'format' | 'version'>, 'list' | 'value'>;
+
+type Field = keyof typeof FIELDS;
+type ListField = { [F in Field]: (typeof FIELDS)[F] extends 'list' ? F : never }[Field];
+const fieldsThat = (are: 'list' | 'value') => (Object.keys(FIELDS) as Field[]).filter((field) => FIELDS[field] === are);
+const LISTS = fieldsThat('list') as ListField[];
+const VALUES = fieldsThat('value') as Exclude<Field, ListField>[];
 /** What belongs to the rig itself rather than to a line or a device. */
-const OWN = ['name', 'note', 'schools', 'locations', 'runs', 'wishes', 'directCurrent'] as const;
+const OWN = (Object.keys(FIELDS) as Field[]).filter((field) => field !== 'devices' && field !== 'lines');
 
 interface Named {
   id: string;
@@ -72,13 +92,13 @@ const WORDS: Record<string, string> = {
  * @returns undefined if something was changed on both sides
  */
 export function merged(base: RigDocument, mine: RigDocument, theirs: RigDocument): RigDocument | undefined {
-  const own = OWN.map((field) => [field, pick(base[field], mine[field], theirs[field])] as const);
-  const devices = mergedList(base.devices, mine.devices, theirs.devices);
-  const lines = mergedList(base.lines, mine.lines, theirs.lines);
-  if (!devices || !lines || own.some(([, value]) => value === CLASH)) return undefined;
-  const next: RigDocument = { ...theirs, devices, lines };
-  for (const [field, value] of own) {
-    if (value === undefined) delete next[field];
+  const own = VALUES.map((field) => [field, pick<unknown>(base[field], mine[field], theirs[field])] as const);
+  const lists = LISTS.map((field) => [field, mergedField(field, base, mine, theirs)] as const);
+  const all: (readonly [Field, unknown])[] = [...own, ...lists];
+  if (all.some(([, value]) => value === CLASH)) return undefined;
+  const next = { ...theirs };
+  for (const [field, value] of all) {
+    if (value === undefined) delete next[field as 'note'];
     else Object.assign(next, { [field]: value });
   }
   // What each side did may still not go together: two lines on one inlet, a line to an inlet that is gone.
@@ -90,6 +110,14 @@ const CLASH = Symbol('changed on both sides');
 function pick<T>(base: T, mine: T, theirs: T): T | typeof CLASH {
   if (same(mine, theirs) || same(base, mine)) return theirs;
   return same(base, theirs) ? mine : CLASH;
+}
+
+/** A list of both; none where neither has one. */
+function mergedField(field: ListField, base: RigDocument, mine: RigDocument, theirs: RigDocument) {
+  const of = (document: RigDocument): readonly Named[] => document[field] ?? [];
+  const both = mergedList(of(base), of(mine), of(theirs));
+  if (!both) return CLASH;
+  return both.length || (mine[field] && theirs[field]) ? both : undefined;
 }
 
 /** Entries in the order of `mine`, those that only `theirs` has behind them. */

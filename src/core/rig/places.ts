@@ -77,11 +77,23 @@ export interface Wishes {
   neighbours?: [string, string][];
 }
 
+/** Loudspeakers, headphones or a stream that are turned up and down together. */
+export interface MonitorGroup {
+  id: string;
+  name: string;
+  /** Where they are turned up and down; where their devices are, if nobody says. */
+  location?: string;
+  /** Devices that are heard on them. */
+  devices: string[];
+}
+
 /** What a document says of places and wishes besides its devices and lines. */
 export interface Arrangement {
   locations?: Location[];
   runs?: Run[];
   wishes?: Wishes;
+  /** What is heard where; everything in one place, if nobody says. */
+  monitors?: MonitorGroup[];
   /** What hangs on the mains. */
   units?: Unit[];
 }
@@ -92,11 +104,19 @@ export function runLength({ runs }: Arrangement, from: string, to: string): numb
   return runs?.find(({ between }) => between.includes(from) && between.includes(to))?.length.value;
 }
 
-/** A document without wishes about lines and inlets that are gone. */
+/** A document that says nothing of lines, inlets and devices that are gone. */
 export function tidied(document: RigDocument): RigDocument {
-  const { wishes: before, units, ...rest } = document;
+  const { wishes: before, units, monitors, ...rest } = document;
   const wishes = wishesFor(before, document);
-  return { ...rest, ...(wishes && { wishes }), ...(units && { units: units.map((unit) => without(unit, document)) }) };
+  const known = new Set(document.devices.map(({ id }) => id));
+  return {
+    ...rest,
+    ...(wishes && { wishes }),
+    ...(monitors && {
+      monitors: monitors.map((each) => ({ ...each, devices: each.devices.filter((id) => known.has(id)) })),
+    }),
+    ...(units && { units: units.map((unit) => without(unit, document)) }),
+  };
 }
 
 /** A unit without what it was in the rig, where that is gone. */

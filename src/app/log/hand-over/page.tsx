@@ -4,7 +4,7 @@ import { checkRig } from '@/core/check';
 import { exposures, ENTRY_KINDS } from '@/core/log';
 import { inletName, rigPaths } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
-import { live } from '@/core/switching/sheet';
+import { live, monitorsOf } from '@/core/switching/sheet';
 import { theStore } from '@/store/database';
 import { loadLog } from '@/store/log';
 import { loadRig } from '@/store/rigs';
@@ -117,11 +117,15 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
   );
 }
 
+const IS = { down: 'down', open: 'up', unknown: 'not known' };
+
 function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
   const { state, steps } = session;
   const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
-  const monitors = { down: 'down', open: 'up', unknown: 'not known' }[state.monitors];
+  const monitors = monitorsOf(rig).map(
+    ({ id, name }) => `${name || 'Speakers and headphones'}: ${IS[state.monitors[id] ?? 'unknown']}`,
+  );
   return (
     <ul>
       <li>
@@ -135,7 +139,7 @@ function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
               .join('; ')}
       </li>
       {supplied.length > 0 && <li>Supplies still on, or not known: {supplied.map(({ name }) => name).join(', ')}.</li>}
-      <li>Speakers and headphones: {monitors}.</li>
+      <li>{monitors.join('; ')}.</li>
       <li>
         {steps.length ? `A sheet is not finished: ${steps.length} steps are left.` : 'No sheet is left unfinished.'}
       </li>

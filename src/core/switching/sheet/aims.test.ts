@@ -18,7 +18,7 @@ test('a set-up wants its lines through and open, and their switches as the rig h
     open: ['one'],
     feeds: { a: 'P48', b: 'off' },
   });
-  expect(set).toMatchObject({ monitors: 'open', mains: { desk: true }, feeds: { a: { feed: 'P48' } } });
+  expect(set).toMatchObject({ monitors: { monitors: 'open' }, mains: { desk: true }, feeds: { a: { feed: 'P48' } } });
 });
 
 test('a change-over exchanges its lines and leaves everything else as it is', () => {
@@ -33,7 +33,7 @@ test('a strike takes its lines out, and the power of a device that has none left
   const all = aimFor('strike', RIG, set, FEEDS, ALL);
   expect(all).toMatchObject({ plugged: [], open: [], unpowered: ['desk'] });
   const { steps } = preview(RIG, set, all);
-  expect(carriedOut(RIG, set, steps)).toMatchObject({ monitors: 'down', mains: { desk: false } });
+  expect(carriedOut(RIG, set, steps)).toMatchObject({ monitors: { monitors: 'down' }, mains: { desk: false } });
 });
 
 test('where nothing is known, a strike takes everything out that may be in', () => {

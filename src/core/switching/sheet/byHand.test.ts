@@ -86,7 +86,7 @@ test('gone back to, it is asked for again', () => {
 test('nothing is switched at a source that is heard', () => {
   const off = { do: 'hand', line: 'box', ready: false } as const;
   expect(breach(RIG, setUp(), off)?.invariant).toBe(2);
-  expect(breach(RIG, { ...setUp(), monitors: 'down' }, off)).toBeUndefined();
+  expect(breach(RIG, { ...setUp(), monitors: { monitors: 'down' } }, off)).toBeUndefined();
   expect(breach(RIG, bare(RIG), off)).toBeUndefined();
 });
 

@@ -25,7 +25,7 @@ export function doubtful(rig: SheetRig, state: SheetState, action: Action): Shee
     case 'supply':
       return { ...state, supplies: { ...state.supplies, [action.line]: { on: 'unknown', since: 'unknown' } } };
     case 'monitors':
-      return { ...state, monitors: 'unknown' };
+      return { ...state, monitors: { ...state.monitors, [action.group]: 'unknown' } };
     case 'mains':
       return {
         ...state,
@@ -65,5 +65,5 @@ export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetS
     return what.is === 'unknown'
       ? doubtful(rig, state, { do: 'mains', device: what.mains, on: true })
       : after(rig, state, { do: 'mains', device: what.mains, on: what.is });
-  return { ...state, monitors: what.monitors };
+  return { ...state, monitors: { ...state.monitors, [what.monitors]: what.is } };
 }

@@ -37,7 +37,7 @@ const seen = ({ rig, session: { state, steps } }: Here): string =>
       state.muted[id],
     ]),
     rig.groups.map(({ key }) => [key, state.feeds[key].feed]),
-    state.monitors,
+    state.monitors.monitors,
     steps.map(({ action }) => action.do),
   ]);
 /** Sources that are in somewhere. */

@@ -1,18 +1,19 @@
 import { carriedOut, group, line, rigWith, SMALL, TWO, wish } from '../../../../tests/sheets';
 import { breach } from './invariants';
-import type { SheetRig } from './rig';
-import { firstBreach, sequence, type Wanted } from './sequence';
+import { lineOf, MONITORS, monitorsOf, type SheetRig } from './rig';
+import { firstBreach, sequence, type Step, type Wanted } from './sequence';
 import { after, bare, live, packed, unknown, type Action, type SheetState } from './state';
+
+// Tens of thousands of sheets each: a busy machine takes its time.
+jest.setTimeout(300_000);
 
 /** Every state of a small rig that matters: ends, feeds, charge, mutes, monitors, each of them possibly unknown. */
 function* states(rig: SheetRig): Generator<SheetState> {
+  // Where several monitors multiply the states, what is unknown is left to the rigs with one of them: it counts as in and open.
+  const each = monitorsOf(rig).length > 1 ? [true, false] : [true, false, 'unknown'];
   const choices: [keyof SheetState, string, unknown][][] = [
     ...rig.lines.map(({ id }) =>
-      [true, false, 'unknown'].map((end): [keyof SheetState, string, unknown] => [
-        'ends',
-        id,
-        { stage: end, desk: end },
-      ]),
+      each.map((end): [keyof SheetState, string, unknown] => ['ends', id, { stage: end, desk: end }]),
     ),
     ...rig.groups.map(({ key }) =>
       [
@@ -23,9 +24,7 @@ function* states(rig: SheetRig): Generator<SheetState> {
         { feed: 'unknown', since: 'unknown' },
       ].map((feed): [keyof SheetState, string, unknown] => ['feeds', key, feed]),
     ),
-    ...rig.lines.map(({ id }) =>
-      [true, false, 'unknown'].map((muted): [keyof SheetState, string, unknown] => ['muted', id, muted]),
-    ),
+    ...rig.lines.map(({ id }) => each.map((muted): [keyof SheetState, string, unknown] => ['muted', id, muted])),
     ...rig.lines
       .filter(({ supply }) => supply)
       .map(({ id }) =>
@@ -38,7 +37,7 @@ function* states(rig: SheetRig): Generator<SheetState> {
   ];
   const visit = function* (n: number, state: SheetState): Generator<SheetState> {
     if (n === choices.length) {
-      for (const monitors of ['down', 'open', 'unknown'] as const) yield { ...state, monitors };
+      for (const monitors of monitorStates(rig)) yield { ...state, monitors };
       return;
     }
     for (const [field, key, value] of choices[n])
@@ -47,6 +46,15 @@ function* states(rig: SheetRig): Generator<SheetState> {
   yield* visit(0, bare(rig));
 }
 
+/** All that hears a rig down, up or unknown; where there are several, each down or up. */
+const monitorStates = (rig: SheetRig): SheetState['monitors'][] =>
+  monitorsOf(rig).length > 1
+    ? monitorsOf(rig).reduce<SheetState['monitors'][]>(
+        (all, { id }) => all.flatMap((each) => (['down', 'open'] as const).map((is) => ({ ...each, [id]: is }))),
+        [{}],
+      )
+    : (['down', 'open', 'unknown'] as const).map((is) => ({ [MONITORS]: is }));
+
 function* wishes(rig: SheetRig): Generator<Wanted> {
   const sets = <T>(list: readonly T[]): T[][] =>
     list.reduce<T[][]>((all, each) => [...all, ...all.map((set) => [...set, each])], [[]]);
@@ -54,6 +62,16 @@ function* wishes(rig: SheetRig): Generator<Wanted> {
     for (const on of sets(rig.groups.map(({ key }) => key)))
       yield wish(plugged, Object.fromEntries(on.map((key) => [key, 'P48' as const])), plugged, plugged.slice(0, 1));
 }
+
+/** Whether steps do anything that is heard on some devices: a plug, a feed, a supply, an inlet that opens there. */
+const mayThump = (rig: SheetRig, steps: readonly Step[], devices: readonly string[]): boolean => {
+  const heard = (id: string) => devices.includes(lineOf(rig, id).device);
+  return steps.some(({ action }) => {
+    if (action.do === 'feed') return rig.lines.some(({ id, groups }) => groups.includes(action.group) && heard(id));
+    if (action.do === 'mute' || action.do === 'open') return action.lines.some(heard);
+    return 'line' in action && heard(action.line);
+  });
+};
 
 type Generate = typeof sequence;
 
@@ -77,7 +95,14 @@ function explored(rig: SheetRig, generate: Generate): string | undefined {
       for (const { key } of rig.groups)
         if (end.feeds[key].feed !== (refused.length ? end.feeds[key].feed : (wanted.feeds[key] ?? 'off')))
           return `${key} is not as wanted`;
-      if (wanted.open.size && end.monitors !== 'open') return 'the monitors are not open';
+      for (const { id, devices } of monitorsOf(rig)) {
+        const heard = rig.lines.some((line) => wanted.open.has(line.id) && devices.includes(line.device));
+        if (heard && end.monitors[id] !== 'open') return 'the monitors are not open';
+        const touched = steps.some(
+          ({ action }) => action.do === 'monitors' && action.group === id && action.to === 'down',
+        );
+        if (touched && !mayThump(rig, steps, devices)) return `${id} is turned down for nothing`;
+      }
     }
   }
   return undefined;
@@ -132,6 +157,21 @@ const HANDED = rigWith(
   [group('bank')],
 );
 
+/** Two devices, each heard on loudspeakers of its own, with a source of its own; and one source on both. */
+const heardApart = (lines: SheetRig['lines']): SheetRig => ({
+  ...rigWith(lines, [group('a'), group('b', { device: 'bag', place: 'wheelhouse' })]),
+  devices: ['desk', 'bag'].map((id) => ({ id, name: id, place: id, power: 'mains' })),
+  monitors: [
+    { id: 'hall', name: 'Hall loudspeakers', place: 'desk end', devices: ['desk'] },
+    { id: 'phones', name: 'Wheelhouse headphones', place: 'wheelhouse', devices: ['bag'] },
+  ],
+});
+const APART = heardApart([line('singer', ['a']), line('guide', ['b'], { device: 'bag', mixedAt: 'wheelhouse' })]);
+const HEARD_TWICE = heardApart([
+  line('hall', ['a', 'b'], { key: 'a', shares: ['stream'], stops: { b: ['P48'] } }),
+  line('stream', ['a', 'b'], { key: 'b', shares: ['hall'], device: 'bag', mixedAt: 'wheelhouse' }),
+]);
+
 /** A generator whose steps of one sort come before those of another. */
 const swapped =
   (first: (action: Action) => boolean): Generate =>
@@ -141,6 +181,18 @@ const swapped =
     return at < 0 ? made : { ...made, steps: [made.steps[at], ...made.steps.toSpliced(at, 1)] };
   };
 
+/** A generator that takes one sort of monitors for another. */
+const otherMonitors: Generate = (...given) => {
+  const made = sequence(...given);
+  const other = { hall: 'phones', phones: 'hall' } as Record<string, string>;
+  return {
+    ...made,
+    steps: made.steps.map((step) =>
+      step.action.do === 'monitors' ? { ...step, action: { ...step.action, group: other[step.action.group] } } : step,
+    ),
+  };
+};
+
 describe('every state of small rigs', () => {
   test.each([
     ['two lines on one switch', SMALL],
@@ -149,6 +201,8 @@ describe('every state of small rigs', () => {
     ['a source on two desks', SHARED],
     ['a line that has changed on paper', CHANGED],
     ['supplies of their own', BOXED],
+    ['two devices, each on loudspeakers of its own', APART],
+    ['one source on two devices, each on loudspeakers of its own', HEARD_TWICE],
   ])('%s: no sequence breaks an invariant, each ends as wanted', (_, rig) =>
     expect(explored(rig, sequence)).toBeUndefined(),
   );
@@ -167,6 +221,8 @@ describe('every state of small rigs', () => {
     ['forgets what is in the room', CHANGED, without((a) => a.do === 'unplug' && a.line === 'ribbon as it was')],
     ['turns its feed on over another plug', SHARED, swapped((a) => a.do === 'feed' && a.to !== 'off')],
     ['leaves the inlet of a shared source open', SHARED, without((a) => a.do === 'mute' || a.do === 'monitors')],
+    ['turns the wrong loudspeakers down', APART, otherMonitors],
+    ['forgets the second loudspeakers', HEARD_TWICE, without((a) => a.do === 'monitors' && a.group === 'phones')],
     ['turns a supply on first', BOXED, swapped((a) => a.do === 'supply' && a.on)],
   ])('a generator that %s is found out', (_, rig, broken) =>
     expect(explored(rig, broken)).toMatch(/^[1-9]: |not as wanted|not open/),
@@ -188,7 +244,7 @@ const sameState = (rig: SheetRig, state: SheetState): string =>
   JSON.stringify([
     state.ends,
     state.muted,
-    state.monitors,
+    state.monitors.monitors,
     state.mains,
     rig.groups.map(({ key }) => {
       const { feed, since } = state.feeds[key];
@@ -226,7 +282,7 @@ function interleaved(
       ...rig.devices.map(({ id }): Action => ({ do: 'mains', device: id, on: here.mains[id] !== true })),
       ...rig.groups.map(({ key }): Action => ({ do: 'feed', group: key, to: live(rig, here, key) ? 'off' : 'P48' })),
       ...rig.lines.map(({ id }): Action => ({ do: 'open', lines: [id] })),
-      { do: 'monitors', to: 'open' },
+      { do: 'monitors', group: MONITORS, to: 'open' },
     ];
     for (const action of [...nexts, ...nature]) {
       const next = after(rig, here, action);

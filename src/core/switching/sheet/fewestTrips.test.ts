@@ -20,8 +20,8 @@ function fewestTrips(rig: SheetRig, from: SheetState, wanted: Wanted): number {
     ...rig.groups.flatMap(({ key, place }) => [
       { action: { do: 'feed' as const, group: key, to: 'off' as const }, place },
       { action: { do: 'feed' as const, group: key, to: 'P48' as const }, place },
-      { action: { do: 'monitors' as const, to: 'down' as const }, place },
-      { action: { do: 'monitors' as const, to: 'open' as const }, place },
+      { action: { do: 'monitors' as const, group: 'monitors', to: 'down' as const }, place },
+      { action: { do: 'monitors' as const, group: 'monitors', to: 'open' as const }, place },
     ]),
     { action: { do: 'wait', seconds: 1000 } },
   ];
@@ -33,13 +33,13 @@ function fewestTrips(rig: SheetRig, from: SheetState, wanted: Wanted): number {
     ) &&
     rig.groups.every(({ key }) => state.feeds[key].feed === (wanted.feeds[key] ?? 'off')) &&
     rig.lines.every(({ id }) => !wanted.open.has(id) || state.muted[id] === false) &&
-    state.monitors === (wanted.open.size ? 'open' : state.monitors);
+    state.monitors.monitors === (wanted.open.size ? 'open' : state.monitors.monitors);
   /** States that differ in nothing but times long past are one. */
   const key = (state: SheetState, place: string | undefined) =>
     JSON.stringify([
       state.ends,
       state.muted,
-      state.monitors,
+      state.monitors.monitors,
       rig.groups.map((each) => [
         state.feeds[each.key].feed,
         Math.min(state.now - Number(state.feeds[each.key].since), 900),

@@ -28,7 +28,7 @@ describe('Lock Nine, mended', () => {
     expect(firstBreach(rig, bare(rig), steps)).toBeUndefined();
     expect(kinds.lastIndexOf('plug')).toBeLessThan(kinds.indexOf('feed'));
     expect(kinds.indexOf('wait')).toBeGreaterThan(kinds.indexOf('feed'));
-    expect(steps.at(-1)!.action).toEqual({ do: 'monitors', to: 'open' });
+    expect(steps.at(-1)!.action).toEqual({ do: 'monitors', group: 'monitors', to: 'open' });
     // Feeds settle at the desk where they came on: one wait at each of the three that have any.
     expect(kinds.filter((kind) => kind === 'wait')).toHaveLength(3);
   });
@@ -49,7 +49,7 @@ describe('Lock Nine, mended', () => {
     const on = carriedOut(rig, bare(rig), steps);
     const strike = sequence(rig, on, { plugged: new Set(), feeds: {}, open: new Set() });
     expect(firstBreach(rig, on, strike.steps)).toBeUndefined();
-    expect(strike.steps[0].action).toEqual({ do: 'monitors', to: 'down' });
+    expect(strike.steps[0].action).toEqual({ do: 'monitors', group: 'monitors', to: 'down' });
     expect(strike.steps.filter(({ action }) => action.do === 'wait')).toHaveLength(1);
   });
 });

@@ -28,12 +28,14 @@ import type { Seconds, Volts } from '../../units';
 import { discharge, switchOn } from '../feedSteps';
 import {
   decayWait,
+  MONITORS,
   settleWait,
   sheetKey,
   type ChargeLeft,
   type SheetDevice,
   type SheetGroup,
   type SheetLine,
+  type SheetMonitors,
   type SheetRig,
 } from './rig';
 import {
@@ -62,6 +64,7 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
   const reaches = reachesOf(document);
   // Many lines of a large rig are alike, and so are its switches: each circuit is followed over time once.
   const course = remembered();
+  const monitors = monitorsIn(document);
   const groupsOf = new Map(paths.map(({ line, inlet }) => [line.id, groupAt(document, inlet)]));
   return {
     lines: paths.map((path) => {
@@ -79,8 +82,28 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
       place: placeOf(document, device.location) ?? DESK,
       power: powerOf(device),
     })),
+    ...(monitors.length && { monitors }),
     ...(schoolsOf(document).afterFeedOn === 'minute' && { judging: JUDGING }),
   };
+}
+
+/** What the document says is heard where; devices that it says nothing of are heard somewhere all the same. */
+function monitorsIn(document: RigDocument): SheetMonitors[] {
+  const { devices, monitors = [] } = document;
+  if (monitors.length === 0) return [];
+  const placeOfDevice = (id: string) => placeOf(document, devices.find((device) => device.id === id)?.location);
+  const rest = devices.filter(({ id }) => !monitors.some((each) => each.devices.includes(id))).map(({ id }) => id);
+  return [
+    ...monitors.map(({ id, name, location, devices: heard }) => ({
+      id,
+      name,
+      place: placeOf(document, location) ?? heard.map(placeOfDevice).find(Boolean) ?? DESK,
+      devices: heard,
+    })),
+    ...(rest.length
+      ? [{ id: MONITORS, name: '', place: rest.map(placeOfDevice).find(Boolean) ?? DESK, devices: rest }]
+      : []),
+  ];
 }
 
 function sheetLine(

@@ -1,11 +1,11 @@
 import type { Fed, Happening } from '../../log';
 import { feedLabel, FEEDS, type FeedName } from '../../standards/feeds';
 import { checkedText } from './lineCheck';
-import { groupOf, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import { groupOf, lineOf, monitorsNamed, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { AtPlace, Found, Report } from './report';
 import type { Step } from './sequence';
 import type { Session } from './session';
-import { live, type Action, type SheetState } from './state';
+import { isHeard, live, type Action, type SheetState } from './state';
 import { stepWords } from './wording';
 
 /** What a report adds to the log: what was reported, then every incident that it reveals. */
@@ -136,7 +136,8 @@ function foundWords(rig: SheetRig, what: Found): string {
       ? `Reported: ${name}, on or off not known`
       : `Reported: ${name} ${what.is ? 'has its power again' : 'has lost its power'}`;
   }
-  return `Reported: monitors ${what.monitors === 'unknown' ? UNKNOWN : what.monitors === 'open' ? 'up' : 'down'}`;
+  const { name } = monitorsNamed(rig, what.monitors);
+  return `Reported: ${name || 'monitors'} ${what.is === 'unknown' ? UNKNOWN : what.is === 'open' ? 'up' : 'down'}`;
 }
 
 /** What must have happened for something to be found so. */
@@ -175,12 +176,14 @@ function incidents(rig: SheetRig, { state, done }: Session, what: Found): Happen
 /** A latched switch that came on with the mains. */
 function comingBack(rig: SheetRig, state: SheetState, group: SheetGroup): Happening[] {
   const { feed } = state.feeds[group.key];
-  const open = onSwitch(rig, group.key).filter(({ id }) => state.muted[id] !== true);
+  const open = onSwitch(rig, group.key).filter(
+    ({ id, device }) => state.muted[id] !== true && isHeard(rig, state, device),
+  );
   const came = `${group.name} ${feed === 'unknown' ? 'may have come' : 'came'} on with the mains`;
   return [
     {
       kind: 'incident',
-      text: open.length && state.monitors !== 'down' ? `${came}, with inlets unmuted and monitors up` : came,
+      text: open.length ? `${came}, with inlets unmuted and monitors up` : came,
       lines: onSwitch(rig, group.key)
         .filter((line) => mayBeThrough(state, line))
         .map(({ id }) => id),

@@ -17,7 +17,7 @@ const HARM: SheetState = {
   ends: { ribbon: { stage: true, desk: true }, mic: { stage: true, desk: true } },
   feeds: { a: { feed: 'P48', since: 900 } },
   muted: { ribbon: false, mic: false },
-  monitors: 'open',
+  monitors: { monitors: 'open' },
 };
 const strike = (rig: SheetRig, state: SheetState) =>
   aimFor(
@@ -113,7 +113,7 @@ describe('an outboard supply', () => {
     ends: { ribbon: { stage: true, desk: true } },
     supplies: { ribbon: { on: true, since: 900 } },
     muted: { ribbon: false },
-    monitors: 'open',
+    monitors: { monitors: 'open' },
   };
 
   test('that harms its source is refused like any other feed', () => {
@@ -121,7 +121,7 @@ describe('an outboard supply', () => {
       ...on,
       supplies: { ribbon: { on: false, since: 0 } },
       muted: { ribbon: true },
-      monitors: 'down',
+      monitors: { monitors: 'down' },
     };
     expect(breach(boxed, ready, { do: 'supply', line: 'ribbon', on: true })).toMatchObject({ invariant: 6 });
     const aim = aimFor('set-up', boxed, ready, {}, ['ribbon']);

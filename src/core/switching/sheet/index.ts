@@ -5,7 +5,16 @@ export { dangers } from './dangers';
 export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
 export { checkable, checksOf, LINE_CHECKS, type LineChecked, type LineCheckName } from './lineCheck';
-export { sheetKey, type SheetGroup, type SheetLine, type SheetRig, type Wait } from './rig';
+export {
+  MONITORS,
+  monitorsOf,
+  sheetKey,
+  type SheetGroup,
+  type SheetLine,
+  type SheetMonitors,
+  type SheetRig,
+  type Wait,
+} from './rig';
 export { afterSteps, trips, type Step } from './sequence';
 export {
   ReportRefused,
@@ -19,9 +28,9 @@ export {
 export { newSession, preview, reported, type LeftOut, type Session } from './session';
 export { continued } from './takeover';
 export { differences, takenOver, unseen, type Difference } from './room';
-export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
+export { feeding, live, monitorsAt, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { standingAt, stationsOf, type Standing } from './stations';
 export { crewTakes, takesAlone } from './timing';
 export { type WaitReason } from './waiting';
 export { besideLine, changeOverWays, type Way } from './ways';
-export { backMeans, stepWords } from './wording';
+export { backMeans, monitorsMoved, stepWords } from './wording';

@@ -44,7 +44,7 @@ describe('1: nothing is plugged while its feed is on, charged, or before the wai
     ['off for 59 s', { feeds: { a: off(59) } }, plug, 1],
     ['off for 60 s', { feeds: { a: off(60) } }, plug, undefined],
     ['the other switch is on', { feeds: { b: on(500) } }, plug, undefined],
-    ['inlet and monitors open', { muted: { mic: false }, monitors: 'open' }, plug, 1],
+    ['inlet and monitors open', { muted: { mic: false }, monitors: { monitors: 'open' } }, plug, 1],
     ['inlet open, monitors down', { muted: { mic: false } }, plug, undefined],
     ['pulled while on', { ends: { mic: IN }, feeds: { a: on(5) } }, { do: 'unplug', line: 'mic', end: 'stage' }, 1],
     [
@@ -68,8 +68,8 @@ describe('2: no feed changes while anything it can bang into is open', () => {
     ['all shut', {}, turn, undefined],
     ['one inlet open', { muted: { mic: false } }, turn, 2],
     ['one inlet not known', { muted: { mic: 'unknown' } }, turn, 2],
-    ['monitors open', { monitors: 'open' }, turn, 2],
-    ['monitors not known', { monitors: 'unknown' }, turn, 2],
+    ['monitors open', { monitors: { monitors: 'open' } }, turn, 2],
+    ['monitors not known', { monitors: { monitors: 'unknown' } }, turn, 2],
     ['an inlet of another switch open', { muted: { boxed: false } }, turn, undefined],
     ['off is a change too', { feeds: { a: on(5) }, muted: { mic: false } }, { do: 'feed', group: 'a', to: 'off' }, 2],
     ['to what it is already', { feeds: { a: on(5) }, muted: { mic: false } }, turn, undefined],
@@ -81,7 +81,7 @@ describe('2: no feed changes while anything it can bang into is open', () => {
     ],
     [
       'a latched switch with the mains, monitors up',
-      { mains: { desk: false }, feeds: { a: on(5) }, monitors: 'open' },
+      { mains: { desk: false }, feeds: { a: on(5) }, monitors: { monitors: 'open' } },
       { do: 'mains', device: 'desk', on: true },
       8,
     ],
@@ -111,8 +111,18 @@ describe('4: nothing opens before it has settled', () => {
     ['on for 5 s', { feeds: { a: on(5) } }, open, undefined],
     ['off a moment ago', { feeds: { a: off(0) } }, open, undefined],
     ['not known', { feeds: { a: { feed: 'unknown', since: 'unknown' } } }, open, 4],
-    ['monitors hear what is open', { feeds: { a: on(1) }, muted: { mic: false } }, { do: 'monitors', to: 'open' }, 4],
-    ['monitors do not hear what is muted', { feeds: { a: on(1) } }, { do: 'monitors', to: 'open' }, undefined],
+    [
+      'monitors hear what is open',
+      { feeds: { a: on(1) }, muted: { mic: false } },
+      { do: 'monitors', group: 'monitors', to: 'open' },
+      4,
+    ],
+    [
+      'monitors do not hear what is muted',
+      { feeds: { a: on(1) } },
+      { do: 'monitors', group: 'monitors', to: 'open' },
+      undefined,
+    ],
   ])('%s', (_, change, action, invariant) => expect(broken(change, action)).toBe(invariant));
 });
 
@@ -146,7 +156,7 @@ describe('6: an outboard supply goes on last', () => {
     ['its inlet end is out', { ends: { boxed: { stage: true, desk: false } } }, supply, 6],
     ['nobody knows whether it is in', { ends: { boxed: { stage: true, desk: 'unknown' } } }, supply, 6],
     ['its inlet open', { ends: { boxed: IN }, muted: { boxed: false } }, supply, 6],
-    ['monitors open', { ends: { boxed: IN }, monitors: 'open' }, supply, 6],
+    ['monitors open', { ends: { boxed: IN }, monitors: { monitors: 'open' } }, supply, 6],
     ['plugged while it is on', { supplies: boxed(true, 500) }, { do: 'plug', line: 'boxed', end: 'desk' }, 6],
     [
       'pulled too soon',
@@ -179,9 +189,9 @@ test('what shuts or waits breaks nothing', () => {
   for (const action of [
     { do: 'mute', lines: ['mic'] },
     { do: 'wait', seconds: 9 },
-    { do: 'monitors', to: 'down' },
+    { do: 'monitors', group: 'monitors', to: 'down' },
   ] as Action[])
-    expect(broken({ feeds: { a: on(0) }, monitors: 'open' }, action)).toBeUndefined();
+    expect(broken({ feeds: { a: on(0) }, monitors: { monitors: 'open' } }, action)).toBeUndefined();
 });
 
 test('each has its sentence', () => {

@@ -1,6 +1,16 @@
-import { carriers, groupOf, joined, lineOf, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import {
+  carriers,
+  groupOf,
+  joined,
+  lineOf,
+  monitorsNamed,
+  ownId,
+  type SheetGroup,
+  type SheetLine,
+  type SheetRig,
+} from './rig';
 import type { Seconds } from '../../units';
-import { elapsed, feeding, live, type Action, type Known, type SheetState } from './state';
+import { elapsed, feeding, isHeard, live, type Action, type Known, type SheetState } from './state';
 
 /** What holds in every state of every sequence; the numbers are those of the design. */
 export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9;
@@ -54,18 +64,20 @@ export function breach(rig: SheetRig, state: SheetState, action: Action): Breach
         action.lines.map((id) => lineOf(rig, id)),
       );
     case 'monitors':
-      // Monitors hear every inlet that is open.
+      // Monitors hear every inlet of their devices that is open.
       return action.to === 'open'
         ? opening(
             rig,
             state,
-            rig.lines.filter((line) => !silent(state, line)),
+            rig.lines.filter(
+              (line) => !silent(state, line) && monitorsNamed(rig, action.group).devices.includes(line.device),
+            ),
           )
         : undefined;
     case 'mains':
       return action.on ? powering(rig, state, action.device) : unpowering(rig, state, action.device);
     case 'hand':
-      return setting(state, lineOf(rig, action.line));
+      return setting(rig, state, lineOf(rig, action.line));
     case 'mute':
     case 'wait':
       return undefined;
@@ -102,8 +114,8 @@ function plugging(
   const harmed =
     line.groups.some((key) => harming(rig, state, key).includes(line)) || harmedBySupply(rig, state).includes(line);
   if (what === 'unplug' && end === 'stage' && harmed) return undefined;
-  const open = joined(rig, line).find((each) => !silent(state, each));
-  if (open && state.monitors !== 'down') return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
+  const open = joined(rig, line).find((each) => !silent(state, each) && isHeard(rig, state, each.device));
+  if (open) return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
   for (const key of line.hotPlugs ? [] : line.groups) {
     const group = groupOf(rig, key);
     // An end that is nowhere connected to the switch may be plugged at any time.
@@ -135,7 +147,8 @@ export const supplySettle = ({ highVoltage }: Pick<SheetLine, 'highVoltage'>): S
 
 /** Nothing that a switch reaches can be heard. */
 const shut = (rig: SheetRig, state: SheetState, key: string): boolean =>
-  state.monitors === 'down' && rig.lines.every((line) => !line.groups.includes(key) || silent(state, line));
+  !isHeard(rig, state, groupOf(rig, key).device) &&
+  rig.lines.every((line) => !line.groups.includes(key) || (silent(state, line) && !isHeard(rig, state, line.device)));
 
 function turning(
   rig: SheetRig,
@@ -165,16 +178,16 @@ export const looseOn = (rig: SheetRig, state: SheetState, key: string): SheetLin
 const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].stage === false;
 
 /** A battery, a pad, a volume at a source: heard where its line is plugged through. */
-function setting(state: SheetState, line: SheetLine): Breach | undefined {
+function setting(rig: SheetRig, state: SheetState, line: SheetLine): Breach | undefined {
   const { stage, desk } = state.ends[line.id];
-  return stage !== false && desk !== false && !silent(state, line) && state.monitors !== 'down'
+  return stage !== false && desk !== false && !silent(state, line) && isHeard(rig, state, line.device)
     ? { invariant: 2, why: `The inlet of “${line.name}” is unmuted.` }
     : undefined;
 }
 
 function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
   if (!on && harmedBySupply(rig, state).includes(line)) return undefined;
-  if (!silent(state, line) || state.monitors !== 'down')
+  if (!silent(state, line) || isHeard(rig, state, line.device))
     return { invariant: 6, why: `The inlet of “${line.name}” is unmuted, or monitors are up.` };
   const { stage, desk } = state.ends[line.id];
   if (on && line.supplyHarms) return { invariant: 6, why: `It would harm ${line.name}.` };
@@ -207,12 +220,14 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
   return undefined;
 }
 
+const UP = 'Monitors or headphones are up, or may be.';
+
 /** With its power a device's feeds fall as well, and whatever it drives is heard. */
 function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
   if (state.mains[device] === false) return undefined;
   // Where nothing else ends harm, the power goes, pop or not.
   if (rig.groups.some((group) => group.device === device && harming(rig, state, group.key).length)) return undefined;
-  if (state.monitors !== 'down') return { invariant: 8, why: 'Monitors or headphones are up, or may be.' };
+  if (isHeard(rig, state, device)) return { invariant: 8, why: UP };
   const heard = rig.groups.find(
     (group) => group.device === device && live(rig, state, group.key) && !shut(rig, state, group.key),
   );
@@ -221,7 +236,7 @@ function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | 
 
 function powering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
   if (state.mains[device] === true) return undefined;
-  if (state.monitors !== 'down') return { invariant: 8, why: 'Monitors or headphones are up, or may be.' };
+  if (isHeard(rig, state, device)) return { invariant: 8, why: UP };
   for (const group of rig.groups) {
     if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
     // Mutes cannot be looked at without power: with the monitors down nothing is heard.

@@ -1,6 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
 import { harmedBySupply, harming } from './invariants';
-import { groupOf, joined, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import { groupOf, joined, monitorsOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { Wanted } from './sequence';
 import { precedes, type Kind, type Made, type SheetJob } from './precedence';
 import { partsOf, powersOf } from './powers';
@@ -112,20 +112,31 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       feedFor(group) !== 'off' &&
       (off.includes(group) || feedThen(group) !== feedFor(group)),
   );
-  const control = placeOfMost(rig);
-  const switches = powers.on.size + powers.cut.size + cut.length > 0;
-  const goDown = present.monitors !== 'down' && (banged.length > 0 || turned.length > 0 || switches);
-  const goUp = opened.length > 0 && (goDown || present.monitors !== 'open');
+  /** Devices in which something may thump. */
+  const stirred = new Set([
+    ...banged.map(({ device }) => device),
+    ...turned.map(({ device }) => device),
+    ...powers.on,
+    ...powers.cut,
+    ...cut.map(({ id }) => id),
+  ]);
+  const goDown = monitorsOf(rig).filter(
+    ({ id, devices }) => present.monitors[id] !== 'down' && devices.some((device) => stirred.has(device)),
+  );
+  const goUp = monitorsOf(rig).filter(
+    (each) =>
+      opened.some(({ device }) => each.devices.includes(device)) &&
+      (goDown.includes(each) || present.monitors[each.id] !== 'open'),
+  );
   /** Inlets that the monitors would hear although nobody wants them open. */
-  const hushed = goUp
-    ? rig.lines.filter(
-        (line) =>
-          !opened.includes(line) &&
-          present.muted[line.id] !== true &&
-          !muted.includes(line) &&
-          (present.mains[line.device] !== false || powered(line.device)),
-      )
-    : [];
+  const hushed = rig.lines.filter(
+    (line) =>
+      goUp.some(({ devices }) => devices.includes(line.device)) &&
+      !opened.includes(line) &&
+      present.muted[line.id] !== true &&
+      !muted.includes(line) &&
+      (present.mains[line.device] !== false || powered(line.device)),
+  );
 
   const parts = wanted.order === 'walks' ? partsOf(rig) : () => undefined;
   const made: Made[] = [];
@@ -165,7 +176,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       .filter(({ kind }) => kind === 'harm mains')
       .flatMap(({ actions }) => actions.flatMap((a) => (a.do === 'mains' ? [a.device] : []))),
   );
-  if (goDown) add('monitors down', control, { do: 'monitors', to: 'down' });
+  for (const { id, place } of goDown) add('monitors down', place, { do: 'monitors', group: id, to: 'down' });
   power('mains first', powers.first, true);
   const isLate = ({ device }: { device: string }): boolean => powers.between.has(device);
   mute(
@@ -222,7 +233,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   // One at a time, by ear.
   for (const line of toOpen) add('open', line.mixedAt, { do: 'open', lines: [line.id] }, line.device);
   mute('hush', hushed);
-  if (goUp) add('monitors open', control, { do: 'monitors', to: 'open' });
+  for (const { id, place } of goUp) add('monitors open', place, { do: 'monitors', group: id, to: 'open' });
 
   return {
     jobs: made.map((job) => ({
@@ -242,13 +253,6 @@ function byDesk(lines: readonly SheetLine[], part: (line: SheetLine) => string):
     found.set(key, [...(found.get(key) ?? []), line]);
   }
   return found;
-}
-
-/** Where most inlets are: there the monitors are turned up and down. */
-function placeOfMost({ lines, groups }: SheetRig): string {
-  const desks = lines.length ? lines.map(({ mixedAt }) => mixedAt) : groups.map(({ place }) => place);
-  const count = (place: string) => desks.filter((each) => each === place).length;
-  return desks.reduce((best, place) => (count(place) > count(best) ? place : best), desks[0]);
 }
 
 /** Whether a line's own supply is wanted on: it is plugged through in the end. */

@@ -98,7 +98,7 @@ const situations = rigs.chain((rig) => {
         rig.lines.filter(({ supply }) => supply).map(({ id }) => id),
         fc.record({ on: known(true, false), since: fc.integer({ min: -300, max: 0 }) }),
       ),
-      monitors: known('down' as const, 'open' as const),
+      monitors: fc.record({ monitors: known('down' as const, 'open' as const) }),
       mains: each(
         rig.devices.map(({ id }) => id),
         known(true, false),

@@ -52,19 +52,19 @@ test.each<[string, SheetState, Parameters<typeof breach>[2], number | undefined]
   ['power with monitors that nobody looked at', dark, { do: 'mains', device: 'desk', on: true }, 8],
   [
     'power with monitors down and nothing plugged',
-    { ...dark, monitors: 'down' },
+    { ...dark, monitors: { monitors: 'down' } },
     { do: 'mains', device: 'desk', on: true },
     undefined,
   ],
   [
     'power over a ribbon',
-    { ...dark, monitors: 'down', ends: { ...dark.ends, ribbon: { stage: true, desk: true } } },
+    { ...dark, monitors: { monitors: 'down' }, ends: { ...dark.ends, ribbon: { stage: true, desk: true } } },
     { do: 'mains', device: 'desk', on: true },
     5,
   ],
   [
     'a plug after power, before the look',
-    lit({ ...dark, monitors: 'down' }),
+    lit({ ...dark, monitors: { monitors: 'down' } }),
     { do: 'plug', line: 'mic', end: 'desk' },
     1,
   ],
@@ -160,7 +160,12 @@ describe('a swap of one end', () => {
     while (session.steps[0].action.do !== 'unplug')
       session = reported(RIG, session, { report: 'done' }, Math.max(session.state.now, session.until ?? 0));
     session = reported(RIG, session, { report: 'done' }, session.state.now + 1);
-    session = reported(RIG, session, { report: 'found', what: { monitors: 'down' } }, session.state.now + 1);
+    session = reported(
+      RIG,
+      session,
+      { report: 'found', what: { monitors: 'monitors', is: 'down' } },
+      session.state.now + 1,
+    );
     expect(said(session.steps)).not.toContain('unplug');
     expect(said(session.steps)).toContain('plug');
   });

@@ -38,7 +38,7 @@ describe('partly carried out and planned anew', () => {
       feeds: Object.fromEntries(RIG.groups.map(({ key }, n) => [key, made.feeds[n]])),
       muted: Object.fromEntries(RIG.lines.map(({ id }, n) => [id, made.muted[n]])),
       supplies: { boxed: { on: made.supply, since: made.supply === 'unknown' ? 'unknown' : 0 } },
-      monitors: made.monitors,
+      monitors: { monitors: made.monitors },
     });
   /** The desk's power is gone, or nobody knows of it, since just now. */
   const poweredAs = (mains: Known<boolean>, state: SheetState): SheetState =>

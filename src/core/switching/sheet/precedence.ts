@@ -1,4 +1,4 @@
-import { lineOf, type SheetRig } from './rig';
+import { joined, lineOf, type SheetRig } from './rig';
 import type { Action } from './state';
 import type { Job } from './tour';
 
@@ -60,6 +60,9 @@ export function precedes(rig: SheetRig, a: Made, b: Made): boolean {
     if (first === 'mains first') return a.place === b.place;
     return second === 'mains cut' || ((second === 'feed off' || second === 'supply off') && first === 'mute');
   }
+  // An inlet opens when every plug on its conductors has moved, wherever that is.
+  if (second === 'open' && (first === 'unplug' || first === 'plug' || first === 'supply on'))
+    return shareConductors(rig, a.actions, b.actions);
   switch (first) {
     case 'hand':
       return second === 'plug' && a.place === b.place && shareLine(a.actions, b.actions);
@@ -79,8 +82,6 @@ export function precedes(rig: SheetRig, a: Made, b: Made): boolean {
       return !LOOKING.includes(second) || a.place === b.place;
     case 'plug':
       return second === 'feed on' || shareLine(a.actions, b.actions);
-    case 'supply on':
-      return second === 'open' && shareLine(a.actions, b.actions);
     case 'feed on':
       return second === 'open' && reaches(rig, a.actions, b.actions);
     default:
@@ -94,6 +95,11 @@ const linesOf = (actions: readonly Action[]): string[] =>
 const shareLine = (a: readonly Action[], b: readonly Action[]): boolean => {
   const lines = linesOf(b);
   return linesOf(a).some((id) => lines.includes(id));
+};
+
+const shareConductors = (rig: SheetRig, a: readonly Action[], b: readonly Action[]): boolean => {
+  const lines = linesOf(b);
+  return linesOf(a).some((id) => joined(rig, lineOf(rig, id)).some((each) => lines.includes(each.id)));
 };
 
 /** Whether some lines are what others were before the paper changed. */

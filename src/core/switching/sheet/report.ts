@@ -66,7 +66,7 @@ export type Found =
   | { muted: string; is: Known<boolean> }
   | { supply: string; is: Known<boolean> }
   | { mains: string; is: Known<boolean> }
-  | { monitors: Known<'down' | 'open'> };
+  | { monitors: string; is: Known<'down' | 'open'> };
 
 /** A report that does not go with where the sheet stands. */
 export class ReportRefused extends Error {}

@@ -35,7 +35,10 @@ const founds: fc.Arbitrary<Found> = fc.oneof(
   fc.record({ muted: fc.constantFrom(...LINES), is: known }),
   fc.record({ supply: fc.constant('boxed'), is: known }),
   fc.record({ mains: fc.constant('desk'), is: known }),
-  fc.record({ monitors: fc.constantFrom('down' as const, 'open' as const, 'unknown' as const) }),
+  fc.record({
+    monitors: fc.constant('monitors'),
+    is: fc.constantFrom('down' as const, 'open' as const, 'unknown' as const),
+  }),
 );
 
 const reports: fc.Arbitrary<Report> = fc.oneof(

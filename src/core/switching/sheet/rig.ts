@@ -6,6 +6,8 @@ export interface SheetRig {
   lines: SheetLine[];
   groups: SheetGroup[];
   devices: SheetDevice[];
+  /** What is heard of it where; all of it in one place, where nobody has said. */
+  monitors?: SheetMonitors[];
   /** How long after a feed came on the sound is judged; none where the school does not ask for it. */
   judging?: Seconds;
 }
@@ -85,6 +87,17 @@ export interface SheetDevice {
   power: 'mains' | 'cells' | 'both';
 }
 
+/** Loudspeakers, headphones or a stream that are turned up and down together. */
+export interface SheetMonitors {
+  id: string;
+  /** Empty for all that have no name of their own. */
+  name: string;
+  /** Where they are turned up and down. */
+  place: string;
+  /** Devices that are heard on them. */
+  devices: string[];
+}
+
 /** Volts that are left some time after a feed went off; times ascend. */
 export interface ChargeLeft {
   at: Seconds;
@@ -126,6 +139,26 @@ const longerOf = (computed: Seconds, school: Seconds): Wait =>
 /** The key of a switch: its device and itself. */
 export const sheetKey = (device: string, group: string): string => `${device} ${group}`;
 
+/** The monitors that have no name of their own. */
+export const MONITORS = 'monitors';
+
+const known = new WeakMap<SheetRig, readonly SheetMonitors[]>();
+
+/** What is heard of a rig where; every device is heard on something. */
+export function monitorsOf(rig: SheetRig): readonly SheetMonitors[] {
+  const found = known.get(rig) ??
+    rig.monitors ?? [{ id: MONITORS, name: '', place: placeOfMost(rig), devices: rig.devices.map(({ id }) => id) }];
+  known.set(rig, found);
+  return found;
+}
+
+/** Where most inlets are: there the monitors are turned up and down that have no place of their own. */
+export function placeOfMost({ lines, groups }: Pick<SheetRig, 'lines' | 'groups'>): string {
+  const desks = lines.length ? lines.map(({ mixedAt }) => mixedAt) : groups.map(({ place }) => place);
+  const count = (place: string) => desks.filter((each) => each === place).length;
+  return desks.reduce((best, place) => (count(place) > count(best) ? place : best), desks[0]);
+}
+
 /** The id of the document's line that a line is, or was. */
 export const ownId = ({ id, was }: Pick<SheetLine, 'id' | 'was'>): string => was ?? id;
 
@@ -141,5 +174,7 @@ export function carriers(rig: SheetRig, line: SheetLine, key: string): SheetLine
   return own.length ? own : [line];
 }
 
+export const monitorsNamed = (rig: SheetRig, id: string): SheetMonitors =>
+  monitorsOf(rig).find((each) => each.id === id)!;
 export const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
 export const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;

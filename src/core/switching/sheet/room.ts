@@ -105,7 +105,7 @@ export function takenOver(
       ),
       feeds: Object.fromEntries(groups.map(({ key }) => [key, state.feeds[key] ?? open.feeds[key]])),
       mains: Object.fromEntries(devices.map(({ id }) => [id, state.mains[id] ?? open.mains[id]])),
-      monitors: state.monitors,
+      monitors: Object.fromEntries(Object.keys(open.monitors).map((id) => [id, state.monitors[id] ?? 'unknown'])),
       ...(ready.length && { ready: Object.fromEntries(ready) }),
       ...(plugged.length && { pluggedLive: Object.fromEntries(plugged) }),
     },

@@ -41,7 +41,7 @@ describe('set-up, change-over, strike', () => {
   test('what nobody knows is taken as on and charged: the first steps make it known', () => {
     const unknown: SheetState = {
       ...bare(RIG),
-      monitors: 'unknown',
+      monitors: { monitors: 'unknown' },
       feeds: { ...bare(RIG).feeds, a: { feed: 'unknown', since: 'unknown' } },
       muted: { ...bare(RIG).muted, mic: 'unknown' },
     };

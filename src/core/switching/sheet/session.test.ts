@@ -37,7 +37,7 @@ function followed(
 test('a set-up is followed to its end', () => {
   const [end] = followed(begun(), 1000);
   expect(end.state.feeds.bank.feed).toBe('P48');
-  expect(end.state).toMatchObject({ monitors: 'open', muted: { one: false, two: false } });
+  expect(end.state).toMatchObject({ monitors: { monitors: 'open' }, muted: { one: false, two: false } });
   expect(next(end)).toBeUndefined();
 });
 
@@ -102,7 +102,7 @@ test('going back makes everything that was touched unknown, and makes it known f
   const session = reported(RIG, on, { report: 'back', to: feed }, now + 100);
   expect(session.done).toHaveLength(feed);
   expect(session.state.feeds.bank).toEqual({ feed: 'unknown', since: 'unknown' });
-  expect(session.state).toMatchObject({ monitors: 'unknown', muted: { one: 'unknown', two: 'unknown' } });
+  expect(session.state).toMatchObject({ monitors: { monitors: 'unknown' }, muted: { one: 'unknown', two: 'unknown' } });
   expect(session.steps.map(({ action }) => action.do).slice(0, 3)).toEqual(['monitors', 'mute', 'feed']);
   expect(() => reported(RIG, on, { report: 'back', to: 99 }, now)).toThrow(/no such step/);
 });

@@ -66,7 +66,7 @@ describe('plugging on shared conductors', () => {
     const open = state({
       ends: ends([true, true], [true, true]),
       muted: { hall: true, stream: false },
-      monitors: 'open',
+      monitors: { monitors: 'open' },
     });
     expect(breach(rig, open, { do: 'unplug', line: 'hall', end: 'stage' })).toMatchObject({ invariant: 1 });
     const aim = aimFor('strike', rig, open, {}, ['hall']);
@@ -92,13 +92,13 @@ describe('power', () => {
     [false, 'open'],
     [false, 'unknown'],
   ] as const)('turned %s with monitors %s: never', (on, monitors) => {
-    const now = state({ mains: { desk: !on, stream: !on }, monitors });
+    const now = state({ mains: { desk: !on, stream: !on }, monitors: { monitors } });
     expect(breach(rig, now, { do: 'mains', device: 'desk', on })).toMatchObject({ invariant: 8 });
   });
 
   test('of a device without any feed as well, and by no moving of a step', () => {
     const mixer = { ...rig, groups: [], lines: rig.lines.map((each) => ({ ...each, groups: [], stops: {} })) };
-    const loud: SheetState = { ...state({ monitors: 'open' }), feeds: {} };
+    const loud: SheetState = { ...state({ monitors: { monitors: 'open' } }), feeds: {} };
     expect(breach(mixer, loud, { do: 'mains', device: 'desk', on: false })).toMatchObject({ invariant: 8 });
     const aim = aimFor('strike', mixer, loud, {}, ['hall', 'stream']);
     const { steps } = preview(mixer, loud, aim);
@@ -109,7 +109,9 @@ describe('power', () => {
   });
 
   test('what is on already may be called on again', () =>
-    expect(breach(rig, state({ monitors: 'open' }), { do: 'mains', device: 'desk', on: true })).toBeUndefined());
+    expect(
+      breach(rig, state({ monitors: { monitors: 'open' } }), { do: 'mains', device: 'desk', on: true }),
+    ).toBeUndefined());
 
   test('with monitors down it goes', () => {
     expect(breach(rig, state({}), { do: 'mains', device: 'desk', on: false })).toBeUndefined();

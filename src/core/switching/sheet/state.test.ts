@@ -15,7 +15,7 @@ test('an action changes what it is about, and nothing else', () => {
     mic: false,
     boxed: false,
   });
-  expect(done(before, { do: 'monitors', to: 'open' }).monitors).toBe('open');
+  expect(done(before, { do: 'monitors', group: 'monitors', to: 'open' }).monitors).toEqual({ monitors: 'open' });
 });
 
 test('a switch keeps its time while it is set to what it is set to', () => {
@@ -53,7 +53,12 @@ test('packed and off: what a latched switch comes back with, faders and monitors
   expect(state.mains).toEqual({ desk: false });
   expect(state.feeds).toEqual({ a: { feed: 'unknown', since: -1e6 }, b: { feed: 'off', since: -1e6 } });
   expect(live(RIG, state, 'a')).toBe(false);
-  expect([state.monitors, ...Object.values(state.muted)]).toEqual(['unknown', 'unknown', 'unknown', 'unknown']);
+  expect([state.monitors.monitors, ...Object.values(state.muted)]).toEqual([
+    'unknown',
+    'unknown',
+    'unknown',
+    'unknown',
+  ]);
 });
 
 test('a changed rig: lines that are new are out, switches that are new are not known, what is gone is dropped', () => {

@@ -1,6 +1,6 @@
 import type { FeedName } from '../../standards/feeds';
 import type { Seconds } from '../../units';
-import { groupOf, lineOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
+import { groupOf, lineOf, monitorsOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
@@ -24,8 +24,8 @@ export interface SheetState {
   muted: Record<string, Known<boolean>>;
   /** By line with a supply of its own. */
   supplies: Record<string, { on: Known<boolean>; since: Known<Seconds> }>;
-  /** Loudspeakers and headphones. */
-  monitors: Known<'down' | 'open'>;
+  /** Loudspeakers and headphones, by what is turned up and down together. */
+  monitors: Record<string, Known<'down' | 'open'>>;
   /** By device. */
   mains: Record<string, Known<boolean>>;
   /** By line: whether what is set by hand at its source is set; nobody knows of those that are not here. */
@@ -41,7 +41,7 @@ export type Action =
   | { do: 'feed'; group: string; to: FeedName }
   | { do: 'mute' | 'open'; lines: readonly string[] }
   | { do: 'supply'; line: string; on: boolean }
-  | { do: 'monitors'; to: 'down' | 'open' }
+  | { do: 'monitors'; group: string; to: 'down' | 'open' }
   | { do: 'mains'; device: string; on: boolean }
   | { do: 'wait'; seconds: Seconds };
 
@@ -54,7 +54,7 @@ export const bare = (rig: SheetRig): SheetState => ({
   supplies: Object.fromEntries(
     rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: false, since: -1e6 }]),
   ),
-  monitors: 'down',
+  monitors: monitorsAt(rig, 'down'),
   mains: Object.fromEntries(rig.devices.map(({ id }) => [id, true])),
 });
 
@@ -70,7 +70,7 @@ export const packed = (rig: SheetRig): SheetState => {
       rig.groups.map(({ key, latched }) => [key, latched ? { ...feeds[key], feed: 'unknown' as const } : feeds[key]]),
     ),
     muted: Object.fromEntries(rig.lines.map(({ id }) => [id, 'unknown'])),
-    monitors: 'unknown',
+    monitors: monitorsAt(rig, 'unknown'),
     mains: eachOf(rig.devices, () => false),
   };
 };
@@ -84,12 +84,20 @@ export const unknown = (rig: SheetRig): SheetState => ({
   supplies: Object.fromEntries(
     rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: 'unknown', since: 'unknown' }]),
   ),
-  monitors: 'unknown',
+  monitors: monitorsAt(rig, 'unknown'),
   mains: eachOf(rig.devices, () => 'unknown'),
 });
 
 const eachOf = <T>(devices: readonly SheetDevice[], value: () => T): Record<string, T> =>
   Object.fromEntries(devices.map(({ id }) => [id, value()]));
+
+/** Every monitor of a rig up, down, or nobody knows. */
+export const monitorsAt = (rig: SheetRig, is: Known<'down' | 'open'>): SheetState['monitors'] =>
+  Object.fromEntries(monitorsOf(rig).map(({ id }) => [id, is]));
+
+/** Whether anything that hears a device is up, or may be. */
+export const isHeard = (rig: SheetRig, { monitors }: SheetState, device: string): boolean =>
+  monitorsOf(rig).some(({ id, devices }) => devices.includes(device) && monitors[id] !== 'down');
 
 /** The state after an action. A switch that is set to what it is set to already keeps its time. */
 export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
@@ -123,7 +131,7 @@ export function after(rig: SheetRig, state: SheetState, action: Action): SheetSt
         ? state
         : { ...state, supplies: { ...state.supplies, [action.line]: { on: action.on, since: state.now } } };
     case 'monitors':
-      return { ...state, monitors: action.to };
+      return { ...state, monitors: { ...state.monitors, [action.group]: action.to } };
     case 'mains': {
       const mains = { ...state.mains, [action.device]: action.on };
       const feeds = { ...state.feeds };

@@ -1,6 +1,6 @@
 import { harmedBySupply, harming } from './invariants';
 import type { Aim, Ending } from './report';
-import { groupOf, lineOf, type SheetRig } from './rig';
+import { groupOf, lineOf, monitorsNamed, type SheetRig } from './rig';
 import type { Action, SheetState } from './state';
 
 /** The aim without what cannot be done: a line's plugs stay as they are, a switch too and everybody on it. */
@@ -63,7 +63,18 @@ export function without(rig: SheetRig, aim: Aim, state: SheetState, action: Acti
         unpowered: aim.unpowered.filter((id) => id !== action.device),
       };
     }
-    case 'monitors':
+    case 'monitors': {
+      const { devices } = monitorsNamed(rig, action.group);
+      const hears = (device: string) => devices.includes(device);
+      const heard = rig.groups.filter(
+        ({ key, device }) => hears(device) || rig.lines.some((line) => line.groups.includes(key) && hears(line.device)),
+      );
+      return {
+        ...switchesAsTheyAre(heard.map(({ key }) => key)),
+        open: aim.open.filter((id) => !hears(lineOf(rig, id).device)),
+        unpowered: aim.unpowered.filter((id) => !hears(id)),
+      };
+    }
     case 'wait':
       return { ...switchesAsTheyAre(rig.groups.map(({ key }) => key)), open: [], unpowered: [] };
   }

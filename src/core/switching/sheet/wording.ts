@@ -1,6 +1,6 @@
 import { feedLabel } from '../../standards/feeds';
 import { harming as harmedBy } from './invariants';
-import { groupOf, lineOf, type SheetLine, type SheetRig } from './rig';
+import { groupOf, lineOf, monitorsNamed, monitorsOf, type SheetLine, type SheetRig } from './rig';
 import type { Step } from './sequence';
 import { live, type Action, type SheetState } from './state';
 
@@ -53,7 +53,7 @@ function checkTitle(rig: SheetRig, action: Action): string {
         : `Check the supply of “${name}” is off. If it is on, turn it off.`;
     }
     case 'monitors':
-      return action.to === 'down' ? 'Check monitors are down. If not, turn them down.' : 'Check monitors are up';
+      return monitorsWords(rig, action).check;
     case 'mains': {
       const { name } = rig.devices.find(({ id }) => id === action.device)!;
       return `Check ${name} is ${action.on ? 'on' : 'off'}. If not, turn it ${action.on ? 'on' : 'off'}.`;
@@ -159,13 +159,13 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
     case 'monitors':
       return action.to === 'down'
         ? {
-            title: 'Turn monitors down',
-            detail: 'Speakers, headphones, foldback, stream. Amplifiers and powered speakers: on last, off first.',
+            title: monitorsWords(rig, action).title,
+            detail: `${monitorsWords(rig, action).which}Amplifiers and powered speakers: on last, off first.`,
             look: 'Every level control is at zero.',
           }
         : {
-            title: 'Bring monitors up slowly',
-            detail: 'Speakers, headphones, foldback, stream. Amplifiers and powered speakers go on now, last of all.',
+            title: monitorsWords(rig, action).title,
+            detail: `${monitorsWords(rig, action).which}Amplifiers and powered speakers go on now, last of all.`,
             look: 'You hear what the meters show, and nothing else.',
             caution: 'Start from zero: a hidden fault is loud.',
           };
@@ -186,6 +186,34 @@ function wordsOf(rig: SheetRig, action: Action, state?: SheetState): StepWords {
     case 'wait':
       return { title: 'Wait', look: 'Don’t plug, unplug or unmute anything until the clock ends.' };
   }
+}
+
+/** Monitors as they are called; those without a name are all there are, or all others. */
+function monitorsWords(
+  rig: SheetRig,
+  { group, to }: Extract<Action, { do: 'monitors' }>,
+): { title: string; check: string; which: string } {
+  const { name } = monitorsNamed(rig, group);
+  if (name)
+    return {
+      title: to === 'down' ? `Turn down: ${name}` : `Bring up slowly: ${name}`,
+      check: to === 'down' ? `Check down: ${name}. If not, turn it down.` : `Check up: ${name}`,
+      which: '',
+    };
+  const others = monitorsOf(rig).length > 1 ? 'all other monitors' : 'monitors';
+  return {
+    title: to === 'down' ? `Turn ${others} down` : `Bring ${others} up slowly`,
+    check: to === 'down' ? `Check ${others} are down. If not, turn them down.` : `Check ${others} are up`,
+    which: 'Speakers, headphones, foldback, stream. ',
+  };
+}
+
+/** Monitors with a name that some steps turn down, and those that stay as they are. */
+export function monitorsMoved(rig: SheetRig, steps: readonly Step[]): { down: string[]; stay: string[] } {
+  const moved = new Set(steps.flatMap(({ action }) => (action.do === 'monitors' ? [action.group] : [])));
+  const named = monitorsOf(rig).filter(({ name }) => name);
+  const names = (moves: boolean) => named.filter(({ id }) => moved.has(id) === moves).map(({ name }) => name);
+  return { down: names(true), stay: names(false) };
 }
 
 /** What goes between a line's source and its inlet, and what is off there. */
@@ -218,7 +246,7 @@ function isUnknown(state: SheetState, action: Action): boolean {
     case 'hand':
       return false;
     case 'monitors':
-      return state.monitors === 'unknown';
+      return state.monitors[action.group] === 'unknown';
     case 'mains':
       return state.mains[action.device] === 'unknown';
     case 'wait':

@@ -33,7 +33,7 @@ const what = Joi.alternatives(
   Joi.object({ muted: id.required(), is: known }),
   Joi.object({ supply: id.required(), is: known }),
   Joi.object({ mains: id.required(), is: known }),
-  Joi.object({ monitors: Joi.valid('down', 'open', 'unknown').required() }),
+  Joi.object({ monitors: id.required(), is: Joi.valid('down', 'open', 'unknown').required() }),
 );
 
 const step = Joi.number().integer().min(0).max(10_000).required();

@@ -1,0 +1,17 @@
+import Typography from '@mui/material/Typography';
+import { monitorsMoved, type SheetRig, type Step } from '@/core/switching/sheet';
+
+/** Which loudspeakers and headphones a sheet turns down, and which go on playing; nothing where they have no names. */
+export function MonitorsMoved({ rig, steps }: { rig: SheetRig; steps: readonly Step[] }) {
+  const { down, stay } = monitorsMoved(rig, steps);
+  if (down.length + stay.length === 0) return null;
+  const told = [
+    ...(down.length ? [`Goes down for a while: ${down.join(', ')}.`] : []),
+    ...(stay.length ? [`Goes on playing: ${stay.join(', ')}.`] : []),
+  ];
+  return (
+    <Typography variant="body2" sx={{ color: 'text.secondary', mt: 0.5 }}>
+      {told.join(' ')}
+    </Typography>
+  );
+}
