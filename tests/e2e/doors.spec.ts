@@ -37,7 +37,10 @@ test('wrong documents, bodies and origins are refused and say what to change', a
   await refused({ data: demo, headers: { origin: 'http://elsewhere.example' } }, 403, 'other-origin');
 });
 
-test('photos: a picture is kept with its rig; anything else is refused and says what to send', async ({ page, request }) => {
+test('photos: a picture is kept with its rig; anything else is refused and says what to send', async ({
+  page,
+  request,
+}) => {
   const rig = await copyOf(page, 'Photographed');
   const send = (data: Buffer, more: object = {}) => request.post(`/api/rigs/${rig}/photos`, { data, ...more });
   const picture = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(100)]);

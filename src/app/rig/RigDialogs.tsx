@@ -16,6 +16,7 @@ import { InsertMenu, MoveMenu } from './ChooseMenus';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { HistoryDialog } from './HistoryDialog';
 import { ImportDialog } from './ImportDialog';
+import { MonitorsDialog } from './MonitorsDialog';
 import { NewLineDialog } from './NewLineDialog';
 import { SchoolsDialog } from './SchoolsDialog';
 import type { RigActions } from './useRigActions';
@@ -83,6 +84,16 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
           onClose={closeDialog}
           onSave={(name, note) => {
             actions.rename(name, note);
+            closeDialog();
+          }}
+        />
+      )}
+      {open?.dialog === 'monitors' && (
+        <MonitorsDialog
+          document={document}
+          onClose={closeDialog}
+          onSave={(monitors) => {
+            actions.setMonitors(monitors);
             closeDialog();
           }}
         />

@@ -22,6 +22,7 @@ interface Props {
     rename: () => void;
     newLine: () => void;
     newDevice: () => void;
+    monitors: () => void;
     importFile: () => void;
     exportRig: () => void;
     exportPatchList: () => void;
@@ -71,6 +72,7 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
       <Menu open={Boolean(anchor)} anchorEl={anchor} onClose={close}>
         {item('New line', actions.newLine, 'N')}
         {item('New device', actions.newDevice)}
+        {item('Monitors and headphones', actions.monitors)}
         {item('Name and note', actions.rename)}
         <Divider />
         {item('Import a rig or a patch list', actions.importFile)}

@@ -52,7 +52,7 @@ export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
             Kept with the rig
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            These do not change a verdict here. They decide in run sheets and in running time on batteries.
+            These do not change a verdict here. They decide in run sheets, plans and running time on batteries.
           </Typography>
           {SCHOOL_NAMES.filter((name) => !deciding.includes(name)).map(field)}
         </Stack>

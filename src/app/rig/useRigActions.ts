@@ -25,6 +25,7 @@ import {
   DocumentError,
   type Device,
   type InletRef,
+  type MonitorGroup,
   type RigDocument,
 } from '@/core/rig';
 import type { Edit } from '@/core/rig/edits';
@@ -38,7 +39,7 @@ import type { Probe } from './useRigCheck';
 
 /** What is open over the sheet. */
 export type OpenDialog =
-  | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' }
+  | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' | 'monitors' }
   | { dialog: 'device'; device: string }
   | { dialog: 'move'; button: HTMLElement }
   | { dialog: 'insert'; button: HTMLElement; line: string; at: number }
@@ -185,6 +186,7 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
       rename: () => openDialog({ dialog: 'rename' }),
       newLine: () => openDialog({ dialog: 'new line' }),
       newDevice: () => openDialog({ dialog: 'new device' }),
+      monitors: () => openDialog({ dialog: 'monitors' }),
       importFile: () => openDialog({ dialog: 'import' }),
       history: () => openDialog({ dialog: 'history' }),
       exportRig: () => {
@@ -258,6 +260,8 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     setFeed: turn,
     setSchool: (name: SchoolName, value: string) =>
       change((from) => ({ ...from, schools: { ...from.schools, [name]: value } })),
+    setMonitors: (monitors: MonitorGroup[]) =>
+      change(({ monitors: _before, ...from }) => (monitors.length ? { ...from, monitors } : from)),
     insertPart: (id: string, at: number, part: Part) => {
       const target = paths.get(id);
       if (!target) return;

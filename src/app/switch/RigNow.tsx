@@ -37,19 +37,23 @@ export const RigNow = memo(function RigNow({ rig, state, offset, onFound }: Prop
         Tap anything that is different. The sheet is recalculated.
       </Typography>
       <Heading>Monitors</Heading>
-      {monitorsOf(rig).map(({ id, name }) => (
-        <Chip
-          key={id}
-          label={name || (rig.monitors ? 'All other monitors' : 'Speakers and headphones')}
-          value={state.monitors[id] ?? 'unknown'}
-          options={[
-            ['down', 'down'],
-            ['open', 'up'],
-            ['unknown', 'not known'],
-          ]}
-          onChoose={(is) => onFound({ monitors: id, is: is as Known<'down' | 'open'> })}
-        />
-      ))}
+      {monitorsOf(rig).map(({ id, name, place }) => {
+        const called = name || (rig.monitors ? 'All other monitors' : 'Speakers and headphones');
+        return (
+          <Row key={id} name={called} detail={rig.monitors ? place : undefined}>
+            <Chip
+              label={called}
+              value={state.monitors[id] ?? 'unknown'}
+              options={[
+                ['down', 'down'],
+                ['open', 'up'],
+                ['unknown', 'not known'],
+              ]}
+              onChoose={(is) => onFound({ monitors: id, is: is as Known<'down' | 'open'> })}
+            />
+          </Row>
+        );
+      })}
       <Heading>Switches</Heading>
       <Switches rig={rig} state={state} offset={offset} onFound={onFound} />
       <Heading>Power</Heading>

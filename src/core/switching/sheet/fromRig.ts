@@ -101,7 +101,14 @@ function monitorsIn(document: RigDocument): SheetMonitors[] {
       devices: heard,
     })),
     ...(rest.length
-      ? [{ id: MONITORS, name: '', place: rest.map(placeOfDevice).find(Boolean) ?? DESK, devices: rest }]
+      ? [
+          {
+            id: monitors.some(({ id }) => id === MONITORS) ? `other ${MONITORS}` : MONITORS,
+            name: '',
+            place: rest.map(placeOfDevice).find(Boolean) ?? DESK,
+            devices: rest,
+          },
+        ]
       : []),
   ];
 }

@@ -1,0 +1,142 @@
+'use client';
+
+import AddIcon from '@mui/icons-material/Add';
+import CloseIcon from '@mui/icons-material/Close';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import FormGroup from '@mui/material/FormGroup';
+import IconButton from '@mui/material/IconButton';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { freeId, type MonitorGroup, type RigDocument } from '@/core/rig';
+
+interface Props {
+  document: RigDocument;
+  onClose: () => void;
+  onSave: (monitors: MonitorGroup[]) => void;
+}
+
+/** Which loudspeakers, headphones and streams hear which devices: only those go down that a feed can thump through. */
+export function MonitorsDialog({ document, onClose, onSave }: Props) {
+  const { devices, locations = [] } = document;
+  const [groups, setGroups] = useState<MonitorGroup[]>(document.monitors ?? []);
+  const change = (id: string, to: Partial<MonitorGroup>) =>
+    setGroups((all) => all.map((each) => (each.id === id ? { ...each, ...to } : each)));
+  const problem = (group: MonitorGroup): string => {
+    const name = group.name.trim();
+    if (!name) return 'Give it a name.';
+    return groups.some((other) => other !== group && other.name.trim() === name) ? 'This name is taken.' : '';
+  };
+  const complete = groups.every((group) => !problem(group) && group.devices.length > 0);
+  const others = devices.filter(({ id }) => !groups.some((group) => group.devices.includes(id)));
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="monitors-title">
+      <DialogTitle id="monitors-title">Monitors and headphones</DialogTitle>
+      <DialogContent>
+        <Typography variant="body2" color="textSecondary" sx={{ mb: 2 }}>
+          Name what is turned up and down together, and tick the devices you hear on it. A run sheet then turns down
+          only what a switch can thump through.
+        </Typography>
+        {groups.map((group, n) => (
+          <Box
+            key={group.id}
+            component="fieldset"
+            aria-label={group.name.trim() || `Monitors ${n + 1}`}
+            sx={{ border: 1, borderColor: 'divider', borderRadius: 1, p: 1.5, mb: 2, mx: 0 }}
+          >
+            <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', flexWrap: { xs: 'wrap', sm: 'nowrap' } }}>
+              <TextField
+                label="Name"
+                value={group.name}
+                onChange={(event) => change(group.id, { name: event.target.value })}
+                error={Boolean(problem(group)) && group.name !== ''}
+                helperText={problem(group) || ' '}
+                slotProps={{ htmlInput: { maxLength: 80 } }}
+                autoFocus={n === groups.length - 1 && group.name === ''}
+                fullWidth
+              />
+              <TextField
+                select
+                label="Turned down at"
+                value={group.location ?? ''}
+                onChange={({ target: { value } }) => change(group.id, { location: value || undefined })}
+                fullWidth
+                slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+              >
+                <MenuItem value="">where its devices are</MenuItem>
+                {locations.map(({ id, name }) => (
+                  <MenuItem key={id} value={id}>
+                    {name}
+                  </MenuItem>
+                ))}
+              </TextField>
+              <IconButton
+                aria-label={`Remove ${group.name.trim() || `monitors ${n + 1}`}`}
+                onClick={() => setGroups((all) => all.filter(({ id }) => id !== group.id))}
+                sx={{ width: 44, height: 44 }}
+              >
+                <CloseIcon sx={{ fontSize: 18 }} />
+              </IconButton>
+            </Box>
+            <FormGroup row>
+              {devices.map(({ id, name }) => (
+                <FormControlLabel
+                  key={id}
+                  control={
+                    <Checkbox
+                      checked={group.devices.includes(id)}
+                      onChange={(_, on) =>
+                        change(group.id, {
+                          devices: on ? [...group.devices, id] : group.devices.filter((each) => each !== id),
+                        })
+                      }
+                    />
+                  }
+                  label={name}
+                />
+              ))}
+            </FormGroup>
+            {group.devices.length === 0 && (
+              <Typography variant="caption" color="textSecondary">
+                Tick at least one device.
+              </Typography>
+            )}
+          </Box>
+        ))}
+        <Button
+          startIcon={<AddIcon />}
+          onClick={() => setGroups((all) => [...all, { id: freeId(all, 'heard'), name: '', devices: [] }])}
+          sx={{ minHeight: 44 }}
+        >
+          Add monitors
+        </Button>
+        {groups.length > 0 && others.length > 0 && (
+          <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+            Not ticked anywhere: {others.map(({ name }) => name).join(', ')}. For these a run sheet asks for “all other
+            monitors”.
+          </Typography>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Cancel</Button>
+        <Button
+          variant="contained"
+          disabled={!complete}
+          onClick={() => onSave(groups.map((group) => tidy({ ...group, name: group.name.trim() })))}
+        >
+          Save monitors
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
+
+const tidy = ({ location, ...group }: MonitorGroup): MonitorGroup => ({ ...group, ...(location && { location }) });
