@@ -151,7 +151,7 @@ function SchoolField({ name, document, onChange }: Props & { name: SchoolName })
       value={schoolsOf(document)[name]}
       helperText={why}
       onChange={(event) => onChange((from) => ({ ...from, schools: { ...from.schools, [name]: event.target.value } }))}
-      sx={{ mt: 1 }}
+      sx={{ mt: 1.5 }}
     >
       {options.map(({ value, label }) => (
         <MenuItem key={value} value={value}>

@@ -52,7 +52,15 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
             aria-label={group.name.trim() || `Monitors ${n + 1}`}
             sx={{ border: 1, borderColor: 'divider', borderRadius: 1, p: 1.5, mb: 2, mx: 0 }}
           >
-            <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', flexWrap: { xs: 'wrap', sm: 'nowrap' } }}>
+            <Box
+              sx={{
+                display: 'grid',
+                columnGap: 1,
+                alignItems: 'start',
+                gridTemplateColumns: { xs: '1fr 44px', sm: '1fr 1fr 44px' },
+                gridTemplateAreas: { xs: '"name remove" "place place"', sm: '"name place remove"' },
+              }}
+            >
               <TextField
                 label="Name"
                 value={group.name}
@@ -61,14 +69,14 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
                 helperText={problem(group) || ' '}
                 slotProps={{ htmlInput: { maxLength: 80 } }}
                 autoFocus={n === groups.length - 1 && group.name === ''}
-                fullWidth
+                sx={{ gridArea: 'name' }}
               />
               <TextField
                 select
                 label="Turned down at"
                 value={group.location ?? ''}
                 onChange={({ target: { value } }) => change(group.id, { location: value || undefined })}
-                fullWidth
+                sx={{ gridArea: 'place' }}
                 slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
               >
                 <MenuItem value="">where its devices are</MenuItem>
@@ -81,7 +89,7 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
               <IconButton
                 aria-label={`Remove ${group.name.trim() || `monitors ${n + 1}`}`}
                 onClick={() => setGroups((all) => all.filter(({ id }) => id !== group.id))}
-                sx={{ width: 44, height: 44 }}
+                sx={{ gridArea: 'remove', width: 44, height: 44 }}
               >
                 <CloseIcon sx={{ fontSize: 18 }} />
               </IconButton>

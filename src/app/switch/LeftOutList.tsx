@@ -48,7 +48,7 @@ export function LeftOutList({ id, rig, session, busy, onRetry }: Props) {
                   </Typography>
                 )}
               </Typography>
-              {step.photo && <PhotoThumb rig={id} photo={step.photo} of={title} />}
+              {step.photo && <PhotoThumb rig={id} photo={step.photo} of={title} size={36} />}
               <Button
                 disabled={busy}
                 aria-label={`Try again: ${title}`}

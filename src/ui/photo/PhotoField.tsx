@@ -36,7 +36,7 @@ export function PhotoField({ rig, photo, onPhoto, sending, onSending }: Props) {
     else setFailed(sent.failed);
   };
   return (
-    <Stack spacing={1}>
+    <Stack spacing={0.5} sx={{ mb: 1.5 }}>
       <Stack direction="row" spacing={1} sx={{ alignItems: 'center', minHeight: 48 }}>
         {photo && <PhotoThumb rig={rig} photo={photo} of="goes with the reason" size={48} />}
         <Button

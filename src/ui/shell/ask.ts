@@ -5,7 +5,10 @@ export interface Asked<T> {
 }
 
 /** Asks this application's own server. Never throws. */
-export async function ask<T>(path: string, options: { method?: string; json?: unknown; blob?: Blob } = {}): Promise<Asked<T>> {
+export async function ask<T>(
+  path: string,
+  options: { method?: string; json?: unknown; blob?: Blob } = {},
+): Promise<Asked<T>> {
   try {
     const response = await fetch(path, {
       method: options.method ?? 'GET',

@@ -106,7 +106,7 @@ describe('only those a feed can thump through go down', () => {
         undefined,
         steps.find(({ action }) => action.do === 'monitors')!,
       ).title,
-    ).toMatch(/^Turn down: (Hall loudspeakers|Wheelhouse headphones)$/);
+    ).toMatch(/^Turn (Hall loudspeakers|Wheelhouse headphones) down$/);
   });
 
   test('monitors that cannot be turned down hold up what is heard on them, and nothing else', () => {

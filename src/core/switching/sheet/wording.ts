@@ -194,17 +194,12 @@ function monitorsWords(
   { group, to }: Extract<Action, { do: 'monitors' }>,
 ): { title: string; check: string; which: string } {
   const { name } = monitorsNamed(rig, group);
-  if (name)
-    return {
-      title: to === 'down' ? `Turn down: ${name}` : `Bring up slowly: ${name}`,
-      check: to === 'down' ? `Check down: ${name}. If not, turn it down.` : `Check up: ${name}`,
-      which: '',
-    };
-  const others = monitorsOf(rig).length > 1 ? 'all other monitors' : 'monitors';
+  const called = name || (monitorsOf(rig).length > 1 ? 'all other monitors' : 'monitors');
+  const [are, them] = /s$/i.test(called) ? ['are', 'them'] : ['is', 'it'];
   return {
-    title: to === 'down' ? `Turn ${others} down` : `Bring ${others} up slowly`,
-    check: to === 'down' ? `Check ${others} are down. If not, turn them down.` : `Check ${others} are up`,
-    which: 'Speakers, headphones, foldback, stream. ',
+    title: to === 'down' ? `Turn ${called} down` : `Bring ${called} up slowly`,
+    check: to === 'down' ? `Check ${called} ${are} down. If not, turn ${them} down.` : `Check ${called} ${are} up`,
+    which: name ? '' : 'Speakers, headphones, foldback, stream. ',
   };
 }
 
