@@ -4,7 +4,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DocumentError, emptyRig } from '@/core/rig';
 import { openStore, type Store } from './database';
-import { createRig, listRevisions, listRigs, loadRefused, loadRig, saveRig, StaleRevision } from './rigs';
+import {
+  createRig,
+  listRevisions,
+  listRigs,
+  loadRefused,
+  loadRig,
+  removeRig,
+  restoreRig,
+  RigRemoved,
+  saveRig,
+  StaleRevision,
+} from './rigs';
 
 let folder: string;
 let store: Store;
@@ -43,6 +54,17 @@ test('a save against an older revision is refused, and both versions are kept', 
   expect(loadRig(store, id)?.document.name).toBe('theirs');
   expect(loadRefused(store, id, stale!.refused)?.name).toBe('mine');
   expect(loadRefused(store, 'another', stale!.refused)).toBeUndefined();
+});
+
+test('a rig that was removed takes no save; put back, it does', () => {
+  const { id } = createRig(store, named('first'));
+  removeRig(store, id);
+  expect(() => saveRig(store, id, 1, named('late'))).toThrow(RigRemoved);
+  expect(() => saveRig(store, id, 9, named('late'))).toThrow(RigRemoved);
+  expect(listRevisions(store, id)).toHaveLength(1);
+  expect(store.prepare('SELECT count(*) FROM rig_refused').pluck().get()).toBe(0);
+  restoreRig(store, id);
+  expect(saveRig(store, id, 1, named('late'))).toMatchObject({ revision: 2 });
 });
 
 test('what is not a document is refused and changes nothing', () => {

@@ -29,6 +29,14 @@ export class StaleRevision extends Error {
   }
 }
 
+/** A save of a rig that somebody took off the list; nothing was saved. */
+export class RigRemoved extends Error {
+  constructor() {
+    super('this rig was removed');
+    this.name = 'RigRemoved';
+  }
+}
+
 const now = () => new Date().toISOString();
 
 export const listRigs = (store: Store): RigEntry[] =>
@@ -74,7 +82,7 @@ export function createRig(store: Store, value: unknown, id: string = randomUUID(
 /**
  * Saves a changed rig as the next revision. When this returns, the change survives a killed process.
  * @returns undefined if there is no such rig
- * @throws StaleRevision if somebody saved in between; DocumentError for a document that is not one
+ * @throws StaleRevision if somebody saved in between; RigRemoved; DocumentError for a document that is not one
  */
 export function saveRig(store: Store, id: string, basedOn: number, value: unknown): SavedRig | undefined {
   const document = readDocument(value);
@@ -82,6 +90,7 @@ export function saveRig(store: Store, id: string, basedOn: number, value: unknow
     .transaction((): SavedRig | StaleRevision | undefined => {
       const current = loadRig(store, id);
       if (!current) return undefined;
+      if (isRemoved(store, id)) throw new RigRemoved();
       const savedAt = now();
       if (current.revision !== basedOn) {
         const { lastInsertRowid } = store
@@ -100,6 +109,9 @@ export function saveRig(store: Store, id: string, basedOn: number, value: unknow
   if (outcome instanceof StaleRevision) throw outcome;
   return outcome;
 }
+
+const isRemoved = (store: Store, id: string): boolean =>
+  store.prepare('SELECT 1 FROM rig WHERE id = ? AND removed_at IS NOT NULL').get(id) !== undefined;
 
 /** Takes a rig off the list; its revisions stay. @returns whether there was one */
 export const removeRig = (store: Store, id: string): boolean =>

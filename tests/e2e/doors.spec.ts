@@ -124,6 +124,71 @@ test('two tabs at the same switch: one is saved on top, the other stays in the h
   await expect(other.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
 });
 
+test('a rig of more than 64 KiB is saved from its page', async ({ page }) => {
+  const note = 'Sounds best a hand above the bridge. '.repeat(13).trim();
+  const rig = await copyOf(page, 'Large', 'lock-nine', (text) => {
+    const document = JSON.parse(text);
+    for (const line of document.lines) line.links = line.links.map((link: object) => ({ ...link, note }));
+    for (const device of document.devices) device.inlets = device.inlets.map((inlet: object) => ({ ...inlet, note }));
+    return JSON.stringify(document);
+  });
+  expect((await (await page.request.get(`/api/rigs/${rig}`)).text()).length).toBeGreaterThan(64 * 1024);
+  await openRig(page, rig);
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await page.reload();
+  await expect(feed(page, 'Hold desk, bank A', 'off')).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a save whose answer gets lost is no change of somebody else, with or without a further change', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Lost answer');
+  await openRig(page, rig);
+  let lose = true;
+  await page.route(`**/api/rigs/${rig}`, async (route) => {
+    if (route.request().method() !== 'PUT' || !lose) return route.continue();
+    lose = false;
+    // It arrives, and the answer does not.
+    await route.fetch();
+    await route.abort();
+  });
+  const told = page.getByRole('status').filter({ hasText: /revision|saved|saving/ });
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(told).toContainText('The server does not answer. The change is kept here and sent again.');
+  await expect(told).toContainText('revision 2');
+  await expect(page.getByText(/changed in another tab/)).toHaveCount(0);
+
+  lose = true;
+  await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
+  await expect(told).toContainText('The server does not answer.');
+  await feed(page, 'Hold desk, bank B', 'off').click();
+  await expect(told).toContainText('revision 4');
+  await expect(page.getByText(/changed in another tab/)).toHaveCount(0);
+  const { document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  const set = document.devices.flatMap(({ groups }: { groups: { feed: string }[] }) => groups.map((each) => each.feed));
+  expect(set.slice(0, 4)).toEqual(['off', 'off', 'P48', 'P48']);
+});
+
+test('a rig that was removed elsewhere: nothing is called saved, and it can be put back with the change', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Removed elsewhere');
+  await openRig(page, rig);
+  expect((await page.request.delete(`/api/rigs/${rig}`)).status()).toBe(200);
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(page.getByText('Your change is kept here, and saved when you put it back.')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'removed in another tab' })).toBeVisible();
+  const refused = await page.request.put(`/api/rigs/${rig}`, {
+    data: { basedOn: 1, document: (await (await page.request.get(`/api/rigs/${rig}`)).json()).document },
+  });
+  expect([refused.status(), (await refused.json()).error.code]).toEqual([410, 'removed']);
+  await page.getByRole('button', { name: 'Put it back' }).press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await page.reload();
+  await expect(feed(page, 'Hold desk, bank A', 'off')).toHaveAttribute('aria-pressed', 'true');
+});
+
 test('the page keeps to its own server and its console clean', async ({ page }) => {
   const foreign: string[] = [];
   page.on('request', (request) => {

@@ -2,7 +2,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { ReportRefused } from '@/core/switching/sheet';
-import { StaleRevision } from '@/store/rigs';
+import { RigRemoved, StaleRevision } from '@/store/rigs';
 import { StaleHunt } from '@/store/noise';
 import { StaleSheet } from '@/store/switching';
 
@@ -40,6 +40,8 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
         refused,
       });
     }
+    if (problem instanceof RigRemoved)
+      return error(410, 'removed', 'This rig was removed. Put it back, then save again.');
     if (problem instanceof StaleSheet) {
       const message = 'Someone else has moved the sheet on. Read the step again before you act.';
       return error(409, 'stale-sheet', message, { current: { ...problem.current, now: Date.now() / 1000 } });

@@ -64,11 +64,13 @@ export function useKit(items: KitItem[]) {
         const step = nextStep(onServer.current, wanted.current);
         if (!step) break;
         setSaving({ state: 'saving' });
-        const { failed } = await ask(
+        const { failed, status } = await ask(
           `/api/kit/${step.id}`,
           step.item ? { method: 'PUT', json: step.item } : { method: 'DELETE' },
         );
-        if (failed) {
+        // What somebody else has removed already is removed.
+        const gone = !step.item && status === 404;
+        if (failed && !gone) {
           setSaving({ state: 'failed', message: failed });
           busy.current = false;
           return;
@@ -80,6 +82,14 @@ export function useKit(items: KitItem[]) {
       busy.current = false;
     }
   }, [present, tries]);
+
+  const dirty = saving.state !== 'saved';
+  useEffect(() => {
+    if (!dirty) return;
+    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [dirty]);
 
   // What the server did not take is sent again; nothing is lost while it is away.
   useEffect(() => {

@@ -17,7 +17,7 @@ import { Overview } from './Overview';
 import { RigDialogs } from './RigDialogs';
 import { RigMenu, type RigEntry } from './RigMenu';
 import { Sheet } from './Sheet';
-import { StaleNotice } from '@/ui/rig/StaleNotice';
+import { RigNotice } from '@/ui/rig/RigNotice';
 import { TopBar } from './TopBar';
 import { useRigActions } from './useRigActions';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
@@ -119,7 +119,6 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     <Overview sections={view.sections} solution={solution} onLine={actions.row.select} onGroup={openGroup} />
   );
 
-  const disputed = saving.state === 'stale' || saving.state === 'newer' ? saving : undefined;
   return (
     <>
       <PlaceFrame
@@ -142,7 +141,7 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             onSchools={actions.openSchools}
           />
         }
-        notice={disputed && <StaleNotice saving={disputed} base={base} mine={document} both={both} onSettle={settle} />}
+        notice={<RigNotice rig={rig} />}
         panel={panel}
         panelLabel="Why"
         panelWidth={344}

@@ -6,7 +6,7 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { dangers, type Aim, type Found } from '@/core/switching/sheet';
-import { StaleNotice } from '@/ui/rig/StaleNotice';
+import { RigNotice } from '@/ui/rig/RigNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { useStored } from '@/ui/shell/useStored';
@@ -77,7 +77,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
     if (await tell({ report: 'begin', aim })) setAsked(undefined);
   };
   const found = useCallback((what: Found) => void tell({ report: 'found', what }), [tell]);
-  const disputed = rig.saving.state === 'stale' || rig.saving.state === 'newer' ? rig.saving : undefined;
+  const disputed = rig.saving.state === 'stale' || rig.saving.state === 'newer' || rig.saving.state === 'removed';
   return (
     <>
       <PlaceFrame
@@ -86,7 +86,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
         bar={<SwitchBar rig={saved.id} name={document.name} link={link} who={who} onWho={setWho} />}
         notice={
           disputed ? (
-            <StaleNotice saving={disputed} base={rig.base} mine={document} both={rig.both} onSettle={rig.settle} />
+            <RigNotice rig={rig} />
           ) : problem ? (
             <Alert severity="warning" onClose={dismiss} sx={{ borderRadius: 0 }}>
               {problem}

@@ -243,6 +243,40 @@ describe('differences and merging', () => {
     expect(both.devices[0].groups[0].feed).toBe('off');
     expect(readDocument(both)).toEqual(both);
   });
+  test('whatever either side adds, changes or takes away is there afterwards, in every field of a document', () => {
+    const unit = (id: string) => ({ id, name: id, kind: 'computer' as const });
+    const hears = (id: string, device: string) => ({ id, name: id, devices: [device] });
+    const place = (id: string) => ({ id, name: id });
+    const base: RigDocument = { ...demo, units: [unit('lamp')], monitors: [hears('hall', 'desk')] };
+    const mine: RigDocument = {
+      ...base,
+      units: [unit('lamp'), unit('mine')],
+      monitors: [hears('hall', 'desk'), hears('mine', 'bag')],
+      locations: [...demo.locations!, place('mine')],
+      wishes: { neighbours: [['pair-a-left', 'pair-a-right']] },
+      note: 'mine',
+    };
+    const theirs: RigDocument = {
+      ...base,
+      units: [unit('theirs')],
+      monitors: [{ ...hears('hall', 'desk'), name: 'Hall, main' }],
+      locations: [...demo.locations!, place('theirs')],
+      schools: { ribbonFeed: 'never' },
+      name: 'theirs',
+    };
+    const both = merged(base, mine, theirs)!;
+    const ids = (list: readonly { id: string }[] = []) => list.map(({ id }) => id);
+    expect(ids(both.units)).toEqual(['mine', 'theirs']);
+    expect(both.monitors).toEqual([{ ...hears('hall', 'desk'), name: 'Hall, main' }, hears('mine', 'bag')]);
+    expect(ids(both.locations).slice(-2)).toEqual(['mine', 'theirs']);
+    expect(both).toMatchObject({ wishes: mine.wishes, note: 'mine', schools: theirs.schools, name: 'theirs' });
+    expect(readDocument(structuredClone(both))).toEqual(both);
+    expect(differences(base, mine)[0].fields).toEqual(expect.arrayContaining(['units', 'monitors', 'wishes', 'note']));
+    // The same thing changed on both sides: nothing is chosen for anybody.
+    const other: RigDocument = { ...base, units: [{ ...unit('lamp'), name: 'Lamp, theirs' }] };
+    expect(merged(base, { ...base, units: [{ ...unit('lamp'), name: 'Lamp, mine' }] }, other)).toBeUndefined();
+    expect(merged(base, { ...base, wishes: mine.wishes }, { ...base, wishes: { pinned: [] } })).toBeUndefined();
+  });
   test('but not on the same line, nor if two lines would meet on one inlet', () => {
     expect(merged(demo, applyToRig(demo, 'guide', [{ do: 'rename', name: 'x' }]), renamed)).toBeUndefined();
     const to = { device: 'desk', inlet: '15' };

@@ -12,7 +12,7 @@ import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import type { PlacePath } from '@/ui/shell/PlaceRail';
 import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { savingText } from './savingText';
-import { StaleNotice } from './StaleNotice';
+import { RigNotice } from './RigNotice';
 import type { useRig } from './useRig';
 
 interface Props<T extends string> {
@@ -44,7 +44,6 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
   const { document, revision, saving, base, both, undo, redo, settle } = rig;
   useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
   useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
-  const disputed = saving.state === 'stale' || saving.state === 'newer' ? saving : undefined;
   return (
     <>
       <PlaceFrame
@@ -67,7 +66,7 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
             </Box>
           </>
         }
-        notice={disputed && <StaleNotice saving={disputed} base={base} mine={document} both={both} onSettle={settle} />}
+        notice={<RigNotice rig={rig} />}
         {...panel}
       >
         <Box

@@ -11,6 +11,8 @@ export function savingText(saving: Saving, { number, savedAt }: { number: number
       return 'saving …';
     case 'failed':
       return `not saved: ${saving.message}`;
+    case 'removed':
+      return 'removed in another tab';
     case 'stale':
       return 'not saved: changed in another tab';
   }

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { merged, type RigDocument } from '@/core/rig';
+import { ask } from '@/ui/shell/ask';
 
 export interface SavedRig {
   id: string;
@@ -16,13 +17,20 @@ export type Saving =
   | { state: 'failed'; message: string }
   | { state: 'stale'; current: SavedRig }
   /** Somebody saved; nothing is unsaved here. */
-  | { state: 'newer'; current: SavedRig };
+  | { state: 'newer'; current: SavedRig }
+  /** Somebody took it off the list. */
+  | { state: 'removed' };
 
 /** How long to wait for further typing before a change is sent, in milliseconds. */
 const PAUSE = 250;
 const RETRY = 3000;
+/** Largest body that a browser sends on while its page is closed, in bytes: 64 KiB for all of them together (Fetch standard, from memory). */
+const GOES_ON = 60 * 1024;
 /** How often to look whether somebody else saved, in milliseconds. */
 const LOOK = 4000;
+
+/** What a change is sent in. */
+const SENDS: ReadonlySet<Saving['state']> = new Set(['saved', 'failed']);
 
 interface History {
   past: RigDocument[];
@@ -36,12 +44,13 @@ function shownState(saving: Saving, dirty: boolean): Saving {
   return dirty && saving.state === 'newer' ? { ...saving, state: 'stale' } : saving;
 }
 
-/** The rig as somebody saved it after a revision; undefined if nobody has, or if the server does not answer. */
-async function newerThan(id: string, revision: number): Promise<SavedRig | undefined> {
+/** The rig as somebody saved it after a revision, or that it is gone; undefined if neither, or if the server does not answer. */
+async function newerThan(id: string, revision: number): Promise<SavedRig | 'removed' | undefined> {
   try {
     const { rigs } = (await (await fetch('/api/rigs')).json()) as { rigs: { id: string; revision: number }[] };
     const entry = rigs.find((rig) => rig.id === id);
-    if (!entry || entry.revision <= revision) return undefined;
+    if (!entry) return 'removed';
+    if (entry.revision <= revision) return undefined;
     return (await (await fetch(`/api/rigs/${id}`)).json()) as SavedRig;
   } catch {
     return undefined;
@@ -55,6 +64,8 @@ export function useRig(saved: SavedRig) {
   const [saving, setSaving] = useState<Saving>({ state: 'saved' });
   const [onServer, setOnServer] = useState(saved.document);
   const busy = useRef(false);
+  /** What was sent, and no answer came. */
+  const unanswered = useRef<string>(undefined);
   const { present } = history;
 
   const change = useCallback((to: RigDocument | ((from: RigDocument) => RigDocument)) => {
@@ -83,21 +94,34 @@ export function useRig(saved: SavedRig) {
       if (busy.current) return;
       busy.current = true;
       setSaving({ state: 'saving' });
+      const took = (at: { revision: number; savedAt: string }, document: RigDocument) => {
+        unanswered.current = undefined;
+        setRevision({ number: at.revision, savedAt: at.savedAt });
+        setOnServer(document);
+        setSaving({ state: 'saved' });
+      };
+      const body = JSON.stringify({ basedOn, document });
+      const text = JSON.stringify(document);
       try {
         const response = await fetch(`/api/rigs/${saved.id}`, {
           method: 'PUT',
           headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ basedOn, document }),
-          keepalive: true,
+          body,
+          keepalive: new Blob([body]).size <= GOES_ON,
         });
         const answer = await response.json();
-        if (response.ok) {
-          setRevision({ number: answer.revision, savedAt: answer.savedAt });
-          setOnServer(document);
-          setSaving({ state: 'saved' });
-        } else if (response.status === 409) setSaving({ state: 'stale', current: answer.error.current });
+        if (response.ok) took(answer, document);
+        else if (response.status === 409) {
+          const { current } = answer.error as { current: SavedRig };
+          const theirs = JSON.stringify(current.document);
+          // It arrived, and the answer did not: nobody else has changed anything.
+          if (theirs === text) took(current, document);
+          else if (theirs === unanswered.current) took(current, current.document);
+          else setSaving({ state: 'stale', current });
+        } else if (response.status === 410) setSaving({ state: 'removed' });
         else setSaving({ state: 'failed', message: answer.error.message });
       } catch {
+        unanswered.current = text;
         setSaving({ state: 'failed', message: 'The server does not answer. The change is kept here and sent again.' });
       } finally {
         busy.current = false;
@@ -108,7 +132,7 @@ export function useRig(saved: SavedRig) {
 
   const dirty = present !== onServer;
   useEffect(() => {
-    if (!dirty || saving.state === 'stale' || saving.state === 'newer' || saving.state === 'saving') return;
+    if (!dirty || !SENDS.has(saving.state)) return;
     const timer = setTimeout(() => void send(present, revision.number), saving.state === 'failed' ? RETRY : PAUSE);
     return () => clearTimeout(timer);
   }, [dirty, present, revision.number, saving.state, send]);
@@ -125,7 +149,8 @@ export function useRig(saved: SavedRig) {
     const look = async () => {
       if (window.document.hidden) return;
       const found = await newerThan(saved.id, revision.number);
-      if (found)
+      if (found === 'removed') setSaving((now) => (now.state === 'saved' ? { state: 'removed' } : now));
+      else if (found)
         setSaving((now) => (now.state === 'saved' ? { state: dirty ? 'stale' : 'newer', current: found } : now));
     };
     const timer = setInterval(() => void look(), LOOK);
@@ -150,7 +175,16 @@ export function useRig(saved: SavedRig) {
     [saving, change, both],
   );
 
+  /** After it was removed elsewhere: puts it back, and what was changed here is saved. */
+  const putBack = useCallback(async () => {
+    const { failed } = await ask(`/api/rigs/${saved.id}/restore`, { method: 'POST' });
+    const back = failed ? await newerThan(saved.id, -1) : undefined;
+    // Somebody else may have put it back already.
+    if (!failed || (back && back !== 'removed')) setSaving({ state: 'saved' });
+  }, [saved.id]);
+
   return {
+    putBack,
     document: present,
     revision,
     base: onServer,

@@ -2,6 +2,8 @@
 export interface Asked<T> {
   body?: T;
   failed?: string;
+  /** Of the answer; none where none came. */
+  status?: number;
 }
 
 /** Asks this application's own server. Never throws. */
@@ -19,9 +21,10 @@ export async function ask<T>(
       }),
     });
     const body = await response.json();
-    if (response.ok) return { body: body as T };
+    const { status } = response;
+    if (response.ok) return { body: body as T, status };
     const { message, path: at } = (body as { error: { message: string; path?: string } }).error;
-    return { failed: at ? `${at}: ${message}` : message };
+    return { failed: at ? `${at}: ${message}` : message, status };
   } catch {
     return { failed: 'The server does not answer; try again when it runs.' };
   }
