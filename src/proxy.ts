@@ -29,4 +29,7 @@ export function proxy(request: NextRequest) {
   return response;
 }
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|favicon.ico).*)' }] };
+/** Sound is left alone: what passes here is held in memory, and cut after 10 MiB. */
+export const config = {
+  matcher: [{ source: '/((?!_next/static|_next/image|favicon.ico|api/rigs/[^/]+/measurements/[^/]+/audio).*)' }],
+};

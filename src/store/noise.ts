@@ -38,7 +38,7 @@ interface MeasurementRow {
 export function loadMeasurements(store: Store, rig: string): KeptMeasurement[] {
   const rows = store
     .prepare(
-      `SELECT id, line, at, who, origin, name, gain, measurement, predicted, audio IS NOT NULL AS audio
+      `SELECT id, line, at, who, origin, name, gain, measurement, predicted, (audio IS NOT NULL OR sound_bytes IS NOT NULL) AS audio
        FROM measurement WHERE rig_id = ? ORDER BY id`,
     )
     .all(rig) as MeasurementRow[];
@@ -82,15 +82,6 @@ export function keepMeasurement(
     })
     .immediate();
 }
-
-/** Keeps the sound of a measurement. @returns whether there is such a measurement */
-export const keepAudio = (store: Store, rig: string, id: number, audio: Uint8Array): boolean =>
-  store.prepare('UPDATE measurement SET audio = ? WHERE rig_id = ? AND id = ?').run(audio, rig, id).changes > 0;
-
-/** The sound of a measurement as it was sent, if it was kept. */
-export const loadAudio = (store: Store, rig: string, id: number): Buffer | undefined =>
-  (store.prepare('SELECT audio FROM measurement WHERE rig_id = ? AND id = ?').pluck().get(rig, id) as
-    Buffer | null | undefined) ?? undefined;
 
 /** Takes a measurement out. @returns it, so that it can be put back; undefined if there is none */
 export const removeMeasurement = (store: Store, rig: string, id: number): boolean =>

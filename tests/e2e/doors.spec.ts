@@ -128,7 +128,10 @@ test('a rig of more than 64 KiB is saved from its page', async ({ page }) => {
   const note = 'Sounds best a hand above the bridge. '.repeat(13).trim();
   const rig = await copyOf(page, 'Large', 'lock-nine', (text) => {
     const document = JSON.parse(text);
-    for (const line of document.lines) line.links = line.links.map((link: object) => ({ ...link, note }));
+    for (const line of document.lines) {
+      line.links = line.links.map((link: object) => ({ ...link, note }));
+      if (line.source.kind) line.source.note = note;
+    }
     for (const device of document.devices) device.inlets = device.inlets.map((inlet: object) => ({ ...inlet, note }));
     return JSON.stringify(document);
   });
@@ -235,7 +238,7 @@ test('run sheets: what is wrong is refused, and says what to change', async ({ p
   expect((await request.post(path, { data: told({ report: 'start', from: 'packed' }) })).status()).toBe(200);
   const error = await refused(told({ report: 'start', from: 'unknown' }), 409, 'stale-sheet', /moved the sheet on/);
   // Packed and off: the power is known to be off, what nobody can see is not known.
-  const state = { monitors: 'unknown', mains: { desk: false } };
+  const state = { monitors: { monitors: 'unknown' }, mains: { desk: false } };
   expect(error.current).toMatchObject({ version: 1, session: { state } });
   await refused(told({ report: 'checked', line: 'pair-a-left', bad: ['loud'] }), 400, 'bad-request', /arrives/);
   await refused(told({ report: 'done', count: 2, at: { place: 'x', actions: [{}] } }), 400, 'bad-request', /count|at/);

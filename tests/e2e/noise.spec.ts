@@ -70,6 +70,43 @@ test('a file: measured in the browser, or told what is wrong with it', async ({ 
   await expect(page.getByRole('alert').filter({ hasText: /empty/i })).toBeVisible();
 });
 
+test('the sound of a long recording is kept byte for byte, and sent again where it got lost on the way', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Long sound', 'lock-nine-mended');
+  await openNoise(page, rig, "Guide's stand", 'Measure');
+  const file = wavFile('evening.wav', noise(90 * RATE, amplitude(-70)));
+  expect(file.buffer.length).toBeGreaterThan(12 * 1024 * 1024);
+  await page.getByLabel('WAV file to measure').setInputFiles(file);
+  await page.getByRole('checkbox', { name: 'the sound too' }).check();
+  let lose = true;
+  await page.route('**/audio', (route) => {
+    if (route.request().method() !== 'PUT' || !lose) return route.continue();
+    lose = false;
+    return route.abort();
+  });
+  await page.getByRole('button', { name: 'Keep the figures' }).click();
+  const alert = page.getByRole('alert').filter({ hasText: 'The figures are kept, the sound is not' });
+  await expect(alert).toContainText('The server does not answer');
+  await alert.getByRole('button', { name: 'Send the sound again' }).press('Enter');
+  const link = page.getByRole('link', { name: 'Sound of evening.wav' });
+  await expect(link).toBeVisible();
+  await expect(alert).toHaveCount(0);
+  const kept = await page.request.get((await link.getAttribute('href'))!);
+  expect(file.buffer.equals(await kept.body())).toBe(true);
+
+  // What is no recording is refused, and what was kept stays.
+  const path = (await link.getAttribute('href'))!;
+  for (const [data, code] of [
+    [Buffer.from('Dear keeper of the lock'), 'not-sound'],
+    [Buffer.alloc(0), 'not-sound'],
+  ] as const) {
+    const refused = await page.request.put(path, { data, headers: { 'content-type': 'audio/wav' } });
+    expect([refused.status(), (await refused.json()).error.code]).toEqual([415, code]);
+  }
+  expect((await (await page.request.get(path)).body()).length).toBe(file.buffer.length);
+});
+
 test('the simulated interface: faults named, the surplus explained, figures kept, removed, put back and logged', async ({
   page,
 }) => {

@@ -1,8 +1,10 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
+import { WavError } from '@/core/signal';
 import { ReportRefused } from '@/core/switching/sheet';
 import { RigRemoved, StaleRevision } from '@/store/rigs';
+import { SoundRefused } from '@/store/sounds';
 import { StaleHunt } from '@/store/noise';
 import { StaleSheet } from '@/store/switching';
 
@@ -19,6 +21,8 @@ export class Refused extends Error {
 
 const error = (status: number, code: string, message: string, more: object = {}) =>
   NextResponse.json({ error: { code, message, ...more } }, { status });
+
+const SOUND_STATUS = { 'cut-off': 400, 'too-large': 413, 'disk-full': 507 } as const;
 
 /** Runs a handler and turns whatever goes wrong into an answer without insides. */
 export async function door(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
@@ -40,6 +44,8 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
         refused,
       });
     }
+    if (problem instanceof WavError) return error(415, 'not-sound', problem.message);
+    if (problem instanceof SoundRefused) return error(SOUND_STATUS[problem.code], problem.code, problem.message);
     if (problem instanceof RigRemoved)
       return error(410, 'removed', 'This rig was removed. Put it back, then save again.');
     if (problem instanceof StaleSheet) {
@@ -92,16 +98,10 @@ async function limitedText(request: NextRequest): Promise<string> {
   return (await bytesUpTo(request, MOST_BYTES, tooLarge)).toString('utf8');
 }
 
-const SMALLER = { sound: 'keep a shorter part of it', photo: 'make it smaller' };
-
-/** A body of bytes. @param most of them @param what they are, for the refusal */
-export async function bytesBody(
-  request: NextRequest,
-  most: number,
-  what: keyof typeof SMALLER = 'sound',
-): Promise<Uint8Array> {
+/** The bytes of a picture. @param most of them */
+export async function photoBody(request: NextRequest, most: number): Promise<Uint8Array> {
   const tooLarge = () =>
-    new Refused(413, 'too-large', `The ${what} is larger than ${most / 1024 / 1024} MiB; ${SMALLER[what]}.`);
+    new Refused(413, 'too-large', `The photo is larger than ${most / 1024 / 1024} MiB; make it smaller.`);
   if (Number(request.headers.get('content-length')) > most) throw tooLarge();
   return bytesUpTo(request, most, tooLarge);
 }

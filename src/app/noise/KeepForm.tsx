@@ -31,7 +31,9 @@ type Kept = { id: number; measurements: KeptMeasurement[] };
 export function KeepForm({ rig, line, measured, measurement, budget, gain, who, onKept }: Props) {
   const [name, setName] = useState(measured.name.slice(0, 120));
   const [sound, setSound] = useState(false);
-  const [state, setState] = useState<'open' | 'busy' | 'kept'>('open');
+  const [state, setState] = useState<'open' | 'busy' | 'sending' | 'kept'>('open');
+  /** What was kept, and its sound was not. */
+  const [unsent, setUnsent] = useState<Kept>();
   const [failed, setFailed] = useState('');
   const keep = async () => {
     setState('busy');
@@ -54,15 +56,23 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
     }
     onKept(body.measurements);
     setState('kept');
-    if (!sound || !measured.audio) return;
-    const sent = await fetch(`/api/rigs/${rig}/measurements/${body.id}/audio`, {
+    if (sound) await keepSound(body);
+  };
+  const keepSound = async (as: Kept) => {
+    if (!measured.audio) return;
+    setUnsent(undefined);
+    setState('sending');
+    const { failed: why } = await ask(`/api/rigs/${rig}/measurements/${as.id}/audio`, {
       method: 'PUT',
-      headers: { 'content-type': 'audio/wav' },
-      body: measured.audio,
-    }).catch(() => undefined);
-    if (!sent?.ok)
-      return setFailed('The figures are kept; the sound could not be. Measure again and keep it once more.');
-    onKept(body.measurements.map((each) => (each.id === body.id ? { ...each, audio: true } : each)));
+      blob: new Blob([measured.audio], { type: 'audio/wav' }),
+    });
+    setState('kept');
+    if (why) {
+      setFailed(`The figures are kept, the sound is not: ${why}`);
+      return setUnsent(as);
+    }
+    setFailed('');
+    onKept(as.measurements.map((each) => (each.id === as.id ? { ...each, audio: true } : each)));
   };
   return (
     <Box
@@ -97,10 +107,14 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
         />
       )}
       <Button type="submit" variant="contained" disabled={state !== 'open'}>
-        {state === 'kept' ? 'Kept' : 'Keep the figures'}
+        {state === 'kept' ? 'Kept' : state === 'sending' ? 'Sending the sound …' : 'Keep the figures'}
       </Button>
       {failed && (
-        <Alert severity="error" sx={{ width: '100%' }}>
+        <Alert
+          severity="error"
+          sx={{ width: '100%' }}
+          action={unsent && <Button onClick={() => void keepSound(unsent)}>Send the sound again</Button>}
+        >
           {failed}
         </Alert>
       )}

@@ -38,7 +38,7 @@ interface Props {
 /** The Rig place: every line under its switch, and why the selected one has its verdict. */
 export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props) {
   const rig = useRig(saved);
-  const { document, revision, saving, base, both, undo, redo, settle } = rig;
+  const { document, revision, saving, undo, redo } = rig;
   const view = useRigView(document, selected);
   const lineId = 'line' in view.selection ? view.selection.line : undefined;
   const { solution, worker } = useRigCheck(document, lineId, kit, floors);

@@ -41,7 +41,7 @@ interface Props<T extends string> {
 /** A place that changes the rig and has several parts: undo, redo, saving, what another tab has done, one part at a time. */
 export function TabbedPlace<T extends string>(props: Props<T>) {
   const { here, id, rig, tabs, tabsLabel, tab, onTab, beside, message, onRead, children, ...panel } = props;
-  const { document, revision, saving, base, both, undo, redo, settle } = rig;
+  const { document, revision, saving, undo, redo } = rig;
   useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
   useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
   return (

@@ -28,7 +28,7 @@ export {
 export { newSession, preview, reported, type LeftOut, type Session } from './session';
 export { continued } from './takeover';
 export { differences, takenOver, unseen, type Difference } from './room';
-export { feeding, live, monitorsAt, packed, unknown, type Action, type Known, type SheetState } from './state';
+export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { standingAt, stationsOf, type Standing } from './stations';
 export { crewTakes, takesAlone } from './timing';
 export { type WaitReason } from './waiting';

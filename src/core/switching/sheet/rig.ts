@@ -153,7 +153,7 @@ export function monitorsOf(rig: SheetRig): readonly SheetMonitors[] {
 }
 
 /** Where most inlets are: there the monitors are turned up and down that have no place of their own. */
-export function placeOfMost({ lines, groups }: Pick<SheetRig, 'lines' | 'groups'>): string {
+function placeOfMost({ lines, groups }: Pick<SheetRig, 'lines' | 'groups'>): string {
   const desks = lines.length ? lines.map(({ mixedAt }) => mixedAt) : groups.map(({ place }) => place);
   const count = (place: string) => desks.filter((each) => each === place).length;
   return desks.reduce((best, place) => (count(place) > count(best) ? place : best), desks[0]);

@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { keepPhoto, photoType } from '@/store/photos';
-import { bytesBody, door, notFound, Refused, sameOrigin } from '../../../door';
+import { door, notFound, photoBody, Refused, sameOrigin } from '../../../door';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -14,7 +14,7 @@ export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
     sameOrigin(request);
     const { id } = await params;
-    const bytes = Buffer.from(await bytesBody(request, MOST, 'photo'));
+    const bytes = Buffer.from(await photoBody(request, MOST));
     const type = photoType(bytes);
     if (!type) throw new Refused(415, 'not-a-photo', 'Send the body as a JPEG, PNG or WebP picture.');
     const photo = keepPhoto(theStore(), id, { type, bytes }, Date.now());

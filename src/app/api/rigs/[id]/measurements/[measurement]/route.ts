@@ -1,6 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { loadMeasurements, removeMeasurement } from '@/store/noise';
+import { removeSound } from '@/store/sounds';
 import { door, notFound, sameOrigin } from '../../../../door';
 import { numbered } from '../valid';
 
@@ -14,5 +15,6 @@ export const DELETE = (request: NextRequest, { params }: Context) =>
     const { id, measurement } = await params;
     const number = numbered(measurement, 'measurement');
     if (!removeMeasurement(theStore(), id, number)) throw notFound(`measurement ${measurement}`);
+    await removeSound(theStore(), number);
     return NextResponse.json({ measurements: loadMeasurements(theStore(), id) });
   });
