@@ -227,8 +227,30 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
   await expect(heading).toHaveText('Trio, pair A right');
   await page.keyboard.press('d');
   await expect(heading).toHaveText('Trio, pair A right 2');
+  // Keys belong to what is open over the page: nothing behind it is removed, duplicated or opened.
+  await page.getByRole('button', { name: 'Rig: ' }).click();
+  await page.keyboard.press('n');
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('menu')).toHaveCount(0);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.keyboard.press('h');
+  const history = page.getByRole('dialog', { name: 'History' });
+  await expect(history).toBeVisible();
+  await history.getByRole('button', { name: 'Close' }).focus();
+  for (const key of ['Delete', 'd', 'n', 'm']) await page.keyboard.press(key);
+  await expect(page.getByRole('dialog')).toHaveCount(1);
+  await page.keyboard.press('Escape');
+  await expect(history).toBeHidden();
+  await expect(row(page, 'Trio, pair A right 2')).toHaveCount(1);
+  const lines = await page.getByRole('listitem').count();
+  // Pressed twice, it takes nothing else away.
   await page.keyboard.press('Delete');
   await expect(row(page, 'Trio, pair A right 2')).toHaveCount(0);
+  await page.keyboard.press('Delete');
+  await page.keyboard.press('Delete');
+  await expect(heading).toHaveText('What is wrong, worst first');
+  expect(await page.getByRole('listitem').count()).toBeGreaterThanOrEqual(lines - 1);
   await select(page, 'Trio, ribbon left');
   await finding(page, /passive ribbon/)
     .getByRole('button', { name: /Add .*isolating transformer/ })

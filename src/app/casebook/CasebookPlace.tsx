@@ -6,13 +6,13 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
 import { CASEBOOK, type Situation, type Theme } from '@/core/check/casebook';
 import { BarHeading } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { SituationPanel } from './SituationPanel';
+import { useShortcut } from '@/ui/shell/useShortcut';
 
 /** Whether every word of a search is somewhere in a situation. */
 const matches = ({ what, because, verdict, basis }: Situation, words: readonly string[]): boolean => {
@@ -30,7 +30,7 @@ export function CasebookPlace({ rig, name }: { rig: string; name: string }) {
   const [open, setOpen] = useState(false);
   const field = useRef<HTMLInputElement>(null);
   const wanted = useDeferredValue(text);
-  useHotkeys('slash', () => field.current?.focus(), { preventDefault: true });
+  useShortcut('slash', () => field.current?.focus(), { instead: true });
   const shown = useMemo(() => {
     const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
     return CASEBOOK.map((theme) => ({

@@ -8,7 +8,6 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { kitCsv, kitDocument, type Answer, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
@@ -20,6 +19,7 @@ import { ItemPanel } from './ItemPanel';
 import { KitImportDialog } from './KitImportDialog';
 import { KitTable, ROLES } from './KitTable';
 import { useKit } from './useKit';
+import { useShortcut } from '@/ui/shell/useShortcut';
 
 /** Where an item is used: a rig, and there the lines. */
 export interface Use {
@@ -75,10 +75,10 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
     );
   };
 
-  useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
-  useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
-  useHotkeys('n', () => setDialog('add'), { preventDefault: true });
-  useHotkeys('slash', () => searchRef.current?.focus(), { preventDefault: true });
+  useShortcut('mod+z', () => undo?.(), { instead: true }, [undo]);
+  useShortcut('mod+shift+z, mod+y', () => redo?.(), { instead: true }, [redo]);
+  useShortcut('n', () => setDialog('add'), { instead: true });
+  useShortcut('slash', () => searchRef.current?.focus(), { instead: true });
 
   const panel = item ? (
     <ItemPanel

@@ -9,8 +9,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Planning, Running } from './usePlanning';
+import { useShortcut } from '@/ui/shell/useShortcut';
 
 const LIMITS = [5, 10, 30, 60];
 
@@ -19,14 +19,14 @@ export function RunStrip({ planning, ready, onWishes }: { planning: Planning; re
   const { running, start, stop } = planning;
   const [seconds, setSeconds] = useState(10);
   const [onlyKit, setOnlyKit] = useState(false);
-  useHotkeys('p', () => ready && !running && start(seconds, onlyKit), { preventDefault: true }, [
+  useShortcut('p', () => ready && !running && start(seconds, onlyKit), { instead: true }, [
     ready,
     running,
     start,
     seconds,
     onlyKit,
   ]);
-  useHotkeys('escape', () => running && stop(), [running, stop]);
+  useShortcut('escape', () => running && stop(), {}, [running, stop]);
   return (
     <Box
       sx={{

@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import type { Answer as PossibleAnswer, SchoolName } from '@/core/check';
 import { partAt, saysDeviceGround, type Fact, type Part, type PartRef } from '@/core/gear';
 import { answered, withAnswer, type Answer } from '@/core/kit';
@@ -36,6 +35,7 @@ import { fitting } from './ChooseMenus';
 import type { useRig } from '@/ui/rig/useRig';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
+import { useShortcut } from '@/ui/shell/useShortcut';
 
 /** What is open over the sheet. */
 export type OpenDialog =
@@ -99,11 +99,9 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
   };
   const remove = () => {
     if (!path) return;
-    const order = sections.flatMap(({ lines }) => lines.map(({ line: each }) => each.id));
-    const at = order.indexOf(path.line.id);
-    const after = order[at + 1] ?? order[at - 1];
     change(removeLine(document, path.line.id));
-    if (after) selectLine(after);
+    // Nothing is selected then: pressed twice, it takes nothing else away.
+    view.selectWhole();
     setMessage(`${path.line.name} was removed. Undo brings it back.`);
   };
   const reorder = useCallback(
@@ -207,22 +205,22 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
     [rigId, router, addRig],
   );
 
-  useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
-  useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
-  useHotkeys('n', menu.newLine, { preventDefault: true });
-  useHotkeys('h', menu.history, { preventDefault: true });
-  useHotkeys('o, escape', view.selectWhole);
-  useHotkeys('j', () => step(1));
-  useHotkeys('k', () => step(-1));
-  useHotkeys('d', duplicate);
-  useHotkeys('delete', remove);
-  useHotkeys('alt+down', () => shift(1), { preventDefault: true });
-  useHotkeys('alt+up', () => shift(-1), { preventDefault: true });
-  useHotkeys('m', () => {
+  useShortcut('mod+z', () => undo?.(), { instead: true }, [undo]);
+  useShortcut('mod+shift+z, mod+y', () => redo?.(), { instead: true }, [redo]);
+  useShortcut('n', menu.newLine, { instead: true });
+  useShortcut('h', menu.history, { instead: true });
+  useShortcut('o, escape', view.selectWhole);
+  useShortcut('j', () => step(1));
+  useShortcut('k', () => step(-1));
+  useShortcut('d', duplicate);
+  useShortcut('delete', remove);
+  useShortcut('alt+down', () => shift(1), { instead: true });
+  useShortcut('alt+up', () => shift(-1), { instead: true });
+  useShortcut('m', () => {
     const button = window.document.querySelector<HTMLElement>('[aria-label="Move to another inlet"]');
     if (button) openDialog({ dialog: 'move', button });
   });
-  useHotkeys('slash', () => view.searchRef.current?.focus(), { preventDefault: true });
+  useShortcut('slash', () => view.searchRef.current?.focus(), { instead: true });
 
   return {
     open,

@@ -9,11 +9,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { useSwipeable } from 'react-swipeable';
 import { stepWords, type Action, type Found, type Session, type SheetRig } from '@/core/switching/sheet';
 import type { NextStep } from './useNextStep';
 import { WaitClock } from './WaitClock';
+import { useShortcut } from '@/ui/shell/useShortcut';
 
 interface Props {
   rig: SheetRig;
@@ -44,9 +44,9 @@ export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotP
   const cameUp =
     action.do === 'feed' && action.to === 'off' && session.state.feeds[action.group].darkSince !== undefined;
   const done = () => ready && onDone();
-  useHotkeys('space, enter', done, { preventDefault: true, ignoreEventWhen: onControl }, [ready, onDone]);
-  useHotkeys('n', onNotPossible, { ignoreEventWhen: inDialog }, [onNotPossible]);
-  useHotkeys('f', () => onFound(), { ignoreEventWhen: inDialog }, [onFound]);
+  useShortcut('space, enter', done, { instead: true, leavesControls: true }, [ready, onDone]);
+  useShortcut('n', onNotPossible, {}, [onNotPossible]);
+  useShortcut('f', () => onFound(), {}, [onFound]);
   const swipe = useSwipeable({ onSwipedLeft: done, delta: 70, preventScrollOnSwipe: true });
   const walk = step.place !== undefined && before !== undefined && before !== step.place;
   return (
@@ -153,13 +153,6 @@ const KINDS: Partial<Record<Action['do'], string>> = {
   supply: 'supplies',
   hand: 'settings',
 };
-
-const within = (event: KeyboardEvent, what: string): boolean =>
-  event.target instanceof Element && event.target.closest(what) !== null;
-const inDialog = (event: KeyboardEvent): boolean => within(event, '[role="dialog"]');
-/** Whether a key is meant for a control that has the focus, and not for the step. */
-const onControl = (event: KeyboardEvent): boolean =>
-  within(event, 'button, a, input, [role="dialog"], [role="tab"], [role="menu"]');
 
 function Remark({
   icon,

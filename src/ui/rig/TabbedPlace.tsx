@@ -6,7 +6,6 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { BarHeading, UndoRedo } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import type { PlacePath } from '@/ui/shell/PlaceRail';
@@ -14,6 +13,7 @@ import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { savingText } from './savingText';
 import { RigNotice } from './RigNotice';
 import type { useRig } from './useRig';
+import { useShortcut } from '@/ui/shell/useShortcut';
 
 interface Props<T extends string> {
   here: PlacePath;
@@ -42,8 +42,8 @@ interface Props<T extends string> {
 export function TabbedPlace<T extends string>(props: Props<T>) {
   const { here, id, rig, tabs, tabsLabel, tab, onTab, beside, message, onRead, children, ...panel } = props;
   const { document, revision, saving, undo, redo } = rig;
-  useHotkeys('mod+z', () => undo?.(), { preventDefault: true }, [undo]);
-  useHotkeys('mod+shift+z, mod+y', () => redo?.(), { preventDefault: true }, [redo]);
+  useShortcut('mod+z', () => undo?.(), { instead: true }, [undo]);
+  useShortcut('mod+shift+z, mod+y', () => redo?.(), { instead: true }, [redo]);
   return (
     <>
       <PlaceFrame
