@@ -6,6 +6,7 @@ import { BEHIND_THE_INLET, type FeedSwitch, type Line, type Part } from '../gear
 import type { LevelPlan } from '../level/plan';
 import type { Amps, Hertz } from '../units';
 import { alikeOf, type Alike } from './alike';
+import { ofPart } from './pieces';
 
 /** An inlet as a chain meets it: its feed is what its switch is set to. */
 export interface Site {
@@ -31,18 +32,16 @@ export interface Assessment {
 export type Assess = (source: Part, links: readonly Part[], site: Site) => Assessment | undefined;
 
 /** What a part is to the check; what it is called makes no difference to a verdict. */
-const bare = ({ kind, figures, choices, faults }: Part) => [kind, figures, choices, faults];
+const bare = ofPart(({ kind, figures, choices, faults }) => JSON.stringify([kind, figures, choices, faults]));
+const chainKey = (source: Part, links: readonly Part[]): string => `${bare(source)}${links.map(bare).join('')}`;
 
 /** Most assessments that are kept. */
 const MOST = 60_000;
 
 /** An inlet without what is no part of its circuit. */
-const circuitOf = ({ kind, figures = {}, choices, faults }: Part) => [
-  kind,
-  Object.entries(figures).filter(([name]) => !BEHIND_THE_INLET.has(name)),
-  choices,
-  faults,
-];
+const circuitOf = ofPart(({ kind, figures = {}, choices, faults }) =>
+  JSON.stringify([kind, Object.entries(figures).filter(([name]) => !BEHIND_THE_INLET.has(name)), choices, faults]),
+);
 
 /** Findings that turn on direct current alone. */
 const POWER: ReadonlySet<string> = new Set([
@@ -64,25 +63,29 @@ const isRefused = (verdict: Verdict): boolean => verdict === 'Stop' || verdict =
 export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): Assess {
   const known = new Map<string, Assessment | undefined>();
   const refusals = new Map<string, Assessment>();
-  const alikes = new Map<string, Alike>();
+  const alikes = new Map<string, Alike & { all: string }>();
   /** What a chain is to the current is the same at every inlet. */
-  const alikeAt = (source: Part, links: readonly Part[], inlet: Part): Alike => {
-    const key = JSON.stringify([bare(source), links.map(bare)]);
-    const found = alikes.get(key) ?? alikeOf(source, links, inlet);
+  const alikeAt = (key: string, source: Part, links: readonly Part[], inlet: Part): Alike & { all: string } => {
+    let found = alikes.get(key);
+    if (!found) {
+      const alike = alikeOf(source, links, inlet);
+      found = { ...alike, all: JSON.stringify(alike.whole) };
+    }
     if (alikes.size >= MOST) alikes.clear();
     alikes.set(key, found);
     return found;
   };
   return (source, links, site) => {
     const { offers, reaches = [] } = site.switch ?? {};
-    const where = [bare(site.inlet), offers, reaches.length > 0];
-    const key = JSON.stringify([bare(source), links.map(bare), ...where]);
+    const reached = `${offers?.join() ?? '-'} ${reaches.length > 0}`;
+    const chain = chainKey(source, links);
+    const key = `${chain} ${bare(site.inlet)} ${reached}`;
     if (known.has(key)) return known.get(key);
     if (known.size >= MOST) known.clear();
-    const alike = refused === 'once' ? alikeAt(source, links, site.inlet) : undefined;
-    const whole = alike && JSON.stringify([alike.whole, where]);
+    const alike = refused === 'once' ? alikeAt(chain, source, links, site.inlet) : undefined;
+    const whole = alike && `${alike.all} ${bare(site.inlet)} ${reached}`;
     // Current does not know how an inlet amplifies.
-    const fed = alike && JSON.stringify([alike.whole, circuitOf(site.inlet), ...where.slice(1)]);
+    const fed = alike && `${alike.all} ${circuitOf(site.inlet)} ${reached} fed`;
     const like = alike && [whole!, fed!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
     const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
     const assessment =

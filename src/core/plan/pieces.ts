@@ -39,6 +39,16 @@ export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>
 export const powersOf = (kind: { choices: LinkKind['choices'] }): string[] =>
   Object.entries(kind.choices).flatMap(([name, { powers }]) => (powers ? [name] : []));
 
+/** What is asked of the same parts again and again: parts are never changed, only replaced. */
+export function ofPart<T>(find: (part: Part) => T): (part: Part) => T {
+  const known = new WeakMap<Part, T>();
+  return (part) => {
+    const found = known.get(part) ?? find(part);
+    known.set(part, found);
+    return found;
+  };
+}
+
 const identity = (part: Part, without: { figures?: readonly string[]; choices?: readonly string[] } = {}): string => {
   const kind = linkKind(part.kind);
   const read = reader(kind, part);
@@ -55,21 +65,22 @@ const identity = (part: Part, without: { figures?: readonly string[]; choices?: 
 };
 
 /** What a link is, by which equal ones are told. */
-export const pieceKey = (part: Part): string =>
-  part.faults?.length ? `${identity(part)} ${JSON.stringify(part.faults)}` : identity(part);
+export const pieceKey = ofPart((part) =>
+  part.faults?.length ? `${identity(part)} ${JSON.stringify(part.faults)}` : identity(part),
+);
 
 /** The same but for whether its owner has tested it, and for its faults: by this a single piece is found among those of the kit. */
-export const looseKey = (part: Part): string => identity(part, { choices: ['tested'] });
+export const looseKey = ofPart((part) => identity(part, { choices: ['tested'] }));
 
 /** Cables of one sort in whatever length. */
-export const familyOf = (part: Part): string => identity(part, { figures: ['length'] });
+export const familyOf = ofPart((part) => identity(part, { figures: ['length'] }));
 
 /** The same whether they are tested or not. */
-export const sortOf = (part: Part): string => identity(part, { figures: ['length'], choices: ['tested'] });
+export const sortOf = ofPart((part) => identity(part, { figures: ['length'], choices: ['tested'] }));
 
 export const isCable = (part: Part): boolean => part.kind === 'cable';
 
-export const lengthOf = (part: Part): Metres => reader(linkKind(part.kind), part).value('length');
+export const lengthOf = ofPart((part): Metres => reader(linkKind(part.kind), part).value('length'));
 
 /** What people call a piece: a cable by its length, else its name or its kind. */
 export function pieceLabel(part: Part): string {

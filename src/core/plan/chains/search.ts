@@ -97,6 +97,7 @@ export function searchChains(search: ChainSearch): Judged[] {
     ...variants(source, 'source').flatMap((variant) => bases.map((steps): Chain => ({ source: variant, steps }))),
   ];
   const found: Judged[] = [];
+  const clear: Judged[] = [];
   const seen = new Set<string>();
   for (let chain = queue.shift(); chain; chain = queue.shift()) {
     const uses = usesOf(chain);
@@ -104,18 +105,18 @@ export function searchChains(search: ChainSearch): Judged[] {
     if (seen.has(key) || toGet(chain) > mostToGet) continue;
     seen.add(key);
     const changes = changesOf({ source, links }, chain);
-    // With the cables that lie there now it may change less than it says.
-    const least = changesOf({ source, links }, chain, 'all that serves');
     const figures = { uses, changes, complexity: complexityOf(chain) };
-    if (
-      !search.every &&
-      found.some((other) => other.verdict === 'Clear' && dominates(other, { ...other, ...figures, changes: least }))
-    )
-      continue;
+    if (!search.every && clear.length) {
+      // With the cables that lie there now it may change less than it says.
+      const least = changesOf({ source, links }, chain, 'all that serves');
+      if (clear.some((other) => dominates(other, { ...other, ...figures, changes: least }))) continue;
+    }
     const assessment = assess(chain.source, partsOf(chain), site);
     if (!assessment) continue;
-    found.push({ chain, ...assessment, ...figures });
-    if (assessment.verdict !== 'Clear') queue.push(...extended(chain, assessment.findings, pieces));
+    const judged = { chain, ...assessment, ...figures };
+    found.push(judged);
+    if (assessment.verdict === 'Clear') clear.push(judged);
+    else queue.push(...extended(chain, assessment.findings, pieces));
   }
   const merged = anyCable(found);
   return [...merged, ...merged.flatMap((judged) => withPresentCables(judged, search))];
