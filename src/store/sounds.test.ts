@@ -59,6 +59,7 @@ test('sound is kept as it was sent, and found by its own rig only', async () => 
   expect(await keepSound(store, 'rig', id + 1, inPieces(sent), sent.length)).toBeUndefined();
   await removeSound(store, id);
   expect(files()).toEqual([]);
+  expect(loadSound(store, 'rig', id)).toBeUndefined();
 });
 
 test.each<[string, () => Buffer, number | undefined, unknown]>([

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { createReadStream } from 'node:fs';
+import { createReadStream, statSync } from 'node:fs';
 import { mkdir, open, rename, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
@@ -98,9 +98,9 @@ export function loadSound(
     .prepare('SELECT sound_bytes AS bytes, audio FROM measurement WHERE rig_id = ? AND id = ?')
     .get(rig, measurement) as { bytes: number | null; audio: Buffer | null } | undefined;
   if (row?.audio) return { bytes: row.audio.length, stream: streamOf(Readable.from([row.audio])) };
-  return row?.bytes == null
-    ? undefined
-    : { bytes: row.bytes, stream: streamOf(createReadStream(pathOf(store, measurement))) };
+  // What lies there counts: the folder may have been left behind when the database was copied.
+  const file = row?.bytes == null ? undefined : statSync(pathOf(store, measurement), { throwIfNoEntry: false });
+  return file && { bytes: file.size, stream: streamOf(createReadStream(pathOf(store, measurement))) };
 }
 
 const streamOf = (readable: Readable) => Readable.toWeb(readable) as ReadableStream<Uint8Array>;

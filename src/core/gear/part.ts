@@ -149,6 +149,8 @@ export interface LinkKind extends Kind {
   gain?(part: Reader, exit?: string): number;
   /** What kind of thing it is, where rules or remedies must know. */
   nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply' | 'splitter' | 'passive Y';
+  /** What somebody does to it before its line is plugged; `unfed`: never while the line's feed is on or charged. */
+  byHand?: { before: string; unfed?: true };
   /** Two channels stay apart in it on purpose: left and right have a socket each. */
   keepsChannelsApart?: boolean;
   /** What a plan and the remedies have to know of it. */

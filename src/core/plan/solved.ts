@@ -38,9 +38,9 @@ export function solved(
   const among = (columns: readonly Column[]) => columns.filter((column) => !gone.has(column));
   for (let mend = 0; ; mend++) {
     let shown = -Infinity;
-    const search = (model: Model, columns: readonly Column[], start: readonly number[], seconds = until - clock()) =>
+    const search = (model: Model, columns: readonly Column[], start: readonly number[], least: number) =>
       solver(model.program, model.stages, {
-        seconds: Math.max(0, seconds),
+        seconds: Math.max(until - clock(), least),
         clock,
         start,
         onProgress: ({ goal, outcome: so }) => {
@@ -57,12 +57,13 @@ export function solved(
     // Where something was ruled out, a line that is Clear may need another way than its own.
     let columns = among(gone.size ? choices.all() : choices.still());
     let model = modelOf(ground, columns, { unfit, still: true });
+    const least = mend === 0 ? LEAST : 0;
     let outcome = solver(model.program, model.stages.slice(0, TOUCHED), {
-      seconds: Math.max((until - clock()) * CALM, mend === 0 ? LEAST : 0),
+      seconds: Math.max((until - clock()) * CALM, least),
       clock,
       start: greedySolution(ground, model),
     });
-    if (outcome && nothingToGain(model, outcome)) outcome = search(model, columns, outcome.solution, LEAST);
+    if (outcome && nothingToGain(model, outcome)) outcome = search(model, columns, outcome.solution, least);
     else {
       columns = among(choices.all());
       const whole = modelOf(ground, columns, { unfit });
@@ -73,7 +74,7 @@ export function solved(
           ? again(ground, columns, new Set(taken.map(({ column }) => column)), unfit, solver, clock)
           : undefined;
       model = whole;
-      outcome = search(model, columns, better(model, greedy, calm));
+      outcome = search(model, columns, better(model, greedy, calm), least);
     }
     const arranged = decoded(ground, model, outcome!.solution);
     const after = checkRig(arranged.document);

@@ -15,6 +15,7 @@ export const patchPoint: LinkKind = {
   summary:
     'A patchbay with 6.35 mm sockets in an XLR line; its plugs slide the feed across the source when patched live.',
   nature: 'TRS patch point',
+  byHand: { before: 'plugs in and pushed home', unfed: true },
   planning: { complexity: 5, leftAlone: true },
   figures: {},
   choices: {},

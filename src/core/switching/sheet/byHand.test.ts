@@ -8,7 +8,7 @@ import { takenOver } from './room';
 import type { SheetRig } from './rig';
 import { sequence, type Step } from './sequence';
 import { newSession, reported, type Session } from './session';
-import { bare, type SheetState } from './state';
+import { bare, type FeedState, type SheetState } from './state';
 import { stepWords } from './wording';
 
 /** A box with a battery, an instrument, and a microphone that nobody has to set anything on. */
@@ -94,6 +94,40 @@ test('the words say what is done, and where the battery goes', () => {
   const words = (ready: boolean) => stepWords(RIG, undefined, { action: { do: 'hand', line: 'box', ready } });
   expect(words(true)).toEqual({ title: 'Set “box” before you plug it', detail: 'Box: battery in. Its pad −20 dB.' });
   expect(words(false)).toEqual({ title: 'Switch “box” off at the source', detail: 'Box: battery off, or out.' });
+});
+
+describe('a patch point', () => {
+  const rig = rigWith([line('ribbon', ['a'], { ready: ['plugs in'], unfed: true })], [group('a')]);
+  const patch = { do: 'hand', line: 'ribbon', ready: true } as const;
+  const at = (desk: boolean, feed: FeedState): SheetState => ({
+    ...bare(rig),
+    now: 1000,
+    ends: { ribbon: { stage: false, desk } },
+    feeds: { a: feed },
+  });
+  test.each<[string, SheetState, number | undefined]>([
+    ['with the feed on', at(true, { feed: 'P48', since: 0 }), 1],
+    ['with the feed unknown', at(true, { feed: 'unknown', since: 'unknown' }), 1],
+    ['while it is charged', at(true, { feed: 'off', since: 990 }), 1],
+    ['with the feed off, and the wait over', at(true, { feed: 'off', since: 0 }), undefined],
+    ['with nothing in at the inlet', at(false, { feed: 'P48', since: 0 }), undefined],
+  ])('is patched %s', (_, state, invariant) => expect(breach(rig, state, patch)?.invariant).toBe(invariant));
+
+  test('has a step of its own, after the feed is off and before its line is plugged', () => {
+    const { steps } = sequence(rig, at(true, { feed: 'P48', since: 0 }), wish(['ribbon'], {}, []));
+    expect(steps.map(({ action }) => action.do)).toEqual(['feed', 'wait', 'hand', 'plug']);
+  });
+
+  test('on a line of a document: TRS has the step, XLR makes its ground first and has none', () => {
+    const demo = demoRig('lock-nine');
+    const own = (kind: string) => {
+      const links = [{ kind, name: 'patch 12' }];
+      const lines = demo.lines.filter(({ id }) => id === 'announcer').map((each) => ({ ...each, links }));
+      return sheetRig({ ...demo, lines, units: [] }).lines[0];
+    };
+    expect(own('trs-patch-point')).toMatchObject({ ready: ['patch 12: plugs in and pushed home'], unfed: true });
+    expect(own('three-pin-patch-point').unfed).toBeUndefined();
+  });
 });
 
 describe('the demo', () => {

@@ -172,6 +172,12 @@ const HEARD_TWICE = heardApart([
   line('stream', ['a', 'b'], { key: 'b', shares: ['hall'], device: 'bag', mixedAt: 'wheelhouse' }),
 ]);
 
+/** A line over a patch point, and another one on its switch. */
+const PATCHED = rigWith(
+  [line('patched', ['bank'], { ready: ['plugs in'], unfed: true }), line('mic', ['bank'])],
+  [group('bank')],
+);
+
 /** A generator whose steps of one sort come before those of another. */
 const swapped =
   (first: (action: Action) => boolean): Generate =>
@@ -197,6 +203,7 @@ describe('every state of small rigs', () => {
   test.each([
     ['two lines on one switch', SMALL],
     ['things set by hand', HANDED],
+    ['a patch point', PATCHED],
     ['a line on two switches', TWO],
     ['a source on two desks', SHARED],
     ['a line that has changed on paper', CHANGED],
@@ -223,6 +230,7 @@ describe('every state of small rigs', () => {
     ['leaves the inlet of a shared source open', SHARED, without((a) => a.do === 'mute' || a.do === 'monitors')],
     ['turns the wrong loudspeakers down', APART, otherMonitors],
     ['forgets the second loudspeakers', HEARD_TWICE, without((a) => a.do === 'monitors' && a.group === 'phones')],
+    ['patches before the feed is off', PATCHED, swapped((a) => a.do === 'hand')],
     ['turns a supply on first', BOXED, swapped((a) => a.do === 'supply' && a.on)],
   ])('a generator that %s is found out', (_, rig, broken) =>
     expect(explored(rig, broken)).toMatch(/^[1-9]: |not as wanted|not open/),

@@ -166,7 +166,7 @@ const partName = (part: Part): string => part.name ?? anyKind(part.kind)?.label 
  * before, and what is switched off when it is packed.
  * @param once the source is looked after with this line, and not with another side of it
  */
-function byHand(line: RigLine, once: boolean): Pick<SheetLine, 'set' | 'ready' | 'unset'> {
+function byHand(line: RigLine, once: boolean): Pick<SheetLine, 'set' | 'ready' | 'unset' | 'unfed'> {
   const source = startsAtLink(line) ? undefined : line.source;
   const own = once && source ? sourceKind(source.kind).byHand : undefined;
   const kinds = [
@@ -174,9 +174,22 @@ function byHand(line: RigLine, once: boolean): Pick<SheetLine, 'set' | 'ready' |
     ...line.links.map((part) => ({ kind: linkKind(part.kind), part })),
   ];
   const set = kinds.flatMap(({ kind, part }) => settingsOf(kind, part, false));
-  const ready = [...kinds.flatMap(({ kind, part }) => settingsOf(kind, part, true)), ...(own ? [own.before] : [])];
+  const links = line.links.flatMap((part) => {
+    const hand = linkKind(part.kind).byHand;
+    return hand ? [{ said: `${partName(part)}: ${hand.before}`, unfed: hand.unfed }] : [];
+  });
+  const ready = [
+    ...kinds.flatMap(({ kind, part }) => settingsOf(kind, part, true)),
+    ...links.map(({ said }) => said),
+    ...(own ? [own.before] : []),
+  ];
   const unset = [...kinds.flatMap(({ kind, part }) => poweredBy(kind, part)), ...(own ? [own.after] : [])];
-  return { ...(set.length && { set }), ...(ready.length && { ready }), ...(unset.length && { unset }) };
+  return {
+    ...(set.length && { set }),
+    ...(ready.length && { ready }),
+    ...(unset.length && { unset }),
+    ...(links.some(({ unfed }) => unfed) && { unfed: true as const }),
+  };
 }
 
 const OFF: ReadonlySet<string> = new Set(['off', 'none', 'no']);

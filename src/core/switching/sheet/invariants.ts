@@ -116,22 +116,31 @@ function plugging(
   if (what === 'unplug' && end === 'stage' && harmed) return undefined;
   const open = joined(rig, line).find((each) => !silent(state, each) && isHeard(rig, state, each.device));
   if (open) return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
-  for (const key of line.hotPlugs ? [] : line.groups) {
+  const fed = line.hotPlugs ? undefined : fedAt(rig, state, line, end === 'desk', what === 'plug');
+  if (fed) return fed;
+  const supply = state.supplies[line.id];
+  if (supply && supply.on !== false) return { invariant: 6, why: `The supply of ${line.name} is on, or may be.` };
+  if (supply && within(state, supply.since, SUPPLY_WAIT))
+    return { invariant: 6, why: `The supply of ${line.name} may still be charged.` };
+  return undefined;
+}
+
+/**
+ * Whether a feed is on the conductors of a line, or may be, or charged.
+ * @param own what is touched is the line's own end at the switch @param made it is connected, and not taken apart
+ */
+function fedAt(rig: SheetRig, state: SheetState, line: SheetLine, own: boolean, made: boolean): Breach | undefined {
+  for (const key of line.groups) {
     const group = groupOf(rig, key);
     // An end that is nowhere connected to the switch may be plugged at any time.
     const by = carriers(rig, line, key);
-    const own = end === 'desk' && by.includes(line);
-    if (!own && !by.some((each) => reached(state, each))) continue;
-    if (what === 'plug' && state.feeds[key].feed === 'unknown' && !feeding(state, group))
+    if (!(own && by.includes(line)) && !by.some((each) => reached(state, each))) continue;
+    if (made && state.feeds[key].feed === 'unknown' && !feeding(state, group))
       return { invariant: 9, why: `${group.name} may come back on with its power.` };
     if (live(rig, state, key)) return { invariant: 1, why: `${group.name} is on, or may be.` };
     if (within(state, state.feeds[key].since, group.decay.seconds))
       return { invariant: 1, why: `${group.name} may still be charged.` };
   }
-  const supply = state.supplies[line.id];
-  if (supply && supply.on !== false) return { invariant: 6, why: `The supply of ${line.name} is on, or may be.` };
-  if (supply && within(state, supply.since, SUPPLY_WAIT))
-    return { invariant: 6, why: `The supply of ${line.name} may still be charged.` };
   return undefined;
 }
 
@@ -180,9 +189,10 @@ const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].s
 /** A battery, a pad, a volume at a source: heard where its line is plugged through. */
 function setting(rig: SheetRig, state: SheetState, line: SheetLine): Breach | undefined {
   const { stage, desk } = state.ends[line.id];
-  return stage !== false && desk !== false && !silent(state, line) && isHeard(rig, state, line.device)
-    ? { invariant: 2, why: `The inlet of “${line.name}” is unmuted.` }
-    : undefined;
+  if (stage !== false && desk !== false && !silent(state, line) && isHeard(rig, state, line.device))
+    return { invariant: 2, why: `The inlet of “${line.name}” is unmuted.` };
+  // A patch point makes one contact before the other: the whole feed is across the source for a moment.
+  return line.unfed ? fedAt(rig, state, line, false, true) : undefined;
 }
 
 function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {

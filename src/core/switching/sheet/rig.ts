@@ -42,6 +42,8 @@ export interface SheetLine {
   set?: string[];
   /** What is set there before it is plugged: a battery, a pad, a volume, a transmitter. */
   ready?: string[];
+  /** Some of it makes and breaks the line: never while a feed is on it, or charged. */
+  unfed?: true;
   /** What is switched off or taken out there when it is packed. */
   unset?: string[];
   /** It is in the room like this, but not on paper any more: the line of the document that it was. */
