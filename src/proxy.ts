@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { FOREIGN_HOST, isOwnHost } from './app/api/hosts';
 
 /** Everything comes from this server: scripts and styles carry the nonce of their request, nothing is fetched elsewhere. */
 const policy = (nonce: string) =>
@@ -18,6 +19,8 @@ const policy = (nonce: string) =>
   ].join('; ');
 
 export function proxy(request: NextRequest) {
+  if (!isOwnHost(request.headers.get('host')))
+    return NextResponse.json({ error: { code: 'other-host', message: FOREIGN_HOST } }, { status: 421 });
   const nonce = btoa(crypto.randomUUID());
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);

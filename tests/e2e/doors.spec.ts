@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { get } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { copyOf, feed, openLine, openRig, saved, verdict } from './rig';
 
@@ -35,6 +36,20 @@ test('wrong documents, bodies and origins are refused and say what to change', a
   await refused({ data: 'text', headers: { 'content-type': 'text/plain' } }, 415, 'not-json');
   await refused({ data: Buffer.alloc(4 * 1024 * 1024 + 1, ' '), headers: json }, 413, 'too-large');
   await refused({ data: demo, headers: { origin: 'http://elsewhere.example' } }, 403, 'other-origin');
+});
+
+test('a name that somebody else let point here is not answered, reads and sound included', async ({ baseURL }) => {
+  const asked = (host: string, path: string): Promise<number | undefined> =>
+    new Promise((done, fail) => {
+      get(new URL(path, baseURL), { headers: { host } }, (response) => {
+        response.resume();
+        done(response.statusCode);
+      }).on('error', fail);
+    });
+  for (const path of ['/api/rigs', '/api/rigs/lock-nine', '/rig', '/api/rigs/lock-nine/measurements/1/audio'])
+    expect([path, await asked('evil.example:3000', path)]).toEqual([path, 421]);
+  expect(await asked('localhost:1', '/api/rigs')).toBe(200);
+  expect(await asked('127.0.0.1', '/api/rigs/lock-nine/measurements/1/audio')).toBe(404);
 });
 
 test('photos: a picture is kept with its rig; anything else is refused and says what to send', async ({

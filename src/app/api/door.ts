@@ -3,6 +3,7 @@ import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { WavError } from '@/core/signal';
 import { ReportRefused } from '@/core/switching/sheet';
+import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { RigRemoved, StaleRevision } from '@/store/rigs';
 import { SoundRefused } from '@/store/sounds';
 import { StaleHunt } from '@/store/noise';
@@ -60,6 +61,11 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
     console.error(problem);
     return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
   }
+}
+
+/** Refuses requests that call this server by a name that is not its own. */
+export function ownHost(request: NextRequest): void {
+  if (!isOwnHost(request.headers.get('host'))) throw new Refused(421, 'other-host', FOREIGN_HOST);
 }
 
 /** Refuses requests that a page from elsewhere sent through the user's browser. */

@@ -1,15 +1,16 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { keepSound, loadSound } from '@/store/sounds';
-import { door, notFound, Refused, sameOrigin } from '../../../../../door';
+import { door, notFound, ownHost, Refused, sameOrigin } from '../../../../../door';
 import { numbered } from '../../valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string; measurement: string }> };
 
-/** The sound of a measurement, where it was kept. */
-export const GET = (_request: NextRequest, { params }: Context) =>
+/** The sound of a measurement, where it was kept. It passes by the proxy: what that looks at is looked at here. */
+export const GET = (request: NextRequest, { params }: Context) =>
   door(async () => {
+    ownHost(request);
     const { id, measurement } = await params;
     const sound = loadSound(theStore(), id, numbered(measurement, 'measurement'));
     if (!sound) throw notFound(`sound kept with measurement ${measurement}`);
@@ -26,6 +27,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 /** Keeps the sound of a measurement, as WAV, while it comes in. */
 export const PUT = (request: NextRequest, { params }: Context) =>
   door(async () => {
+    ownHost(request);
     sameOrigin(request);
     const { id, measurement } = await params;
     if (!/^audio\/(x-)?wav\b/.test(request.headers.get('content-type') ?? ''))
