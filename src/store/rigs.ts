@@ -55,6 +55,9 @@ export function loadRig(store: Store, id: string, revision?: number): SavedRig |
   return row && { ...row, document: readDocument(JSON.parse(row.document)) };
 }
 
+export const hasRig = (store: Store, id: string): boolean =>
+  store.prepare('SELECT 1 FROM rig WHERE id = ?').get(id) !== undefined;
+
 /** Every revision of a rig, newest first. */
 export const listRevisions = (store: Store, id: string): { revision: number; savedAt: string }[] =>
   store

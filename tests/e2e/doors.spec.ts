@@ -38,6 +38,34 @@ test('wrong documents, bodies and origins are refused and say what to change', a
   await refused({ data: demo, headers: { origin: 'http://elsewhere.example' } }, 403, 'other-origin');
 });
 
+test('what nobody means is refused with what to change, and nothing is done', async ({ request }) => {
+  const csv = { 'content-type': 'text/csv' };
+  const rows = 'line,note\nAnnouncer,loud\n';
+  const before = await (await request.get('/api/rigs/lock-nine')).text();
+  for (const apply of ['99999999999999999999', '0', '-1', '1.5', ''])
+    expect([
+      apply,
+      (await request.post(`/api/rigs/lock-nine/patch-list?apply=${apply}`, { data: rows, headers: csv })).status(),
+    ]).toEqual([apply, 400]);
+  const kit = await (await request.get('/api/kit')).text();
+  for (const apply of ['0', 'no', ''])
+    expect((await request.post(`/api/kit?apply=${apply}`, { data: 'name,count\nx,1\n', headers: csv })).status()).toBe(
+      400,
+    );
+  const deep = `{"format":"inlet-check","choices":${'['.repeat(20_000)}${']'.repeat(20_000)}}`;
+  const json = { 'content-type': 'application/json' };
+  const refused = await request.post('/api/check', { data: Buffer.from(deep), headers: json });
+  expect([refused.status(), (await refused.json()).error.code]).toEqual([400, 'too-deep']);
+  const line = { id: { toString: 1 }, name: 'x', source: { kind: 'moving-coil' }, links: [], inlet: { kind: 'combo' } };
+  const old = await request.post('/api/check', {
+    data: { format: 'inlet-check', version: 1, name: 'x', lines: [line] },
+  });
+  expect([old.status(), (await old.json()).error.code]).toEqual([400, 'bad-document']);
+  expect((await request.get('/api/rigs/nobody/switching/events')).status()).toBe(404);
+  expect(await (await request.get('/api/rigs/lock-nine')).text()).toBe(before);
+  expect(await (await request.get('/api/kit')).text()).toBe(kit);
+});
+
 test('a name that somebody else let point here is not answered, reads and sound included', async ({ baseURL }) => {
   const asked = (host: string, path: string): Promise<number | undefined> =>
     new Promise((done, fail) => {

@@ -86,11 +86,31 @@ export async function jsonBody(request: NextRequest): Promise<unknown> {
   if (!/^application\/([\w.]+\+)?json\b/i.test(request.headers.get('content-type') ?? ''))
     throw new Refused(415, 'not-json', 'Send the body as application/json.');
   const text = await limitedText(request);
+  const body = parsed(text);
+  if (isDeeper(body, DEEPEST))
+    throw new Refused(400, 'too-deep', `The body is nested more than ${DEEPEST} deep; no format here is.`);
+  return body;
+}
+
+function parsed(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch (problem) {
     throw new Refused(400, 'not-json', `The body is not JSON: ${(problem as Error).message}`);
   }
+}
+
+/** Lists and objects within each other, at most. */
+const DEEPEST = 64;
+
+/** Whether something is nested deeper than so many levels; found level by level, so that no depth is too much. */
+function isDeeper(value: unknown, most: number): boolean {
+  let level = [value];
+  for (let depth = 0; depth <= most; depth++) {
+    level = level.flatMap((each) => (typeof each === 'object' && each !== null ? Object.values(each) : []));
+    if (level.length === 0) return false;
+  }
+  return true;
 }
 
 async function limitedText(request: NextRequest): Promise<string> {

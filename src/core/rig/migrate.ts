@@ -11,7 +11,9 @@ const isObject = (value: unknown): value is Loose => typeof value === 'object' &
  */
 export function migrated(value: unknown): unknown {
   if (!isObject(value) || value.format !== FORMAT || value.version !== 1 || !Array.isArray(value.lines)) return value;
-  if (!value.lines.every((line) => isObject(line) && isObject(line.inlet) && Array.isArray(line.links))) return value;
+  const isLine = (line: unknown) =>
+    isObject(line) && typeof line.id === 'string' && isObject(line.inlet) && Array.isArray(line.links);
+  if (!value.lines.every(isLine)) return value;
   const devices: Loose[] = [];
   const lines: Loose[] = [];
   for (const line of value.lines as Loose[]) {

@@ -2,7 +2,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { kitCsv, kitDocument, readKitCsv } from '@/core/kit';
 import { theStore } from '@/store/database';
 import { importKit, loadKit } from '@/store/kit';
-import { door, download, jsonBody, sameOrigin, tableBody } from '../door';
+import { door, download, jsonBody, Refused, sameOrigin, tableBody } from '../door';
 
 export const dynamic = 'force-dynamic';
 
@@ -23,7 +23,10 @@ export const POST = (request: NextRequest) =>
     if (!/^text\//i.test(request.headers.get('content-type') ?? ''))
       return NextResponse.json(importKit(store, await jsonBody(request)));
     const { rows, items } = readKitCsv(loadKit(store), await tableBody(request));
-    const applied = request.nextUrl.searchParams.has('apply');
+    const apply = request.nextUrl.searchParams.get('apply');
+    if (apply !== null && apply !== '1')
+      throw new Refused(400, 'bad-request', 'apply=1 takes the table over; without it the rows are only previewed.');
+    const applied = apply === '1';
     if (applied) importKit(store, kitDocument(items));
     return NextResponse.json({ rows, applied });
   });

@@ -29,7 +29,7 @@ export const POST = (request: NextRequest, { params }: Context) =>
     const { rows, document } = readPatchList(rig.document, loadKit(store), await tableBody(request));
     const apply = request.nextUrl.searchParams.get('apply');
     if (apply === null) return NextResponse.json({ rows, applied: false });
-    if (!/^\d+$/.test(apply))
+    if (!/^[1-9]\d{0,8}$/.test(apply))
       throw new Refused(400, 'bad-request', 'apply takes the number of the revision that was previewed.');
     const saved = saveRig(store, id, Number(apply), document)!;
     return NextResponse.json({ rows, applied: true, revision: saved.revision });

@@ -1,7 +1,9 @@
-import type { NextRequest } from 'next/server';
+import { NextResponse, type NextRequest } from 'next/server';
 import { sheetClock } from '@/store/clock';
 import { theStore } from '@/store/database';
+import { hasRig } from '@/store/rigs';
 import { keptSwitching, sheetVersion } from '@/store/switching';
+import { door, notFound } from '../../../../door';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -12,8 +14,14 @@ const LOOK = 250;
 const ALIVE = 10_000;
 
 /** Server-sent events: the sheet of a rig whenever it has gone on, and at once for whoever has not seen its version. */
-export async function GET(request: NextRequest, { params }: Context) {
-  const { id } = await params;
+export const GET = (request: NextRequest, { params }: Context) =>
+  door(async () => {
+    const { id } = await params;
+    if (!hasRig(theStore(), id)) throw notFound(`rig ${id}`);
+    return told(request, id);
+  });
+
+function told(request: NextRequest, id: string): NextResponse {
   const store = theStore();
   let seen = Number(request.nextUrl.searchParams.get('version') ?? -1);
   const encoder = new TextEncoder();
@@ -21,6 +29,14 @@ export async function GET(request: NextRequest, { params }: Context) {
   let alive = Date.now();
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
+      const end = () => {
+        clearInterval(timer);
+        try {
+          controller.close();
+        } catch {
+          // Whoever listened has gone already.
+        }
+      };
       const look = () => {
         const version = sheetVersion(store, id);
         if (version !== seen) {
@@ -35,15 +51,20 @@ export async function GET(request: NextRequest, { params }: Context) {
       };
       controller.enqueue(encoder.encode('retry: 500\n\n'));
       look();
-      timer = setInterval(look, LOOK);
-      request.signal.addEventListener('abort', () => {
-        clearInterval(timer);
-        controller.close();
-      });
+      timer = setInterval(() => {
+        try {
+          look();
+        } catch (problem) {
+          // The browser asks again by itself, and is told then.
+          console.error(problem);
+          end();
+        }
+      }, LOOK);
+      request.signal.addEventListener('abort', end);
     },
     cancel: () => clearInterval(timer),
   });
-  return new Response(stream, {
+  return new NextResponse(stream, {
     headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform' },
   });
 }
