@@ -38,7 +38,7 @@ async function* inPieces(bytes: Buffer, size = 65_536): AsyncGenerator<Uint8Arra
 }
 const readAll = async (sound: ReturnType<typeof loadSound>): Promise<Buffer> => {
   const pieces: Uint8Array[] = [];
-  const reader = sound!.stream.getReader();
+  const reader = sound!.stream().getReader();
   for (let part = await reader.read(); !part.done; part = await reader.read()) pieces.push(part.value);
   return Buffer.concat(pieces);
 };

@@ -93,14 +93,15 @@ export function loadSound(
   store: Store,
   rig: string,
   measurement: number,
-): { bytes: number; stream: ReadableStream<Uint8Array> } | undefined {
+): { bytes: number; stream: () => ReadableStream<Uint8Array> } | undefined {
   const row = store
     .prepare('SELECT sound_bytes AS bytes, audio FROM measurement WHERE rig_id = ? AND id = ?')
     .get(rig, measurement) as { bytes: number | null; audio: Buffer | null } | undefined;
-  if (row?.audio) return { bytes: row.audio.length, stream: streamOf(Readable.from([row.audio])) };
+  const { audio } = row ?? {};
+  if (audio) return { bytes: audio.length, stream: () => streamOf(Readable.from([audio])) };
   // What lies there counts: the folder may have been left behind when the database was copied.
   const file = row?.bytes == null ? undefined : statSync(pathOf(store, measurement), { throwIfNoEntry: false });
-  return file && { bytes: file.size, stream: streamOf(createReadStream(pathOf(store, measurement))) };
+  return file && { bytes: file.size, stream: () => streamOf(createReadStream(pathOf(store, measurement))) };
 }
 
 const streamOf = (readable: Readable) => Readable.toWeb(readable) as ReadableStream<Uint8Array>;

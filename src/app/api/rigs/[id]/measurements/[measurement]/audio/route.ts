@@ -14,7 +14,7 @@ export const GET = (request: NextRequest, { params }: Context) =>
     const { id, measurement } = await params;
     const sound = loadSound(theStore(), id, numbered(measurement, 'measurement'));
     if (!sound) throw notFound(`sound kept with measurement ${measurement}`);
-    return new NextResponse(sound.stream, {
+    return new NextResponse(sound.stream(), {
       headers: {
         'content-type': 'audio/wav',
         'content-length': String(sound.bytes),
