@@ -44,7 +44,7 @@ test('monitors get names; a sheet of the recorder turns down its headphones, and
 
   await setUp(page, rig, ["Guide's stand"], false);
   const main = page.getByRole('main');
-  await expect(main).toContainText('Goes down for a while: Wheelhouse headphones. Goes on playing: Hall loudspeakers.');
+  await expect(main).toContainText('Down during this sheet: Wheelhouse headphones. Still playing: Hall loudspeakers.');
   await expect(title(page)).toHaveText('Check Wheelhouse headphones are down. If not, turn them down.');
   await expect(step(page)).toContainText('Wheelhouse');
   for (const name of ['Hall loudspeakers', 'Wheelhouse headphones', 'All other monitors'])

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
+import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export type KitSaving = { state: 'saved' | 'saving' } | { state: 'failed'; message: string };
 
@@ -83,13 +84,7 @@ export function useKit(items: KitItem[]) {
     }
   }, [present, tries]);
 
-  const dirty = saving.state !== 'saved';
-  useEffect(() => {
-    if (!dirty) return;
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [dirty]);
+  useLeaveWarning(saving.state !== 'saved');
 
   // What the server did not take is sent again; nothing is lost while it is away.
   useEffect(() => {

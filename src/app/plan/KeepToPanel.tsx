@@ -8,8 +8,9 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
-import { SCHOOLS, type SchoolName } from '@/core/check';
+import type { SchoolName } from '@/core/check';
 import { inletName, schoolsOf, type InletRef, type RigDocument } from '@/core/rig';
+import { SchoolField } from '@/ui/rig/SchoolField';
 import { PlacesDialog } from './PlacesDialog';
 import { withPin, withWishes } from './wishes';
 
@@ -29,6 +30,14 @@ export function KeepToPanel({ document, onChange }: Props) {
   const lines = document.lines
     .filter((line) => !('into' in line.inlet) && !('from' in line.source))
     .map(({ id, name }) => ({ key: id, name }));
+  const school = (name: SchoolName) => (
+    <SchoolField
+      name={name}
+      value={schoolsOf(document)[name]}
+      onChange={(value) => onChange((from) => ({ ...from, schools: { ...from.schools, [name]: value } }))}
+      sx={{ mt: 1.5 }}
+    />
+  );
   const without = <T,>(list: readonly T[] | undefined, entry: T) => list?.filter((each) => each !== entry);
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
@@ -127,38 +136,14 @@ export function KeepToPanel({ document, onChange }: Props) {
         </Button>
       </Part>
 
-      <Part title="Cells">
-        <SchoolField name="batteryVoltage" document={document} onChange={onChange} />
-      </Part>
+      <Part title="Batteries">{school('batteryVoltage')}</Part>
 
       <Part title="The case">
-        <SchoolField name="lastSpare" document={document} onChange={onChange} />
-        <SchoolField name="ownedPart" document={document} onChange={onChange} />
+        {school('lastSpare')}
+        {school('ownedPart')}
       </Part>
       {placing && <PlacesDialog document={document} onChange={onChange} onClose={() => setPlacing(false)} />}
     </Box>
-  );
-}
-
-/** One of the points on which engineers differ, with what the rig has chosen. */
-function SchoolField({ name, document, onChange }: Props & { name: SchoolName }) {
-  const { question, why, options } = SCHOOLS[name];
-  return (
-    <TextField
-      select
-      fullWidth
-      label={question}
-      value={schoolsOf(document)[name]}
-      helperText={why}
-      onChange={(event) => onChange((from) => ({ ...from, schools: { ...from.schools, [name]: event.target.value } }))}
-      sx={{ mt: 1.5 }}
-    >
-      {options.map(({ value, label }) => (
-        <MenuItem key={value} value={value}>
-          {label}
-        </MenuItem>
-      ))}
-    </TextField>
   );
 }
 

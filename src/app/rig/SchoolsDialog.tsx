@@ -5,11 +5,10 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { SCHOOLS, SCHOOL_NAMES, type SchoolName, type Schools } from '@/core/check';
+import { SchoolField } from '@/ui/rig/SchoolField';
 
 interface Props {
   open: boolean;
@@ -21,21 +20,7 @@ interface Props {
 /** The schools a rig follows where good engineers disagree. */
 export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
   const field = (name: SchoolName) => (
-    <TextField
-      key={name}
-      select
-      fullWidth
-      label={SCHOOLS[name].question}
-      helperText={SCHOOLS[name].why}
-      value={schools[name]}
-      onChange={(event) => onChange(name, event.target.value)}
-    >
-      {SCHOOLS[name].options.map(({ value, label }) => (
-        <MenuItem key={value} value={value}>
-          {label}
-        </MenuItem>
-      ))}
-    </TextField>
+    <SchoolField key={name} name={name} value={schools[name]} onChange={(value) => onChange(name, value)} />
   );
   const deciding = SCHOOL_NAMES.filter((name) => SCHOOLS[name].decides === 'verdict');
   return (

@@ -6,8 +6,8 @@ export function MonitorsMoved({ rig, steps }: { rig: SheetRig; steps: readonly S
   const { down, stay } = monitorsMoved(rig, steps);
   if (down.length + stay.length === 0) return null;
   const told = [
-    ...(down.length ? [`Goes down for a while: ${down.join(', ')}.`] : []),
-    ...(stay.length ? [`Goes on playing: ${stay.join(', ')}.`] : []),
+    ...(down.length ? [`Down during this sheet: ${down.join(', ')}.`] : []),
+    ...(stay.length ? [`Still playing: ${stay.join(', ')}.`] : []),
   ];
   return (
     <Typography variant="body2" sx={{ color: 'text.secondary', mt: 0.5 }}>

@@ -145,7 +145,7 @@ export const SCHOOLS = {
   },
   ownedPart: {
     question: 'What you own, or what makes it Clear',
-    why: 'What you own costs nothing; a part more may spare a point to watch.',
+    why: 'What you own costs nothing; one more part can clear a point to watch.',
     options: [
       { value: 'owned', label: 'what you own, even at Watch' },
       { value: 'clear', label: 'get what makes a line Clear' },

@@ -49,7 +49,7 @@ export function PhotoField({ rig, photo, onPhoto, sending, onSending }: Props) {
         </Button>
         {photo && (
           <Button color="inherit" onClick={() => onPhoto(undefined)} sx={{ minHeight: 48 }}>
-            Without photo
+            Remove photo
           </Button>
         )}
         <input

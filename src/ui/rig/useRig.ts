@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { merged, type RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
+import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export interface SavedRig {
   id: string;
@@ -137,12 +138,7 @@ export function useRig(saved: SavedRig) {
     return () => clearTimeout(timer);
   }, [dirty, present, revision.number, saving.state, send]);
 
-  useEffect(() => {
-    if (!dirty) return;
-    const warn = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', warn);
-    return () => window.removeEventListener('beforeunload', warn);
-  }, [dirty]);
+  useLeaveWarning(dirty);
 
   useEffect(() => {
     if (saving.state !== 'saved') return;

@@ -1,13 +1,14 @@
 import { demoRig } from '../../../../tests/planning';
 import { group, line, rigWith, wish } from '../../../../tests/sheets';
 import { parseDocument, readDocument, tidied, type RigDocument } from '../../rig';
+import { aimFor } from './aims';
 import { sheetRig } from './fromRig';
 import { breach } from './invariants';
 import { monitorsOf, type SheetRig } from './rig';
 import { sequence } from './sequence';
 import { continued } from './takeover';
 import { newSession, reported } from './session';
-import { bare, monitorsAt, type Action, type SheetState } from './state';
+import { bare, monitorsAt, unknown, type Action, type SheetState } from './state';
 import { monitorsMoved, stepWords } from './wording';
 
 /** A desk on loudspeakers in the hall, a recorder on headphones in the wheelhouse, a microphone on each. */
@@ -183,5 +184,28 @@ describe('from a document', () => {
     const session = newSession({ ...bare(room), monitors: monitorsAt(room, 'down') });
     const { session: next } = continued(paper, room, session, new Set());
     expect(next.state.monitors).toEqual({ hall: 'unknown', monitors: 'down' });
+  });
+
+  test('steps about monitors that have another name now are forgotten: every step that is left has its words', () => {
+    const room = sheetRig(small);
+    const aim = aimFor('set-up', room, unknown(room), { 'desk bank-a': 'P48' }, ['pair-a-left']);
+    const begun = reported(room, newSession(unknown(room)), { report: 'begin', aim }, 1000);
+    expect(begun.steps[0].action).toMatchObject({ do: 'monitors', group: 'monitors' });
+    const all = { id: 'all', name: 'Everything', devices: small.devices.map(({ id }) => id) };
+    const paper = sheetRig({ ...small, monitors: [all] });
+    for (const report of [{ report: 'done' }, { report: 'not possible', why: 'nobody there' }] as const) {
+      const { rig, session } = continued(paper, room, reported(room, begun, report, 1001), new Set());
+      const steps = [...session.done, ...session.steps, ...(session.leftOut ?? [])];
+      const named = steps.flatMap(({ action }) => (action.do === 'monitors' ? [action.group] : []));
+      expect(new Set(named)).toEqual(new Set(report.report === 'done' ? ['all'] : named));
+      for (const step of steps) expect(stepWords(rig, session.state, step).title).toBeTruthy();
+    }
+  });
+
+  test('monitors that a sheet does not have are refused by name', () => {
+    const room = sheetRig(small);
+    expect(() =>
+      reported(room, newSession(bare(room)), { report: 'found', what: { monitors: 'attic', is: 'down' } }, 1),
+    ).toThrow('There is no group of monitors attic in this sheet; load it again.');
   });
 });

@@ -1,5 +1,5 @@
 import type { FeedName } from '../../standards/feeds';
-import type { SheetRig } from './rig';
+import { monitorsOf, type SheetRig } from './rig';
 import type { LineCheckName } from './lineCheck';
 import type { Action, Known } from './state';
 
@@ -99,4 +99,5 @@ export function refuseUnknown(rig: SheetRig, report: Report): void {
   const supplied = rig.lines.filter(({ supply }) => supply);
   if ('supply' in what) refuse('supply of its own on line', missing([what.supply], supplied));
   if ('mains' in what) refuse('device', missing([what.mains], rig.devices));
+  if ('monitors' in what) refuse('group of monitors', missing([what.monitors], monitorsOf(rig)));
 }

@@ -1,5 +1,5 @@
 import type { Aim } from './report';
-import type { SheetRig } from './rig';
+import { monitorsOf, type SheetRig } from './rig';
 import { takenOver } from './room';
 import { planned, stillHeard, type Session } from './session';
 import type { Action } from './state';
@@ -47,10 +47,12 @@ function aimOn(rig: SheetRig, aim: Aim): Aim {
 }
 
 /** Whether a rig still has everything that an action speaks of. */
-function speaksOf({ lines, groups, devices }: SheetRig, action: Action): boolean {
+function speaksOf(rig: SheetRig, action: Action): boolean {
+  const { lines, groups, devices } = rig;
   const has = (id: string) => lines.some((line) => line.id === id);
   if ('line' in action) return has(action.line);
   if ('lines' in action) return action.lines.every(has);
   if (action.do === 'feed') return groups.some(({ key }) => key === action.group);
+  if (action.do === 'monitors') return monitorsOf(rig).some(({ id }) => id === action.group);
   return action.do !== 'mains' || devices.some(({ id }) => id === action.device);
 }

@@ -1,0 +1,35 @@
+'use client';
+
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import type { SxProps } from '@mui/material/styles';
+import { SCHOOLS, type SchoolName } from '@/core/check';
+
+interface Props {
+  name: SchoolName;
+  value: string;
+  onChange: (value: string) => void;
+  sx?: SxProps;
+}
+
+/** One of the points on which engineers differ, with what the rig has chosen. */
+export function SchoolField({ name, value, onChange, sx }: Props) {
+  const { question, why, options } = SCHOOLS[name];
+  return (
+    <TextField
+      select
+      fullWidth
+      label={question}
+      helperText={why}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      sx={sx}
+    >
+      {options.map((option) => (
+        <MenuItem key={option.value} value={option.value}>
+          {option.label}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
