@@ -13,6 +13,8 @@ export interface Alike {
    * sort measures.
    */
   whole: unknown[];
+  /** The same, whatever sort its cables are of: copper makes no difference to whether a source gets its power. */
+  power: unknown[];
   /** The same of its beginnings: as far as each link that lets no direct current through. What powers the source is there. */
   beginnings: string[];
 }
@@ -22,6 +24,7 @@ export function alikeOf(source: Part, links: readonly Part[], inlet: Part): Alik
   const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet };
   const { links: views, junctions } = lineCircuit(line);
   const words: unknown[] = [what(source)];
+  const sorts: string[][] = [];
   const beginnings: string[] = [];
   for (let n = 0; n < links.length;) {
     if (!isPlain(links[n])) {
@@ -33,10 +36,11 @@ export function alikeOf(source: Part, links: readonly Part[], inlet: Part): Alik
     const begin = n;
     while (n < links.length && isPlain(links[n])) n++;
     const run = views.slice(begin, n);
-    const sorts = links.slice(begin, n).filter(isCable).map(sortOf).toSorted();
-    words.push([...new Set(sorts), junctions[begin].plug, run.at(-1)!.output, joined(run)]);
+    sorts.push([...new Set(links.slice(begin, n).filter(isCable).map(sortOf))].toSorted());
+    words.push([junctions[begin].plug, run.at(-1)!.output, joined(run)]);
   }
-  return { whole: [...words, junctions.at(-1)!.plug], beginnings };
+  const power = [...words, junctions.at(-1)!.plug];
+  return { whole: [power, sorts], power, beginnings };
 }
 
 /** Contacts that ground is on. */

@@ -22,6 +22,10 @@ const CHAINS: Part[][] = [
   [cable(3), { kind: 'supply-box' }, cable(3)],
   [cable(3), { kind: 'supply-box', choices: { feed: 'P12' } }, cable(3)],
   [cable(3), { kind: 't12-supply' }, cable(3)],
+  [cable(3), { kind: 'preamplifier' }, cable(3)],
+  [cable(3), { kind: 'active-splitter' }, cable(3)],
+  [cable(50), { kind: 'camera-adapter' }],
+  [{ kind: 'plug-in-converter' }, cable(50), { kind: 'supply-box' }],
 ];
 const LITTLE_GAIN = { gainMax: { value: 20, unit: 'dB', basis: 'assumed' } } as const;
 const refused = (verdict: string | undefined) => verdict === 'Stop' || verdict === 'Silent';

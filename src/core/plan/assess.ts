@@ -2,10 +2,10 @@ import { judgeAsDrawn, judgeLine } from '../check/check';
 import type { Finding, Verdict } from '../check/finding';
 import type { Schools } from '../check/schools';
 import { CircuitError } from '../circuit';
-import { BEHIND_THE_INLET, type FeedSwitch, type Line, type Part } from '../gear';
+import { BEHIND_THE_INLET, inletKind, linkKind, type FeedSwitch, type Line, type Part } from '../gear';
 import type { LevelPlan } from '../level/plan';
 import type { Amps, Hertz } from '../units';
-import { alikeOf, type Alike } from './alike';
+import { alikeOf } from './alike';
 import { ofPart } from './pieces';
 
 /** An inlet as a chain meets it: its feed is what its switch is set to. */
@@ -52,24 +52,35 @@ const POWER: ReadonlySet<string> = new Set([
   'element-direct-current',
 ]);
 
+/** Links that may give power. */
+const gives = (nature?: string): boolean => nature === 'supply' || nature === 'splitter';
+
+/** Whether neither a chain nor its inlet gives any power. */
+function isUnfed(links: readonly Part[], { inlet }: Site): boolean {
+  const kind = inletKind(inlet.kind);
+  const feed = inlet.choices?.feed ?? kind.choices.feed?.standard ?? 'off';
+  return feed === 'off' && links.every(({ kind: link }) => !gives(linkKind(link).nature));
+}
+
 const isRefused = (verdict: Verdict): boolean => verdict === 'Stop' || verdict === 'Silent';
 
 /**
  * The same check as everywhere else, with answers kept: many lines of a rig are alike, and so are most inlets of a desk.
  * @param refused once: what is Stop or Silent over one set of conductors is not tried over others that lead the same
  * contacts together, nor what begins like something that left its source without power or with too much of it, as far as
- * a link that lets no direct current through; findings are then those of the first that was tried
+ * a link that lets no direct current through, nor over anything else without a feed where it had no power without one;
+ * findings are then those of the first that was tried
  */
 export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): Assess {
   const known = new Map<string, Assessment | undefined>();
   const refusals = new Map<string, Assessment>();
-  const alikes = new Map<string, Alike & { all: string }>();
+  const alikes = new Map<string, Keys>();
   /** What a chain is to the current is the same at every inlet. */
-  const alikeAt = (key: string, source: Part, links: readonly Part[], inlet: Part): Alike & { all: string } => {
+  const alikeAt = (key: string, source: Part, links: readonly Part[], inlet: Part): Keys => {
     let found = alikes.get(key);
     if (!found) {
-      const alike = alikeOf(source, links, inlet);
-      found = { ...alike, all: JSON.stringify(alike.whole) };
+      const { whole, power, beginnings } = alikeOf(source, links, inlet);
+      found = { whole: JSON.stringify(whole), power: JSON.stringify(power), beginnings };
     }
     if (alikes.size >= MOST) alikes.clear();
     alikes.set(key, found);
@@ -82,11 +93,13 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
     const key = `${chain} ${bare(site.inlet)} ${reached}`;
     if (known.has(key)) return known.get(key);
     if (known.size >= MOST) known.clear();
-    const alike = refused === 'once' ? alikeAt(chain, source, links, site.inlet) : undefined;
-    const whole = alike && `${alike.all} ${bare(site.inlet)} ${reached}`;
+    const unfed = refused === 'once' && isUnfed(links, site) ? `${bare(source)} unfed` : undefined;
+    const dark = unfed === undefined ? undefined : refusals.get(unfed);
+    const alike = refused === 'once' && !dark ? alikeAt(chain, source, links, site.inlet) : undefined;
+    const whole = alike && `${alike.whole} ${bare(site.inlet)} ${reached}`;
     // Current does not know how an inlet amplifies.
-    const fed = alike && `${alike.all} ${circuitOf(site.inlet)} ${reached} fed`;
-    const like = alike && [whole!, fed!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean);
+    const fed = alike && `${alike.power} ${circuitOf(site.inlet)} ${reached} fed`;
+    const like = dark ?? (alike && [whole!, fed!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean));
     const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
     const assessment =
       like ?? (refused === 'once' ? assessed(line, schools, judgeAsDrawn, true) : assessed(line, schools));
@@ -96,11 +109,20 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
       const worst = assessment.findings.filter(({ severity }) => severity === 'harm' || severity === 'silent');
       const power = worst.filter(({ code }) => POWER.has(code));
       if (power.length) refusals.set(fed!, assessment);
+      if (unfed && power.some(({ code, part }) => code === 'unpowered' && part === 'source'))
+        refusals.set(unfed, assessment);
       if (alike.beginnings.length && power.some(({ part }) => part === 'source'))
         refusals.set(alike.beginnings[0], assessment);
     }
     return assessment;
   };
+}
+
+/** By what chains are alike, as keys. */
+interface Keys {
+  whole: string;
+  power: string;
+  beginnings: string[];
 }
 
 /** One line judged, with its figures. @param brief what is refused goes without what its signal would be */

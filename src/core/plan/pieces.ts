@@ -26,19 +26,6 @@ export const movable = ({ part, faulty, missing }: Piece): boolean => {
   return !faulty && !missing && !planning?.leftAlone && nature !== 'TRS patch point';
 };
 
-/** What counts for a kind that says nothing of it. */
-const USUAL = 5;
-/** How hard a kind is to understand, carry and power. */
-export const complexity = ({ kind }: Part): number => planningOf(kind)?.complexity ?? USUAL;
-
-/** The settings of a kind that are made by hand on the spot. */
-export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>
-  Object.entries(kind.choices).flatMap(([name, { setting }]) => (setting ? [name] : []));
-
-/** Those of them that give or take power: what a plan may ask for. */
-export const powersOf = (kind: { choices: LinkKind['choices'] }): string[] =>
-  Object.entries(kind.choices).flatMap(([name, { powers }]) => (powers ? [name] : []));
-
 /** What is asked of the same parts again and again: parts are never changed, only replaced. */
 export function ofPart<T>(find: (part: Part) => T): (part: Part) => T {
   const known = new WeakMap<Part, T>();
@@ -48,6 +35,19 @@ export function ofPart<T>(find: (part: Part) => T): (part: Part) => T {
     return found;
   };
 }
+
+/** What counts for a kind that says nothing of it. */
+const USUAL = 5;
+/** How hard a kind is to understand, carry and power. */
+export const complexity = ofPart(({ kind }: Part): number => planningOf(kind)?.complexity ?? USUAL);
+
+/** The settings of a kind that are made by hand on the spot. */
+export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>
+  Object.entries(kind.choices).flatMap(([name, { setting }]) => (setting ? [name] : []));
+
+/** Those of them that give or take power: what a plan may ask for. */
+export const powersOf = (kind: { choices: LinkKind['choices'] }): string[] =>
+  Object.entries(kind.choices).flatMap(([name, { powers }]) => (powers ? [name] : []));
 
 const identity = (part: Part, without: { figures?: readonly string[]; choices?: readonly string[] } = {}): string => {
   const kind = linkKind(part.kind);

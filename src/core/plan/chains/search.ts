@@ -99,7 +99,8 @@ export function searchChains(search: ChainSearch): Judged[] {
   const found: Judged[] = [];
   const clear: Judged[] = [];
   const seen = new Set<string>();
-  for (let chain = queue.shift(); chain; chain = queue.shift()) {
+  // What is asked for on the way joins the queue at its end.
+  for (const chain of queue) {
     const uses = usesOf(chain);
     const key = JSON.stringify([chain.source.choices, chain.steps.map(({ part }) => part.choices), uses]);
     if (seen.has(key) || toGet(chain) > mostToGet) continue;
