@@ -1,10 +1,12 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { emptyRig } from '@/core/rig';
 import { databasePath, openStore } from './database';
-import { createRig, listRevisions, listRigs, loadRig } from './rigs';
+import { loadDemo } from './demo';
+import { importKit, loadKit } from './kit';
+import { createRig, listRevisions, listRigs, loadRig, removeRig } from './rigs';
 
 const folder = () => mkdtempSync(join(tmpdir(), 'inlet-check-'));
 
@@ -50,7 +52,7 @@ test('two processes that save at the same time: every revision once, none lost, 
   store.close();
 });
 
-test('demo data goes into an empty database only', async () => {
+test('demo data is loaded by its command, twice without harm', async () => {
   const path = join(folder(), 'demo.sqlite');
   const load = () =>
     new Promise<number | null>((done) =>
@@ -67,4 +69,32 @@ test('demo data goes into an empty database only', async () => {
     { id: 'lock-nine-mended', name: 'Lock Nine, mended', revision: 1 },
   ]);
   store.close();
+});
+
+describe('demo data', () => {
+  test('is loaded whole or not at all', () => {
+    const store = openStore(join(folder(), 'demo.sqlite'));
+    const torn = folder();
+    for (const name of ['lock-nine', 'lock-nine-mended']) cpSync(`demo/${name}.json`, join(torn, `${name}.json`));
+    writeFileSync(join(torn, 'kit.json'), readFileSync('demo/kit.json', 'utf8').slice(0, 5000));
+    expect(() => loadDemo(store, torn)).toThrow(SyntaxError);
+    expect([listRigs(store), loadKit(store)]).toEqual([[], []]);
+    expect(loadDemo(store)).toBe(true);
+    expect(listRigs(store)).toHaveLength(2);
+    store.close();
+  });
+
+  test('does not come back after everything was removed, and does not join what somebody has', () => {
+    const store = openStore(join(folder(), 'demo.sqlite'));
+    loadDemo(store);
+    for (const { id } of listRigs(store)) removeRig(store, id);
+    expect(loadDemo(store)).toBe(false);
+    expect(listRigs(store)).toEqual([]);
+    store.close();
+    const other = openStore(join(folder(), 'own.sqlite'));
+    importKit(other, { ...JSON.parse(readFileSync('demo/kit.json', 'utf8')), items: [] });
+    createRig(other, emptyRig('own'), 'own');
+    expect(loadDemo(other)).toBe(false);
+    other.close();
+  });
 });

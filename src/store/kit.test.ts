@@ -3,7 +3,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DocumentError, parseDocument } from '@/core/rig';
 import { openStore, type Store } from './database';
-import { importKit, loadItem, loadKit, recordAnswer, removeItem, saveItem } from './kit';
+import {
+  importKit,
+  kitRevisions,
+  loadItem,
+  loadKit,
+  loadSavedItem,
+  recordAnswer,
+  removeItem,
+  saveItem,
+  StaleItem,
+} from './kit';
 import { openRig } from './opened';
 import { createRig, listRevisions, listRigs, loadRig, removeRig, restoreRig } from './rigs';
 
@@ -93,4 +103,36 @@ test('a removed rig is off the list and comes back whole; an empty database gets
   const fresh = openRig(store);
   expect(fresh.saved.document.lines).toEqual([]);
   expect(fresh.rigs).toEqual([{ id: fresh.saved.id, name: 'My rig' }]);
+});
+
+describe('two who change one item', () => {
+  const pad = () => loadSavedItem(store, 'pad')!;
+  beforeEach(() => void importKit(store, kit));
+
+  test('the second is told what the first made of it, and nothing of theirs is lost', () => {
+    const { item, revision } = pad();
+    const first = saveItem(store, 'pad', { ...item, count: 7 }, revision);
+    expect(() => saveItem(store, 'pad', { ...item, note: 'dented' }, revision)).toThrow(StaleItem);
+    expect(pad()).toEqual(first);
+    expect(() => removeItem(store, 'pad', revision)).toThrow(StaleItem);
+    expect(pad().item.count).toBe(7);
+    expect(removeItem(store, 'pad', first.revision)).toBe(true);
+  });
+
+  test('what was removed and put back is not what was seen before', () => {
+    const { item, revision } = pad();
+    removeItem(store, 'pad');
+    expect(() => saveItem(store, 'pad', item, revision)).toThrow(/no item pad any more/);
+    const back = saveItem(store, 'pad', item, 'new');
+    expect(back.revision).toBeGreaterThan(revision);
+    expect(() => saveItem(store, 'pad', item, 'new')).toThrow(StaleItem);
+    expect(kitRevisions(store).pad).toBe(back.revision);
+  });
+
+  test('removing what is not there writes nothing', () => {
+    const kept = () => store.prepare('SELECT count(*) FROM kit_item_before').pluck().get();
+    const before = kept();
+    expect(removeItem(store, 'nobody')).toBe(false);
+    expect(kept()).toBe(before);
+  });
 });

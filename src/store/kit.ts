@@ -25,18 +25,66 @@ export function loadItem(store: Store, id: string): KitItem | undefined {
   return row && (JSON.parse(row.item) as KitItem);
 }
 
-/** Saves an item, new or changed. @throws DocumentError for something that is not one */
-export function saveItem(store: Store, id: string, value: unknown): KitItem {
-  const item = readItem(value);
-  if (item.id !== id) throw new DocumentError([{ path: 'id', message: `must be ${id}, as in the address` }]);
-  store.transaction(() => put(store, item)).immediate();
-  return item;
+/** An item with the number of its last save. */
+export interface SavedItem {
+  item: KitItem;
+  revision: number;
 }
 
-/** Takes an item out; what it was is kept. @returns whether there was one */
-export function removeItem(store: Store, id: string): boolean {
+/** A change of an item that somebody else has changed or removed meanwhile; nothing was saved. */
+export class StaleItem extends Error {
+  /** @param current what the item is now; undefined where it was removed */
+  constructor(
+    readonly id: string,
+    readonly current: SavedItem | undefined,
+  ) {
+    super(current ? `${current.item.name} was changed meanwhile` : `the kit has no item ${id} any more`);
+    this.name = 'StaleItem';
+  }
+}
+
+export function loadSavedItem(store: Store, id: string): SavedItem | undefined {
+  const row = store.prepare('SELECT item, revision FROM kit_item WHERE id = ?').get(id) as
+    { item: string; revision: number } | undefined;
+  return row && { item: JSON.parse(row.item) as KitItem, revision: row.revision };
+}
+
+/** The number of every item's last save. */
+export const kitRevisions = (store: Store): Record<string, number> =>
+  Object.fromEntries(
+    (store.prepare('SELECT id, revision FROM kit_item').all() as { id: string; revision: number }[]).map(
+      ({ id, revision }) => [id, revision],
+    ),
+  );
+
+/** What a change of an item was made to: a save, or nothing; any, where nobody says. */
+export type BasedOn = number | 'new' | 'any';
+
+/** @throws StaleItem */
+function mustBeBasedOn(store: Store, id: string, basedOn: BasedOn): void {
+  if (basedOn === 'any') return;
+  const current = loadSavedItem(store, id);
+  if (current?.revision !== (basedOn === 'new' ? undefined : basedOn)) throw new StaleItem(id, current);
+}
+
+/** Saves an item, new or changed. @throws DocumentError for something that is not one; StaleItem */
+export function saveItem(store: Store, id: string, value: unknown, basedOn: BasedOn = 'any'): SavedItem {
+  const item = readItem(value);
+  if (item.id !== id) throw new DocumentError([{ path: 'id', message: `must be ${id}, as in the address` }]);
   return store
     .transaction(() => {
+      mustBeBasedOn(store, id, basedOn);
+      return { item, revision: put(store, item) };
+    })
+    .immediate();
+}
+
+/** Takes an item out; what it was is kept. @returns whether there was one @throws StaleItem if it is another one by now */
+export function removeItem(store: Store, id: string, basedOn: BasedOn = 'any'): boolean {
+  return store
+    .transaction(() => {
+      if (!loadItem(store, id)) return false;
+      mustBeBasedOn(store, id, basedOn);
       keepBefore(store, id);
       return store.prepare('DELETE FROM kit_item WHERE id = ?').run(id).changes > 0;
     })
@@ -61,7 +109,7 @@ export function recordAnswer(
   id: string,
   answer: Answer,
   except?: string,
-): { item: KitItem; places: number; rigs: number } | undefined {
+): (SavedItem & { places: number; rigs: number }) | undefined {
   return store
     .transaction(() => {
       const item = loadItem(store, id);
@@ -69,7 +117,7 @@ export function recordAnswer(
       if (item.role === 'device')
         throw new DocumentError([{ path: 'answer', message: 'answers are about sources and links' }]);
       const told = readItem({ ...item, part: withAnswer(item.part, answer) });
-      put(store, told);
+      const revision = put(store, told);
       let [places, rigs] = [0, 0];
       for (const { id: rig } of listRigs(store)) {
         if (rig === except) continue;
@@ -80,26 +128,30 @@ export function recordAnswer(
         places += made.places;
         rigs++;
       }
-      return { item: told, places, rigs };
+      return { item: told, revision, places, rigs };
     })
     .immediate();
 }
 
-function put(store: Store, item: KitItem): void {
-  keepBefore(store, item.id);
+/** @returns the number of this save */
+function put(store: Store, item: KitItem): number {
+  const revision = keepBefore(store, item.id);
   store
     .prepare(
-      `INSERT INTO kit_item (id, position, item, saved_at)
-       VALUES (@id, (SELECT COALESCE(MAX(position), 0) + 1 FROM kit_item), @item, @savedAt)
-       ON CONFLICT (id) DO UPDATE SET item = excluded.item, saved_at = excluded.saved_at`,
+      `INSERT INTO kit_item (id, position, item, saved_at, revision)
+       VALUES (@id, (SELECT COALESCE(MAX(position), 0) + 1 FROM kit_item), @item, @savedAt, @revision)
+       ON CONFLICT (id) DO UPDATE SET item = excluded.item, saved_at = excluded.saved_at, revision = excluded.revision`,
     )
-    .run({ id: item.id, item: JSON.stringify(item), savedAt: now() });
+    .run({ id: item.id, item: JSON.stringify(item), savedAt: now(), revision });
+  return revision;
 }
 
-const keepBefore = (store: Store, id: string): void => {
-  store
-    .prepare(
-      'INSERT INTO kit_item_before (item_id, item, saved_at) VALUES (?, (SELECT item FROM kit_item WHERE id = ?), ?)',
-    )
-    .run(id, id, now());
-};
+/** Keeps what an item was. @returns a number that no other change of the kit has */
+const keepBefore = (store: Store, id: string): number =>
+  Number(
+    store
+      .prepare(
+        'INSERT INTO kit_item_before (item_id, item, saved_at) VALUES (?, (SELECT item FROM kit_item WHERE id = ?), ?)',
+      )
+      .run(id, id, now()).lastInsertRowid,
+  );

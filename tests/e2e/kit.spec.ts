@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { copyOf, openRig } from './rig';
 
-const item = (page: import('@playwright/test').Page) => page.getByRole('complementary', { name: 'Item' });
+const item = (page: Page) => page.getByRole('complementary', { name: 'Item' });
 
 test('something is copied from the catalogue, gets its figures, says what is open, and is used on a line', async ({
   page,
@@ -98,4 +98,57 @@ test('when the server does not answer, the kit keeps the change, says so, and se
   await page.unroute('**/api/kit/*');
   await expect(page.getByRole('status')).toHaveText(/kit saved/);
   expect(await (await page.request.get('/api/kit/pad')).json()).toMatchObject({ count: 7 });
+});
+
+test('two tabs change one item: what goes together is kept, what does not is asked', async ({ page, context }) => {
+  const rig = await copyOf(page, 'Kit of two');
+  const other = await context.newPage();
+  const add = async (name: string) => {
+    await page.goto(`/kit?rig=${rig}`);
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
+    await page.getByRole('option', { name: 'Passive ribbon' }).click();
+    await page.getByLabel('What you call it').fill(name);
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  };
+  const choose = async (at: Page, name: string) => {
+    await at.goto(`/kit?rig=${rig}`);
+    await at.getByLabel('Find in the kit').fill(name);
+    await at.getByRole('gridcell', { name, exact: true }).click();
+  };
+  const put = async (at: Page, label: string, value: string) => {
+    await item(at).getByLabel(label, { exact: true }).fill(value);
+    await item(at).getByLabel(label, { exact: true }).press('Tab');
+  };
+  await add('shared ribbon');
+  await choose(page, 'shared ribbon');
+  await choose(other, 'shared ribbon');
+  await put(other, 'Data sheet', 'leaflet, page 2');
+  await expect(other.getByRole('status')).toHaveText(/kit saved/);
+  await put(page, 'Maximum DC through it', '0.2');
+  await expect(page.getByText('both changes are kept')).toBeVisible();
+  await expect(item(page).getByLabel('Data sheet')).toHaveValue('leaflet, page 2');
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+
+  // The other tab knows nothing of that yet; now both change the same.
+  await put(page, 'Data sheet', 'leaflet, page 3');
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  await put(other, 'Data sheet', 'leaflet, page 4');
+  const notice = other.getByRole('alert').filter({ hasText: 'shared ribbon' });
+  await expect(notice).toContainText('The same of shared ribbon was changed in another tab.');
+  await expect(other.getByRole('status')).toHaveText('not all saved: choose below');
+  await notice.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(other.getByRole('status')).toHaveText(/kit saved/);
+  await choose(page, 'shared ribbon');
+  await expect(item(page).getByLabel('Data sheet')).toHaveValue('leaflet, page 4');
+
+  // Removed there, changed here.
+  await item(page).getByRole('button', { name: 'Remove from the kit' }).click();
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  await put(other, 'Data sheet', 'leaflet, page 5');
+  await expect(notice).toContainText('was removed in another tab');
+  await notice.getByRole('button', { name: 'Let it go' }).click();
+  await expect(other.getByRole('status')).toHaveText(/kit saved/);
+  await expect(other.getByRole('gridcell', { name: 'shared ribbon', exact: true })).toHaveCount(0);
 });

@@ -6,6 +6,7 @@ import { ReportRefused } from '@/core/switching/sheet';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { RigRemoved, StaleRevision } from '@/store/rigs';
 import { SoundRefused } from '@/store/sounds';
+import { StaleItem, type BasedOn } from '@/store/kit';
 import { StaleHunt } from '@/store/noise';
 import { StaleSheet } from '@/store/switching';
 
@@ -45,6 +46,15 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
         refused,
       });
     }
+    if (problem instanceof StaleItem)
+      return error(
+        412,
+        'stale-item',
+        `Nothing was saved: ${problem.message}. Load it anew, or send it without If-Match.`,
+        {
+          current: problem.current ?? null,
+        },
+      );
     if (problem instanceof WavError) return error(415, 'not-sound', problem.message);
     if (problem instanceof SoundRefused) return error(SOUND_STATUS[problem.code], problem.code, problem.message);
     if (problem instanceof RigRemoved)
@@ -158,3 +168,14 @@ export const download = (text: string, type: string, name: string): NextResponse
   });
 
 export const notFound = (what: string) => new Refused(404, 'not-found', `There is no ${what}.`);
+
+/** What a change says it was made to, by If-Match and If-None-Match (RFC 9110, 13.1). */
+export function basedOn({ headers }: NextRequest): BasedOn {
+  if (headers.get('if-none-match')?.trim() === '*') return 'new';
+  const match = headers.get('if-match')?.trim();
+  if (match === undefined || match === '*') return 'any';
+  const revision = /^"(\d{1,15})"$/.exec(match)?.[1];
+  if (revision === undefined)
+    throw new Refused(400, 'bad-request', 'If-Match must be the ETag of an earlier answer, such as "12".');
+  return Number(revision);
+}

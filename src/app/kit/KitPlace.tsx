@@ -7,7 +7,7 @@ import Snackbar from '@mui/material/Snackbar';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { kitCsv, kitDocument, type Answer, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
@@ -18,7 +18,8 @@ import { AddItemDialog } from './AddItemDialog';
 import { ItemPanel } from './ItemPanel';
 import { KitImportDialog } from './KitImportDialog';
 import { KitTable, ROLES } from './KitTable';
-import { useKit } from './useKit';
+import { ClashNotice } from './ClashNotice';
+import { useKit, type SavedItem } from './useKit';
 import { useShortcut } from '@/ui/shell/useShortcut';
 
 /** Where an item is used: a rig, and there the lines. */
@@ -30,19 +31,25 @@ export interface Use {
 
 interface Props {
   items: KitItem[];
+  /** The number of every item's last save. */
+  revisions: Record<string, number>;
   uses: Record<string, Use[]>;
   rig: string;
   rigName: string;
 }
 
 /** The Kit place: what somebody owns, with its figures and where those come from. */
-export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
-  const { items, saving, change, adopt, undo, redo } = useKit(saved);
+export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props) {
+  const [message, setMessage] = useState('');
+  const onMerged = useCallback(
+    (name: string) => setMessage(`${name} was changed in another tab as well; both changes are kept.`),
+    [],
+  );
+  const { items, saving, clashes, settle, change, adopt, undo, redo } = useKit(saved, revisions, onMerged);
   const [role, setRole] = useState<KitItem['role'] | 'all'>('all');
   const [search, setSearch] = useState('');
   const [chosen, setChosen] = useState<string>();
   const [dialog, setDialog] = useState<'add' | 'import'>();
-  const [message, setMessage] = useState('');
   const searchRef = useRef<HTMLInputElement>(null);
   const item = items.find(({ id }) => id === chosen);
   const shown = useMemo(() => items.filter((each) => role === 'all' || each.role === role), [items, role]);
@@ -59,15 +66,12 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
     setMessage(`${gone.name} was removed. Undo brings it back.`);
   };
   const record = async (about: KitItem, answer: Answer) => {
-    const { body, failed } = await ask<{ item: KitItem; places: number; rigs: number }>(
-      `/api/kit/${about.id}/answers`,
-      {
-        method: 'POST',
-        json: { answer },
-      },
-    );
+    const { body, failed } = await ask<SavedItem & { places: number; rigs: number }>(`/api/kit/${about.id}/answers`, {
+      method: 'POST',
+      json: { answer },
+    });
     if (failed) return setMessage(failed);
-    adopt(items.map((each) => (each.id === about.id ? body!.item : each)));
+    adopt(body!);
     setMessage(
       body!.places
         ? `Recorded, and taken over at ${body!.places} places in ${body!.rigs} rigs.`
@@ -102,12 +106,18 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
         bar={
           <>
             <BarHeading rig={rigName} />
-            <Typography variant="caption" role="status" color={saving.state === 'failed' ? 'error' : 'textSecondary'}>
+            <Typography
+              variant="caption"
+              role="status"
+              color={saving.state === 'failed' || clashes.length ? 'error' : 'textSecondary'}
+            >
               {saving.state === 'failed'
                 ? `not saved: ${saving.message}`
                 : saving.state === 'saving'
                   ? 'saving …'
-                  : `kit saved · ${items.length} items`}
+                  : clashes.length
+                    ? 'not all saved: choose below'
+                    : `kit saved · ${items.length} items`}
             </Typography>
             <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center' }}>
               <SearchField label="Find in the kit" value={search} inputRef={searchRef} onChange={setSearch} />
@@ -133,6 +143,9 @@ export function KitPlace({ items: saved, uses, rig, rigName }: Props) {
             flexDirection: 'column',
           }}
         >
+          {clashes.map((clash) => (
+            <ClashNotice key={clash.id} clash={clash} onSettle={(keep) => settle(clash, keep)} />
+          ))}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, px: 2, py: 1.25 }}>
             <ToggleButtonGroup
               exclusive

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { usesOf } from '@/core/kit';
 import { theStore } from '@/store/database';
-import { loadKit } from '@/store/kit';
+import { kitRevisions, loadKit } from '@/store/kit';
 import { openRig } from '@/store/opened';
 import { loadRig } from '@/store/rigs';
 import { KitPlace, type Use } from './KitPlace';
@@ -27,5 +27,7 @@ export default async function KitPage({ searchParams }: { searchParams: Promise<
       }),
     ]),
   );
-  return <KitPlace items={items} uses={uses} rig={saved.id} rigName={saved.document.name} />;
+  return (
+    <KitPlace items={items} revisions={kitRevisions(store)} uses={uses} rig={saved.id} rigName={saved.document.name} />
+  );
 }

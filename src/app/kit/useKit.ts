@@ -1,11 +1,25 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { KitItem } from '@/core/kit';
+import { mergedItem, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export type KitSaving = { state: 'saved' | 'saving' } | { state: 'failed'; message: string };
+
+/** An item as the server has it, with the number of its last save. */
+export interface SavedItem {
+  item: KitItem;
+  revision: number;
+}
+
+/** Something that was changed here and elsewhere; either is absent where it was removed. */
+export interface Clash {
+  id: string;
+  name: string;
+  mine?: KitItem;
+  theirs?: SavedItem;
+}
 
 /** How long to wait before what was not saved is sent again, in milliseconds. */
 const RETRY = 3000;
@@ -16,11 +30,33 @@ interface History {
   future: KitItem[][];
 }
 
-/** A kit being edited: undo and redo, every changed item saved by itself. */
-export function useKit(items: KitItem[]) {
+type OnServer = ReadonlyMap<string, SavedItem>;
+interface Step {
+  id: string;
+  item?: KitItem;
+  /** What it was when this page last heard of it. */
+  was?: SavedItem;
+}
+const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const withItem = (items: KitItem[], id: string, item?: KitItem): KitItem[] => {
+  if (!item) return items.filter((each) => each.id !== id);
+  return items.some((each) => each.id === id) ? items.map((each) => (each.id === id ? item : each)) : [...items, item];
+};
+
+/**
+ * A kit being edited: undo and redo, every changed item saved by itself. What somebody else has changed meanwhile is
+ * taken in where it is something else of the item; where it is the same, the person decides.
+ * @param revisions the number of every item's last save
+ * @param onMerged told what was changed on both sides and goes together
+ */
+export function useKit(items: KitItem[], revisions: Record<string, number>, onMerged: (name: string) => void) {
   const [history, setHistory] = useState<History>({ past: [], present: items, future: [] });
   const [saving, setSaving] = useState<KitSaving>({ state: 'saved' });
-  const onServer = useRef(items);
+  const [clashes, setClashes] = useState<readonly Clash[]>([]);
+  const onServer = useRef<OnServer>(new Map(items.map((item) => [item.id, { item, revision: revisions[item.id] }])));
+  /** What was sent, and no answer came, by item. */
+  const unanswered = useRef(new Map<string, KitItem | undefined>());
+  const clashing = useRef<ReadonlySet<string>>(new Set());
   const busy = useRef(false);
   const { present } = history;
   const wanted = useRef(present);
@@ -34,11 +70,21 @@ export function useKit(items: KitItem[]) {
         : { past: [...past, from].slice(-200), present: next, future: [] };
     });
   }, []);
-  /** Takes over what the server has already saved. */
-  const adopt = useCallback((saved: KitItem[]) => {
-    onServer.current = saved;
-    setHistory(({ past, present: from }) => ({ past: [...past, from].slice(-200), present: saved, future: [] }));
+  const heard = useCallback((id: string, saved?: SavedItem) => {
+    const next = new Map(onServer.current);
+    if (saved) next.set(id, saved);
+    else next.delete(id);
+    onServer.current = next;
+    unanswered.current.delete(id);
   }, []);
+  /** Takes over an item that the server has saved already. */
+  const adopt = useCallback(
+    (saved: SavedItem) => {
+      heard(saved.item.id, saved);
+      change((from) => withItem(from, saved.item.id, saved.item));
+    },
+    [change, heard],
+  );
   const undo = useCallback(
     () =>
       setHistory((h) =>
@@ -53,38 +99,64 @@ export function useKit(items: KitItem[]) {
       ),
     [],
   );
+  const setClashing = useCallback((to: (from: readonly Clash[]) => readonly Clash[]) => {
+    setClashes((from) => {
+      const next = to(from);
+      clashing.current = new Set(next.map(({ id }) => id));
+      return next;
+    });
+  }, []);
 
   useEffect(() => {
     wanted.current = present;
     if (busy.current) return;
     void save();
 
+    /** What somebody else did to an item that was to be changed here. @returns whether that is settled */
+    function meet({ id, item, was }: Step, theirs?: SavedItem): void {
+      // It arrived, and the answer did not: nobody else has changed anything.
+      const arrived = unanswered.current.has(id) && alike(unanswered.current.get(id), theirs?.item);
+      if (arrived || alike(item, theirs?.item)) return heard(id, theirs);
+      const both = item && was && theirs && mergedItem(was.item, item, theirs.item);
+      if (both) {
+        heard(id, theirs);
+        wanted.current = withItem(wanted.current, id, both);
+        change((from) => withItem(from, id, both));
+        onMerged(both.name);
+        return;
+      }
+      clashing.current = new Set([...clashing.current, id]);
+      const name = (item ?? theirs?.item ?? was?.item)!.name;
+      setClashing((from) => [...from.filter((each) => each.id !== id), { id, name, mine: item, theirs }]);
+    }
+
     async function save() {
       busy.current = true;
       for (;;) {
-        const step = nextStep(onServer.current, wanted.current);
+        const step = nextStep(onServer.current, wanted.current, clashing.current);
         if (!step) break;
         setSaving({ state: 'saving' });
-        const { failed, status } = await ask(
-          `/api/kit/${step.id}`,
-          step.item ? { method: 'PUT', json: step.item } : { method: 'DELETE' },
-        );
+        const { id, item, was } = step;
+        const { failed, status, etag, error } = await ask(`/api/kit/${encodeURIComponent(id)}`, {
+          headers: was ? { 'if-match': `"${was.revision}"` } : { 'if-none-match': '*' },
+          ...(item ? { method: 'PUT', json: item } : { method: 'DELETE' }),
+        });
+        if (status === 412) meet(step, (error!.current as SavedItem | null) ?? undefined);
         // What somebody else has removed already is removed.
-        const gone = !step.item && status === 404;
-        if (failed && !gone) {
+        else if (!item && status === 404) heard(id);
+        else if (failed) {
+          if (status === undefined) unanswered.current.set(id, item);
           setSaving({ state: 'failed', message: failed });
           busy.current = false;
           return;
-        }
-        const rest = onServer.current.filter(({ id }) => id !== step.id);
-        onServer.current = step.item ? [...rest, step.item] : rest;
+        } else heard(id, item && { item, revision: Number(etag?.replaceAll('"', '')) });
       }
       setSaving({ state: 'saved' });
       busy.current = false;
     }
-  }, [present, tries]);
+  }, [present, tries, heard, change, onMerged, setClashing]);
 
-  useLeaveWarning(saving.state !== 'saved');
+  useLeaveWarning(saving.state !== 'saved' || clashes.length > 0);
 
   // What the server did not take is sent again; nothing is lost while it is away.
   useEffect(() => {
@@ -93,9 +165,22 @@ export function useKit(items: KitItem[]) {
     return () => clearTimeout(timer);
   }, [saving]);
 
+  /** Decides what becomes of an item that was changed on both sides. */
+  const settle = useCallback(
+    ({ id, theirs }: Clash, keep: 'mine' | 'theirs') => {
+      heard(id, theirs);
+      setClashing((from) => from.filter((each) => each.id !== id));
+      if (keep === 'theirs') change((from) => withItem(from, id, theirs?.item));
+      setTries((before) => before + 1);
+    },
+    [change, heard, setClashing],
+  );
+
   return {
     items: present,
     saving,
+    clashes,
+    settle,
     change,
     adopt,
     undo: history.past.length ? undo : undefined,
@@ -103,12 +188,11 @@ export function useKit(items: KitItem[]) {
   };
 }
 
-/** The next item that the server does not have as it is wanted. */
-function nextStep(server: KitItem[], wanted: KitItem[]): { id: string; item?: KitItem } | undefined {
-  const known = new Map(server.map((item) => [item.id, item]));
-  const changed = wanted.find((item) => known.get(item.id) !== item);
-  if (changed) return { id: changed.id, item: changed };
+/** The next item that the server does not have as it is wanted, but for those that somebody has to decide about. */
+function nextStep(server: OnServer, wanted: readonly KitItem[], but: ReadonlySet<string>): Step | undefined {
+  const changed = wanted.find((item) => !but.has(item.id) && server.get(item.id)?.item !== item);
+  if (changed) return { id: changed.id, item: changed, was: server.get(changed.id) };
   const ids = new Set(wanted.map(({ id }) => id));
-  const gone = server.find(({ id }) => !ids.has(id));
-  return gone && { id: gone.id };
+  const gone = [...server].find(([id]) => !ids.has(id) && !but.has(id));
+  return gone && { id: gone[0], was: gone[1] };
 }

@@ -3,3 +3,4 @@ export * from './item';
 export * from './facts';
 export { kitCsv, readKitCsv, type KitImport } from './csv';
 export { parseKit, readItem, readKit } from './schema';
+export { mergedItem } from './merge';

@@ -4,27 +4,33 @@ export interface Asked<T> {
   failed?: string;
   /** Of the answer; none where none came. */
   status?: number;
+  /** The number of what was answered, where it has one. */
+  etag?: string;
+  /** What a refusal said besides. */
+  error?: { code: string; message: string } & Record<string, unknown>;
 }
 
 /** Asks this application's own server. Never throws. */
 export async function ask<T>(
   path: string,
-  options: { method?: string; json?: unknown; blob?: Blob } = {},
+  options: { method?: string; json?: unknown; blob?: Blob; headers?: Record<string, string> } = {},
 ): Promise<Asked<T>> {
   try {
     const response = await fetch(path, {
       method: options.method ?? 'GET',
-      ...(options.blob && { headers: { 'content-type': options.blob.type }, body: options.blob }),
-      ...(options.json !== undefined && {
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(options.json),
-      }),
+      headers: {
+        ...options.headers,
+        ...(options.blob && { 'content-type': options.blob.type }),
+        ...(options.json !== undefined && { 'content-type': 'application/json' }),
+      },
+      ...(options.blob && { body: options.blob }),
+      ...(options.json !== undefined && { body: JSON.stringify(options.json) }),
     });
     const body = await response.json();
     const { status } = response;
-    if (response.ok) return { body: body as T, status };
-    const { message, path: at } = (body as { error: { message: string; path?: string } }).error;
-    return { failed: at ? `${at}: ${message}` : message, status };
+    if (response.ok) return { body: body as T, status, etag: response.headers.get('etag') ?? undefined };
+    const { error } = body as { error: NonNullable<Asked<T>['error']> & { path?: string } };
+    return { failed: error.path ? `${error.path}: ${error.message}` : error.message, status, error };
   } catch {
     return { failed: 'The server does not answer; try again when it runs.' };
   }

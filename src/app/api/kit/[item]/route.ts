@@ -1,31 +1,33 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
-import { loadItem, removeItem, saveItem } from '@/store/kit';
-import { door, jsonBody, notFound, sameOrigin } from '../../door';
+import { loadSavedItem, removeItem, saveItem, type SavedItem } from '@/store/kit';
+import { basedOn, door, jsonBody, notFound, sameOrigin } from '../../door';
 
 type Context = { params: Promise<{ item: string }> };
 
 export const dynamic = 'force-dynamic';
 
+const answer = ({ item, revision }: SavedItem) => NextResponse.json(item, { headers: { etag: `"${revision}"` } });
+
 export const GET = (_request: NextRequest, { params }: Context) =>
   door(async () => {
     const { item: id } = await params;
-    const item = loadItem(theStore(), id);
-    if (!item) throw notFound(`kit item ${id}`);
-    return NextResponse.json(item);
+    const saved = loadSavedItem(theStore(), id);
+    if (!saved) throw notFound(`kit item ${id}`);
+    return answer(saved);
   });
 
 export const PUT = (request: NextRequest, { params }: Context) =>
   door(async () => {
     sameOrigin(request);
     const { item } = await params;
-    return NextResponse.json(saveItem(theStore(), item, await jsonBody(request)));
+    return answer(saveItem(theStore(), item, await jsonBody(request), basedOn(request)));
   });
 
 export const DELETE = (request: NextRequest, { params }: Context) =>
   door(async () => {
     sameOrigin(request);
     const { item: id } = await params;
-    if (!removeItem(theStore(), id)) throw notFound(`kit item ${id}`);
+    if (!removeItem(theStore(), id, basedOn(request))) throw notFound(`kit item ${id}`);
     return NextResponse.json({ id });
   });

@@ -1,0 +1,35 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import type { Clash } from './useKit';
+
+interface Props {
+  clash: Clash;
+  onSettle: (keep: 'mine' | 'theirs') => void;
+}
+
+/** What was done to one item here and in another tab, and which of the two is to stand. */
+export function ClashNotice({ clash: { name, mine, theirs }, onSettle }: Props) {
+  const text = !theirs
+    ? `${name} was removed in another tab; you have changed it here.`
+    : mine
+      ? `The same of ${name} was changed in another tab.`
+      : `${name} was changed in another tab; you have removed it here.`;
+  return (
+    <Alert
+      severity="warning"
+      sx={{ borderRadius: 0, py: 0, alignItems: 'center', '& .MuiAlert-action': { flexWrap: 'wrap' } }}
+      action={
+        <>
+          <Button color="inherit" onClick={() => onSettle('mine')}>
+            {mine ? 'Keep mine' : 'Remove it all the same'}
+          </Button>
+          <Button color="inherit" onClick={() => onSettle('theirs')}>
+            {theirs ? 'Take theirs' : 'Let it go'}
+          </Button>
+        </>
+      }
+    >
+      {text} Nothing is lost until you choose.
+    </Alert>
+  );
+}

@@ -1,0 +1,26 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseDocument } from '@/core/rig';
+import type { Store } from './database';
+import { importKit } from './kit';
+import { createRig } from './rigs';
+
+/** The demo rigs, by file and id. */
+export const DEMO_RIGS = ['lock-nine', 'lock-nine-mended'];
+
+/**
+ * Loads the demo rigs and their kit, all of it or nothing, into a database that never had a rig; whatever a user has, or
+ * has removed, stays as it is.
+ * @param folder where their files are
+ * @returns whether they were loaded
+ */
+export const loadDemo = (store: Store, folder = 'demo'): boolean =>
+  store
+    .transaction(() => {
+      if (store.prepare('SELECT 1 FROM rig UNION ALL SELECT 1 FROM kit_item').get() !== undefined) return false;
+      const text = (name: string) => readFileSync(join(folder, `${name}.json`), 'utf8');
+      for (const id of DEMO_RIGS) createRig(store, parseDocument(text(id)), id);
+      importKit(store, JSON.parse(text('kit')));
+      return true;
+    })
+    .immediate();
