@@ -1,6 +1,7 @@
 import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
+import { thin, thinCopies } from './keeping';
 
 export type Store = Database.Database;
 
@@ -27,7 +28,7 @@ export function openStore(path: string): Store {
 
 const version = (store: Store): number => store.pragma('user_version', { simple: true }) as number;
 
-/** Runs what is missing, each step in a transaction of its own, with a consistent copy of what was there before. */
+/** Runs what is missing, each step in a transaction of its own, after a consistent copy of what was there before. */
 function migrate(store: Store, path: string): void {
   const steps = readdirSync(MIGRATIONS)
     .filter((name) => name.endsWith('.sql'))
@@ -36,9 +37,10 @@ function migrate(store: Store, path: string): void {
     throw new Error(
       `${path} was written by a newer version of Inlet Check (step ${version(store)}, this one knows ${steps.length}).`,
     );
+  const next = steps[version(store)];
+  if (next && version(store) > 0)
+    store.prepare('VACUUM INTO ?').run(`${path}.before-${next.slice(0, 3)}-${Date.now()}`);
   steps.forEach((name, n) => {
-    if (version(store) > n) return;
-    if (n > 0) store.prepare('VACUUM INTO ?').run(`${path}.before-${name.slice(0, 3)}-${Date.now()}`);
     store
       .transaction(() => {
         // Another process may have been quicker.
@@ -52,5 +54,28 @@ function migrate(store: Store, path: string): void {
 
 const open = globalThis as { inletCheckStore?: Store };
 
+const DAY = 24 * 3600 * 1000;
+
+/** Thins out what is old now and once a day, as its owner has set. */
+function keepTidy(store: Store): void {
+  const tidy = () => {
+    try {
+      thin(store);
+      thinCopies(store.name);
+    } catch (problem) {
+      // Nobody waits for it, and nothing depends on it: it is tried again tomorrow.
+      console.error('Old revisions could not be thinned out.', problem);
+    }
+  };
+  tidy();
+  setInterval(tidy, DAY).unref();
+}
+
 /** The one connection of this process. */
-export const theStore = (): Store => (open.inletCheckStore ??= openStore(databasePath()));
+export function theStore(): Store {
+  if (!open.inletCheckStore) {
+    open.inletCheckStore = openStore(databasePath());
+    keepTidy(open.inletCheckStore);
+  }
+  return open.inletCheckStore;
+}

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readDocument, type RigDocument } from '@/core/rig';
+import { changesInWords, readDocument, type RigDocument } from '@/core/rig';
 import type { Store } from './database';
+import { standing, standingAfter, stepsFrom } from './timeline';
 
 /** A rig with the revision it is at. */
 export interface SavedRig {
@@ -8,6 +9,8 @@ export interface SavedRig {
   revision: number;
   savedAt: string;
   document: RigDocument;
+  /** Revisions that undo and redo would go to. */
+  steps: { undo?: number; redo?: number };
 }
 
 export interface RigEntry {
@@ -49,23 +52,36 @@ export function loadRig(store: Store, id: string, revision?: number): SavedRig |
   const row = store
     .prepare(
       `SELECT rig_id AS id, revision, saved_at AS savedAt, document FROM rig_revision
-       WHERE rig_id = @id AND revision = COALESCE(@revision, (SELECT revision FROM rig WHERE id = @id))`,
+       WHERE rig_id = @id AND revision = COALESCE(@revision, (SELECT revision FROM rig WHERE id = @id))
+         AND document <> ''`,
     )
-    .get({ id, revision: revision ?? null }) as (Omit<SavedRig, 'document'> & { document: string }) | undefined;
-  return row && { ...row, document: readDocument(JSON.parse(row.document)) };
+    .get({ id, revision: revision ?? null }) as
+    (Omit<SavedRig, 'document' | 'steps'> & { document: string }) | undefined;
+  return row && { ...row, document: readDocument(JSON.parse(row.document)), steps: stepsFrom(store, id, row.revision) };
 }
 
 export const hasRig = (store: Store, id: string): boolean =>
   store.prepare('SELECT 1 FROM rig WHERE id = ?').get(id) !== undefined;
 
-/** Every revision of a rig, newest first. */
-export const listRevisions = (store: Store, id: string): { revision: number; savedAt: string }[] =>
-  store
-    .prepare('SELECT revision, saved_at AS savedAt FROM rig_revision WHERE rig_id = ? ORDER BY revision DESC')
-    .all(id) as {
-    revision: number;
-    savedAt: string;
-  }[];
+/** A revision with what it changed in words; empty where nobody wrote that down. */
+export interface RevisionEntry {
+  revision: number;
+  savedAt: string;
+  changes: string;
+  /** Whether its document is still there; the words stay. */
+  kept: boolean;
+}
+
+/** Revisions of a rig, newest first. @param before only those before that one @param most of them */
+export const listRevisions = (store: Store, id: string, before?: number, most = -1): RevisionEntry[] =>
+  (
+    store
+      .prepare(
+        `SELECT revision, saved_at AS savedAt, COALESCE(changes, '') AS changes, document <> '' AS kept
+         FROM rig_revision WHERE rig_id = ? AND revision < ? ORDER BY revision DESC LIMIT ?`,
+      )
+      .all(id, before ?? Number.MAX_SAFE_INTEGER, most) as (Omit<RevisionEntry, 'kept'> & { kept: 0 | 1 })[]
+  ).map((entry) => ({ ...entry, kept: entry.kept === 1 }));
 
 /** Saves a new rig as revision 1. @throws DocumentError for a document that is not one */
 export function createRig(store: Store, value: unknown, id: string = randomUUID()): SavedRig {
@@ -76,10 +92,10 @@ export function createRig(store: Store, value: unknown, id: string = randomUUID(
       store
         .prepare('INSERT INTO rig (id, name, revision, created_at, saved_at) VALUES (?, ?, 1, ?, ?)')
         .run(id, document.name, savedAt, savedAt);
-      insertRevision(store, { id, revision: 1, savedAt, document });
+      insertRevision(store, { id, revision: 1, savedAt, document }, 'Begun');
     })
     .immediate();
-  return { id, revision: 1, savedAt, document };
+  return { id, revision: 1, savedAt, document, steps: {} };
 }
 
 /**
@@ -101,12 +117,12 @@ export function saveRig(store: Store, id: string, basedOn: number, value: unknow
           .run(id, basedOn, JSON.stringify(document), savedAt);
         return new StaleRevision(current, basedOn, Number(lastInsertRowid));
       }
-      const next: SavedRig = { id, revision: basedOn + 1, savedAt, document };
-      insertRevision(store, next);
+      const next = { id, revision: basedOn + 1, savedAt, document };
+      insertRevision(store, next, changesInWords(current.document, document));
       store
         .prepare('UPDATE rig SET name = ?, revision = ?, saved_at = ? WHERE id = ?')
         .run(document.name, next.revision, savedAt, id);
-      return next;
+      return { ...next, steps: stepsFrom(store, id, next.revision) };
     })
     .immediate();
   if (outcome instanceof StaleRevision) throw outcome;
@@ -131,8 +147,39 @@ export function loadRefused(store: Store, rig: string, refused: number): RigDocu
   return row && readDocument(JSON.parse(row.document));
 }
 
-const insertRevision = (store: Store, { id, revision, savedAt, document }: SavedRig): void => {
+/**
+ * Undoes the last change of a rig, or does again what was undone, as a new revision.
+ * @returns undefined if there is no such rig, or nothing to go to
+ * @throws StaleRevision; RigRemoved
+ */
+export function stepRig(store: Store, id: string, basedOn: number, way: 'undo' | 'redo'): SavedRig | undefined {
+  const to = stepsFrom(store, id, basedOn)[way];
+  const document = to === undefined ? undefined : loadRig(store, id, to)?.document;
+  return document && saveRig(store, id, basedOn, document);
+}
+
+function insertRevision(
+  store: Store,
+  { id, revision, savedAt, document }: Omit<SavedRig, 'steps'>,
+  changes: string,
+): void {
+  const text = JSON.stringify(document);
+  const before = standing(store, id, revision - 1);
+  const stands = standingAfter(store, id, revision - 1, text);
   store
-    .prepare('INSERT INTO rig_revision (rig_id, revision, document, saved_at) VALUES (?, ?, ?, ?)')
-    .run(id, revision, JSON.stringify(document), savedAt);
-};
+    .prepare(
+      `INSERT INTO rig_revision (rig_id, revision, document, saved_at, changes, again, redo)
+       VALUES (?, ?, ?, ?, ?, ?, ?)`,
+    )
+    .run(
+      id,
+      revision,
+      text,
+      savedAt,
+      stands
+        ? `${stands.at < before!.at ? 'Undone, as revision' : 'Done again, as revision'} ${stands.at}: ${changes}`
+        : changes,
+      stands?.at ?? null,
+      stands?.redo.length ? JSON.stringify(stands.redo) : null,
+    );
+}

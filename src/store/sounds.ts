@@ -20,8 +20,8 @@ export class SoundRefused extends Error {
   }
 }
 
-const folderOf = (store: Store): string => join(dirname(store.name), `${basename(store.name)}-sounds`);
-const pathOf = (store: Store, measurement: number): string => join(folderOf(store), `${measurement}.wav`);
+export const soundFolder = (store: Store): string => join(dirname(store.name), `${basename(store.name)}-sounds`);
+const pathOf = (store: Store, measurement: number): string => join(soundFolder(store), `${measurement}.wav`);
 
 /**
  * Keeps the sound of a measurement while it comes in, whatever its length: on disk before this returns, and only whole.
@@ -39,7 +39,7 @@ export async function keepSound(
   const exists = store.prepare('SELECT 1 FROM measurement WHERE rig_id = ? AND id = ?').get(rig, measurement);
   if (!exists) return undefined;
   if (stated !== undefined && stated > MOST_SOUND) throw tooLarge();
-  await mkdir(folderOf(store), { recursive: true });
+  await mkdir(soundFolder(store), { recursive: true });
   const path = pathOf(store, measurement);
   const part = `${path}.${randomUUID()}.part`;
   try {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { copyOf, openLine, openRig, verdict } from './rig';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 
 test('the casebook: searched, a school tried, and a situation opened as a rig', async ({ page }) => {
   await page.goto('/rig');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { get } from 'node:http';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { copyOf, feed, openLine, openRig, saved, verdict } from './rig';
 
 const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));

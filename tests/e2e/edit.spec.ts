@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { choose, copyOf, feed, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
 
 const pick = async (page: Page, label: string, option: string) => {

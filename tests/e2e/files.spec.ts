@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { copyOf, openRig, row, saved } from './rig';
 
 const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { chromiumLaunch } from '../chromium';
 import { openNoise, reading } from './rig';
 

@@ -1,32 +1,12 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect, kill, portOf, serve, test } from './test';
 import { follow, step } from './runSheet';
 
-/** A server of its own, so that it can be killed. */
-async function serve(port: number, database: string): Promise<ChildProcess> {
-  const server = spawn('node_modules/.bin/next', ['start', '--hostname', '127.0.0.1', '--port', String(port)], {
-    env: { ...process.env, INLET_CHECK_DATABASE: database, NEXT_TELEMETRY_DISABLED: '1' },
-    stdio: 'ignore',
-    detached: true,
-  });
-  for (let n = 0; n < 150; n++) {
-    const up = await fetch(`http://127.0.0.1:${port}/api/health`).then(
-      ({ ok }) => ok,
-      () => false,
-    );
-    if (up) return server;
-    await new Promise((resolve) => setTimeout(resolve, 200));
-  }
-  throw new Error('the server did not start');
-}
-const kill = (server: ChildProcess) => process.kill(-server.pid!, 'SIGKILL');
-
-test('the server is killed during a wait and started again: clock and place are right', async ({ page }) => {
+test('the server is killed during a wait and started again: clock and place are right', async ({ page }, { parallelIndex }) => {
   test.setTimeout(150_000);
-  const port = 3231;
+  const port = portOf(parallelIndex) + 1;
   const base = `http://127.0.0.1:${port}`;
   const database = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'killed.sqlite');
   let server = await serve(port, database);

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { copyOf, openRig } from './rig';
 
 const item = (page: Page) => page.getByRole('complementary', { name: 'Item' });

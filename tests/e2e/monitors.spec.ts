@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { copyOf, openRig, saved } from './rig';
 import { follow, now, setUp, step, title } from './runSheet';
 

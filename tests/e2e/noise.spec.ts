@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
 import { amplitude, noise, sine, sum } from '../signals';
 import { choose, copyOf, openNoise, reading, saved } from './rig';

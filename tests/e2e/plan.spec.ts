@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import { choose, copyOf, openRig, saved } from './rig';
 
 /** Opens the Plan place of a rig. */

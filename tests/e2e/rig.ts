@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from './test';
 
 /** Opens the demo rig, or another one, and waits until it is solved. */
 export async function openRig(page: Page, rig = 'lock-nine') {

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import type { RigDocument } from '../../src/core/rig/document';
 import { copyOf } from './rig';
 import { done, follow, now, open, setUp, step, title } from './runSheet';

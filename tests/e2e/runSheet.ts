@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from './test';
 
 /** What tests of run sheets do: start, begin, follow. */
 

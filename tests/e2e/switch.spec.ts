@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './test';
 import { copyOf, openRig } from './rig';
 import { done, follow, now, open, setUp, step, title } from './runSheet';
 

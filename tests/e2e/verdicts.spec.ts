@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './test';
 import * as gear from '../../src/core/check/casebook/parts';
 import { emptyRig, type RigDocument } from '../../src/core/rig/document';
 import { finding, openLine, row, saved, verdict, why } from './rig';

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
-import { ENTRY_KINDS, filtered, type EntryKind, type Exposure, type LogEntry } from '@/core/log';
+import { ENTRY_KINDS, type EntryKind } from '@/core/log';
 import type { RigDocument } from '@/core/rig';
 import { BarHeading } from '@/ui/shell/barParts';
 import { Choice } from '@/ui/shell/Choice';
@@ -16,19 +16,18 @@ import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { useStored } from '@/ui/shell/useStored';
 import { EntryList } from './EntryList';
 import { ExposureList } from './ExposureList';
-import { useLog } from './useLog';
+import { filterQuery, useLog, type LogView } from './useLog';
 
 interface Props {
   rig: string;
   document: RigDocument;
-  initial: { entries: LogEntry[]; exposures: Exposure[] };
+  initial: LogView;
 }
 
 const ALL = 'all';
 
 /** The Log place: what was switched, found and saved, and what every source had to bear. */
 export function LogPlace({ rig, document, initial }: Props) {
-  const { entries, exposures, failed, add } = useLog(rig, initial);
   const [who, setWho] = useStored('inlet-check-who', '');
   const [kind, setKind] = useState<EntryKind | typeof ALL>(ALL);
   const [line, setLine] = useState(ALL);
@@ -45,13 +44,9 @@ export function LogPlace({ rig, document, initial }: Props) {
     }),
     [kind, line, day, text],
   );
-  const shown = filtered(entries, filter).toReversed();
-  const days = [...new Set(entries.map(({ at }) => at.slice(0, 10)))].toReversed();
+  const { entries, exposures, days, matching, total, failed, add, older } = useLog(rig, initial, filter);
   const nameOf = (id: string) => document.lines.find((each) => each.id === id)?.name ?? id;
-  const fileOf = (as: 'csv' | 'json') => {
-    const { kinds, ...rest } = { kinds: undefined as string[] | undefined, ...filter };
-    return `/api/rigs/${rig}/log?${new URLSearchParams({ as, ...rest, ...(kinds && { kinds: kinds.join(',') }) })}`;
-  };
+  const fileOf = (as: 'csv' | 'json') => `/api/rigs/${rig}/log?as=${as}&${filterQuery(filter)}`;
   return (
     <PlaceFrame
       here="/log"
@@ -140,13 +135,20 @@ export function LogPlace({ rig, document, initial }: Props) {
             sx={{ width: 160 }}
           />
           <Typography variant="caption" color="textSecondary" role="status" sx={{ alignSelf: 'center' }}>
-            {shown.length} of {entries.length}
+            {matching} of {total}
           </Typography>
           <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' } }}>
             Power each source has seen
           </Button>
         </Box>
-        <EntryList entries={shown} nameOf={nameOf} rig={rig} none={entries.length === 0} />
+        <EntryList entries={entries} nameOf={nameOf} rig={rig} none={total === 0} />
+        {older && (
+          <Box sx={{ px: 2, pb: 4 }}>
+            <Button variant="outlined" onClick={() => void older()}>
+              Show older
+            </Button>
+          </Box>
+        )}
       </Box>
     </PlaceFrame>
   );

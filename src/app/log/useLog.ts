@@ -1,31 +1,71 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
-import type { Exposure, LogEntry } from '@/core/log';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Exposure, LogEntry, LogFilter } from '@/core/log';
 import { ask } from '@/ui/shell/ask';
 
-interface Log {
+/** Part of a log, newest first, with what every source had. */
+export interface LogView {
+  /** Changes whenever something is written. */
+  state: string;
   entries: LogEntry[];
+  next?: { at: string; id: number };
+  matching: number;
+  total: number;
+  days: string[];
   exposures: Exposure[];
 }
 
 /** How often to look whether something was written down elsewhere, in milliseconds. */
 const LOOK = 4000;
+/** How long to wait for further typing before the server is asked, in milliseconds. */
+const PAUSE = 250;
+/** Most entries that are looked after at a time; who reads further back sees new ones when they come back up. */
+const MOST = 1000;
 
-/** The log of a rig, as others write to it. */
-export function useLog(rig: string, initial: Log) {
+export const filterQuery = ({ kinds, ...rest }: LogFilter): URLSearchParams =>
+  new URLSearchParams({ ...rest, ...(kinds?.length && { kinds: kinds.join(',') }) });
+
+/** The log of a rig as others write to it, a page at a time. */
+export function useLog(rig: string, initial: LogView, filter: LogFilter) {
   const [log, setLog] = useState(initial);
   const [failed, setFailed] = useState('');
+  const query = filterQuery(filter).toString();
+  const shown = useRef({ query: '', state: initial.state, count: initial.entries.length });
   const look = useCallback(async () => {
-    const { body } = await ask<Log>(`/api/rigs/${rig}/log`);
-    if (body) setLog(body);
-  }, [rig]);
+    const { count, state } = shown.current;
+    const more = new URLSearchParams(query);
+    if (shown.current.query === query) {
+      if (count > MOST) return;
+      more.set('seen', state);
+      more.set('limit', String(Math.max(200, count)));
+    }
+    const { body, failed: why } = await ask<LogView | { state: string }>(`/api/rigs/${rig}/log?${more}`);
+    setFailed(why ?? '');
+    if (!body || !('entries' in body)) return;
+    shown.current = { query, state: body.state, count: body.entries.length };
+    setLog(body);
+  }, [rig, query]);
   useEffect(() => {
+    const soon = shown.current.query === query ? undefined : setTimeout(() => void look(), PAUSE);
     const timer = setInterval(() => {
       if (!document.hidden) void look();
     }, LOOK);
-    return () => clearInterval(timer);
-  }, [look]);
+    return () => {
+      clearTimeout(soon);
+      clearInterval(timer);
+    };
+  }, [look, query]);
+  const older = useCallback(async () => {
+    if (!log.next) return;
+    const more = new URLSearchParams(query);
+    more.set('before', `${log.next.at},${log.next.id}`);
+    const { body, failed: why } = await ask<LogView>(`/api/rigs/${rig}/log?${more}`);
+    setFailed(why ?? '');
+    if (!body) return;
+    setLog((before) => ({ ...before, entries: [...before.entries, ...body.entries], next: body.next }));
+    shown.current.count += body.entries.length;
+  }, [rig, query, log.next]);
   const add = useCallback(
     async (text: string, who: string, lines: string[]): Promise<boolean> => {
       const { failed: problem } = await ask(`/api/rigs/${rig}/log`, { method: 'POST', json: { text, who, lines } });
@@ -35,5 +75,5 @@ export function useLog(rig: string, initial: Log) {
     },
     [rig, look],
   );
-  return { ...log, failed, add };
+  return { ...log, failed, add, older: log.next && older };
 }

@@ -11,9 +11,10 @@ import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { differences, type RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
+import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
 import type { SavedRig } from '@/ui/rig/useRig';
 
@@ -24,19 +25,35 @@ interface Props {
   onRestore: (document: RigDocument) => void;
 }
 
-type Entry = { revision: number; savedAt: string };
+interface Entry {
+  revision: number;
+  savedAt: string;
+  changes: string;
+  kept: boolean;
+}
+interface Page {
+  revisions: Entry[];
+  /** The older ones come before this revision. */
+  next?: number;
+}
 
 /** Every revision that was saved, what it differs in, and a way back to it. */
 export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
-  const [entries, setEntries] = useState<Entry[]>();
+  const [{ revisions: entries, next }, setPage] = useState<Page>({ revisions: [] });
   const [chosen, setChosen] = useState<SavedRig>();
   const [failed, setFailed] = useState('');
+  const load = useCallback(
+    (before?: number) =>
+      ask<Page>(`/api/rigs/${rig}/revisions${before ? `?before=${before}` : ''}`).then(({ body, failed: why }) => {
+        if (body)
+          setPage(({ revisions }) => ({ ...body, revisions: [...(before ? revisions : []), ...body.revisions] }));
+        setFailed(why ?? '');
+      }),
+    [rig],
+  );
   useEffect(() => {
-    void ask<{ revisions: Entry[] }>(`/api/rigs/${rig}/revisions`).then(({ body, failed: why }) => {
-      if (body) setEntries(body.revisions);
-      else setFailed(why ?? '');
-    });
-  }, [rig]);
+    void load();
+  }, [load]);
   const choose = async (revision: number) => {
     const { body, failed: why } = await ask<SavedRig>(`/api/rigs/${rig}/revisions/${revision}`);
     setChosen(body);
@@ -47,25 +64,37 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
       <DialogTitle>History</DialogTitle>
       <DialogContent
         dividers
-        sx={{ p: 0, display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '220px 1fr' }, minHeight: 320 }}
+        sx={{
+          p: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) minmax(0, 1fr)' },
+          minHeight: 320,
+        }}
       >
         <List
           dense
           sx={{ borderRight: 1, borderColor: 'divider', maxHeight: { xs: 200, sm: 420 }, overflowY: 'auto' }}
           aria-label="Revisions"
         >
-          {entries?.map(({ revision, savedAt }) => (
+          {entries.map(({ revision, savedAt, changes, kept }) => (
             <ListItemButton
               key={revision}
+              disabled={!kept}
               selected={chosen?.revision === revision}
               onClick={() => void choose(revision)}
             >
               <ListItemText
-                primary={`Revision ${revision}`}
-                secondary={dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')}
+                primary={changes || 'Not written down then'}
+                secondary={`Revision ${revision}, ${dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')}${kept ? '' : ' · only its words are kept'}`}
+                slotProps={{ primary: { sx: { overflowWrap: 'anywhere' } } }}
               />
             </ListItemButton>
           ))}
+          {next !== undefined && (
+            <ListItemButton onClick={() => void load(next)}>
+              <ListItemText primary="Show older" />
+            </ListItemButton>
+          )}
         </List>
         <Box sx={{ p: 2.5, overflowY: 'auto', maxHeight: 420 }}>
           {failed && <Typography color="error">{failed}</Typography>}
@@ -81,7 +110,8 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
           )}
         </Box>
       </DialogContent>
-      <DialogActions>
+      <DialogActions sx={{ flexWrap: 'wrap' }}>
+        <KeepingField />
         <Button onClick={onClose} color="inherit">
           Close
         </Button>

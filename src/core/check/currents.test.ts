@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/explore';
 import { cable, judged, line, on } from '../../../tests/lines/lines';
 import type { Fault, Line } from '../gear';
 
@@ -32,7 +33,7 @@ test('at every junction as much flows back as goes out, and the feed gives what 
       const [, two, three] = junctions[junctions.length - 1].contacts;
       expect(two.amps! + three.amps!).toBeCloseTo(feeds[0].amps, 6);
     }),
-    { numRuns: 60 },
+    { numRuns: runs(60) },
   );
 });
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
+import { runs } from '../../../tests/explore';
 import { desk } from '../../../tests/lines/lines';
 import { LINKS, SOURCES } from '../gear';
 import { applyToRig, emptyRig, parseDocument, readDocument, setFeed, type RigDocument, type RigLine } from '../rig';
@@ -95,7 +96,7 @@ describe('any rig', () => {
           expect(Number.isFinite(group.amps)).toBe(true);
         }
       }),
-      { numRuns: 120 },
+      { numRuns: runs(120) },
     );
   });
 
@@ -108,7 +109,7 @@ describe('any rig', () => {
           if (accepted) expect(lines.filter(({ verdict, regardless }) => objects(verdict) && !regardless)).toEqual([]);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -122,7 +123,7 @@ describe('any rig', () => {
         const [same] = checkRig(alone).lines;
         if (first?.id === 'line-0') expect(first.readings).toEqual(same.readings);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 });

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/explore';
 import { clock, demoKit, demoRig, planned, smallRigs, solver } from '../../../tests/planning';
 import { checkRig } from '../check';
 import { readDocument } from '../rig';
@@ -69,7 +70,7 @@ test('any part of any plan leaves a rig that can be saved, with every line but t
           .toSorted(),
       );
     }),
-    { numRuns: 12 },
+    { numRuns: runs(12) },
   );
 });
 

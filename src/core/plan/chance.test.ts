@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../tests/explore';
 import { readDocument, schoolsOf, type RigDocument } from '../rig';
 import { clock, deskLine, deviceOf, overuse, rigOf, smallRigs, solver, verdicts } from '../../../tests/planning';
 import { checkRig } from '../check';
@@ -23,7 +24,7 @@ describe('rigs by chance', () => {
         expect(() => readDocument(structuredClone(proposal.document))).not.toThrow();
         expect(proposal.document.lines.length + proposal.leftOut.length).toBe(document.lines.length);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     );
   });
 
@@ -38,7 +39,7 @@ describe('rigs by chance', () => {
         const first = after.findIndex((value, at) => value !== before[at]);
         if (first >= 0) expect([first, after[first]]).toEqual([first, Math.min(after[first], before[first])]);
       }),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     );
   });
 
@@ -68,7 +69,7 @@ describe('rigs by chance', () => {
         for (const rig of [document, proposal.document])
           if (rig.lines.length) expect(goalsOf(rig, kit, false)).toEqual(goalsOf(rig, kit, true));
       }),
-      { numRuns: 30 },
+      { numRuns: runs(30) },
     );
     expect(settled).toBeGreaterThan(10);
   });
@@ -97,7 +98,7 @@ describe('rigs by chance', () => {
           gaveWay++;
         }
       }),
-      { numRuns: 80 },
+      { numRuns: runs(80) },
     );
     expect(gaveWay).toBeGreaterThan(3);
   });
@@ -110,7 +111,7 @@ describe('rigs by chance', () => {
         const plan = planRig({ document, kit: [], seconds: 60, onlyKit: true }, { solver: solve, clock });
         expect(plan.proposal.document.lines.length).toBeGreaterThanOrEqual(mostThatWork(document));
       }),
-      { numRuns: 15 },
+      { numRuns: runs(15) },
     );
   });
 });

@@ -1,5 +1,6 @@
 import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
+import { runs } from '../../../tests/explore';
 import { rigOf } from '../../../tests/lines/lines';
 import { lineResult, verdictOf } from '../check';
 import { INLETS, LINKS, SOURCES, type AnyKind, type Line, type Part } from '../gear';
@@ -53,7 +54,7 @@ describe('any line a document can hold', () => {
         for (const { numbers } of result.findings)
           for (const { value } of numbers) expect(Number.isFinite(value)).toBe(true);
       }),
-      { numRuns: 80 },
+      { numRuns: runs(80) },
     );
   });
 
@@ -61,7 +62,7 @@ describe('any line a document can hold', () => {
     const valid = new Ajv({ strict: false }).compile(jsonSchema());
     fc.assert(
       fc.property(anyLine, (line) => valid(rigOf(line))),
-      { numRuns: 150 },
+      { numRuns: runs(150) },
     );
   });
 

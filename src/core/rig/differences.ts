@@ -60,6 +60,18 @@ export function differences(before: RigDocument, after: RigDocument): Difference
   ];
 }
 
+/** Most changes that are named one by one. */
+const NAMED = 4;
+
+/** What changed from one document to another as one line of text. */
+export function changesInWords(before: RigDocument, after: RigDocument): string {
+  const list = differences(before, after).map(({ name, what, fields }) =>
+    what === 'changed' ? `${name ? `${name}: ` : ''}${fields.join(', ')}` : `${name} ${what}`,
+  );
+  if (list.length === 0) return 'Nothing changed';
+  return `${list.slice(0, NAMED).join('; ')}${list.length > NAMED ? `; ${list.length - NAMED} more` : ''}`;
+}
+
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 function listDifferences<T extends Named>(before: readonly T[], after: readonly T[]): Difference[] {

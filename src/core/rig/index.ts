@@ -8,7 +8,7 @@ export { parseDocument, readDocument } from './schema';
 export { inletName, rigPath, rigPaths, type RigPath } from './paths';
 export * from './rigEdits';
 export { removeLine, withoutDevice } from './removal';
-export { differences, merged, type Difference } from './differences';
+export { changesInWords, differences, merged, type Difference } from './differences';
 export { patchList, readPatchList, type PatchImport } from './patchList';
 export { sections, shortInletName, type Section } from './sections';
 export { freeSockets, plugInto, startFrom, type FreeSocket } from './sockets';

@@ -10,6 +10,8 @@ export interface SavedRig {
   revision: number;
   savedAt: string;
   document: RigDocument;
+  /** Revisions that undo and redo would go to, across places, reloads and restarts. */
+  steps: { undo?: number; redo?: number };
 }
 
 export type Saving =
@@ -64,6 +66,7 @@ export function useRig(saved: SavedRig) {
   const [revision, setRevision] = useState({ number: saved.revision, savedAt: saved.savedAt });
   const [saving, setSaving] = useState<Saving>({ state: 'saved' });
   const [onServer, setOnServer] = useState(saved.document);
+  const [steps, setSteps] = useState(saved.steps);
   const busy = useRef(false);
   /** What was sent, and no answer came. */
   const unanswered = useRef<string>(undefined);
@@ -95,9 +98,10 @@ export function useRig(saved: SavedRig) {
       if (busy.current) return;
       busy.current = true;
       setSaving({ state: 'saving' });
-      const took = (at: { revision: number; savedAt: string }, document: RigDocument) => {
+      const took = (at: Omit<SavedRig, 'id' | 'document'>, document: RigDocument) => {
         unanswered.current = undefined;
         setRevision({ number: at.revision, savedAt: at.savedAt });
+        setSteps(at.steps);
         setOnServer(document);
         setSaving({ state: 'saved' });
       };
@@ -133,7 +137,12 @@ export function useRig(saved: SavedRig) {
 
   const dirty = present !== onServer;
   useEffect(() => {
-    if (!dirty || !SENDS.has(saving.state)) return;
+    if (!SENDS.has(saving.state)) return;
+    if (!dirty) {
+      // A step back that the server did not take may be asked for again.
+      const timer = setTimeout(() => setSaving({ state: 'saved' }), RETRY);
+      return saving.state === 'failed' ? () => clearTimeout(timer) : clearTimeout(timer);
+    }
     const timer = setTimeout(() => void send(present, revision.number), saving.state === 'failed' ? RETRY : PAUSE);
     return () => clearTimeout(timer);
   }, [dirty, present, revision.number, saving.state, send]);
@@ -163,6 +172,7 @@ export function useRig(saved: SavedRig) {
       if (saving.state !== 'stale' && saving.state !== 'newer') return;
       const { current } = saving;
       setRevision({ number: current.revision, savedAt: current.savedAt });
+      setSteps(current.steps);
       setOnServer(current.document);
       if (keep === 'theirs') change(current.document);
       if (keep === 'both' && both) change(both);
@@ -170,6 +180,36 @@ export function useRig(saved: SavedRig) {
     },
     [saving, change, both],
   );
+
+  /** What was done before this page was opened is undone, and done again, by its revisions. */
+  const stepBack = useCallback(
+    async (way: 'undo' | 'redo') => {
+      if (busy.current) return;
+      busy.current = true;
+      setSaving({ state: 'saving' });
+      const { body, failed, status, error } = await ask<SavedRig>(`/api/rigs/${saved.id}/steps`, {
+        method: 'POST',
+        json: { basedOn: revision.number, way },
+      });
+      busy.current = false;
+      if (body) {
+        setRevision({ number: body.revision, savedAt: body.savedAt });
+        setSteps(body.steps);
+        setOnServer(body.document);
+        setHistory({ past: [], present: body.document, future: [] });
+        setSaving({ state: 'saved' });
+      } else if (error?.current) setSaving({ state: 'newer', current: error.current as SavedRig });
+      else if (status === 410) setSaving({ state: 'removed' });
+      else if (status === 409) {
+        setSteps(({ [way]: _gone, ...rest }) => rest);
+        setSaving({ state: 'saved' });
+      } else setSaving({ state: 'failed', message: failed! });
+    },
+    [saved.id, revision.number],
+  );
+  const settled = !dirty && saving.state === 'saved';
+  const before = settled && steps.undo !== undefined ? () => void stepBack('undo') : undefined;
+  const again = settled && steps.redo !== undefined ? () => void stepBack('redo') : undefined;
 
   /** After it was removed elsewhere: puts it back, and what was changed here is saved. */
   const putBack = useCallback(async () => {
@@ -187,8 +227,8 @@ export function useRig(saved: SavedRig) {
     both,
     saving: shownState(saving, dirty),
     change,
-    undo: history.past.length ? undo : undefined,
-    redo: history.future.length ? redo : undefined,
+    undo: history.past.length ? undo : before,
+    redo: history.future.length ? redo : again,
     settle,
   };
 }

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../../tests/explore';
 import { demoKit, demoRig, smallRigs } from '../../../../tests/planning';
 import { schoolsOf, type RigDocument } from '../../rig';
 import type { KitItem } from '../../kit';
@@ -32,7 +33,7 @@ test('by chance: what the search begins with keeps to every row', () => {
       expect(broken(model, nobody(model))).toEqual([]);
       expect(solution.every((value, n) => value >= 0 && value <= model.program.uppers[n])).toBe(true);
     }),
-    { numRuns: 24 },
+    { numRuns: runs(24) },
   );
 });
 

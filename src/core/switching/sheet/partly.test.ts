@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { runs } from '../../../../tests/explore';
 import { carriedOut, RIG, wish } from '../../../../tests/sheets';
 import { corrected } from './doubt';
 import { firstBreach, sequence } from './sequence';
@@ -59,7 +60,7 @@ describe('partly carried out and planned anew', () => {
           }
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: runs(1500) },
     );
   });
 });

@@ -26,7 +26,7 @@ export const PUT = (request: NextRequest, { params }: Context) =>
       throw new Refused(400, 'bad-request', `${error.message}; send { "basedOn": REVISION, "document": { … } }`);
     const saved = saveRig(theStore(), id, value.basedOn, value.document);
     if (!saved) throw notFound(`rig ${id}`);
-    return NextResponse.json({ id, revision: saved.revision, savedAt: saved.savedAt });
+    return NextResponse.json({ id, revision: saved.revision, savedAt: saved.savedAt, steps: saved.steps });
   });
 
 /** Takes a rig off the list; its revisions stay in the database. */

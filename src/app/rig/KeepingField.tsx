@@ -1,0 +1,59 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useEffect, useState } from 'react';
+import { ask } from '@/ui/shell/ask';
+import { Choice } from '@/ui/shell/Choice';
+
+interface Keeping {
+  days: number | 'all';
+  choices: (number | 'all')[];
+  bytes: { database: number; sounds: number };
+}
+
+const WORDS: Record<string, string> = { 7: 'a week', 30: '30 days', 365: 'a year', all: 'for ever' };
+
+const inWords = (bytes: number): string =>
+  bytes < 1e5
+    ? `${Math.ceil(bytes / 1000)} kB`
+    : bytes < 1e9
+      ? `${(bytes / 1e6).toFixed(1)} MB`
+      : `${(bytes / 1e9).toFixed(2)} GB`;
+
+/** How long every revision is kept, of all rigs, and how large the file has become. */
+export function KeepingField() {
+  const [keeping, setKeeping] = useState<Keeping>();
+  const [failed, setFailed] = useState('');
+  useEffect(() => {
+    void ask<Keeping>('/api/keeping').then(({ body, failed: why }) => {
+      setKeeping(body);
+      setFailed(why ?? '');
+    });
+  }, []);
+  const set = async (to: string) => {
+    const days = keeping!.choices.find((each) => String(each) === to)!;
+    const { body, failed: why } = await ask<Keeping>('/api/keeping', { method: 'PUT', json: { days } });
+    if (body) setKeeping(body);
+    setFailed(why ?? '');
+  };
+  if (!keeping) return <Typography variant="caption">{failed}</Typography>;
+  const { days, choices, bytes } = keeping;
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, mr: 'auto' }}>
+      <Choice
+        label="Every revision is kept"
+        value={String(days)}
+        width={170}
+        onChoose={(to) => void set(to)}
+        options={choices.map((each) => [String(each), WORDS[each]] as const)}
+      />
+      <Typography variant="caption" color="textSecondary" sx={{ maxWidth: 300 }}>
+        {days === 'all' ? 'Of all rigs.' : 'Of all rigs; after that the last one of each day.'} The database is{' '}
+        {inWords(bytes.database)}
+        {bytes.sounds > 0 && `, kept sound ${inWords(bytes.sounds)}`}.
+      </Typography>
+      {failed && <Typography color="error">{failed}</Typography>}
+    </Box>
+  );
+}
