@@ -13,5 +13,6 @@ export default defineConfig({
   // A busy machine may lose one race; what fails twice is broken.
   retries: process.env.CI ? 1 : 0,
   forbidOnly: true,
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: chromiumLaunch },
+  // What cannot be pressed says so soon, instead of using up the time of its test.
+  use: { actionTimeout: 30_000, viewport: { width: 1280, height: 800 }, launchOptions: chromiumLaunch },
 });

@@ -44,8 +44,11 @@ export function readCsv(text: string, known: readonly string[], required: readon
   }));
 }
 
-/** A cell that a spreadsheet would take for a formula is written with a space before it. */
-const harmless = (cell: string): string => (/^[=+@\t\r]|^-(?!\d)/.test(cell) ? ` ${cell}` : cell);
+/** What stays a number in a spreadsheet: a sign and digits, and nothing behind them. */
+const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i;
+
+/** A cell that a spreadsheet would take for a formula is written with a space before it; numbers stay numbers. */
+const harmless = (cell: string): string => (/^[=+\-@\t\r\n]/.test(cell) && !NUMBER.test(cell) ? ` ${cell}` : cell);
 
 export const writeCsv = (columns: readonly string[], rows: readonly Record<string, string>[]): string =>
   `${Papa.unparse({ fields: [...columns], data: rows.map((row) => columns.map((name) => harmless(row[name] ?? ''))) })}\r\n`;

@@ -2,6 +2,7 @@ import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { thin, thinCopies } from './keeping';
+import { quickCheck, StoreTrouble, troubleOf } from './trouble';
 
 export type Store = Database.Database;
 
@@ -11,19 +12,43 @@ export const databasePath = (): string =>
 
 const MIGRATIONS = join(process.cwd(), 'src', 'store', 'migrations');
 
+/** By which SQLite files of this application are known: "InLC" (PRAGMA application_id). */
+const APPLICATION = 0x49_6e_4c_43;
+/** How long a request waits for another process that is writing, in milliseconds: everybody else waits with it. */
+const PATIENCE = 2500;
+
 /**
  * Opens a database, bringing its tables up to date. Several processes may have the same file open.
- * @throws Error if the file cannot be opened or was written by a newer version
+ * @throws StoreTrouble if it cannot be used; nothing was written to it then
  */
 export function openStore(path: string): Store {
-  mkdirSync(dirname(path), { recursive: true });
-  const store = new Database(path);
-  store.pragma('busy_timeout = 5000');
-  store.pragma('journal_mode = WAL');
-  store.pragma('synchronous = FULL');
-  store.pragma('foreign_keys = ON');
-  migrate(store, path);
-  return store;
+  let store: Store | undefined;
+  try {
+    mkdirSync(dirname(path), { recursive: true });
+    store = new Database(path);
+    store.pragma(`busy_timeout = ${PATIENCE}`);
+    mustBeOwn(store, path);
+    store.pragma('journal_mode = WAL');
+    store.pragma('synchronous = FULL');
+    store.pragma('foreign_keys = ON');
+    migrate(store, path);
+    if (applicationOf(store) !== APPLICATION) store.pragma(`application_id = ${APPLICATION}`);
+    return store;
+  } catch (problem) {
+    store?.close();
+    throw troubleOf(problem, path) ?? problem;
+  }
+}
+
+const applicationOf = (store: Store): number => store.pragma('application_id', { simple: true }) as number;
+
+/** @throws StoreTrouble for a database with tables that are not ours; older ones of ours are known by their tables. */
+function mustBeOwn(store: Store, path: string): void {
+  const application = applicationOf(store);
+  if (application === APPLICATION) return;
+  const tables = store.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all() as string[];
+  const ours = tables.includes('rig') && tables.includes('rig_revision');
+  if (application !== 0 || (tables.length > 0 && !ours)) throw new StoreTrouble('foreign', path);
 }
 
 const version = (store: Store): number => store.pragma('user_version', { simple: true }) as number;
@@ -33,10 +58,7 @@ function migrate(store: Store, path: string): void {
   const steps = readdirSync(MIGRATIONS)
     .filter((name) => name.endsWith('.sql'))
     .sort();
-  if (version(store) > steps.length)
-    throw new Error(
-      `${path} was written by a newer version of Inlet Check (step ${version(store)}, this one knows ${steps.length}).`,
-    );
+  if (version(store) > steps.length) throw new StoreTrouble('newer', path);
   const next = steps[version(store)];
   if (next && version(store) > 0)
     store.prepare('VACUUM INTO ?').run(`${path}.before-${next.slice(0, 3)}-${Date.now()}`);
@@ -71,11 +93,17 @@ function keepTidy(store: Store): void {
   setInterval(tidy, DAY).unref();
 }
 
-/** The one connection of this process. */
+/** The one connection of this process. @throws StoreTrouble; the next request tries again */
 export function theStore(): Store {
   if (!open.inletCheckStore) {
-    open.inletCheckStore = openStore(databasePath());
-    keepTidy(open.inletCheckStore);
+    const store = openStore(databasePath());
+    const damage = quickCheck(store);
+    if (damage !== undefined) {
+      store.close();
+      throw new StoreTrouble('damaged', databasePath(), { cause: damage });
+    }
+    open.inletCheckStore = store;
+    keepTidy(store);
   }
   return open.inletCheckStore;
 }

@@ -47,6 +47,15 @@ export const listRigs = (store: Store): RigEntry[] =>
     .prepare('SELECT id, name, revision, saved_at AS savedAt FROM rig WHERE removed_at IS NULL ORDER BY created_at, id')
     .all() as RigEntry[];
 
+/** Rigs that somebody removed, the last one first; nothing of them is lost. */
+export const listRemoved = (store: Store): (RigEntry & { removedAt: string })[] =>
+  store
+    .prepare(
+      `SELECT id, name, revision, saved_at AS savedAt, removed_at AS removedAt FROM rig
+       WHERE removed_at IS NOT NULL ORDER BY removed_at DESC, id`,
+    )
+    .all() as (RigEntry & { removedAt: string })[];
+
 /** A rig at its newest or a given revision; undefined if there is none. */
 export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {
   const row = store

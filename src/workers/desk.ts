@@ -5,26 +5,112 @@ interface Ticketed {
 
 type Ask<Q> = Q extends Ticketed ? Omit<Q, 'ticket'> : never;
 
-const BROKEN = 'The worker could not be started; reload the page.';
+/** What is told when a worker was lost over a question, started again, and lost once more. */
+export const LOST = 'The solver stopped over this, was started again, and stopped again.';
 
-/** Asks a worker questions; each is answered once, in the order they were asked. */
-export function startDesk<Question extends Ticketed, Answer extends Ticketed>(worker: Worker) {
-  const waiting = new Map<number, (answer: Answer) => void>();
+/** How long a question may take before its worker is given up, in milliseconds: more than a slow phone needs (assumed). */
+const LIMIT = 60_000;
+/** How often a question is asked of a new worker before it is given up. */
+const TRIES = 2;
+
+interface Supervision<Question> {
+  /** Milliseconds that a question may take. */
+  limit?: (question: Question) => number;
+  /** Whether what is asked later rests on it: after a restart it is asked again first. */
+  primes?: (question: Question) => boolean;
+}
+
+interface Waiting<Question, Answer> {
+  question: Question;
+  resolve: (answer: Answer) => void;
+  tries: number;
+}
+
+/**
+ * Asks a worker questions; each is answered once, in the order they were asked. A worker that dies, or does not answer in
+ * time, is replaced, and what it owed is asked again; what two workers were lost over is answered with `failed`.
+ */
+export function startDesk<Question extends Ticketed, Answer extends Ticketed>(
+  start: () => Worker,
+  { limit = () => LIMIT, primes = () => false }: Supervision<Question> = {},
+) {
+  let waiting: Waiting<Question, Answer>[] = [];
+  let primer: Question | undefined;
   let tickets = 0;
-  worker.onmessage = ({ data }: MessageEvent<Answer>) => {
-    waiting.get(data.ticket)?.(data);
-    waiting.delete(data.ticket);
-  };
-  worker.onerror = () => {
-    for (const [ticket, resolve] of waiting) resolve({ ticket, ask: 'failed', message: BROKEN } as unknown as Answer);
-    waiting.clear();
-  };
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let worker = supervised();
+
+  function supervised(): Worker | undefined {
+    try {
+      const made = start();
+      made.onmessage = ({ data }: MessageEvent<Answer>) => {
+        const at = waiting.findIndex(({ question }) => question.ticket === data.ticket);
+        if (at < 0 || made !== worker) return;
+        const [{ question, resolve }] = waiting.splice(at, 1);
+        if (primes(question)) primer = question;
+        watch();
+        resolve(data);
+      };
+      made.onerror = made.onmessageerror = () => {
+        if (made === worker) replace();
+      };
+      return made;
+    } catch {
+      return undefined;
+    }
+  }
+
+  /** Begins to count the time of whatever is answered next. */
+  function watch(more = 0) {
+    clearTimeout(timer);
+    const [head] = waiting;
+    timer = head && setTimeout(replace, limit(head.question) + more);
+  }
+
+  /** Starts a worker and tells it all that it has to know. */
+  function revive() {
+    worker = supervised();
+    const missing = primer && !waiting.some(({ question }) => primes(question)) ? primer : undefined;
+    if (worker) {
+      // Its answer is known already: nobody waits for it.
+      if (missing) worker.postMessage({ ...missing, ticket: 0 });
+      for (const { question } of waiting) worker.postMessage(question);
+    } else {
+      for (const each of waiting.splice(0)) fail(each);
+    }
+    watch(missing && limit(missing));
+  }
+
+  function replace() {
+    worker?.terminate();
+    worker = undefined;
+    const [head] = waiting;
+    if (head && ++head.tries >= TRIES) {
+      waiting.shift();
+      fail(head);
+    }
+    // Where nobody waits, the next question starts one: what breaks as it starts is not started over and over.
+    if (waiting.length) revive();
+    else clearTimeout(timer);
+  }
+
+  const fail = ({ question: { ticket }, resolve }: Waiting<Question, Answer>) =>
+    resolve({ ticket, ask: 'failed', message: LOST } as unknown as Answer);
+
   return {
-    ask(question: Ask<Question>): Promise<Answer> {
-      const ticket = ++tickets;
-      worker.postMessage({ ...question, ticket });
-      return new Promise((resolve) => waiting.set(ticket, resolve));
+    ask(asked: Ask<Question>): Promise<Answer> {
+      const question = { ...asked, ticket: ++tickets } as unknown as Question;
+      return new Promise((resolve) => {
+        waiting.push({ question, resolve, tries: 0 });
+        if (!worker) return revive();
+        worker.postMessage(question);
+        if (waiting.length === 1) watch();
+      });
     },
-    stop: () => worker.terminate(),
+    stop() {
+      clearTimeout(timer);
+      worker?.terminate();
+      waiting = [];
+    },
   };
 }

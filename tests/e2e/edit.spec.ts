@@ -147,17 +147,71 @@ test('a maker’s answer, with who and when, is a fact on every line and in the 
   );
 });
 
-test('the history shows what each revision differs in, and goes back', async ({ page }) => {
+test('the history says what each revision changed, and goes back', async ({ page }) => {
   const rig = await copyOf(page, 'History trial');
   await openRig(page, rig);
   await feed(page, 'Hold desk, bank A', 'off').click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
   await page.keyboard.press('h');
-  await page.getByRole('button', { name: /^Revision 1/ }).click();
+  const revisions = page.getByRole('list', { name: 'Revisions' });
+  await expect(revisions.getByRole('button').first()).toContainText('Hold desk: switches');
+  await revisions.getByRole('button', { name: /Begun/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Hold desk changed: switches');
   await page.getByRole('button', { name: 'Restore revision 1' }).click();
   await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
   await expect(page.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
+});
+
+test('how long revisions are kept is set in the history, and how large the file is stands beside it', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Keeping trial');
+  await openRig(page, rig);
+  await page.keyboard.press('h');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText(/The database is [\d.]+ MB/);
+  await choose(page, 'Every revision is kept', 'for ever');
+  await expect(dialog).toContainText('Of all rigs.');
+  await openRig(page, rig);
+  await page.keyboard.press('h');
+  await expect(dialog.getByRole('combobox', { name: 'Every revision is kept' })).toHaveText('for ever');
+});
+
+test('undo and redo go on across places and reloads', async ({ page }) => {
+  const rig = await copyOf(page, 'Undo trial');
+  await openRig(page, rig);
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await feed(page, 'Hold desk, bank B', '48 V').click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
+  await openRig(page, rig);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 4' })).toBeVisible();
+  await page.getByRole('link', { name: 'Plan', exact: true }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('link', { name: 'Rig', exact: true }).click();
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(row(page, 'Trio, ribbon left')).not.toContainText('Stop');
+});
+
+test('a removed rig is found and put back, also when it was the only one left', async ({ page }) => {
+  const rig = await copyOf(page, 'Removed trial');
+  await openRig(page, rig);
+  await page.getByRole('button', { name: 'Rig: Removed trial' }).click();
+  await page.getByRole('menuitem', { name: 'Remove this rig' }).click();
+  await expect(page.getByText('The rig was removed.')).toBeVisible();
+  const { rigs } = await (await page.request.get('/api/rigs')).json();
+  const ids = rigs.map(({ id }: { id: string }) => id);
+  for (const id of ids) await page.request.delete(`/api/rigs/${id}`);
+  await page.goto('/rig');
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'Removed rigs' }).click();
+  await page.getByRole('button', { name: 'Put back Removed trial' }).click();
+  await expect(page.getByRole('button', { name: 'Rig: Removed trial' })).toBeVisible();
+  for (const id of ids) await page.request.post(`/api/rigs/${id}/restore`);
 });
 
 test('when the server does not answer the change is kept, said, and saved later', async ({ page }) => {

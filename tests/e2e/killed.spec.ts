@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { expect, kill, portOf, serve, test } from './test';
 import { follow, step } from './runSheet';
 
-test('the server is killed during a wait and started again: clock and place are right', async ({ page }, { parallelIndex }) => {
+test('the server is killed during a wait and started again: clock and place are right', async ({ page }, {
+  parallelIndex,
+}) => {
   test.setTimeout(150_000);
   const port = portOf(parallelIndex) + 1;
   const base = `http://127.0.0.1:${port}`;

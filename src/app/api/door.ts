@@ -9,6 +9,8 @@ import { SoundRefused } from '@/store/sounds';
 import { StaleItem, type BasedOn } from '@/store/kit';
 import { StaleHunt } from '@/store/noise';
 import { StaleSheet } from '@/store/switching';
+import { databasePath } from '@/store/database';
+import { sentenceOf, troubleOf } from '@/store/trouble';
 
 /** An answer of 4xx that says what to change. */
 export class Refused extends Error {
@@ -26,8 +28,14 @@ const error = (status: number, code: string, message: string, more: object = {})
 
 const SOUND_STATUS = { 'cut-off': 400, 'too-large': 413, 'disk-full': 507 } as const;
 
-/** Runs a handler and turns whatever goes wrong into an answer without insides. */
+/** Runs a handler and turns whatever goes wrong into an answer without insides. What is answered is kept by nobody. */
 export async function door(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
+  const answer = await answered(handler);
+  if (!answer.headers.has('cache-control')) answer.headers.set('cache-control', 'no-store');
+  return answer;
+}
+
+async function answered(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
   try {
     return await handler();
   } catch (problem) {
@@ -68,6 +76,11 @@ export async function door(handler: () => Promise<NextResponse> | NextResponse):
       return error(409, 'stale-hunt', message, { current: problem.current });
     }
     if (problem instanceof ReportRefused) return error(409, 'refused', problem.message);
+    const trouble = troubleOf(problem, databasePath());
+    if (trouble) {
+      console.error(trouble.message);
+      return error(trouble.trouble === 'full' ? 507 : 503, `database-${trouble.trouble}`, sentenceOf(trouble));
+    }
     console.error(problem);
     return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
   }

@@ -1,13 +1,13 @@
 import type { Metadata } from 'next';
-import { theStore } from '@/store/database';
 import { openRig } from '@/store/opened';
 import { CasebookPlace } from './CasebookPlace';
+import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Casebook' };
 export const dynamic = 'force-dynamic';
 
-export default async function CasebookPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const { saved } = openRig(theStore(), rig);
+  const { saved } = openRig(store, rig);
   return <CasebookPlace rig={saved.id} name={saved.document.name} />;
-}
+});

@@ -1,17 +1,16 @@
 import type { Metadata } from 'next';
 import { usesOf } from '@/core/kit';
-import { theStore } from '@/store/database';
 import { kitRevisions, loadKit } from '@/store/kit';
 import { openRig } from '@/store/opened';
 import { loadRig } from '@/store/rigs';
 import { KitPlace, type Use } from './KitPlace';
+import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Kit' };
 export const dynamic = 'force-dynamic';
 
-export default async function KitPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const store = theStore();
   const { saved, rigs } = openRig(store, rig);
   const items = loadKit(store);
   const documents = rigs.flatMap(({ id, name }) => {
@@ -30,4 +29,4 @@ export default async function KitPage({ searchParams }: { searchParams: Promise<
   return (
     <KitPlace items={items} revisions={kitRevisions(store)} uses={uses} rig={saved.id} rigName={saved.document.name} />
   );
-}
+});

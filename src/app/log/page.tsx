@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { exposures } from '@/core/log';
-import { theStore } from '@/store/database';
 import { loadFed, loadLogPage, logState } from '@/store/log';
 import { openRig } from '@/store/opened';
 import { LogPlace } from './LogPlace';
+import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Log' };
 export const dynamic = 'force-dynamic';
@@ -11,9 +11,8 @@ export const dynamic = 'force-dynamic';
 /** Entries that are there from the start. */
 const PAGE = 200;
 
-export default async function LogPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const store = theStore();
   const { saved } = openRig(store, rig);
   return (
     <LogPlace
@@ -27,4 +26,4 @@ export default async function LogPage({ searchParams }: { searchParams: Promise<
       }}
     />
   );
-}
+});

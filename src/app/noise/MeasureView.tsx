@@ -92,7 +92,12 @@ export function MeasureView({ rig, document, line, target, sine, who, desk, onKe
           })
         }
       />
-      {measured && meter.metering.state !== 'measuring' && (
+      {measured && meter.metering.state === 'failed' && (
+        <Typography variant="body2" sx={{ mt: 1.5 }}>
+          The reading of “{measured.name}” from before is still here: close the message to see it.
+        </Typography>
+      )}
+      {measured && meter.metering.state === 'idle' && (
         <ReadingView
           rig={rig}
           line={line}

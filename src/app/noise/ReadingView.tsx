@@ -130,16 +130,22 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
       <SpectrumChart measurement={measurement} predicted={budget?.density} />
       <CourseChart measurement={measurement} target={target} />
       <AllFigures reading={reading} sine={sine} />
-      <KeepForm
-        rig={rig}
-        line={line}
-        measured={measured}
-        measurement={measurement}
-        budget={budget}
-        gain={gain}
-        who={who}
-        onKept={onKept}
-      />
+      {reading.usable ? (
+        <KeepForm
+          rig={rig}
+          line={line}
+          measured={measured}
+          measurement={measurement}
+          budget={budget}
+          gain={gain}
+          who={who}
+          onKept={onKept}
+        />
+      ) : (
+        <Typography variant="body2" sx={{ mt: 2 }}>
+          This is no noise floor, so it is not kept as one. Put right what is said above, then record again.
+        </Typography>
+      )}
     </Box>
   );
 }

@@ -1,15 +1,14 @@
 import type { Metadata } from 'next';
-import { theStore } from '@/store/database';
 import { loadHunts, loadLadders, loadMeasurements } from '@/store/noise';
 import { openRig } from '@/store/opened';
 import { NoisePlace } from './NoisePlace';
+import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Noise' };
 export const dynamic = 'force-dynamic';
 
-export default async function NoisePage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const store = theStore();
   const { saved } = openRig(store, rig);
   return (
     <NoisePlace
@@ -22,4 +21,4 @@ export default async function NoisePage({ searchParams }: { searchParams: Promis
       }}
     />
   );
-}
+});

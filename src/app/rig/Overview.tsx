@@ -6,12 +6,16 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import { VERDICT_ORDER, verdictOf, type Verdict } from '@/core/check';
 import type { Section } from '@/core/rig';
+import type { Overdrawn } from '@/core/kit';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { overdrawnWords } from './overdrawnWords';
 import { groupKey, type Solution } from './useRigCheck';
 
 interface Props {
   sections: readonly Section[];
   solution: Solution;
+  /** What is used more often than the kit has it. */
+  over: readonly Overdrawn[];
   onLine: (line: string) => void;
   onGroup: (device: string, group?: string) => void;
 }
@@ -73,6 +77,16 @@ export const Overview = memo(function Overview(props: Props) {
           </Box>
         ))}
       </Box>
+      {props.over.length > 0 && (
+        <Box component="section" aria-label="More than the kit has" sx={{ mt: 2.5 }}>
+          <Typography variant="h3">More than the kit has</Typography>
+          {props.over.map((each) => (
+            <Typography key={each.item} variant="body2">
+              {overdrawnWords(each)}
+            </Typography>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 });

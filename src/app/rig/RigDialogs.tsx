@@ -18,6 +18,7 @@ import { HistoryDialog } from './HistoryDialog';
 import { ImportDialog } from './ImportDialog';
 import { MonitorsDialog } from './MonitorsDialog';
 import { NewLineDialog } from './NewLineDialog';
+import { RemovedDialog } from './RemovedDialog';
 import { SchoolsDialog } from './SchoolsDialog';
 import type { RigActions } from './useRigActions';
 
@@ -78,6 +79,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
           }}
         />
       )}
+      {open?.dialog === 'removed' && <RemovedDialog onClose={closeDialog} />}
       {open?.dialog === 'rename' && (
         <NameDialog
           document={document}

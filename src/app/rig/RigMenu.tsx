@@ -29,6 +29,7 @@ interface Props {
     history: () => void;
     newRig: () => void;
     removeRig: () => void;
+    removedRigs: () => void;
   };
 }
 
@@ -90,7 +91,8 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
           Casebook: situations and verdicts
         </MenuItem>
         {item('New rig', actions.newRig)}
-        {rigs.length > 1 && item('Remove this rig', actions.removeRig)}
+        {item('Remove this rig', actions.removeRig)}
+        {item('Removed rigs', actions.removedRigs)}
       </Menu>
     </>
   );

@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
@@ -7,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
-import type { KitItem } from '@/core/kit';
+import { overdrawn, type KitItem } from '@/core/kit';
 import type { Floors } from '@/workers/messages';
 import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
@@ -41,11 +42,11 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
   const { document, revision, saving, undo, redo } = rig;
   const view = useRigView(document, selected);
   const lineId = 'line' in view.selection ? view.selection.line : undefined;
-  const { solution, worker } = useRigCheck(document, lineId, kit, floors);
+  const { solution, worker, again } = useRigCheck(document, lineId, kit, floors);
   const path = view.paths.get(lineId ?? '');
   const result = useMemo(() => view.resultOf(solution, lineId), [view, solution, lineId]);
   const tips = useMemo(() => view.tipsFor(result), [view, result]);
-  const actions = useRigActions({ rig, view, tips, rigId: saved.id });
+  const actions = useRigActions({ rig, view, tips, rigId: saved.id, kit });
   const reading = useProbe(worker, solution.document, lineId ?? '', tips);
   const { visible, counts } = useMemo(() => view.shownLines(solution), [view, solution]);
   const [closed, setClosed] = useState(true);
@@ -74,6 +75,7 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     selectWhole();
     setClosed(false);
   }, [selectWhole]);
+  const over = useMemo(() => overdrawn(document, kit), [document, kit]);
   const menu = useMemo(
     () => <RigMenu name={document.name} here={saved.id} rigs={rigs} actions={actions.menu} />,
     [document.name, saved.id, rigs, actions.menu],
@@ -95,7 +97,11 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     />
   ) : lineId && !result ? (
     <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
-      {solution.unsolved.get(lineId) ? `This line cannot be solved: ${solution.unsolved.get(lineId)}` : 'Solving …'}
+      {solution.unsolved.get(lineId)
+        ? `This line cannot be solved: ${solution.unsolved.get(lineId)}`
+        : solution.failed === undefined
+          ? 'Solving …'
+          : 'Not solved.'}
     </Typography>
   ) : path && result && tips ? (
     <LinePanel
@@ -116,7 +122,13 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
       onRemove={actions.remove}
     />
   ) : (
-    <Overview sections={view.sections} solution={solution} onLine={actions.row.select} onGroup={openGroup} />
+    <Overview
+      sections={view.sections}
+      solution={solution}
+      over={over}
+      onLine={actions.row.select}
+      onGroup={openGroup}
+    />
   );
 
   return (
@@ -141,7 +153,12 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             onSchools={actions.openSchools}
           />
         }
-        notice={<RigNotice rig={rig} />}
+        notice={
+          <>
+            <RigNotice rig={rig} />
+            {solution.failed !== undefined && <OutOfDate why={solution.failed} onAgain={again} />}
+          </>
+        }
         panel={panel}
         panelLabel="Why"
         panelWidth={344}
@@ -177,6 +194,23 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
         message={actions.message}
       />
     </>
+  );
+}
+
+/** The verdicts that are shown are not those of the rig as it is now. */
+function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }) {
+  return (
+    <Alert
+      severity="error"
+      sx={{ borderRadius: 0, py: 0, alignItems: 'center' }}
+      action={
+        <Button color="inherit" onClick={onAgain}>
+          Check again
+        </Button>
+      }
+    >
+      <strong>The verdicts below are out of date.</strong> {why} Do not plug by them.
+    </Alert>
   );
 }
 

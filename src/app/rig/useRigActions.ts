@@ -2,14 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { Answer as PossibleAnswer, SchoolName } from '@/core/check';
+import { bestFreeInlet, type Answer as PossibleAnswer, type SchoolName } from '@/core/check';
 import { partAt, saysDeviceGround, type Fact, type Part, type PartRef } from '@/core/gear';
-import { answered, withAnswer, type Answer } from '@/core/kit';
+import { answered, overdrawn, withAnswer, type Answer, type KitItem } from '@/core/kit';
 import {
   applyToRig,
   duplicateLine,
   emptyRig,
-  freeInlets,
   moveLine,
   newDevice,
   patchList,
@@ -32,6 +31,7 @@ import type { FeedName } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
 import { fileName, saveFile } from '@/ui/shell/files';
 import { fitting } from './ChooseMenus';
+import { overdrawnWords } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
@@ -39,7 +39,7 @@ import { useShortcut } from '@/ui/shell/useShortcut';
 
 /** What is open over the sheet. */
 export type OpenDialog =
-  | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' | 'monitors' }
+  | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' | 'monitors' | 'removed' }
   | { dialog: 'device'; device: string }
   | { dialog: 'move'; button: HTMLElement }
   | { dialog: 'insert'; button: HTMLElement; line: string; at: number }
@@ -50,10 +50,11 @@ interface Given {
   view: RigView;
   tips?: Probe;
   rigId: string;
+  kit: readonly KitItem[];
 }
 
 /** Everything that can be done with a rig on its place; all of it can be undone. */
-export function useRigActions({ rig, view, tips, rigId }: Given) {
+export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const { document, change, undo, redo } = rig;
   const { selection, selectLine, selectGroup, paths, sections, setTips } = view;
   const router = useRouter();
@@ -90,12 +91,16 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
   };
   const duplicate = () => {
     if (!path) return;
-    const free = freeInlets(document);
-    const near = free.find(({ to }) => to.device === path.inlet.device) ?? free[0];
-    if (!near) return setMessage('No inlet is free: add one to a device, or move a line away first.');
-    const next = duplicateLine(document, path.line.id, near.to);
+    const to = bestFreeInlet(document, path.line.id);
+    if (!to) return setMessage('No inlet is free: add one to a device, or move a line away first.');
+    const next = duplicateLine(document, path.line.id, to);
     const made = next.lines.find(({ id }) => !document.lines.some((other) => other.id === id));
     if (made) show(next, made.id);
+    const before = overdrawn(document, kit);
+    const more = overdrawn(next, kit).filter(
+      ({ item, uses }) => !before.some((b) => b.item === item && b.uses === uses),
+    );
+    if (more.length) setMessage(`More than the kit has now: ${more.map(overdrawnWords).join('; ')}.`);
   };
   const remove = () => {
     if (!path) return;
@@ -195,6 +200,7 @@ export function useRigActions({ rig, view, tips, rigId }: Given) {
         const { document: all } = now.current;
         saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
       },
+      removedRigs: () => openDialog({ dialog: 'removed' }),
       newRig: () => void addRig(emptyRig('New rig')),
       removeRig: () => {
         void ask(`/api/rigs/${rigId}`, { method: 'DELETE' }).then(({ failed }) =>

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
 import type { FeedOption, GroupResult, LineResult, ProbeTip } from '@/core/check';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
@@ -18,6 +18,8 @@ export interface Solution {
   /** The selected line with its remedies tried, and the document it was solved in. */
   full?: { document: RigDocument; result: LineResult };
   feeds: ReadonlyMap<string, FeedOption[]>;
+  /** Why what is shown is not that of the present rig; absent where all is well. */
+  failed?: string;
 }
 
 const NOTHING: Solution = { lines: new Map(), unsolved: new Map(), groups: new Map(), feeds: new Map() };
@@ -33,6 +35,7 @@ export function useRigCheck(
   const wanted = useRef({ document, selected });
   const busy = useRef(false);
   const [solution, setSolution] = useState(NOTHING);
+  const [tries, setTries] = useState(0);
 
   useEffect(() => {
     wanted.current = { document, selected: selected || undefined };
@@ -47,7 +50,8 @@ export function useRigCheck(
       for (;;) {
         const { document: asked, selected: line } = wanted.current;
         if (done !== asked) {
-          await solveRig(on, asked, kit, floors, setSolution);
+          // What cannot be solved is not asked again and again: the person is told, and may ask.
+          if (!(await solveRig(on, asked, kit, floors, setSolution)) && asked === wanted.current.document) break;
           [done, full] = [asked, undefined];
         }
         if (stale()) {
@@ -66,7 +70,7 @@ export function useRigCheck(
       }
       busy.current = false;
     }
-  }, [document, selected, kit, floors]);
+  }, [document, selected, kit, floors, tries]);
 
   useEffect(
     () => () => {
@@ -76,7 +80,7 @@ export function useRigCheck(
     },
     [],
   );
-  return { solution, worker };
+  return { solution, worker, again: useCallback(() => setTries((before) => before + 1), []) };
 }
 
 /** What was there before, if the new is just the same: whoever shows it need not draw again. */
@@ -85,6 +89,7 @@ const kept = <T>(before: T | undefined, now: T): T =>
 
 type Update = (change: (before: Solution) => Solution) => void;
 
+/** @returns whether it was solved */
 async function solveRig(
   worker: CheckWorker,
   document: RigDocument,
@@ -93,7 +98,10 @@ async function solveRig(
   update: Update,
 ) {
   const answer = await worker.ask({ ask: 'rig', document, kit, floors });
-  if (answer.ask !== 'rig') return;
+  if (answer.ask !== 'rig') {
+    update((before) => ({ ...before, failed: answer.ask === 'failed' ? answer.message : '' }));
+    return false;
+  }
   const present = new Set(document.lines.map(({ id }) => id));
   update((before) => {
     const lines = new Map([...before.lines].filter(([id]) => present.has(id)));
@@ -101,6 +109,7 @@ async function solveRig(
     for (const { id } of answer.unsolved) lines.delete(id);
     return {
       ...before,
+      failed: undefined,
       document,
       lines,
       unsolved: new Map(answer.unsolved.map(({ id, message }) => [id, message])),
@@ -112,12 +121,17 @@ async function solveRig(
       ),
     };
   });
+  return true;
 }
 
 async function solveLine(worker: CheckWorker, document: RigDocument, id: string, update: Update) {
   const answer = await worker.ask({ ask: 'line', id });
   const result = answer.ask === 'line' ? answer.result : undefined;
-  update((before) => ({ ...before, full: result && { document, result } }));
+  update((before) => ({
+    ...before,
+    full: result && { document, result },
+    ...(answer.ask === 'failed' && { failed: answer.message }),
+  }));
 }
 
 /** @returns whether every switch was done before something newer was asked */

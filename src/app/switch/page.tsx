@@ -1,17 +1,16 @@
 import type { Metadata } from 'next';
 import { sheetClock } from '@/store/clock';
-import { theStore } from '@/store/database';
 import { openRig } from '@/store/opened';
 import { loadSwitching } from '@/store/switching';
 import { SwitchPlace } from './SwitchPlace';
+import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Switch' };
 export const dynamic = 'force-dynamic';
 
-export default async function SwitchPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const store = theStore();
   const { saved } = openRig(store, rig);
   const sheet = loadSwitching(store, saved.id)!;
   return <SwitchPlace key={saved.id} saved={saved} sheet={{ ...sheet, now: sheetClock(store) }} />;
-}
+});

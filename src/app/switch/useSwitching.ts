@@ -1,6 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { ask } from '@/ui/shell/ask';
+import { shareEvents } from '@/ui/shell/sharedEvents';
 import type { Report, Session, SheetRig } from '@/core/switching/sheet';
 
 /** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
@@ -45,19 +47,38 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
     setLive((shown) => (sheet.version >= shown.version ? { ...sheet, rig: kept(shown.rig, sheet.rig) } : shown));
   }, []);
 
-  useEffect(() => {
-    const events = new EventSource(`/api/rigs/${id}/switching/events`);
-    events.onopen = () => setLink('in step');
-    events.onerror = () => setLink('lost');
-    events.onmessage = ({ data }: MessageEvent<string>) => take(JSON.parse(data) as LiveSheet);
-    return () => events.close();
-  }, [id, take]);
-
   // Whoever reports has seen this version; the report itself stays the same function, so that nothing is drawn anew for it.
   const version = useRef(live.version);
   useEffect(() => {
     version.current = live.version;
   }, [live.version]);
+  useEffect(() => {
+    let asking = false;
+    let wanted = 0;
+    /** Fetches the sheet until it is at the version that was heard of, or the server does not answer. */
+    const catchUp = async () => {
+      if (asking) return;
+      asking = true;
+      for (let tries = 0; version.current < wanted && tries < 3; tries++) {
+        const { body } = await ask<LiveSheet>(`/api/rigs/${id}/switching`);
+        if (!body) break;
+        take(body);
+        version.current = Math.max(version.current, body.version);
+      }
+      asking = false;
+    };
+    return shareEvents('/api/events', {
+      onLink: (to) => {
+        setLink(to);
+        if (to === 'in step' && version.current < wanted) void catchUp();
+      },
+      onData: (data) => {
+        wanted = Math.max(wanted, (JSON.parse(data) as Record<string, number>)[id] ?? 0);
+        if (version.current < wanted) void catchUp();
+      },
+    });
+  }, [id, take]);
+
   /** Reports something about the sheet as it is shown. @returns whether it was taken */
   const tell = useCallback(
     async (report: Telling): Promise<boolean> => {

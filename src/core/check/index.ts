@@ -10,3 +10,4 @@ export { withFloor, type Floor } from './floor';
 export * from './finding';
 export * from './schools';
 export { actionCourse, BEGINS, ENDS, type ActionCourse, type OneCourse } from './actionCourse';
+export { bestFreeInlet } from './bestInlet';

@@ -4,3 +4,4 @@ export * from './facts';
 export { kitCsv, readKitCsv, type KitImport } from './csv';
 export { parseKit, readItem, readKit } from './schema';
 export { mergedItem } from './merge';
+export { overdrawn, type Overdrawn } from './counts';

@@ -23,7 +23,7 @@ const PLACES = [
 export type PlacePath = (typeof PLACES)[number]['path'];
 
 /** The places of the application in working order; the same rig stays open in each. A strip at the foot of a phone. */
-export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: PlacePath; rig: string }) {
+export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; rig?: string }) {
   return (
     <Box
       component="nav"
@@ -49,7 +49,7 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: PlacePat
           <ButtonBase
             key={path}
             component={NextLink}
-            href={`${path}?rig=${rig}`}
+            href={rig === undefined ? path : `${path}?rig=${encodeURIComponent(rig)}`}
             aria-current={on ? 'page' : undefined}
             sx={{
               display: 'flex',

@@ -4,6 +4,9 @@ import { useCallback, useSyncExternalStore } from 'react';
 
 const CHANGED = 'inlet-check-stored';
 
+/** What this browser would not remember: full, or forbidden. */
+const here = new Map<string, string>();
+
 function subscribe(changed: () => void): () => void {
   window.addEventListener('storage', changed);
   window.addEventListener(CHANGED, changed);
@@ -18,6 +21,8 @@ export function useStored(key: string, otherwise: string): [string, (to: string)
   const value = useSyncExternalStore(
     subscribe,
     () => {
+      const unsaved = here.get(key);
+      if (unsaved !== undefined) return unsaved;
       try {
         return window.localStorage.getItem(key) ?? otherwise;
       } catch {
@@ -30,8 +35,9 @@ export function useStored(key: string, otherwise: string): [string, (to: string)
     (to: string) => {
       try {
         window.localStorage.setItem(key, to);
+        here.delete(key);
       } catch {
-        return;
+        here.set(key, to);
       }
       window.dispatchEvent(new Event(CHANGED));
     },

@@ -1,11 +1,18 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
-import { createRig, listRigs } from '@/store/rigs';
-import { door, jsonBody, sameOrigin } from '../door';
+import { createRig, listRemoved, listRigs } from '@/store/rigs';
+import { door, jsonBody, Refused, sameOrigin } from '../door';
 
 export const dynamic = 'force-dynamic';
 
-export const GET = () => door(() => NextResponse.json({ rigs: listRigs(theStore()) }));
+/** The rigs, or with `?removed=1` those that were removed and can be put back. */
+export const GET = (request: NextRequest) =>
+  door(() => {
+    const removed = request.nextUrl.searchParams.get('removed');
+    if (removed !== null && removed !== '1')
+      throw new Refused(400, 'bad-request', 'removed=1 lists the removed rigs; without it, those that are there.');
+    return NextResponse.json({ rigs: removed === null ? listRigs(theStore()) : listRemoved(theStore()) });
+  });
 
 export const POST = (request: NextRequest) =>
   door(async () => {

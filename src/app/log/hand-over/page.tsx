@@ -2,16 +2,17 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { checkRig } from '@/core/check';
 import { exposures, ENTRY_KINDS } from '@/core/log';
-import { inletName, rigPaths } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
 import { live, monitorsOf } from '@/core/switching/sheet';
-import { theStore } from '@/store/database';
 import { loadLog } from '@/store/log';
+import { loadMeasurements } from '@/store/noise';
 import { loadRig } from '@/store/rigs';
 import { keptSwitching, type Switching } from '@/store/switching';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { Paper } from '@/ui/shell/Paper';
 import { exposureText } from '../exposureText';
+import { handOverRows, type HandOverRow } from './rows';
+import { onStore } from '../../onStore';
 
 export const metadata: Metadata = { title: 'Hand-over' };
 export const dynamic = 'force-dynamic';
@@ -20,16 +21,15 @@ export const dynamic = 'force-dynamic';
 const MOST = 200;
 
 /** What the next engineer, the owner or the repair shop has to know, on paper. */
-export default async function HandOverPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig: id = '' } = await searchParams;
-  const store = theStore();
   const saved = loadRig(store, id);
   if (!saved) notFound();
   const { document, revision } = saved;
   const entries = loadLog(store, id);
   const record = exposures(entries, new Date().toISOString());
   const told = entries.filter(({ kind }) => kind !== 'step' && kind !== 'rig').slice(-MOST);
-  const checked = new Map(checkRig(document).lines.map((line) => [line.id, line]));
+  const rows = handOverRows(document, checkRig(document), loadMeasurements(store, id));
   const sheet = keptSwitching(store, id);
   const nameOf = (line: string) => document.lines.find((each) => each.id === line)?.name ?? line;
   return (
@@ -43,35 +43,27 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
       back={{ href: `/log?rig=${id}`, label: 'Back to the log' }}
     >
       <h2>As it stands</h2>
-      {sheet ? <AsItStands sheet={sheet} /> : <p>No run sheet was followed: nobody has written down what is on.</p>}
-      <h2>Lines</h2>
-      <table>
+      {sheet ? (
+        <AsItStands sheet={sheet} paper={revision} />
+      ) : (
+        <p>No run sheet was followed: nobody has written down what is on.</p>
+      )}
+      <h2>Lines, as on paper</h2>
+      <table aria-label="Lines">
         <thead>
           <tr>
             <th>Line</th>
+            <th>Source and links</th>
             <th>Inlet</th>
+            <th>Feed</th>
+            <th>Gain</th>
             <th>Verdict</th>
-            <th>First finding</th>
           </tr>
         </thead>
         <tbody>
-          {rigPaths(document).map(({ line, inlet }) => {
-            const device = document.devices.find((each) => each.id === inlet.device)!;
-            const result = checked.get(line.id);
-            return (
-              <tr key={line.id}>
-                <td>{line.name}</td>
-                <td>
-                  {inletName(
-                    device,
-                    device.inlets.find((each) => each.id === inlet.inlet)!,
-                  )}
-                </td>
-                <td>{result?.verdict ?? 'not solved'}</td>
-                <td>{result?.findings[0]?.what ?? ''}</td>
-              </tr>
-            );
-          })}
+          {rows.map((row) => (
+            <LineRows key={row.id} row={row} />
+          ))}
         </tbody>
       </table>
       <h2>Power each source has seen</h2>
@@ -97,12 +89,13 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
       {told.length === 0 && <p>None.</p>}
       <table>
         <tbody>
-          {told.map(({ id: entry, at, kind, text, who }) => (
+          {told.map(({ id: entry, at, kind, text, who, lines }) => (
             <tr key={entry}>
               <td style={{ whiteSpace: 'nowrap' }}>
                 <LocalTime at={at} />
               </td>
               <td>{ENTRY_KINDS[kind]}</td>
+              <td>{lines.map(nameOf).join(', ')}</td>
               <td>{text}</td>
               <td>{who}</td>
             </tr>
@@ -115,11 +108,53 @@ export default async function HandOverPage({ searchParams }: { searchParams: Pro
       </p>
     </Paper>
   );
-}
+});
 
 const IS = { down: 'down', open: 'up', unknown: 'not known' };
 
-function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
+/** A line with what is known of it; what does not fit a column stands under it. */
+function LineRows({ row }: { row: HandOverRow }) {
+  const { name, place, source, links, inlet, feed, gain, verdict, findings, answers, open, measured, note } = row;
+  const under = [
+    ['Found', findings.join('; ')],
+    ['Not known', open.join(' ')],
+    ['Answered', answers.join('; ')],
+    ['Floor', measured],
+    ['Note', note],
+  ].filter(([, text]) => text);
+  return (
+    <>
+      <tr>
+        <td>
+          <strong>{name}</strong>
+          {place && <div>{place}</div>}
+        </td>
+        <td>
+          {source}
+          {links && <div>→ {links}</div>}
+        </td>
+        <td>{inlet}</td>
+        <td>{feed}</td>
+        <td>{gain}</td>
+        <td>{verdict}</td>
+      </tr>
+      {under.length > 0 && (
+        <tr>
+          <td style={{ borderTop: 0 }} />
+          <td style={{ borderTop: 0 }} colSpan={5}>
+            {under.map(([label, text]) => (
+              <div key={label}>
+                <em>{label}:</em> {text}
+              </div>
+            ))}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function AsItStands({ sheet: { rig, session, revision }, paper }: { sheet: Switching; paper: number }) {
   const { state, steps } = session;
   const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
@@ -128,6 +163,12 @@ function AsItStands({ sheet: { rig, session } }: { sheet: Switching }) {
   );
   return (
     <ul>
+      {revision !== paper && (
+        <li>
+          This is how revision {revision} was left in the room. The rig on paper has gone on to revision {paper}: what
+          is plugged may differ from the lines below. Look before you trust either.
+        </li>
+      )}
       <li>
         {on.length === 0
           ? 'Every inlet feed is off.'

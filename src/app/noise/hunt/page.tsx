@@ -2,21 +2,20 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { huntView, WAYS } from '@/core/noise/hunt';
 import { UNIT_KINDS } from '@/core/rig/places';
-import { theStore } from '@/store/database';
 import { loadHunt } from '@/store/noise';
 import { loadRig } from '@/store/rigs';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { Paper } from '@/ui/shell/Paper';
 import { AccountList } from '../AccountList';
 import { HuntSteps } from '../HuntSteps';
+import { onStore } from '../../onStore';
 
 export const metadata: Metadata = { title: 'Noise hunt' };
 export const dynamic = 'force-dynamic';
 
 /** A hunt as a page to share: who was suspected, what was measured, who it was, what usually mends it. */
-export default async function HuntPage({ searchParams }: { searchParams: Promise<{ rig?: string; hunt?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string; hunt?: string }> }) => {
   const { rig = '', hunt: number = '' } = await searchParams;
-  const store = theStore();
   const rigSaved = loadRig(store, rig);
   const saved = /^\d{1,12}$/.test(number) ? loadHunt(store, rig, Number(number)) : undefined;
   if (!rigSaved || !saved) notFound();
@@ -53,7 +52,7 @@ export default async function HuntPage({ searchParams }: { searchParams: Promise
       </ul>
     </Paper>
   );
-}
+});
 
 /** A change that is told, in dB. */
 const TOLD = 3;

@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { afterSteps, stepWords, type Session, type SheetRig, type Step } from '@/core/switching/sheet';
-import { theStore } from '@/store/database';
 import { loadRig } from '@/store/rigs';
 import { loadSwitching } from '@/store/switching';
 import { Paper } from '@/ui/shell/Paper';
 import { secondsText } from '../durations';
+import { onStore } from '../../onStore';
 
 export const metadata: Metadata = { title: 'Run sheet' };
 export const dynamic = 'force-dynamic';
@@ -13,9 +13,8 @@ export const dynamic = 'force-dynamic';
 const KINDS = { 'set-up': 'Set-up', 'change-over': 'Change-over', strike: 'Strike' } as const;
 
 /** The sheet on paper: every step with a box to tick, by place. */
-export default async function PrintPage({ searchParams }: { searchParams: Promise<{ rig?: string }> }) {
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig: id = '' } = await searchParams;
-  const store = theStore();
   const saved = loadRig(store, id);
   const sheet = saved && loadSwitching(store, id);
   if (!sheet) notFound();
@@ -48,7 +47,7 @@ export default async function PrintPage({ searchParams }: { searchParams: Promis
       ))}
     </Paper>
   );
-}
+});
 
 function StepRow(props: { rig: SheetRig; session: Session; step: Step; number: number; at: number }) {
   const { rig, session, step, number, at } = props;

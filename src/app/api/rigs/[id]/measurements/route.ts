@@ -4,7 +4,7 @@ import { measurementSchema } from '@/core/noise/noise.schema';
 import { quantity } from '@/core/units/format';
 import { theStore } from '@/store/database';
 import { keepMeasurement, loadMeasurements } from '@/store/noise';
-import { door } from '../../../door';
+import { door, Refused } from '../../../door';
 import { aboutLine, rigIn } from './valid';
 
 export const dynamic = 'force-dynamic';
@@ -23,7 +23,9 @@ export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
     const { id, body: kept } = await aboutLine(request, params, measurementSchema);
     const { bandDbfs, aWeightedDbfs, usable } = kept.measurement.reading;
-    const text = `“${kept.name}”, ${ORIGINS[kept.origin]}: ${quantity(bandDbfs, 'dBFS')} RMS, ${quantity(aWeightedDbfs, 'dBFS')} A-weighted${kept.gain === undefined ? '' : ` at ${quantity(kept.gain, 'dB')} of gain`}${usable ? '' : '; no noise floor'}`;
+    if (!usable)
+      throw new Refused(400, 'no-floor', 'This recording is no noise floor and is not kept as one; record it again.');
+    const text = `“${kept.name}”, ${ORIGINS[kept.origin]}: ${quantity(bandDbfs, 'dBFS')} RMS, ${quantity(aWeightedDbfs, 'dBFS')} A-weighted${kept.gain === undefined ? '' : ` at ${quantity(kept.gain, 'dB')} of gain`}`;
     const made = keepMeasurement(theStore(), id, { ...kept, at: new Date().toISOString() }, text);
     return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id) }, { status: 201 });
   });

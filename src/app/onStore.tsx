@@ -1,0 +1,18 @@
+import type { ReactNode } from 'react';
+import { databasePath, theStore, type Store } from '@/store/database';
+import { troubleOf, wordsOf } from '@/store/trouble';
+import { TroublePlace } from '@/ui/shell/TroublePlace';
+
+/** A page that needs the database; where that cannot be used the page says which trouble it is, and what to do. */
+export const onStore =
+  <Props,>(page: (store: Store, props: Props) => Promise<ReactNode>) =>
+  async (props: Props): Promise<ReactNode> => {
+    try {
+      return await page(theStore(), props);
+    } catch (problem) {
+      const trouble = troubleOf(problem, databasePath());
+      if (!trouble) throw problem;
+      console.error(trouble.message);
+      return <TroublePlace {...wordsOf(trouble)} />;
+    }
+  };

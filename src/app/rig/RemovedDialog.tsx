@@ -1,0 +1,72 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import List from '@mui/material/List';
+import ListItem from '@mui/material/ListItem';
+import ListItemText from '@mui/material/ListItemText';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { ask } from '@/ui/shell/ask';
+
+interface Removed {
+  id: string;
+  name: string;
+  revision: number;
+  removedAt: string;
+}
+
+/** Rigs that were removed, each with a way back; its log, measurements and history come with it. */
+export function RemovedDialog({ onClose }: { onClose: () => void }) {
+  const router = useRouter();
+  const [rigs, setRigs] = useState<Removed[]>();
+  const [failed, setFailed] = useState('');
+  useEffect(() => {
+    void ask<{ rigs: Removed[] }>('/api/rigs?removed=1').then(({ body, failed: why }) => {
+      setRigs(body?.rigs);
+      setFailed(why ?? '');
+    });
+  }, []);
+  const putBack = async (id: string) => {
+    const { failed: why, status } = await ask(`/api/rigs/${id}/restore`, { method: 'POST' });
+    // Somebody else may have put it back already.
+    if (why && status !== 404) return setFailed(why);
+    onClose();
+    router.push(`/rig?rig=${id}`);
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm">
+      <DialogTitle>Removed rigs</DialogTitle>
+      <DialogContent dividers>
+        {failed && <Typography color="error">{failed}</Typography>}
+        {rigs?.length === 0 && <Typography>No rig was removed.</Typography>}
+        <List disablePadding aria-label="Removed rigs">
+          {rigs?.map(({ id, name, revision, removedAt }) => (
+            <ListItem
+              key={id}
+              disableGutters
+              secondaryAction={
+                <Button aria-label={`Put back ${name}`} onClick={() => void putBack(id)}>
+                  Put back
+                </Button>
+              }
+            >
+              <ListItemText
+                primary={name}
+                secondary={`Revision ${revision}, removed ${dayjs(removedAt).format('D MMM YYYY, HH:mm')}`}
+              />
+            </ListItem>
+          ))}
+        </List>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose}>Close</Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

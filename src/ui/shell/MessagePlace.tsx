@@ -1,0 +1,43 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { usePathname, useSearchParams } from 'next/navigation';
+import { Suspense, type ReactNode } from 'react';
+import { PlaceRail } from './PlaceRail';
+
+interface Props {
+  title: string;
+  children: ReactNode;
+}
+
+/** A page that has something to say instead of what was asked for; the places stay where they are. */
+export function MessagePlace({ title, children }: Props) {
+  return (
+    <Box
+      sx={{
+        minHeight: '100dvh',
+        display: 'grid',
+        gridTemplateAreas: { xs: '"sheet" "rail"', md: '"rail sheet"' },
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)' },
+        gridTemplateRows: { xs: '1fr auto', md: 'minmax(0, 1fr)' },
+      }}
+    >
+      <Suspense>
+        <Rail />
+      </Suspense>
+      <Box component="main" sx={{ gridArea: 'sheet', p: 4, maxWidth: 640 }}>
+        <Typography variant="h1" gutterBottom>
+          {title}
+        </Typography>
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+/** The rail with the rig that is open, if the address says which. */
+function Rail() {
+  const rig = useSearchParams().get('rig') ?? undefined;
+  return <PlaceRail here={usePathname()} rig={rig} />;
+}

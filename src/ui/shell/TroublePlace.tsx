@@ -1,0 +1,35 @@
+'use client';
+
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { MessagePlace } from './MessagePlace';
+
+interface Props {
+  what: string;
+  safe: string;
+  todo: string;
+  path: string;
+  /** The newest copy that is sound. */
+  copy?: { path: string; at: string };
+}
+
+/** The database cannot be used: which trouble, what is safe, what to do. */
+export function TroublePlace({ what, safe, todo, path, copy }: Props) {
+  return (
+    <MessagePlace title={what}>
+      <Typography gutterBottom>{safe}</Typography>
+      <Typography gutterBottom>{todo}</Typography>
+      {copy && (
+        <Typography gutterBottom>
+          The newest sound copy is from {copy.at} UTC: <code>{copy.path}</code>
+        </Typography>
+      )}
+      <Typography color="textSecondary" sx={{ mb: 2, overflowWrap: 'anywhere' }}>
+        The file: <code>{path}</code>
+      </Typography>
+      <Button variant="contained" onClick={() => window.location.reload()}>
+        Try again
+      </Button>
+    </MessagePlace>
+  );
+}

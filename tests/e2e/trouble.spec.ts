@@ -1,0 +1,240 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { copyOf, feed, openLine, openRig, row } from './rig';
+import { expect, kill, portOf, serve, test, type Page } from './test';
+
+/** Whatever solves in this page can be made to die. */
+const WORKERS = () => {
+  const Real = window.Worker;
+  const made: Worker[] = [];
+  Object.assign(window, { made, broken: false });
+  window.Worker = class extends Real {
+    constructor(...given: ConstructorParameters<typeof Worker>) {
+      super(...given);
+      made.push(this);
+      if ((window as unknown as { broken: boolean }).broken)
+        queueMicrotask(() => this.dispatchEvent(new Event('error')));
+    }
+  };
+};
+
+test('a database of another program: every page and every answer says so, and health too', async ({ page }, {
+  parallelIndex,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), 'inlet-check-e2e-'));
+  const path = join(folder, 'recipes.sqlite');
+  const other = new Database(path);
+  other.exec('CREATE TABLE recipes (name TEXT)');
+  other.close();
+  const port = portOf(parallelIndex) + 2;
+  const base = `http://127.0.0.1:${port}`;
+  const server = await serve(port, path);
+  try {
+    for (const place of ['rig', 'kit', 'plan', 'switch', 'noise', 'log', 'casebook']) {
+      await page.goto(`${base}/${place}`);
+      await expect(page.getByRole('heading', { name: 'This file is the database of another program.' })).toBeVisible();
+      await expect(page.getByRole('main')).toContainText('Nothing was written to it.');
+      await expect(page.getByRole('main')).toContainText(path);
+      await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
+    }
+    const health = await page.request.get(`${base}/api/health`);
+    expect(health.status()).toBe(503);
+    expect((await health.json()).error).toMatchObject({ code: 'database-foreign' });
+    expect((await page.request.get(`${base}/api/rigs`)).status()).toBe(503);
+
+    // Put right while the server runs, it goes on by itself.
+    rmSync(path);
+    await page.goto(`${base}/rig`);
+    await page.getByRole('button', { name: 'Rig: My rig' }).waitFor();
+    expect((await page.request.get(`${base}/api/health`)).status()).toBe(200);
+  } finally {
+    kill(server);
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+test('an address that is none says so, and the places are still there', async ({ page }) => {
+  const answer = await page.goto('/nowhere');
+  expect(answer!.status()).toBe(404);
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Kit' }).click();
+  await expect(page.getByRole('status')).toContainText('kit saved');
+});
+
+test('a rig that was removed: its old address says so, and brings it back', async ({ page }) => {
+  const rig = await copyOf(page, 'Address trial');
+  await page.request.delete(`/api/rigs/${rig}`);
+  await page.goto(`/rig?rig=${rig}`);
+  await expect(page.getByText('The rig was removed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByRole('button', { name: 'Rig: Address trial' })).toBeVisible();
+});
+
+test('a browser that remembers nothing any more: the name is typed all the same, and goes into the log', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  const rig = await copyOf(page, 'Storage trial');
+  await page.goto(`/log?rig=${rig}`);
+  await page.getByLabel('Your name').pressSequentially('Ida');
+  await expect(page.getByLabel('Your name')).toHaveValue('Ida');
+  await page.getByRole('textbox', { name: 'Note' }).fill('The lamp by the lock hums');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'The lamp by the lock hums' })).toContainText('Ida');
+});
+
+test('a check worker that dies is replaced; one that dies again and again is told, and nothing old passes for new', async ({
+  page,
+}) => {
+  await page.addInitScript(WORKERS);
+  const rig = await copyOf(page, 'Worker trial');
+  await openRig(page, rig);
+  const made = () => page.evaluate(() => (window as unknown as { made: Worker[] }).made.length);
+  const before = await made();
+  // It dies without a word, as where memory runs out.
+  await page.evaluate(() => (window as unknown as { made: Worker[] }).made.forEach((worker) => worker.terminate()));
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect(row(page, 'Trio, ribbon left')).not.toContainText('Stop', { timeout: 60_000 });
+  expect(await made()).toBeGreaterThan(before);
+
+  await page.evaluate(() => {
+    const here = window as unknown as { made: Worker[]; broken: boolean };
+    here.broken = true;
+    here.made.at(-1)!.dispatchEvent(new Event('error'));
+  });
+  await feed(page, 'Hold desk, bank A', '48 V').click();
+  const notice = page.getByRole('alert').filter({ hasText: 'out of date' });
+  await expect(notice).toContainText('Do not plug by them.');
+  await page.evaluate(() => Object.assign(window, { broken: false }));
+  await notice.getByRole('button', { name: 'Check again' }).click();
+  await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
+  await expect(notice).toHaveCount(0);
+});
+
+test('seven tabs on one run sheet share one stream, and the next takes over when its tab is closed', async ({
+  context,
+  page: first,
+}) => {
+  const rig = await copyOf(first, 'Shared stream', 'lock-nine-mended');
+  let streams = 0;
+  context.on('request', (request) => {
+    if (request.url().endsWith('/api/events')) streams++;
+  });
+  const tell = async (report: object) => {
+    const { version } = await (await first.request.get(`/api/rigs/${rig}/switching`)).json();
+    const answer = await first.request.post(`/api/rigs/${rig}/switching`, { data: { version, who: 'Ida', report } });
+    expect(answer.ok()).toBe(true);
+  };
+  const tabs = [first, ...(await Promise.all(Array.from({ length: 6 }, () => context.newPage())))];
+  for (const tab of tabs) await tab.goto(`/switch?rig=${rig}`);
+  await tell({ report: 'start', from: 'packed' });
+  for (const tab of tabs) await expect(tab.getByRole('button', { name: 'Begin' })).toBeVisible();
+  expect(streams).toBe(1);
+  await tabs[1].reload();
+  await first.goto('about:blank');
+  await tabs[2].getByRole('button', { name: 'Begin' }).click();
+  await expect(tabs.at(-1)!.getByRole('region', { name: 'The next step' })).toBeVisible();
+  expect(streams).toBe(2);
+});
+
+/** What a page shows of a server that is gone, and what to do so that it notices. */
+const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: Page) => Promise<void> }[] = [
+  {
+    place: 'rig',
+    act: (page) => feed(page, 'Hold desk, bank A', 'off').click(),
+    told: (page) => expect(page.getByText('The server does not answer').first()).toBeVisible(),
+  },
+  {
+    place: 'kit',
+    act: async (page) => {
+      await page.getByRole('gridcell', { name: 'pad', exact: true }).first().click();
+      await page.getByRole('complementary', { name: 'Item' }).getByLabel('Data sheet').fill('leaflet');
+      await page.getByRole('complementary', { name: 'Item' }).getByLabel('Data sheet').blur();
+    },
+    told: (page) => expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible(),
+  },
+  {
+    place: 'log',
+    act: async (page) => {
+      await page.getByRole('textbox', { name: 'Note' }).fill('Kept while the server is away');
+      await page.getByRole('button', { name: 'Write it down' }).click();
+    },
+    told: (page) => expect(page.getByRole('alert').filter({ hasText: 'does not answer' })).toBeVisible(),
+  },
+  {
+    place: 'switch',
+    act: async (page) => {
+      await page.getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
+    },
+    told: (page) => expect(page.getByText('no answer from the server').first()).toBeVisible(),
+  },
+];
+
+test('the server goes away under each page and comes back: what was done is kept, told, and done then', async ({
+  page,
+  context,
+}, { parallelIndex }) => {
+  test.setTimeout(240_000);
+  const folder = mkdtempSync(join(tmpdir(), 'inlet-check-e2e-'));
+  const database = join(folder, 'away.sqlite');
+  const port = portOf(parallelIndex) + 3;
+  const base = `http://127.0.0.1:${port}`;
+  let server = await serve(port, database);
+  try {
+    const kit = await (await page.request.get('/api/kit')).json();
+    await page.request.post(`${base}/api/kit`, { data: kit });
+    const { document } = await (await page.request.get('/api/rigs/lock-nine')).json();
+    const { id } = await (await page.request.post(`${base}/api/rigs`, { data: { ...document, name: 'Away' } })).json();
+    const tabs = await Promise.all(
+      PLACES.map(async ({ place }) => {
+        const tab = await context.newPage();
+        await tab.goto(`${base}/${place}?rig=${id}`);
+        await tab.waitForLoadState('networkidle').catch(() => {});
+        return tab;
+      }),
+    );
+    kill(server);
+    for (const [n, { act, told }] of PLACES.entries()) {
+      await act(tabs[n]);
+      await told(tabs[n]);
+    }
+    server = await serve(port, database);
+    await expect(tabs[0].getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+    await expect(tabs[1].getByRole('status').filter({ hasText: 'kit saved' })).toBeVisible();
+    await expect(tabs[2].getByRole('textbox', { name: 'Note' })).toHaveValue('Kept while the server is away');
+    await tabs[2].getByRole('button', { name: 'Write it down' }).click();
+    await expect(tabs[2].getByRole('listitem').filter({ hasText: 'Kept while the server is away' })).toBeVisible();
+    await tabs[3].getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
+    await expect(tabs[3].getByRole('button', { name: 'Begin' })).toBeVisible();
+  } finally {
+    kill(server);
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+test('a tab that was frozen catches up with the sheet when it is looked at again', async ({ page, context }) => {
+  const rig = await copyOf(page, 'Frozen trial', 'lock-nine-mended');
+  await page.goto(`/switch?rig=${rig}`);
+  const devtools = await context.newCDPSession(page);
+  await devtools.send('Page.setWebLifecycleState', { state: 'frozen' });
+  const { version } = await (await page.request.get(`/api/rigs/${rig}/switching`)).json();
+  await page.request.post(`/api/rigs/${rig}/switching`, {
+    data: { version, who: 'Jon', report: { report: 'start', from: 'packed' } },
+  });
+  await devtools.send('Page.setWebLifecycleState', { state: 'active' });
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+});
+
+test('a line is duplicated where it is best off, and what the kit has too few of is told', async ({ page }) => {
+  const rig = await copyOf(page, 'Duplicate trial');
+  await openLine(page, 'Trio, ribbon left', rig);
+  await page.keyboard.press('d');
+  await expect(page.getByText(/More than the kit has now: .*: 2 used, 1 owned/)).toBeVisible();
+  await expect(row(page, 'Trio, ribbon left 2')).not.toContainText('Stop');
+});
