@@ -44,6 +44,10 @@ for (const { seconds, file, title } of all.toSorted((a, b) => b.seconds - a.seco
 const bad = all.filter(({ failed }) => failed);
 if (bad.length) console.log('== failed');
 for (const { file, title, why = '', command } of bad) {
-  const lines = why.replaceAll(/\u001b\[[\d;]*m/g, '').split('\n').filter((line) => line.trim()).slice(0, 4);
+  const lines = why
+    .replaceAll(/\u001b\[[\d;]*m/g, '')
+    .split('\n')
+    .filter((line) => line.trim())
+    .slice(0, 4);
   console.log([`${file}: ${title}`, ...lines.map((line) => `    ${line}`), `    again: ${command}`].join('\n'));
 }

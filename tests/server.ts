@@ -11,7 +11,7 @@ const answers = (url: string): Promise<boolean> =>
 export async function serve(port: number, database: string): Promise<ChildProcess> {
   if (await answers(`http://127.0.0.1:${port}`))
     throw new Error(`another server answers on port ${port} already; stop it`);
-  const server = spawn('node_modules/.bin/next', ['start', '--hostname', '127.0.0.1', '--port', String(port)], {
+  const server = spawn(process.execPath, ['scripts/serve.mjs', '--port', String(port)], {
     env: { ...process.env, INLET_CHECK_DATABASE: database, NEXT_TELEMETRY_DISABLED: '1' },
     stdio: ['ignore', 'ignore', 'inherit'],
     detached: true,

@@ -6,7 +6,7 @@ import { importKit } from './kit';
 import { createRig } from './rigs';
 
 /** The demo rigs, by file and id. */
-export const DEMO_RIGS = ['lock-nine', 'lock-nine-mended'];
+const DEMO_RIGS = ['lock-nine', 'lock-nine-mended'];
 
 /**
  * Loads the demo rigs and their kit, all of it or nothing, into a database that never had a rig; whatever a user has, or

@@ -183,7 +183,7 @@ test('undo and redo go on across places and reloads', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
   await feed(page, 'Hold desk, bank A', 'off').click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
-  await feed(page, 'Hold desk, bank B', '48 V').click();
+  await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
   await openRig(page, rig);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();

@@ -8,7 +8,7 @@ export { kill, serve } from '../server';
 export { expect, type Locator, type Page } from '@playwright/test';
 
 /** Where the servers of the browser tests listen; each worker has the ten numbers from its own on. */
-export const FIRST_PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
+const FIRST_PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
 export const portOf = (worker: number): number => FIRST_PORT + 10 * worker;
 
 /** A test of the built application; those of one file share a server, and a database with the demo data. */

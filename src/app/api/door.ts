@@ -11,6 +11,7 @@ import { StaleHunt } from '@/store/noise';
 import { StaleSheet } from '@/store/switching';
 import { databasePath } from '@/store/database';
 import { sentenceOf, troubleOf } from '@/store/trouble';
+import { ThreadTrouble } from '@/threads/pool';
 
 /** An answer of 4xx that says what to change. */
 export class Refused extends Error {
@@ -76,6 +77,11 @@ async function answered(handler: () => Promise<NextResponse> | NextResponse): Pr
       return error(409, 'stale-hunt', message, { current: problem.current });
     }
     if (problem instanceof ReportRefused) return error(409, 'refused', problem.message);
+    if (problem instanceof ThreadTrouble) {
+      const answer = error(503, problem.code, problem.message);
+      answer.headers.set('retry-after', '5');
+      return answer;
+    }
     const trouble = troubleOf(problem, databasePath());
     if (trouble) {
       console.error(trouble.message);

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { sheetClock } from '@/store/clock';
 import { openRig } from '@/store/opened';
 import { loadSwitching } from '@/store/switching';
+import { followed } from '@/threads/sheets';
 import { SwitchPlace } from './SwitchPlace';
 import { onStore } from '../onStore';
 
@@ -11,6 +12,7 @@ export const dynamic = 'force-dynamic';
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
   const { saved } = openRig(store, rig);
+  await followed(store, saved.id);
   const sheet = loadSwitching(store, saved.id)!;
   return <SwitchPlace key={saved.id} saved={saved} sheet={{ ...sheet, now: sheetClock(store) }} />;
 });

@@ -49,6 +49,8 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; 
           <ButtonBase
             key={path}
             component={NextLink}
+            // A place reads and solves the rig: not for whoever only passes by.
+            prefetch={false}
             href={rig === undefined ? path : `${path}?rig=${encodeURIComponent(rig)}`}
             aria-current={on ? 'page' : undefined}
             sx={{

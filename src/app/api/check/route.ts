@@ -1,13 +1,14 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { checkRig, fullRigResult } from '@/core/check';
-import { readDocument } from '@/core/rig';
+import { DocumentError } from '@/core/rig';
+import { heavily } from '@/threads/pool';
 import { door, jsonBody, sameOrigin } from '../door';
 
 /** Checks a rig: everything about every line, or with `?brief` verdicts, findings and readings alone. */
 export const POST = (request: NextRequest) =>
   door(async () => {
     sameOrigin(request);
-    const rig = readDocument(await jsonBody(request));
-    const brief = request.nextUrl.searchParams.has('brief');
-    return NextResponse.json(brief ? checkRig(rig) : fullRigResult(rig));
+    const body = await jsonBody(request);
+    const found = await heavily('check', { body, brief: request.nextUrl.searchParams.has('brief') });
+    if ('refusals' in found) throw new DocumentError(found.refusals);
+    return new NextResponse(found.json, { headers: { 'content-type': 'application/json' } });
   });

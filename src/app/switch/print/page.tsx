@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { afterSteps, stepWords, type Session, type SheetRig, type Step } from '@/core/switching/sheet';
 import { loadRig } from '@/store/rigs';
 import { loadSwitching } from '@/store/switching';
+import { followed } from '@/threads/sheets';
 import { Paper } from '@/ui/shell/Paper';
 import { secondsText } from '../durations';
 import { onStore } from '../../onStore';
@@ -16,6 +17,7 @@ const KINDS = { 'set-up': 'Set-up', 'change-over': 'Change-over', strike: 'Strik
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig: id = '' } = await searchParams;
   const saved = loadRig(store, id);
+  if (saved) await followed(store, id);
   const sheet = saved && loadSwitching(store, id);
   if (!sheet) notFound();
   const { rig, session, revision } = sheet;

@@ -2,6 +2,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { sheetClock } from '@/store/clock';
 import { theStore } from '@/store/database';
 import { loadSwitching, tellSwitching } from '@/store/switching';
+import { followed } from '@/threads/sheets';
 import { door, jsonBody, notFound, sameOrigin } from '../../../door';
 import { readTold } from './report.schema';
 
@@ -12,6 +13,7 @@ type Context = { params: Promise<{ id: string }> };
 export const GET = (_request: NextRequest, { params }: Context) =>
   door(async () => {
     const { id } = await params;
+    await followed(theStore(), id);
     const found = loadSwitching(theStore(), id);
     if (!found) throw notFound(`rig ${id}`);
     return NextResponse.json({ ...found, now: sheetClock(theStore()) });
@@ -24,6 +26,7 @@ export const POST = (request: NextRequest, { params }: Context) =>
     const { id } = await params;
     const store = theStore();
     const told = readTold(await jsonBody(request));
+    await followed(store, id, told.report);
     const next = tellSwitching(store, id, told, Date.now(), sheetClock(store));
     if (!next) throw notFound(`rig ${id}`);
     return NextResponse.json({ ...next, now: sheetClock(store) });

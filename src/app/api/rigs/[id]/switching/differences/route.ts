@@ -1,6 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { differsNow } from '@/store/switching';
+import { followed } from '@/threads/sheets';
 import { door, notFound } from '../../../../door';
 
 export const dynamic = 'force-dynamic';
@@ -10,6 +11,7 @@ type Context = { params: Promise<{ id: string }> };
 export const GET = (_request: NextRequest, { params }: Context) =>
   door(async () => {
     const { id } = await params;
+    await followed(theStore(), id, { report: 'adopt', seen: [], asOnPaper: [] });
     const found = differsNow(theStore(), id);
     if (!found) throw notFound(`rig ${id}`);
     return NextResponse.json(found);

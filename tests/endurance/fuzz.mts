@@ -25,7 +25,7 @@ const [requests, port] = [values.requests, values.port].map(Number);
 const random = seedrandom(values.seed);
 const HANGS = 2000;
 
-const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
+const one = <T,>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
 const chance = (share: number): boolean => random() < share;
 
 /** Every route with its methods, found from the files: a new one joins by itself. */

@@ -1,0 +1,62 @@
+import { createServer } from 'node:http';
+import { parseArgs } from 'node:util';
+
+/**
+ * Serves the built application. What no page and no route can be asked for is answered here, in words, before it gets
+ * that far: methods nobody means, addresses that cannot be read.
+ */
+const { values } = parseArgs({
+  options: {
+    hostname: { type: 'string', default: '127.0.0.1' },
+    port: { type: 'string', short: 'p', default: process.env.INLET_CHECK_PORT ?? '3000' },
+  },
+});
+const { hostname } = values;
+const port = Number(values.port);
+
+const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE', 'OPTIONS', 'PATCH'];
+
+/** Whether an address is a path with escapes that stand for text. */
+function isReadable(url) {
+  if (!url.startsWith('/')) return false;
+  try {
+    decodeURIComponent(url.split('?', 1)[0]);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function refuse(response, status, code, message) {
+  response.writeHead(status, { 'content-type': 'application/json', 'cache-control': 'no-store', connection: 'close' });
+  response.end(JSON.stringify({ error: { code, message } }));
+}
+
+// Before anything of the framework is read: it asks for this.
+process.env.NODE_ENV = 'production';
+const { default: next } = await import('next');
+const app = next({ dev: false, hostname, port });
+await app.prepare();
+const handle = app.getRequestHandler();
+const server = createServer((request, response) => {
+  const { method = '', url = '' } = request;
+  if (!METHODS.includes(method))
+    return refuse(response, 405, 'bad-method', `Nothing here answers to ${method}; use ${METHODS.join(', ')}.`);
+  if (!isReadable(url))
+    return refuse(
+      response,
+      400,
+      'bad-address',
+      'The address has a % in it that stands for nothing; write %25 for a percent sign.',
+    );
+  return handle(request, response);
+});
+server.on('error', (problem) => {
+  console.error(
+    problem.code === 'EADDRINUSE'
+      ? `Port ${port} is taken. Stop what listens there, or name another port in INLET_CHECK_PORT.`
+      : problem.message,
+  );
+  process.exit(1);
+});
+server.listen(port, hostname, () => console.log(`Inlet Check: http://${hostname}:${port}`));

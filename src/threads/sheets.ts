@@ -1,0 +1,15 @@
+import type { Store } from '@/store/database';
+import { loadRig } from '@/store/rigs';
+import { keepComputed, needsRig, type Told } from '@/store/switching';
+import { heavily } from './pool';
+
+/**
+ * Follows the circuits of a rig, where that is still to be done, before something is asked that rests on them: what is
+ * asked then has not to wait, and nobody else either.
+ * @param report that is going to be made; none where somebody only looks
+ */
+export async function followed(store: Store, rig: string, report?: Told['report']): Promise<void> {
+  if (!needsRig(store, rig, report)) return;
+  const saved = loadRig(store, rig);
+  if (saved) keepComputed(saved, await heavily('sheet', saved.document));
+}
