@@ -56,17 +56,57 @@ export const listRemoved = (store: Store): (RigEntry & { removedAt: string })[] 
     )
     .all() as (RigEntry & { removedAt: string })[];
 
-/** A rig at its newest or a given revision; undefined if there is none. */
-export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {
-  const row = store
+interface RevisionRow {
+  id: string;
+  revision: number;
+  savedAt: string;
+  /** As JSON. */
+  document: string;
+}
+
+const revisionRow = (store: Store, id: string, revision?: number): RevisionRow | undefined =>
+  store
     .prepare(
       `SELECT rig_id AS id, revision, saved_at AS savedAt, document FROM rig_revision
        WHERE rig_id = @id AND revision = COALESCE(@revision, (SELECT revision FROM rig WHERE id = @id))
          AND document <> ''`,
     )
-    .get({ id, revision: revision ?? null }) as
-    (Omit<SavedRig, 'document' | 'steps'> & { document: string }) | undefined;
-  return row && { ...row, document: readDocument(JSON.parse(row.document)), steps: stepsFrom(store, id, row.revision) };
+    .get({ id, revision: revision ?? null }) as RevisionRow | undefined;
+
+/** A rig at its newest or a given revision; undefined if there is none. */
+export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {
+  const row = revisionRow(store, id, revision);
+  return row && { ...row, document: documentOf(row.document).document, steps: stepsFrom(store, id, row.revision) };
+}
+
+/** The same as JSON: a document that was read before is not put together anew. */
+export function rigJson(store: Store, id: string): string | undefined {
+  const row = revisionRow(store, id);
+  if (!row) return undefined;
+  const { document, ...head } = row;
+  const rest = JSON.stringify({ ...head, steps: stepsFrom(store, id, row.revision) });
+  return `${rest.slice(0, -1)},"document":${documentOf(document).json}}`;
+}
+
+interface Read {
+  document: RigDocument;
+  json: string;
+}
+
+/** Documents that were read lately, by their text: what was read once needs not be looked over again. Never changed. */
+const read = new Map<string, Read>();
+const MOST_READ = 24;
+
+function documentOf(text: string): Read {
+  let found = read.get(text);
+  if (!found) {
+    const document = readDocument(JSON.parse(text));
+    found = { document, json: JSON.stringify(document) };
+  }
+  read.delete(text);
+  read.set(text, found);
+  if (read.size > MOST_READ) read.delete(read.keys().next().value!);
+  return found;
 }
 
 export const hasRig = (store: Store, id: string): boolean =>

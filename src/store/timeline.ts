@@ -24,20 +24,22 @@ export function standing(store: Store, rig: string, revision: number): Standing 
   return row && { at: row.again ?? revision, redo: row.redo === null ? [] : (JSON.parse(row.redo) as number[]) };
 }
 
-/** The document of a revision as it lies there; undefined where it was thinned out. */
-const textOf = (store: Store, rig: string, revision: number): string | undefined =>
-  (store
-    .prepare("SELECT document FROM rig_revision WHERE rig_id = ? AND revision = ? AND document <> ''")
+/** Whether the document of a revision is kept; with a text, whether it is that one. Large documents are compared where they lie. */
+const isKept = (store: Store, rig: string, revision: number, text?: string): boolean =>
+  store
+    .prepare(
+      `SELECT ${text === undefined ? "document <> ''" : 'document = @text'} FROM rig_revision
+       WHERE rig_id = @rig AND revision = @revision`,
+    )
     .pluck()
-    .get(rig, revision) as string | undefined) ?? undefined;
+    .get({ rig, revision, ...(text !== undefined && { text }) }) === 1;
 
 /** What undo goes to from a revision, nearest first, as long as it is kept. */
-function* before(store: Store, rig: string, { at }: Standing): Generator<{ revision: number; text: string }> {
+function* before(store: Store, rig: string, { at }: Standing): Generator<number> {
   for (let place: number | undefined = at, n = 0; place !== undefined && n < LOOK_BACK; n++) {
     place = place > 1 ? standing(store, rig, place - 1)?.at : undefined;
-    const text = place === undefined ? undefined : textOf(store, rig, place);
-    if (place === undefined || text === undefined) return;
-    yield { revision: place, text };
+    if (place === undefined || !isKept(store, rig, place)) return;
+    yield place;
   }
 }
 
@@ -48,8 +50,8 @@ export function stepsFrom(store: Store, rig: string, revision: number): { undo?:
   const undo = before(store, rig, here).next();
   const [redo] = here.redo;
   return {
-    ...(!undo.done && { undo: undo.value.revision }),
-    ...(redo !== undefined && textOf(store, rig, redo) !== undefined && { redo }),
+    ...(!undo.done && { undo: undo.value }),
+    ...(redo !== undefined && isKept(store, rig, redo) && { redo }),
   };
 }
 
@@ -62,10 +64,10 @@ export function standingAfter(store: Store, rig: string, revision: number, text:
   const here = standing(store, rig, revision);
   if (!here) return undefined;
   for (const [n, to] of here.redo.entries())
-    if (textOf(store, rig, to) === text) return { at: to, redo: here.redo.slice(n + 1) };
+    if (isKept(store, rig, to, text)) return { at: to, redo: here.redo.slice(n + 1) };
   const passed = [here.at];
-  for (const { revision: to, text: was } of before(store, rig, here)) {
-    if (was === text) return { at: to, redo: [...passed.toReversed(), ...here.redo] };
+  for (const to of before(store, rig, here)) {
+    if (isKept(store, rig, to, text)) return { at: to, redo: [...passed.toReversed(), ...here.redo] };
     passed.push(to);
   }
   return undefined;

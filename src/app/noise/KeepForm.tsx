@@ -31,7 +31,7 @@ type Kept = { id: number; measurements: KeptMeasurement[] };
 export function KeepForm({ rig, line, measured, measurement, budget, gain, who, onKept }: Props) {
   const [name, setName] = useState(measured.name.slice(0, 120));
   const [sound, setSound] = useState(false);
-  const [state, setState] = useState<'open' | 'busy' | 'sending' | 'kept'>('open');
+  const [state, setState] = useState<'open' | 'busy' | 'sending' | 'kept'>(measured.kept ? 'kept' : 'open');
   /** What was kept, and its sound was not. */
   const [unsent, setUnsent] = useState<Kept>();
   const [failed, setFailed] = useState('');

@@ -20,6 +20,7 @@ import { ofPower } from '@/core/signal';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { ask } from '@/ui/shell/ask';
+import { useDraft } from '@/ui/shell/useDraft';
 import type { NoiseAnswer } from '@/workers/noiseMessages';
 import { LadderResultView } from './LadderResultView';
 import { MeasureControl } from './MeasureControl';
@@ -37,6 +38,8 @@ interface Props {
   onKept: (ladders: KeptLadder[]) => void;
 }
 
+/** No rung measured yet. */
+const NOTHING: Partial<Record<Rung, RungReading>> = {};
 /** Seconds that a rung is recorded for. */
 const SECONDS = 10;
 const numberIn = (text: string): number => Number(text.trim().replace(',', '.').replace('−', '-'));
@@ -46,8 +49,8 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
   const path = useMemo(() => rigPath(document, line.id)?.line, [document, line.id]);
   const kind = path ? ladderKind(path) : 'line';
   const ladder = LADDERS[kind];
-  const [readings, setReadings] = useState<Partial<Record<Rung, RungReading>>>({});
-  const [active, setActive] = useState<Rung>('as-used');
+  const [readings, setReadings] = useDraft(`ladder ${rig} ${line.id}`, NOTHING);
+  const [active, setActive] = useDraft<Rung>(`rung ${rig} ${line.id}`, 'as-used');
   const budget = answer && !('reason' in answer.budget) ? answer.budget : undefined;
   const [gain, setGain] = useState('');
   const [failed, setFailed] = useState('');

@@ -8,6 +8,7 @@ import type { KeptMeasurement } from '@/core/noise/kept';
 import type { FaultName } from '@/core/noise/simulated';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { useAnswer } from '@/ui/rig/useDesk';
+import { useDraft } from '@/ui/shell/useDraft';
 import type { NoiseDesk } from '@/workers/noiseWorker';
 import { MeasureControl } from './MeasureControl';
 import { ReadingView } from './ReadingView';
@@ -32,16 +33,19 @@ const numberIn = (text: string): number => Number(text.trim().replace(',', '.').
 
 /** One recording of a line, held against what the line should deliver. */
 export function MeasureView({ rig, document, line, target, sine, who, desk, onKept }: Props) {
-  const [gain, setGain] = useState('');
+  const [gain, setGain] = useDraft(`gain ${rig} ${line.id}`, '');
   const [seconds, setSeconds] = useState('10');
   const [faults, setFaults] = useState<FaultName[]>([]);
   const [live, setLive] = useState(false);
-  const [measured, setMeasured] = useState<Measured>();
-  const take = useCallback((to: Measured) => {
-    setMeasured(to);
-    // The simulated interface knows how it stood.
-    if (to.gain !== undefined) setGain(to.gain.toFixed(1));
-  }, []);
+  const [measured, setMeasured] = useDraft<Measured | undefined>(`measured ${rig} ${line.id}`, undefined);
+  const take = useCallback(
+    (to: Measured) => {
+      setMeasured(to);
+      // The simulated interface knows how it stood.
+      if (to.gain !== undefined) setGain(to.gain.toFixed(1));
+    },
+    [setGain, setMeasured],
+  );
   const meter = useMeter(take);
   const set = gain.trim() === '' ? undefined : numberIn(gain);
   const valid = set === undefined || (Number.isFinite(set) && set >= -60 && set <= 120);
@@ -107,7 +111,11 @@ export function MeasureView({ rig, document, line, target, sine, who, desk, onKe
           target={target}
           sine={sine}
           who={who}
-          onKept={onKept}
+          onKept={(kept) => {
+            // It is kept: coming back, nobody is asked to keep it once more.
+            setMeasured((now) => now && { ...now, kept: true });
+            onKept(kept);
+          }}
         />
       )}
     </>

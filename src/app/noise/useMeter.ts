@@ -12,6 +12,8 @@ export interface Measured extends Recorded {
   name: string;
   /** What keeps it from being trusted, by no fault of the sound. */
   warning?: string;
+  /** Its figures are kept. */
+  kept?: boolean;
 }
 
 export type Metering =

@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { Planning, Running } from './usePlanning';
+import { useDraft } from '@/ui/shell/useDraft';
 import { useShortcut } from '@/ui/shell/useShortcut';
 
 const LIMITS = [5, 10, 30, 60];
@@ -17,8 +18,8 @@ const LIMITS = [5, 10, 30, 60];
 /** The button that plans, within which time and kit; while it runs, how far it is. */
 export function RunStrip({ planning, ready, onWishes }: { planning: Planning; ready: boolean; onWishes: () => void }) {
   const { running, start, stop } = planning;
-  const [seconds, setSeconds] = useState(10);
-  const [onlyKit, setOnlyKit] = useState(false);
+  const [seconds, setSeconds] = useDraft('plan seconds', 10);
+  const [onlyKit, setOnlyKit] = useDraft('plan only kit', false);
   useShortcut('p', () => ready && !running && start(seconds, onlyKit), { instead: true }, [
     ready,
     running,

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { applyPlan, switchKey, type Accepted, type Plan, type PlanProgress, type Proposal } from '@/core/plan';
 import type { RigDocument } from '@/core/rig';
+import { useDraft } from '@/ui/shell/useDraft';
 import { startPlan } from '@/workers/planWorker';
 
 /** A plan that is kept to be looked at and compared. */
@@ -40,27 +41,32 @@ interface Ticked {
 }
 const NONE: Ticked = { lines: new Set(), switches: new Set(), leftOut: false };
 
-/** Plans by rig, kept while somebody looks at another place; the rig itself is what is saved. */
-const remembered = new Map<string, Held[]>();
+const NO_PLANS: Held[] = [];
 
 /** Plans of one rig: the search with its progress, the plans found, what of them is accepted. */
 export function usePlanning(rig: string, document: RigDocument, kit: readonly KitItem[]) {
-  const [held, setHeld] = useState<Held[]>(() => remembered.get(rig) ?? []);
-  const [chosen, setChosen] = useState<number | undefined>(held.at(-1)?.id);
+  // Plans outlast a look at another place and a reload; the rig itself is what is saved.
+  const [held, setHeld] = useDraft(`plans ${rig}`, NO_PLANS);
+  const [wanted, setChosen] = useState<number>();
+  const chosen = held.some(({ id }) => id === wanted) ? wanted : held.at(-1)?.id;
   const [running, setRunning] = useState<Running>();
   const [failed, setFailed] = useState('');
   const [off, setOff] = useState<Record<number, Ticked>>({});
   const job = useRef<{ stop: () => void }>(undefined);
-  const next = useRef(Math.max(0, ...held.map(({ id }) => id)) + 1);
   const best = useRef<Proposal>(undefined);
 
-  const keep = useCallback((plan: Omit<Held, 'id'>) => {
-    const id = next.current++;
-    setHeld((before) => [...before, { ...plan, id }].slice(-MOST_HELD));
-    setChosen(id);
-    setRunning(undefined);
-    job.current = undefined;
-  }, []);
+  const keep = useCallback(
+    (plan: Omit<Held, 'id'>) => {
+      setHeld((before) => {
+        const id = Math.max(0, ...before.map((each) => each.id)) + 1;
+        setChosen(id);
+        return [...before, { ...plan, id }].slice(-MOST_HELD);
+      });
+      setRunning(undefined);
+      job.current = undefined;
+    },
+    [setHeld],
+  );
 
   const start = useCallback(
     (seconds: number, onlyKit: boolean) => {
@@ -102,9 +108,6 @@ export function usePlanning(rig: string, document: RigDocument, kit: readonly Ki
   }, [running, document, keep]);
 
   useEffect(() => () => job.current?.stop(), []);
-  useEffect(() => {
-    remembered.set(rig, held);
-  }, [rig, held]);
 
   const shown = held.find(({ id }) => id === chosen);
   const ticked = (shown && off[shown.id]) ?? NONE;
@@ -159,9 +162,12 @@ export function usePlanning(rig: string, document: RigDocument, kit: readonly Ki
     () => (shown && sameRig(shown.from, document) ? applyPlan(document, shown.proposal, accepted) : undefined),
     [shown, document, accepted],
   );
-  const drop = useCallback((id: number) => {
-    setHeld((before) => before.filter((plan) => plan.id !== id));
-  }, []);
+  const drop = useCallback(
+    (id: number) => {
+      setHeld((before) => before.filter((plan) => plan.id !== id));
+    },
+    [setHeld],
+  );
 
   return {
     held,

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
-import { loadRig, removeRig, saveRig } from '@/store/rigs';
+import { removeRig, rigJson, saveRig } from '@/store/rigs';
 import { door, jsonBody, notFound, Refused, sameOrigin } from '../../door';
 
 type Context = { params: Promise<{ id: string }> };
@@ -11,9 +11,9 @@ const change = Joi.object({ basedOn: Joi.number().integer().min(1).required(), d
 export const GET = (_request: NextRequest, { params }: Context) =>
   door(async () => {
     const { id } = await params;
-    const rig = loadRig(theStore(), id);
-    if (!rig) throw notFound(`rig ${id}`);
-    return NextResponse.json(rig);
+    const rig = rigJson(theStore(), id);
+    if (rig === undefined) throw notFound(`rig ${id}`);
+    return new NextResponse(rig, { headers: { 'content-type': 'application/json' } });
   });
 
 /** Saves a change that was made to revision `basedOn`. */
