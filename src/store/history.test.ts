@@ -99,8 +99,8 @@ test('history says in words what each revision changed', () => {
   saveRig(store, 'rig', 1, setFeed(demo, 'desk', 'bank-a', 'off'));
   saveRig(store, 'rig', 2, demo);
   expect(listRevisions(store, 'rig').map(({ changes }) => changes)).toEqual([
-    'Undone, as revision 1: Hold desk: switches',
-    'Hold desk: switches',
+    'Undone (as in revision 1): Hold desk, bank A: 48 V',
+    'Hold desk, bank A: off',
     'Begun',
   ]);
   expect(listRevisions(store, 'rig', 3, 1).map(({ revision }) => revision)).toEqual([2]);

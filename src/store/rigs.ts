@@ -226,7 +226,7 @@ function insertRevision(
       text,
       savedAt,
       stands
-        ? `${stands.at < before!.at ? 'Undone, as revision' : 'Done again, as revision'} ${stands.at}: ${changes}`
+        ? `${stands.at < before!.at ? 'Undone' : 'Done again'} (as in revision ${stands.at}): ${changes}`
         : changes,
       stands?.at ?? null,
       stands?.redo.length ? JSON.stringify(stands.redo) : null,

@@ -154,7 +154,7 @@ test('the history says what each revision changed, and goes back', async ({ page
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
   await page.keyboard.press('h');
   const revisions = page.getByRole('list', { name: 'Revisions' });
-  await expect(revisions.getByRole('button').first()).toContainText('Hold desk: switches');
+  await expect(revisions.getByRole('button').first()).toContainText('Hold desk, bank A: off');
   await revisions.getByRole('button', { name: /Begun/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Hold desk changed: switches');
   await page.getByRole('button', { name: 'Restore revision 1' }).click();

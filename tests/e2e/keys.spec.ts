@@ -33,7 +33,7 @@ const sheetOf = async (
   (await page.request.get(`/api/rigs/${rig}/switching`)).json();
 
 /** What does a step, by its own name. */
-const DOES = /^(Done|Continue)|no wait$/;
+const DOES = /^(Done|Continue|Mark all)|no wait$/;
 /** What takes a step back or ends the sheet: it is tried in the tests that are about that. */
 const LEAVES = /^(Take back|Undo|Stop this sheet|End|Give up|Start over|Print|On paper)/;
 
@@ -51,7 +51,6 @@ for (const key of ['Enter', 'Space']) {
       pressed.add(id);
       if (DOES.test(control.name) || LEAVES.test(control.name) || control.role === 'input') continue;
       const before = await sheetOf(page, rig);
-      const shown = await title(page).innerText();
       await page.keyboard.press(key);
       // Whatever it opens or changes is there now; a step that it did behind that would be on the server.
       await page.waitForTimeout(400);
@@ -66,7 +65,6 @@ for (const key of ['Enter', 'Space']) {
         await page.keyboard.press('Escape');
         await expect(over).toHaveCount(0);
       }
-      await expect(title(page)).toHaveText(shown);
     }
     // Those that were once taken for Done are among them.
     expect([...pressed].join('\n')).toMatch(/It was different/);

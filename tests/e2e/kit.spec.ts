@@ -136,7 +136,7 @@ test('two tabs change one item: what goes together is kept, what does not is ask
   await expect(page.getByRole('status')).toHaveText(/kit saved/);
   await put(other, 'Data sheet', 'leaflet, page 4');
   const notice = other.getByRole('alert').filter({ hasText: 'shared ribbon' });
-  await expect(notice).toContainText('The same of shared ribbon was changed in another tab.');
+  await expect(notice).toContainText('shared ribbon was changed in another tab too, at the same point.');
   await expect(other.getByRole('status')).toHaveText('not all saved: choose below');
   await notice.getByRole('button', { name: 'Keep mine' }).click();
   await expect(other.getByRole('status')).toHaveText(/kit saved/);

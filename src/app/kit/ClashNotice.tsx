@@ -12,12 +12,17 @@ export function ClashNotice({ clash: { name, mine, theirs }, onSettle }: Props) 
   const text = !theirs
     ? `${name} was removed in another tab; you have changed it here.`
     : mine
-      ? `The same of ${name} was changed in another tab.`
+      ? `${name} was changed in another tab too, at the same point.`
       : `${name} was changed in another tab; you have removed it here.`;
   return (
     <Alert
       severity="warning"
-      sx={{ borderRadius: 0, py: 0, alignItems: 'center', '& .MuiAlert-action': { flexWrap: 'wrap' } }}
+      sx={{
+        borderRadius: 0,
+        py: 0,
+        alignItems: 'center',
+        '& .MuiAlert-action': { flexWrap: { xs: 'wrap', md: 'nowrap' }, whiteSpace: 'nowrap' },
+      }}
       action={
         <>
           <Button color="inherit" onClick={() => onSettle('mine')}>

@@ -1,4 +1,6 @@
-import type { RigDocument } from './document';
+import { feedLabel } from '../standards/feeds';
+import { endsInLink, type RigDocument } from './document';
+import { inletName } from './paths';
 import { brokenReferences } from './references';
 
 /** One difference between two documents, in words. */
@@ -63,13 +65,48 @@ export function differences(before: RigDocument, after: RigDocument): Difference
 /** Most changes that are named one by one. */
 const NAMED = 4;
 
-/** What changed from one document to another as one line of text. */
+/** What changed from one document to another as one line of text: which switch is set to what, which line goes where. */
 export function changesInWords(before: RigDocument, after: RigDocument): string {
-  const list = differences(before, after).map(({ name, what, fields }) =>
-    what === 'changed' ? `${name ? `${name}: ` : ''}${fields.join(', ')}` : `${name} ${what}`,
-  );
+  const list = differences(before, after).flatMap(({ name, what, fields }) => {
+    if (what !== 'changed') return [`${name} ${what}`];
+    const exactly = [...feedChanges(before, after, name), ...inletChange(before, after, name)];
+    const told = new Set(exactly.map(({ field }) => field));
+    const rest = fields.filter((field) => !told.has(field));
+    return [
+      ...exactly.map(({ words }) => words),
+      ...(rest.length ? [`${name ? `${name}: ` : ''}${rest.join(', ')}`] : []),
+    ];
+  });
   if (list.length === 0) return 'Nothing changed';
   return `${list.slice(0, NAMED).join('; ')}${list.length > NAMED ? `; ${list.length - NAMED} more` : ''}`;
+}
+
+interface Exactly {
+  /** The field that it is all about. */
+  field: string;
+  words: string;
+}
+
+/** Switches of a device that are set otherwise, where nothing else of its switches has changed. */
+function feedChanges(before: RigDocument, after: RigDocument, name: string): Exactly[] {
+  const [was, is] = [before, after].map(({ devices }) => devices.find((device) => device.name === name));
+  if (!was || !is) return [];
+  const others = (device: typeof was) => device.groups.map(({ feed: _feed, ...rest }) => rest);
+  if (!same(others(was), others(is))) return [];
+  return is.groups.flatMap((group, n) =>
+    group.feed === was.groups[n].feed
+      ? []
+      : [{ field: WORDS.groups, words: `${name}, ${group.name}: ${feedLabel(group.feed)}` }],
+  );
+}
+
+/** The inlet that a line has gone to. */
+function inletChange(before: RigDocument, after: RigDocument, name: string): Exactly[] {
+  const [was, is] = [before, after].map(({ lines }) => lines.find((line) => line.name === name));
+  if (!was || !is || endsInLink(is) || same(was.inlet, is.inlet)) return [];
+  const device = after.devices.find(({ id }) => id === is.inlet.device);
+  const inlet = device?.inlets.find(({ id }) => id === is.inlet.inlet);
+  return device && inlet ? [{ field: 'inlet', words: `${name} to ${inletName(device, inlet)}` }] : [];
 }
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);

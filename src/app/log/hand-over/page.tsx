@@ -135,7 +135,7 @@ function LineRows({ row }: { row: HandOverRow }) {
         </td>
         <td>{inlet}</td>
         <td>{feed}</td>
-        <td>{gain}</td>
+        <td style={{ whiteSpace: 'nowrap' }}>{gain}</td>
         <td>{verdict}</td>
       </tr>
       {under.length > 0 && (
