@@ -24,12 +24,21 @@ export class ThreadTrouble extends Error {
   }
 }
 
+/** Something that is being computed, or was lately. */
+interface Work {
+  answer: Promise<unknown>;
+  /** How many wait for it; where the last one leaves, it is given up. */
+  waiting: number;
+  done: boolean;
+  left: AbortController;
+}
+
 interface Shared {
   pool?: Piscina;
-  answers: Map<string, Promise<unknown>>;
+  works: Map<string, Work>;
 }
 const shared = globalThis as { inletCheckThreads?: Shared };
-const here = (): Shared => (shared.inletCheckThreads ??= { answers: new Map() });
+const here = (): Shared => (shared.inletCheckThreads ??= { works: new Map() });
 
 const poolOf = (): Piscina =>
   (here().pool ??= new Piscina({
@@ -44,35 +53,65 @@ const poolOf = (): Piscina =>
 type Heavy = typeof inline;
 
 /**
- * Runs something heavy beside everything else. What is being computed already, or was just now, is not computed again.
- * @throws ThreadTrouble if too many wait already, or it takes too long
+ * Runs something heavy beside everything else. What is being computed already, or was just now, is not computed again;
+ * what nobody waits for any more is given up.
+ * @param leaves when whoever asks goes away
+ * @throws ThreadTrouble if too many wait already, it takes too long, or everybody has left
  */
-export function heavily<N extends keyof Heavy>(name: N, given: Parameters<Heavy[N]>[0]): Promise<ReturnType<Heavy[N]>> {
-  const { answers } = here();
+export async function heavily<N extends keyof Heavy>(
+  name: N,
+  given: Parameters<Heavy[N]>[0],
+  leaves?: AbortSignal,
+): Promise<ReturnType<Heavy[N]>> {
+  const { works } = here();
   const key = `${name} ${createHash('sha256').update(JSON.stringify(given)).digest('base64')}`;
-  const known = answers.get(key);
-  if (known) {
-    // Whoever was asked for last is kept longest.
-    answers.delete(key);
-    answers.set(key, known);
-    return known as Promise<ReturnType<Heavy[N]>>;
+  const work = works.get(key) ?? begun(name, given);
+  // Whoever was asked for last is kept longest.
+  works.delete(key);
+  works.set(key, work);
+  for (const [old, { done }] of [...works].slice(0, Math.max(0, works.size - KEPT))) if (done) works.delete(old);
+  work.waiting++;
+  const leave = () => {
+    if (--work.waiting > 0 || work.done) return;
+    works.delete(key);
+    work.left.abort();
+  };
+  leaves?.addEventListener('abort', leave, { once: true });
+  try {
+    return (await work.answer) as ReturnType<Heavy[N]>;
+  } catch (problem) {
+    works.delete(key);
+    throw problem;
+  } finally {
+    leaves?.removeEventListener('abort', leave);
+    if (!leaves?.aborted) work.waiting--;
   }
-  const answer = run(name, given);
-  answers.set(key, answer);
-  answer.catch(() => answers.delete(key));
-  for (const old of [...answers.keys()].slice(0, Math.max(0, answers.size - KEPT))) answers.delete(old);
-  return answer;
 }
 
-async function run<N extends keyof Heavy>(name: N, given: Parameters<Heavy[N]>[0]): Promise<ReturnType<Heavy[N]>> {
+function begun<N extends keyof Heavy>(name: N, given: Parameters<Heavy[N]>[0]): Work {
+  const left = new AbortController();
+  const answer = run(name, given, left.signal);
+  const work: Work = { answer, waiting: 0, done: false, left };
+  const end = () => void (work.done = true);
+  answer.then(end, end);
+  return work;
+}
+
+async function run<N extends keyof Heavy>(
+  name: N,
+  given: Parameters<Heavy[N]>[0],
+  left: AbortSignal,
+): Promise<ReturnType<Heavy[N]>> {
   if (!existsSync(THREAD)) return (inline[name] as (given: unknown) => ReturnType<Heavy[N]>)(given);
   const pool = poolOf();
   if (pool.queueSize >= QUEUE)
     throw new ThreadTrouble('busy', 'Too much is being computed already. Ask again in some seconds.');
+  const limit = AbortSignal.timeout(LIMIT);
   try {
-    return (await pool.run(given, { name, signal: AbortSignal.timeout(LIMIT) })) as ReturnType<Heavy[N]>;
+    return (await pool.run(given, { name, signal: AbortSignal.any([limit, left]) })) as ReturnType<Heavy[N]>;
   } catch (problem) {
-    if ((problem as Error).name === 'AbortError')
+    if (left.aborted) throw new ThreadTrouble('left', 'Everybody who waited for this has left.');
+    if (limit.aborted)
       throw new ThreadTrouble(
         'too-long',
         `This took longer than ${LIMIT / 1000} s and was given up. Send fewer lines.`,

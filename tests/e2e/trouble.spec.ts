@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { copyOf, feed, openLine, openRig, row } from './rig';
+import { copyOf, feed, openLine, openNoise, openRig, reading, row } from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
@@ -143,6 +143,74 @@ test('seven tabs on one run sheet share one stream, and the next takes over when
   expect(streams).toBe(2);
 });
 
+test('other workers that die are told where their answer would stand, and asked again', async ({ page }) => {
+  await page.addInitScript(WORKERS);
+  await page.addInitScript(() => Object.assign(window, { broken: true }));
+  const mend = () => page.evaluate(() => Object.assign(window, { broken: false }));
+  await page.goto('/noise?rig=lock-nine-mended');
+  const notice = page.getByRole('alert').filter({ hasText: 'is not known' });
+  await expect(notice).toContainText('The solver stopped over this');
+  await mend();
+  await notice.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('navigation', { name: 'Lines' }).getByText(/dBFS/).first()).toBeVisible();
+
+  await page.goto('/plan?rig=lock-nine-mended');
+  await page.getByRole('button', { name: 'Plan the patch' }).click();
+  await expect(page.getByText('The planner could not be started').first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Batteries' }).click();
+  await expect(page.getByText('The solver stopped over this').first()).toBeVisible();
+  await mend();
+  await page.getByRole('tab', { name: 'Patch' }).click();
+  await page.getByRole('button', { name: 'Plan the patch' }).click();
+  await expect(page.getByText(/proven/).first()).toBeVisible({ timeout: 60_000 });
+});
+
+test('what is begun survives a change of place and a reload: a reading, a rung, a plan, what it was asked', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Drafts', 'lock-nine-mended');
+  await openNoise(page, rig, "Guide's stand", 'Measure');
+  await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+  await expect(reading(page)).toBeVisible();
+  await page.getByRole('tab', { name: 'Ladder' }).click();
+  await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+  const rungs = page.getByRole('list', { name: 'Rungs' }).getByRole('listitem');
+  await expect(rungs.first()).toContainText('dBFS');
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Power each source has seen' })).toBeVisible();
+  await openNoise(page, rig, "Guide's stand", 'Ladder');
+  await expect(rungs.first()).toContainText('dBFS');
+  await page.getByRole('tab', { name: 'Measure' }).click();
+  await expect(reading(page)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the figures' }).click();
+  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeVisible();
+  await openNoise(page, rig, "Guide's stand", 'Measure');
+  await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeDisabled();
+
+  await page.goto(`/plan?rig=${rig}`);
+  await page.getByRole('checkbox', { name: /Only/ }).check();
+  await page.getByRole('button', { name: 'Plan the patch' }).click();
+  await expect(page.getByText(/proven/).first()).toBeVisible({ timeout: 60_000 });
+  await page.reload();
+  await expect(page.getByText(/proven/).first()).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: /Only/ })).toBeChecked();
+});
+
+test('a file that is refused stands by itself: the reading from before comes back with one press', async ({ page }) => {
+  const rig = await copyOf(page, 'Refused file', 'lock-nine-mended');
+  await openNoise(page, rig, "Guide's stand", 'Measure');
+  await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
+  await page
+    .locator('input[type=file]')
+    .first()
+    .setInputFiles({ name: 'letter.wav', mimeType: 'audio/wav', buffer: Buffer.from('this is no sound') });
+  await expect(page.getByText('The reading of', { exact: false })).toContainText('is still here');
+  await expect(page.getByRole('button', { name: 'Keep the figures' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Close' }).first().click();
+  await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
+});
+
 /** What a page shows of a server that is gone, and what to do so that it notices. */
 const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: Page) => Promise<void> }[] = [
   {
@@ -174,6 +242,14 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
       await page.getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
     },
     told: (page) => expect(page.getByText('no answer from the server').first()).toBeVisible(),
+  },
+  {
+    place: 'noise',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Measure' }).click();
+      await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+    },
+    told: (page) => expect(page.getByRole('tabpanel').getByRole('alert')).toBeVisible(),
   },
 ];
 
@@ -218,6 +294,9 @@ test('the server goes away under each page and comes back: what was done is kept
     await tabs[3].bringToFront();
     await tabs[3].getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
     await expect(tabs[3].getByRole('button', { name: 'Begin' })).toBeVisible();
+    await tabs[4].bringToFront();
+    await tabs[4].getByRole('button', { name: 'Simulated interface', exact: true }).click();
+    await expect(reading(tabs[4])).toBeVisible();
   } finally {
     kill(server);
     rmSync(folder, { recursive: true, force: true });

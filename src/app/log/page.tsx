@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
 import { exposures } from '@/core/log';
 import { loadFed, loadLogPage, logState } from '@/store/log';
 import { openRig } from '@/store/opened';
@@ -13,7 +14,9 @@ const PAGE = 200;
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const { saved } = openRig(store, rig);
+  const { saved, removed } = openRig(store, rig);
+  // Another rig in its place would be taken for it.
+  if (removed) redirect(`/rig?removed=${removed}`);
   return (
     <LogPlace
       key={saved.id}

@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -49,7 +50,7 @@ export function NoisePlace({ saved, kept }: Props) {
   const [target, setTarget] = useStored('inlet-check-floor-target', schoolsOf(document).noiseFloor);
   const [sine, setSine] = useStored('inlet-check-sine-reads', '-3');
   const desk = useDesk(startNoiseDesk);
-  const floors = useFloors(desk, document);
+  const { floors, failed, again } = useFloors(desk, document);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
   const limit = Number(target.replace(',', '.').replace('−', '-'));
   const keep = useCallback((to: KeptMeasurement[]) => {
@@ -123,6 +124,19 @@ export function NoisePlace({ saved, kept }: Props) {
             onChoose={setChosen}
           />
           <Box sx={{ minWidth: 0, overflowY: { md: 'auto' }, px: 2, pb: 4 }}>
+            {failed && (
+              <Alert
+                severity="error"
+                sx={{ mt: 2 }}
+                action={
+                  <Button color="inherit" onClick={again}>
+                    Try again
+                  </Button>
+                }
+              >
+                What the lines should deliver is not known. {failed}
+              </Alert>
+            )}
             {tab === 'budget' && (
               <BudgetView
                 key={line.id}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
 import { loadHunts, loadLadders, loadMeasurements } from '@/store/noise';
 import { openRig } from '@/store/opened';
 import { NoisePlace } from './NoisePlace';
@@ -9,7 +10,9 @@ export const dynamic = 'force-dynamic';
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const { saved } = openRig(store, rig);
+  const { saved, removed } = openRig(store, rig);
+  // Another rig in its place would be taken for it.
+  if (removed) redirect(`/rig?removed=${removed}`);
   return (
     <NoisePlace
       key={saved.id}

@@ -7,11 +7,15 @@ import { useAnswer } from '@/ui/rig/useDesk';
 import type { LineFloor } from '@/workers/noiseMessages';
 import type { NoiseDesk } from '@/workers/noiseWorker';
 
-/** What every line should deliver, by its id; empty until the worker has answered. */
-export function useFloors(desk: () => NoiseDesk, document: RigDocument): Map<string, LineFloor['budget']> {
+/** What every line should deliver, by its id; empty until the worker has answered, or why it cannot. */
+export function useFloors(desk: () => NoiseDesk, document: RigDocument) {
   const question = useMemo(() => ({ ask: 'floors' as const, document }), [document]);
-  const { answer } = useAnswer(desk, question, 'floors');
-  return useMemo(() => new Map(answer?.floors.map(({ line, budget }) => [line, budget])), [answer]);
+  const { answer, failed, again } = useAnswer(desk, question, 'floors');
+  const floors = useMemo(
+    () => new Map<string, LineFloor['budget']>(answer?.floors.map(({ line, budget }) => [line, budget])),
+    [answer],
+  );
+  return { floors, failed, again };
 }
 
 /** The question for one line's budget, the same object as long as nothing changes. */

@@ -3,7 +3,6 @@ import { lastFloors } from '@/core/noise/kept';
 import { loadKit } from '@/store/kit';
 import { loadMeasurements } from '@/store/noise';
 import { openRig } from '@/store/opened';
-import { hasRig } from '@/store/rigs';
 import { RigPlace } from './RigPlace';
 import { onStore } from '../onStore';
 
@@ -20,7 +19,7 @@ export default onStore(
     },
   ) => {
     const { rig: wanted, line, removed } = await searchParams;
-    const { saved, rigs } = openRig(store, wanted);
+    const { saved, rigs, removed: gone } = openRig(store, wanted);
     return (
       <RigPlace
         key={saved.id}
@@ -29,7 +28,7 @@ export default onStore(
         kit={loadKit(store)}
         floors={lastFloors(loadMeasurements(store, saved.id))}
         selected={line}
-        removed={removed ?? (wanted !== undefined && saved.id !== wanted && hasRig(store, wanted) ? wanted : undefined)}
+        removed={removed ?? gone}
       />
     );
   },

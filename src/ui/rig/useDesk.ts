@@ -25,7 +25,8 @@ export function useAnswer<Question, Answer extends { ask: string }, A extends An
   desk: () => AnyDesk<Question, Answer>,
   question: Question | undefined,
   as: A,
-): { answer?: Extract<Answer, { ask: A }>; failed?: string; busy: boolean } {
+): { answer?: Extract<Answer, { ask: A }>; failed?: string; busy: boolean; again: () => void } {
+  const [tries, setTries] = useState(0);
   const [state, setState] = useState<{ question?: Question; answer?: Answer }>({});
   useEffect(() => {
     if (!question) return;
@@ -38,11 +39,12 @@ export function useAnswer<Question, Answer extends { ask: string }, A extends An
     return () => {
       stale = true;
     };
-  }, [desk, question]);
+  }, [desk, question, tries]);
   const { answer } = state;
   return {
     ...(answer?.ask === as && { answer: answer as Extract<Answer, { ask: A }> }),
     ...(answer?.ask === 'failed' && { failed: (answer as unknown as { message: string }).message }),
     busy: state.question !== question,
+    again: useCallback(() => setTries((before) => before + 1), []),
   };
 }

@@ -8,7 +8,7 @@ export const POST = (request: NextRequest) =>
   door(async () => {
     sameOrigin(request);
     const body = await jsonBody(request);
-    const found = await heavily('check', { body, brief: request.nextUrl.searchParams.has('brief') });
+    const found = await heavily('check', { body, brief: request.nextUrl.searchParams.has('brief') }, request.signal);
     if ('refusals' in found) throw new DocumentError(found.refusals);
     return new NextResponse(found.json, { headers: { 'content-type': 'application/json' } });
   });
