@@ -27,4 +27,13 @@ export const test = base.extend<object, { server: string }>({
     { scope: 'worker', timeout: 120_000 },
   ],
   baseURL: ({ server }, give) => give(server),
+  // Nothing moves for its looks: two shared cores draw every frame of it.
+  context: async ({ context }, give) => {
+    await context.addInitScript(() => {
+      const still = new CSSStyleSheet();
+      still.replaceSync('*, *::before, *::after { transition: none !important; animation: none !important; }');
+      document.adoptedStyleSheets = [still];
+    });
+    await give(context);
+  },
 });

@@ -55,11 +55,11 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
   useEffect(() => {
     let asking = false;
     let wanted = 0;
-    /** Fetches the sheet until it is at the version that was heard of, or the server does not answer. */
+    /** Fetches the sheet, with the server's clock, until it is at the version that was heard of or nobody answers. */
     const catchUp = async () => {
       if (asking) return;
       asking = true;
-      for (let tries = 0; version.current < wanted && tries < 3; tries++) {
+      for (let tries = 0; tries === 0 || (version.current < wanted && tries < 3); tries++) {
         const { body } = await ask<LiveSheet>(`/api/rigs/${id}/switching`);
         if (!body) break;
         take(body);
@@ -67,16 +67,26 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
       }
       asking = false;
     };
-    return shareEvents('/api/events', {
+    const stop = shareEvents('/api/events', {
+      // What happened while nobody listened is caught up with, and the clock put right.
       onLink: (to) => {
         setLink(to);
-        if (to === 'in step' && version.current < wanted) void catchUp();
+        if (to === 'in step') void catchUp();
       },
       onData: (data) => {
         wanted = Math.max(wanted, (JSON.parse(data) as Record<string, number>)[id] ?? 0);
         if (version.current < wanted) void catchUp();
       },
     });
+    // Whoever comes back to this tab sees how it is now: it may have slept.
+    const look = () => {
+      if (!document.hidden) void catchUp();
+    };
+    document.addEventListener('visibilitychange', look);
+    return () => {
+      document.removeEventListener('visibilitychange', look);
+      stop();
+    };
   }, [id, take]);
 
   /** Reports something about the sheet as it is shown. @returns whether it was taken */

@@ -71,7 +71,7 @@ describe('rigs by chance', () => {
       }),
       { numRuns: runs(30) },
     );
-    expect(settled).toBeGreaterThan(10);
+    expect(settled).toBeGreaterThan(runs(30) / 3);
   });
 
   test('reasons are true: a Clear line that gives way stays where and as it is when those its reason names are not there', async () => {

@@ -49,23 +49,25 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
         <p>No run sheet was followed: nobody has written down what is on.</p>
       )}
       <h2>Lines, as on paper</h2>
-      <table aria-label="Lines">
-        <thead>
-          <tr>
-            <th>Line</th>
-            <th>Source and links</th>
-            <th>Inlet</th>
-            <th>Feed</th>
-            <th>Gain</th>
-            <th>Verdict</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <LineRows key={row.id} row={row} />
-          ))}
-        </tbody>
-      </table>
+      <div style={{ overflowX: 'auto' }} role="region" aria-label="Lines, as on paper" tabIndex={0}>
+        <table aria-label="Lines">
+          <thead>
+            <tr>
+              <th>Line</th>
+              <th>Source and links</th>
+              <th>Inlet</th>
+              <th>Feed</th>
+              <th>Gain</th>
+              <th>Verdict</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <LineRows key={row.id} row={row} />
+            ))}
+          </tbody>
+        </table>
+      </div>
       <h2>Power each source has seen</h2>
       {record.length === 0 && <p>No source has had a feed.</p>}
       <table>
