@@ -30,7 +30,7 @@ const DONE = {
 
 /** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
 export function FinishedView({ rig, session, schools, offset, wall, onNew, onLines }: Props) {
-  const now = useServerClock(offset, 1);
+  const now = useServerClock(offset, session.state.now, 1);
   const { state, aim } = session;
   const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const since = Math.max(0, ...on.map(({ key }) => Number(state.feeds[key].since) || 0));

@@ -31,7 +31,7 @@ interface Props {
 /** Who stands where, and what is next there. Clocks run in it: nothing else of the page is drawn anew with them. */
 export function NextHere({ switching: { id, live, offset, busy, tell }, here, onHere, onFound, onRig }: Props) {
   const { rig, session } = live;
-  const now = useServerClock(offset);
+  const now = useServerClock(offset, live.now);
   const { stations, next, seen } = useWhatIsNext(live, now, here);
   const [sound] = useTone();
   const [finding, setFinding] = useState(false);

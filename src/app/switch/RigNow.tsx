@@ -93,7 +93,7 @@ export const RigNow = memo(function RigNow({ rig, state, offset, onFound }: Prop
 
 /** What each switch is set to, since when, and what is left on its lines: that changes by itself. */
 function Switches({ rig, state: kept, offset, onFound }: Props) {
-  const now = useServerClock(offset, 1);
+  const now = useServerClock(offset, kept.now, 1);
   const state = { ...kept, now: Math.max(now, kept.now) };
   return rig.groups.map((group) => (
     <SwitchRow

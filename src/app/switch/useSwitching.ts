@@ -35,7 +35,8 @@ const UNHEARD =
  */
 export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const [live, setLive] = useState(initial);
-  const [offset, setOffset] = useState(0);
+  // The page was made a moment ago; the server puts the clock right as soon as it is heard.
+  const [offset, setOffset] = useState(() => initial.now - steady());
   const [wall, setWall] = useState(0);
   const [link, setLink] = useState<'joining' | 'in step' | 'lost'>('joining');
   const [problem, setProblem] = useState('');
@@ -126,10 +127,11 @@ const steady = (): number => performance.now() / 1000;
 /**
  * The clock of the sheets; the server puts it right whenever it says anything. Only what shows a time asks for it: whoever
  * does is drawn anew at each tick.
+ * @param from the moment that the page was made with, which is shown until the first tick
  * @param every seconds between two ticks
  */
-export function useServerClock(offset: number, every = 0.2): number {
-  const [now, setNow] = useState(0);
+export function useServerClock(offset: number, from: number, every = 0.2): number {
+  const [now, setNow] = useState(from);
   useEffect(() => {
     const look = () => setNow(steady() + offset);
     look();
