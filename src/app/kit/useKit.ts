@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { mergedItem, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
+import { retryAfter } from '@/ui/shell/retry';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export type KitSaving = { state: 'saved' | 'saving' } | { state: 'failed'; message: string };
@@ -161,8 +162,7 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
   // What the server did not take is sent again; nothing is lost while it is away.
   useEffect(() => {
     if (saving.state !== 'failed') return;
-    const timer = setTimeout(() => setTries((before) => before + 1), RETRY);
-    return () => clearTimeout(timer);
+    return retryAfter(RETRY, () => setTries((before) => before + 1));
   }, [saving]);
 
   /** Decides what becomes of an item that was changed on both sides. */

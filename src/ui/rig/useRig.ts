@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { merged, type RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
+import { retryAfter } from '@/ui/shell/retry';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export interface SavedRig {
@@ -31,9 +32,6 @@ const RETRY = 3000;
 const GOES_ON = 60 * 1024;
 /** How often to look whether somebody else saved, in milliseconds. */
 const LOOK = 4000;
-
-/** What a change is sent in. */
-const SENDS: ReadonlySet<Saving['state']> = new Set(['saved', 'failed']);
 
 interface History {
   past: RigDocument[];
@@ -137,13 +135,11 @@ export function useRig(saved: SavedRig) {
 
   const dirty = present !== onServer;
   useEffect(() => {
-    if (!SENDS.has(saving.state)) return;
-    if (!dirty) {
+    if (saving.state === 'failed')
       // A step back that the server did not take may be asked for again.
-      const timer = setTimeout(() => setSaving({ state: 'saved' }), RETRY);
-      return saving.state === 'failed' ? () => clearTimeout(timer) : clearTimeout(timer);
-    }
-    const timer = setTimeout(() => void send(present, revision.number), saving.state === 'failed' ? RETRY : PAUSE);
+      return retryAfter(RETRY, () => (dirty ? void send(present, revision.number) : setSaving({ state: 'saved' })));
+    if (!dirty || saving.state !== 'saved') return;
+    const timer = setTimeout(() => void send(present, revision.number), PAUSE);
     return () => clearTimeout(timer);
   }, [dirty, present, revision.number, saving.state, send]);
 
