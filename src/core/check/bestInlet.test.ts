@@ -61,3 +61,14 @@ test('what the kit has fewer of than the rig uses is named with both numbers', (
   });
   expect(before.some(({ item: id }) => id === 'ribbon-left')).toBe(false);
 });
+
+test('left and right of one instrument are one of it; its left twice is not, and two microphones are two', () => {
+  const kit = parseKit(readFileSync('demo/kit.json', 'utf8')).items;
+  for (const name of ['lock-nine', 'lock-nine-mended'])
+    expect(overdrawn(parseDocument(readFileSync(`demo/${name}.json`, 'utf8')), kit)).toEqual([]);
+  const rig = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
+  const twice = duplicateLine(rig, 'piano-left', bestFreeInlet(rig, 'piano-left')!);
+  expect(overdrawn(twice, kit)).toContainEqual(expect.objectContaining({ item: 'electric-piano', has: 1, uses: 2 }));
+  const text = JSON.stringify(rig).replace('"item":"small-condenser-right"', '"item":"small-condenser-left"');
+  expect(overdrawn(parseDocument(text), kit).map(({ item }) => item)).toEqual(['small-condenser-left']);
+});

@@ -1,4 +1,6 @@
+import { sourceKind } from '../gear';
 import { startsAtLink, type RigDocument } from '../rig/document';
+import { sideOf } from '../rig/sides';
 import type { KitItem } from './item';
 
 /** Something that a rig uses more often than there is of it. */
@@ -13,10 +15,24 @@ export interface Overdrawn {
 export function overdrawn({ lines, devices }: RigDocument, kit: readonly KitItem[]): Overdrawn[] {
   const uses = new Map<string, number>();
   const count = (item?: string) => item !== undefined && uses.set(item, (uses.get(item) ?? 0) + 1);
+  /** Sources with several outputs, by item and name without its side: how many lines there are of each side. */
+  const sides = new Map<string, { item: string; lines: Map<string, number> }>();
   for (const line of lines) {
-    if (!startsAtLink(line)) count(line.source.item);
     for (const { item } of line.links) count(item);
+    if (startsAtLink(line)) continue;
+    const { kind, item, name } = line.source;
+    const side = sourceKind(kind).character === 'line output' ? (sideOf(name ?? '') ?? sideOf(line.name)) : undefined;
+    if (!side || item === undefined) {
+      count(item);
+      continue;
+    }
+    const key = `${item} ${side.name}`;
+    const known = sides.get(key) ?? { item, lines: new Map<string, number>() };
+    known.lines.set(side.side, (known.lines.get(side.side) ?? 0) + 1);
+    sides.set(key, known);
   }
+  // Left and right of one instrument are one thing; two lines of its left are not.
+  for (const { item, lines: of } of sides.values()) for (let n = 0; n < Math.max(...of.values()); n++) count(item);
   for (const { item } of devices) count(item);
   return kit.flatMap(({ id, name, count: has }) => {
     const used = uses.get(id) ?? 0;
