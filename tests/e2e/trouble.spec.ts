@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { copyOf, feed, openLine, openNoise, openRig, reading, row } from './rig';
+import { choose, copyOf, feed, openLine, openNoise, openRig, reading, row } from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
@@ -244,6 +244,11 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
     told: (page) => expect(page.getByText('no answer from the server').first()).toBeVisible(),
   },
   {
+    place: 'plan',
+    act: (page) => choose(page, 'The last one in the case', 'keep it where something else will do'),
+    told: (page) => expect(page.getByRole('status').filter({ hasText: 'does not answer' })).toBeVisible(),
+  },
+  {
     place: 'noise',
     act: async (page) => {
       await page.getByRole('tab', { name: 'Measure' }).click();
@@ -299,25 +304,77 @@ test('the server goes away under each page and comes back: what was done is kept
     await tabs[3].getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
     await expect(tabs[3].getByRole('button', { name: 'Begin' })).toBeVisible();
     await lookAt(tabs[4]);
-    await tabs[4].getByRole('button', { name: 'Simulated interface', exact: true }).click();
-    await expect(reading(tabs[4])).toBeVisible();
+    await expect(tabs[4].getByRole('alert').filter({ hasText: 'changed in another tab' })).toBeVisible();
+    await tabs[4].getByRole('button', { name: 'Keep both changes' }).click();
+    await expect(tabs[4].getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
+    await lookAt(tabs[5]);
+    await tabs[5].getByRole('button', { name: 'Simulated interface', exact: true }).click();
+    await expect(reading(tabs[5])).toBeVisible();
   } finally {
     kill(server);
     rmSync(folder, { recursive: true, force: true });
   }
 });
 
-test('a tab that was frozen catches up with the sheet when it is looked at again', async ({ page, context }) => {
+test('tabs that were frozen catch up when they are looked at again: with the sheet, the rig, the log', async ({
+  page,
+  context,
+}) => {
   const rig = await copyOf(page, 'Frozen trial', 'lock-nine-mended');
-  await page.goto(`/switch?rig=${rig}`);
-  const devtools = await context.newCDPSession(page);
-  await devtools.send('Page.setWebLifecycleState', { state: 'frozen' });
+  const places = ['switch', 'rig', 'plan', 'noise', 'log'];
+  const tabs = await Promise.all(
+    places.map(async (place) => {
+      const tab = await context.newPage();
+      await tab.goto(`/${place}?rig=${rig}`);
+      await expect(tab.getByRole('navigation', { name: 'Places' })).toBeVisible();
+      return { place, tab, devtools: await context.newCDPSession(tab) };
+    }),
+  );
+  for (const { devtools } of tabs) await devtools.send('Page.setWebLifecycleState', { state: 'frozen' });
   const { version } = await (await page.request.get(`/api/rigs/${rig}/switching`)).json();
   await page.request.post(`/api/rigs/${rig}/switching`, {
     data: { version, who: 'Jon', report: { report: 'start', from: 'packed' } },
   });
-  await devtools.send('Page.setWebLifecycleState', { state: 'active' });
+  const { document, revision } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  await page.request.put(`/api/rigs/${rig}`, { data: { basedOn: revision, document: { ...document, note: 'new' } } });
+  await page.request.post(`/api/rigs/${rig}/log`, { data: { who: 'Jon', text: 'Said while others slept' } });
+  for (const { place, tab, devtools } of tabs) {
+    await devtools.send('Page.setWebLifecycleState', { state: 'active' });
+    await tab.bringToFront();
+    if (place === 'switch') await expect(tab.getByRole('button', { name: 'Begin' })).toBeVisible();
+    else if (place === 'log')
+      await expect(tab.getByRole('listitem').filter({ hasText: 'Said while others slept' })).toBeVisible();
+    else await expect(tab.getByRole('alert').filter({ hasText: 'changed in another tab' })).toBeVisible();
+  }
+});
+
+test('with a storage that is full every place does its work all the same', async ({ page }) => {
+  await page.addInitScript(() => {
+    Storage.prototype.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  const broken: string[] = [];
+  page.on('pageerror', ({ message }) => broken.push(message));
+  const rig = await copyOf(page, 'Full storage', 'lock-nine-mended');
+  await openRig(page, rig);
+  await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await page.goto(`/plan?rig=${rig}`);
+  await page.getByRole('checkbox', { name: /Only/ }).check();
+  await expect(page.getByRole('checkbox', { name: /Only/ })).toBeChecked();
+  await openNoise(page, rig, "Guide's stand", 'Measure');
+  await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+  await expect(reading(page)).toBeVisible();
+  await page.getByRole('tab', { name: 'Ladder' }).click();
+  await page.getByRole('tab', { name: 'Measure' }).click();
+  await expect(reading(page)).toBeVisible();
+  await page.goto(`/switch?rig=${rig}`);
+  await page.getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await page.goto(`/kit?rig=${rig}`);
+  await expect(page.getByRole('status')).toContainText('kit saved');
+  expect(broken).toEqual([]);
 });
 
 test('a line is duplicated where it is best off, and what the kit has too few of is told', async ({ page }) => {
