@@ -190,9 +190,9 @@ test('what is begun survives a change of place and a reload: a reading, a rung, 
   await page.goto(`/plan?rig=${rig}`);
   await page.getByRole('checkbox', { name: /Only/ }).check();
   await page.getByRole('button', { name: 'Plan the patch' }).click();
-  await expect(page.getByText(/proven/).first()).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 60_000 });
   await page.reload();
-  await expect(page.getByText(/proven/).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /Only/ })).toBeChecked();
 });
 
@@ -272,11 +272,14 @@ test('the server goes away under each page and comes back: what was done is kept
     const kit = await (await page.request.get('/api/kit')).json();
     await page.request.post(`${base}/api/kit`, { data: kit });
     const { document } = await (await page.request.get('/api/rigs/lock-nine')).json();
-    const { id } = await (await page.request.post(`${base}/api/rigs`, { data: { ...document, name: 'Away' } })).json();
+    const made = async (name: string): Promise<string> =>
+      (await (await page.request.post(`${base}/api/rigs`, { data: { ...document, name } })).json()).id;
+    // Two places that save a rig have one each: what two do to one is tested elsewhere.
+    const [id, planned] = [await made('Away'), await made('Planned while away')];
     const tabs = await Promise.all(
       PLACES.map(async ({ place }) => {
         const tab = await context.newPage();
-        await tab.goto(`${base}/${place}?rig=${id}`);
+        await tab.goto(`${base}/${place}?rig=${place === 'plan' || place === 'noise' ? planned : id}`);
         await tab.waitForLoadState('networkidle').catch(() => {});
         return tab;
       }),
@@ -292,10 +295,13 @@ test('the server goes away under each page and comes back: what was done is kept
       await tab.bringToFront();
       await tab.evaluate(() => window.dispatchEvent(new Event('focus')));
     };
-    await lookAt(tabs[0]);
-    await expect(tabs[0].getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
-    await lookAt(tabs[1]);
-    await expect(tabs[1].getByRole('status').filter({ hasText: 'kit saved' })).toBeVisible();
+    const savedAs = (tab: Page, text: string) =>
+      expect(async () => {
+        await lookAt(tab);
+        await expect(tab.getByRole('status').filter({ hasText: text })).toBeVisible({ timeout: 3000 });
+      }).toPass({ timeout: 60_000 });
+    await savedAs(tabs[0], 'revision 2');
+    await savedAs(tabs[1], 'kit saved');
     await lookAt(tabs[2]);
     await expect(tabs[2].getByRole('textbox', { name: 'Note' })).toHaveValue('Kept while the server is away');
     await tabs[2].getByRole('button', { name: 'Write it down' }).click();
@@ -303,10 +309,7 @@ test('the server goes away under each page and comes back: what was done is kept
     await lookAt(tabs[3]);
     await tabs[3].getByRole('button', { name: /^Start from here: Everything is packed/ }).click();
     await expect(tabs[3].getByRole('button', { name: 'Begin' })).toBeVisible();
-    await lookAt(tabs[4]);
-    await expect(tabs[4].getByRole('alert').filter({ hasText: 'changed in another tab' })).toBeVisible();
-    await tabs[4].getByRole('button', { name: 'Keep both changes' }).click();
-    await expect(tabs[4].getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
+    await savedAs(tabs[4], 'revision 2');
     await lookAt(tabs[5]);
     await tabs[5].getByRole('button', { name: 'Simulated interface', exact: true }).click();
     await expect(reading(tabs[5])).toBeVisible();
