@@ -70,7 +70,8 @@ async function round(all: ReturnType<typeof writers>, from: number): Promise<Ack
       }
     }
   });
-  await pause(300 + random() * seconds * 1000);
+  // Each sort of write has the time to be acknowledged once.
+  await pause(1000 + random() * seconds * 1000);
   running = false;
   kill(server);
   await Promise.all(each);
