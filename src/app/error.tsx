@@ -9,8 +9,8 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
   return (
     <MessagePlace title="This page broke">
       <Typography gutterBottom>
-        Everything that was saved is safe. Try again; if it breaks again, load the page anew, or go to another place on
-        the left and come back.
+        Everything that was saved is safe. Try again; if it breaks again, reload the page, or go to another place and
+        come back.
       </Typography>
       <Typography color="textSecondary" gutterBottom>
         {error.digest ? `The server’s log has it under ${error.digest}.` : error.message}
@@ -18,7 +18,7 @@ export default function ErrorPage({ error, reset }: { error: Error & { digest?: 
       <Button variant="contained" onClick={reset}>
         Try again
       </Button>
-      <Button onClick={() => window.location.reload()}>Load anew</Button>
+      <Button onClick={() => window.location.reload()}>Reload</Button>
     </MessagePlace>
   );
 }

@@ -5,7 +5,7 @@ import { MessagePlace } from '@/ui/shell/MessagePlace';
 export default function LoadingPage() {
   return (
     <MessagePlace title="Opening …">
-      <Typography color="textSecondary">The rig is read and solved.</Typography>
+      <Typography color="textSecondary">Reading the rig.</Typography>
     </MessagePlace>
   );
 }

@@ -28,6 +28,7 @@ export function openStore(path: string): Store {
     store = new Database(path);
     store.pragma(`busy_timeout = ${PATIENCE}`);
     mustBeOwn(store, path);
+    mustBeSound(store, path);
     store.pragma('journal_mode = WAL');
     store.pragma('synchronous = FULL');
     store.pragma('foreign_keys = ON');
@@ -52,6 +53,12 @@ function mustBeOwn(store: Store, path: string): void {
 }
 
 const version = (store: Store): number => store.pragma('user_version', { simple: true }) as number;
+
+/** @throws StoreTrouble for a damaged one, before anything is written to it */
+function mustBeSound(store: Store, path: string): void {
+  const damage = quickCheck(store);
+  if (damage !== undefined) throw new StoreTrouble('damaged', path, { cause: damage });
+}
 
 /** Runs what is missing, each step in a transaction of its own, after a consistent copy of what was there before. */
 function migrate(store: Store, path: string): void {
@@ -96,14 +103,8 @@ function keepTidy(store: Store): void {
 /** The one connection of this process. @throws StoreTrouble; the next request tries again */
 export function theStore(): Store {
   if (!open.inletCheckStore) {
-    const store = openStore(databasePath());
-    const damage = quickCheck(store);
-    if (damage !== undefined) {
-      store.close();
-      throw new StoreTrouble('damaged', databasePath(), { cause: damage });
-    }
-    open.inletCheckStore = store;
-    keepTidy(store);
+    open.inletCheckStore = openStore(databasePath());
+    keepTidy(open.inletCheckStore);
   }
   return open.inletCheckStore;
 }

@@ -54,7 +54,7 @@ const WORDS: Record<Trouble, Words> = {
   'not-a-database': {
     what: 'This file is no database.',
     safe: 'It was left as it is.',
-    todo: 'Stop the server, move the file away or name another one in INLET_CHECK_DATABASE, and start again.',
+    todo: 'Stop the server. Move the file away, or name another one in INLET_CHECK_DATABASE, and start again.',
   },
   foreign: {
     what: 'This file is the database of another program.',
@@ -69,7 +69,7 @@ const WORDS: Record<Trouble, Words> = {
   damaged: {
     what: 'The database is damaged.',
     safe: 'What can still be read in it is left as it is; nothing more is written to it.',
-    todo: 'Stop the server, keep the damaged file, and put a sound copy in its place.',
+    todo: 'Stop the server. Move the file away, together with those beside it that end in -wal and -shm: they belong to it alone. Then put a sound copy in its place.',
   },
   locked: {
     what: 'Another program holds the database and does not let go.',

@@ -20,8 +20,19 @@ export interface LogView {
 const LOOK = 4000;
 /** How long to wait for further typing before the server is asked, in milliseconds. */
 const PAUSE = 250;
-/** Most entries that are looked after at a time; who reads further back sees new ones when they come back up. */
-const MOST = 1000;
+/** After which time the log is asked for though nothing was written: what is on goes on counting. In milliseconds. */
+const ANEW = 60_000;
+
+const keyOf = ({ kind, id }: LogEntry): string => `${kind} ${id}`;
+
+/** A log with what was written since it was read before what is shown already, however far back that goes. */
+function withNewer(shown: LogView, came: LogView): LogView {
+  const known = new Set(shown.entries.map(keyOf));
+  const fresh = came.entries.filter((entry) => !known.has(keyOf(entry)));
+  // Nothing in common: too much was written meanwhile to know what lies between.
+  if (fresh.length === came.entries.length) return came;
+  return { ...came, entries: [...fresh, ...shown.entries], next: shown.next };
+}
 
 export const filterQuery = ({ kinds, ...rest }: LogFilter): URLSearchParams =>
   new URLSearchParams({ ...rest, ...(kinds?.length && { kinds: kinds.join(',') }) });
@@ -31,20 +42,17 @@ export function useLog(rig: string, initial: LogView, filter: LogFilter) {
   const [log, setLog] = useState(initial);
   const [failed, setFailed] = useState('');
   const query = filterQuery(filter).toString();
-  const shown = useRef({ query: '', state: initial.state, count: initial.entries.length });
+  const shown = useRef({ query: '', state: initial.state, at: 0 });
   const look = useCallback(async () => {
-    const { count, state } = shown.current;
+    const { state, at } = shown.current;
+    const same = shown.current.query === query;
     const more = new URLSearchParams(query);
-    if (shown.current.query === query) {
-      if (count > MOST) return;
-      more.set('seen', state);
-      more.set('limit', String(Math.max(200, count)));
-    }
+    if (same && performance.now() - at < ANEW) more.set('seen', state);
     const { body, failed: why } = await ask<LogView | { state: string }>(`/api/rigs/${rig}/log?${more}`);
     setFailed(why ?? '');
     if (!body || !('entries' in body)) return;
-    shown.current = { query, state: body.state, count: body.entries.length };
-    setLog(body);
+    shown.current = { query, state: body.state, at: performance.now() };
+    setLog((before) => (same ? withNewer(before, body) : body));
   }, [rig, query]);
   useEffect(() => {
     const soon = shown.current.query === query ? undefined : setTimeout(() => void look(), PAUSE);
@@ -64,7 +72,6 @@ export function useLog(rig: string, initial: LogView, filter: LogFilter) {
     setFailed(why ?? '');
     if (!body) return;
     setLog((before) => ({ ...before, entries: [...before.entries, ...body.entries], next: body.next }));
-    shown.current.count += body.entries.length;
   }, [rig, query, log.next]);
   const add = useCallback(
     async (text: string, who: string, lines: string[]): Promise<boolean> => {

@@ -2,6 +2,9 @@
 
 import { useCallback, useSyncExternalStore } from 'react';
 
+/** Counted up when what is written down changes its shape: what an older page has left is not taken for it. */
+const SHAPE = 1;
+
 /** What is begun and not kept yet, as this tab has it; a reload finds what can be written down in the session's storage. */
 const drafts = new Map<string, unknown>();
 const listeners = new Set<() => void>();
@@ -50,7 +53,7 @@ function write(key: string, value: unknown): void {
  * @param initial the same object every time
  */
 export function useDraft<T>(key: string, initial: T): [T, (to: T | ((from: T) => T)) => void] {
-  const name = `inlet-check-draft ${key}`;
+  const name = `inlet-check-draft-${SHAPE} ${key}`;
   const value = useSyncExternalStore(
     subscribe,
     () => read(name, initial),

@@ -1,13 +1,15 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { checkRig } from '@/core/check';
+import type { RigResult } from '@/core/check';
 import { exposures, ENTRY_KINDS } from '@/core/log';
+import { DocumentError } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
 import { live, monitorsOf } from '@/core/switching/sheet';
 import { loadLog } from '@/store/log';
 import { loadMeasurements } from '@/store/noise';
 import { loadRig } from '@/store/rigs';
 import { keptSwitching, type Switching } from '@/store/switching';
+import { heavily } from '@/threads/pool';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { Paper } from '@/ui/shell/Paper';
 import { exposureText } from '../exposureText';
@@ -29,7 +31,9 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const entries = loadLog(store, id);
   const record = exposures(entries, new Date().toISOString());
   const told = entries.filter(({ kind }) => kind !== 'step' && kind !== 'rig').slice(-MOST);
-  const rows = handOverRows(document, checkRig(document), loadMeasurements(store, id));
+  const checked = await heavily('check', { body: document, brief: true });
+  if ('refusals' in checked) throw new DocumentError(checked.refusals);
+  const rows = handOverRows(document, JSON.parse(checked.json) as RigResult, loadMeasurements(store, id));
   const sheet = keptSwitching(store, id);
   const nameOf = (line: string) => document.lines.find((each) => each.id === line)?.name ?? line;
   return (
