@@ -7,7 +7,7 @@ import { MessagePlace } from '@/ui/shell/MessagePlace';
 /** Something on a page broke; what was saved is not touched by that. */
 export default function ErrorPage({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
   return (
-    <MessagePlace title="This page broke">
+    <MessagePlace title="This page stopped working">
       <Typography gutterBottom>
         Everything that was saved is safe. Try again; if it breaks again, reload the page, or go to another place and
         come back.

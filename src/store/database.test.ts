@@ -25,7 +25,7 @@ test('folders that are missing are made; a file that is no database is refused a
   expect(existsSync(path)).toBe(true);
   const other = join(folder(), 'notes.txt');
   writeFileSync(other, 'this is not a database, but somebody’s notes about the barge and its lock');
-  expect(() => openStore(other)).toThrow(/no database/);
+  expect(() => openStore(other)).toThrow(/not a database/);
 });
 
 test('two processes that save at the same time: every revision once, none lost, the slower told', async () => {

@@ -101,7 +101,7 @@ test('history says in words what each revision changed', () => {
   expect(listRevisions(store, 'rig').map(({ changes }) => changes)).toEqual([
     'Undone (as in revision 1): Hold desk, bank A: 48 V',
     'Hold desk, bank A: off',
-    'Begun',
+    'Created',
   ]);
   expect(listRevisions(store, 'rig', 3, 1).map(({ revision }) => revision)).toEqual([2]);
 });

@@ -141,7 +141,7 @@ export function createRig(store: Store, value: unknown, id: string = randomUUID(
       store
         .prepare('INSERT INTO rig (id, name, revision, created_at, saved_at) VALUES (?, ?, 1, ?, ?)')
         .run(id, document.name, savedAt, savedAt);
-      insertRevision(store, { id, revision: 1, savedAt, document }, 'Begun');
+      insertRevision(store, { id, revision: 1, savedAt, document }, 'Created');
     })
     .immediate();
   return { id, revision: 1, savedAt, document, steps: {} };

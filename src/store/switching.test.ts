@@ -94,7 +94,7 @@ test('every report is in the log with its time and who, beside the saves of the 
     text: 'Check monitors are down. If not, turn them down.',
     fed: {},
   });
-  expect(loadLog(store, 'rig').some(({ text }) => text === 'Saved as revision 1: Begun')).toBe(true);
+  expect(loadLog(store, 'rig').some(({ text }) => text === 'Saved as revision 1: Created')).toBe(true);
 });
 
 test('a sheet that is begun takes the rig as it was last saved', () => {

@@ -52,7 +52,7 @@ interface Words {
 
 const WORDS: Record<Trouble, Words> = {
   'not-a-database': {
-    what: 'This file is no database.',
+    what: 'This file is not a database.',
     safe: 'It was left as it is.',
     todo: 'Stop the server. Move the file away, or name another one in INLET_CHECK_DATABASE, and start again.',
   },
@@ -69,12 +69,12 @@ const WORDS: Record<Trouble, Words> = {
   damaged: {
     what: 'The database is damaged.',
     safe: 'What can still be read in it is left as it is; nothing more is written to it.',
-    todo: 'Stop the server. Move the file away, together with those beside it that end in -wal and -shm: they belong to it alone. Then put a sound copy in its place.',
+    todo: 'Stop the server. Move the file away, together with those beside it that end in -wal and -shm: they belong to it alone. Then put an undamaged copy in its place.',
   },
   locked: {
-    what: 'Another program holds the database and does not let go.',
+    what: 'Another program is holding the database.',
     safe: 'What was saved is safe. What you change now stays on your page and is sent again.',
-    todo: 'Close what has the file open, a backup or a database browser perhaps.',
+    todo: 'Close whatever has the file open: a backup, perhaps, or a database browser.',
   },
   'read-only': {
     what: 'The database can be read, but not written to.',
@@ -82,14 +82,14 @@ const WORDS: Record<Trouble, Words> = {
     todo: 'Give the server the right to write to the file and its folder.',
   },
   full: {
-    what: 'There is no room left where the database lies.',
+    what: 'The disk with the database is full.',
     safe: 'What was saved is safe. What you change now stays on your page and is sent again.',
-    todo: 'Make room on that disk.',
+    todo: 'Make room on it.',
   },
   unreachable: {
     what: 'The database cannot be reached.',
     safe: 'Nothing was changed. What you change now stays on your page and is sent again.',
-    todo: 'Look whether its disk is there and the server may open the file.',
+    todo: 'Check that its disk is connected and that the server may open the file.',
   },
 };
 
@@ -105,7 +105,7 @@ export function wordsOf({
 /** The trouble as one text. */
 export function sentenceOf(trouble: StoreTrouble): string {
   const { what, safe, todo, path, copy } = wordsOf(trouble);
-  return [what, safe, todo, copy && `The newest sound copy is ${copy.path}, from ${copy.at}.`, `The file: ${path}.`]
+  return [what, safe, todo, copy && `The newest undamaged copy is ${copy.path}, from ${copy.at}.`, `The file: ${path}.`]
     .filter(Boolean)
     .join(' ');
 }

@@ -6,7 +6,7 @@ interface Ticketed {
 type Ask<Q> = Q extends Ticketed ? Omit<Q, 'ticket'> : never;
 
 /** What is told when a worker was lost over a question, started again, and lost once more. */
-export const LOST = 'The solver stopped over this, was started again, and stopped again.';
+export const LOST = 'The solver stopped twice while working on this.';
 
 /** How long a question may take before its worker is given up, in milliseconds: more than a slow phone needs (assumed). */
 const LIMIT = 60_000;

@@ -155,7 +155,7 @@ test('the history says what each revision changed, and goes back', async ({ page
   await page.keyboard.press('h');
   const revisions = page.getByRole('list', { name: 'Revisions' });
   await expect(revisions.getByRole('button').first()).toContainText('Hold desk, bank A: off');
-  await revisions.getByRole('button', { name: /Begun/ }).click();
+  await revisions.getByRole('button', { name: /Created/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Hold desk changed: switches');
   await page.getByRole('button', { name: 'Restore revision 1' }).click();
   await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
@@ -170,11 +170,11 @@ test('how long revisions are kept is set in the history, and how large the file 
   await page.keyboard.press('h');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText(/The database is [\d.]+ MB/);
-  await choose(page, 'Every revision is kept', 'for ever');
-  await expect(dialog).toContainText('Of all rigs.');
+  await choose(page, 'Keep every revision', 'for ever');
+  await expect(dialog).toContainText('All rigs.');
   await openRig(page, rig);
   await page.keyboard.press('h');
-  await expect(dialog.getByRole('combobox', { name: 'Every revision is kept' })).toHaveText('for ever');
+  await expect(dialog.getByRole('combobox', { name: 'Keep every revision' })).toHaveText('for ever');
 });
 
 test('undo and redo go on across places and reloads', async ({ page }) => {

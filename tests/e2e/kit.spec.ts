@@ -148,7 +148,7 @@ test('two tabs change one item: what goes together is kept, what does not is ask
   await expect(page.getByRole('status')).toHaveText(/kit saved/);
   await put(other, 'Data sheet', 'leaflet, page 5');
   await expect(notice).toContainText('was removed in another tab');
-  await notice.getByRole('button', { name: 'Let it go' }).click();
+  await notice.getByRole('button', { name: 'Remove it here too' }).click();
   await expect(other.getByRole('status')).toHaveText(/kit saved/);
   await expect(other.getByRole('gridcell', { name: 'shared ribbon', exact: true })).toHaveCount(0);
 });

@@ -110,7 +110,7 @@ test('a check worker that dies is replaced; one that dies again and again is tol
   });
   await feed(page, 'Hold desk, bank A', '48 V').click();
   const notice = page.getByRole('alert').filter({ hasText: 'out of date' });
-  await expect(notice).toContainText('Do not plug by them.');
+  await expect(notice).toContainText('Do not rely on them.');
   await page.evaluate(() => Object.assign(window, { broken: false }));
   await notice.getByRole('button', { name: 'Check again' }).click();
   await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
@@ -148,8 +148,8 @@ test('other workers that die are told where their answer would stand, and asked 
   await page.addInitScript(() => Object.assign(window, { broken: true }));
   const mend = () => page.evaluate(() => Object.assign(window, { broken: false }));
   await page.goto('/noise?rig=lock-nine-mended');
-  const notice = page.getByRole('alert').filter({ hasText: 'is not known' });
-  await expect(notice).toContainText('The solver stopped over this');
+  const notice = page.getByRole('alert').filter({ hasText: 'could not be calculated' });
+  await expect(notice).toContainText('The solver stopped twice');
   await mend();
   await notice.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('navigation', { name: 'Lines' }).getByText(/dBFS/).first()).toBeVisible();
@@ -158,7 +158,7 @@ test('other workers that die are told where their answer would stand, and asked 
   await page.getByRole('button', { name: 'Plan the patch' }).click();
   await expect(page.getByText('The planner could not be started').first()).toBeVisible();
   await page.getByRole('tab', { name: 'Batteries' }).click();
-  await expect(page.getByText('The solver stopped over this').first()).toBeVisible();
+  await expect(page.getByText('The solver stopped twice').first()).toBeVisible();
   await mend();
   await page.getByRole('tab', { name: 'Patch' }).click();
   await page.getByRole('button', { name: 'Plan the patch' }).click();
@@ -205,7 +205,7 @@ test('a file that is refused stands by itself: the reading from before comes bac
     .locator('input[type=file]')
     .first()
     .setInputFiles({ name: 'letter.wav', mimeType: 'audio/wav', buffer: Buffer.from('this is no sound') });
-  await expect(page.getByText('The reading of', { exact: false })).toContainText('is still here');
+  await expect(page.getByText('Your earlier reading')).toContainText('is still here');
   await expect(page.getByRole('button', { name: 'Keep the figures' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Close' }).first().click();
   await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
@@ -384,6 +384,6 @@ test('a line is duplicated where it is best off, and what the kit has too few of
   const rig = await copyOf(page, 'Duplicate trial');
   await openLine(page, 'Trio, ribbon left', rig);
   await page.keyboard.press('d');
-  await expect(page.getByText(/More than the kit has now: .*: 2 used, 1 owned/)).toBeVisible();
+  await expect(page.getByText(/More than you own now: .*: 2 used, 1 owned/)).toBeVisible();
   await expect(row(page, 'Trio, ribbon left 2')).not.toContainText('Stop');
 });

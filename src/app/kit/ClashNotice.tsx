@@ -26,10 +26,10 @@ export function ClashNotice({ clash: { name, mine, theirs }, onSettle }: Props) 
       action={
         <>
           <Button color="inherit" onClick={() => onSettle('mine')}>
-            {mine ? 'Keep mine' : 'Remove it all the same'}
+            {mine ? 'Keep mine' : 'Remove it anyway'}
           </Button>
           <Button color="inherit" onClick={() => onSettle('theirs')}>
-            {theirs ? 'Take theirs' : 'Let it go'}
+            {theirs ? 'Take theirs' : 'Remove it here too'}
           </Button>
         </>
       }

@@ -145,7 +145,7 @@ export function LogPlace({ rig, document, initial }: Props) {
         {older && (
           <Box sx={{ px: 2, pb: 4 }}>
             <Button variant="outlined" onClick={() => void older()}>
-              Show older
+              Show older entries
             </Button>
           </Box>
         )}

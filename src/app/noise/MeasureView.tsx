@@ -98,7 +98,7 @@ export function MeasureView({ rig, document, line, target, sine, who, desk, onKe
       />
       {measured && meter.metering.state === 'failed' && (
         <Typography variant="body2" sx={{ mt: 1.5 }}>
-          The reading of “{measured.name}” from before is still here: close the message to see it.
+          Your earlier reading, “{measured.name}”, is still here: close this message to see it.
         </Typography>
       )}
       {measured && meter.metering.state === 'idle' && (

@@ -134,7 +134,7 @@ export function NoisePlace({ saved, kept }: Props) {
                   </Button>
                 }
               >
-                What the lines should deliver is not known. {failed}
+                The noise floors could not be calculated. {failed}
               </Alert>
             )}
             {tab === 'budget' && (

@@ -143,7 +143,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
         />
       ) : (
         <Typography variant="body2" sx={{ mt: 2 }}>
-          This is no noise floor, so it is not kept as one. Put right what is said above, then record again.
+          Not a noise floor, so there is nothing to keep. Fix what is listed above and record again.
         </Typography>
       )}
     </Box>

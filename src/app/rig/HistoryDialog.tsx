@@ -84,15 +84,15 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
               onClick={() => void choose(revision)}
             >
               <ListItemText
-                primary={changes || 'Not written down then'}
-                secondary={`Revision ${revision}, ${dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')}${kept ? '' : ' · only its words are kept'}`}
+                primary={changes || 'No description'}
+                secondary={`Revision ${revision}, ${dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')}${kept ? '' : ' · thinned out'}`}
                 slotProps={{ primary: { sx: { overflowWrap: 'anywhere' } } }}
               />
             </ListItemButton>
           ))}
           {next !== undefined && (
             <ListItemButton onClick={() => void load(next)}>
-              <ListItemText primary="Show older" />
+              <ListItemText primary="Show older revisions" />
             </ListItemButton>
           )}
         </List>

@@ -12,7 +12,7 @@ interface Keeping {
   bytes: { database: number; sounds: number };
 }
 
-const WORDS: Record<string, string> = { 7: 'a week', 30: '30 days', 365: 'a year', all: 'for ever' };
+const WORDS: Record<string, string> = { 7: 'for a week', 30: 'for 30 days', 365: 'for a year', all: 'for ever' };
 
 const inWords = (bytes: number): string =>
   bytes < 1e5
@@ -42,14 +42,14 @@ export function KeepingField() {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, mr: 'auto' }}>
       <Choice
-        label="Every revision is kept"
+        label="Keep every revision"
         value={String(days)}
         width={170}
         onChoose={(to) => void set(to)}
         options={choices.map((each) => [String(each), WORDS[each]] as const)}
       />
       <Typography variant="caption" color="textSecondary" sx={{ maxWidth: 300 }}>
-        {days === 'all' ? 'Of all rigs.' : 'Of all rigs; after that the last one of each day.'} The database is{' '}
+        {days === 'all' ? 'All rigs.' : 'All rigs; after that, the last one of each day.'} The database is{' '}
         {inWords(bytes.database)}
         {bytes.sounds > 0 && `, kept sound ${inWords(bytes.sounds)}`}.
       </Typography>

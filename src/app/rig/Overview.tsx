@@ -78,8 +78,8 @@ export const Overview = memo(function Overview(props: Props) {
         ))}
       </Box>
       {props.over.length > 0 && (
-        <Box component="section" aria-label="More than the kit has" sx={{ mt: 2.5 }}>
-          <Typography variant="h3">More than the kit has</Typography>
+        <Box component="section" aria-label="More than you own" sx={{ mt: 2.5 }}>
+          <Typography variant="h3">More than you own</Typography>
           {props.over.map((each) => (
             <Typography key={each.item} variant="body2">
               {overdrawnWords(each)}

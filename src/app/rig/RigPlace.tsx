@@ -209,7 +209,7 @@ function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }) {
         </Button>
       }
     >
-      <strong>The verdicts below are out of date.</strong> {why} Do not plug by them.
+      <strong>The verdicts below are out of date.</strong> {why} Do not rely on them.
     </Alert>
   );
 }

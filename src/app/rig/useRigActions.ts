@@ -100,7 +100,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     const more = overdrawn(next, kit).filter(
       ({ item, uses }) => !before.some((b) => b.item === item && b.uses === uses),
     );
-    if (more.length) setMessage(`More than the kit has now: ${more.map(overdrawnWords).join('; ')}.`);
+    if (more.length) setMessage(`More than you own now: ${more.map(overdrawnWords).join('; ')}.`);
   };
   const remove = () => {
     if (!path) return;

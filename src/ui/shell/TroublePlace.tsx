@@ -21,7 +21,7 @@ export function TroublePlace({ what, safe, todo, path, copy }: Props) {
       <Typography gutterBottom>{todo}</Typography>
       {copy && (
         <Typography gutterBottom>
-          The newest sound copy is from {copy.at} UTC: <code>{copy.path}</code>
+          The newest undamaged copy is from {copy.at} UTC: <code>{copy.path}</code>
         </Typography>
       )}
       <Typography color="textSecondary" sx={{ mb: 2, overflowWrap: 'anywhere' }}>

@@ -52,8 +52,8 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       ) : (
         <p>No run sheet was followed: nobody has written down what is on.</p>
       )}
-      <h2>Lines, as on paper</h2>
-      <div style={{ overflowX: 'auto' }} role="region" aria-label="Lines, as on paper" tabIndex={0}>
+      <h2>Input list</h2>
+      <div style={{ overflowX: 'auto' }} role="region" aria-label="Input list" tabIndex={0}>
         <table aria-label="Lines">
           <thead>
             <tr>
@@ -123,7 +123,7 @@ function LineRows({ row }: { row: HandOverRow }) {
   const { name, place, source, links, inlet, feed, gain, verdict, findings, answers, open, measured, note } = row;
   const under = [
     ['Found', findings.join('; ')],
-    ['Not known', open.join(' ')],
+    ['Still to find out', open.join(' ')],
     ['Answered', answers.join('; ')],
     ['Floor', measured],
     ['Note', note],
