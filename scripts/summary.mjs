@@ -42,7 +42,10 @@ for (const { seconds, file, title } of all.toSorted((a, b) => b.seconds - a.seco
   console.log(`${seconds.toFixed(1).padStart(7)} s  ${file}: ${title}`);
 
 const bad = all.filter(({ failed }) => failed);
-if (bad.length) console.log('== failed');
+const steps = existsSync(join(folder, 'steps')) ? readFileSync(join(folder, 'steps'), 'utf8').trim().split('\n') : [];
+if (bad.length + steps.length) console.log('== failed');
+for (const command of steps)
+  console.log(`a step\n    again: ${command.replace(/^typecheck$/, 'npm run -s typecheck')}`);
 for (const { file, title, why = '', command } of bad) {
   const lines = why
     .replaceAll(/\u001b\[[\d;]*m/g, '')

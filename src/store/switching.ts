@@ -20,10 +20,11 @@ import {
   type SheetState,
   type Step,
 } from '@/core/switching/sheet';
+import { computedSheet, keepComputed } from './computed';
 import type { Store } from './database';
 import { addEntries } from './log';
 import { hasPhoto } from './photos';
-import { loadRig, type SavedRig } from './rigs';
+import { loadRig } from './rigs';
 
 /** How far a rig's run sheet has come. Moments of the session are seconds of the sheets' clock. */
 export interface Switching {
@@ -60,21 +61,6 @@ export class StaleSheet extends Error {
   }
 }
 
-/** Sheets computed from rigs, so that following the circuits is done once a revision; one for pages and routes. */
-const shared = globalThis as { inletCheckSheets?: Map<string, SheetRig> };
-const computed = (): Map<string, SheetRig> => (shared.inletCheckSheets ??= new Map());
-const MOST = 20;
-type Of = Pick<SavedRig, 'id' | 'revision' | 'savedAt'>;
-const keyOf = ({ id, revision, savedAt }: Of): string => `${id} ${revision} ${savedAt}`;
-
-/** Keeps what was computed of a rig elsewhere. */
-export function keepComputed(saved: Of, rig: SheetRig): SheetRig {
-  const known = computed();
-  if (known.size >= MOST) known.clear();
-  known.set(keyOf(saved), rig);
-  return rig;
-}
-
 /**
  * Whether what a run sheet must know of a rig is wanted and still to be computed.
  * @param report that is going to be made; none where somebody only looks
@@ -82,14 +68,14 @@ export function keepComputed(saved: Of, rig: SheetRig): SheetRig {
 export function needsRig(store: Store, id: string, report?: Told['report']): boolean {
   const wanted = report ? NEEDS_RIG.includes(report.report) : sheetVersion(store, id) === 0;
   const saved = wanted ? loadRig(store, id) : undefined;
-  return saved !== undefined && !computed().has(keyOf(saved));
+  return saved !== undefined && computedSheet(saved) === undefined;
 }
 
 /** What a run sheet must know of a rig at its newest revision; takes seconds the first time. */
 function rigNow(store: Store, id: string): { rig: SheetRig; revision: number } | undefined {
   const saved = loadRig(store, id);
   if (!saved) return undefined;
-  const rig = computed().get(keyOf(saved)) ?? keepComputed(saved, sheetRig(saved.document));
+  const rig = computedSheet(saved) ?? keepComputed(saved, sheetRig(saved.document));
   return { rig, revision: saved.revision };
 }
 

@@ -1,6 +1,7 @@
+import { keepComputed } from '@/store/computed';
 import type { Store } from '@/store/database';
 import { loadRig } from '@/store/rigs';
-import { keepComputed, needsRig, type Told } from '@/store/switching';
+import { needsRig, type Told } from '@/store/switching';
 import { heavily } from './pool';
 
 /**

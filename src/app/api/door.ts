@@ -1,3 +1,4 @@
+import type Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { CsvError } from '@/core/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
@@ -119,6 +120,14 @@ export async function jsonBody(request: NextRequest): Promise<unknown> {
   if (isDeeper(body, DEEPEST))
     throw new Refused(400, 'too-deep', `The body is nested more than ${DEEPEST} deep; no format here is.`);
   return body;
+}
+
+/** The JSON body of a request of this application's own pages, as it should be. @param send what to send, for whoever did not */
+export async function validBody<T>(request: NextRequest, schema: Joi.ObjectSchema<T>, send: string): Promise<T> {
+  sameOrigin(request);
+  const { error: wrong, value } = schema.validate(await jsonBody(request), { convert: false });
+  if (wrong) throw new Refused(400, 'bad-request', `${wrong.message}; send ${send}`);
+  return value as T;
 }
 
 function parsed(text: string): unknown {

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { bestFreeInlet, type Answer as PossibleAnswer, type SchoolName } from '@/core/check';
-import { partAt, saysDeviceGround, type Fact, type Part, type PartRef } from '@/core/gear';
-import { answered, overdrawn, withAnswer, type Answer, type KitItem } from '@/core/kit';
+import { partAt, saysDeviceGround, type Fact, type Part } from '@/core/gear';
+import { overdrawn, type KitItem } from '@/core/kit';
 import {
   applyToRig,
   duplicateLine,
@@ -15,7 +15,6 @@ import {
   readDocument,
   removeLine,
   reorderLine,
-  rigPath,
   setFeed,
   tidied,
   withDevice,
@@ -31,6 +30,7 @@ import type { FeedName } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
 import { fileName, saveFile } from '@/ui/shell/files';
 import { fitting } from './ChooseMenus';
+import { answerOf, recorded } from './recorded';
 import { overdrawnWords } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
 import type { RigView } from './useRigView';
@@ -282,29 +282,3 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
 }
 
 export type RigActions = ReturnType<typeof useRigActions>;
-
-/** A rig with an edit of a line made in it; one that states a fact of an item, wherever the rig uses that item. */
-function recorded(document: RigDocument, id: string, edit: Edit, fact: Fact): RigDocument {
-  const path = rigPath(document, id);
-  const answer = answerOf(edit, fact);
-  if (!path || !answer) return applyToRig(document, id, [edit]);
-  const part: Part = partAt(path.line, answer.part);
-  return part.item
-    ? answered(document, part.item, answer.answer).document
-    : applyToRig(document, id, [{ do: 'replace', part: answer.part, with: withAnswer(part, answer.answer) }]);
-}
-
-/** An edit as an answer about a part; undefined for one that states no fact. */
-function answerOf(edit: Edit, fact: Fact): { part: PartRef; answer: Answer } | undefined {
-  if (edit.do === 'choose') return { part: edit.part, answer: { fact, choice: edit.choice, value: edit.value } };
-  if (edit.do === 'set figure' && edit.to)
-    return {
-      part: edit.part,
-      answer: {
-        fact,
-        figure: edit.figure,
-        value: { ...edit.to, where: [fact.who, fact.where].filter(Boolean).join(', ') },
-      },
-    };
-  return undefined;
-}

@@ -4,7 +4,6 @@ import { cable, desk } from '../../../tests/lines/lines';
 import { checkRig } from '../check';
 import type { Edit } from './edits';
 import {
-  changesInWords,
   addLine,
   applyToRig,
   differences,
@@ -322,15 +321,4 @@ test('whatever is done to a rig, it stays a document, every line is followed, an
     { numRuns: 120 },
   );
   expect(demo).toEqual(before);
-});
-
-test('what changed is said as one line: the switch and its setting, the line and where it goes, then the rest', () => {
-  const rig = demo;
-  const off = setFeed(rig, 'desk', 'bank-a', 'off');
-  expect(changesInWords(rig, off)).toBe('Hold desk, bank A: off');
-  const moved = moveLine(off, 'ribbon-left', freeInlets(off)[0].to);
-  expect(changesInWords(off, moved)).toMatch(/^Trio, ribbon left to .+, inlet/);
-  const all = { ...moved, name: 'other', lines: moved.lines.map((line) => ({ ...line, note: `${line.note ?? ''}x` })) };
-  expect(changesInWords(moved, all)).toMatch(/^name; .*: note; .*: note; .*: note; \d+ more$/);
-  expect(changesInWords(rig, rig)).toBe('Nothing changed');
 });

@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
-import { KEEP_DAYS, keepDays, setKeepDays, sizes, thin } from '@/store/keeping';
-import { door, jsonBody, Refused, sameOrigin } from '../door';
+import { KEEP_DAYS, keepDays, setKeepDays, sizes, thin, type KeepDays } from '@/store/keeping';
+import { door, validBody } from '../door';
 
 export const dynamic = 'force-dynamic';
 
@@ -11,15 +11,13 @@ const state = () => NextResponse.json({ days: keepDays(theStore()), choices: KEE
 /** How long every revision is kept, and how much there is. */
 export const GET = () => door(state);
 
-const change = Joi.object({ days: Joi.valid(...KEEP_DAYS).required() });
+const change = Joi.object<{ days: KeepDays }>({ days: Joi.valid(...KEEP_DAYS).required() });
 
 /** Sets how long every revision is kept; what is older is thinned out at once. */
 export const PUT = (request: NextRequest) =>
   door(async () => {
-    sameOrigin(request);
-    const { error, value } = change.validate(await jsonBody(request), { convert: false });
-    if (error) throw new Refused(400, 'bad-request', `${error.message}; send { "days": ${KEEP_DAYS.join(' or ')} }`);
-    setKeepDays(theStore(), value.days);
+    const { days } = await validBody(request, change, `{ "days": ${KEEP_DAYS.join(' or ')} }`);
+    setKeepDays(theStore(), days);
     thin(theStore());
     return state();
   });

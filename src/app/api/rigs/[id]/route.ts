@@ -2,11 +2,14 @@ import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { removeRig, rigJson, saveRig } from '@/store/rigs';
-import { door, jsonBody, notFound, Refused, sameOrigin } from '../../door';
+import { door, notFound, sameOrigin, validBody } from '../../door';
 
 type Context = { params: Promise<{ id: string }> };
 
-const change = Joi.object({ basedOn: Joi.number().integer().min(1).required(), document: Joi.object().required() });
+const change = Joi.object<{ basedOn: number; document: object }>({
+  basedOn: Joi.number().integer().min(1).required(),
+  document: Joi.object().required(),
+});
 
 export const GET = (_request: NextRequest, { params }: Context) =>
   door(async () => {
@@ -19,12 +22,9 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 /** Saves a change that was made to revision `basedOn`. */
 export const PUT = (request: NextRequest, { params }: Context) =>
   door(async () => {
-    sameOrigin(request);
     const { id } = await params;
-    const { error, value } = change.validate(await jsonBody(request), { convert: false });
-    if (error)
-      throw new Refused(400, 'bad-request', `${error.message}; send { "basedOn": REVISION, "document": { … } }`);
-    const saved = saveRig(theStore(), id, value.basedOn, value.document);
+    const { basedOn, document } = await validBody(request, change, '{ "basedOn": REVISION, "document": { … } }');
+    const saved = saveRig(theStore(), id, basedOn, document);
     if (!saved) throw notFound(`rig ${id}`);
     return NextResponse.json({ id, revision: saved.revision, savedAt: saved.savedAt, steps: saved.steps });
   });
