@@ -1,9 +1,9 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseDocument } from '@/core/rig';
 import { aimFor, ReportRefused } from '@/core/switching/sheet';
 import { sheetClock, uptime, type Uptime } from './clock';
+import { storeForEach } from '../../tests/stores';
 import { openStore, type Store } from './database';
 import { addEntries, loadLog } from './log';
 import { createRig } from './rigs';
@@ -11,13 +11,9 @@ import { loadSwitching, sheetVersion, tellSwitching, type Told } from './switchi
 
 let folder: string;
 let store: Store;
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'inlet-check-'));
-  store = openStore(join(folder, 'clock.sqlite'));
-});
-afterEach(() => {
-  store.close();
-  rmSync(folder, { recursive: true });
+const { reopen } = storeForEach((made, where) => {
+  store = made;
+  folder = where;
 });
 const NOON = Date.UTC(2026, 10, 25, 12) / 1000;
 const HOUR = 3600;
@@ -41,8 +37,7 @@ describe('the clock of run sheets', () => {
 
   test('a restart of the server, or a machine asleep, counts as the time it took', () => {
     sheetClock(store, up(100), NOON);
-    store.close();
-    store = openStore(join(folder, 'clock.sqlite'));
+    reopen();
     expect(sheetClock(store, up(700), NOON)).toBe(NOON + 600);
   });
 
@@ -59,7 +54,7 @@ describe('the clock of run sheets', () => {
   });
 
   test('two processes on one database see one clock', () => {
-    const other = openStore(join(folder, 'clock.sqlite'));
+    const other = openStore(join(folder, 'test.sqlite'));
     sheetClock(store, up(100), NOON);
     expect(sheetClock(other, up(110), 0)).toBe(NOON + 10);
     expect(sheetClock(store, up(120), 0)).toBe(NOON + 20);

@@ -1,22 +1,18 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync, readFileSync, utimesSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { emptyRig, parseDocument, setFeed } from '@/core/rig';
-import { openStore, type Store } from './database';
+import { storeForEach } from '../../tests/stores';
+import type { Store } from './database';
 import { keepDays, setKeepDays, sizes, thin, thinCopies } from './keeping';
 import { addEntries, loadFed, loadLog, loadLogPage, logState, type Mark } from './log';
 import { createRig, listRevisions, loadRig, saveRig, StaleRevision, stepRig } from './rigs';
 
 let folder: string;
 let store: Store;
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'inlet-check-'));
-  store = openStore(join(folder, 'test.sqlite'));
-});
-afterEach(() => {
-  store.close();
-  rmSync(folder, { recursive: true, force: true });
+const { reopen } = storeForEach((made, where) => {
+  store = made;
+  folder = where;
 });
 
 const named = (name: string) => ({ ...emptyRig('barge'), name });
@@ -33,8 +29,7 @@ describe('undo and redo of a rig live with the rig', () => {
   test('back to the first and forward again, over a restart', () => {
     begin('second', 'third');
     expect([step('undo'), step('undo'), step('undo')]).toEqual(['second', 'first', undefined]);
-    store.close();
-    store = openStore(join(folder, 'test.sqlite'));
+    reopen();
     expect([step('redo'), step('redo'), step('redo')]).toEqual(['second', 'third', undefined]);
   });
 
@@ -133,8 +128,7 @@ describe('thinning out', () => {
     setKeepDays(store, 'all');
     expect(thin(store, NOW)).toBe(0);
     setKeepDays(store, 7);
-    store.close();
-    store = openStore(join(folder, 'test.sqlite'));
+    reopen();
     expect(keepDays(store)).toBe(7);
     thin(store, NOW);
     expect(kept()).toEqual([5, 3, 1]);

@@ -1,8 +1,7 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { DocumentError, parseDocument } from '@/core/rig';
-import { openStore, type Store } from './database';
+import { storeForEach } from '../../tests/stores';
+import type { Store } from './database';
 import {
   importKit,
   kitRevisions,
@@ -17,19 +16,13 @@ import {
 import { openRig } from './opened';
 import { createRig, listRevisions, listRigs, loadRig, removeRig, restoreRig } from './rigs';
 
-let folder: string;
 let store: Store;
 const kit = JSON.parse(readFileSync('demo/kit.json', 'utf8'));
 const rig = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 const fact = { who: 'repair shop at the quay', when: '2026-05-02' };
 
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'inlet-check-'));
-  store = openStore(join(folder, 'test.sqlite'));
-});
-afterEach(() => {
-  store.close();
-  rmSync(folder, { recursive: true, force: true });
+storeForEach((made) => {
+  store = made;
 });
 
 test('a kit is imported, changed item by item, and keeps its owner’s order', () => {

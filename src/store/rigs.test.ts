@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DocumentError, emptyRig } from '@/core/rig';
+import { storeForEach } from '../../tests/stores';
 import { openStore, type Store } from './database';
 import {
   createRig,
@@ -19,13 +19,9 @@ import {
 
 let folder: string;
 let store: Store;
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), 'inlet-check-'));
-  store = openStore(join(folder, 'test.sqlite'));
-});
-afterEach(() => {
-  store.close();
-  rmSync(folder, { recursive: true, force: true });
+storeForEach((made, where) => {
+  store = made;
+  folder = where;
 });
 
 const named = (name: string) => ({ ...emptyRig('barge'), name });
