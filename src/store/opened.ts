@@ -7,6 +7,8 @@ export interface Opened {
   rigs: { id: string; name: string }[];
   /** The rig that was asked for, where it was removed: what is opened is another one. */
   removed?: string;
+  /** There never was a rig as it was asked for. */
+  unknown?: true;
 }
 
 /** The rig that a page asks for, else the first one; a database without any gets an empty one. */
@@ -18,6 +20,6 @@ export function openRig(store: Store, wanted?: string): Opened {
   return {
     saved,
     rigs: rigs.length ? rigs : [{ id: saved.id, name: saved.document.name }],
-    ...(wanted !== undefined && !known && hasRig(store, wanted) && { removed: wanted }),
+    ...(wanted !== undefined && !known && (hasRig(store, wanted) ? { removed: wanted } : { unknown: true as const })),
   };
 }

@@ -63,6 +63,13 @@ test('an address that is none says so, and the places are still there', async ({
   await expect(page.getByRole('status')).toContainText('kit saved');
 });
 
+test('a rig that never was: its address says so on every place, and opens no other rig', async ({ page }) => {
+  for (const place of ['rig', 'plan', 'switch', 'noise', 'log']) {
+    await page.goto(`/${place}?rig=nobody`);
+    await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  }
+});
+
 test('a rig that was removed: its old address says so, and brings it back', async ({ page }) => {
   const rig = await copyOf(page, 'Address trial');
   await page.request.delete(`/api/rigs/${rig}`);

@@ -1,10 +1,9 @@
 import type { Metadata } from 'next';
-import { redirect } from 'next/navigation';
 import { exposures } from '@/core/log';
 import { loadFed, loadLogPage, logState } from '@/store/log';
-import { openRig } from '@/store/opened';
 import { LogPlace } from './LogPlace';
 import { onStore } from '../onStore';
+import { openedRig } from '../openedRig';
 
 export const metadata: Metadata = { title: 'Log' };
 export const dynamic = 'force-dynamic';
@@ -14,9 +13,7 @@ const PAGE = 200;
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
   const { rig } = await searchParams;
-  const { saved, removed } = openRig(store, rig);
-  // Another rig in its place would be taken for it.
-  if (removed) redirect(`/rig?removed=${removed}`);
+  const { saved } = openedRig(store, rig);
   return (
     <LogPlace
       key={saved.id}

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
 import { lastFloors } from '@/core/noise/kept';
 import { loadKit } from '@/store/kit';
 import { loadMeasurements } from '@/store/noise';
@@ -19,7 +20,8 @@ export default onStore(
     },
   ) => {
     const { rig: wanted, line, removed } = await searchParams;
-    const { saved, rigs, removed: gone } = openRig(store, wanted);
+    const { saved, rigs, removed: gone, unknown } = openRig(store, wanted);
+    if (unknown) notFound();
     return (
       <RigPlace
         key={saved.id}
