@@ -5,9 +5,7 @@ import { MessagePlace } from '@/ui/shell/MessagePlace';
 export default function NotFoundPage() {
   return (
     <MessagePlace title="There is nothing at this address">
-      <Typography>
-        It may have been removed, or the address has a slip in it. The places are where they always are.
-      </Typography>
+      <Typography>It may have been removed, or there is a typo in the address. Choose a place to go on.</Typography>
     </MessagePlace>
   );
 }
