@@ -52,7 +52,7 @@ function finished(more: Pick<Recorded, 'truncated' | 'gain' | 'audio'>): void {
       measurements: Array.from({ length: channels }, (_, channel) => measurementOf(meter, channel)),
       seconds: frames / rate,
       sampleRate: rate,
-      pairs: reading.pairs.map(({ channels: both, relation }) => ({ channels: both, relation })),
+      pairs: reading.pairs,
       patterns: reading.patterns,
       ...more,
     },

@@ -1,4 +1,6 @@
+import type { PairReading } from '@/core/signal';
 import type { MeasuredTones, NoBudget, NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
+import type { PairReading } from '@/core/signal';
 import type { Computed } from '@/core/noise/ladder';
 import type { Measurement } from '@/core/noise/measurement';
 import type { Hunt, HuntView } from '@/core/noise/hunt';
@@ -43,7 +45,7 @@ export interface Recorded {
   sampleRate: Hertz;
   /** The file ended before it said it would. */
   truncated: boolean;
-  pairs: { channels: [number, number]; relation: string }[];
+  pairs: PairReading[];
   patterns: string[];
   /** Gain that the simulated interface says it had. */
   gain?: number;

@@ -31,7 +31,7 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
   return (
     <Box component="section" aria-label="Level over time" sx={{ mt: 1.5 }}>
       <Typography variant="h3" component="h3">
-        Level over time
+        Level over time{measurement.reading.disturbances.length > 0 && ' – shaded: not the floor'}
       </Typography>
       <Box
         component="svg"
@@ -41,7 +41,7 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
         sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
       >
         <title id={id}>
-          {`From ${quantity(quietestDbfs, 'dBFS')} to ${quantity(loudestDbfs, 'dBFS')} RMS; target ${quantity(target, 'dBFS')}.`}
+          {`From ${quantity(quietestDbfs, 'dBFS')} to ${quantity(loudestDbfs, 'dBFS')} RMS; target ${quantity(target, 'dBFS')}.${measurement.reading.disturbances.length ? ' Shaded: left out of the floor.' : ''}`}
         </title>
         <GridLines
           ticks={y.ticks(4)}
@@ -54,6 +54,17 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
           <text key={tick} x={x(tick)} y={HEIGHT - 7} textAnchor="middle" fill={palette.text.secondary}>
             {tick} s
           </text>
+        ))}
+        {measurement.reading.disturbances.map(({ code, from, to }) => (
+          <rect
+            key={`${code} ${from}`}
+            x={x(from)}
+            width={Math.max(1.5, x(Math.min(to, every * levels.length)) - x(from))}
+            y={MARGIN.top}
+            height={HEIGHT - MARGIN.top - MARGIN.bottom}
+            fill={palette.text.secondary}
+            opacity={0.18}
+          />
         ))}
         <line
           x1={MARGIN.left}

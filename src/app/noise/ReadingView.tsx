@@ -8,6 +8,7 @@ import type { NoiseBudget } from '@/core/noise/budget';
 import type { KeptMeasurement } from '@/core/noise/kept';
 import { surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
+import { DISTURBANCES, type Disturbance } from '@/core/signal';
 import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
 import { CourseChart } from './CourseChart';
@@ -46,9 +47,9 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
             options={measured.measurements.map((_, n) => [String(n), `channel ${n + 1}`])}
             onChoose={(to) => setChannel(Number(to))}
           />
-          {measured.pairs.map(({ channels, relation }) => (
-            <Typography key={channels.join()} variant="body2" sx={{ mt: 0.5 }}>
-              Channels {channels[0] + 1} and {channels[1] + 1}: {relation}.
+          {measured.pairs.map((pair) => (
+            <Typography key={pair.channels.join()} variant="body2" sx={{ mt: 0.5 }}>
+              {pairText(pair)}
             </Typography>
           ))}
           {measured.patterns.includes('one-channel-only') && (
@@ -73,6 +74,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
           <strong>No noise floor.</strong> {text}
         </Alert>
       ))}
+      {reading.usable && <LeftOut disturbances={reading.disturbances} />}
       <Figures label="What was measured">
         <Figure
           label="Floor, RMS"
@@ -106,6 +108,11 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
           {surplus.text}
           {tooMuchGain &&
             ` The gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} above what the peaks need: turn it down, and the hiss goes with it.`}
+        </Typography>
+      )}
+      {reading.clean && !surplus?.because.length && (
+        <Typography variant="body2" sx={{ mt: 1.5 }}>
+          A clean recording: nothing but the hiss and rush of the line and its room.
         </Typography>
       )}
       {reading.patterns.length > 0 && (
@@ -150,6 +157,38 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
   );
 }
 
+/** What two channels have to do with each other, in a sentence. */
+function pairText({ channels, relation, correlation, ratioDb, fromChannel }: Measured['pairs'][number]): string {
+  const [one, other] = channels.map((channel) => channel + 1);
+  if (relation === 'crosstalk' && ratioDb !== undefined)
+    return `Channel ${fromChannel! + 1} is heard in channel ${fromChannel === channels[0] ? other : one}, ${quantity(-ratioDb, 'dB')} lower: crosstalk.`;
+  const own = Math.abs(correlation) < 0.995 ? ', each with noise of its own' : '';
+  return `Channels ${one} and ${other}: ${relation}${own}.`;
+}
+
+/** Times of what is no floor, a few of each. */
+const MOST_TIMES = 6;
+
+/** What does not belong to the floor and is not counted with it. */
+function LeftOut({ disturbances }: { disturbances: readonly Disturbance[] }) {
+  if (disturbances.length === 0) return null;
+  const codes = [...new Set(disturbances.map(({ code }) => code))];
+  return (
+    <Alert severity="info" sx={{ mb: 1 }}>
+      {codes.map((code) => {
+        const own = disturbances.filter((each) => each.code === code);
+        const times = own.slice(0, MOST_TIMES).map(({ from, to }) => `${from.toFixed(1)} to ${to.toFixed(1)} s`);
+        return (
+          <div key={code}>
+            <strong>Left out:</strong> {DISTURBANCES[code]}, {times.join(', ')}
+            {own.length > MOST_TIMES && ` and ${own.length - MOST_TIMES} more`} ({own[0].evidence}).
+          </div>
+        );
+      })}
+    </Alert>
+  );
+}
+
 const against = (level: number, target: number): string =>
   level > target
     ? `${quantity(level - target, 'dB')} above the target`
@@ -158,7 +197,8 @@ const against = (level: number, target: number): string =>
 function AllFigures({ reading, sine }: { reading: Measured['measurements'][number]['reading']; sine: SineReads }) {
   const rows: [label: string, value: string][] = [
     ['Sample peak', reading.peakDbfs <= -199 ? 'nothing' : quantity(reading.peakDbfs, 'dBFS')],
-    ['RMS, all frequencies', rms(reading.rmsDbfs, sine)],
+    ['RMS, all of it', rms(reading.rmsDbfs, sine)],
+    ['RMS of the floor, all frequencies', reading.floorDbfs === null ? 'no floor' : rms(reading.floorDbfs, sine)],
     ['Quietest 400 ms', rms(reading.quietestDbfs, sine)],
     ['Median 400 ms', rms(reading.medianDbfs, sine)],
     ['Loudest 400 ms', rms(reading.loudestDbfs, sine)],
@@ -174,7 +214,10 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
       'Steady tones',
       reading.tones
         .slice(0, 3)
-        .map(({ hz, dbfs }) => `${Math.round(hz)} Hz ${quantity(dbfs, 'dBFS')}`)
+        .map(
+          ({ hz, dbfs, harmonic }) =>
+            `${Math.round(hz)} Hz ${quantity(dbfs, 'dBFS')}${harmonic ? ` (or harmonic ${harmonic})` : ''}`,
+        )
         .join(', ') || 'none',
     ],
     [
@@ -182,7 +225,11 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
       `${rms(reading.broadbandDbfs, sine)}, ${reading.slopeDbPerOctave.toFixed(1).replace('-', '−')} dB an octave`,
     ],
     ['Rumble below 40 Hz', rms(reading.rumbleDbfs, sine)],
-    ['Clipped · zeros · clicks', `${reading.clippedRuns} · ${reading.zeroRuns} · ${reading.clicks}`],
+    [
+      'Clipped · zeros · clicks · dropouts',
+      `${reading.clippedRuns} · ${reading.zeroRuns} · ${reading.clicks} · ${reading.dropouts}`,
+    ],
+    ['Word length', reading.bits === null ? 'no whole numbers' : `${reading.bits} bits used`],
   ];
   return (
     <Box

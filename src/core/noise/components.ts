@@ -16,12 +16,12 @@ export type Components = Record<Component, number>;
 
 const sum = (list: readonly { power: number }[]): number => list.reduce((total, { power }) => total + power, 0);
 
-export function componentsOf({ mains, tones, hissDbfs }: ChannelReading): Components {
+export function componentsOf({ mains, tones, wandering, hissDbfs }: ChannelReading): Components {
   const harmonics = mains?.harmonics ?? [];
   return {
     hum: sum(harmonics.filter(({ order }) => order % 2 === 1)),
     buzz: sum(harmonics.filter(({ order }) => order % 2 === 0)),
-    tones: sum(tones),
+    tones: sum(tones) + sum(wandering.map(({ dbfs }) => ({ power: ratio(dbfs) ** 2 }))),
     hiss: ratio(hissDbfs) ** 2,
   };
 }

@@ -51,7 +51,10 @@ export function lastTones(measurements: readonly KeptMeasurement[]): MeasuredTon
 /** The noise floor of each line as it was last measured; only usable readings count. */
 export function lastFloors(measurements: readonly KeptMeasurement[]): Record<string, Floor> {
   const floors: Record<string, Floor> = {};
-  for (const { line, measurement } of measurements)
-    if (measurement.reading.usable) floors[line] = { dbfs: measurement.reading.rmsDbfs, from: 'measured' };
+  for (const { line, measurement } of measurements) {
+    // Readings from before the floor was told apart have the whole recording's level.
+    const { usable, floorDbfs = measurement.reading.rmsDbfs } = measurement.reading;
+    if (usable && floorDbfs !== null) floors[line] = { dbfs: floorDbfs, from: 'measured' };
+  }
   return floors;
 }

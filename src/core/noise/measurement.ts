@@ -12,7 +12,7 @@ export interface Measurement {
   seconds: Seconds;
   sampleRate: Hertz;
   reading: ChannelReading;
-  /** Of windows of 400 ms. */
+  /** Of windows of 400 ms of the floor. */
   plain: Measured;
   /** A-weighted, of the segments of its spectrum. */
   weighted: Measured;
@@ -37,9 +37,9 @@ export function measurementOf(meter: RecordingMeter, channel: number): Measureme
     seconds,
     sampleRate,
     reading: channels[channel],
-    plain: spread(windows),
+    plain: spread(windows.floor),
     weighted: spread(density.weighted),
-    course: courseOf(windows),
+    course: courseOf(windows.all),
     spectrum: thinned(density.values, density.step),
   };
 }

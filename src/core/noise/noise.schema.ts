@@ -25,7 +25,39 @@ const coded = Joi.object({ code: Joi.string().max(40).required() }).pattern(
 );
 const count = Joi.number().integer().min(0).max(1e9).required();
 
+/** What readings did not have before, as it would have been then. */
+const since = {
+  floorDbfs: level
+    .allow(null)
+    .default((parent: { usable?: boolean; rmsDbfs?: number }) => (parent.usable ? parent.rmsDbfs : null)),
+  disturbances: Joi.array()
+    .items(
+      Joi.object({
+        code: Joi.string().max(40).required(),
+        from: Joi.number().min(0).max(1e7).required(),
+        to: Joi.number().min(0).max(1e7).required(),
+        evidence: Joi.string().max(500).required(),
+      }),
+    )
+    .max(1000)
+    .default([]),
+  wandering: Joi.array()
+    .items(
+      Joi.object({
+        fromHz: Joi.number().min(0).max(1e6).required(),
+        toHz: Joi.number().min(0).max(1e6).required(),
+        dbfs: level.required(),
+      }),
+    )
+    .max(100)
+    .default([]),
+  dropouts: Joi.number().integer().min(0).max(1e9).default(0),
+  bits: Joi.number().integer().min(1).max(64).allow(null).default(null),
+  clean: Joi.boolean().default(false),
+};
+
 const reading = Joi.object({
+  ...since,
   ...Object.fromEntries(
     [
       'peakDbfs',
@@ -45,13 +77,16 @@ const reading = Joi.object({
   mains: Joi.object({
     frequencyHz: Joi.number().min(0).max(1000).required(),
     harmonics: Joi.array()
-      .items(Joi.object({ ...tone, order: Joi.number().integer().min(1).max(100).required() }))
-      .max(100)
+      .items(Joi.object({ ...tone, order: Joi.number().integer().min(1).max(400).required() }))
+      .max(400)
       .required(),
   })
     .allow(null)
     .required(),
-  tones: Joi.array().items(Joi.object(tone)).max(100).required(),
+  tones: Joi.array()
+    .items(Joi.object({ ...tone, harmonic: Joi.number().integer().min(1).max(1000) }))
+    .max(100)
+    .required(),
   slopeDbPerOctave: Joi.number().required(),
   clippedRuns: count,
   zeroRuns: count,

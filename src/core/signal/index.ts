@@ -2,3 +2,5 @@
 export { ofPower } from './measure/decibels';
 export { recordingMeter, type ChannelReading, type RecordingMeter, type RecordingReading } from './measure/analysis';
 export { WavError, wavReader, type WavFormat } from './wav';
+export { DISTURBANCES, type Disturbance } from './measure/disturbances';
+export { type PairReading } from './measure/pairs';

@@ -2,12 +2,16 @@ import type { Dbfs, Decibels, Hertz, Seconds } from '../../units';
 import type { Block } from '../wav';
 import { channelPairs, type PairReading } from './pairs';
 import { ofPeak, ofPower } from './decibels';
+import { disturbancesOf, type Disturbance } from './disturbances';
+import { FRAME, frameMeter, type Frames } from './frames';
 import { levelMeter, type Levels } from './levels';
 import { patternsOf, type Pattern } from './patterns';
-import { powerIn, segmentFor, welch, type Density, type Segments } from './spectrum';
-import { mainsOf, tonesOf, type Mains, type Tone } from './tones';
-import { gateOf, refusalsOf, type Gate, type Refusal } from './usable';
+import { quietOf, type Span } from './quiet';
+import { densityOf, powerIn, segmentFor, welch, type Density, type Segments, type Stretch } from './spectrum';
+import { mainsOf, tonesOf, wanderingOf, type Mains, type Tone, type Wandering } from './tones';
+import { gateOf, refusalsOf, restOf, testToneOf, type Gate, type Refusal } from './usable';
 import { aWeight } from './weighting';
+import { wordOf } from './word';
 
 /** Where the audio band begins and ends unless somebody says otherwise. */
 const BAND: readonly [Hertz, Hertz] = [20, 20_000];
@@ -17,10 +21,15 @@ const RUMBLE: readonly [Hertz, Hertz] = [4, 40];
 /** Everything that one channel of a recording says. RMS levels are −3.01 for a full-scale sine. */
 export interface ChannelReading {
   peakDbfs: Dbfs;
+  /** Of the whole recording, its direct offset taken off. */
   rmsDbfs: Dbfs;
-  /** From 20 Hz to 20 kHz alone. */
+  /** Of what is the floor: what belongs to something else is left out; null where too little is left. */
+  floorDbfs: Dbfs | null;
+  /** What belongs to something else, with its times. */
+  disturbances: Disturbance[];
+  /** From 20 Hz to 20 kHz alone; this and what follows of the floor, where there is one. */
   bandDbfs: Dbfs;
-  /** Of windows of 400 ms. */
+  /** Of windows of 400 ms of the whole recording. */
   quietestDbfs: Dbfs;
   medianDbfs: Dbfs;
   loudestDbfs: Dbfs;
@@ -33,6 +42,8 @@ export interface ChannelReading {
   dcOffset: number;
   mains: Mains | null;
   tones: Tone[];
+  /** Tones whose frequency moves. */
+  wandering: Wandering[];
   /** What is left from 20 Hz to 20 kHz without mains, tones and rumble. */
   broadbandDbfs: Dbfs;
   /** How its density falls or rises: 0 for white, −3 for pink. */
@@ -41,11 +52,17 @@ export interface ChannelReading {
   clippedRuns: number;
   zeroRuns: number;
   clicks: number;
+  /** Stretches too short to be heard as a pause in which samples stand still. */
+  dropouts: number;
+  /** Bits that the samples use; null where they are no whole numbers. */
+  bits: number | null;
   gate: Gate | null;
   /** It can be read as a noise floor. */
   usable: boolean;
   reasons: Refusal[];
   patterns: Pattern[];
+  /** Usable, and nothing was found in it. */
+  clean: boolean;
 }
 
 /** What a recording says. */
@@ -65,10 +82,10 @@ export interface RecordingMeter {
   push: (block: Block) => void;
   /** What has come so far. */
   reading: () => RecordingReading;
-  /** The density of a channel, and what its segments say by themselves. */
-  density: (channel: number) => Segments;
-  /** The mean square of every 400 ms of a channel. */
-  windows: (channel: number) => number[];
+  /** The density of a channel's floor, and the A-weighted mean square of each of its segments. */
+  density: (channel: number) => Density & { weighted: number[] };
+  /** The mean square of every 400 ms of a channel, and of those that are floor alone. */
+  windows: (channel: number) => { all: number[]; floor: number[] };
 }
 
 /**
@@ -76,23 +93,52 @@ export interface RecordingMeter {
  * @param frames how many will come, if that is known: a short recording wants short segments
  */
 export function recordingMeter(sampleRate: Hertz, channels: number, frames?: number): RecordingMeter {
-  const length = segmentFor(frames);
+  const length = segmentFor(sampleRate, frames);
   const meters = Array.from({ length: channels }, () => levelMeter(sampleRate));
-  const spectra = Array.from({ length: channels }, () => welch(sampleRate, length));
+  const courses = Array.from({ length: channels }, () => frameMeter(sampleRate));
+  const spectra = Array.from({ length: channels }, () => welch(sampleRate, length, channels));
   const pairs = channelPairs(channels);
+  let count = 0;
+  /** Channels as they were read last; nothing is worked out twice. */
+  const known = new Map<number, { count: number; found: Observed }>();
+  const observed = (channel: number): Observed => {
+    const before = known.get(channel);
+    if (before?.count === count) return before.found;
+    const [levels, course, segments] = [
+      meters[channel].levels(),
+      courses[channel].frames(),
+      spectra[channel].segments(),
+    ];
+    const found = observe(levels, course, segments, sampleRate);
+    known.set(channel, { count, found });
+    return found;
+  };
   return {
     push(block) {
+      count += block[0]?.length ?? 0;
       block.forEach((samples, channel) => {
         meters[channel].push(samples);
+        courses[channel].push(samples);
         spectra[channel].push(samples);
       });
       pairs.push(block);
     },
-    density: (channel) => spectra[channel].density(),
-    windows: (channel) => meters[channel].levels().windows,
+    density: (channel) => {
+      const { density, weighted } = observed(channel);
+      return { ...density, weighted };
+    },
+    windows: (channel) => {
+      const { levels, rest } = observed(channel);
+      const perWindow = Math.round(0.4 / FRAME);
+      const floor = levels.windows.filter((_, n) =>
+        rest.some(({ from, to }) => from <= n * perWindow && to >= (n + 1) * perWindow),
+      );
+      return { all: levels.windows, floor: floor.length > 1 ? floor : levels.windows };
+    },
     reading() {
-      const levels = meters.map((meter) => meter.levels());
-      const read = levels.map((each, n) => channelReading(each, spectra[n].density(), sampleRate));
+      const all = meters.map((_, channel) => observed(channel));
+      const levels = all.map((each) => each.levels);
+      const read = all.map((each) => channelReading(each, sampleRate));
       const related = pairs.readings(levels);
       const speaking = read.filter((_, n) => levels[n].power > 0);
       const counted = speaking.length ? speaking : read;
@@ -111,26 +157,111 @@ export function recordingMeter(sampleRate: Hertz, channels: number, frames?: num
   };
 }
 
+/** A channel, taken apart into its floor and what is none. */
+interface Observed {
+  levels: Levels;
+  frames: Frames;
+  disturbances: Disturbance[];
+  gate: Gate | null;
+  rest: Span[];
+  /** Of the floor, or of everything where there is none. */
+  density: Density;
+  weighted: number[];
+  /** Of the floor. */
+  stretches: readonly Stretch[];
+}
+
+function observe(levels: Levels, frames: Frames, segments: Segments, sampleRate: Hertz): Observed {
+  const quiet = quietOf(frames);
+  const perFrame = Math.round(FRAME * sampleRate);
+  // What a click or a dropout lies in is no floor either, nor are its neighbours.
+  const spoilt = new Uint8Array(frames.count);
+  // Steps of a word that is too short are no clicks.
+  const isWord = wordOf(levels, Math.max(0, levels.power - levels.mean ** 2)).only !== undefined;
+  const clickFrames = isWord ? [] : levels.clickFrames;
+  for (const frame of isWord ? [] : [...clickFrames, ...levels.dropouts.frames])
+    spoilt.fill(1, Math.max(0, frame - 1), frame + 2);
+  const disturbances = disturbancesOf(frames, quiet, segments, perFrame, clickFrames);
+  const rest = restOf(quiet, disturbances, spoilt);
+  const { hop } = segments;
+  const isRest = new Uint8Array(frames.count);
+  for (const { from, to } of rest) isRest.fill(1, from, to);
+  const foreign = segments.stretches.map(({ from, to }) => {
+    const [first, end] = [
+      Math.floor((from * hop) / perFrame),
+      Math.min(frames.count, Math.ceil(((to + 1) * hop) / perFrame)),
+    ];
+    let other = 0;
+    for (let n = first; n < end; n++) if (!isRest[n]) other++;
+    return other / Math.max(1, end - first);
+  });
+  const own = segments.stretches.filter((_, n) => foreign[n] === 0);
+  // Between crackles hardly a segment is free: those that have the least of it.
+  const least = rest.length ? foreign.toSorted((a, b) => a - b)[Math.floor(foreign.length / 5)] : 1;
+  const chosen = own.length >= 3 ? own : segments.stretches.filter((_, n) => foreign[n] <= least);
+  return {
+    levels,
+    frames,
+    disturbances,
+    gate: disturbances.some(({ code }) => code === 'gate') ? gateOf(frames, quiet) : null,
+    rest,
+    density: densityOf(segments, chosen),
+    weighted: chosen.flatMap(({ from, to }) => segments.weighted.slice(from, to)),
+    stretches: chosen,
+  };
+}
+
 const oneSided = (levels: readonly Levels[]): string[] =>
   levels.length > 1 && levels.some(({ power }) => power === 0) && levels.some(({ power }) => power > 0)
     ? ['one-channel-only']
     : [];
 
-function channelReading(levels: Levels, density: Density, sampleRate: Hertz): ChannelReading {
-  const windows = levels.windows.toSorted((a, b) => a - b);
+function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
+  const { levels, frames, disturbances, gate, rest, density, stretches } = observed;
+  const offset = levels.mean ** 2;
+  const without = (power: number) => Math.max(0, power - offset);
+  const windows = levels.windows.map(without).sort((a, b) => a - b);
+  const word = wordOf(levels, floorPower(levels, rest));
   const mains = mainsOf(density);
-  const tones = tonesOf(density, mains);
+  const tones = tonesOf(density, mains).filter(({ dbfs }) => dbfs > word.carries);
+  const wandering = wanderingOf(stretches, density.step, [...(mains?.harmonics ?? []), ...tones]);
   const [from, to] = BAND;
   const inBand = powerIn(density, from, to);
   const steady = [...(mains?.harmonics ?? []), ...tones].filter(({ hz }) => hz >= from && hz <= to);
   const broadband = Math.max(0, inBand - steady.reduce((sum, { power }) => sum + power, 0));
-  const reasons = refusalsOf(levels, sampleRate);
+  const reasons = refusalsOf(
+    levels,
+    sampleRate,
+    frames,
+    disturbances,
+    rest,
+    testToneOf([...tones, ...(mains?.harmonics ?? []).filter(({ order }) => order > 1)], inBand),
+  );
   const rumble = powerIn(density, ...RUMBLE);
   const slope = slopeOf(density);
   const hiss = hissIn(density, steady);
+  const usable = reasons.length === 0;
+  const floor = usable ? floorPower(levels, rest) : null;
+  const patterns = patternsOf({
+    mains,
+    tones,
+    wandering,
+    ...hiss,
+    rumble,
+    slope,
+    inBand,
+    density,
+    levels,
+    floor,
+    word,
+    disturbances,
+    reasons,
+  });
   return {
     peakDbfs: ofPeak(levels.peak),
-    rmsDbfs: ofPower(levels.power),
+    rmsDbfs: ofPower(without(levels.power)),
+    floorDbfs: floor === null ? null : ofPower(floor),
+    disturbances,
     bandDbfs: ofPower(inBand),
     quietestDbfs: ofPower(windows[0] ?? 0),
     medianDbfs: ofPower(windows[windows.length >> 1] ?? 0),
@@ -141,17 +272,33 @@ function channelReading(levels: Levels, density: Density, sampleRate: Hertz): Ch
     dcOffset: levels.mean,
     mains: mains ?? null,
     tones,
+    wandering,
     broadbandDbfs: ofPower(broadband),
     slopeDbPerOctave: slope,
     rumbleDbfs: ofPower(rumble),
     clippedRuns: levels.clippedRuns,
     zeroRuns: levels.zeroRuns,
     clicks: levels.clicks,
-    gate: gateOf(levels) ?? null,
-    usable: reasons.length === 0,
+    dropouts: levels.dropouts.zeros + levels.dropouts.held,
+    bits: levels.bits ?? null,
+    gate,
+    usable,
     reasons,
-    patterns: patternsOf({ mains, tones, ...hiss, rumble, slope, inBand, levels, reasons }),
+    patterns,
+    clean: usable && disturbances.length === 0 && patterns.every(({ code }) => code === 'hiss'),
   };
+}
+
+/** The mean square of the frames that are floor, without its direct offset. */
+function floorPower({ frameLevels, frameMeans, power, mean }: Levels, rest: readonly Span[]): number {
+  let [squares, sum, count] = [0, 0, 0];
+  for (const { from, to } of rest)
+    for (let n = from; n < Math.min(to, frameLevels.length); n++) {
+      squares += frameLevels[n];
+      sum += frameMeans[n];
+      count++;
+    }
+  return Math.max(0, count ? squares / count - (sum / count) ** 2 : power - mean ** 2);
 }
 
 /** Where the density is read that hiss is told by. */

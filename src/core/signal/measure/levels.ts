@@ -1,16 +1,22 @@
 import type { Hertz, Seconds } from '../../units';
+import { FRAME } from './frames';
+import { growingFloats } from './growing';
 
 /** A stretch of samples that say nothing. */
 const ZERO_RUN: Seconds = 0.005;
 /** So many samples at full scale in a row are clipped. */
 const CLIPPED_RUN = 3;
+/** So many samples of one value stand still: a converter or a link has lost some (common practice). */
+const STILL_RUN = 12;
+/** Samples of 24 bits. */
+const WHOLE = 2 ** 23;
 const FULL: number = 1 - 1 / 32_768;
 const WINDOW: Seconds = 0.4;
-const SHORT: Seconds = 0.02;
-/** Below this the short windows hardly listen: rumble is no speech, and comes and goes by itself. */
-const CUT: Hertz = 1000;
 /** A click bends the wave this many times as far as it usually bends within 20 ms. */
 const CLICK = 14;
+
+/** Places of more clicks than this are not kept. */
+const MOST_CLICKS = 20_000;
 
 /** What a channel's samples say without any spectrum. Powers are mean squares, full scale being 1. */
 export interface Levels {
@@ -20,13 +26,25 @@ export interface Levels {
   mean: number;
   /** Of every 400 ms. */
   windows: number[];
-  /** Of every 20 ms above 1 kHz; hours of them, so they are kept small. */
-  short: Float32Array;
+  /** Of every 20 ms; hours of them, so they are kept small. */
+  frameLevels: Float32Array;
+  /** The mean sample of each. */
+  frameMeans: Float32Array;
   clippedRuns: number;
   zeroRuns: number;
   /** Seconds of exact zeros. */
   zeros: Seconds;
   clicks: number;
+  /** Frames in which a click lies. */
+  clickFrames: number[];
+  /** Stretches shorter than those that stand still, by zeros or by a value that is held, within something that sounds. */
+  dropouts: { zeros: number; held: number; frames: number[] };
+  /** Part of the samples that are as large as the one before. */
+  still: number;
+  /** Bits that the samples use; undefined for samples that are no whole numbers of 24 bits. */
+  bits?: number;
+  /** How many times more samples lie within 1 % of the greatest than in the next 2 %: a clipped wave stays there. */
+  flatTop: number;
 }
 
 /** What one stretch of samples adds up to. */
@@ -34,35 +52,37 @@ interface Stretch {
   peak: number;
   squares: number;
   sum: number;
-  /** Squares above the cut. */
-  high: number;
   /** Size of the second difference: its sum and its greatest. */
   bends: number;
   bend: number;
   zeros: number;
+  /** Samples that are what the one before was, and the most of them in a row. */
+  same: number;
+  longest: number;
 }
 
 /** Follows one channel sample by sample. */
 export function levelMeter(sampleRate: Hertz) {
-  const perShort = Math.round(SHORT * sampleRate);
-  const perWindow = Math.round(WINDOW / SHORT);
+  const perFrame = Math.round(FRAME * sampleRate);
+  const perWindow = Math.round(WINDOW / FRAME);
   const zeroRun = Math.round(ZERO_RUN * sampleRate);
-  const pass = Math.exp((-2 * Math.PI * CUT) / sampleRate);
   const windows: number[] = [];
-  let shorts = new Float32Array(1024);
-  let shortCount = 0;
+  const clickFrames: number[] = [];
+  const totals = growingFloats();
+  const means = growingFloats();
   let [frames, peak, squares, sum] = [0, 0, 0, 0];
-  let [window, inWindow, short, inShort] = [0, 0, 0, 0];
+  let [window, inWindow, frame, frameSum, inFrame] = [0, 0, 0, 0, 0];
   let [full, zero, clippedRuns, zeroRuns, zeros, clicks] = [0, 0, 0, 0, 0, 0];
   /** Mean size of the second difference in what came before. */
   let usual = 0;
   let lastClick = -Infinity;
-  const held = { x1: 0, x2: 0, high: 0 };
+  const held = { x1: 0, x2: 0, run: 0 };
 
   /** The samples between two places, all in one short window. */
   const stretch = (samples: Float32Array, from: number, to: number): Stretch => {
-    let { x1, x2, high } = held;
-    let [most, square, total, highs, bends, bend, nothing] = [0, 0, 0, 0, 0, 0, 0];
+    let { x1, x2, run } = held;
+    let longest = run;
+    let [most, square, total, bends, bend, nothing, same] = [0, 0, 0, 0, 0, 0, 0];
     for (let n = from; n < to; n++) {
       const x = samples[n];
       const size = Math.abs(x);
@@ -70,8 +90,11 @@ export function levelMeter(sampleRate: Hertz) {
       square += x * x;
       total += x;
       if (x === 0) nothing++;
-      high = pass * (high + x - x1);
-      highs += high * high;
+      if (x === x1) {
+        same++;
+        run++;
+        if (run > longest) longest = run;
+      } else run = 0;
       const second = Math.abs(x - x1 - (x1 - x2));
       bends += second;
       bend = Math.max(bend, second);
@@ -80,8 +103,8 @@ export function levelMeter(sampleRate: Hertz) {
     }
     held.x1 = x1;
     held.x2 = x2;
-    held.high = high;
-    return { peak: most, squares: square, sum: total, high: highs, bends, bend, zeros: nothing };
+    held.run = run;
+    return { peak: most, squares: square, sum: total, bends, bend, zeros: nothing, same, longest };
   };
 
   /** Runs of samples at full scale. */
@@ -105,38 +128,74 @@ export function levelMeter(sampleRate: Hertz) {
     zero = 0;
   };
 
+  const tops = topMeter();
+  let [stillRun, stillValue, sames, word] = [0, NaN, 0, 0];
+  let isWhole = true;
+  const dropouts = { zeros: 0, held: 0, frames: [] as number[] };
+  /** Runs of one value, neither so long that they are a pause nor at the ends. */
+  const countStill = (samples: Float32Array, from: number, to: number) => {
+    for (let n = from; n < to; n++)
+      if (samples[n] === stillValue) stillRun++;
+      else {
+        endStill();
+        stillValue = samples[n];
+        stillRun = 1;
+      }
+  };
+  const endStill = () => {
+    if (stillRun >= STILL_RUN && stillRun < 25 * zeroRun && Math.abs(stillValue) < 0.9 * peak) {
+      if (stillValue === 0) dropouts.zeros++;
+      else dropouts.held++;
+      if (dropouts.frames.length < MOST_CLICKS) dropouts.frames.push(totals.count());
+    }
+    stillRun = 0;
+    stillValue = NaN;
+  };
+  /** The lowest bit that is ever used, by some of the samples. */
+  const countBits = (samples: Float32Array, from: number, to: number) => {
+    for (let n = from; n < to; n += 16) {
+      const value = samples[n] * WHOLE;
+      word |= value;
+      if (value !== Math.trunc(value)) isWhole = false;
+    }
+  };
+
   return {
     push(samples: Float32Array): void {
       for (let from = 0; from < samples.length;) {
-        const to = Math.min(samples.length, from + perShort - inShort);
+        const to = Math.min(samples.length, from + perFrame - inFrame);
         const found = stretch(samples, from, to);
         peak = Math.max(peak, found.peak);
         squares += found.squares;
         sum += found.sum;
         window += found.squares;
-        short += found.high;
+        frame += found.squares;
+        frameSum += found.sum;
+        sames += found.same;
+        if (found.longest >= STILL_RUN / 4) countStill(samples, from, to);
+        else endStill();
+        if (isWhole) countBits(samples, from, to);
+        tops.push(samples, from, to, found.peak);
         if (found.peak >= FULL) countFull(samples, from, to);
         else full = 0;
         if (found.zeros > 0) countZeros(samples, from, to);
         else endZeros();
         // A click bends the wave far more than the samples before it did; one is counted once, wherever the pieces end.
-        const click = found.bend > CLICK * usual && found.bend > 1e-5 && frames > perShort;
-        if (click && frames - lastClick > perShort) clicks++;
+        const click = found.bend > CLICK * usual && found.bend > 1e-5 && frames > perFrame;
+        if (click && frames - lastClick > perFrame) clicks++;
+        if (click && clickFrames.at(-1) !== totals.count() && clickFrames.length < MOST_CLICKS)
+          clickFrames.push(totals.count());
         if (click) lastClick = frames;
-        else usual += (found.bends / (to - from) - usual) * Math.min(1, (to - from) / perShort) || 0;
+        else usual += (found.bends / (to - from) - usual) * Math.min(1, (to - from) / perFrame) || 0;
         frames += to - from;
-        inShort += to - from;
+        inFrame += to - from;
         from = to;
-        if (inShort < perShort) continue;
-        if (shortCount === shorts.length) {
-          const longer = new Float32Array(2 * shorts.length);
-          longer.set(shorts);
-          shorts = longer;
-        }
-        shorts[shortCount++] = short / perShort;
-        short = inShort = 0;
+        if (inFrame < perFrame) continue;
+        totals.push(frame / perFrame);
+        means.push(frameSum / perFrame);
+        frame = frameSum = inFrame = 0;
         if (++inWindow < perWindow) continue;
-        windows.push(window / (perWindow * perShort));
+        windows.push(window / (perWindow * perFrame));
         window = inWindow = 0;
       }
     },
@@ -148,12 +207,68 @@ export function levelMeter(sampleRate: Hertz) {
         power: frames ? squares / frames : 0,
         mean: frames ? sum / frames : 0,
         windows: windows.length ? windows : frames ? [squares / frames] : [],
-        short: shorts.subarray(0, shortCount),
+        frameLevels: totals.values(),
+        frameMeans: means.values(),
         clippedRuns,
         zeroRuns: zeroRuns + open,
         zeros: (zeros + (open ? zero : 0)) / sampleRate,
         clicks,
+        clickFrames,
+        dropouts,
+        still: frames ? sames / frames : 0,
+        ...(isWhole && word !== 0 && { bits: 24 - Math.round(Math.log2(word & -word)) }),
+        flatTop: tops.flatness(),
       };
+    },
+  };
+}
+
+/** How fine the levels near the greatest are told apart, and how far below it they are counted. */
+const [TOP_STEPS, TOP_FROM] = [200, 0.9];
+const ENOUGH = 4000;
+
+/** Counts samples near the greatest one, of either sign by itself. */
+function topMeter() {
+  const sides = [1, -1].map((sign) => ({ sign, most: 0, counted: 0, counts: new Uint32Array(TOP_STEPS) }));
+  const place = (size: number, most: number) => Math.floor((TOP_STEPS * (1 - size / most)) / (1 - TOP_FROM));
+  return {
+    push(samples: Float32Array, from: number, to: number, peak: number): void {
+      for (const side of sides) {
+        // What has been counted often enough is known, unless something greater comes.
+        if (peak < TOP_FROM * side.most || (side.counted > ENOUGH && peak <= side.most)) continue;
+        for (let n = from; n < to; n++) {
+          const size = samples[n] * side.sign;
+          if (size <= TOP_FROM * side.most || size <= 0) continue;
+          if (size > side.most) {
+            // What was counted lies lower now, by the ratio.
+            const moved = new Uint32Array(TOP_STEPS);
+            side.counts.forEach((count, step) => {
+              const to = place(side.most * (1 - ((step + 0.5) / TOP_STEPS) * (1 - TOP_FROM)), size);
+              if (count && to < TOP_STEPS) moved[to] += count;
+            });
+            side.counts = moved;
+            side.most = size;
+            side.counted = moved.reduce((sum, count) => sum + count, 0);
+          }
+          const step = place(size, side.most);
+          if (step < TOP_STEPS) {
+            side.counts[step]++;
+            side.counted++;
+          }
+        }
+      }
+    },
+    /** The larger of both sides; a sine has 1.36, noise less than 1. */
+    flatness(): number {
+      const per = TOP_STEPS / (100 * (1 - TOP_FROM));
+      const sum = (counts: Uint32Array, from: number, to: number) =>
+        counts.subarray(from, to).reduce((total, count) => total + count, 0);
+      return Math.max(
+        ...sides.map(({ counts }) => {
+          const [top, below] = [sum(counts, 0, per), sum(counts, per, 3 * per)];
+          return top < 30 ? 0 : top / Math.max(1, below);
+        }),
+      );
     },
   };
 }

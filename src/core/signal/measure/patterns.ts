@@ -1,18 +1,41 @@
 import type { Decibels } from '../../units';
 import { ofPower } from './decibels';
+import type { Disturbance } from './disturbances';
+import { faultsOf } from './faults';
 import type { Levels } from './levels';
-import type { Harmonic, Mains, Tone } from './tones';
+import { powerIn, type Density } from './spectrum';
+import type { Harmonic, Mains, Tone, Wandering } from './tones';
 import type { Refusal } from './usable';
+import type { Word } from './word';
 
 /** What a recording looks like, and what that usually comes from. */
 export interface Pattern {
-  code: 'magnetic-pick-up' | 'rectifier-buzz' | 'computer-tones' | 'hiss' | 'gate' | 'exact-zeros' | 'rumble';
+  code:
+    | 'magnetic-pick-up'
+    | 'rectifier-buzz'
+    | 'computer-tones'
+    | 'wandering-whine'
+    | 'hiss'
+    | 'gate'
+    | 'exact-zeros'
+    | 'rumble'
+    | 'crackle'
+    | 'dropouts'
+    | 'direct-offset'
+    | 'clipped-upstream'
+    | 'dead-channel'
+    | 'cut-off'
+    | 'word-length';
   what: string;
   usually: string;
   evidence: string;
 }
 
-interface Seen {
+/** Rumble this far above what a room has is told (10 dB; common practice). */
+const RUMBLE_OVER = 10;
+
+/** What a channel shows. */
+export interface Seen {
   mains: Mains | undefined;
   tones: readonly Tone[];
   /** Mean squares. */
@@ -26,7 +49,13 @@ interface Seen {
   /** Everything, A-weighted. */
   inBandA: number;
   slope: Decibels;
+  density: Density;
   levels: Levels;
+  wandering: readonly Wandering[];
+  /** Mean square of the floor; null where there is none. */
+  floor: number | null;
+  word: Word;
+  disturbances: readonly Disturbance[];
   reasons: readonly Refusal[];
 }
 
@@ -34,33 +63,24 @@ const level = (power: number): string => `${ofPower(power).toFixed(1).replace('-
 const sum = (list: readonly { power: number }[]): number => list.reduce((total, { power }) => total + power, 0);
 
 /** The patterns of a channel with their evidence, one after the other as they are in the table of the trade (common practice). */
-export function patternsOf({
-  mains,
-  tones,
-  hiss,
-  white,
-  weighted,
-  inBandA,
-  rumble,
-  inBand,
-  slope,
-  levels,
-  reasons,
-}: Seen): Pattern[] {
-  const found: Pattern[] = [];
+export function patternsOf(seen: Seen): Pattern[] {
+  const { mains, tones, hiss, white, weighted, inBandA, inBand, slope, levels, reasons, wandering, word } = seen;
+  const found: Pattern[] = faultsOf(seen);
+  // What somebody says or plays has tones of its own, and says nothing of the line.
+  const isLine = reasons.every(({ code }) => code === 'too-short' || code === 'clipped');
   const harmonics = mains?.harmonics ?? [];
   const odd = harmonics.filter(({ order }) => order % 2 === 1);
   const comb = harmonics.filter(({ order }) => order % 2 === 0);
   const high = comb.filter(({ order }) => order >= 6);
   const fundamental = harmonics.find(({ order }) => order === 1);
-  if (fundamental && fundamental.power > 0.5 * sum(comb))
+  if (isLine && fundamental && fundamental.power > 0.5 * sum(comb))
     found.push({
       code: 'magnetic-pick-up',
       what: 'hum: the fundamental and odd harmonics',
       usually: 'a transformer or a mains lead beside the cable',
       evidence: `${orders(odd)} of ${mains!.frequencyHz.toFixed(2)} Hz, ${level(sum(odd))}`,
     });
-  if (comb.length >= 3 && high.length >= 2 && sum(comb) > 0.1 * sum(odd))
+  if (isLine && comb.length >= 3 && high.length >= 2 && sum(comb) > 0.1 * sum(odd))
     found.push({
       code: 'rectifier-buzz',
       what: `buzz: ${(2 * mains!.frequencyHz).toFixed(0)} Hz and a long comb`,
@@ -68,7 +88,7 @@ export function patternsOf({
       evidence: `${orders(comb)} of ${mains!.frequencyHz.toFixed(2)} Hz, ${level(sum(comb))}`,
     });
   const kilohertz = tones.filter(({ hz }) => hz >= 900);
-  if (kilohertz.length > 0 && sum(kilohertz) > 1e-3 * inBand)
+  if (isLine && kilohertz.length > 0 && sum(kilohertz) > 1e-3 * inBand)
     found.push({
       code: 'computer-tones',
       what: 'steady tones in the kilohertz range',
@@ -78,8 +98,19 @@ export function patternsOf({
         .map(({ hz }) => `${Math.round(hz)} Hz`)
         .join(', ')}, ${level(sum(kilohertz))}`,
     });
-  const unusable = reasons.some(({ code }) => code === 'gate' || code === 'speech');
-  if (!unusable && hiss > Math.max(0.4 * weighted, 0.1 * inBandA) && white > 0.02 * inBand)
+  for (const { fromHz, toHz, dbfs } of isLine ? wandering : [])
+    found.push({
+      code: 'wandering-whine',
+      what: 'a whine whose pitch moves',
+      usually: 'a switching supply, a computer or a display under changing load; two oscillators beating',
+      evidence: `${Math.round(fromHz)} to ${Math.round(toHz)} Hz, ${dbfs.toFixed(1).replace('-', '−')} dBFS`,
+    });
+  if (
+    seen.floor !== null &&
+    word.only === undefined &&
+    hiss > Math.max(0.4 * weighted, 0.1 * inBandA) &&
+    white > 0.02 * inBand
+  )
     found.push({
       code: 'hiss',
       what: 'white hiss',
@@ -102,14 +133,23 @@ export function patternsOf({
       usually: 'nothing connected, muted, or gated digitally',
       evidence: `${levels.zeroRuns} stretches, ${levels.zeros.toFixed(2)} s together`,
     });
-  if (rumble > inBand * 0.5 && rumble > 0)
-    found.push({
-      code: 'rumble',
-      what: 'rumble below 40 Hz',
-      usually: 'air handling, handling, wind, traffic',
-      evidence: `${level(rumble)} below 40 Hz, ${level(inBand)} from 20 Hz to 20 kHz`,
-    });
+  const rumble = rumbleOf(seen);
+  if (rumble) found.push(rumble);
   return found;
+}
+
+/** Rumble is most of what is there, and far above what a room has by itself. */
+function rumbleOf({ rumble, inBand, density }: Seen): Pattern | undefined {
+  const above = powerIn(density, 63, 250) / 187;
+  // From there a room rises by 8 dB of density an octave towards the bottom, to 28 Hz; RUMBLE reaches from 4 to 40 Hz.
+  const usual = above * 10 ** ((8 * Math.log2(125 / 28)) / 10) * 36;
+  if (rumble < inBand * 0.5 || rumble < RUMBLE_OVER * usual || rumble <= 0) return undefined;
+  return {
+    code: 'rumble',
+    what: 'rumble below 40 Hz',
+    usually: 'air handling, handling, wind, traffic',
+    evidence: `${level(rumble)} below 40 Hz, ${level(inBand)} from 20 Hz to 20 kHz`,
+  };
 }
 
 const orders = (list: readonly Harmonic[]): string =>

@@ -1,5 +1,6 @@
 import FFT from 'fft.js';
-import type { Hertz } from '../../units';
+import type { Hertz, Seconds } from '../../units';
+import { separate } from './frames';
 import { aWeight } from './weighting';
 
 /** Mean square per hertz at equally spaced frequencies from 0 to half the sample rate, full scale being 1. */
@@ -14,51 +15,128 @@ export interface Density {
 /** The band that A-weighted figures are taken over. */
 const [LOWEST, HIGHEST]: [Hertz, Hertz] = [20, 20_000];
 
-/** Longest segment: three hertz from bin to bin at 48 kHz, which tells mains harmonics apart; longer ones leave the cache. */
-const LONGEST = 16_384;
+/** Length of a segment: about three hertz from bin to bin, which tells mains harmonics apart. */
+const LONGEST: Seconds = 16_384 / 48_000;
 const SHORTEST = 1024;
+/** Nothing above this is kept: it is read nowhere. */
+const HIGHEST_KEPT: Hertz = 24_000;
+/** Most stretches whose spectra are kept apart in one recording, all channels together; a channel has this many at least. */
+const [MOST, LEAST] = [256, 24];
 
-/** A segment that a recording of so many frames holds eight of, as far as possible. @param frames undefined for no end in sight */
-export function segmentFor(frames: number | undefined): number {
-  let length = LONGEST;
+/**
+ * Samples of a segment, the same in hertz at any rate; a recording holds eight, as far as possible.
+ * @param frames undefined for no end in sight
+ */
+export function segmentFor(sampleRate: Hertz, frames: number | undefined): number {
+  let length = 2 ** Math.round(Math.log2(LONGEST * sampleRate));
   while (length > SHORTEST && frames !== undefined && frames < 4.5 * length) length /= 2;
   return length;
 }
 
+/** The spectra of segments that follow each other and are alike, summed. */
+export interface Stretch {
+  /** First segment, and the one after the last. */
+  from: number;
+  to: number;
+  /** Sum of the densities: mean square per hertz. */
+  sum: Float32Array;
+  /** Level in low, middle and high band of one of them, in dB. */
+  levels: [number, number, number];
+}
+
 /** What the segments of a recording say. */
-export interface Segments extends Density {
+export interface Segments {
+  step: Hertz;
+  /** Samples from one segment to the next; each is twice as long. */
+  hop: number;
+  stretches: readonly Stretch[];
   /** A-weighted mean square of each segment, 20 Hz to 20 kHz. */
   weighted: number[];
 }
 
+/** The mean density of some stretches; zero everywhere where there are none. */
+export function densityOf({ step, stretches }: Segments, chosen: readonly Stretch[] = stretches): Density {
+  const values = new Float64Array(stretches[0]?.sum.length ?? 2);
+  let segments = 0;
+  for (const { sum, from, to } of chosen) {
+    addTo(values, sum);
+    segments += to - from;
+  }
+  for (let k = 0; k < values.length; k++) values[k] /= segments || 1;
+  return { step, values, segments };
+}
+
+/** Bands that tell whether segments are alike. */
+const ALIKE: readonly [Hertz, Hertz][] = [
+  [30, 250],
+  [250, 2500],
+  [2500, 16_000],
+];
+
 /**
  * The power spectral density of what is pushed, by the method of Welch (1967): Hann window, half overlapping segments.
- * Its integral is the mean square of the samples. Two segments go through one transform, one as its real, one as its
- * imaginary part: half the work, as both are real.
+ * The integral of their mean is the mean square of the samples. Two segments go through one transform, one as its real,
+ * one as its imaginary part, as both are real. Neighbours that are alike are summed when too many are kept, so that what
+ * belongs to something else can be left out at the end, and memory stays flat.
+ * @param channels of the recording, which share what is kept
  */
-export function welch(sampleRate: Hertz, length: number) {
+export function welch(sampleRate: Hertz, length: number, channels = 1) {
   const fft = new FFT(length);
   const hop = length / 2;
   const step = sampleRate / length;
-  const window = Float64Array.from({ length }, (_, n) => 0.5 - 0.5 * Math.cos((2 * Math.PI * n) / length));
-  const scale = 1 / (sampleRate * window.reduce((sum, w) => sum + w * w, 0));
-  const weight = Float64Array.from({ length: hop + 1 }, (_, k) =>
-    k * step >= LOWEST && k * step <= HIGHEST ? aWeight(k * step) * scale * step : 0,
+  const most = Math.max(LEAST, Math.floor(MOST / channels));
+  const bins = Math.min(hop, Math.ceil(HIGHEST_KEPT / step)) + 1;
+  const window = Float32Array.from({ length }, (_, n) => 0.5 - 0.5 * Math.cos((2 * Math.PI * n) / length));
+  // Separated spectra are twice as large as each by itself; half the bins have the power of both signs.
+  const scale = 1 / (2 * sampleRate * window.reduce((sum, w) => sum + w * w, 0));
+  const weight = Float32Array.from({ length: bins }, (_, k) =>
+    k * step >= LOWEST && k * step <= HIGHEST ? aWeight(k * step) * step : 0,
   );
-  const sum = new Float64Array(hop + 1);
+  const alike = ALIKE.map(([from, to]) => [Math.ceil(from / step), Math.min(bins - 1, Math.floor(to / step))] as const);
   const weighted: number[] = [];
+  let stretches: Stretch[] = [];
+  const spare: Float32Array[] = [];
   const held = new Float32Array(length + hop);
-  const packed = new Float64Array(2 * length);
+  const packed = new Float32Array(2 * length);
   // A plain array: the transform is twice as quick into one as into a typed one.
   const spectrum = fft.createComplexArray();
   let filled = 0;
 
-  /** Adds the segment at the start of what is held to a sum, and the next one if there is room for both. */
-  const add = (into: Float64Array, both: boolean): [number, number] => {
-    pack(packed, held, window, both ? hop : undefined);
+  const transformed = (both: boolean): Float32Array[] => {
+    for (let n = 0, at = 0; n < length; n++, at += 2) {
+      const w = window[n];
+      packed[at] = held[n] * w;
+      packed[at + 1] = both ? held[n + hop] * w : 0;
+    }
     fft.transform(spectrum, packed);
-    const [together, apart] = unpack(into, spectrum, weight);
-    return [(together + apart) / 2, (together - apart) / 2];
+    const powers = [spare.pop() ?? new Float32Array(bins), spare.pop() ?? new Float32Array(bins)];
+    separate(spectrum, length, powers[0], powers[1], scale);
+    if (!both) spare.push(powers.pop()!);
+    for (const power of powers) {
+      // What lies at either end has no negative frequency of its own.
+      power[0] /= 2;
+      if (bins === hop + 1) power[hop] /= 2;
+    }
+    return powers;
+  };
+  const weightedOf = (power: Float32Array): number => {
+    let sum = 0;
+    for (let k = 0; k < bins; k++) sum += power[k] * weight[k];
+    return sum;
+  };
+  const stretchOf = (sum: Float32Array, at: number): Stretch => {
+    const levels = alike.map(([from, to]) => {
+      let total = 0;
+      // A quarter of the bins says enough of how alike two are.
+      for (let k = from; k <= to; k += 4) total += sum[k];
+      return 10 * Math.log10(total + 1e-30);
+    }) as Stretch['levels'];
+    return { from: at, to: at + 1, sum, levels };
+  };
+  const keep = (sum: Float32Array) => {
+    stretches.push(stretchOf(sum, weighted.length));
+    weighted.push(weightedOf(sum));
+    if (stretches.length > most) stretches = halved(stretches, spare);
   };
 
   return {
@@ -69,56 +147,53 @@ export function welch(sampleRate: Hertz, length: number) {
         filled += count;
         at += count;
         if (filled < held.length) continue;
-        weighted.push(...add(sum, true));
+        transformed(true).forEach(keep);
         held.copyWithin(0, length);
         filled = hop;
       }
     },
     /** What has come so far; a recording shorter than a segment counts as followed by silence. */
-    density(): Segments {
-      const mean = (values: Float64Array, count: number) => values.map((value) => (value * scale) / count);
-      if (filled < length && weighted.length > 0)
-        return { step, values: mean(sum, weighted.length), segments: weighted.length, weighted };
-      const last = sum.slice();
+    segments(): Segments {
+      if (filled < length && weighted.length > 0) return { step, hop, stretches, weighted };
       if (filled < length) held.fill(0, filled);
-      const [own] = add(last, false);
-      const all = [...weighted, own];
-      if (filled >= length) return { step, values: mean(last, all.length), segments: all.length, weighted: all };
-      return { step, values: mean(last, filled / length || 1), segments: 1, weighted: all };
+      const [own] = transformed(false);
+      if (filled < length) for (let k = 0; k < bins; k++) own[k] *= length / (filled || 1);
+      const last = stretchOf(own, weighted.length);
+      return { step, hop, stretches: [...stretches, last], weighted: [...weighted, weightedOf(own)] };
     },
   };
 }
 
-/** One segment as real parts and, where there is one, the next as imaginary parts; both behind the window. */
-function pack(packed: Float64Array, held: Float32Array, window: Float64Array, next: number | undefined): void {
-  const { length } = window;
-  if (next === undefined) packed.fill(0);
-  for (let n = 0; n < length; n++) packed[2 * n] = held[n] * window[n];
-  if (next !== undefined) for (let n = 0; n < length; n++) packed[2 * n + 1] = held[next + n] * window[n];
+function addTo(sum: Float64Array | Float32Array, other: Float32Array): void {
+  for (let k = 0; k < sum.length; k++) sum[k] += other[k];
 }
 
-/**
- * Adds the powers of both packed segments, A + B, to a sum.
- * @returns the weighted sums of A + B and of A − B
- */
-function unpack(into: Float64Array, spectrum: ArrayLike<number>, weight: Float64Array): [number, number] {
-  const half = into.length - 1;
-  let [together, apart] = [0, 0];
-  for (let k = 0, mirror = 0; k <= half; k++) {
-    const re = spectrum[2 * k];
-    const im = spectrum[2 * k + 1];
-    const mirrorRe = spectrum[mirror];
-    const mirrorIm = spectrum[mirror + 1];
-    mirror = 4 * half - 2 * (k + 1);
-    const power = re * re + im * im + mirrorRe * mirrorRe + mirrorIm * mirrorIm;
-    into[k] += power;
-    together += power * weight[k];
-    apart += 2 * (re * mirrorRe - im * mirrorIm) * weight[k];
+/** Half as many stretches: the neighbours that are most alike are summed. */
+function halved(stretches: readonly Stretch[], spare: Float32Array[]): Stretch[] {
+  const apart = stretches.slice(1).map((next, n) => ({
+    n,
+    by: Math.max(...next.levels.map((level, band) => Math.abs(level - stretches[n].levels[band]))),
+  }));
+  const into = new Set<number>();
+  const gone = new Set<number>();
+  for (const { n } of apart.toSorted((a, b) => a.by - b.by)) {
+    if (stretches.length - gone.size <= stretches.length / 2) break;
+    if (into.has(n) || gone.has(n) || into.has(n + 1) || gone.has(n + 1)) continue;
+    into.add(n);
+    gone.add(n + 1);
   }
-  // What lies at either end has no negative frequency of its own.
-  into[0] -= spectrum[0] ** 2 + spectrum[1] ** 2;
-  into[half] -= spectrum[2 * half] ** 2 + spectrum[2 * half + 1] ** 2;
-  return [together, apart];
+  return stretches.flatMap((stretch, n) => {
+    if (gone.has(n)) return [];
+    if (!into.has(n)) return [stretch];
+    const next = stretches[n + 1];
+    addTo(stretch.sum, next.sum);
+    spare.push(next.sum);
+    const [own, other] = [stretch.to - stretch.from, next.to - next.from];
+    const levels = stretch.levels.map(
+      (level, band) => (level * own + next.levels[band] * other) / (own + other),
+    ) as Stretch['levels'];
+    return [{ ...stretch, to: next.to, levels }];
+  });
 }
 
 /** The mean square between two frequencies, each bin weighted. */
@@ -134,11 +209,16 @@ export function powerIn(
   return sum * step;
 }
 
-/** The middle value around a bin, itself and its lobe left out: what there would be without a tone. */
-export function floorAround({ values }: Density, bin: number, reach: number, lobe = 4): number {
+/** A low value around a bin, itself and its lobe left out: what there would be without a tone, though others stand near. */
+export function floorAround(
+  { values }: { values: Float64Array | Float32Array },
+  bin: number,
+  reach: number,
+  lobe = 4,
+): number {
   const around: number[] = [];
   for (let k = Math.max(1, bin - reach); k <= Math.min(values.length - 1, bin + reach); k++)
     if (Math.abs(k - bin) > lobe) around.push(values[k]);
   around.sort((a, b) => a - b);
-  return around[around.length >> 1] ?? 0;
+  return around[Math.floor(0.4 * around.length)] ?? 0;
 }

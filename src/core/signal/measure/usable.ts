@@ -1,10 +1,14 @@
-import type { Seconds } from '../../units';
+import type { Dbfs, Seconds } from '../../units';
 import { ofPower } from './decibels';
+import { DISTURBANCES, type Disturbance, type DisturbanceName } from './disturbances';
+import { BANDS, FRAME, type Frames } from './frames';
 import type { Levels } from './levels';
+import type { Quiet, Span } from './quiet';
+import type { Tone } from './tones';
 
 /** Why a reading says nothing about a noise floor. */
 export interface Refusal {
-  code: 'too-short' | 'gate' | 'speech' | 'clipped' | 'silence';
+  code: 'too-short' | 'clipped' | 'silence' | 'test-tone' | DisturbanceName;
   /** What is wrong, with the evidence, and what to do. */
   text: string;
 }
@@ -19,66 +23,101 @@ export interface Gate {
   times: number;
 }
 
+/** What a gate does, by the hiss that it lets through. */
+export function gateOf(frames: Frames, { baseline, others }: Quiet): Gate {
+  const closed = ofPower(baseline.at(-1)!);
+  const hiss = Float32Array.from({ length: frames.count }, (_, n) => frames.level(BANDS - 1, n) - closed);
+  const open = hiss.filter((level) => level > 6).sort();
+  const depth = open[open.length >> 1] ?? 0;
+  const shut = hiss.filter((level) => level < depth / 2).length / (hiss.length || 1);
+  return { depth, shut, times: others.length };
+}
+
 /** Shorter than this says too little about hum and drifts (common practice). */
 const SHORTEST: Seconds = 2;
-/** A gate shuts by so much at least, within two short windows, in dB. */
-const GATE_DEPTH = 15;
-/** Steady noise of 20 ms stays within this from its tenth to its ninetieth percentile, in dB (measured on white and pink noise). */
-const STEADY = 6;
+/** A piece of the rest shorter than this is a pause between syllables, in which the room still sounds (common practice). */
+const PIECE: Seconds = 0.5;
+/** Less than this part left over from what goes on and on is its quiet moments, not the floor. */
+const PART = 0.25;
+/** What moves the gain leaves no floor; wind only where there is a good deal without it. */
+const SPOILS: readonly DisturbanceName[] = ['gate', 'noise-suppressor', 'automatic-gain'];
+const CALM = 0.6;
 
-const percentile = (sorted: Float32Array, share: number): number =>
-  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))];
-
-/** A gate or expander, from the short windows: steps down to a level that hardly moves, or to nothing. */
-export function gateOf({ short }: Levels): Gate | undefined {
-  const levels = short.slice(1).map(ofPower);
-  if (levels.length < 20) return undefined;
-  const sorted = levels.toSorted();
-  const [low, high] = [percentile(sorted, 0.02), percentile(sorted, 0.9)];
-  if (high - low < GATE_DEPTH) return undefined;
-  const middle = (Math.max(low, high - 60) + high) / 2;
-  const shut = Uint8Array.from(levels, (level) => (level < middle ? 1 : 0));
-  const stretches = stretchesOf(shut);
-  // A gate holds: what is shut for a moment only is a pause between syllables, or a beat.
-  const held = stretches.filter((length) => length >= 5).length;
-  const down = levels.filter((_, n) => shut[n] === 1);
-  if (held === 0 || down.length === 0) return undefined;
-  const plateau = down.toSorted();
-  const flat = percentile(plateau, 0.8) - percentile(plateau, 0.2) < 2.5;
-  const sudden = fallsSuddenly(levels, shut);
-  if (!flat || !sudden) return undefined;
-  return { depth: high - percentile(plateau, 0.5), shut: down.length / levels.length, times: held };
-}
-
-/** Lengths of the stretches that are shut. */
-function stretchesOf(shut: Uint8Array): number[] {
-  const lengths: number[] = [];
-  let length = 0;
-  for (let n = 0; n <= shut.length; n++) {
-    if (shut[n] === 1) length++;
-    else if (length > 0) {
-      lengths.push(length);
-      length = 0;
-    }
+/** The pieces of the rest that a floor can be read from; all of a recording that has nothing beside it. */
+export function restOf({ taken, others }: Quiet, disturbances: readonly Disturbance[], spoilt: Uint8Array): Span[] {
+  const count = taken.length;
+  if (others.length === 0 && !spoilt.includes(1)) return count ? [{ from: 0, to: count }] : [];
+  const least = disturbances.every(({ code }) => code === 'crackle') ? 0.1 : PIECE;
+  const pieces: Span[] = [];
+  for (let n = 0; n < count; n++) {
+    if (taken[n] || spoilt[n]) continue;
+    const last = pieces.at(-1);
+    if (last?.to === n) last.to++;
+    else pieces.push({ from: n, to: n + 1 });
   }
-  return lengths;
+  const long = pieces.filter(({ from, to }) => (to - from) * FRAME >= least);
+  const total = long.reduce((sum, { from, to }) => sum + to - from, 0);
+  const part = disturbances.some(({ code }) => code === 'wind') ? CALM : PART;
+  const longest = Math.max(0, ...long.map(({ from, to }) => (to - from) * FRAME));
+  const enough = total * FRAME >= SHORTEST && (total > part * count || longest >= 2 * SHORTEST);
+  return enough && !disturbances.some(({ code }) => SPOILS.includes(code)) ? long : [];
 }
 
-/** Whether most of the falls happen within three short windows. */
-function fallsSuddenly(levels: Float32Array, shut: Uint8Array): boolean {
-  let [falls, sudden] = [0, 0];
-  for (let n = 3; n < levels.length - 1; n++)
-    if (shut[n] === 1 && shut[n - 1] === 0) {
-      falls++;
-      if (Math.max(...levels.slice(n - 3, n)) - Math.min(levels[n], levels[n + 1]) > GATE_DEPTH * 0.8) sudden++;
-    }
-  return falls > 0 ? sudden >= falls / 2 : shut[0] === 1;
+/** What to do about each. */
+const INSTEAD: Record<DisturbanceName, string> = {
+  gate: 'Switch it off and record again.',
+  'noise-suppressor': 'Switch it off, in the browser, the system and the interface, and record again.',
+  'automatic-gain': 'Switch it off, set the gain by hand, and record again.',
+  wind: 'Use a windscreen or close windows, and record again.',
+  telephone: 'Put telephones in flight mode or take them away, and record again.',
+  'intermittent-hum': 'Find what switches on and off; record once with it and once without.',
+  music: 'Record again without it.',
+  birds: 'Close windows or record at another time.',
+  speech: 'Record again with everybody quiet.',
+  crackle: 'Move plugs and cable one by one until you hear which; change it and record again.',
+  event: 'Record again.',
+};
+
+/** The refusal that goes with what was found. */
+function refusalFor(code: DisturbanceName, found: readonly Disturbance[], frames: number): Refusal {
+  const own = found.filter((each) => each.code === code);
+  const seconds = own.reduce((sum, { from, to }) => sum + to - from, 0);
+  const share = Math.round((100 * seconds) / (frames * FRAME));
+  const what = DISTURBANCES[code].replace(/^./, (letter) => letter.toUpperCase());
+  return {
+    code,
+    text: `${what}, ${share} % of the time: ${own[0].evidence}. Too little is left for a floor. ${INSTEAD[code]}`.replace(
+      SPOILS.includes(code) ? ' Too little is left for a floor.' : ' \0',
+      '',
+    ),
+  };
+}
+
+/** A test tone is louder than this, and by so much louder than all the rest. */
+const [TONE_FROM, TONE_OVER]: [Dbfs, number] = [-50, 100];
+
+/**
+ * A tone that somebody sends; the mains frequency itself is none.
+ * @param tones steady lines, higher harmonics of the mains among them: 100 Hz alone is nobody's hum
+ * @param inBand mean square of everything
+ */
+export function testToneOf(tones: readonly Tone[], inBand: number): Tone | undefined {
+  const [loudest] = tones.toSorted((a, b) => b.power - a.power);
+  const rest = inBand - (loudest?.power ?? 0);
+  return loudest && loudest.dbfs > TONE_FROM && loudest.power > TONE_OVER * Math.max(0, rest) ? loudest : undefined;
 }
 
 /** Everything that keeps a reading from being a noise floor. */
-export function refusalsOf(levels: Levels, sampleRate: number): Refusal[] {
-  const { frames, power, clippedRuns, zeros, short } = levels;
-  const seconds = frames / sampleRate;
+export function refusalsOf(
+  levels: Levels,
+  sampleRate: number,
+  frames: Frames,
+  disturbances: readonly Disturbance[],
+  rest: readonly Span[],
+  testTone: Tone | undefined,
+): Refusal[] {
+  const { power, clippedRuns, zeros } = levels;
+  const seconds = levels.frames / sampleRate;
   const found: Refusal[] = [];
   if (seconds < SHORTEST)
     found.push({
@@ -98,28 +137,28 @@ export function refusalsOf(levels: Levels, sampleRate: number): Refusal[] {
       code: 'clipped',
       text: `It clips ${clippedRuns} ${clippedRuns === 1 ? 'time' : 'times'}. Turn the gain down and record again.`,
     });
-  const gate = gateOf(levels);
-  if (gate)
+  if (testTone)
     found.push({
-      code: 'gate',
-      text: `A gate or expander shuts ${gate.times} ${gate.times === 1 ? 'time' : 'times'}, by ${gate.depth.toFixed(0)} dB, ${(100 * gate.shut).toFixed(0)} % of the time. Switch it off and record again.`,
+      code: 'test-tone',
+      text: `A steady tone of ${Math.round(testTone.hz)} Hz at ${ofPower(testTone.power).toFixed(1).replace('-', '−')} dBFS drowns everything else. Stop it and record again.`,
     });
-  else if (zeros > 0.02 * seconds)
+  if (zeros > 0.02 * seconds)
     found.push({
       code: 'gate',
       text: `${zeros.toFixed(1)} s are exactly zero between sounds: something mutes or gates. Switch it off and record again.`,
     });
-  else if (moves(short))
-    found.push({
-      code: 'speech',
-      text: 'The level goes up and down as with somebody speaking or playing. Record again with everybody quiet.',
-    });
+  else if (rest.length === 0 && seconds >= SHORTEST) {
+    const code = mainOf(disturbances);
+    if (code) found.push(refusalFor(code, disturbances, frames.count));
+  }
   return found;
 }
 
-/** Whether short windows move as sounds do and steady noise does not. */
-function moves(short: Float32Array): boolean {
-  const sorted = short.slice(1).map(ofPower).sort();
-  if (sorted.length < 20) return false;
-  return percentile(sorted, 0.9) - percentile(sorted, 0.1) > STEADY;
+/** What takes most of the time; what moves the gain before anything else. */
+export function mainOf(disturbances: readonly Disturbance[]): DisturbanceName | undefined {
+  const spoiling = disturbances.find(({ code }) => SPOILS.includes(code));
+  if (spoiling) return spoiling.code;
+  const seconds = new Map<DisturbanceName, Seconds>();
+  for (const { code, from, to } of disturbances) seconds.set(code, (seconds.get(code) ?? 0) + to - from);
+  return [...seconds].sort((a, b) => b[1] - a[1])[0]?.[0];
 }

@@ -1,0 +1,126 @@
+import FFT from 'fft.js';
+import type { Dbfs, Hertz, Seconds } from '../../units';
+import { growingBytes, growingFloats } from './growing';
+
+/** Everything that happens is told from stretches of this length. */
+export const FRAME: Seconds = 0.02;
+export const framesPerSecond = 1 / FRAME;
+
+/** Bands in which frames are read, about an octave each. */
+export const EDGES: readonly Hertz[] = [30, 120, 250, 500, 1000, 2000, 4000, 8000, 16_000];
+export const BANDS = EDGES.length - 1;
+
+/** Where a single moving tone is looked for: birds, whistling. */
+const [PITCH_FROM, PITCH_TO]: [Hertz, Hertz] = [1500, 10_000];
+
+/** Levels are kept in half decibels above this, a byte each. */
+const LOWEST: Dbfs = -140;
+
+/** A recording frame by frame. */
+export interface Frames {
+  count: number;
+  /** Level of a band in a frame, in dBFS; half a decibel fine. */
+  level: (band: number, frame: number) => Dbfs;
+  /** How much of what lies between 1.5 and 10 kHz is one tone, from 0 to 1. */
+  tonal: (frame: number) => number;
+  /** The frequency of that tone. */
+  pitch: (frame: number) => Hertz;
+}
+
+/**
+ * Follows a channel in frames of 20 ms, each behind a Hann window. Two frames go through one transform, one as its
+ * real, one as its imaginary part, as both are real.
+ */
+export function frameMeter(sampleRate: Hertz) {
+  const size = Math.round(FRAME * sampleRate);
+  const length = 2 ** Math.ceil(Math.log2(size));
+  const fft = new FFT(length);
+  const step = sampleRate / length;
+  const window = Float32Array.from({ length: size }, (_, n) => 0.5 - 0.5 * Math.cos((2 * Math.PI * n) / size));
+  // A mean square: Parseval over the length, the window's own power taken out, half the bins.
+  const scale = (2 / length / window.reduce((sum, w) => sum + w * w, 0)) * 0.25;
+  const bins = EDGES.map((hz) => Math.min(length / 2, Math.max(1, Math.round(hz / step))));
+  const [pitchFrom, pitchTo] = [Math.ceil(PITCH_FROM / step), Math.floor(PITCH_TO / step)];
+  const levels = growingBytes();
+  const tonals = growingBytes();
+  const pitches = growingFloats();
+  const held = new Float32Array(2 * size);
+  const packed = new Float32Array(2 * length);
+  const spectrum = fft.createComplexArray();
+  const powers = [0, 1].map(() => new Float32Array(Math.max(bins[BANDS], pitchTo + 3)));
+  let filled = 0;
+
+  const note = (power: Float32Array) => {
+    for (let band = 0; band < BANDS; band++) {
+      let sum = 0;
+      for (let k = bins[band]; k < bins[band + 1]; k++) sum += power[k];
+      const dbfs = sum > 0 ? 10 * Math.log10(sum * scale) : LOWEST;
+      levels.push(Math.max(0, Math.min(255, Math.round(2 * (dbfs - LOWEST)))));
+    }
+    let [best, sum] = [pitchFrom, 0];
+    for (let k = pitchFrom; k < pitchTo; k++) {
+      sum += power[k];
+      if (power[k] > power[best]) best = k;
+    }
+    const own = power[best - 2] + power[best - 1] + power[best] + power[best + 1] + power[best + 2];
+    tonals.push(sum > 0 ? Math.round((255 * Math.min(own, sum)) / sum) : 0);
+    pitches.push(best * step);
+  };
+
+  return {
+    push(samples: Float32Array): void {
+      for (let at = 0; at < samples.length;) {
+        const count = Math.min(held.length - filled, samples.length - at);
+        held.set(samples.subarray(at, at + count), filled);
+        filled += count;
+        at += count;
+        if (filled < held.length) continue;
+        filled = 0;
+        for (let n = 0; n < size; n++) {
+          packed[2 * n] = held[n] * window[n];
+          packed[2 * n + 1] = held[size + n] * window[n];
+        }
+        fft.transform(spectrum, packed);
+        separate(spectrum, length, powers[0], powers[1]);
+        note(powers[0]);
+        note(powers[1]);
+      }
+    },
+    frames(): Frames {
+      const [bytes, shares, hertz] = [levels.values(), tonals.values(), pitches.values()];
+      return {
+        count: hertz.length,
+        level: (band, frame) => bytes[frame * BANDS + band] / 2 + LOWEST,
+        tonal: (frame) => shares[frame] / 255,
+        pitch: (frame) => hertz[frame],
+      };
+    },
+  };
+}
+
+/**
+ * The powers of two real signals that went through one transform, as many bins as there is room for; four times as
+ * large as those of each by itself.
+ */
+export function separate(
+  spectrum: readonly number[],
+  length: number,
+  first: Float32Array,
+  second: Float32Array,
+  scale = 1,
+): void {
+  for (let k = 0; k < first.length; k++) {
+    const at = 2 * k;
+    const mirror = k === 0 ? 0 : 2 * (length - k);
+    const re = spectrum[at];
+    const im = spectrum[at + 1];
+    const mirrorRe = spectrum[mirror];
+    const mirrorIm = spectrum[mirror + 1];
+    const sumRe = re + mirrorRe;
+    const sumIm = im + mirrorIm;
+    const offRe = re - mirrorRe;
+    const offIm = im - mirrorIm;
+    first[k] = scale * (sumRe * sumRe + offIm * offIm);
+    second[k] = scale * (sumIm * sumIm + offRe * offRe);
+  }
+}
