@@ -12,7 +12,7 @@ import {
 } from '@/core/check';
 import type { Line } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
-import { noiseBudget } from '@/core/noise/budget';
+import { knownOf, noiseBudget } from '@/core/noise/budget';
 import { emptyRig, rigPath, schoolsOf } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import type { Answer, Floors, Question } from './messages';
@@ -43,7 +43,7 @@ function floorOf(id: string): Floor | undefined {
   const path = room && 'bands' in room ? rigPath(document, id) : undefined;
   if (!path) return undefined;
   const budget = noiseBudget(path.line, { target: peakTargetOf(schoolsOf(document)), room });
-  return 'reason' in budget ? undefined : { dbfs: budget.dbfs, from: 'predicted' };
+  return 'reason' in budget ? undefined : { dbfs: knownOf(budget), from: 'predicted' };
 }
 
 let document = emptyRig('');

@@ -1,4 +1,3 @@
-import type { PairReading } from '@/core/signal';
 import type { MeasuredTones, NoBudget, NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
 import type { PairReading } from '@/core/signal';
 import type { Computed } from '@/core/noise/ladder';

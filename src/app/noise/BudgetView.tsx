@@ -16,6 +16,7 @@ import type { RigDocument, RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
 import { schoolsOf } from '@/core/rig';
 import { schoolLabel } from '@/core/check';
+import type { FloorMeter } from '@/core/check/schools';
 import { quantity } from '@/core/units/format';
 import { useAnswer } from '@/ui/rig/useDesk';
 import type { NoiseDesk } from '@/workers/noiseWorker';
@@ -30,6 +31,7 @@ interface Props {
   document: RigDocument;
   line: RigLine;
   target: number;
+  floorMeter: FloorMeter;
   sine: SineReads;
   /** What was kept of this line. */
   measurements: readonly KeptMeasurement[];
@@ -39,7 +41,7 @@ interface Props {
 }
 
 /** What one line should deliver: gain, headroom, floor, whose noise it is, and what would better it. */
-export function BudgetView({ document, line, target, sine, measurements, desk, onChange, onTold }: Props) {
+export function BudgetView({ document, line, target, floorMeter, sine, measurements, desk, onChange, onTold }: Props) {
   const [set, setSet] = useState('');
   const gain = set.trim() === '' ? undefined : Number(set.replace(',', '.').replace('−', '-'));
   const valid = gain === undefined || (Number.isFinite(gain) && gain >= -60 && gain <= 120);
@@ -64,7 +66,7 @@ export function BudgetView({ document, line, target, sine, measurements, desk, o
         <Alert severity="info">{budget.reason}</Alert>
       ) : (
         <>
-          <LevelPlan budget={budget} target={target} sine={sine} />
+          <LevelPlan budget={budget} target={target} floorMeter={floorMeter} sine={sine} />
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
             <TextField
               label="Gain set (dB)"
@@ -102,8 +104,9 @@ export function BudgetView({ document, line, target, sine, measurements, desk, o
             }}
           />
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
-            Peaks by the school “{schoolLabel('peakTarget', schoolsOf(document).peakTarget)}”. 20 Hz to 20 kHz, 20 °C;{' '}
-            noise currents of amplifiers are left out; levels of rooms and gear are as good as their figures.
+            Peaks by the school “{schoolLabel('peakTarget', schoolsOf(document).peakTarget)}”, the floor by “
+            {schoolLabel('floorMeter', floorMeter)}”. 20 Hz to 20 kHz, 20 °C; noise currents of amplifiers are left out;
+            levels of rooms and gear are as good as their figures.
           </Typography>
         </>
       )}
@@ -111,8 +114,16 @@ export function BudgetView({ document, line, target, sine, measurements, desk, o
   );
 }
 
-function LevelPlan({ budget, target, sine }: { budget: NoiseBudget; target: number; sine: SineReads }) {
+interface PlanProps {
+  budget: NoiseBudget;
+  target: number;
+  floorMeter: FloorMeter;
+  sine: SineReads;
+}
+
+function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
   const { plan, headroom, gain } = budget;
+  const read = budget.reads[floorMeter];
   const short = plan.gainNeeded > plan.gainMax + 0.5;
   const over = plan.gainNeeded < plan.gainMin - 0.5;
   return (
@@ -141,9 +152,13 @@ function LevelPlan({ budget, target, sine }: { budget: NoiseBudget; target: numb
       />
       <Figure
         label="Predicted floor"
-        value={rms(budget.dbfs, sine)}
-        mark={budget.dbfs > target ? 'bad' : 'good'}
-        note={`target ${quantity(target, 'dBFS')} RMS`}
+        value={rms(read.known, sine)}
+        mark={read.known > target ? 'bad' : 'good'}
+        note={`target ${quantity(target, 'dBFS')} RMS${
+          read.most - read.known > 0.5
+            ? `; up to ${rms(read.most, sine)} with rumble below 80 Hz, which a room in dB(A) does not tell`
+            : ''
+        }`}
       />
       <Figure
         label="A-weighted"

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import type { FloorMeter } from '@/core/check/schools';
 import type { RigLine } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
@@ -12,11 +13,12 @@ interface Props {
   floors: Map<string, LineFloor['budget']>;
   chosen: string;
   target: number;
+  floorMeter: FloorMeter;
   onChoose: (line: string) => void;
 }
 
 /** The lines of a rig with the floor that each should have; on a phone one choice of them. */
-export function FloorList({ lines, floors, chosen, target, onChoose }: Props) {
+export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose }: Props) {
   return (
     <>
       <Box sx={{ display: { xs: 'block', md: 'none' }, px: 2, pt: 1.5 }}>
@@ -72,7 +74,7 @@ export function FloorList({ lines, floors, chosen, target, onChoose }: Props) {
               <Box component="span" sx={{ fontWeight: on ? 700 : 500 }}>
                 {name}
               </Box>
-              <Floor budget={floors.get(id)} target={target} />
+              <Floor budget={floors.get(id)} target={target} floorMeter={floorMeter} />
             </ButtonBase>
           );
         })}
@@ -81,11 +83,19 @@ export function FloorList({ lines, floors, chosen, target, onChoose }: Props) {
   );
 }
 
-function Floor({ budget, target }: { budget: LineFloor['budget'] | undefined; target: number }) {
+function Floor({
+  budget,
+  target,
+  floorMeter,
+}: {
+  budget: LineFloor['budget'] | undefined;
+  target: number;
+  floorMeter: FloorMeter;
+}) {
   const text = { component: 'span', sx: { fontSize: '0.75rem', color: 'text.secondary' } } as const;
   if (!budget) return <Box {...text}>…</Box>;
   if ('reason' in budget) return <Box {...text}>no prediction</Box>;
-  const over = budget.dbfs > target;
+  const over = budget.reads[floorMeter].known > target;
   return (
     <Box component="span" sx={{ fontSize: '0.75rem', color: over ? 'verdict.Watch' : 'text.secondary' }}>
       {over && (

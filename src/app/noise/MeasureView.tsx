@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { FloorMeter } from '@/core/check/schools';
 import { useCallback, useState } from 'react';
 import type { KeptMeasurement } from '@/core/noise/kept';
 import type { FaultName } from '@/core/noise/simulated';
@@ -23,6 +24,7 @@ interface Props {
   document: RigDocument;
   line: RigLine;
   target: number;
+  floorMeter: FloorMeter;
   sine: SineReads;
   who: string;
   desk: () => NoiseDesk;
@@ -32,7 +34,7 @@ interface Props {
 const numberIn = (text: string): number => Number(text.trim().replace(',', '.').replace('−', '-'));
 
 /** One recording of a line, held against what the line should deliver. */
-export function MeasureView({ rig, document, line, target, sine, who, desk, onKept }: Props) {
+export function MeasureView({ rig, document, line, target, floorMeter, sine, who, desk, onKept }: Props) {
   const [gain, setGain] = useDraft(`gain ${rig} ${line.id}`, '');
   const [seconds, setSeconds] = useState('10');
   const [faults, setFaults] = useState<FaultName[]>([]);
@@ -109,6 +111,7 @@ export function MeasureView({ rig, document, line, target, sine, who, desk, onKe
           budget={budget}
           gain={valid ? (set ?? budget?.gain) : undefined}
           target={target}
+          floorMeter={floorMeter}
           sine={sine}
           who={who}
           onKept={(kept) => {

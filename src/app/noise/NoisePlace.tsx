@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback, useMemo, useState } from 'react';
+import type { FloorMeter } from '@/core/check/schools';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
 import { schoolsOf } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
@@ -66,6 +67,7 @@ export function NoisePlace({ saved, kept }: Props) {
     document,
     line: line!,
     target: Number.isFinite(limit) ? limit : -60,
+    floorMeter: schoolsOf(document).floorMeter as FloorMeter,
     sine: sine as SineReads,
     who,
   };
@@ -121,6 +123,7 @@ export function NoisePlace({ saved, kept }: Props) {
             floors={floors}
             chosen={line.id}
             target={common.target}
+            floorMeter={common.floorMeter}
             onChoose={setChosen}
           />
           <Box sx={{ minWidth: 0, overflowY: { md: 'auto' }, px: 2, pb: 4 }}>

@@ -4,8 +4,10 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { schoolLabel } from '@/core/check';
 import type { NoiseBudget } from '@/core/noise/budget';
-import type { KeptMeasurement } from '@/core/noise/kept';
+import type { FloorMeter } from '@/core/check/schools';
+import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
 import { DISTURBANCES, type Disturbance } from '@/core/signal';
@@ -25,16 +27,18 @@ interface Props {
   budget?: NoiseBudget;
   gain?: number;
   target: number;
+  floorMeter: FloorMeter;
   sine: SineReads;
   who: string;
   onKept: (measurements: KeptMeasurement[]) => void;
 }
 
 /** What a recording says: whether it is a noise floor, how loud, of what, and against what was predicted. */
-export function ReadingView({ rig, line, measured, budget, gain, target, sine, who, onKept }: Props) {
+export function ReadingView({ rig, line, measured, budget, gain, target, floorMeter, sine, who, onKept }: Props) {
   const [channel, setChannel] = useState(0);
   const measurement = measured.measurements[Math.min(channel, measured.measurements.length - 1)];
   const { reading } = measurement;
+  const floor = floorAs(reading)[floorMeter];
   const surplus = budget && reading.usable ? surplusOf(reading, budget) : undefined;
   const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
   return (
@@ -77,10 +81,10 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
       {reading.usable && <LeftOut disturbances={reading.disturbances} />}
       <Figures label="What was measured">
         <Figure
-          label="Floor, RMS"
-          value={rms(reading.bandDbfs, sine)}
-          mark={!reading.usable ? undefined : reading.bandDbfs > target ? 'bad' : 'good'}
-          note={reading.usable ? against(reading.bandDbfs, target) : 'not a noise floor'}
+          label={floorMeter === 'as-set' ? 'Floor, RMS' : `Floor, RMS, ${schoolLabel('floorMeter', floorMeter)}`}
+          value={rms(floor, sine)}
+          mark={!reading.usable ? undefined : floor > target ? 'bad' : 'good'}
+          note={reading.usable ? against(floor, target) : 'not a noise floor'}
         />
         <Figure
           label="A-weighted"
@@ -107,7 +111,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, sine, w
         <Typography sx={{ mt: 1.5, maxWidth: 720 }} aria-label="Where it comes from">
           {surplus.text}
           {tooMuchGain &&
-            ` The gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} above what the peaks need: turn it down, and the hiss goes with it.`}
+            ` The gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} above what the peaks need: turned down it leaves headroom; signal and hiss go down together.`}
         </Typography>
       )}
       {reading.clean && !surplus?.because.length && (

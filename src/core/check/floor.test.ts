@@ -7,7 +7,8 @@ import { withFloor, type Floor } from './floor';
 const schools = { ...DEFAULT_SCHOOLS, noiseFloor: '-60' };
 const sound = judged(line('condenser-48', [cable()], on('P48')));
 const unpowered = judged(line('condenser-48', [cable()], on('off')));
-const measured = (dbfs: number): Floor => ({ dbfs, from: 'measured' });
+const every = (dbfs: number) => ({ 'as-set': dbfs, 'cut-80': dbfs, 'a-weighted': dbfs });
+const measured = (dbfs: number): Floor => ({ dbfs: every(dbfs), from: 'measured' });
 
 test.each([
   [-75, 'Clear'],
@@ -25,7 +26,7 @@ test('the finding says by how much, from what, and by which school', () => {
   expect(found).toMatchObject({ code: 'noise-floor', severity: 'watch', what: 'Noise floor 8 dB over your target' });
   expect(found.why).toMatch(/measured last/);
   expect(found.school).toEqual({ name: 'noiseFloor', choice: '-60' });
-  expect(withFloor(sound, schools, { dbfs: -52, from: 'predicted' }).findings[0].why).toMatch(/room as stated/);
+  expect(withFloor(sound, schools, { dbfs: every(-52), from: 'predicted' }).findings[0].why).toMatch(/room as stated/);
 });
 
 test('the target is the school’s: a stricter one minds what another one takes', () => {

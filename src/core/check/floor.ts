@@ -2,11 +2,12 @@ import type { Dbfs } from '../units';
 import { quantity, rounded } from '../units/format';
 import { SEVERITIES, verdictOf, type Finding } from './finding';
 import type { LineResult } from './result';
-import { SCHOOLS, schoolLabel, type Schools } from './schools';
+import { SCHOOLS, schoolLabel, type FloorMeter, type Schools } from './schools';
 
-/** A noise floor that is known: measured on the line, or predicted from a room that was stated octave by octave. */
+/** A noise floor that is known: measured on the line, or predicted from a room that was stated, as far as it was. */
 export interface Floor {
-  dbfs: Dbfs;
+  /** As each meter reads it. */
+  dbfs: Record<FloorMeter, Dbfs>;
   from: 'measured' | 'predicted';
 }
 
@@ -15,15 +16,17 @@ const SLACK = 1;
 
 function noisy(floor: Floor, schools: Schools): Finding | undefined {
   const target = Number(schools.noiseFloor);
-  const over = floor.dbfs - target;
+  const meter = schools.floorMeter as FloorMeter;
+  const level = floor.dbfs[meter];
+  const over = level - target;
   if (over <= SLACK) return undefined;
   return {
     code: 'noise-floor',
     severity: 'watch',
     part: 'inlet',
     what: `Noise floor ${rounded(over, 'dB')} over your target`,
-    why: `${quantity(floor.dbfs, 'dBFS')} ${floor.from === 'measured' ? 'measured last' : 'predicted from the room as stated'}; the target is ${quantity(target, 'dBFS')}.`,
-    numbers: [{ label: 'Noise floor, RMS', value: floor.dbfs, unit: 'dBFS' }],
+    why: `${quantity(level, 'dBFS')} ${floor.from === 'measured' ? 'measured last' : 'predicted from the room as stated'}, ${schoolLabel('floorMeter', meter)}; the target is ${quantity(target, 'dBFS')}.`,
+    numbers: [{ label: 'Noise floor, RMS', value: level, unit: 'dBFS' }],
     remedies: [],
     basis: `your school: ${SCHOOLS.noiseFloor.question}: ${schoolLabel('noiseFloor', schools.noiseFloor)}`,
     school: { name: 'noiseFloor', choice: schools.noiseFloor },

@@ -192,22 +192,24 @@ test('where nothing mends it, it says what to look at', () => {
     expect(remedies.length > 0 || look === undefined || look.length > 5).toBe(true);
 });
 
+const every = (dbfs: number) => ({ 'as-set': dbfs, 'cut-80': dbfs, 'a-weighted': dbfs });
+
 describe('the noise floor takes part in the verdict where it is known', () => {
   const quiet = judged(line(dynamic, xlr(5), xlrIn()));
   test('above the target it is Watch, with both figures', () => {
-    const heard = withFloor(quiet, DEFAULT_SCHOOLS, { dbfs: -52, from: 'measured' });
+    const heard = withFloor(quiet, DEFAULT_SCHOOLS, { dbfs: every(-52), from: 'measured' });
     expect(heard.verdict).toBe('Watch');
     expect(heard.findings[0]).toMatchObject({ code: 'noise-floor', what: 'Noise floor 8 dB over your target' });
   });
   test('at the target, unknown, or on a dead line it says nothing', () => {
-    expect(withFloor(quiet, DEFAULT_SCHOOLS, { dbfs: -60.5, from: 'measured' })).toBe(quiet);
+    expect(withFloor(quiet, DEFAULT_SCHOOLS, { dbfs: every(-60.5), from: 'measured' })).toBe(quiet);
     expect(withFloor(quiet, DEFAULT_SCHOOLS, undefined)).toBe(quiet);
     const dead = judged(line(condenser, xlr(5), xlrIn()));
-    expect(withFloor(dead, DEFAULT_SCHOOLS, { dbfs: -20, from: 'measured' })).toBe(dead);
+    expect(withFloor(dead, DEFAULT_SCHOOLS, { dbfs: every(-20), from: 'measured' })).toBe(dead);
   });
   test('a figure typed in for the target counts', () => {
-    expect(withFloor(quiet, { ...DEFAULT_SCHOOLS, noiseFloor: '-45' }, { dbfs: -52, from: 'measured' }).verdict).toBe(
-      'Clear',
-    );
+    expect(
+      withFloor(quiet, { ...DEFAULT_SCHOOLS, noiseFloor: '-45' }, { dbfs: every(-52), from: 'measured' }).verdict,
+    ).toBe('Clear');
   });
 });

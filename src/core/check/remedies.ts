@@ -10,6 +10,7 @@ import {
   type MeantFor,
   type PartRef,
   type SupplyStake,
+  LOW_CUTS,
 } from '../gear';
 import type { Edit, FreeInlet } from '../rig/edits';
 import { feedLabel, FEEDS, type FeedFamily, type FeedName } from '../standards/feeds';
@@ -205,7 +206,7 @@ function settings(at: Case): Remedy[] {
     return Object.entries(choices).flatMap(([choice, { setting, options, label }]): Remedy[] => {
       const now = readPart(at.line, ref).choice(choice);
       // A low cut mends nothing here, and a button that is not there cannot be pressed.
-      if (!setting || choice === 'lowCut' || now === 'none') return [];
+      if (!setting || (LOW_CUTS as readonly string[]).includes(choice) || now === 'none') return [];
       return options
         .filter(({ value }) => value !== now && value !== 'none')
         .filter(({ value }) => !(ref === 'inlet' && value === 'line' && isMicrophone(at.line)))

@@ -162,7 +162,21 @@ export const SCHOOLS = {
     ],
     decides: 'verdict',
   },
+  floorMeter: {
+    question: 'How the noise floor is read',
+    why: 'Rumble that nobody hears moves an unweighted meter; ears hear hiss.',
+    options: [
+      { value: 'as-set', label: 'unweighted, low cuts as set' },
+      { value: 'cut-80', label: 'unweighted, with a low cut at 80 Hz' },
+      { value: 'a-weighted', label: 'A-weighted' },
+    ],
+    decides: 'verdict',
+  },
 } as const satisfies Record<string, School>;
+
+/** How an engineer’s meter reads a floor. */
+export type FloorMeter = (typeof SCHOOLS)['floorMeter']['options'][number]['value'];
+export const FLOOR_METERS = SCHOOLS.floorMeter.options.map(({ value }) => value);
 
 export type SchoolName = keyof typeof SCHOOLS;
 export type Schools = Record<SchoolName, string>;

@@ -5,7 +5,7 @@ export * from './part';
 export * from './stakes';
 export * from './catalogue';
 export { figureOf, reader, type Wiring } from './bench';
-export { BEHIND_THE_INLET, inletReader, lowCutOf, padOf } from './inlets/levels';
+export { BEHIND_THE_INLET, inletReader, LOW_CUTS, lowCutOf, padOf } from './inlets/levels';
 export {
   lineCircuit,
   socketNode,

@@ -54,10 +54,10 @@ test('with too little or too much gain it says where the peaks land instead', ()
   expect(loud.sourceMargin).toBeUndefined();
 });
 
-test('a pickup states its level in millivolts', () => {
+test('a pickup states its peak in millivolts: 1095 mV are those of a sine of 0 dBu', () => {
   const piezo = reader(sourceKind('piezo-pickup'), {
     kind: 'piezo-pickup',
-    figures: { outputLevel: { value: 774.597, unit: 'mV', basis: 'measured' } },
+    figures: { outputLevel: { value: 774.597 * Math.SQRT2, unit: 'mV', basis: 'measured' } },
   });
   expect(
     levelPlan({ from: 'output level', levelUnit: 'mV', read: piezo }, inlet(0, 60, 10), 1, -12).source,

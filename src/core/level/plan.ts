@@ -29,7 +29,8 @@ function soundLevel(read: Reader): DbSpl {
 /** Open-circuit level of a source at its loudest expected sound, in volts RMS. */
 export function sourceVolts(from: LevelFrom, unit: string | undefined, read: Reader, pad: Decibels = 0): Volts {
   if (from === 'sensitivity') return (read.value('sensitivity') * pascal(soundLevel(read))) / ratio(pad);
-  return unit === 'dBu' ? fromDbu(read.value('outputLevel')) : read.value('outputLevel');
+  // A pickup’s sheet states the peak, in volts here; a level in dBu is that of a sine.
+  return unit === 'dBu' ? fromDbu(read.value('outputLevel')) : read.value('outputLevel') * Math.SQRT1_2;
 }
 
 /**

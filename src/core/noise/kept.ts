@@ -1,4 +1,5 @@
 import type { Floor } from '../check/floor';
+import type { ChannelReading } from '../signal';
 import type { Dbfs, Decibels } from '../units';
 import type { MeasuredTones } from './budget';
 import type { LadderKind, RungReading } from './ladder';
@@ -51,10 +52,20 @@ export function lastTones(measurements: readonly KeptMeasurement[]): MeasuredTon
 /** The noise floor of each line as it was last measured; only usable readings count. */
 export function lastFloors(measurements: readonly KeptMeasurement[]): Record<string, Floor> {
   const floors: Record<string, Floor> = {};
-  for (const { line, measurement } of measurements) {
-    // Readings from before the floor was told apart have the whole recording's level.
-    const { usable, floorDbfs = measurement.reading.rmsDbfs } = measurement.reading;
-    if (usable && floorDbfs !== null) floors[line] = { dbfs: floorDbfs, from: 'measured' };
-  }
+  for (const { line, measurement } of measurements)
+    if (measurement.reading.usable) floors[line] = { dbfs: floorAs(measurement.reading), from: 'measured' };
   return floors;
 }
+
+/** A measured floor as each meter reads it; readings from before it was told apart have the whole recording's level. */
+export const floorAs = ({
+  floorDbfs,
+  rmsDbfs,
+  bandDbfs,
+  cut80Dbfs = bandDbfs,
+  aWeightedDbfs,
+}: ChannelReading): Floor['dbfs'] => ({
+  'as-set': floorDbfs ?? rmsDbfs,
+  'cut-80': cut80Dbfs,
+  'a-weighted': aWeightedDbfs,
+});

@@ -254,8 +254,8 @@ export const ribbons = theme('ribbons', 'Passive ribbons', [
     'Ribbon, pins 1 and 3 swapped, feed off',
     line(tapless, xlr(10, swap('1', '3')), xlrIn()),
     'Watch',
-    ['cable-fault'],
-    'Harmless until somebody presses 48 V.',
+    ['leg-lost'],
+    'It hums as with the dynamic; harmless until somebody presses 48 V.',
     'common practice',
   ],
   [

@@ -70,6 +70,14 @@ export const levelFigures = (
     typical: { value: 80, basis: 'common practice' },
     help: 'Only where it is switched on: 12 dB an octave.',
   },
+  recorderLowCut: {
+    label: 'Low cut of the recorder (−3 dB)',
+    unit: 'Hz',
+    min: 5,
+    max: 400,
+    typical: { value: 80, basis: 'common practice' },
+    help: 'Behind the converter, only where it is switched on: 12 dB an octave.',
+  },
 });
 
 /** Figures of one more socket, under a name of their own. */
@@ -84,7 +92,7 @@ export const figuresOf = (
       .map(([name, spec]) => [prefixed(socket, name), { ...spec, label: `${spec.label}, ${label}` }]),
   );
 
-const SHARED = new Set(['padAttenuation', 'lowCut', 'einResistance']);
+const SHARED = new Set(['padAttenuation', 'lowCut', 'recorderLowCut', 'einResistance']);
 /** Figures that differ between the sockets of one inlet. */
 const BY_SOCKET = new Set(['gainMin', 'gainMax', 'fullScale', 'ein', 'einLow', 'dynamicRange']);
 
@@ -111,8 +119,16 @@ const lowCutChoice = setting('Low cut of the inlet', [
   ['on', 'on'],
 ]);
 
+const recorderCutChoice = setting('Low cut of the recorder', [
+  ['off', 'off, or none'],
+  ['on', 'on'],
+]);
+
 /** What every inlet lets somebody choose. */
-export const levelChoices = { einWeighting, pad: padChoice, lowCut: lowCutChoice };
+export const levelChoices = { einWeighting, pad: padChoice, lowCut: lowCutChoice, recorderLowCut: recorderCutChoice };
+
+/** Choices that only keep out what is low. */
+export const LOW_CUTS = ['lowCut', 'recorderLowCut'] as const;
 
 /** Reads an inlet as it counts for the plug that sits in it: the figures of that socket, the pad taken into account. */
 export function inletReader(kind: InletKind, part: Part, plug?: ConnectorId): Reader {
@@ -137,8 +153,12 @@ export const padOf = (kind: SourceKind, part: Part): number => {
   return 'pad' in kind.choices && read.choice('pad') === 'on' ? read.value('padAttenuation') : 0;
 };
 
-/** The low cut that is switched on at a source or an inlet, in hertz. */
-export const lowCutOf = (kind: SourceKind | InletKind, part: Part): number | undefined => {
+/** A low cut that is switched on at a source, an inlet or the recorder behind it, in hertz. */
+export const lowCutOf = (
+  kind: SourceKind | InletKind,
+  part: Part,
+  which: (typeof LOW_CUTS)[number] = 'lowCut',
+): number | undefined => {
   const read = reader(kind, part);
-  return 'lowCut' in kind.choices && read.choice('lowCut') === 'on' ? read.value('lowCut') : undefined;
+  return which in kind.choices && read.choice(which) === 'on' ? read.value(which) : undefined;
 };

@@ -2,8 +2,12 @@ import type { SourceKind } from '../part';
 import { UNKNOWN } from '../figures';
 import { directCurrentLimit, resistance, soundFigures } from '../shared';
 
-/** A ribbon of a few tenths of an ohm, stepped up to the line; the ratio follows from the line side's level. */
-const RIBBON = { ohms: 0.2, henries: 5e-3, ratio: 30 };
+/** A ribbon of about a tenth of an ohm, stepped up to the line; the ratio follows from the line side's level. */
+const RIBBON = { henries: 5e-3, ratio: 30 };
+/** How close the windings sit: what leaks is some 17 Ω at 1 kHz (common practice: flat to 20 kHz into 1.5 kΩ). */
+const [COUPLING, HALVES] = [0.9997, 0.9998];
+/** The ribbon itself is never less than this on the line side. */
+const LEAST_RIBBON = 10;
 
 export const passiveRibbon: SourceKind = {
   role: 'source',
@@ -13,6 +17,11 @@ export const passiveRibbon: SourceKind = {
   character: 'passive ribbon',
   level: 'sensitivity',
   figures: {
+    impedance: resistance(
+      'Output impedance',
+      270,
+      'As its sheet states it, at 1 kHz: ribbon, leakage and windings together.',
+    ),
     halfWinding: resistance('Resistance of each half of the output winding', 100),
     directCurrent: {
       ...directCurrentLimit(0.1),
@@ -47,14 +56,15 @@ export const passiveRibbon: SourceKind = {
     const half = bench.value('halfWinding');
     const secondary = (RIBBON.henries * RIBBON.ratio ** 2) / 4;
     bench.voltage('signal', bench.node('emf'), bench.node('ribbon.end'), 0, 1 / RIBBON.ratio);
-    bench.winding('ribbon', bench.node('emf'), bench.node('ribbon.end'), RIBBON.henries, RIBBON.ohms);
+    const ribbon = Math.max(LEAST_RIBBON, bench.value('impedance') - 2 * half) / RIBBON.ratio ** 2;
+    bench.winding('ribbon', bench.node('emf'), bench.node('ribbon.end'), RIBBON.henries, ribbon);
     bench.winding('half2', bench.out('2'), tap, secondary, half);
     // Wound on in the same sense: from the tap on to pin 3.
     bench.resistor('half3.wire', bench.node('half3.start'), bench.out('3'), half);
     bench.inductor('half3', tap, bench.node('half3.start'), secondary);
-    bench.couple('ribbon', 'half2', 0.999);
-    bench.couple('ribbon', 'half3', 0.999);
-    bench.couple('half2', 'half3', 0.9995);
+    bench.couple('ribbon', 'half2', COUPLING);
+    bench.couple('ribbon', 'half3', COUPLING);
+    bench.couple('half2', 'half3', HALVES);
     bench.stake({
       type: 'winding',
       what: 'the ribbon transformer',

@@ -2,8 +2,9 @@ import { headroom, type Headroom } from '../../level/headroom';
 import type { LevelPlan } from '../../level/plan';
 import { solveLine } from '../../check/solve';
 import { asDrawn, inletKind, inletReader, type Line, type PartRef } from '../../gear';
-import { aWeight } from '../../signal/measure/weighting';
 import { dbu, fromDbu, ratio, type Dbfs, type Dbu, type Decibels, type Hertz } from '../../units';
+import { FLOOR_METERS, type FloorMeter } from '../../check/schools';
+import { aWeight, highPass } from '../../signal/measure/weighting';
 import { BAND, integral } from '../band';
 import { noiseParts, type NoiseKind, type NoisePart } from './parts';
 import { ASSUMED_ROOM, type Room } from './sound';
@@ -35,6 +36,8 @@ export interface NoiseBudget {
   /** As recorded; RMS, a full-scale sine reading −3.01. */
   dbfs: Dbfs;
   dbfsA: Dbfs;
+  /** The floor as each meter reads it, with what of it nobody has stated. */
+  reads: Record<FloorMeter, FloorRead>;
   /** From the planned peak down to the floor. */
   peakToFloor: Decibels;
   peakToFloorA: Decibels;
@@ -42,8 +45,17 @@ export interface NoiseBudget {
   parts: Contribution[];
   /** Mean square per hertz, full scale being 1. */
   density: { hz: Hertz; power: number }[];
-  /** Figures that cannot be right. */
+  /** Figures that cannot be right, and what cannot be heard; that first. */
   doubts: string[];
+}
+
+/**
+ * A floor with what is known of it, in dBFS. A room that is known in dB(A) alone is not known below 80 Hz: there it may
+ * have nothing, or more than is usual.
+ */
+export interface FloorRead {
+  known: Dbfs;
+  most: Dbfs;
 }
 
 /** Why nothing can be predicted. */
@@ -123,6 +135,7 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
     aWeighted,
     dbfs: level + toDbfs,
     dbfsA: aWeighted + toDbfs,
+    reads: readsOf(parts, room, toDbfs),
     peakToFloor: peak - (level + toDbfs),
     peakToFloorA: peak - (aWeighted + toDbfs),
     parts: parts
@@ -137,8 +150,44 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
       .filter(({ share, shareA }) => Math.max(share, shareA) > 1e-9)
       .sort((a, b) => b.shareA - a.shareA),
     density: recorded(parts, toDbfs),
-    doubts: doubt ? [doubt] : [],
+    doubts: [
+      ...(peak - (aWeighted + toDbfs) < UNHEARD_BELOW ? [unheard(peak - (aWeighted + toDbfs))] : []),
+      ...(doubt ? [doubt] : []),
+    ],
   };
+}
+
+/** A signal whose peaks lie less than this over the noise cannot be heard for it (common practice). */
+const UNHEARD_BELOW: Decibels = 20;
+const unheard = (over: Decibels): string =>
+  `Its loudest sound lies only ${over.toFixed(0).replace('-', '−')} dB over the noise, A-weighted: it cannot be heard for it. Closer, louder or another source comes before anything else.`;
+
+/** Below this a figure in dB(A) says nothing of a room. */
+const UNHEARD: Hertz = 80;
+/** Rooms of one figure in dB(A) differ by so much there (assumed). */
+const DIFFER: Decibels = 10;
+
+/** The weighting of each meter. */
+const METERS: Record<FloorMeter, (hz: Hertz) => number> = {
+  'as-set': () => 1,
+  'cut-80': highPass(80),
+  'a-weighted': aWeight,
+};
+
+function readsOf(parts: readonly NoisePart[], room: Room, toDbfs: Decibels): NoiseBudget['reads'] {
+  const isAssumed = 'level' in room;
+  const read = (meter: FloorMeter, low: number) =>
+    dbu(
+      Math.sqrt(
+        parts.reduce((sum, { kind, density }) => {
+          const factor = (hz: Hertz) => (kind === 'room' && isAssumed && hz < UNHEARD ? low : 1);
+          return sum + integral(density, (hz) => METERS[meter](hz) * factor(hz));
+        }, 0),
+      ),
+    ) + toDbfs;
+  return Object.fromEntries(
+    FLOOR_METERS.map((meter) => [meter, { known: read(meter, 0), most: read(meter, ratio(DIFFER) ** 2) }]),
+  ) as NoiseBudget['reads'];
 }
 
 /** What parts leave in a recording: mean square per hertz, full scale being 1. */
@@ -160,3 +209,7 @@ function humPart({ tones }: MeasuredTones, toDbfs: Decibels): NoisePart {
   }
   return { kind: 'hum', part: 'inlet', density };
 }
+
+/** What is known of a predicted floor, by meter: that alone decides about a target. */
+export const knownOf = ({ reads }: Pick<NoiseBudget, 'reads'>): Record<FloorMeter, Dbfs> =>
+  Object.fromEntries(FLOOR_METERS.map((meter) => [meter, reads[meter].known])) as Record<FloorMeter, Dbfs>;

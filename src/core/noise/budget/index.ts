@@ -1,5 +1,6 @@
 /** What a line should deliver: level, noise, and what would better it. */
 export {
+  knownOf,
   noiseBudget,
   openBudget,
   recorded,

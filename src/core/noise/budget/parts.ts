@@ -4,6 +4,7 @@ import type { Solved } from '../../check/solve';
 import { inletKind, inletReader, lowCutOf, padOf, reader, sourceKind, type PartRef } from '../../gear';
 import { noiseDensityOf } from '../../gear/shared';
 import { ratio, type Decibels } from '../../units';
+import { highPass } from '../../signal/measure/weighting';
 import { BAND, WIDTH } from '../band';
 import { inletNoise } from './amplifier';
 import { roomDensity, whiteSound, type Room } from './sound';
@@ -38,7 +39,7 @@ export function noiseParts(solved: Solved, gain: Decibels, room: Room): { parts:
   if (kind.level === 'sensitivity') {
     const sound = roomDensity(room);
     const sensitivity = (source.value('sensitivity') / ratio(padOf(kind, line.source))) ** 2;
-    const cut = highPass(lowCutOf(kind, line.source));
+    const cut = cutAt(lowCutOf(kind, line.source));
     add('room', 'source', (n) => sound[n] * sensitivity * way[n] * cut[n]);
     if ('selfNoise' in kind.figures) {
       // A pad lies behind the capsule: what it takes from the sound it does not take from the electronics.
@@ -72,16 +73,19 @@ export function noiseParts(solved: Solved, gain: Decibels, room: Room): { parts:
   );
   add('preamplifier', 'inlet', () => amplifier / WIDTH);
   add('converter', 'inlet', () => converter / WIDTH);
-  const cut = highPass(lowCutOf(inletKind(line.inlet.kind), line.inlet));
-  const heard = [...parts.values()].map((each) =>
-    each.kind === 'converter' ? each : { ...each, density: each.density.map((value, n) => value * cut[n]) },
+  const [cut, behind] = (['lowCut', 'recorderLowCut'] as const).map((which) =>
+    cutAt(lowCutOf(inletKind(line.inlet.kind), line.inlet, which)),
   );
+  // The recorder’s lies behind the converter, the inlet’s before it.
+  const heard = [...parts.values()].map((each) => ({
+    ...each,
+    density: each.density.map((value, n) => value * behind[n] * (each.kind === 'converter' ? 1 : cut[n])),
+  }));
   return { parts: heard, ...(doubt && { doubt }) };
 }
 
-/** Power that a low cut of 12 dB an octave lets through (second order, Butterworth), one value a step of the band. */
-const highPass = (hertz: number | undefined): number[] =>
-  BAND.map(({ hz }) => (hertz === undefined ? 1 : 1 / (1 + (hertz / hz) ** 4)));
+/** What a low cut lets through, one value a step of the band. */
+const cutAt = (hertz: number | undefined): number[] => BAND.map(({ hz }) => highPass(hertz)(hz));
 
 /** The part that an element of the circuit belongs to; links are counted from 0. */
 function ownerOf(element: string): PartRef {

@@ -1,6 +1,16 @@
 import { CircuitError } from '../../circuit';
 import { feedOf, offeredFeeds } from '../../check/case';
-import { CONNECTORS, inletKind, lineCircuit, asDrawn, reader, sourceKind, type Line } from '../../gear';
+import {
+  CONNECTORS,
+  inletKind,
+  LOW_CUTS,
+  lowCutOf,
+  lineCircuit,
+  asDrawn,
+  reader,
+  sourceKind,
+  type Line,
+} from '../../gear';
 import { applyEdits, type Edit, type FreeInlet } from '../../rig/edits';
 import type { Dbfs, Decibels } from '../../units';
 import { noiseBudget, type BudgetWishes, type NoiseBudget } from './budget';
@@ -117,7 +127,34 @@ export function noiseRemedies(
     `one of ${QUIET_PREAMPLIFIER} dBu with 150 Ω, as quiet as they are made`.replace('-', '−'),
     false,
   );
-  return remedies.sort((a, b) => b.gainsA + b.peak - (a.gainsA + a.peak));
+  for (const { part, choice, label } of lowCuts(line))
+    offer(label, [{ do: 'choose', part, choice, value: 'on' }], LOW_CUT_NOTE);
+  return remedies.filter(isWorth).sort((a, b) => b.gainsA + b.peak - (a.gainsA + a.peak));
+}
+
+/** Less than this is not worth a change, in dB. */
+const WORTH: Decibels = 0.5;
+const isWorth = ({ gains, gainsA, peak }: NoiseRemedy): boolean => Math.max(gains, gainsA, peak) >= WORTH;
+
+const LOW_CUT_NOTE =
+  '12 dB an octave below its frequency: not for what lives down there, such as bass, organ, drums and the sea';
+
+/** Low cuts that are there and off, the nearest to the source first. */
+function lowCuts(line: Line): { part: 'source' | 'inlet'; choice: (typeof LOW_CUTS)[number]; label: string }[] {
+  const has = (kind: { choices: object }, choice: string) => choice in kind.choices;
+  const [source, inlet] = [sourceKind(line.source.kind), inletKind(line.inlet.kind)];
+  return [
+    ...(has(source, 'lowCut') && lowCutOf(source, line.source) === undefined
+      ? [{ part: 'source' as const, choice: 'lowCut' as const, label: 'Low cut on the microphone' }]
+      : []),
+    ...LOW_CUTS.filter((choice) => has(inlet, choice) && lowCutOf(inlet, line.inlet, choice) === undefined).map(
+      (choice) => ({
+        part: 'inlet' as const,
+        choice,
+        label: choice === 'lowCut' ? 'Low cut of the inlet' : 'Low cut of the recorder',
+      }),
+    ),
+  ];
 }
 
 /** The budget of a changed line; nothing where it would be worse off than silent. */

@@ -10,7 +10,7 @@ import { quietOf, type Span } from './quiet';
 import { densityOf, powerIn, segmentFor, welch, type Density, type Segments, type Stretch } from './spectrum';
 import { mainsOf, tonesOf, wanderingOf, type Mains, type Tone, type Wandering } from './tones';
 import { gateOf, refusalsOf, restOf, testToneOf, type Gate, type Refusal } from './usable';
-import { aWeight } from './weighting';
+import { aWeight, highPass } from './weighting';
 import { wordOf } from './word';
 
 /** Where the audio band begins and ends unless somebody says otherwise. */
@@ -33,6 +33,8 @@ export interface ChannelReading {
   quietestDbfs: Dbfs;
   medianDbfs: Dbfs;
   loudestDbfs: Dbfs;
+  /** The same behind a low cut of 12 dB an octave at 80 Hz. */
+  cut80Dbfs: Dbfs;
   /** From 20 Hz to 20 kHz. */
   aWeightedDbfs: Dbfs;
   /** A-weighted, mains and tones taken off: what is heard as hiss or rush. */
@@ -266,6 +268,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     quietestDbfs: ofPower(windows[0] ?? 0),
     medianDbfs: ofPower(windows[windows.length >> 1] ?? 0),
     loudestDbfs: ofPower(windows.at(-1) ?? 0),
+    cut80Dbfs: ofPower(powerIn(density, from, to, highPass(80))),
     aWeightedDbfs: ofPower(powerIn(density, from, to, aWeight)),
     hissDbfs: ofPower(hiss.weighted),
     crestDb: levels.power > 0 ? ofPeak(levels.peak) - ofPower(levels.power) : 0,

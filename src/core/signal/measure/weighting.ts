@@ -14,3 +14,9 @@ export const aWeight = (hertz: Hertz): number => (gain(hertz) / AT_1000) ** 2;
 
 /** The A-weighting of a frequency in decibels, 0 at 1 kHz. */
 export const aWeighting = (hertz: Hertz): Decibels => 10 * Math.log10(Math.max(aWeight(hertz), 1e-30));
+
+/** The power that a low cut of 12 dB an octave lets through (second order, Butterworth). @param cut −3 dB; undefined for none */
+export const highPass =
+  (cut: Hertz | undefined) =>
+  (hertz: Hertz): number =>
+    cut === undefined ? 1 : 1 / (1 + (cut / hertz) ** 4);
