@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Added, LadderResult } from '@/core/noise/ladder';
@@ -13,6 +14,11 @@ export function LadderResultView({ result }: { result: LadderResult }) {
       <Typography variant="h2" sx={{ mb: 1 }}>
         {result.text}
       </Typography>
+      {result.doubts.map((doubt) => (
+        <Alert key={doubt} severity="warning" sx={{ mb: 1 }}>
+          {doubt}
+        </Alert>
+      ))}
       <Typography variant="h3" component="h3">
         A-weighted
       </Typography>
@@ -22,8 +28,8 @@ export function LadderResultView({ result }: { result: LadderResult }) {
       </Typography>
       <ShareChart label="Who adds what, unweighted" shares={result.plain.map(shareOf)} />
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        Powers are subtracted; ± is one standard deviation, from the spread between windows. What differs by less than
-        two of them is not measurable.
+        Powers are subtracted; ± is one standard deviation, from the spread within and between readings. What differs by
+        less than two of them is not measurable.
       </Typography>
     </Box>
   );

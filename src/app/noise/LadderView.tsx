@@ -39,7 +39,7 @@ interface Props {
 }
 
 /** No rung measured yet. */
-const NOTHING: Partial<Record<Rung, RungReading>> = {};
+const NOTHING: readonly RungReading[] = [];
 /** Seconds that a rung is recorded for. */
 const SECONDS = 10;
 const numberIn = (text: string): number => Number(text.trim().replace(',', '.').replace('−', '-'));
@@ -49,13 +49,13 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
   const path = useMemo(() => rigPath(document, line.id)?.line, [document, line.id]);
   const kind = path ? ladderKind(path) : 'line';
   const ladder = LADDERS[kind];
-  const [readings, setReadings] = useDraft(`ladder ${rig} ${line.id}`, NOTHING);
+  const [readings, setReadings] = useDraft(`rungs ${rig} ${line.id}`, NOTHING);
   const [active, setActive] = useDraft<Rung>(`rung ${rig} ${line.id}`, 'as-used');
   const budget = answer && !('reason' in answer.budget) ? answer.budget : undefined;
   const [gain, setGain] = useState('');
   const [failed, setFailed] = useState('');
   const planned = active === 'gain-down' ? budget?.plan.gainMin : budget?.gain;
-  const before = readings['as-used']?.gain;
+  const before = readings.find(({ rung }) => rung === 'as-used')?.gain;
   const assumed = active === 'gain-down' ? planned : (before ?? planned);
   const set = gain.trim() === '' ? assumed : numberIn(gain);
   const rungs = ladder.map(({ rung }) => rung);
@@ -63,12 +63,13 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
     const [{ plain, weighted, reading }] = measured.measurements;
     const refused = reading.reasons.map(({ text }) => text).join(' ');
     const taken = { rung: active, gain: measured.gain ?? set ?? 0, plain, weighted, ...(refused && { refused }) };
-    setReadings((now) => ({ ...now, [active]: taken }));
+    // What was refused is measured anew; everything else is one more reading of its rung.
+    setReadings((now) => [...now.filter((each) => each.rung !== active || !each.refused), taken]);
     setGain('');
     if (!refused) setActive(rungs[Math.min(rungs.indexOf(active) + 1, rungs.length - 1)]);
   };
   const meter = useMeter(take);
-  const list = rungs.flatMap((rung) => readings[rung] ?? []);
+  const list = readings;
   const refusal = list.length > 1 || list.some(({ refused }) => refused) ? ladderRefusal(kind, list) : undefined;
   const result = list.length > 1 && !refusal ? ladderResult(kind, list, answer?.computed) : undefined;
   const keep = async () => {
@@ -94,7 +95,8 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
         sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}
       >
         {ladder.map(({ rung, do: what, caution, optional }, n) => {
-          const reading = readings[rung];
+          const own = readings.filter((each) => each.rung === rung);
+          const reading = own.at(-1);
           const on = rung === active;
           return (
             <Box
@@ -124,8 +126,16 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
                   {reading &&
                     (reading.refused
                       ? 'not usable'
-                      : `${rms(ofPower(reading.weighted.power), sine).replace('dBFS', 'dBFS(A)')} · ${rms(ofPower(reading.plain.power), sine)} · gain ${quantity(reading.gain, 'dB')}`)}
+                      : `${rms(ofPower(reading.weighted.power), sine).replace('dBFS', 'dBFS(A)')} · ${rms(ofPower(reading.plain.power), sine)} · gain ${quantity(reading.gain, 'dB')}${own.length > 1 ? ` · ${own.length} readings` : ''}`)}
                 </Typography>
+                {reading && meter.metering.state !== 'measuring' && (
+                  <Button
+                    onClick={() => setReadings((now) => now.filter((each) => each !== reading))}
+                    aria-label={`Take out the last reading: ${RUNGS[rung]}`}
+                  >
+                    Take out
+                  </Button>
+                )}
                 {!on && meter.metering.state !== 'measuring' && (
                   <Button
                     onClick={() => setActive(rung)}
@@ -163,7 +173,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
                         rung,
                         on: (document.units ?? []).map(({ id }) => id),
                         ...(rung !== 'gain-down' && before !== undefined && { gain: before }),
-                        seed: rung,
+                        seed: `${rung} ${readings.filter((each) => each.rung === rung).length}`,
                       })
                     }
                   />

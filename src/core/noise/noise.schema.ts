@@ -142,7 +142,7 @@ export const ladderSchema: Joi.ObjectSchema<Omit<KeptLadder, 'id' | 'at'>> = Joi
         refused: Joi.string().max(500),
       }),
     )
-    .max(10)
+    .max(60)
     .required(),
 });
 

@@ -114,5 +114,55 @@ describe('arithmetic', () => {
     const readings = [reading('as-used', -50), reading('gain-down', -60, 0.01, 40)];
     expect(ladderRefusal('moving coil', readings)).toMatch(/has to be lower/);
     expect(ladderRefusal('moving coil', [readings[0], { ...readings[1], gain: 0 }])).toBeUndefined();
+    // Turned down by a tenth of a decibel, nothing is taken away.
+    expect(ladderRefusal('moving coil', [readings[0], { ...readings[1], gain: 39.9 }])).toMatch(
+      /lower by 6 dB at least/,
+    );
+  });
+
+  test('parts never exceed the whole, whatever scatters', () => {
+    const readings = [
+      reading('as-used', -60, 0.05),
+      reading('source-quiet', -59.8, 0.05),
+      reading('feed-off', -70, 0.05),
+    ];
+    expect(ladderRefusal('condenser', readings)).toBeUndefined();
+    for (const parts of [ladderResult('condenser', readings).adds, ladderResult('condenser', readings).plain]) {
+      expect(parts.reduce((sum, { share }) => sum + share, 0)).toBeLessThanOrEqual(1);
+      expect(parts[0].share).toBe(0);
+    }
+  });
+
+  test('a rung may be repeated: what they differ by is part of the uncertainty', () => {
+    const once = [reading('as-used', -60), reading('source-quiet', -63)];
+    const again = [...once, reading('source-quiet', -63.3), reading('as-used', -60.2)];
+    expect(ladderRefusal('condenser', again)).toBeUndefined();
+    const [first, second] = [once, again].map((readings) => ladderResult('condenser', readings).adds[0]);
+    expect(second.to - second.from!).toBeGreaterThan(first.to - first.from!);
+    // Between −60 and −60.2, and between −63 and −63.3.
+    expect(second.dbfs).toBeCloseTo(10 * Math.log10((1e-6 + 10 ** -6.02 - 10 ** -6.3 - 10 ** -6.33) / 2), 2);
+  });
+
+  test('two readings of a rung that contradict each other are named, and a third is asked for', () => {
+    const readings = [reading('as-used', -60), reading('source-quiet', -63), reading('source-quiet', -68)];
+    expect(ladderRefusal('condenser', readings)).toMatch(
+      /Two readings of “Source quiet” contradict each other: .*third time/,
+    );
+    expect(ladderRefusal('condenser', [...readings, reading('source-quiet', -66)])).toBeUndefined();
+    const gains = [reading('as-used', -60), reading('as-used', -60, 0.01, 46)];
+    expect(ladderRefusal('condenser', gains)).toMatch(/at 40 dB and at 46 dB of gain/);
+  });
+
+  test('a rung that reads more than one further up is refused too, with both names', () => {
+    const readings = [reading('as-used', -60), reading('source-quiet', -60.1, 0.2), reading('feed-off', -58, 0.01)];
+    expect(ladderRefusal('condenser', readings)).toMatch(/“Feed off” reads 2 dB more than “Everything as used”/);
+  });
+
+  test('a sheet’s figure above what was measured is called into question, not counted', () => {
+    const readings = [reading('as-used', -60), reading('feed-off', -63)];
+    const { adds, doubts } = ladderResult('condenser', readings, { selfNoise: power(-55) });
+    expect(doubts[0]).toMatch(/^Microphone, by its sheet: .*not counted/);
+    expect(adds.map(({ what }) => what)).toEqual(['room and microphone', 'what is left']);
+    expect(ladderResult('condenser', readings, { selfNoise: power(-66) }).doubts).toEqual([]);
   });
 });

@@ -1,6 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { ladderRefusal, ladderResult } from '@/core/noise/ladder';
+import { ladderKind, ladderRefusal, ladderResult } from '@/core/noise/ladder';
 import { ladderSchema } from '@/core/noise/noise.schema';
+import { rigPath } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { keepLadder, loadLadders } from '@/store/noise';
 import { door, Refused } from '../../../door';
@@ -21,6 +22,10 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 export const POST = (request: NextRequest, { params }: Context) =>
   door(async () => {
     const { id, body: ladder } = await aboutLine(request, params, ladderSchema);
+    const path = rigPath(rigIn(id), ladder.line);
+    const fits = path && ladderKind(path.line);
+    if (fits && fits !== ladder.kind)
+      throw new Refused(400, 'impossible-ladder', `This line has the ${fits} ladder, not the ${ladder.kind} one.`);
     const refused = ladderRefusal(ladder.kind, ladder.readings);
     if (refused) throw new Refused(400, 'impossible-ladder', refused);
     const { text } = ladderResult(ladder.kind, ladder.readings);
