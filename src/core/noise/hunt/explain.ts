@@ -1,5 +1,6 @@
-import type { Decibels } from '../../units';
 import { ofPower } from '../../signal';
+import type { Decibels } from '../../units';
+import { fitLevels, type Fit } from './fit';
 
 /** Suspects as bits of a number: those that are on. */
 export type On = number;
@@ -10,89 +11,270 @@ export interface Heard {
   power: number;
 }
 
-/** Who makes a component: sets of suspects that make it when all of a set are on. None, one or two of them. */
+/** How a component may come about. */
+export type Cause =
+  /** From sets of suspects, each when all of a set are on, on top of what stays. */
+  | 'suspects'
+  /** From one of them, but not always when it is on; or, with no suspect, from something that comes and goes by itself. */
+  | 'comes and goes'
+  /** From something that nobody has listed: no set of suspects goes with it. */
+  | 'does not fit';
+
+/** One way to explain what was heard. */
 export interface Explanation {
+  cause: Cause;
+  /** Sets of suspects, one to three each; empty where none has a part in it. */
   culprits: readonly On[];
   /** How likely, all explanations together being 1. */
   share: number;
-  /** Mean level where these culprits are on, by bits: the first is 1, the second is 2. Undefined where never measured. */
-  levels: (Decibels | undefined)[];
+  /** What each culprit adds, in dB; undefined where no measurement says so. */
+  adds: readonly (Decibels | undefined)[];
+  /** What stays with none of them on. */
+  base: Decibels;
 }
 
-/** Readings of the same state differ by about this much. */
-const SPREAD: Decibels = 1.5;
-/** A culprit adds this much at least. */
-const ADDS: Decibels = 3;
-/** How much less likely a pair is than one suspect, and each further culprit. */
-const [PAIR, FURTHER] = [1 / 6, 1 / 30];
+export interface Explained {
+  /** The likeliest first; many that were never told apart are stood for by some. */
+  explanations: Explanation[];
+  /** How likely each set of suspects is a culprit, whatever else there is beside it. */
+  marginals: ReadonlyMap<On, number>;
+  /** Scatter between readings of one state that the whole suggests, in dB. */
+  scatter: Decibels;
+  /** Measurements that the likeliest explanation misses most, by their place, in units of the scatter. */
+  misses: number[];
+}
+
+/** How likely so many culprits are before anything is heard (assumed; the calibration in docs holds it against worlds of every sort). */
+const COUNTS = [0.2, 0.42, 0.2, 0.11, 0.07];
+/** How likely a culprit is one suspect, a loop of two, a loop of three (assumed). */
+const SIZES = [0.62, 0.28, 0.1];
+/** How likely it comes and goes, and that no suspect has to do with it (assumed). */
+const [WAVERS, OTHER] = [0.08, 0.03];
+/** Scatter that is thought of, each as likely. */
+const SCATTERS: readonly Decibels[] = [0.25, 0.5, 0.9, 1.4, 2, 2.8];
+/** Levels that are thought of reach over so much. */
+export const RANGE: Decibels = 45;
+/** Sets that are built upon, and causes that are tried with each. */
+const [KEPT, TRIED] = [12, 24];
+/** What is less likely than the best by this much, as a logarithm, is not built upon, as long as it explains the loudest. */
+const HOPELESS = 14;
+/** A reading this near to what is expected is explained: twice the largest scatter that is usual. */
+const NEAR: Decibels = 4;
 /** Explanations less likely than this are forgotten. */
 const FORGOTTEN = 1e-5;
 
 /** Whether all of a set are on. */
 const active = (culprit: On, on: On): boolean => (on & culprit) === culprit;
 
-/** Which of the culprits are active, as bits. */
-export const activity = (culprits: readonly On[], on: On): number =>
-  culprits.reduce((bits, culprit, n) => (active(culprit, on) ? bits | (1 << n) : bits), 0);
+const bits = (value: number): number => {
+  let count = 0;
+  for (let rest = value; rest; rest &= rest - 1) count++;
+  return count;
+};
 
-/**
- * Every way to explain what was heard, the likeliest first.
- * @param count how many suspects there are
- */
-export function explanations(heard: readonly Heard[], count: number): Explanation[] {
-  const levels = heard.map(({ power }) => ofPower(power));
-  const singles = Array.from({ length: count }, (_, n) => 1 << n);
-  const pairs = singles.flatMap((a, n) => singles.slice(n + 1).map((b) => a | b));
-  const sets = [...singles.map((on) => ({ on, prior: 1 })), ...pairs.map((on) => ({ on, prior: PAIR }))];
-  const found: Explanation[] = [];
-  const weigh = (culprits: On[], prior: number) => {
-    const explained = fitted(culprits, heard, levels);
-    if (explained) found.push({ culprits, share: prior * explained.likelihood, levels: explained.means });
-  };
-  weigh([], 1);
-  for (const { on, prior } of sets) weigh([on], prior);
-  for (let a = 0; a < sets.length; a++)
-    for (let b = a + 1; b < sets.length; b++)
-      // One that needs the other as well would add nothing to it.
-      if ((sets[a].on & sets[b].on) !== sets[a].on)
-        weigh([sets[a].on, sets[b].on], sets[a].prior * sets[b].prior * FURTHER);
-  const total = found.reduce((sum, { share }) => sum + share, 0) || 1;
-  return found
-    .map((each) => ({ ...each, share: each.share / total }))
-    .filter(({ share }) => share > FORGOTTEN)
-    .sort((a, b) => b.share - a.share);
+/** Every set of one to three suspects that may be off, with its prior. */
+function causesOf(count: number, fixed: On): { on: On; prior: number }[] {
+  const free = Array.from({ length: count }, (_, n) => 1 << n).filter((unit) => !(unit & fixed));
+  const pairs = free.flatMap((a, n) => free.slice(n + 1).map((b) => a | b));
+  const triples = free.flatMap((a, n) => free.slice(n + 1).flatMap((b, m) => free.slice(n + m + 2).map((c) => a | b | c)));
+  // A suspect alone may close a loop with what stays on.
+  return [free, pairs, triples].flatMap((sets, size) => sets.map((on) => ({ on, prior: SIZES[size] / sets.length })));
 }
 
-/** How well culprits explain what was heard; undefined where they contradict it. */
-function fitted(
-  culprits: readonly On[],
-  heard: readonly Heard[],
-  levels: readonly Decibels[],
-): { likelihood: number; means: (Decibels | undefined)[] } | undefined {
-  const states = 1 << culprits.length;
-  const sums = new Array<number>(states).fill(0);
-  const counts = new Array<number>(states).fill(0);
-  const stateOf = heard.map(({ on }) => activity(culprits, on));
-  stateOf.forEach((state, n) => {
-    sums[state] += levels[n];
-    counts[state]++;
-  });
-  const means = sums.map((sum, state) => (counts[state] ? sum / counts[state] : undefined));
-  // Whoever joins in adds; with one of two already on it may be covered by the other.
-  for (let state = 0; state < states; state++)
-    for (let n = 0; n < culprits.length; n++) {
-      const joined = means[state | (1 << n)];
-      const without = means[state];
-      if (state & (1 << n) || joined === undefined || without === undefined) continue;
-      if (joined - without < (state === 0 ? ADDS : -SPREAD)) return undefined;
-    }
-  // With both on it is as loud as both together; without knowing the rest, no louder than that.
-  if (states === 4 && [1, 2, 3].every((state) => means[state] !== undefined)) {
-    const power = (state: number) => 10 ** (means[state]! / 10);
-    const both = 10 * Math.log10(power(1) + power(2) - (means[0] === undefined ? 0 : power(0)));
-    const over = means[3]! - both;
-    if (over > 2 * SPREAD || (means[0] !== undefined && over < -2 * SPREAD)) return undefined;
+/** Causes that were on and off in the same measurements: what was heard cannot tell them apart. */
+interface Alike {
+  /** In which measurements they were on, as a list of 0 and 1. */
+  pattern: readonly number[];
+  prior: number;
+  members: { on: On; prior: number }[];
+}
+
+function alike(heard: readonly Heard[], count: number, fixed: On): Alike[] {
+  const found = new Map<string, Alike>();
+  for (const cause of causesOf(count, fixed)) {
+    const pattern = heard.map(({ on }) => (active(cause.on, on) ? 1 : 0));
+    const key = pattern.join('');
+    const same = found.get(key) ?? found.set(key, { pattern, prior: 0, members: [] }).get(key)!;
+    same.prior += cause.prior;
+    same.members.push(cause);
   }
-  const squares = levels.reduce((sum, level, n) => sum + ((level - means[stateOf[n]]!) / SPREAD) ** 2, 0);
-  return { likelihood: Math.exp(-squares / 2), means };
+  return [...found.values()];
+}
+
+/** Some groups of causes with what they explain. */
+interface Hypothesis {
+  cause: Cause;
+  groups: readonly Alike[];
+  fit: Fit;
+  /** By scatter: logarithm of prior and evidence. */
+  logs: number[];
+}
+
+/**
+ * Every way to explain what was heard that is worth a thought. Powers add: what stays, and what each culprit makes when
+ * it is on. Levels are fitted; how well, and how freely, counts as evidence (Laplace's approximation; MacKay, 1992).
+ * @param count how many suspects there are
+ * @param fixed those that are never off: what they make stays, and is told from the line itself by nothing
+ */
+export function explain(heard: readonly Heard[], count: number, fixed: On = 0): Explained {
+  const levels = heard.map(({ power }) => ofPower(power));
+  const groups = alike(heard, count, fixed);
+  const [always, moving] = [
+    groups.find(({ pattern }) => pattern.every((on) => on === 1)),
+    groups.filter(({ pattern }) => pattern.includes(0) && pattern.includes(1)),
+  ];
+  const hypotheses: Hypothesis[] = [];
+  const weigh = (own: readonly Alike[], cause: Cause = 'suspects'): Hypothesis => {
+    const fit = fitLevels(levels, own.map(({ pattern }) => pattern), cause);
+    const prior = own.reduce((sum, group) => sum + Math.log(group.prior), 0);
+    const counted =
+      cause === 'suspects'
+        ? Math.log(COUNTS[own.length]) + logFactorial(own.length)
+        : Math.log(cause === 'comes and goes' ? WAVERS : OTHER);
+    return { cause, groups: own, fit, logs: SCATTERS.map((sigma) => prior + counted + fit.evidence(sigma)) };
+  };
+  const best = ({ logs }: Hypothesis) => Math.max(...logs);
+
+  let level = [weigh([])];
+  hypotheses.push(...level);
+  for (let size = 1; size < COUNTS.length; size++) {
+    const seen = new Set<string>();
+    const next: Hypothesis[] = [];
+    const ranked = level.toSorted((a, b) => best(b) - best(a));
+    // Once something explains it well, only what is near that is worth a further culprit.
+    const top = hypotheses.reduce((found, each) => Math.max(found, best(each)), -Infinity);
+    const isExplained = hypotheses.some((each) => best(each) > top - HOPELESS && fits(each));
+    const kept = ranked.filter((each) => !isExplained || best(each) > top - HOPELESS).slice(0, KEPT);
+    for (const { groups: own, fit } of kept)
+      for (const other of size === 1 ? moving : promising(moving, fit.residuals)) {
+        if (own.includes(other)) continue;
+        const key = [...own, other].map(({ members }) => members[0].on).sort((a, b) => a - b).join();
+        if (seen.has(key)) continue;
+        seen.add(key);
+        next.push(weigh([...own, other]));
+      }
+    if (next.length === 0) break;
+    hypotheses.push(...next);
+    level = next;
+  }
+  if (heard.length > 2) {
+    for (const group of moving) if (bits(group.members[0].on) < 3) hypotheses.push(weigh([group], 'comes and goes'));
+    hypotheses.push(weigh([], 'comes and goes'), weigh([], 'does not fit'));
+  }
+  return summary(hypotheses, always, levels);
+}
+
+const logFactorial = (n: number): number => (n < 2 ? 0 : Math.log(n) + logFactorial(n - 1));
+
+/** Whether every reading lies near what is expected. */
+const fits = ({ fit: { residuals } }: Hypothesis): boolean => residuals.every((off) => Math.abs(off) < NEAR);
+
+/** The causes that go best with what is left unexplained. */
+function promising(groups: readonly Alike[], residuals: readonly number[]): Alike[] {
+  if (groups.length <= TRIED) return [...groups];
+  const mean = residuals.reduce((sum, each) => sum + each, 0) / residuals.length;
+  const scored = groups.map((group) => {
+    const on = group.pattern.reduce((sum, each) => sum + each, 0);
+    const sum = group.pattern.reduce((total, each, n) => total + (each ? residuals[n] - mean : 0), 0);
+    const spread = on * (1 - on / residuals.length);
+    return { group, score: sum / Math.sqrt(spread) + 0.05 * Math.log(group.prior) };
+  });
+  return scored
+    .sort((a, b) => b.score - a.score)
+    .slice(0, TRIED)
+    .map(({ group }) => group);
+}
+
+/** Explanations, each group of causes spread over its members. */
+function summary(hypotheses: readonly Hypothesis[], always: Alike | undefined, levels: readonly Decibels[]): Explained {
+  const most = hypotheses.reduce((top, { logs }) => Math.max(top, ...logs), -Infinity);
+  const weighed = hypotheses.map((each) => ({ ...each, weights: each.logs.map((log) => Math.exp(log - most)) }));
+  const bySigma = SCATTERS.map((_, n) => weighed.reduce((sum, { weights }) => sum + weights[n], 0));
+  const total = bySigma.reduce((sum, each) => sum + each, 0);
+  const scatter = SCATTERS.reduce((sum, sigma, n) => sum + (sigma * bySigma[n]) / total, 0);
+  const marginals = new Map<On, number>();
+  const add = (on: On, share: number) => marginals.set(on, (marginals.get(on) ?? 0) + share);
+  const found = weighed.flatMap(({ cause, groups, fit, weights }): Explanation[] => {
+    const share = weights.reduce((sum, each) => sum + each, 0) / total;
+    if (share < FORGOTTEN) return [];
+    for (const { members, prior } of groups) for (const { on, prior: own } of members) add(on, (share * own) / prior);
+    const same = { cause, adds: fit.adds, base: fit.base };
+    if (cause !== 'suspects' || !always) return sampled(groups, share).map((each) => ({ ...same, ...each }));
+    // What stays may be the line's own, or of suspects that were never off.
+    const own = COUNTS[groups.length];
+    const other = (COUNTS[groups.length + 1] ?? 0) * (groups.length + 1) * always.prior;
+    const part = other / (own + other);
+    for (const { on, prior } of always.members) add(on, (share * part * prior) / always.prior);
+    return [
+      ...sampled(groups, share * (1 - part)).map((each) => ({ ...same, ...each })),
+      ...sampled([...groups, always], share * part).map((each) => ({
+        ...same,
+        ...each,
+        adds: [...fit.adds, fit.base],
+        // Off, it would be quiet.
+        base: fit.base - RANGE,
+      })),
+    ];
+  });
+  const [first] = weighed.toSorted((a, b) => Math.max(...b.logs) - Math.max(...a.logs));
+  return {
+    explanations: found.sort((a, b) => b.share - a.share),
+    marginals,
+    scatter,
+    misses: levels.map((_, n) => Math.abs(first.fit.residuals[n] ?? 0) / scatter),
+  };
+}
+
+/** Most explanations that stand for one hypothesis; so few choices are always listed, each with its own share. */
+const [SAMPLES, FEW] = [120, 12];
+
+/** One member of each group, as many choices as the share is worth; their shares add up to it. */
+function sampled(groups: readonly Alike[], share: number): { culprits: On[]; share: number }[] {
+  const choices = groups.reduce((product, { members }) => Math.min(1e6, product * members.length), 1);
+  const count = Math.min(choices, Math.max(1, Math.ceil(SAMPLES * share)));
+  if (groups.length === 0) return [{ culprits: [], share }];
+  if (choices <= Math.max(FEW, count))
+    return groups.reduce<{ culprits: On[]; share: number }[]>(
+      (list, { members, prior }) =>
+        list.flatMap((each) =>
+          members.map((member) => ({
+            culprits: [...each.culprits, member.on],
+            share: (each.share * member.prior) / prior,
+          })),
+        ),
+      [{ culprits: [], share }],
+    );
+  // Each group is gone through evenly, at a step of its own: golden ratios keep them from going in step.
+  const list = Array.from({ length: count }, (_, n) => {
+    const picked = groups.map(({ members, prior }, group) => {
+      let left = (((n + 0.5) / count + n * group * 0.618_034) % 1) * prior;
+      return members.find((member) => (left -= member.prior) <= 0) ?? members.at(-1)!;
+    });
+    return { culprits: picked.map(({ on }) => on), share: share / count };
+  });
+  return list;
+}
+
+/** Something known that is so much louder than what stays hides what nobody has heard yet. */
+const HIDES: Decibels = 15;
+
+/**
+ * What an explanation expects of any state, in dB; NaN where it turns on something that nobody has heard yet, and
+ * nothing louder hides it.
+ */
+export function expectation({ culprits, adds, base, cause }: Explanation): (on: On) => Decibels {
+  const stays = 10 ** (base / 10);
+  const powers = adds.map((level) => (level === undefined ? NaN : 10 ** (level / 10)));
+  const hides = stays * 10 ** (HIDES / 10);
+  return (on) => {
+    let power = stays;
+    let unheard = false;
+    for (let n = 0; n < culprits.length; n++) {
+      if (!active(culprits[n], on)) continue;
+      if (cause !== 'suspects') return NaN;
+      if (Number.isNaN(powers[n])) unheard = true;
+      else power += powers[n];
+    }
+    return unheard && power < hides ? NaN : 10 * Math.log10(power);
+  };
 }

@@ -3,7 +3,7 @@ import type { Suspect } from './suspects';
 
 /** What usually mends it, in the order it is tried (common practice). */
 export function mendings(component: Component, culprits: readonly Suspect[]): string[] {
-  if (culprits.length === 2) return [...LOOP];
+  if (culprits.length > 1) return [...LOOP];
   const [{ kind, name }] = culprits;
   switch (kind) {
     case 'cable run':
@@ -55,7 +55,7 @@ const APART = [
 ] as const;
 
 const LOOP = [
-  'Put both on one outlet strip.',
+  'Put them on one outlet strip.',
   'Connect them balanced, or through an isolating transformer or direct box.',
   'Lift the shield of the signal lead at the receiving end, the earths of both staying as they are.',
   'Run one of them on its battery or on a supply with an isolated output.',

@@ -1,5 +1,5 @@
 import type { Decibels } from '../../units';
-import { activity, type Explanation, type On } from './explain';
+import { expectation, type Explanation, type On } from './explain';
 
 /** What to measure next. */
 export interface Proposal {
@@ -13,9 +13,12 @@ const APART: Decibels = 3;
 /** What turning one more unit on or off costs, in bits. */
 const TOGGLE = 0.08;
 /** Less than this is not worth a measurement. */
-const WORTHWHILE = 0.08;
+const WORTHWHILE = 0.1;
 /** Explanations that a proposal is weighed with. */
-const MOST = 400;
+const MOST = 200;
+const NEGLIGIBLE = 5e-4;
+/** A component explained so surely needs nothing more. */
+const SETTLED = 0.95;
 
 /**
  * The state that splits what is left best, few units turned; undefined where no measurement would tell more.
@@ -25,16 +28,31 @@ const MOST = 400;
  * @param measured states that were measured already
  */
 export function nextStep(
-  components: readonly (readonly Explanation[])[],
+  components: readonly { list: readonly Explanation[]; scatter: Decibels }[],
   count: number,
   now: On,
   fixed: On,
   measured: readonly On[],
 ): Proposal | undefined {
-  const open = components.map((list) => list.slice(0, MOST)).filter(([first]) => first && first.share < 0.98);
+  const open = components
+    .filter(({ list: [first] }) => first && first.share < SETTLED)
+    .map(({ list, scatter }) => ({
+      apart: Math.max(APART, 2 * scatter),
+      list: list
+        .slice(0, MOST)
+        .filter(({ share }) => share > NEGLIGIBLE)
+        .map((each) => ({ share: each.share, expects: expectation(each) })),
+    }));
   const known = new Set(measured);
-  const worth = (on: On): number =>
-    known.has(on) ? -1 : open.reduce((sum, list) => sum + entropy(list, on), 0) - TOGGLE * bitsOf(on ^ now);
+  const weighed = new Map<On, number>();
+  const informs = (on: On): number => {
+    const before = weighed.get(on);
+    if (before !== undefined) return before;
+    const found = open.reduce((sum, { list, apart }) => sum + entropy(list, on, apart), 0);
+    weighed.set(on, found);
+    return found;
+  };
+  const worth = (on: On): number => (known.has(on) ? -1 : informs(on) - TOGGLE * bitsOf(on ^ now));
   const units = Array.from({ length: count }, (_, n) => 1 << n).filter((unit) => !(unit & fixed));
   const all = units.reduce((sum, unit) => sum | unit, fixed);
   // From where things stand, from everything, from nothing, and from halves that differ.
@@ -59,7 +77,7 @@ export function nextStep(
     if (!best || here > best.worth + 1e-9) best = { on, worth: here };
   }
   if (!best || known.has(best.on)) return undefined;
-  const bits = open.reduce((sum, list) => sum + entropy(list, best.on), 0);
+  const bits = informs(best.on);
   return bits < WORTHWHILE ? undefined : { on: best.on, bits };
 }
 
@@ -70,14 +88,16 @@ const bitsOf = (value: number): number => {
 };
 
 /** How uncertain the outcome of a measurement is, by what the explanations say of it, in bits. */
-function entropy(list: readonly Explanation[], on: On): number {
-  const outcomes = new Map<string, number>();
+function entropy(
+  list: readonly { share: number; expects: (on: On) => Decibels }[],
+  on: On,
+  apart: Decibels,
+): number {
+  const outcomes = new Map<number, number>();
   let total = 0;
-  for (const { culprits, levels, share } of list) {
-    const state = activity(culprits, on);
-    const level = levels[state];
-    // A state that this explanation has never seen is told by who is on: none, or whichever.
-    const outcome = level === undefined ? `new ${state === 0 ? 'quiet' : 'loud'}` : `${Math.round(level / APART)}`;
+  for (const { share, expects } of list) {
+    // Of what an explanation has never heard nobody knows how loud it will be.
+    const outcome = Math.round(expects(on) / apart);
     outcomes.set(outcome, (outcomes.get(outcome) ?? 0) + share);
     total += share;
   }

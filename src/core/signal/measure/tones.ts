@@ -68,14 +68,14 @@ function peakAt({ step, values }: Density, bin: number): Hertz {
 }
 
 /** The mean square of a tone at a bin, what is around it taken off; zero where none stands out. */
-function toneAt(density: Density, bin: number): number {
+function toneAt(density: Density, bin: number, standsOut = STANDS_OUT): number {
   const { step, values } = density;
   if (bin < LOBE || bin >= values.length - LOBE) return 0;
   // Rooms rise steeply towards the bottom: what is around is near there.
   const floor = floorAround(density, bin, Math.min(REACH, Math.max(14, bin >> 1)));
   let sum = 0;
   for (let k = bin - LOBE; k <= bin + LOBE; k++) sum += values[k] - floor;
-  return values[bin] > STANDS_OUT * floor && sum > 0 ? sum * step : 0;
+  return values[bin] > standsOut * floor && sum > 0 ? sum * step : 0;
 }
 
 /** The highest bin within some of another. */
@@ -166,6 +166,12 @@ function refined(guess: Hertz, peaks: readonly Hertz[]): Hertz {
 /** Orders that a comb is fitted with, round by round: the frequency is known better with every one. */
 const FITTED = [6, 20, Infinity];
 
+/**
+ * Where a tooth is awaited it need not stand out so far: by so many standard deviations of the density, whose relative
+ * error is one over the root of the segments (Welch, 1967).
+ */
+const awaited = ({ segments }: Density): number => Math.min(STANDS_OUT, 1 + 8 / Math.sqrt(segments));
+
 function combOf(density: Density, about: Hertz): Mains {
   const { step, values } = density;
   let hertz = about;
@@ -176,7 +182,7 @@ function combOf(density: Density, about: Hertz): Mains {
     for (let order = 1; order * hertz <= highest && order <= most; order++) {
       const wanted = Math.round((order * hertz) / step);
       const bin = summit(density, wanted, round === 0 ? Math.ceil((order * 0.05) / step) : 1);
-      const power = toneAt(density, bin);
+      const power = toneAt(density, bin, round === 2 && order * hertz < HIGHEST_HIDDEN ? awaited(density) : STANDS_OUT);
       if (power === 0) continue;
       const hz = peakAt(density, bin);
       if (round > 0 && Math.abs(hz - order * hertz) > OFF) continue;
