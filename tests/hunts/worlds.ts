@@ -38,7 +38,10 @@ export function worldOf(n: number): World {
     kind: sort === 'cable run' && k > count - 3 ? 'cable run' : 'audio device',
     ...(k === 0 && { fixed: true as const }),
   }));
-  const free = shuffled(random, suspects.slice(1).map(({ id }) => id));
+  const free = shuffled(
+    random,
+    suspects.slice(1).map(({ id }) => id),
+  );
   const of = (...units: string[]) => ({ units, level: between(random, -82, -52), duty: 1 });
   const makes: Record<Sort, World['makes']> = {
     one: [of(free[0])],
@@ -121,7 +124,9 @@ export function accusationsOf(n: number): { accusations: Accusation[]; steps: nu
     })),
     steps: hunt.steps.length,
     missed: world.makes.filter(
-      ({ units }) => units.some((id) => id !== 'u0') && !named.some((account) => isRight({ ...world, makes: [{ units, level: 0, duty: 1 }] }, account)),
+      ({ units }) =>
+        units.some((id) => id !== 'u0') &&
+        !named.some((account) => isRight({ ...world, makes: [{ units, level: 0, duty: 1 }] }, account)),
     ).length,
   };
 }

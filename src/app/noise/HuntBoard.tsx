@@ -107,7 +107,7 @@ export function HuntBoard({ rig, saved, sine, who, desk, onHunt }: Props) {
         </Alert>
       )}
       {view && view.accounts.length > 0 && (
-        <AccountList accounts={view.accounts} suspects={hunt.suspects} sine={sine} done={!view.next} />
+        <AccountList accounts={view.accounts} open={view.open} suspects={hunt.suspects} sine={sine} done={!view.next} />
       )}
       <HuntSteps hunt={hunt} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>

@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
@@ -72,9 +73,20 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
       </Box>
       {recommended && (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
-          Recommended: <strong>{feedLabel(recommended.feed)}</strong> — {recommended.why}.
+          {recommended.feed ? (
+            <>
+              Recommended: <strong>{feedLabel(recommended.feed)}</strong> — {recommended.why}.
+            </>
+          ) : (
+            `Nothing to recommend: ${recommended.why}.`
+          )}
         </Typography>
       )}
+      {time.warnings.map((warning) => (
+        <Alert key={warning} severity="warning" sx={{ mt: 1 }}>
+          {warning}
+        </Alert>
+      ))}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {options.map((option) => (
           <OptionRow

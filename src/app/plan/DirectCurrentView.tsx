@@ -217,9 +217,9 @@ function LoadRow({ load, supplies, result, options, onEdit, onHang }: RowProps) 
       </IconButton>
       {result.findings.length + others.length > 0 && (
         <Box sx={{ gridColumn: { xs: '1 / -1', sm: '2 / -2' } }}>
-          {result.findings.map(({ code, what, why }) => (
+          {result.findings.map(({ code, what, why, remedy }) => (
             <Typography key={code} variant="body2" color="textSecondary">
-              <strong>{what}.</strong> {why}
+              <strong>{what}.</strong> {why} {remedy}
             </Typography>
           ))}
           {others.map(({ supply, name, verdict, reason }) => (

@@ -17,6 +17,8 @@ export const BATTERY_FIGURES = {
   usable: { label: 'Share of the charge that can be used', unit: '%', min: 1, max: 100 },
   baseLoad: { label: 'What it takes with every feed off', unit: 'W', min: 0.001, max: 500 },
   efficiency: { label: "Efficiency of the feeds' converter", unit: '%', min: 1, max: 100 },
+  bankEfficiency: { label: 'Efficiency of the power bank', unit: '%', min: 1, max: 100 },
+  shutsOff: { label: 'Load below which the power bank shuts off', unit: 'W', min: 0.001, max: 50 },
   hours: { label: 'How long one set has to last', unit: 'h', min: 0.1, max: 1000 },
   reserve: { label: 'Reserve for the last take', unit: 'h', min: 0, max: 100 },
 } as const satisfies Record<string, Range>;
@@ -39,7 +41,14 @@ export const DC_LOAD_FIGURES = {
   current: { label: 'Current it draws', unit: 'mA', min: 0.1, max: 10000 },
 } as const satisfies Record<string, Range>;
 
-export const CHEMISTRIES = ['alkaline', 'nickel metal hydride', 'lithium', 'lithium ion', 'other'] as const;
+export const CHEMISTRIES = [
+  'alkaline',
+  'nickel metal hydride',
+  'lithium',
+  'lithium ion',
+  'power bank',
+  'other',
+] as const;
 
 export const MOST_LOCATIONS = 64;
 export const MOST_RUNS = 512;

@@ -41,7 +41,7 @@ export interface SwitchGroup {
 /** Cells a device runs on. */
 export interface Batteries {
   cells: number;
-  chemistry: 'alkaline' | 'nickel metal hydride' | 'lithium' | 'lithium ion' | 'other';
+  chemistry: 'alkaline' | 'nickel metal hydride' | 'lithium' | 'lithium ion' | 'power bank' | 'other';
   /** Charge of one cell. */
   capacity?: Figure;
   /** Share of the charge that can be used before the device gives up, in %. */
@@ -50,6 +50,10 @@ export interface Batteries {
   baseLoad?: Figure;
   /** How much of what the feeds' converter takes arrives at the inlets, in %. */
   efficiency?: Figure;
+  /** How much of a power bank’s charge arrives behind its own converter, in %. */
+  bankEfficiency?: Figure;
+  /** The load below which a power bank shuts off, in W. */
+  shutsOff?: Figure;
   /** How long one set has to last, in h. */
   hours?: Figure;
   /** What has to be left at the end, for the last take, in h. */

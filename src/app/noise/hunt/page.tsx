@@ -34,7 +34,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       back={{ href: `/noise?rig=${rig}`, label: 'Back to the noise' }}
     >
       {view.accounts.length > 0 ? (
-        <AccountList accounts={view.accounts} suspects={hunt.suspects} sine="-3" done={!view.next} />
+        <AccountList accounts={view.accounts} open={view.open} suspects={hunt.suspects} sine="-3" done={!view.next} />
       ) : (
         <p>Nobody is found yet.</p>
       )}

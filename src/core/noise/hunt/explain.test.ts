@@ -51,10 +51,32 @@ test('what is never off is told from the line itself by nothing, and never accus
 });
 
 test('one that hums only now and then is found, or said to come and go; what nothing fits is said so', () => {
-  const wavers = heard([ALL, -60], [0, -90], [A, -60], [A, -90], [A | B, -90], [B | C | D, -90], [ALL, -90], [A | C, -60], [C, -90], [D, -90]);
+  const wavers = heard(
+    [ALL, -60],
+    [0, -90],
+    [A, -60],
+    [A, -90],
+    [A | B, -90],
+    [B | C | D, -90],
+    [ALL, -90],
+    [A | C, -60],
+    [C, -90],
+    [D, -90],
+  );
   const { explanations } = explain(wavers, 4);
   expect(explanations[0]).toMatchObject({ cause: 'comes and goes', culprits: [A] });
-  const random = heard([ALL, -60], [0, -71], [A, -83], [A, -64], [0, -90], [B, -75], [B, -61], [ALL, -86], [0, -66], [C, -79]);
+  const random = heard(
+    [ALL, -60],
+    [0, -71],
+    [A, -83],
+    [A, -64],
+    [0, -90],
+    [B, -75],
+    [B, -61],
+    [ALL, -86],
+    [0, -66],
+    [C, -79],
+  );
   expect(explain(random, 4).explanations[0].cause).toBe('does not fit');
 });
 

@@ -76,7 +76,9 @@ const bits = (value: number): number => {
 function causesOf(count: number, fixed: On): { on: On; prior: number }[] {
   const free = Array.from({ length: count }, (_, n) => 1 << n).filter((unit) => !(unit & fixed));
   const pairs = free.flatMap((a, n) => free.slice(n + 1).map((b) => a | b));
-  const triples = free.flatMap((a, n) => free.slice(n + 1).flatMap((b, m) => free.slice(n + m + 2).map((c) => a | b | c)));
+  const triples = free.flatMap((a, n) =>
+    free.slice(n + 1).flatMap((b, m) => free.slice(n + m + 2).map((c) => a | b | c)),
+  );
   // A suspect alone may close a loop with what stays on.
   return [free, pairs, triples].flatMap((sets, size) => sets.map((on) => ({ on, prior: SIZES[size] / sets.length })));
 }
@@ -125,7 +127,11 @@ export function explain(heard: readonly Heard[], count: number, fixed: On = 0): 
   ];
   const hypotheses: Hypothesis[] = [];
   const weigh = (own: readonly Alike[], cause: Cause = 'suspects'): Hypothesis => {
-    const fit = fitLevels(levels, own.map(({ pattern }) => pattern), cause);
+    const fit = fitLevels(
+      levels,
+      own.map(({ pattern }) => pattern),
+      cause,
+    );
     const prior = own.reduce((sum, group) => sum + Math.log(group.prior), 0);
     const counted =
       cause === 'suspects'
@@ -148,7 +154,10 @@ export function explain(heard: readonly Heard[], count: number, fixed: On = 0): 
     for (const { groups: own, fit } of kept)
       for (const other of size === 1 ? moving : promising(moving, fit.residuals)) {
         if (own.includes(other)) continue;
-        const key = [...own, other].map(({ members }) => members[0].on).sort((a, b) => a - b).join();
+        const key = [...own, other]
+          .map(({ members }) => members[0].on)
+          .sort((a, b) => a - b)
+          .join();
         if (seen.has(key)) continue;
         seen.add(key);
         next.push(weigh([...own, other]));

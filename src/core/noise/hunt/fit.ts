@@ -71,7 +71,12 @@ export function fitLevels(levels: readonly Decibels[], patterns: readonly (reado
 }
 
 /** Where the level of a cause is looked for first: what it adds where it is on with the fewest others. */
-function startOf(levels: readonly Decibels[], pattern: readonly number[], all: readonly (readonly number[])[], base: Decibels): Decibels {
+function startOf(
+  levels: readonly Decibels[],
+  pattern: readonly number[],
+  all: readonly (readonly number[])[],
+  base: Decibels,
+): Decibels {
   let [best, fewest] = [Math.max(...levels), Infinity];
   levels.forEach((level, n) => {
     if (!pattern[n]) return;
@@ -79,7 +84,9 @@ function startOf(levels: readonly Decibels[], pattern: readonly number[], all: r
     if (others > fewest || (others === fewest && level > best)) return;
     [best, fewest] = [level, others];
   });
-  return 10 * Math.log10(Math.max(10 ** (best / 10) - 10 ** (base / 10), 0.2 * 10 ** (best / 10)) / Math.max(1, fewest));
+  return (
+    10 * Math.log10(Math.max(10 ** (best / 10) - 10 ** (base / 10), 0.2 * 10 ** (best / 10)) / Math.max(1, fewest))
+  );
 }
 
 /** Loud at some of the times that it may be, and quiet at the others; each with even odds. */
@@ -93,7 +100,9 @@ function wavering(levels: readonly Decibels[], pattern: readonly number[]): Fit 
   const mean = (list: readonly number[]) => list.reduce((sum, each) => sum + each, 0) / (list.length || 1);
   const low = mean([...sorted.slice(0, gap), ...off]);
   const high = Math.max(mean(sorted.slice(gap)), low + 3);
-  const residuals = levels.map((level, n) => (pattern[n] && Math.abs(level - high) < Math.abs(level - low) ? level - high : level - low));
+  const residuals = levels.map((level, n) =>
+    pattern[n] && Math.abs(level - high) < Math.abs(level - low) ? level - high : level - low,
+  );
   return {
     base: low,
     adds: pattern.includes(0) ? [high] : [],
@@ -103,11 +112,15 @@ function wavering(levels: readonly Decibels[], pattern: readonly number[]): Fit 
         Math.exp(-((level - about) ** 2) / (2 * sigma ** 2)) / (sigma * Math.sqrt(2 * Math.PI));
       const fit = levels.reduce(
         (sum, level, n) =>
-          sum + Math.log((pattern[n] ? 0.5 * density(level, low) + 0.5 * density(level, high) : density(level, low)) + 1e-12),
+          sum +
+          Math.log((pattern[n] ? 0.5 * density(level, low) + 0.5 * density(level, high) : density(level, low)) + 1e-12),
         0,
       );
       // Two levels that were free.
-      return fit + 2 * Math.log(Math.min(1, (Math.sqrt(2 * Math.PI) * sigma) / Math.sqrt(Math.max(1, levels.length / 2)) / RANGE));
+      return (
+        fit +
+        2 * Math.log(Math.min(1, (Math.sqrt(2 * Math.PI) * sigma) / Math.sqrt(Math.max(1, levels.length / 2)) / RANGE))
+      );
     },
   };
 }

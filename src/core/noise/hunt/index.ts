@@ -1,5 +1,5 @@
 /** Finding what hums, buzzes or whines by turning units on and off and measuring. */
-export { CAUTIONS } from './mending';
+export { CAUTIONS, LOOPS } from './mending';
 export {
   huntView,
   WAYS,

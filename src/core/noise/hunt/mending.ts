@@ -2,9 +2,24 @@ import type { Component } from '../components';
 import type { Suspect } from './suspects';
 
 /** What usually mends it, in the order it is tried (common practice). */
-export function mendings(component: Component, culprits: readonly Suspect[]): string[] {
+export function mendings(component: Component, culprits: readonly Suspect[], audioStays = false): string[] {
   if (culprits.length > 1) return [...LOOP];
-  const [{ kind, name }] = culprits;
+  const alone = ofOne(component, culprits[0]);
+  // With a desk that never was off it may be a loop of both.
+  return audioStays && (component === 'hum' || component === 'buzz') && LOOPS.has(culprits[0].kind)
+    ? [...new Set([...LOOP, ...alone])]
+    : alone;
+}
+
+/** Kinds that are joined to a desk by a signal lead, and so may close a loop with it. */
+export const LOOPS: ReadonlySet<Suspect['kind']> = new Set<Suspect['kind']>([
+  'computer',
+  'audio device',
+  'loudspeaker',
+  'display',
+]);
+
+function ofOne(component: Component, { kind, name }: Suspect): string[] {
   switch (kind) {
     case 'cable run':
     case 'transformer':

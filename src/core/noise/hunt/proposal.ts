@@ -88,11 +88,7 @@ const bitsOf = (value: number): number => {
 };
 
 /** How uncertain the outcome of a measurement is, by what the explanations say of it, in bits. */
-function entropy(
-  list: readonly { share: number; expects: (on: On) => Decibels }[],
-  on: On,
-  apart: Decibels,
-): number {
+function entropy(list: readonly { share: number; expects: (on: On) => Decibels }[], on: On, apart: Decibels): number {
   const outcomes = new Map<number, number>();
   let total = 0;
   for (const { share, expects } of list) {

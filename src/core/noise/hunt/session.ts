@@ -84,9 +84,7 @@ export function huntView(hunt: Hunt): HuntView {
   const next = nextOf(hunt, explained);
   return {
     ...(next ?? {}),
-    accounts: explained
-      .flatMap((each) => accountsOf(hunt, each.component, each))
-      .sort((a, b) => b.dbfs - a.dbfs),
+    accounts: explained.flatMap((each) => accountsOf(hunt, each.component, each)).sort((a, b) => b.dbfs - a.dbfs),
     open: steps.length > 1 ? explained.flatMap((each) => openOf(hunt, each.component, each)) : [],
     scatter: Math.max(0, ...explained.map(({ scatter }) => scatter)),
     changes: changesOf(suspects, steps),
@@ -192,7 +190,8 @@ const bareOf = (suspects: readonly Suspect[]): On =>
 
 function leftOf(components: readonly Explained[]): string {
   const bits = components.reduce(
-    (sum, { explanations }) => sum - explanations.reduce((own, { share }) => own + (share > 0 ? share * Math.log2(share) : 0), 0),
+    (sum, { explanations }) =>
+      sum - explanations.reduce((own, { share }) => own + (share > 0 ? share * Math.log2(share) : 0), 0),
     0,
   );
   return `${bits.toFixed(1)} that are open`;
@@ -201,7 +200,11 @@ function leftOf(components: readonly Explained[]): string {
 const shareOf = (explanations: readonly Explanation[], is: (each: Explanation) => boolean): number =>
   explanations.reduce((sum, each) => sum + (is(each) ? each.share : 0), 0);
 
-function accountsOf({ suspects, steps }: Hunt, component: Component, { explanations, marginals }: Explained): Account[] {
+function accountsOf(
+  { suspects, steps }: Hunt,
+  component: Component,
+  { explanations, marginals }: Explained,
+): Account[] {
   const [best] = explanations;
   if (!best || steps.length < 2) return [];
   const levels = steps.map(({ components }) => ofPower(components[component]));
@@ -221,6 +224,7 @@ function accountsOf({ suspects, steps }: Hunt, component: Component, { explanati
         mendings: mendings(
           component,
           suspects.filter(({ id }) => ids.includes(id)),
+          suspects.some(({ fixed, kind }) => fixed && kind === 'audio device'),
         ),
       },
     ];
@@ -233,7 +237,9 @@ function accountsOf({ suspects, steps }: Hunt, component: Component, { explanati
   }
   // What stays is told where it is as loud as what there is, or is all there is.
   const stays = shareOf(explanations, (each) => each.cause === 'suspects' && each.base > loudest - STAYS_WITHIN);
-  const culprit = shareOf(explanations, ({ culprits }) => culprits.some((on) => steps.every((each) => active(on, each, suspects))));
+  const culprit = shareOf(explanations, ({ culprits }) =>
+    culprits.some((on) => steps.every((each) => active(on, each, suspects))),
+  );
   if (stays - culprit >= NAMED)
     found.push({
       component,
@@ -256,16 +262,18 @@ const [UNLIKELY, SURE] = [0.08, 0.9];
 const MOST_OPEN = 5;
 
 /** What is not known of a component: who may still be it, and who was never told apart. */
-function openOf({ suspects, steps }: Hunt, component: Component, { explanations, marginals, scatter }: Explained): string[] {
+function openOf(
+  { suspects, steps }: Hunt,
+  component: Component,
+  { explanations, marginals, scatter }: Explained,
+): string[] {
   if (explanations.length === 0) return [];
   const name = component === 'tones' ? 'Whine' : component.replace(/^./, (letter) => letter.toUpperCase());
   const names = (on: On) =>
     idsOf(suspects, on)
       .map((id) => suspects.find((each) => each.id === id)!.name)
       .join(' together with ');
-  const unsure = [...marginals]
-    .filter(([, share]) => share > UNLIKELY && share < SURE)
-    .sort((a, b) => b[1] - a[1]);
+  const unsure = [...marginals].filter(([, share]) => share > UNLIKELY && share < SURE).sort((a, b) => b[1] - a[1]);
   const fixed = suspects.filter((each) => each.fixed);
   const stays = shareOf(explanations, ({ culprits, cause }) => cause === 'suspects' && culprits.length === 0);
   return [
@@ -278,10 +286,14 @@ function openOf({ suspects, steps }: Hunt, component: Component, { explanations,
         ]
       : []),
     ...(fixed.length && stays > NAMED
-      ? [`${name}: the line itself and what stays on (${fixed.map((each) => each.name).join(', ')}) cannot be told apart here.`]
+      ? [
+          `${name}: the line itself and what stays on (${fixed.map((each) => each.name).join(', ')}) cannot be told apart here.`,
+        ]
       : []),
     ...(scatter > 1.6
-      ? [`${name}: readings of one state scatter by about ${scatter.toFixed(1)} dB over ${steps.length} measurements; smaller differences say nothing.`]
+      ? [
+          `${name}: readings of one state scatter by about ${scatter.toFixed(1)} dB over ${steps.length} measurements; smaller differences say nothing.`,
+        ]
       : []),
   ];
 }

@@ -9,8 +9,27 @@ const fixed = (document: typeof demo) =>
     .map(({ name }) => name)
     .sort();
 
-test('pumps, refrigeration and the supply of a valve microphone are not switched off for a noise', () => {
-  expect(fixed(demo)).toEqual(['Bilge pump', 'Refrigerator in the galley', 'Supply of the valve microphone']);
+test('the desk in use, pumps, refrigeration and the supply of a valve microphone are not switched off for a noise', () => {
+  expect(fixed(demo)).toEqual([
+    'Bilge pump',
+    'Hold desk',
+    'Refrigerator in the galley',
+    'Supply of the valve microphone',
+  ]);
+});
+
+test('a desk whose switches keep their state stays on too: it would come back with its feeds on', () => {
+  const stream = demo.units!.find(({ device }) => device === 'stream')!;
+  const latched = (on: boolean) => ({
+    ...demo,
+    devices: demo.devices.map((device) =>
+      device.id === 'stream'
+        ? { ...device, groups: device.groups.map((group) => ({ ...group, latched: on })) }
+        : device,
+    ),
+  });
+  expect(fixed(latched(true))).toContain(stream.name);
+  expect(fixed(latched(false))).not.toContain(stream.name);
 });
 
 test('without a valve microphone its supply is one like any other', () => {
@@ -18,7 +37,7 @@ test('without a valve microphone its supply is one like any other', () => {
     ...demo,
     lines: demo.lines.filter(({ source }) => !('kind' in source) || source.kind !== 'valve-own-supply'),
   };
-  expect(fixed(without)).toEqual(['Bilge pump', 'Refrigerator in the galley']);
+  expect(fixed(without)).toEqual(['Bilge pump', 'Hold desk', 'Refrigerator in the galley']);
 });
 
 test('a charger, a lamp or a laptop may go', () => {

@@ -17,12 +17,14 @@ export const MOST_SUSPECTS = 24;
 export const UNIT_KIND_NAMES = Object.keys(UNIT_KINDS) as UnitKind[];
 
 /**
- * What is not switched off for a noise: motors are pumps and refrigeration, and a valve microphone's supply is not
- * cycled within seconds. Whoever hunts may decide otherwise.
+ * What is not switched off for a noise: motors are pumps and refrigeration, a valve microphone's supply is not cycled
+ * within seconds, and a desk whose switches keep their state comes back with its feeds on. Whoever hunts may decide
+ * otherwise.
  */
-const staysOn = ({ lines }: RigDocument, kind: UnitKind): boolean =>
+const staysOn = ({ lines, devices }: RigDocument, kind: UnitKind, device?: string): boolean =>
   kind === 'motor' ||
-  (kind === 'supply' && lines.some(({ source }) => 'kind' in source && source.kind === 'valve-own-supply'));
+  (kind === 'supply' && lines.some(({ source }) => 'kind' in source && source.kind === 'valve-own-supply')) ||
+  devices.some(({ id, groups }) => id === device && groups.some(({ latched }) => latched));
 
 /**
  * What a rig itself knows of: the units it states, mains devices that are none of them, and supplies.
@@ -32,17 +34,25 @@ export function suspectsOf(document: RigDocument, line: string): Suspect[] {
   const { units = [], devices, lines, directCurrent } = document;
   const inlet = lines.find(({ id }) => id === line)?.inlet;
   const own = inlet && 'device' in inlet ? inlet.device : undefined;
-  const stated = units.map(({ id, name, kind, outlet }): Suspect => ({
+  // What is recorded with stays on, or nothing is heard.
+  const isFixed = (kind: UnitKind, device?: string) =>
+    (device !== undefined && device === own) || staysOn(document, kind, device);
+  const stated = units.map(({ id, name, kind, outlet, device }): Suspect => ({
     id,
     name,
     kind,
     ...(outlet && { outlet }),
-    ...(staysOn(document, kind) && { fixed: true }),
+    ...(isFixed(kind, device) && { fixed: true }),
   }));
   const known = new Set(units.map(({ device }) => device));
   const others = devices
     .filter(({ id, batteries }) => !batteries && !known.has(id))
-    .map(({ id, name }): Suspect => ({ id, name, kind: 'audio device' }));
+    .map(({ id, name }): Suspect => ({
+      id,
+      name,
+      kind: 'audio device',
+      ...(isFixed('audio device', id) && { fixed: true }),
+    }));
   const supplies = (directCurrent?.supplies ?? [])
     .filter(({ id }) => !units.some((unit) => unit.id === id))
     .map(({ id, name }): Suspect => ({ id, name, kind: 'supply' }));

@@ -1,3 +1,5 @@
+import { CHEMISTRIES } from '../../rig/deviceFigures';
+import { capacityAt } from './capacity';
 import { cable, demoRig, deviceOf, planned, rigOf } from '../../../../tests/planning';
 import type { Batteries, RigDocument, RigLine } from '../../rig';
 import type { Part } from '../../gear';
@@ -128,6 +130,106 @@ describe('the phantom voltages of a bag recorder', () => {
     expect(two('always-48')).toBe('P48');
     expect(two('lowest-stated')).toBe('P12');
   });
+});
+
+describe('what is never recommended, and what a set does not reach', () => {
+  /** Three microphones that draw 12 mA each: more than the 10 mA that a standard feed of 48 V gives (IEC 61938, from memory). */
+  const hungry = (): RigDocument => {
+    const rig = bagRig('always-48');
+    const wants: Part = {
+      kind: 'condenser-48',
+      figures: {
+        current: { value: 12, unit: 'mA', basis: 'maker' },
+        needs: { value: 40, unit: 'V', basis: 'maker' },
+        stops: { value: 30, unit: 'V', basis: 'maker' },
+      },
+    };
+    return { ...rig, lines: rig.lines.map((each) => ({ ...each, source: wants })) };
+  };
+
+  test.each(['always-48', '48-unless-stated', 'lowest-stated'])(
+    '%s: no voltage that a line does not accept',
+    (school) => {
+      const [{ recommended, options }] = runningTimes({ ...hungry(), schools: { batteryVoltage: school } });
+      expect(options.every(({ accepted }) => !accepted)).toBe(true);
+      expect(recommended?.feed).toBeUndefined();
+      expect(recommended?.why).toMatch(/no voltage of this device is accepted by every line/);
+      for (const rig of [bagRig(school), demoRig()])
+        for (const { recommended: said, options: list } of runningTimes(rig))
+          if (said?.feed) expect(list.find(({ feed }) => feed === said.feed)!.accepted).toBe(true);
+    },
+  );
+
+  test('12 mA want the feed with smaller resistors: that one is recommended where the device has it', () => {
+    const rig = hungry();
+    const offers = rig.devices[0].groups[0].offers;
+    const stronger: RigDocument = {
+      ...rig,
+      devices: rig.devices.map((device) =>
+        device.id === 'bag'
+          ? { ...device, groups: device.groups.map((group) => ({ ...group, offers: [...offers, 'SP48' as const] })) }
+          : device,
+      ),
+    };
+    for (const school of ['always-48', '48-unless-stated', 'lowest-stated']) {
+      const [{ recommended, options }] = runningTimes({ ...stronger, schools: { batteryVoltage: school } });
+      const accepted = options.filter((option) => option.accepted).map(({ feed }) => feed);
+      expect(accepted.length === 0 ? undefined : 'SP48').toBe(recommended?.feed);
+      expect(recommended?.feed === undefined || accepted.includes(recommended.feed)).toBe(true);
+    }
+  });
+
+  test('where no voltage lasts, it says so, with the sets and when to change', () => {
+    const rig = bagRig('48-unless-stated', { ...CELLS, hours: figure(12, 'h'), reserve: figure(0.5, 'h') });
+    const [{ recommended, sets, options }] = runningTimes(rig);
+    expect(Math.max(...options.map(({ hours: lasts }) => lasts))).toBeLessThan(12);
+    expect(recommended?.why).toMatch(/no voltage reaches 12 h 30 min: \d sets, changed after/);
+    expect(sets!.count).toBe(sets!.changes.length + 1);
+    expect(sets!.changes.every((at, n) => at > (sets!.changes[n - 1] ?? 0) && at < 12)).toBe(true);
+  });
+});
+
+describe('capacity falls with load (typical data sheets, from memory)', () => {
+  test.each([
+    ['alkaline', 100, 2200, 1],
+    ['alkaline', 500, 2200, 0.62],
+    ['nickel metal hydride', 400, 2000, 1],
+    ['nickel metal hydride', 2000, 2000, 0.9],
+    ['lithium', 1000, 3000, 0.93],
+    ['lithium ion', 2600, 2600, 0.97],
+  ] as const)('%s at %d mA of %d mAh: %d', (chemistry, load, charge, part) =>
+    expect(capacityAt(chemistry, load, charge)).toBeCloseTo(part, 9),
+  );
+
+  test('it never rises with load, and has no steps', () => {
+    for (const chemistry of CHEMISTRIES)
+      for (let load = 5; load < 4000; load *= 1.1) {
+        const [a, b] = [capacityAt(chemistry, load, 2200), capacityAt(chemistry, load * 1.1, 2200)];
+        expect(b).toBeLessThanOrEqual(a);
+        expect(a - b).toBeLessThan(0.08);
+      }
+  });
+
+  test('two hours at half the load are more than one at the whole, with alkaline cells', () => {
+    const of = (watts: number) =>
+      hoursOf(energyOf({ cells: 4, chemistry: 'alkaline', baseLoad: figure(watts, 'W') }), 0);
+    expect(of(0.5)).toBeGreaterThan(2.2 * of(1));
+  });
+});
+
+test('a power bank has a converter of its own, and shuts off where too little is drawn', () => {
+  const bank = {
+    cells: 1,
+    chemistry: 'power bank',
+    capacity: figure(10_000, 'mAh'),
+    usable: figure(100, '%'),
+    shutsOff: figure(1, 'W'),
+  } as const;
+  expect(energyOf({ ...bank, bankEfficiency: figure(80, '%') }).wattHours).toBeCloseTo(10 * 3.7 * 0.8, 9);
+  const warned = (watts: number) =>
+    runningTimes(bagRig('always-48', { ...bank, baseLoad: figure(watts, 'W') }))[0].warnings;
+  expect(warned(0.01)[0]).toMatch(/power bank that shuts off below 1.00 W/);
+  expect(warned(1)).toEqual([]);
 });
 
 test('the demo bag recorder: 4 h or so, the large condenser objects to less than 48 V', () => {

@@ -6,9 +6,10 @@ import { rigPathsOf } from '../../rig/paths';
 import { removeLine } from '../../rig/removal';
 import { setFeed } from '../../rig/rigEdits';
 import { linesOn } from '../../check/feedOptions';
-import { FEEDS, isPhantom, type FeedName, type PhantomName } from '../../standards/feeds';
+import { feedLabel, FEEDS, isPhantom, type FeedName, type PhantomName } from '../../standards/feeds';
 import type { Volts, Watts } from '../../units';
-import { energyOf, hoursOf, type Energy } from './cells';
+import { dayOnCells } from './day';
+import { energyOf, hoursOf, loadOf, type Energy } from './cells';
 
 /** One switch of a device at one phantom voltage. */
 export interface GroupAtVoltage {
@@ -52,19 +53,24 @@ export interface RunningTime {
   energy: Energy;
   now: { watts: Watts; hours: number };
   options: VoltageOption[];
-  recommended?: { feed: PhantomName; why: string };
+  /** Without a feed where no voltage is accepted by every line. */
+  recommended?: { feed?: PhantomName; why: string };
+  /** Where one set does not last: how many the day takes, and after how many hours each is changed. */
+  sets?: { count: number; changes: number[] };
+  /** What stops the cells before they are empty. */
+  warnings: string[];
   gains: Gain[];
   /** How long one set has to last, and what has to be left then, in hours. */
   wanted?: number;
   reserve: number;
 }
 
-/** Highest first. */
-const PHANTOMS: PhantomName[] = ['P48', 'P24', 'P12'];
+/** Highest first; of two of one voltage the one that gives more. */
+const PHANTOMS: PhantomName[] = ['SP48', 'P48', 'P24', 'P12'];
 
 const good = ({ verdict }: LineResult) => verdict === 'Clear' || verdict === 'Watch';
-/** A feed that is only put up with by a line that works without it does not count as needed. */
-const MARGINAL = new Set(['underpowered', 'unpowered']);
+/** What a line has at a voltage that it does not accept, though it may work: too little, or more drawn than the feed gives. */
+const MARGINAL = new Set(['underpowered', 'unpowered', 'feed-overload']);
 
 /** Every device of a rig that runs on cells: how long, at which phantom voltage, and which line keeps it from longer. */
 export function runningTimes(document: RigDocument, judge: Judge = lineSummary): RunningTime[] {
@@ -111,7 +117,8 @@ function runningTime(document: RigDocument, device: Device, judge: Judge): Runni
     energy,
     now: { watts: present, hours: hoursOf(energy, present) },
     options,
-    recommended: recommendation(options, school, wanted === undefined ? undefined : wanted + reserve),
+    ...recommendation(options, school, wanted, reserve),
+    warnings: warningsOf(device.name, energy, present, options),
     gains: gainsOf(document, device, options, energy, judge),
     ...(wanted !== undefined && { wanted }),
     reserve,
@@ -161,30 +168,64 @@ function groupAt(
   };
 }
 
+const named = (feed: PhantomName): string => feedLabel(feed);
+
+/** Which voltage to set; never one that a line does not accept. @param wanted hours that one set should last */
 function recommendation(
   options: readonly VoltageOption[],
   school: string,
-  needed: number | undefined,
-): RunningTime['recommended'] {
-  const full = options.find(({ feed }) => feed === 'P48') ?? options[0];
-  if (!full) return undefined;
+  wanted: number | undefined,
+  reserve: number,
+): Pick<RunningTime, 'recommended' | 'sets'> {
+  if (options.length === 0) return {};
   const label = `school “${schoolLabel('batteryVoltage', school)}”`;
+  const needed = wanted === undefined ? undefined : wanted + reserve;
   const accepted = options.filter(({ accepted: all }) => all);
-  const lowest = accepted.at(-1);
-  if (school === 'always-48') return { feed: full.feed, why: label };
+  const usual = options.find(({ feed }) => feed === 'P48') ?? options[0];
+  const [highest, lowest] = [accepted.find((option) => option === usual) ?? accepted[0], accepted.at(-1)];
+  if (!highest || !lowest) {
+    const { feed, groups } = usual;
+    const who = groups.flatMap(({ objecting }) => objecting.map(({ name }) => name));
+    return {
+      recommended: {
+        why: `no voltage of this device is accepted by every line on it; at ${named(feed)} not by ${who.join(', ') || 'all'}`,
+      },
+    };
+  }
+  const below = highest === usual ? '' : `; ${named(usual.feed)} is not accepted by every line`;
+  const chosen = (option: VoltageOption, why: string): Pick<RunningTime, 'recommended' | 'sets'> => {
+    if (wanted === undefined || needed === undefined || option.hours >= needed)
+      return { recommended: { feed: option.feed, why } };
+    const { sets, changes } = dayOnCells(option.hours, wanted, reserve);
+    const best = Math.max(...accepted.map((each) => each.hours));
+    const none = best < needed ? `; no voltage reaches ${hours(needed)}` : '';
+    return {
+      recommended: {
+        feed: option.feed,
+        why: `${why}${none}: ${sets} sets, changed after ${changes.map(hours).join(', ')}`,
+      },
+      sets: { count: sets, changes },
+    };
+  };
+  if (school === 'always-48') return chosen(highest, `${label}${below}`);
   if (school === 'lowest-stated')
-    return lowest
-      ? { feed: lowest.feed, why: label }
-      : { feed: full.feed, why: `${label}; some line accepts nothing less` };
-  if (needed === undefined)
-    return { feed: full.feed, why: `${label}; nobody has said how long the cells have to last` };
-  if (full.hours >= needed)
-    return { feed: full.feed, why: `${label}; ${hours(full.hours)} are enough for ${hours(needed)}` };
-  const longEnough = accepted.find((option) => option.hours >= needed) ?? lowest ?? full;
-  const short = `${label}; ${hours(full.hours)} at 48 V are not enough for ${hours(needed)}`;
-  return longEnough === full
-    ? { feed: full.feed, why: `${short}, but not every line states less` }
-    : { feed: longEnough.feed, why: short };
+    return chosen(lowest, lowest === usual ? `${label}; some line accepts nothing less` : label);
+  if (needed === undefined) return chosen(highest, `${label}${below}; nobody has said how long the cells have to last`);
+  if (highest.hours >= needed)
+    return chosen(highest, `${label}${below}; ${hours(highest.hours)} are enough for ${hours(needed)}`);
+  const longEnough = accepted.find((option) => option.hours >= needed) ?? lowest;
+  const short = `${label}; ${hours(highest.hours)} at ${named(highest.feed)} are not enough for ${hours(needed)}`;
+  return chosen(longEnough, longEnough === highest ? `${short}, but not every line accepts less` : short);
+}
+
+/** What ends a day before the cells are empty. */
+function warningsOf(name: string, energy: Energy, watts: Watts, options: readonly VoltageOption[]): string[] {
+  const least = loadOf(energy, Math.min(watts, ...options.map((each) => each.watts)));
+  return energy.shutsOff !== undefined && least < energy.shutsOff
+    ? [
+        `A power bank that shuts off below ${energy.shutsOff.toFixed(2)} W may do so: ${name} takes ${least.toFixed(2)} W at the least. Use one that stays on, or a load beside it.`,
+      ]
+    : [];
 }
 
 export const hours = (value: number): string => {

@@ -18,6 +18,8 @@ export interface DcFinding {
   what: string;
   why: string;
   basis: string;
+  /** What would mend it. */
+  remedy?: string;
 }
 
 /** A load where it hangs, with what speaks against that. */
@@ -40,6 +42,9 @@ export function pairFindings(load: DcLoad, supply: DcSupply): DcFinding[] {
       what: `${load.name} gets its voltage the wrong way round`,
       why: `The plug of ${supply.name} is ${supply.centre} at the centre, ${load.name} wants it ${load.centre}: ${volts(supply.volts.value)} stand reversed at its input.`,
       basis: 'figures of both',
+      remedy: supply.isolated
+        ? `A lead that swaps plus and minus, marked so that it goes to ${load.name} alone: outlets of ${supply.name} are isolated.`
+        : `Another supply: outlets of ${supply.name} share a ground, and a reversing lead would short it through the shields.`,
     });
   if (supply.volts.value > load.highest.value)
     found.push({
@@ -122,6 +127,9 @@ const unfed = ({ name, current }: DcLoad): DcFinding => ({
   basis: `current: ${current.basis}`,
 });
 
+/** An outlet that has to give so many times its most overheats or shuts down (common practice: supplies stand a little over, no double). */
+const FAR_OVER = 2;
+
 function sharedFindings(load: DcLoad, supply: DcSupply, loads: readonly DcLoad[]): DcFinding[] {
   const found: DcFinding[] = [];
   const onSupply = loads.filter(({ on }) => on?.supply === supply.id);
@@ -130,7 +138,7 @@ function sharedFindings(load: DcLoad, supply: DcSupply, loads: readonly DcLoad[]
   if (sum(onOutlet) > supply.limit.value)
     found.push({
       code: 'outlet-overload',
-      severity: 'watch',
+      severity: sum(onOutlet) >= FAR_OVER * supply.limit.value ? 'harm' : 'watch',
       what: `Outlet ${load.on!.outlet} of ${supply.name} gives more than it should`,
       why: `${milliamps(sum(onOutlet))} are drawn from it; it has ${milliamps(supply.limit.value)}. The voltage sags, and digital boxes restart.`,
       basis: `most current of one outlet: ${supply.limit.basis}`,

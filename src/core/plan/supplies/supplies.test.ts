@@ -40,6 +40,7 @@ describe('what hangs on a direct-current supply', () => {
     ['too much voltage', { volts: figure(18, 'V') }, {}, ['voltage-high'], 'Stop'],
     ['too little voltage', { volts: figure(5, 'V') }, {}, ['voltage-low'], 'Silent'],
     ['more current than the outlet has', {}, { current: figure(120, 'mA') }, ['outlet-overload'], 'Watch'],
+    ['three times what the outlet has', {}, { current: figure(300, 'mA') }, ['outlet-overload'], 'Stop'],
     ['on none', {}, { on: undefined }, ['no-supply'], 'Silent'],
   ])('%s', (_, from, to, found, verdict) => {
     const own = { supplies: [supply(from)], loads: [load('box', to)] };
