@@ -243,11 +243,11 @@ test('the hunt on Lock Nine: left and gone on with, it finds the loop and the ch
   await expect(done).toBeVisible();
   expect(count).toBeLessThan(16);
   const account = page.getByRole('region', { name: 'The account' });
-  await expect(account).toContainText('Hold desk together with Laptop – a loop: only both together');
+  await expect(account).toContainText('Laptop – alone, or in a loop with what stays on (Hold desk');
   await expect(account).toContainText('Phone charger');
   await page.getByRole('link', { name: 'As a page to share' }).click();
   await expect(page.getByRole('heading', { name: 'Noise hunt: Trio, pair A left' })).toBeVisible();
-  await expect(page.getByRole('main')).toContainText('Hold desk together with Laptop');
+  await expect(page.getByRole('main')).toContainText('in a loop with what stays on (Hold desk');
   await expect(page.getByRole('main')).toContainText('Never lift the protective earth');
   await page.goto(`/log?rig=${rig}`);
   await expect(page.getByText(/^Hunt, measurement 1: everything on/)).toBeVisible();

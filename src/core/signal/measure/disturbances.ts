@@ -129,7 +129,10 @@ function nameOfGain(
   if (rising > 0.08 * count && rising > 3 * (falling + dropping)) return 'automatic-gain';
   const [first] = spans;
   if (gainLike > 0.6 && syllables > 2) return flat > 0.5 ? 'gate' : undefined;
-  if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && falling + dropping > rising) return 'noise-suppressor';
+  // It comes down slowly, or has stood for a time: a sound at the start dies away at once.
+  const settles = falling >= 12 || flat > 0.4;
+  if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && settles && falling + dropping > rising)
+    return 'noise-suppressor';
   if (falling > 0.05 * count && falling > 2 * dropping && least > 2) return 'noise-suppressor';
   const long = spans.some(({ from, to }) => to - from > 1.6 * framesPerSecond) || share > 0.2;
   if (least > 9 && gainLike < 0.5 && long && (moving > 0 || least > 14)) return 'gate';
@@ -160,7 +163,8 @@ function nameOf(own: Features, all: Features, span: Span, spans: number): Distur
     (spans > 2 || all.clicks >= 3)
   )
     return 'crackle';
-  if ((pitch > 0.2 && high > 6) || lines > 0.09 || syllables >= 4) return 'speech';
+  const isVoice = lines > 0.25 || (lines > 0.09 && syllables > 1) || (pitch > 0.2 && high > 6);
+  if (isVoice || syllables > 3) return 'speech';
   return share < 0.2 ? 'event' : 'speech';
 }
 
@@ -289,7 +293,8 @@ function movesOf(chosen: readonly number[], together: Float32Array, apart: Float
     // Decibels a second.
     const slope = (together[n] - together[n - over]) / (over * FRAME);
     if (slope > 2 && slope < 30) rising++;
-    if (slope < -2.5) slope > -45 ? falling++ : dropping++;
+    if (slope <= -45) dropping++;
+    else if (slope < -2.5) falling++;
   }
   const alike = chosen.filter((n) => apart[n] < 2 && together[n] > 4).map((n) => together[n]);
   const middle = quantile(alike, 0.5);

@@ -1,0 +1,30 @@
+import { accusationsOf, SORTS, worldOf, type Accusation } from './worlds';
+
+/** Worlds of every sort, the same each time; `npm run bench:noise` hunts two thousand others. */
+const COUNT = 5 * SORTS.length;
+const found = Array.from({ length: COUNT }, (_, n) => ({ world: worldOf(n), ...accusationsOf(n) }));
+const all: Accusation[] = found.flatMap(({ accusations }) => accusations);
+
+test('whoever is accused with more than 90 % is it, but for one in fifty', () => {
+  const sure = all.filter(({ certainty }) => certainty > 0.9);
+  expect(sure.length).toBeGreaterThan(COUNT / 2);
+  expect(sure.filter(({ right }) => !right).length / sure.length).toBeLessThanOrEqual(0.02);
+});
+
+test('one to four culprits and loops of two and three are found, whatever scatters', () => {
+  const steady = found.filter(({ world }) => !['comes and goes', 'nobody listed'].includes(world.sort));
+  const culprits = steady.reduce((sum, { world }) => sum + world.makes.length, 0);
+  expect(steady.reduce((sum, { missed }) => sum + missed, 0) / culprits).toBeLessThan(0.05);
+});
+
+test('an inlet device that stays on is never accused, nor anybody for it', () => {
+  for (const { world, accusations } of found) if (world.sort === 'inlet device') expect(accusations).toEqual([]);
+});
+
+test('hunts end', () => {
+  for (const { world, steps } of found)
+    expect({ sort: world.sort, ends: steps < 40 || world.sort === 'comes and goes' }).toEqual({
+      sort: world.sort,
+      ends: true,
+    });
+});
