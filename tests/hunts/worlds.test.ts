@@ -1,7 +1,7 @@
 import { accusationsOf, SORTS, worldOf, type Accusation } from './worlds';
 
 /** Worlds of every sort, the same each time; `npm run bench:noise` hunts two thousand others. */
-const COUNT = 5 * SORTS.length;
+const COUNT = 4 * SORTS.length;
 const found = Array.from({ length: COUNT }, (_, n) => ({ world: worldOf(n), ...accusationsOf(n) }));
 const all: Accusation[] = found.flatMap(({ accusations }) => accusations);
 
@@ -21,10 +21,6 @@ test('an inlet device that stays on is never accused, nor anybody for it', () =>
   for (const { world, accusations } of found) if (world.sort === 'inlet device') expect(accusations).toEqual([]);
 });
 
-test('hunts end', () => {
-  for (const { world, steps } of found)
-    expect({ sort: world.sort, ends: steps < 40 || world.sort === 'comes and goes' }).toEqual({
-      sort: world.sort,
-      ends: true,
-    });
+test('hunts end, whatever is left open', () => {
+  for (const { world, steps } of found) expect(steps).toBeLessThanOrEqual(2 * world.suspects.length + 4);
 });

@@ -141,10 +141,8 @@ export interface Bin {
 }
 
 export const BINS: readonly [number, number][] = [
-  [0.5, 0.6],
-  [0.6, 0.7],
-  [0.7, 0.8],
-  [0.8, 0.9],
+  // Few end so unsure: taken together, or their part says nothing.
+  [0.5, 0.9],
   [0.9, 0.95],
   [0.95, 1.001],
 ];

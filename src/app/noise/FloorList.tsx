@@ -103,7 +103,7 @@ function Floor({
           ▲
         </Box>
       )}
-      {quantity(budget.dbfs, 'dBFS')} · {quantity(budget.dbfsA, 'dB(A)')}
+      {quantity(budget.reads[floorMeter].known, 'dBFS')} · {quantity(budget.dbfsA, 'dB(A)')}
     </Box>
   );
 }

@@ -94,8 +94,13 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
         {budget && (
           <Figure
             label="Predicted"
-            value={rms(budget.dbfs, sine)}
-            note={gain === undefined ? undefined : `at ${quantity(gain, 'dB')} of gain`}
+            value={rms(budget.reads[floorMeter].known, sine)}
+            note={[
+              ...(budget.reads[floorMeter].most - budget.reads[floorMeter].known > 0.5
+                ? [`to ${rms(budget.reads[floorMeter].most, sine)} with rumble`]
+                : []),
+              ...(gain === undefined ? [] : [`at ${quantity(gain, 'dB')} of gain`]),
+            ].join(', ')}
           />
         )}
         {surplus && (
@@ -207,7 +212,13 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
     ['Median 400 ms', rms(reading.medianDbfs, sine)],
     ['Loudest 400 ms', rms(reading.loudestDbfs, sine)],
     ['Crest factor', quantity(reading.crestDb, 'dB')],
-    ['Direct offset', `${(100 * reading.dcOffset).toFixed(4).replace('-', '−')} %`],
+    [
+      'Direct offset',
+      `${(100 * reading.dcOffset)
+        .toFixed(4)
+        .replace(/^-(0\.0+)$/, '$1')
+        .replace('-', '−')} %`,
+    ],
     [
       'Mains',
       reading.mains

@@ -9,7 +9,7 @@ import { componentsOf } from './components';
 export interface Surplus {
   measured: Dbfs;
   predicted: Dbfs;
-  /** Measured over predicted; negative where it is quieter. */
+  /** Measured over the range of what is predicted; negative where it is quieter, 0 in between. */
   surplus: Decibels;
   measuredA: Dbfs;
   predictedA: Dbfs;
@@ -27,7 +27,9 @@ const RUMBLE = 40;
 /** Holds a recording against what its line should deliver; explains what is heard, or what is measured, whichever is more. */
 export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus {
   const { dbfs: predicted, dbfsA: predictedA } = budget;
-  const surplus = reading.bandDbfs - predicted;
+  // What nobody has stated may be anywhere in its range.
+  const { known, most } = budget.reads['as-set'];
+  const surplus = reading.bandDbfs - Math.min(most, Math.max(known, reading.bandDbfs));
   const surplusA = reading.aWeightedDbfs - predictedA;
   const heard = surplusA > surplus;
   const excess = (heard ? excessHeard(reading, budget) : excessPlain(reading, budget))
@@ -78,13 +80,15 @@ function excessHeard(reading: ChannelReading, { dbfsA }: NoiseBudget): Excess[] 
 }
 
 /** What is too much, unweighted. */
-function excessPlain(reading: ChannelReading, { dbfs, density }: NoiseBudget): Excess[] {
+function excessPlain(reading: ChannelReading, { dbfs, density, reads }: NoiseBudget): Excess[] {
   const { hum, buzz, tones } = componentsOf(reading);
   const low = density.filter(({ hz }) => hz < RUMBLE);
   // Rumble is read from 4 Hz on; below the band it falls by 12 dB an octave, which leaves a fifth of its lowest 20 Hz.
   const expected = low.reduce((sum, each, n) => sum + each.power * width(low, n), 0) + low[0].power * 4;
-  const over = power(reading.broadbandDbfs) - power(dbfs);
-  const rumble = Math.min(over, power(reading.rumbleDbfs) - expected);
+  const { most } = reads['as-set'];
+  const over = power(reading.broadbandDbfs) - power(Math.max(most, dbfs));
+  // Where nobody has stated how a room rumbles it may do so by as much more than is usual.
+  const rumble = Math.min(over, power(reading.rumbleDbfs) - expected * (power(Math.max(most, dbfs)) / power(dbfs)));
   return [
     { what: 'hum', power: hum },
     { what: 'buzz', power: buzz },
@@ -101,10 +105,12 @@ const width = (points: readonly { hz: number }[], n: number): number =>
 function agreeingText(plain: Decibels, weighted: Decibels, excess: readonly Excess[]): string {
   if (plain < -WITHIN && weighted < -WITHIN)
     return `It is ${quantity(-plain, 'dB')} quieter than predicted (A-weighted ${quantity(-weighted, 'dB')}): the gain may be lower than stated, the room quieter, or the signal does not arrive.`;
+  const lower =
+    plain < -WITHIN ? ` Unweighted it is ${quantity(-plain, 'dB')} quieter: less rumble than rooms have.` : '';
   const pitched = excess
     .filter(({ what }) => what === 'hum' || what === 'buzz' || what === 'whine')
     .map(({ what, power: own }) => `${what} (${quantity(ofPower(own), 'dBFS')})`);
-  return `Measured and predicted agree within ${WITHIN} dB${pitched.length ? `; there is ${pitched.join(' and ')} that the line should not have.` : ': the line does what its parts allow.'}`;
+  return `Measured and predicted agree within ${WITHIN} dB${lower ? ', A-weighted' : ''}${pitched.length ? `; there is ${pitched.join(' and ')} that the line should not have.` : ': the line does what its parts allow.'}${lower}`;
 }
 
 function louderText(plain: Decibels, weighted: Decibels, because: Surplus['because'], heard: boolean): string {

@@ -139,6 +139,7 @@ function nextOf({ way, suspects, steps }: Hunt, components: readonly Explained[]
     const levels = steps.map(({ components: own }) => ofPower(own[COMPONENT_NAMES[n]]));
     return COMPONENT_NAMES[n] !== 'hiss' || Math.max(...levels) - Math.min(...levels) >= STILL;
   });
+  if (steps.length >= PATIENCE * suspects.length + 4) return undefined;
   const again = repetition(moving, measured);
   if (again !== undefined)
     return step(
@@ -165,15 +166,21 @@ function withoutMisfit(explanations: readonly Explanation[]): Explanation[] {
   return list.map((each) => ({ ...each, share: each.share / total }));
 }
 
+/** So many measurements a suspect are enough: what is open after them is told as such. */
+const PATIENCE = 2;
+
 /** A measurement that the likeliest explanation misses by so many times the scatter is asked for again. */
 const MISSED = 2.2;
 /** A state is measured so often at most. */
 const OFTEN = 3;
+/** Repetitions of one hunt, all together: after that its scatter is known. */
+const MOST_REPEATED = 8;
 /** So likely that no steady culprit explains it that a repetition is worth its time. */
 const DOUBTED = 0.25;
 
 /** Which measurement to repeat: the one that goes with the rest least, where scatter or coming and going would explain it. */
 function repetition(components: readonly Explained[], measured: readonly On[]): number | undefined {
+  if (measured.length - new Set(measured).size >= MOST_REPEATED) return undefined;
   const worst = components
     .flatMap(({ explanations, misses }) => {
       const doubt = explanations.reduce((sum, { cause, share }) => sum + (cause === 'suspects' ? 0 : share), 0);
