@@ -238,6 +238,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     disturbances,
     rest,
     testToneOf([...tones, ...(mains?.harmonics ?? []).filter(({ order }) => order > 1)], inBand),
+    gate,
   );
   const rumble = powerIn(density, ...RUMBLE);
   const slope = slopeOf(density);

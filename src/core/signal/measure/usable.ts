@@ -79,17 +79,21 @@ const INSTEAD: Record<DisturbanceName, string> = {
 };
 
 /** The refusal that goes with what was found. */
-function refusalFor(code: DisturbanceName, found: readonly Disturbance[], frames: number): Refusal {
+function refusalFor(code: DisturbanceName, found: readonly Disturbance[], frames: number, gate: Gate | null): Refusal {
   const own = found.filter((each) => each.code === code);
+  const { evidence } = own[0];
+  const what = DISTURBANCES[code].replace(/^./, (letter) => letter.toUpperCase());
+  if (code === 'gate' && gate)
+    return {
+      code,
+      text: `${what} shuts ${gate.times} ${gate.times === 1 ? 'time' : 'times'}, by ${gate.depth.toFixed(0)} dB, ${(100 * gate.shut).toFixed(0)} % of the time: ${evidence}. ${INSTEAD[code]}`,
+    };
+  if (SPOILS.includes(code)) return { code, text: `${what} is at work: ${evidence}. ${INSTEAD[code]}` };
   const seconds = own.reduce((sum, { from, to }) => sum + to - from, 0);
   const share = Math.round((100 * seconds) / (frames * FRAME));
-  const what = DISTURBANCES[code].replace(/^./, (letter) => letter.toUpperCase());
   return {
     code,
-    text: `${what}, ${share} % of the time: ${own[0].evidence}. Too little is left for a floor. ${INSTEAD[code]}`.replace(
-      SPOILS.includes(code) ? ' Too little is left for a floor.' : ' \0',
-      '',
-    ),
+    text: `${what}, ${share} % of the time: ${evidence}. Too little is left for a floor. ${INSTEAD[code]}`,
   };
 }
 
@@ -115,6 +119,7 @@ export function refusalsOf(
   disturbances: readonly Disturbance[],
   rest: readonly Span[],
   testTone: Tone | undefined,
+  gate: Gate | null,
 ): Refusal[] {
   const { power, clippedRuns, zeros } = levels;
   const seconds = levels.frames / sampleRate;
@@ -149,7 +154,7 @@ export function refusalsOf(
     });
   else if (rest.length === 0 && seconds >= SHORTEST) {
     const code = mainOf(disturbances);
-    if (code) found.push(refusalFor(code, disturbances, frames.count));
+    if (code) found.push(refusalFor(code, disturbances, frames.count, gate));
   }
   return found;
 }
