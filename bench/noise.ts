@@ -76,7 +76,7 @@ export function hunts(count = WORLDS, file?: string): void {
 const [WIDTH, HEIGHT, MARGIN] = [420, 420, 56];
 
 /** Certainty against how often it was so, with the diagonal and five points to either side. */
-export function figure(bins: readonly Bin[], worlds: number): string {
+function figure(bins: readonly Bin[], worlds: number): string {
   const x = scaleLinear([0.5, 1], [MARGIN, WIDTH - 16]);
   const y = scaleLinear([0.4, 1.05], [HEIGHT - MARGIN, 16]);
   const points = bins.filter(({ count }) => count >= 5);

@@ -76,7 +76,7 @@ function shuffled<T>(random: Random, list: T[]): T[] {
 }
 
 /** Follows the proposals of a hunt to their end. @returns the hunt and what it says */
-export function hunted(world: World, seed: string, most = 40): { hunt: Hunt; accounts: Account[]; open: string[] } {
+function hunted(world: World, seed: string, most = 40): { hunt: Hunt; accounts: Account[]; open: string[] } {
   const random = seeded(seed);
   const gauss = () => Math.sqrt(-2 * Math.log(random() + 1e-12)) * Math.cos(2 * Math.PI * random());
   let hunt: Hunt = { way: world.way, line: 'x', suspects: world.suspects, steps: [] };
@@ -105,7 +105,7 @@ export interface Accusation {
 }
 
 /** Whether an account names a set that makes it; nobody, where nobody that may be off does. */
-export function isRight({ makes }: World, { culprits, cause }: Account): boolean {
+function isRight({ makes }: World, { culprits, cause }: Account): boolean {
   const free = makes.map(({ units }) => units.filter((id) => id !== 'u0'));
   if (culprits.length === 0) return cause === 'stays' ? true : free.every((units) => units.length === 0);
   return free.some((units) => units.length === culprits.length && units.every((id) => culprits.includes(id)));
@@ -140,7 +140,7 @@ export interface Bin {
   right: number;
 }
 
-export const BINS: readonly [number, number][] = [
+const BINS: readonly [number, number][] = [
   // Few end so unsure: taken together, or their part says nothing.
   [0.5, 0.9],
   [0.9, 0.95],

@@ -16,7 +16,7 @@ export interface FamilyFigures {
   false: number;
 }
 
-export function read({ samples, rate }: Made): ChannelReading {
+function read({ samples, rate }: Made): ChannelReading {
   const meter = recordingMeter(rate, 1, samples.length);
   for (let at = 0; at < samples.length; at += 65_536) meter.push([samples.subarray(at, at + 65_536)]);
   return meter.reading().channels[0];
@@ -25,7 +25,7 @@ export function read({ samples, rate }: Made): ChannelReading {
 /** Steady lines and hiss are what a floor may have. */
 const CLEAN = ['hiss', 'magnetic-pick-up', 'rectifier-buzz'];
 
-export function nameOf({ reasons, disturbances, patterns }: ChannelReading): string {
+function nameOf({ reasons, disturbances, patterns }: ChannelReading): string {
   const told = reasons.find(({ code }) => code === 'test-tone')?.code ?? mainOf(disturbances) ?? reasons[0]?.code;
   return (
     told ?? (patterns.every(({ code }) => CLEAN.includes(code)) ? 'clean' : patterns.map(({ code }) => code).join())

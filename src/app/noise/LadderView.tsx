@@ -69,7 +69,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
     if (!refused) setActive(rungs[Math.min(rungs.indexOf(active) + 1, rungs.length - 1)]);
   };
   const meter = useMeter(take);
-  const list = readings;
+  const list = rungs.flatMap((rung) => readings.filter((each) => each.rung === rung));
   const refusal = list.length > 1 || list.some(({ refused }) => refused) ? ladderRefusal(kind, list) : undefined;
   const result = list.length > 1 && !refusal ? ladderResult(kind, list, answer?.computed) : undefined;
   const keep = async () => {

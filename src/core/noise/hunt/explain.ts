@@ -53,7 +53,7 @@ const [WAVERS, OTHER] = [0.08, 0.03];
 /** Scatter that is thought of, each as likely. */
 const SCATTERS: readonly Decibels[] = [0.25, 0.5, 0.9, 1.4, 2, 2.8];
 /** Levels that are thought of reach over so much. */
-export const RANGE: Decibels = 45;
+const RANGE: Decibels = 45;
 /** Sets that are built upon, and causes that are tried with each. */
 const [KEPT, TRIED] = [12, 24];
 /** What is less likely than the best by this much, as a logarithm, is not built upon, as long as it explains the loudest. */
