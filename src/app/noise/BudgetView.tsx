@@ -106,7 +106,8 @@ export function BudgetView({ document, line, target, floorMeter, sine, measureme
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
             Peaks by the school “{schoolLabel('peakTarget', schoolsOf(document).peakTarget)}”, the floor by “
             {schoolLabel('floorMeter', floorMeter)}”. 20 Hz to 20 kHz, 20 °C; noise currents of amplifiers are left out;
-            levels of rooms and gear are as good as their figures.
+            a room in dB(A) tells nothing below 80 Hz, so rumble is a range; levels of rooms and gear are as good as
+            their figures.
           </Typography>
         </>
       )}
@@ -154,10 +155,8 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
         label="Predicted floor"
         value={rms(read.known, sine)}
         mark={read.known > target ? 'bad' : 'good'}
-        note={`target ${quantity(target, 'dBFS')} RMS${
-          read.most - read.known > 0.5
-            ? `; up to ${rms(read.most, sine)} with rumble below 80 Hz, which a room in dB(A) does not tell`
-            : ''
+        note={`target ${quantity(target, 'dBFS')}${
+          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} with rumble` : ''
         }`}
       />
       <Figure

@@ -89,7 +89,8 @@ export function disturbancesOf(
     const code = everywhere ?? nameOf(own, all, span, quiet.others.length);
     return { code, from: span.from * FRAME, to: span.to * FRAME, evidence: evidenceOf(code, everywhere ? all : own) };
   });
-  return joined([...named, ...clicks].sort((a, b) => a.from - b.from)).slice(0, MOST_TOLD);
+  // A gain that jumps clicks by itself.
+  return joined([...named, ...(everywhere ? [] : clicks)].sort((a, b) => a.from - b.from)).slice(0, MOST_TOLD);
 }
 
 /** Clicks so short that no frame stands out. */
