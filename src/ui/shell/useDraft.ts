@@ -3,7 +3,7 @@
 import { useCallback, useSyncExternalStore } from 'react';
 
 /** Counted up when what is written down changes its shape: what an older page has left is not taken for it. */
-const SHAPE = 1;
+const SHAPE = 2;
 
 /** What is begun and not kept yet, as this tab has it; a reload finds what can be written down in the session's storage. */
 const drafts = new Map<string, unknown>();
