@@ -1,5 +1,6 @@
 import type { Dbfs, Decibels, Hertz } from '../../units';
 import { ofPeak, ofPower } from './decibels';
+import { FRAME } from './frames';
 import type { Pattern, Seen } from './patterns';
 import { powerIn } from './spectrum';
 
@@ -23,13 +24,16 @@ const level = (dbfs: number): string => `${dbfs.toFixed(1).replace('-', '−')} 
 export function faultsOf(seen: Seen): Pattern[] {
   const { levels, floor, word, disturbances, density, slope, mains, tones } = seen;
   const found: Pattern[] = [];
-  const crackles = disturbances.filter(({ code }) => code === 'crackle').length;
-  if (levels.clicks >= CRACKLES && crackles > 0)
+  // Voices and doors click too: only what is crackle by itself counts.
+  const clicks = levels.clickFrames.filter((frame) =>
+    disturbances.some(({ code, from, to }) => code === 'crackle' && frame * FRAME >= from && frame * FRAME < to),
+  ).length;
+  if (clicks >= CRACKLES)
     found.push({
       code: 'crackle',
       what: 'crackle',
       usually: 'a bad contact or joint, a dirty plug, a failing capsule or damp in it',
-      evidence: `${levels.clicks} clicks`,
+      evidence: `${clicks} clicks`,
     });
   const { zeros, held } = levels.dropouts;
   if (zeros + held > 0 && !word.only)
