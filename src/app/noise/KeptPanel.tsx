@@ -9,7 +9,8 @@ import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { ORIGINS, type KeptLadder, type KeptMeasurement } from '@/core/noise/kept';
+import { FLOOR_METERS, schoolLabel, type FloorMeter } from '@/core/check/schools';
+import { floorAs, ORIGINS, type KeptLadder, type KeptMeasurement } from '@/core/noise/kept';
 import { ladderResult } from '@/core/noise/ladder';
 import type { RigLine } from '@/core/rig';
 import { quantity } from '@/core/units/format';
@@ -27,6 +28,8 @@ interface Props {
   /** As typed. */
   target: string;
   limit: number;
+  floorMeter: FloorMeter;
+  onFloorMeter: (to: FloorMeter) => void;
   onTarget: (to: string) => void;
   sine: SineReads;
   onSine: (to: string) => void;
@@ -37,7 +40,8 @@ interface Props {
 
 /** The target that floors are held against, and what was kept of a line: over time, one by one. */
 export function KeptPanel(props: Props) {
-  const { rig, line, measurements, ladders, target, limit, onTarget, sine, onSine, who, onWho, onMeasurements } = props;
+  const { rig, line, measurements, ladders, target, limit, floorMeter, onFloorMeter, onTarget } = props;
+  const { sine, onSine, who, onWho, onMeasurements } = props;
   const [gone, setGone] = useState<KeptMeasurement>();
   const [failed, setFailed] = useState('');
   const typed = Number(target.replace(',', '.').replace('−', '-'));
@@ -73,6 +77,12 @@ export function KeptPanel(props: Props) {
           onChange={(event) => onTarget(event.target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
+        <Choice
+          label="Read the floor"
+          value={floorMeter}
+          options={FLOOR_METERS.map((meter) => [meter, schoolLabel('floorMeter', meter)])}
+          onChoose={(to) => onFloorMeter(to as FloorMeter)}
+        />
         <Choice label="RMS levels" value={sine} options={Object.entries(SINE_READS)} onChoose={onSine} />
         <TextField label="Your name" value={who} onChange={(event) => onWho(event.target.value.slice(0, 60))} />
       </Box>
@@ -84,16 +94,17 @@ export function KeptPanel(props: Props) {
           Nothing yet. Measure the line and keep its figures; the next day tells whether they have changed.
         </Typography>
       )}
-      {measurements.length > 1 && <TrendChart measurements={measurements} target={limit} />}
+      {measurements.length > 1 && <TrendChart measurements={measurements} target={limit} floorMeter={floorMeter} />}
       <Box component="ul" aria-label="Kept measurements" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {measurements.toReversed().map((measurement) => {
           const { id, name, at, gain, origin, audio, predicted } = measurement;
-          const { bandDbfs, aWeightedDbfs, usable } = measurement.measurement.reading;
+          const { aWeightedDbfs, usable } = measurement.measurement.reading;
+          const floor = floorAs(measurement.measurement.reading)[floorMeter];
           return (
             <Box component="li" key={id} sx={{ display: 'flex', borderTop: 1, borderColor: 'divider', py: 0.75 }}>
               <Box sx={{ flex: 1, minWidth: 0 }}>
                 <Typography variant="body2" sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>
-                  {rms(bandDbfs, sine)} · {rms(aWeightedDbfs, sine).replace('dBFS', 'dBFS(A)')}
+                  {rms(floor, sine)} · {rms(aWeightedDbfs, sine).replace('dBFS', 'dBFS(A)')}
                 </Typography>
                 <Typography variant="caption" color="textSecondary" component="p" sx={{ overflowWrap: 'anywhere' }}>
                   {!usable && 'no noise floor · '}

@@ -94,6 +94,8 @@ export function NoisePlace({ saved, kept }: Props) {
           target={target}
           onTarget={setTarget}
           limit={common.target}
+          floorMeter={common.floorMeter}
+          onFloorMeter={(floorMeter) => change((from) => ({ ...from, schools: { ...from.schools, floorMeter } }))}
           sine={common.sine}
           onSine={setSine}
           who={who}

@@ -4,7 +4,8 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { extent, line as curveLine, scaleLinear, scalePoint } from 'd3';
 import { useId } from 'react';
-import type { KeptMeasurement } from '@/core/noise/kept';
+import type { FloorMeter } from '@/core/check/schools';
+import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 
@@ -12,13 +13,19 @@ const WIDTH = 288;
 const HEIGHT = 120;
 const MARGIN = { top: 10, right: 10, bottom: 8, left: 34 };
 
-/** The floors of a line one after the other, plain and A-weighted, with the target. */
-export function TrendChart({ measurements, target }: { measurements: readonly KeptMeasurement[]; target: number }) {
+interface Props {
+  measurements: readonly KeptMeasurement[];
+  target: number;
+  floorMeter: FloorMeter;
+}
+
+/** The floors of a line one after the other, as the target is read and A-weighted, with the target. */
+export function TrendChart({ measurements, target, floorMeter }: Props) {
   const { palette } = useTheme().vars!;
   const id = useId();
   const points = measurements.map(({ id: key, measurement: { reading } }) => ({
     key: String(key),
-    plain: reading.bandDbfs,
+    plain: floorAs(reading)[floorMeter],
     weighted: reading.aWeightedDbfs,
     usable: reading.usable,
   }));

@@ -1,6 +1,6 @@
 import type { RigResult } from '@/core/check';
 import { inletKind, inletReader, linkKind, partAt, questions, sourceKind, type Part } from '@/core/gear';
-import type { KeptMeasurement } from '@/core/noise/kept';
+import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { pieceLabel } from '@/core/plan/pieces';
 import { inletName, rigPaths, type RigDocument } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
@@ -106,7 +106,7 @@ export function handOverRows(
           : `${partAt(line, part).name ?? kindName(part, partAt(line, part))}: ${spec.question.ask}`,
       ),
       measured: last
-        ? `${quantity(last.measurement.reading.bandDbfs, 'dBFS')} RMS${last.gain === undefined ? '' : ` at ${quantity(last.gain, 'dB')}`}, “${last.name}”`
+        ? `${quantity(floorAs(last.measurement.reading)['as-set'], 'dBFS')} RMS${last.gain === undefined ? '' : ` at ${quantity(last.gain, 'dB')}`}, “${last.name}”`
         : '',
       note: own.note ?? '',
     };
