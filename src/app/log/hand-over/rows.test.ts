@@ -47,7 +47,7 @@ test('feed, links, what nobody knows and what somebody answered are on it', () =
 
 test('the floor is the last usable one of the line', () => {
   const kept = (line: string, dbfs: number, usable: boolean) =>
-    ({ line, name: 'evening', gain: 41.5, measurement: { reading: { usable, bandDbfs: dbfs } } }) as KeptMeasurement;
+    ({ line, name: 'evening', gain: 41.5, measurement: { reading: { usable, floorDbfs: dbfs } } }) as KeptMeasurement;
   const rows = rowsOf(rig('lock-nine'), [
     kept('guide', -70, true),
     kept('guide', -80, true),
