@@ -64,7 +64,7 @@ const NEAR: Decibels = 4;
 const FORGOTTEN = 1e-5;
 
 /** Whether all of a set are on. */
-const active = (culprit: On, on: On): boolean => (on & culprit) === culprit;
+export const isActive = (culprit: On, on: On): boolean => (on & culprit) === culprit;
 
 const bits = (value: number): number => {
   let count = 0;
@@ -94,7 +94,7 @@ interface Alike {
 function alike(heard: readonly Heard[], count: number, fixed: On): Alike[] {
   const found = new Map<string, Alike>();
   for (const cause of causesOf(count, fixed)) {
-    const pattern = heard.map(({ on }) => (active(cause.on, on) ? 1 : 0));
+    const pattern = heard.map(({ on }) => (isActive(cause.on, on) ? 1 : 0));
     const key = pattern.join('');
     const same = found.get(key) ?? found.set(key, { pattern, prior: 0, members: [] }).get(key)!;
     same.prior += cause.prior;
@@ -279,7 +279,7 @@ export function expectation({ culprits, adds, base, cause }: Explanation): (on: 
     let power = stays;
     let unheard = false;
     for (let n = 0; n < culprits.length; n++) {
-      if (!active(culprits[n], on)) continue;
+      if (!isActive(culprits[n], on)) continue;
       if (cause !== 'suspects') return NaN;
       if (Number.isNaN(powers[n])) unheard = true;
       else power += powers[n];

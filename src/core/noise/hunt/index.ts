@@ -1,13 +1,6 @@
 /** Finding what hums, buzzes or whines by turning units on and off and measuring. */
 export { CAUTIONS, LOOPS } from './mending';
-export {
-  huntView,
-  WAYS,
-  type Account,
-  type Hunt,
-  type HuntStep,
-  type HuntView,
-  type NextStep,
-  type Way,
-} from './session';
+export { type Account } from './accounts';
+export { huntView, type HuntView, type NextStep } from './session';
+export { WAYS, type Hunt, type HuntStep, type Way } from './state';
 export { MOST_SUSPECTS, suspectsOf, UNIT_KIND_NAMES, type Suspect } from './suspects';

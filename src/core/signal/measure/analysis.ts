@@ -2,14 +2,14 @@ import type { Dbfs, Decibels, Hertz, Seconds } from '../../units';
 import type { Block } from '../wav';
 import { channelPairs, type PairReading } from './pairs';
 import { ofPeak, ofPower } from './decibels';
-import { disturbancesOf, type Disturbance } from './disturbances';
-import { FRAME, frameMeter, type Frames } from './frames';
+import type { Disturbance } from './disturbances';
+import { FRAME, frameMeter } from './frames';
 import { levelMeter, type Levels } from './levels';
 import { patternsOf, type Pattern } from './patterns';
-import { quietOf, type Span } from './quiet';
-import { densityOf, powerIn, segmentFor, welch, type Density, type Segments, type Stretch } from './spectrum';
+import { floorPower, observe, type Observed } from './observed';
+import { powerIn, segmentFor, welch, type Density } from './spectrum';
 import { mainsOf, tonesOf, wanderingOf, type Mains, type Tone, type Wandering } from './tones';
-import { gateOf, refusalsOf, restOf, testToneOf, type Gate, type Refusal } from './usable';
+import { refusalsOf, testToneOf, type Gate, type Refusal } from './usable';
 import { aWeight, highPass } from './weighting';
 import { wordOf } from './word';
 
@@ -159,60 +159,6 @@ export function recordingMeter(sampleRate: Hertz, channels: number, frames?: num
   };
 }
 
-/** A channel, taken apart into its floor and what is none. */
-interface Observed {
-  levels: Levels;
-  frames: Frames;
-  disturbances: Disturbance[];
-  gate: Gate | null;
-  rest: Span[];
-  /** Of the floor, or of everything where there is none. */
-  density: Density;
-  weighted: number[];
-  /** Of the floor. */
-  stretches: readonly Stretch[];
-}
-
-function observe(levels: Levels, frames: Frames, segments: Segments, sampleRate: Hertz): Observed {
-  const quiet = quietOf(frames);
-  const perFrame = Math.round(FRAME * sampleRate);
-  // What a click or a dropout lies in is no floor either, nor are its neighbours.
-  const spoilt = new Uint8Array(frames.count);
-  // Steps of a word that is too short are no clicks.
-  const isWord = wordOf(levels, Math.max(0, levels.power - levels.mean ** 2)).only !== undefined;
-  const clickFrames = isWord ? [] : levels.clickFrames;
-  for (const frame of isWord ? [] : [...clickFrames, ...levels.dropouts.frames])
-    spoilt.fill(1, Math.max(0, frame - 1), frame + 2);
-  const disturbances = disturbancesOf(frames, quiet, segments, perFrame, clickFrames);
-  const rest = restOf(quiet, disturbances, spoilt);
-  const { hop } = segments;
-  const isRest = new Uint8Array(frames.count);
-  for (const { from, to } of rest) isRest.fill(1, from, to);
-  const foreign = segments.stretches.map(({ from, to }) => {
-    const [first, end] = [
-      Math.floor((from * hop) / perFrame),
-      Math.min(frames.count, Math.ceil(((to + 1) * hop) / perFrame)),
-    ];
-    let other = 0;
-    for (let n = first; n < end; n++) if (!isRest[n]) other++;
-    return other / Math.max(1, end - first);
-  });
-  const own = segments.stretches.filter((_, n) => foreign[n] === 0);
-  // Between crackles hardly a segment is free: those that have the least of it.
-  const least = rest.length ? foreign.toSorted((a, b) => a - b)[Math.floor(foreign.length / 5)] : 1;
-  const chosen = own.length >= 3 ? own : segments.stretches.filter((_, n) => foreign[n] <= least);
-  return {
-    levels,
-    frames,
-    disturbances,
-    gate: disturbances.some(({ code }) => code === 'gate') ? gateOf(frames, quiet) : null,
-    rest,
-    density: densityOf(segments, chosen),
-    weighted: chosen.flatMap(({ from, to }) => segments.weighted.slice(from, to)),
-    stretches: chosen,
-  };
-}
-
 const oneSided = (levels: readonly Levels[]): string[] =>
   levels.length > 1 && levels.some(({ power }) => power === 0) && levels.some(({ power }) => power > 0)
     ? ['one-channel-only']
@@ -291,18 +237,6 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     patterns,
     clean: usable && disturbances.length === 0 && patterns.every(({ code }) => code === 'hiss'),
   };
-}
-
-/** The mean square of the frames that are floor, without its direct offset. */
-function floorPower({ frameLevels, frameMeans, power, mean }: Levels, rest: readonly Span[]): number {
-  let [squares, sum, count] = [0, 0, 0];
-  for (const { from, to } of rest)
-    for (let n = from; n < Math.min(to, frameLevels.length); n++) {
-      squares += frameLevels[n];
-      sum += frameMeans[n];
-      count++;
-    }
-  return Math.max(0, count ? squares / count - (sum / count) ** 2 : power - mean ** 2);
 }
 
 /** Where the density is read that hiss is told by. */

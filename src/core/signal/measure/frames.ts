@@ -1,6 +1,7 @@
 import FFT from 'fft.js';
 import type { Dbfs, Hertz, Seconds } from '../../units';
-import { growingBytes, growingFloats } from './growing';
+import { gathering } from './gather';
+import { growingBytes } from './growing';
 
 /** Everything that happens is told from stretches of this length. */
 export const FRAME: Seconds = 0.02;
@@ -23,8 +24,6 @@ export interface Frames {
   level: (band: number, frame: number) => Dbfs;
   /** How much of what lies between 1.5 and 10 kHz is one tone, from 0 to 1. */
   tonal: (frame: number) => number;
-  /** The frequency of that tone. */
-  pitch: (frame: number) => Hertz;
 }
 
 /**
@@ -43,12 +42,9 @@ export function frameMeter(sampleRate: Hertz) {
   const [pitchFrom, pitchTo] = [Math.ceil(PITCH_FROM / step), Math.floor(PITCH_TO / step)];
   const levels = growingBytes();
   const tonals = growingBytes();
-  const pitches = growingFloats();
-  const held = new Float32Array(2 * size);
   const packed = new Float32Array(2 * length);
   const spectrum = fft.createComplexArray();
   const powers = [0, 1].map(() => new Float32Array(Math.max(bins[BANDS], pitchTo + 3)));
-  let filled = 0;
 
   const note = (power: Float32Array) => {
     for (let band = 0; band < BANDS; band++) {
@@ -64,35 +60,26 @@ export function frameMeter(sampleRate: Hertz) {
     }
     const own = power[best - 2] + power[best - 1] + power[best] + power[best + 1] + power[best + 2];
     tonals.push(sum > 0 ? Math.round((255 * Math.min(own, sum)) / sum) : 0);
-    pitches.push(best * step);
   };
 
+  const { held, push } = gathering(2 * size, 0, () => {
+    for (let n = 0; n < size; n++) {
+      packed[2 * n] = held[n] * window[n];
+      packed[2 * n + 1] = held[size + n] * window[n];
+    }
+    fft.transform(spectrum, packed);
+    separate(spectrum, length, powers[0], powers[1]);
+    powers.forEach(note);
+  });
+
   return {
-    push(samples: Float32Array): void {
-      for (let at = 0; at < samples.length;) {
-        const count = Math.min(held.length - filled, samples.length - at);
-        held.set(samples.subarray(at, at + count), filled);
-        filled += count;
-        at += count;
-        if (filled < held.length) continue;
-        filled = 0;
-        for (let n = 0; n < size; n++) {
-          packed[2 * n] = held[n] * window[n];
-          packed[2 * n + 1] = held[size + n] * window[n];
-        }
-        fft.transform(spectrum, packed);
-        separate(spectrum, length, powers[0], powers[1]);
-        note(powers[0]);
-        note(powers[1]);
-      }
-    },
+    push,
     frames(): Frames {
-      const [bytes, shares, hertz] = [levels.values(), tonals.values(), pitches.values()];
+      const [bytes, shares] = [levels.values(), tonals.values()];
       return {
-        count: hertz.length,
+        count: shares.length,
         level: (band, frame) => bytes[frame * BANDS + band] / 2 + LOWEST,
         tonal: (frame) => shares[frame] / 255,
-        pitch: (frame) => hertz[frame],
       };
     },
   };

@@ -1,6 +1,7 @@
 import FFT from 'fft.js';
 import type { Hertz, Seconds } from '../../units';
 import { separate } from './frames';
+import { gathering } from './gather';
 import { aWeight } from './weighting';
 
 /** Mean square per hertz at equally spaced frequencies from 0 to half the sample rate, full scale being 1. */
@@ -54,6 +55,17 @@ export interface Segments {
   weighted: number[];
 }
 
+/** The frames that a stretch reaches over: from the first to before the last. */
+export const framesOf = (
+  { from, to }: Stretch,
+  { hop }: Segments,
+  samplesPerFrame: number,
+  count: number,
+): { from: number; to: number } => ({
+  from: Math.floor((from * hop) / samplesPerFrame),
+  to: Math.min(count, Math.ceil(((to + 1) * hop) / samplesPerFrame)),
+});
+
 /** The mean density of some stretches; zero everywhere where there are none. */
 export function densityOf({ step, stretches }: Segments, chosen: readonly Stretch[] = stretches): Density {
   const values = new Float64Array(stretches[0]?.sum.length ?? 2);
@@ -96,11 +108,9 @@ export function welch(sampleRate: Hertz, length: number, channels = 1) {
   const weighted: number[] = [];
   let stretches: Stretch[] = [];
   const spare: Float32Array[] = [];
-  const held = new Float32Array(length + hop);
   const packed = new Float32Array(2 * length);
   // A plain array: the transform is twice as quick into one as into a typed one.
   const spectrum = fft.createComplexArray();
-  let filled = 0;
 
   const transformed = (both: boolean): Float32Array[] => {
     for (let n = 0, at = 0; n < length; n++, at += 2) {
@@ -139,21 +149,14 @@ export function welch(sampleRate: Hertz, length: number, channels = 1) {
     if (stretches.length > most) stretches = halved(stretches, spare);
   };
 
+  const gathered = gathering(length + hop, hop, () => transformed(true).forEach(keep));
+  const { held } = gathered;
+
   return {
-    push(samples: Float32Array): void {
-      for (let at = 0; at < samples.length;) {
-        const count = Math.min(held.length - filled, samples.length - at);
-        held.set(samples.subarray(at, at + count), filled);
-        filled += count;
-        at += count;
-        if (filled < held.length) continue;
-        transformed(true).forEach(keep);
-        held.copyWithin(0, length);
-        filled = hop;
-      }
-    },
+    push: gathered.push,
     /** What has come so far; a recording shorter than a segment counts as followed by silence. */
     segments(): Segments {
+      const filled = gathered.filled();
       if (filled < length && weighted.length > 0) return { step, hop, stretches, weighted };
       if (filled < length) held.fill(0, filled);
       const [own] = transformed(false);
