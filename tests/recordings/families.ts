@@ -99,22 +99,26 @@ const opened = (random: Random, seconds: number, rate: number) => {
   return { samples: add(floor.slice(), sounds), dbfs };
 };
 
-const gate =
-  (hold: [number, number], release: [number, number]): Maker =>
+type Reach = readonly [number, number];
+
+/** Something that opens by level, so far over the floor, and closes by so much. */
+const closing =
+  (over: number, reaches: Record<'range' | 'attack' | 'hold' | 'release', Reach>): Maker =>
   (random, rate) => {
     const { samples, dbfs } = opened(random, between(random, 10, 20), rate);
-    return finished(
-      random,
-      gated(samples, rate, {
-        threshold: amplitudeOf(dbfs + 16),
-        range: between(random, 14, 70),
-        attack: between(random, 0.0005, 0.005),
-        hold: between(random, ...hold),
-        release: between(random, ...release),
-      }),
-      rate,
-    );
+    const within = (what: keyof typeof reaches) => between(random, ...reaches[what]);
+    const made = {
+      threshold: amplitudeOf(dbfs + over),
+      range: within('range'),
+      attack: within('attack'),
+      hold: within('hold'),
+      release: within('release'),
+    };
+    return finished(random, gated(samples, rate, made), rate);
   };
+
+const gate = (hold: Reach, release: Reach): Maker =>
+  closing(16, { range: [14, 70], attack: [0.0005, 0.005], hold, release });
 
 const settling: Maker = (random, rate) => {
   const seconds = between(random, 8, 18);
@@ -126,20 +130,7 @@ const settling: Maker = (random, rate) => {
 };
 
 /** The floor comes up with what sounds, and is pressed down after it. */
-const pumping: Maker = (random, rate) => {
-  const { samples, dbfs } = opened(random, between(random, 10, 20), rate);
-  return finished(
-    random,
-    gated(samples, rate, {
-      threshold: amplitudeOf(dbfs + 18),
-      range: between(random, 8, 20),
-      attack: between(random, 0.02, 0.1),
-      hold: between(random, 0.2, 0.8),
-      release: between(random, 0.5, 1.5),
-    }),
-    rate,
-  );
-};
+const pumping = closing(18, { range: [8, 20], attack: [0.02, 0.1], hold: [0.2, 0.8], release: [0.5, 1.5] });
 
 const agc: Maker = (random, rate) => {
   const { samples, dbfs } = opened(random, between(random, 12, 20), rate);

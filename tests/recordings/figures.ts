@@ -1,6 +1,7 @@
-import { recordingMeter, type ChannelReading } from '../../src/core/signal';
+import type { ChannelReading } from '../../src/core/signal';
 import { mainOf } from '../../src/core/signal/measure/usable';
-import { FAMILIES, recordingOf, type Family, type Made } from './families';
+import { FAMILIES, recordingOf, type Family } from './families';
+import { readRecording } from './read';
 
 /** How a family is read: made-up recordings with what is true of them beside what is said. */
 export interface FamilyFigures {
@@ -14,12 +15,6 @@ export interface FamilyFigures {
   worst: number;
   /** Floors from recordings in which no stretch shows it. */
   false: number;
-}
-
-function read({ samples, rate }: Made): ChannelReading {
-  const meter = recordingMeter(rate, 1, samples.length);
-  for (let at = 0; at < samples.length; at += 65_536) meter.push([samples.subarray(at, at + 65_536)]);
-  return meter.reading().channels[0];
 }
 
 /** Steady lines and hiss are what a floor may have. */
@@ -37,7 +32,7 @@ export function figuresOf(family: Family, numbers: readonly number[]): FamilyFig
   const figures: FamilyFigures = { family, count: 0, names: {}, right: 0, usable: 0, worst: 0, false: 0 };
   for (const n of numbers) {
     const made = recordingOf(family, n);
-    const reading = read(made);
+    const [reading] = readRecording(made.rate, made.samples).channels;
     const name = nameOf(reading);
     figures.count++;
     figures.names[name] = (figures.names[name] ?? 0) + 1;
