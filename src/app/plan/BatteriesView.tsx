@@ -107,7 +107,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
         </Typography>
       ))}
       <DayChart time={time} />
-      <Figures batteries={device.batteries} energy={energy} onChange={setBatteries} />
+      <Figures batteries={device.batteries} energy={energy} capacity={now.capacity} onChange={setBatteries} />
     </Box>
   );
 }
@@ -155,15 +155,20 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
 }
 
 const FIELDS = ['capacity', 'usable', 'baseLoad', 'efficiency', 'hours', 'reserve'] as const;
+/** What a power bank has besides. */
+const BANK_FIELDS = [...FIELDS, 'bankEfficiency', 'shutsOff'] as const;
 
 /** The figures that the running time rests on, to be put right. */
 function Figures({
   batteries,
   energy,
+  capacity,
   onChange,
 }: {
   batteries: Batteries;
   energy: RunningTime['energy'];
+  /** Part of the charge that there is at this load. */
+  capacity: number;
   onChange: (change: (from: Batteries) => Batteries) => void;
 }) {
   return (
@@ -172,12 +177,13 @@ function Figures({
         {batteries.cells} cells, {batteries.chemistry}: what this rests on
       </Typography>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' } }}>
-        {FIELDS.map((name) => (
+        {(batteries.chemistry === 'power bank' ? BANK_FIELDS : FIELDS).map((name) => (
           <CellFigure key={`${name} ${batteries[name]?.value}`} name={name} batteries={batteries} onChange={onChange} />
         ))}
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        {energy.wattHours.toFixed(1)} Wh can be used.{' '}
+        {energy.wattHours.toFixed(1)} Wh can be used
+        {Math.abs(capacity - 1) > 0.005 ? `, ${Math.round(100 * capacity)} % of that at this load` : ''}.{' '}
         {energy.rests
           .map(({ label, value, unit, basis }) => `${label}: ${value} ${unit} (${BASIS_LABELS[basis]})`)
           .join('; ')}
@@ -192,7 +198,7 @@ function CellFigure({
   batteries,
   onChange,
 }: {
-  name: (typeof FIELDS)[number];
+  name: (typeof BANK_FIELDS)[number];
   batteries: Batteries;
   onChange: (change: (from: Batteries) => Batteries) => void;
 }) {

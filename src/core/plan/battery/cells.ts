@@ -99,9 +99,13 @@ export function energyOf({
 
 /** How long one set lasts, in hours. @param feedWatts what all feeds together give */
 export function hoursOf(energy: Energy, feedWatts: number): number {
-  const { wattHours, chemistry, cells, charge, volts } = energy;
-  const watts = loadOf(energy, feedWatts);
-  return (wattHours * capacityAt(chemistry, (1000 * watts) / (cells * volts), charge)) / watts;
+  return (energy.wattHours * capacityOf(energy, feedWatts)) / loadOf(energy, feedWatts);
+}
+
+/** Part of the stated charge that there is while the feeds give so much. */
+export function capacityOf(energy: Energy, feedWatts: number): number {
+  const { chemistry, cells, charge, volts } = energy;
+  return capacityAt(chemistry, (1000 * loadOf(energy, feedWatts)) / (cells * volts), charge);
 }
 
 /** What is taken from the cells, in W. */

@@ -9,7 +9,7 @@ import { linesOn } from '../../check/feedOptions';
 import { feedLabel, FEEDS, isPhantom, type FeedName, type PhantomName } from '../../standards/feeds';
 import type { Volts, Watts } from '../../units';
 import { dayOnCells } from './day';
-import { energyOf, hoursOf, loadOf, type Energy } from './cells';
+import { capacityOf, energyOf, hoursOf, loadOf, type Energy } from './cells';
 
 /** One switch of a device at one phantom voltage. */
 export interface GroupAtVoltage {
@@ -51,7 +51,8 @@ export interface RunningTime {
   device: string;
   name: string;
   energy: Energy;
-  now: { watts: Watts; hours: number };
+  /** `capacity`: part of the stated charge that there is at this load. */
+  now: { watts: Watts; hours: number; capacity: number };
   options: VoltageOption[];
   /** Without a feed where no voltage is accepted by every line. */
   recommended?: { feed?: PhantomName; why: string };
@@ -115,7 +116,7 @@ function runningTime(document: RigDocument, device: Device, judge: Judge): Runni
     device: device.id,
     name: device.name,
     energy,
-    now: { watts: present, hours: hoursOf(energy, present) },
+    now: { watts: present, hours: hoursOf(energy, present), capacity: capacityOf(energy, present) },
     options,
     ...recommendation(options, school, wanted, reserve),
     warnings: warningsOf(device.name, energy, present, options),
@@ -168,7 +169,8 @@ function groupAt(
   };
 }
 
-const named = (feed: PhantomName): string => feedLabel(feed);
+/** Changes that are told one by one. */
+const MOST_CHANGES = 4;
 
 /** Which voltage to set; never one that a line does not accept. @param wanted hours that one set should last */
 function recommendation(
@@ -188,11 +190,11 @@ function recommendation(
     const who = groups.flatMap(({ objecting }) => objecting.map(({ name }) => name));
     return {
       recommended: {
-        why: `no voltage of this device is accepted by every line on it; at ${named(feed)} not by ${who.join(', ') || 'all'}`,
+        why: `no voltage of this device is accepted by every line on it; at ${feedLabel(feed)} not by ${who.join(', ') || 'all'}`,
       },
     };
   }
-  const below = highest === usual ? '' : `; ${named(usual.feed)} is not accepted by every line`;
+  const below = highest === usual ? '' : `; ${feedLabel(usual.feed)} is not accepted by every line`;
   const chosen = (option: VoltageOption, why: string): Pick<RunningTime, 'recommended' | 'sets'> => {
     if (wanted === undefined || needed === undefined || option.hours >= needed)
       return { recommended: { feed: option.feed, why } };
@@ -202,7 +204,7 @@ function recommendation(
     return {
       recommended: {
         feed: option.feed,
-        why: `${why}${none}: ${sets} sets, changed after ${changes.map(hours).join(', ')}`,
+        why: `${why}${none}: ${sets} sets, changed after ${changes.slice(0, MOST_CHANGES).map(hours).join(', ')}${changes.length > MOST_CHANGES ? ` and so on, every ${hours(changes[0])}` : ''}`,
       },
       sets: { count: sets, changes },
     };
@@ -214,7 +216,7 @@ function recommendation(
   if (highest.hours >= needed)
     return chosen(highest, `${label}${below}; ${hours(highest.hours)} are enough for ${hours(needed)}`);
   const longEnough = accepted.find((option) => option.hours >= needed) ?? lowest;
-  const short = `${label}; ${hours(highest.hours)} at ${named(highest.feed)} are not enough for ${hours(needed)}`;
+  const short = `${label}; ${hours(highest.hours)} at ${feedLabel(highest.feed)} are not enough for ${hours(needed)}`;
   return chosen(longEnough, longEnough === highest ? `${short}, but not every line accepts less` : short);
 }
 
