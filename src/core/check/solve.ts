@@ -15,6 +15,7 @@ import {
 import { levelPlan, type LevelPlan } from '../level/plan';
 import { once } from '../once';
 import type { Volts } from '../units';
+import { settled } from './converting';
 import { lineGain, readSignal, type SignalReading } from './signal';
 
 export interface SupplyState {
@@ -49,9 +50,14 @@ export const LOST = -30;
  * @param peakTarget where peaks should land, in dBFS
  */
 export function solveLine(line: Line, peakTarget: number, wiring: Wiring = {}): Solved {
-  const circuit = lineCircuit(line, wiring);
+  const { drawn, holds } = settled(line, (tried) => railOf(lineCircuit(tried, wiring)));
+  const circuit = lineCircuit(drawn, wiring);
   const point = operatingPoint(circuit.netlist);
-  const supplies = circuit.stakes.flatMap((stake) => (stake.type === 'supply' ? [supplyState(stake, point)] : []));
+  const supplies = circuit.stakes.flatMap((stake): SupplyState[] => {
+    if (stake.type !== 'supply') return [];
+    const found = supplyState(stake, point);
+    return [!holds && stake.part === 'source' ? { ...found, state: 'dead' } : found];
+  });
   const powered = supplies.every(({ state }) => state !== 'dead') && !batteryFlat(line);
   // Many a question is about direct current alone: the signal is read when somebody asks for it.
   const signal = once(() => readSignal(line, circuit, point));
@@ -71,6 +77,12 @@ export function solveLine(line: Line, peakTarget: number, wiring: Wiring = {}): 
       return level();
     },
   };
+}
+
+/** Voltage at the rail of a line's source, 0 where it has none. */
+function railOf({ netlist, stakes }: LineCircuit): Volts {
+  const rail = stakes.find((stake) => stake.type === 'supply' && stake.part === 'source');
+  return rail?.type === 'supply' && rail.rail ? meter(operatingPoint(netlist), rail.rail.between) : 0;
 }
 
 /** The voltage from a to b; two nodes that nothing connects show a meter nothing. */

@@ -1,4 +1,5 @@
 import type { SourceKind } from '../part';
+import { choice } from '../shared';
 import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const condenserWide: SourceKind = {
@@ -9,7 +10,17 @@ export const condenserWide: SourceKind = {
   character: 'powered',
   level: 'sensitivity',
   figures: phantomFigures({ milliamps: 4, needs: 8, stops: 6, sensitivity: 20, selfNoise: 16, pickOff: 680 }),
-  choices: bodySwitches,
+  choices: {
+    ...bodySwitches,
+    supply: choice(
+      'Its current at other voltages',
+      [
+        ['steady', 'the same'],
+        ['converts', 'more at less: it takes the same power'],
+      ],
+      'The supply current above is the one on a standard 48 V feed.',
+    ),
+  },
   connector: () => 'xlr3',
   build: (bench) => buildPhantomPowered(bench),
 };

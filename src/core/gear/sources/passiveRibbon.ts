@@ -6,8 +6,10 @@ import { directCurrentLimit, resistance, soundFigures } from '../shared';
 const RIBBON = { henries: 5e-3, ratio: 30 };
 /** How close the windings sit: what leaks is some 17 Ω at 1 kHz (common practice: flat to 20 kHz into 1.5 kΩ). */
 const [COUPLING, HALVES] = [0.9997, 0.9998];
-/** The ribbon itself is never less than this on the line side. */
-const LEAST_RIBBON = 10;
+/** Part of the impedance that each half of the winding has where nobody says more (100 of 270 Ω; common practice). */
+const WINDINGS = 100 / 270;
+/** Part of the impedance that the ribbon itself has at the least (assumed). */
+const LEAST_RIBBON = 1 / 27;
 
 export const passiveRibbon: SourceKind = {
   role: 'source',
@@ -53,10 +55,13 @@ export const passiveRibbon: SourceKind = {
   connector: () => 'xlr3',
   build(bench) {
     const tap = bench.choice('tap') === 'grounded' ? bench.out('1') : bench.node('tap');
-    const half = bench.value('halfWinding');
+    const impedance = bench.value('impedance');
+    const winding = bench.limit('halfWinding');
+    // A sheet that states the impedance alone leaves its usual share to the windings.
+    const half = winding.basis === 'common practice' ? Math.min(winding.value, WINDINGS * impedance) : winding.value;
     const secondary = (RIBBON.henries * RIBBON.ratio ** 2) / 4;
     bench.voltage('signal', bench.node('emf'), bench.node('ribbon.end'), 0, 1 / RIBBON.ratio);
-    const ribbon = Math.max(LEAST_RIBBON, bench.value('impedance') - 2 * half) / RIBBON.ratio ** 2;
+    const ribbon = Math.max(LEAST_RIBBON * impedance, impedance - 2 * half) / RIBBON.ratio ** 2;
     bench.winding('ribbon', bench.node('emf'), bench.node('ribbon.end'), RIBBON.henries, ribbon);
     bench.winding('half2', bench.out('2'), tap, secondary, half);
     // Wound on in the same sense: from the tap on to pin 3.

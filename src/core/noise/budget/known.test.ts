@@ -20,7 +20,7 @@ describe('ribbons', () => {
     expect(Math.abs(thermal.level - 10 * Math.log10(hand / 0.6))).toBeLessThan(0.15);
   });
 
-  test.each([250, 300])('%d Ω as stated', (ohms) => {
+  test.each([50, 250, 300])('%d Ω as stated', (ohms) => {
     const of = (own: Part) =>
       part(budget(line(own, [], { kind: 'three-pin' }), { target: -12, room: silent, gain: 60 }), 'thermal', 'source')
         .level;
