@@ -180,6 +180,14 @@ export const powerSetting = (label: string, options: [value: string, label: stri
   powers: true,
 });
 
+/** The low cut that many microphones have on their body; goes with `lowCutFigure`. */
+export const lowCutSwitch: Record<'lowCut', ChoiceSpec> = {
+  lowCut: setting('Low cut on the microphone', [
+    ['off', 'off, or none'],
+    ['on', 'on'],
+  ]),
+};
+
 export const connectorChoice = (options: [value: string, label: string][]): ChoiceSpec => choice('Connector', options);
 
 /** Two windings on one core: turns ratio to 1, from the primary's inductance; `k` close to 1. */

@@ -1,6 +1,6 @@
 import type { SourceKind } from '../part';
 import { reverseFigure } from '../phantom';
-import { choice, resistance, selfNoiseFigure, soundFigures } from '../shared';
+import { choice, lowCutFigure, lowCutSwitch, resistance, selfNoiseFigure, soundFigures } from '../shared';
 
 export const condenserT12: SourceKind = {
   role: 'source',
@@ -42,12 +42,14 @@ export const condenserT12: SourceKind = {
     outputResistance: resistance('Output resistance', 30),
     selfNoise: selfNoiseFigure(16),
     ...soundFigures(20, 94, 125),
+    lowCut: lowCutFigure(80),
   },
   choices: {
     polarity: choice('Wired', [
       ['normal', 'pin 2 positive, as standardised'],
       ['reversed', 'pin 3 positive'],
     ]),
+    ...lowCutSwitch,
   },
   connector: () => 'xlr3',
   build(bench) {

@@ -1,5 +1,13 @@
 import type { SourceKind } from '../part';
-import { choice, directCurrentLimit, resistance, soundFigures, transformer } from '../shared';
+import {
+  choice,
+  directCurrentLimit,
+  lowCutFigure,
+  lowCutSwitch,
+  resistance,
+  soundFigures,
+  transformer,
+} from '../shared';
 
 export const movingCoil: SourceKind = {
   role: 'source',
@@ -12,12 +20,14 @@ export const movingCoil: SourceKind = {
     coil: resistance('Resistance between pins 2 and 3', 200),
     directCurrent: directCurrentLimit(3),
     ...soundFigures(1.8, 100, 150),
+    lowCut: lowCutFigure(80),
   },
   choices: {
     output: choice('Output', [
       ['coil', 'coil straight to the pins'],
       ['transformer', 'through a transformer'],
     ]),
+    ...lowCutSwitch,
   },
   connector: () => 'xlr3',
   build(bench) {

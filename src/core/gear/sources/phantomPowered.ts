@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { ChoiceSpec, FigureSpec } from '../figures';
 import { buildElectronics, greatestOutput, maxOutputFigure, pinFigures, stakePhantom } from '../phantom';
-import { lowCutFigure, padFigure, resistance, selfNoiseFigure, setting, soundFigures } from '../shared';
+import { lowCutFigure, lowCutSwitch, padFigure, resistance, selfNoiseFigure, setting, soundFigures } from '../shared';
 
 /** What differs between the microphones that run on a phantom feed. */
 export interface PhantomFigures {
@@ -40,10 +40,7 @@ export const bodySwitches: Record<string, ChoiceSpec> = {
     ['off', 'there is one: out'],
     ['on', 'there is one: in'],
   ]),
-  lowCut: setting('Low cut on the microphone', [
-    ['off', 'off, or none'],
-    ['on', 'on'],
-  ]),
+  ...lowCutSwitch,
 };
 
 /**

@@ -1,5 +1,13 @@
 import type { SourceKind } from '../part';
-import { cellFigures, powerSetting, resistance, selfNoiseFigure, soundFigures } from '../shared';
+import {
+  cellFigures,
+  lowCutFigure,
+  lowCutSwitch,
+  powerSetting,
+  resistance,
+  selfNoiseFigure,
+  soundFigures,
+} from '../shared';
 import { electretConnectors, electretContacts, electretPlug } from './electret';
 
 export const selfPoweredElectret: SourceKind = {
@@ -28,6 +36,7 @@ export const selfPoweredElectret: SourceKind = {
     ...cellFigures(1000, 1.5, 0.5),
     selfNoise: selfNoiseFigure(26),
     ...soundFigures(6, 100, 120),
+    lowCut: lowCutFigure(80),
   },
   choices: {
     connector: electretConnectors,
@@ -35,6 +44,7 @@ export const selfPoweredElectret: SourceKind = {
       ['on', 'in and switched on'],
       ['off', 'missing, flat or switched off'],
     ]),
+    ...lowCutSwitch,
   },
   connector: (part) => electretPlug(part.choice('connector')),
   build(bench) {

@@ -1,5 +1,5 @@
 import type { SourceKind } from '../part';
-import { choice } from '../shared';
+import { choice, lowCutSwitch } from '../shared';
 import { buildElectronics, stakePhantom } from '../phantom';
 import { phantomFigures } from './phantomPowered';
 
@@ -16,6 +16,7 @@ export const stereoCondenser: SourceKind = {
       ['left-right', 'left and right'],
       ['mid-side', 'mid and side'],
     ]),
+    ...lowCutSwitch,
   },
   connector: () => 'xlr5',
   build(bench) {

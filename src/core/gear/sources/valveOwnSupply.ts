@@ -1,5 +1,14 @@
 import type { SourceKind } from '../part';
-import { powerSetting, directCurrentLimit, resistance, selfNoiseFigure, soundFigures, transformer } from '../shared';
+import {
+  directCurrentLimit,
+  lowCutFigure,
+  lowCutSwitch,
+  powerSetting,
+  resistance,
+  selfNoiseFigure,
+  soundFigures,
+  transformer,
+} from '../shared';
 
 export const valveOwnSupply: SourceKind = {
   role: 'source',
@@ -15,12 +24,14 @@ export const valveOwnSupply: SourceKind = {
     directCurrent: directCurrentLimit(2),
     selfNoise: selfNoiseFigure(17),
     ...soundFigures(15, 94, 130),
+    lowCut: lowCutFigure(80),
   },
   choices: {
     battery: powerSetting('Its supply', [
       ['on', 'connected and on'],
       ['off', 'missing or off'],
     ]),
+    ...lowCutSwitch,
   },
   connector: () => 'xlr3',
   build(bench) {
