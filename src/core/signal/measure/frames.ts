@@ -48,25 +48,18 @@ export function frameMeter(sampleRate: Hertz) {
 
   const note = (power: Float32Array) => {
     for (let band = 0; band < BANDS; band++) {
-      let sum = 0;
-      for (let k = bins[band]; k < bins[band + 1]; k++) sum += power[k];
+      const sum = sumOf(power, bins[band], bins[band + 1]);
       const dbfs = sum > 0 ? 10 * Math.log10(sum * scale) : LOWEST;
       levels.push(Math.max(0, Math.min(255, Math.round(2 * (dbfs - LOWEST)))));
     }
-    let [best, sum] = [pitchFrom, 0];
-    for (let k = pitchFrom; k < pitchTo; k++) {
-      sum += power[k];
-      if (power[k] > power[best]) best = k;
-    }
+    const best = greatestOf(power, pitchFrom, pitchTo);
+    const sum = sumOf(power, pitchFrom, pitchTo);
     const own = power[best - 2] + power[best - 1] + power[best] + power[best + 1] + power[best + 2];
     tonals.push(sum > 0 ? Math.round((255 * Math.min(own, sum)) / sum) : 0);
   };
 
-  const { held, push } = gathering(2 * size, 0, () => {
-    for (let n = 0; n < size; n++) {
-      packed[2 * n] = held[n] * window[n];
-      packed[2 * n + 1] = held[size + n] * window[n];
-    }
+  const { push } = gathering(2 * size, 0, (samples, from) => {
+    pack(samples, from, size, window, packed);
     fft.transform(spectrum, packed);
     separate(spectrum, length, powers[0], powers[1]);
     powers.forEach(note);
@@ -83,6 +76,21 @@ export function frameMeter(sampleRate: Hertz) {
       };
     },
   };
+}
+
+/** Two stretches of samples behind a window, the second so much later, as one complex signal. */
+export function pack(
+  samples: Float32Array,
+  from: number,
+  later: number,
+  window: Float32Array,
+  packed: Float32Array,
+): void {
+  for (let n = 0; n < window.length; n++) {
+    const w = window[n];
+    packed[2 * n] = samples[from + n] * w;
+    packed[2 * n + 1] = samples[from + n + later] * w;
+  }
 }
 
 /**
@@ -110,4 +118,23 @@ export function separate(
     first[k] = scale * (sumRe * sumRe + offIm * offIm);
     second[k] = scale * (sumIm * sumIm + offRe * offRe);
   }
+}
+
+/** The sum of what lies between two places. */
+function sumOf(values: Float32Array, from: number, to: number): number {
+  let sum = 0;
+  for (let k = from; k < to; k++) sum += values[k];
+  return sum;
+}
+
+/** Where the greatest lies between two places. */
+function greatestOf(values: Float32Array, from: number, to: number): number {
+  let best = from;
+  let most = values[from];
+  for (let k = from + 1; k < to; k++)
+    if (values[k] > most) {
+      most = values[k];
+      best = k;
+    }
+  return best;
 }

@@ -61,6 +61,42 @@ interface Stretch {
   longest: number;
 }
 
+/** The last two samples of a channel, and how many of the last are the same. */
+interface Before {
+  x1: number;
+  x2: number;
+  run: number;
+}
+
+/** The samples between two places, all in one short window; `held` goes on to the last of them. */
+function stretchOf(samples: Float32Array, from: number, to: number, held: Before): Stretch {
+  let { x1, x2, run } = held;
+  let longest = run;
+  let [most, least, squares, sum, bends, bend, zeros, same] = [0, 0, 0, 0, 0, 0, 0, 0];
+  // Plain comparisons: this is gone through once for every sample.
+  for (let n = from; n < to; n++) {
+    const x = samples[n];
+    if (x > most) most = x;
+    else if (x < least) least = x;
+    squares += x * x;
+    sum += x;
+    if (x === 0) zeros++;
+    if (x === x1) {
+      same++;
+      if (++run > longest) longest = run;
+    } else run = 0;
+    const second = Math.abs(x - x1 - (x1 - x2));
+    bends += second;
+    if (second > bend) bend = second;
+    x2 = x1;
+    x1 = x;
+  }
+  held.x1 = x1;
+  held.x2 = x2;
+  held.run = run;
+  return { peak: Math.max(most, -least), squares, sum, bends, bend, zeros, same, longest };
+}
+
 /** Follows one channel sample by sample. */
 export function levelMeter(sampleRate: Hertz) {
   const perFrame = Math.round(FRAME * sampleRate);
@@ -76,36 +112,7 @@ export function levelMeter(sampleRate: Hertz) {
   /** Mean size of the second difference in what came before. */
   let usual = 0;
   let lastClick = -Infinity;
-  const held = { x1: 0, x2: 0, run: 0 };
-
-  /** The samples between two places, all in one short window. */
-  const stretch = (samples: Float32Array, from: number, to: number): Stretch => {
-    let { x1, x2, run } = held;
-    let longest = run;
-    let [most, square, total, bends, bend, nothing, same] = [0, 0, 0, 0, 0, 0, 0];
-    for (let n = from; n < to; n++) {
-      const x = samples[n];
-      const size = Math.abs(x);
-      most = Math.max(most, size);
-      square += x * x;
-      total += x;
-      if (x === 0) nothing++;
-      if (x === x1) {
-        same++;
-        run++;
-        if (run > longest) longest = run;
-      } else run = 0;
-      const second = Math.abs(x - x1 - (x1 - x2));
-      bends += second;
-      bend = Math.max(bend, second);
-      x2 = x1;
-      x1 = x;
-    }
-    held.x1 = x1;
-    held.x2 = x2;
-    held.run = run;
-    return { peak: most, squares: square, sum: total, bends, bend, zeros: nothing, same, longest };
-  };
+  const held: Before = { x1: 0, x2: 0, run: 0 };
 
   /** Runs of samples at full scale. */
   const countFull = (samples: Float32Array, from: number, to: number) => {
@@ -164,7 +171,7 @@ export function levelMeter(sampleRate: Hertz) {
     push(samples: Float32Array): void {
       for (let from = 0; from < samples.length;) {
         const to = Math.min(samples.length, from + perFrame - inFrame);
-        const found = stretch(samples, from, to);
+        const found = stretchOf(samples, from, to, held);
         peak = Math.max(peak, found.peak);
         squares += found.squares;
         sum += found.sum;

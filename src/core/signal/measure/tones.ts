@@ -268,10 +268,11 @@ function followed(
 ): { hz: Hertz; power: number }[] {
   const found: { hz: Hertz; power: number }[] = [];
   for (let bin = Math.ceil(250 / step); bin < values.length - SMEARED; bin++) {
-    if (values[bin] < values[bin - 1] || values[bin] < values[bin + 1] || known.has(bin)) continue;
-    if (values[bin] < 10 * (values[bin - SMEARED] + values[bin + SMEARED])) continue;
+    const value = values[bin];
+    if (value < values[bin - 1] || value < values[bin + 1]) continue;
+    if (value < 10 * (values[bin - SMEARED] + values[bin + SMEARED]) || known.has(bin)) continue;
     const floor = floorAround({ values }, bin, 3 * SMEARED, SMEARED);
-    if (values[bin] < FOLLOWED * floor) continue;
+    if (value < FOLLOWED * floor) continue;
     let power = 0;
     for (let k = bin - SMEARED + 1; k < bin + SMEARED; k++) power += Math.max(0, values[k] - floor);
     found.push({ hz: bin * step, power: (power * step) / segments });

@@ -26,7 +26,7 @@ export function samplesOf({ kind, bits, channels }: WavFormat, bytes: Uint8Array
     const values = new Int16Array(bytes.buffer, bytes.byteOffset, frames * channels);
     return Array.from({ length: channels }, (_, channel) => {
       const samples = new Float32Array(frames);
-      for (let n = 0, at = channel; n < frames; n++, at += channels) samples[n] = values[at] / 32_768;
+      for (let n = 0, at = channel; n < frames; n++, at += channels) samples[n] = values[at] * (1 / 32_768);
       return samples;
     });
   }
