@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { choose, copyOf, feed, openLine, openNoise, openRig, reading, row } from './rig';
+import { choose, copyOf, feed, openLine, openNoise, openRig, reading, row, select } from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
@@ -327,6 +327,21 @@ test('the server goes away under each page and comes back: what was done is kept
     kill(server);
     rmSync(folder, { recursive: true, force: true });
   }
+});
+
+test('a change that fails again and again before the page can draw it is still sent once it can be', async ({ page }) => {
+  await openRig(page, await copyOf(page, 'Sent again'));
+  await page.evaluate(() => {
+    const real = window.fetch;
+    let left = 3;
+    // Refused at once, as by a browser that knows that there is no network.
+    window.fetch = (...given) =>
+      given[1]?.method === 'PUT' && left-- > 0 ? Promise.reject(new TypeError('no network')) : real(...given);
+  });
+  await select(page, 'Announcer');
+  await page.getByRole('button', { name: 'Duplicate this line' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'not saved: The server does not answer.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
 });
 
 test('tabs that were frozen catch up when they are looked at again: with the sheet, the rig, the log', async ({

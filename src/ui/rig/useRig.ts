@@ -141,7 +141,8 @@ export function useRig(saved: SavedRig) {
     if (!dirty || saving.state !== 'saved') return;
     const timer = setTimeout(() => void send(present, revision.number), PAUSE);
     return () => clearTimeout(timer);
-  }, [dirty, present, revision.number, saving.state, send]);
+    // Not only its state: one failure may follow another before anything is drawn, and each is tried again.
+  }, [dirty, present, revision.number, saving, send]);
 
   useLeaveWarning(dirty);
 
