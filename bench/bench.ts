@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { LuDecomposition, Matrix } from 'ml-matrix';
-import { checkRig, DEFAULT_SCHOOLS, fullRigResult, lineResult } from '@/core/check';
+import { lineResult } from '@/core/check';
+import { checkRig, fullRigResult } from '@/core/rigcheck';
+import { DEFAULT_SCHOOLS } from '@/core/schools';
 import { operatingPoint, smallSignal, spiceText, sweep } from '@/core/circuit';
 import { factor, solve, workspace } from '@/core/circuit/linear/real';
 import { solveSystem } from '@/core/circuit/operatingPoint';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import loadHighs from 'highs';
-import { DEFAULT_SCHOOLS } from '@/core/check';
+import { DEFAULT_SCHOOLS } from '@/core/schools';
 import { parseKit, type KitItem } from '@/core/kit';
 import { highsSolver, planRig, type Solver } from '@/core/plan';
 import { assessor } from '@/core/plan/assess';

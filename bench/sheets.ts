@@ -13,7 +13,7 @@ import {
   takesAlone,
   trips,
   type SheetKind,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 import { bigRig } from './rigs';
 
 /** How long it takes to compute a run sheet, and what of it is following the circuits. */

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import loadHighs from 'highs';
-import { checkRig } from '@/core/check';
+import { checkRig } from '@/core/rigcheck';
 import type { Part } from '@/core/gear';
 import { parseKit, type KitItem } from '@/core/kit';
 import { highsSolver, planRig, type Plan, type PlanRequest, type Proposal } from '@/core/plan';

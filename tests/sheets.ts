@@ -6,9 +6,9 @@ import {
   type SheetGroup,
   type SheetLine,
   type SheetRig,
-} from '@/core/switching/sheet/rig';
-import type { Step, Wanted } from '@/core/switching/sheet/sequence';
-import { after, type SheetState } from '@/core/switching/sheet/state';
+} from '@/core/runsheet/rig';
+import type { Step, Wanted } from '@/core/runsheet/sequence';
+import { after, type SheetState } from '@/core/runsheet/state';
 
 /** What tests of run sheets have in common: small rigs, wishes, carrying steps out. */
 

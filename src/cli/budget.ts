@@ -1,5 +1,5 @@
 import { noiseBudget, noiseRemedies } from '@/core/noise/budget';
-import { peakTargetOf } from '@/core/check';
+import { peakTargetOf } from '@/core/schools';
 import { schoolsOf, rigPath } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';

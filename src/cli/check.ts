@@ -1,4 +1,4 @@
-import { fullRigResult } from '@/core/check';
+import { fullRigResult } from '@/core/rigcheck';
 import { documentFrom } from './terminal';
 
 const rig = documentFrom(process.argv[2], 'npm run -s check -- FILE.json');

@@ -1,4 +1,4 @@
-import { faultReadings } from '@/core/check';
+import { faultReadings } from '@/core/rigcheck';
 import { documentFrom } from './terminal';
 
 const rig = documentFrom(process.argv[2], 'npm run -s faults -- FILE.json');

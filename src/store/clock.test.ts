@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseDocument } from '@/core/rig';
-import { aimFor, ReportRefused } from '@/core/switching/sheet';
+import { aimFor, ReportRefused } from '@/core/runsheet';
 import { sheetClock, uptime, type Uptime } from './clock';
 import { storeForEach } from '../../tests/stores';
 import { openStore, type Store } from './database';

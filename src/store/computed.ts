@@ -1,4 +1,4 @@
-import type { SheetRig } from '@/core/switching/sheet';
+import type { SheetRig } from '@/core/runsheet';
 import type { SavedRig } from './rigs';
 
 /** Sheets computed from rigs, so that following the circuits is done once a revision; one for pages and routes. */

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseDocument } from '@/core/rig';
-import { ReportRefused } from '@/core/switching/sheet';
+import { ReportRefused } from '@/core/runsheet';
 import { openStore, type Store } from './database';
 import { addEntries, loadLog } from './log';
 import { hasPhoto, keepPhoto, loadPhoto, photoType } from './photos';

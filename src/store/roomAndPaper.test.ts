@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseDocument, removeLine, setFeed, type RigDocument } from '@/core/rig';
 import { moveLine } from '@/core/rig/rigEdits';
-import { aimFor, ReportRefused, type Session } from '@/core/switching/sheet';
+import { aimFor, ReportRefused, type Session } from '@/core/runsheet';
 import { openStore, type Store } from './database';
 import { loadLog } from './log';
 import { createRig, loadRig, saveRig } from './rigs';

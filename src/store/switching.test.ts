@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseDocument, setFeed } from '@/core/rig';
-import { aimFor, ReportRefused, type Aim } from '@/core/switching/sheet';
+import { aimFor, ReportRefused, type Aim } from '@/core/runsheet';
 import { openStore, type Store } from './database';
 import { loadLog } from './log';
 import { createRig, loadRig, saveRig } from './rigs';

@@ -19,7 +19,7 @@ import {
   type SheetRig,
   type SheetState,
   type Step,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 import { computedSheet, keepComputed } from './computed';
 import type { Store } from './database';
 import { addEntries } from './log';

@@ -1,6 +1,6 @@
-import { checkRig, fullRigResult } from '@/core/check';
+import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
-import { sheetRig, type SheetRig } from '@/core/switching/sheet';
+import { sheetRig, type SheetRig } from '@/core/runsheet';
 
 /** What takes long enough that nobody else should wait for it. Each runs in a thread of its own. */
 

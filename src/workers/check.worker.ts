@@ -1,15 +1,6 @@
-import {
-  checkRig,
-  checkRigLine,
-  groupFeeds,
-  lineSummary,
-  peakTargetOf,
-  probe,
-  withFloor,
-  type Floor,
-  type LineResult,
-  type Schools,
-} from '@/core/check';
+import { lineSummary, probe, withFloor, type Floor, type LineResult } from '@/core/check';
+import { checkRig, checkRigLine, groupFeeds } from '@/core/rigcheck';
+import { peakTargetOf, type Schools } from '@/core/schools';
 import type { Line } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { knownOf, noiseBudget } from '@/core/noise/budget';

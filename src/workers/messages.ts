@@ -1,4 +1,5 @@
-import type { FeedOption, Floor, LineResult, ProbeTip, RigResult } from '@/core/check';
+import type { Floor, LineResult, ProbeTip } from '@/core/check';
+import type { FeedOption, RigResult } from '@/core/rigcheck';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 

@@ -2,7 +2,7 @@ import { CircuitError } from '@/core/circuit';
 import { noiseBudget, noiseRemedies, type BudgetWishes, type NoiseBudget } from '@/core/noise/budget';
 import { huntView } from '@/core/noise/hunt';
 import type { Computed } from '@/core/noise/ladder';
-import { peakTargetOf } from '@/core/check';
+import { peakTargetOf } from '@/core/schools';
 import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';

@@ -1,5 +1,5 @@
-import { actionCourse } from '@/core/check';
-import { changeOverWays } from '@/core/switching/sheet';
+import { actionCourse } from '@/core/rigcheck';
+import { changeOverWays } from '@/core/runsheet';
 import type { SwitchAnswer, SwitchQuestion } from './switchMessages';
 
 function answer(question: SwitchQuestion): SwitchAnswer {

@@ -1,7 +1,7 @@
-import type { ActionCourse } from '@/core/check';
+import type { ActionCourse } from '@/core/rigcheck';
 import type { RigDocument } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
-import type { SheetRig, SheetState, Way } from '@/core/switching/sheet';
+import type { SheetRig, SheetState, Way } from '@/core/runsheet';
 
 /** What a page asks the switch worker. `ticket` comes back with the answer. */
 export type SwitchQuestion = { ticket: number } & (

@@ -1,4 +1,5 @@
-import { DEFAULT_SCHOOLS, lineResult, type Finding, type LineResult, type Schools } from '@/core/check';
+import { lineResult, type Finding, type LineResult } from '@/core/check';
+import { DEFAULT_SCHOOLS, type Schools } from '@/core/schools';
 import { checkLine, type Around, type Checked } from '@/core/check/check';
 import { inletKind, type Fault, type Line, type Part, type PathLink } from '@/core/gear';
 import { emptyRig, type Device, type RigDocument } from '@/core/rig';

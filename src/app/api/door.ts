@@ -1,9 +1,9 @@
 import type Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
-import { CsvError } from '@/core/csv';
+import { CsvError } from '@/core/tables/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { WavError } from '@/core/signal';
-import { ReportRefused } from '@/core/switching/sheet';
+import { ReportRefused } from '@/core/runsheet';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
 import { RigRemoved, StaleRevision } from '@/store/rigs';
 import { SoundRefused } from '@/store/sounds';

@@ -8,9 +8,11 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
-import { CsvError } from '@/core/csv';
-import { parseKit, readKitCsv, type KitItem } from '@/core/kit';
-import { DocumentError, type RowReport } from '@/core/rig';
+import { CsvError } from '@/core/tables/csv';
+import { parseKit, type KitItem } from '@/core/kit';
+import { readKitCsv } from '@/core/tables';
+import { DocumentError } from '@/core/rig';
+import { type RowReport } from '@/core/tables';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
 

@@ -2,7 +2,7 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import type { FloorMeter } from '@/core/check/schools';
+import type { FloorMeter } from '@/core/schools/schools';
 import type { RigLine } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';

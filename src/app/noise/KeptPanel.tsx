@@ -9,7 +9,7 @@ import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { FLOOR_METERS, schoolLabel, type FloorMeter } from '@/core/check/schools';
+import { FLOOR_METERS, schoolLabel, type FloorMeter } from '@/core/schools/schools';
 import { floorAs, ORIGINS, type KeptLadder, type KeptMeasurement } from '@/core/noise/kept';
 import { ladderResult } from '@/core/noise/ladder';
 import type { RigLine } from '@/core/rig';

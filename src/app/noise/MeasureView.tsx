@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import type { FloorMeter } from '@/core/check/schools';
+import type { FloorMeter } from '@/core/schools/schools';
 import { useCallback, useState } from 'react';
 import type { KeptMeasurement } from '@/core/noise/kept';
 import type { FaultName } from '@/core/noise/simulated';

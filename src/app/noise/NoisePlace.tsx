@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback, useMemo, useState } from 'react';
-import type { FloorMeter } from '@/core/check/schools';
+import type { FloorMeter } from '@/core/schools/schools';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
 import { schoolsOf } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { extent, line as curveLine, scaleLinear, scalePoint } from 'd3';
 import { useId } from 'react';
-import type { FloorMeter } from '@/core/check/schools';
+import type { FloorMeter } from '@/core/schools/schools';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';

@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
-import type { SchoolName } from '@/core/check';
+import type { SchoolName } from '@/core/schools';
 import { inletName, schoolsOf, type InletRef, type RigDocument } from '@/core/rig';
 import { SchoolField } from '@/ui/rig/SchoolField';
 import { PlacesDialog } from './PlacesDialog';

@@ -3,7 +3,8 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo } from 'react';
-import { checkRig, VERDICT_ORDER, type Verdict } from '@/core/check';
+import { VERDICT_ORDER, type Verdict } from '@/core/check';
+import { checkRig } from '@/core/rigcheck';
 import type { RigDocument } from '@/core/rig';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { goalText } from './goalWords';

@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
-import type { FeedOption, GroupResult } from '@/core/check';
+import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { Device, SwitchGroup } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';

@@ -9,16 +9,10 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { CsvError } from '@/core/csv';
+import { CsvError } from '@/core/tables/csv';
 import type { KitItem } from '@/core/kit';
-import {
-  DocumentError,
-  differences,
-  parseDocument,
-  readPatchList,
-  type PatchImport,
-  type RigDocument,
-} from '@/core/rig';
+import { DocumentError, differences, parseDocument, type RigDocument } from '@/core/rig';
+import { readPatchList, type PatchImport } from '@/core/tables';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
 import { DifferenceList } from '@/ui/rig/StaleNotice';

@@ -16,7 +16,7 @@ import { memo, useState } from 'react';
 import type { Answer, LineResult } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Line, type Part, type PartRef } from '@/core/gear';
 import type { RigPath } from '@/core/rig';
-import type { Edit } from '@/core/rig/edits';
+import type { Edit } from '@/core/gear/edits';
 import { Facts } from '@/ui/parts/Facts';
 import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';

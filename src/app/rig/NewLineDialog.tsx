@@ -22,7 +22,7 @@ import {
   type FreeSocket,
   type RigDocument,
 } from '@/core/rig';
-import type { FreeInlet } from '@/core/rig/edits';
+import type { FreeInlet } from '@/core/gear/edits';
 
 interface Choice<T> {
   group: string;

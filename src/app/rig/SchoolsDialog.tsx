@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
-import { SCHOOLS, SCHOOL_NAMES, type SchoolName, type Schools } from '@/core/check';
+import { SCHOOLS, SCHOOL_NAMES, type SchoolName, type Schools } from '@/core/schools';
 import { SchoolField } from '@/ui/rig/SchoolField';
 
 interface Props {

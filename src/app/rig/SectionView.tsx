@@ -5,7 +5,8 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo } from 'react';
-import type { FeedOption, GroupResult, LineResult } from '@/core/check';
+import type { LineResult } from '@/core/check';
+import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { Device, DeviceInlet, SwitchGroup } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 import { slotId } from './Carrying';

@@ -9,7 +9,7 @@ import { useTheme } from '@mui/material/styles';
 import { memo, useLayoutEffect, useRef, useState } from 'react';
 import { kindAt } from '@/core/gear';
 import { shortInletName, type Device, type InletRef, type RigPath, type Section } from '@/core/rig';
-import type { GroupResult } from '@/core/check';
+import type { GroupResult } from '@/core/rigcheck';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { Carrying } from './Carrying';
 import { NAME_WIDTH, VERDICT_WIDTH, type RowActions } from './LineRow';

@@ -1,7 +1,7 @@
 import { partAt, type Fact, type Part, type PartRef } from '@/core/gear';
 import { answered, withAnswer, type Answer } from '@/core/kit';
 import { applyToRig, rigPath, type RigDocument } from '@/core/rig';
-import type { Edit } from '@/core/rig/edits';
+import type { Edit } from '@/core/gear/edits';
 
 /** A rig with an edit of a line made in it; one that states a fact of an item, wherever the rig uses that item. */
 export function recorded(document: RigDocument, id: string, edit: Edit, fact: Fact): RigDocument {

@@ -2,7 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { bestFreeInlet, type Answer as PossibleAnswer, type SchoolName } from '@/core/check';
+import { type Answer as PossibleAnswer } from '@/core/check';
+import { bestFreeInlet } from '@/core/rigcheck';
+import { type SchoolName } from '@/core/schools';
 import { partAt, saysDeviceGround, type Fact, type Part } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
 import {
@@ -11,7 +13,6 @@ import {
   emptyRig,
   moveLine,
   newDevice,
-  patchList,
   readDocument,
   removeLine,
   reorderLine,
@@ -25,7 +26,8 @@ import {
   type MonitorGroup,
   type RigDocument,
 } from '@/core/rig';
-import type { Edit } from '@/core/rig/edits';
+import { patchList } from '@/core/tables';
+import type { Edit } from '@/core/gear/edits';
 import type { FeedName } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
 import { fileName, saveFile } from '@/ui/shell/files';

@@ -1,7 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState, type RefObject } from 'react';
-import type { FeedOption, GroupResult, LineResult, ProbeTip } from '@/core/check';
+import type { LineResult, ProbeTip } from '@/core/check';
+import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import type { Floors } from '@/workers/messages';

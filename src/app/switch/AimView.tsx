@@ -19,7 +19,7 @@ import {
   type SheetOrder,
   type SheetRig,
   type Way,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 import { MonitorsMoved } from './MonitorsMoved';
 import { clockText } from './durations';
 import { OrderChoice, ordered } from './OrderChoice';

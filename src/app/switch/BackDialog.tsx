@@ -6,7 +6,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
-import { backMeans, stepWords, type Session, type SheetRig } from '@/core/switching/sheet';
+import { backMeans, stepWords, type Session, type SheetRig } from '@/core/runsheet';
 
 interface Props {
   rig: SheetRig;

@@ -2,7 +2,7 @@
 
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
-import type { Difference } from '@/core/switching/sheet';
+import type { Difference } from '@/core/runsheet';
 
 interface Props {
   /** Lines that are plugged otherwise than on paper, and about which nobody has been asked; undefined until it is known. */

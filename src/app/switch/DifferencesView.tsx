@@ -6,7 +6,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { Difference } from '@/core/switching/sheet';
+import type { Difference } from '@/core/runsheet';
 
 interface Props {
   differences: readonly Difference[];

@@ -5,8 +5,8 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { SCHOOLS, schoolLabel, type Schools } from '@/core/check';
-import { live, type Session, type SheetRig } from '@/core/switching/sheet';
+import { SCHOOLS, schoolLabel, type Schools } from '@/core/schools';
+import { live, type Session, type SheetRig } from '@/core/runsheet';
 import { agoText } from './durations';
 import { useServerClock } from './useSwitching';
 

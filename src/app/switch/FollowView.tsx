@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback, useState } from 'react';
 import { schoolsOf, type RigDocument } from '@/core/rig';
-import type { Found, Session } from '@/core/switching/sheet';
+import type { Found, Session } from '@/core/runsheet';
 import { MonitorsMoved } from './MonitorsMoved';
 import { BackDialog } from './BackDialog';
 import { FinishedView } from './FinishedView';

@@ -7,7 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import { feedLabel } from '@/core/standards/feeds';
-import type { Found, SheetRig, SheetState, Step } from '@/core/switching/sheet';
+import type { Found, SheetRig, SheetState, Step } from '@/core/runsheet';
 
 interface Props {
   rig: SheetRig;

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { PhotoThumb } from '@/ui/photo/PhotoThumb';
-import { stepWords, type Session, type SheetRig } from '@/core/switching/sheet';
+import { stepWords, type Session, type SheetRig } from '@/core/runsheet';
 
 interface Props {
   /** Id of the rig. */

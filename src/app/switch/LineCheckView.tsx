@@ -23,7 +23,7 @@ import {
   type Session,
   type SheetLine,
   type SheetRig,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 
 interface Props {
   /** Id of the rig. */

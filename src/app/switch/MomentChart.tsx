@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import { useId } from 'react';
-import { BEGINS, ENDS, type ActionCourse } from '@/core/check';
+import { BEGINS, ENDS, type ActionCourse } from '@/core/rigcheck';
 import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 

@@ -1,5 +1,5 @@
 import Typography from '@mui/material/Typography';
-import { monitorsMoved, type SheetRig, type Step } from '@/core/switching/sheet';
+import { monitorsMoved, type SheetRig, type Step } from '@/core/runsheet';
 
 /** Which loudspeakers and headphones a sheet turns down, and which go on playing; nothing where they have no names. */
 export function MonitorsMoved({ rig, steps }: { rig: SheetRig; steps: readonly Step[] }) {

@@ -9,7 +9,7 @@ import {
   type Found,
   type Session,
   type SheetRig,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 import { FoundDialog } from './FoundDialog';
 import { NotPossibleDialog } from './NotPossibleDialog';
 import { DoneHere, StationStrip } from './StationStrip';

@@ -2,15 +2,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
-import {
-  preview,
-  takesAlone,
-  trips,
-  type Aim,
-  type SheetOrder,
-  type SheetRig,
-  type SheetState,
-} from '@/core/switching/sheet';
+import { preview, takesAlone, trips, type Aim, type SheetOrder, type SheetRig, type SheetState } from '@/core/runsheet';
 import { clockText } from './durations';
 
 /** A sheet in one of its orders, with what it costs. */

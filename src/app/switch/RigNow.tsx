@@ -14,7 +14,7 @@ import {
   type SheetLine,
   type SheetRig,
   type SheetState,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 import { quantity } from '@/core/units/format';
 import { agoText, clockText } from './durations';
 import { Chip, YesNo } from './StateChip';

@@ -4,7 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { useState } from 'react';
-import type { Known } from '@/core/switching/sheet';
+import type { Known } from '@/core/runsheet';
 
 interface YesNoProps {
   label: string;

@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { stepWords, type SheetRig, type SheetState, type Standing } from '@/core/switching/sheet';
+import { stepWords, type SheetRig, type SheetState, type Standing } from '@/core/runsheet';
 import { clockText } from './durations';
 
 interface Props {

@@ -10,7 +10,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { useSwipeable } from 'react-swipeable';
-import { stepWords, type Action, type Found, type Session, type SheetRig } from '@/core/switching/sheet';
+import { stepWords, type Action, type Found, type Session, type SheetRig } from '@/core/runsheet';
 import type { NextStep } from './useNextStep';
 import { WaitClock } from './WaitClock';
 import { useShortcut } from '@/ui/shell/useShortcut';

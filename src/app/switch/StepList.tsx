@@ -8,7 +8,7 @@ import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { memo, useMemo, useState } from 'react';
-import { afterSteps, stepWords, type Session, type SheetRig } from '@/core/switching/sheet';
+import { afterSteps, stepWords, type Session, type SheetRig } from '@/core/runsheet';
 import { secondsText } from './durations';
 
 interface Props {

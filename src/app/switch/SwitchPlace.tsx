@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { dangers, type Aim, type Found } from '@/core/switching/sheet';
+import { dangers, type Aim, type Found } from '@/core/runsheet';
 import { RigNotice } from '@/ui/rig/RigNotice';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, useState } from 'react';
-import type { WaitReason } from '@/core/switching/sheet';
+import type { WaitReason } from '@/core/runsheet';
 import { chime } from './chime';
 import { clockText, secondsText } from './durations';
 

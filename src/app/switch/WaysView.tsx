@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import type { RigDocument } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
-import type { SheetRig, SheetState, Way } from '@/core/switching/sheet';
+import type { SheetRig, SheetState, Way } from '@/core/runsheet';
 import { useAnswer, useDesk } from '@/ui/rig/useDesk';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { startSwitchDesk } from '@/workers/switchWorker';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { aimFor, besideLine, sheetKey, type Aim, type Way } from '@/core/switching/sheet';
+import { aimFor, besideLine, sheetKey, type Aim, type Way } from '@/core/runsheet';
 import type { useRig } from '@/ui/rig/useRig';
 import type { Switching } from './useSwitching';
 

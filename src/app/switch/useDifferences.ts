@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Difference } from '@/core/switching/sheet';
+import type { Difference } from '@/core/runsheet';
 import { ask } from '@/ui/shell/ask';
 
 interface Found {

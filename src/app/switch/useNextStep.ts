@@ -9,7 +9,7 @@ import {
   type SheetRig,
   type Standing,
   type Step,
-} from '@/core/switching/sheet';
+} from '@/core/runsheet';
 import type { LiveSheet } from './useSwitching';
 
 /** What is next, for one person who goes everywhere, or at the place where one stands. */

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { shareEvents } from '@/ui/shell/sharedEvents';
-import type { Report, Session, SheetRig } from '@/core/switching/sheet';
+import type { Report, Session, SheetRig } from '@/core/runsheet';
 
 /** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
 export interface LiveSheet {

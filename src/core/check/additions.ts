@@ -1,5 +1,5 @@
 import { CONNECTORS, inletKind, linkKind, LINKS, mate, reader, type Part } from '../gear';
-import type { Edit } from '../rig/edits';
+import type { Edit } from '../gear/edits';
 import { feedOf, offeredFeeds, characterOf, isMicrophone, nameOf, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit, joins } from './kitParts';

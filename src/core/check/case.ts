@@ -17,13 +17,13 @@ import {
   type Reader,
   type Wiring,
 } from '../gear';
-import type { Edit, FreeInlet } from '../rig/edits';
-import type { Plugging } from '../switching';
+import type { Edit, FreeInlet } from '../gear/edits';
+import type { Plugging } from '../transients';
 import { quantity, rounded } from '../units/format';
 import { FEEDS, isPhantom, type FeedFamily, type FeedName } from '../standards/feeds';
 import type { Finding } from './finding';
-import type { SchoolName, Schools } from './schools';
-import { SCHOOLS, schoolLabel } from './schools';
+import type { SchoolName, Schools } from '../schools/schools';
+import { SCHOOLS, schoolLabel } from '../schools/schools';
 import { meter, type Solved } from './solve';
 
 /** The line as it would be if a question to the maker had one particular answer. */

@@ -1,5 +1,5 @@
 import { cable, codes, find, judged, line, number, on, testedCable } from '../../../tests/lines/lines';
-import { applyEdits } from '../rig/edits';
+import { applyEdits } from '../gear/edits';
 import { probe } from '.';
 
 describe('a condenser that needs 48 V, 3 mA', () => {

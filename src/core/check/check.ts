@@ -1,13 +1,13 @@
 import { CircuitError } from '../circuit';
 import { asDrawn, choose, questions, UNKNOWN, type Line, type Wiring } from '../gear';
-import { once } from '../once';
-import { applyEdits, type Edit, type FreeInlet } from '../rig/edits';
-import { plugging } from '../switching';
+import { once } from './once';
+import { applyEdits, type Edit, type FreeInlet } from '../gear/edits';
+import { plugging } from '../transients';
 import type { Alternative, Case, Spare } from './case';
 import { SEVERITIES, verdictOf, type Finding, type Verdict } from './finding';
 import { foldFaults, foldKnown } from './fold';
 import { RULES } from './rules';
-import { peakTargetOf, type Schools } from './schools';
+import { peakTargetOf, type Schools } from '../schools/schools';
 import { searchRemedies } from './search';
 import { solveLine, type Solved } from './solve';
 

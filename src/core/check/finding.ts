@@ -1,6 +1,6 @@
 import type { Basis, PartRef } from '../gear';
-import type { Edit } from '../rig/edits';
-import type { SchoolName } from './schools';
+import type { Edit } from '../gear/edits';
+import type { SchoolName } from '../schools/schools';
 
 export const SEVERITIES = ['harm', 'silent', 'watch', 'note'] as const;
 export type Severity = (typeof SEVERITIES)[number];

@@ -1,5 +1,5 @@
 import { cable, judged, line, on } from '../../../tests/lines/lines';
-import { DEFAULT_SCHOOLS } from '.';
+import { DEFAULT_SCHOOLS } from '../schools';
 import { withFloor, type Floor } from './floor';
 
 /** The noise floor's target takes part in the verdict where floor and target are known. */

@@ -2,7 +2,7 @@ import type { Dbfs } from '../units';
 import { quantity, rounded } from '../units/format';
 import { SEVERITIES, verdictOf, type Finding } from './finding';
 import type { LineResult } from './result';
-import { SCHOOLS, schoolLabel, type FloorMeter, type Schools } from './schools';
+import { SCHOOLS, schoolLabel, type FloorMeter, type Schools } from '../schools/schools';
 
 /** A noise floor that is known: measured on the line, or predicted from a room that was stated, as far as it was. */
 export interface Floor {

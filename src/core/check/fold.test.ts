@@ -1,4 +1,5 @@
-import { DEFAULT_SCHOOLS, lineSummary, type LineResult } from '.';
+import { lineSummary, type LineResult } from '.';
+import { DEFAULT_SCHOOLS } from '../schools';
 import {
   adapter,
   condenser,

@@ -1,5 +1,5 @@
 import { choose, inletKind, inletReader, linkKind, questions, type Line } from '../gear';
-import { plugging, switchOff, switchOn, type Plugging, type SwitchOff } from '../switching';
+import { plugging, switchOff, switchOn, type Plugging, type SwitchOff } from '../transients';
 import type { Dbfs, Dbu, Decibels, Seconds, Volts } from '../units';
 import type { Solved } from './solve';
 

@@ -1,4 +1,5 @@
-import { DEFAULT_SCHOOLS, lineSummary, peakTargetOf, schoolLabel, type LineResult, type Schools } from '.';
+import { lineSummary, type LineResult } from '.';
+import { DEFAULT_SCHOOLS, peakTargetOf, schoolLabel, type Schools } from '../schools';
 import {
   adapter,
   camera,

@@ -5,7 +5,8 @@ import { desk } from '../../../tests/lines/lines';
 import { LINKS, SOURCES } from '../gear';
 import { applyToRig, emptyRig, parseDocument, readDocument, setFeed, type RigDocument, type RigLine } from '../rig';
 import type { FeedName } from '../standards/feeds';
-import { checkRig, checkRigLine, groupFeeds, VERDICT_ORDER, verdictOf } from '.';
+import { VERDICT_ORDER, verdictOf } from '.';
+import { checkRig, checkRigLine, groupFeeds } from '../rigcheck';
 
 const demo = ['lock-nine', 'lock-nine-mended'].map((name) => parseDocument(readFileSync(`demo/${name}.json`, 'utf8')));
 const verdicts = (rig: RigDocument) => new Map(checkRig(rig).lines.map(({ id, verdict }) => [id, verdict]));

@@ -1,5 +1,6 @@
-import { lineResult, DEFAULT_SCHOOLS, type LineResult } from '.';
-import type { FreeInlet } from '../rig/edits';
+import { lineResult, type LineResult } from '.';
+import { DEFAULT_SCHOOLS } from '../schools';
+import type { FreeInlet } from '../gear/edits';
 import type { FeedSwitch, Line, Part } from '../gear';
 import type { Spare } from './case';
 import {

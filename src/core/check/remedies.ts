@@ -12,7 +12,7 @@ import {
   type SupplyStake,
   LOW_CUTS,
 } from '../gear';
-import type { Edit, FreeInlet } from '../rig/edits';
+import type { Edit, FreeInlet } from '../gear/edits';
 import { feedLabel, FEEDS, type FeedFamily, type FeedName } from '../standards/feeds';
 import { quantity } from '../units/format';
 import { additions, ownInlets } from './additions';

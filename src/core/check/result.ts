@@ -5,7 +5,7 @@ import { moments, type Moments } from './moments';
 import { contactCurrents } from './currents';
 import type { Finding, Verdict } from './finding';
 import type { Line } from '../gear';
-import type { Schools } from './schools';
+import type { Schools } from '../schools/schools';
 import type { LevelPlan } from '../level/plan';
 
 export interface ContactReading {

@@ -1,5 +1,5 @@
 import { CONNECTORS, linkKind, mate } from '../gear';
-import type { Edit } from '../rig/edits';
+import type { Edit } from '../gear/edits';
 import { nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';

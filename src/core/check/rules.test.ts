@@ -1,6 +1,6 @@
 import { cable, codes, find, judged, line, number, on } from '../../../tests/lines/lines';
 import type { Branch, Line, Part, PathLink } from '../gear';
-import { DEFAULT_SCHOOLS, type Schools } from '.';
+import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 
 const jack = (length: number): Part => ({
   kind: 'cable',

@@ -1,11 +1,11 @@
 import * as gear from '../../../tests/lines/gear';
 import { checked, find } from '../../../tests/lines/lines';
 import type { Line } from '../gear';
-import { applyEdits, type FreeInlet } from '../rig/edits';
+import { applyEdits, type FreeInlet } from '../gear/edits';
 import { CASEBOOK } from './casebook';
 import { judgeLine } from './check';
 import { REMEDY_ORDER, VERDICT_ORDER } from './finding';
-import { DEFAULT_SCHOOLS } from './schools';
+import { DEFAULT_SCHOOLS } from '../schools/schools';
 
 const { line, xlr, ts, xlrIn, lineJack, condenser, dynamic, ribbon, output, adapter } = gear;
 const free = (id: string, inlet: Line['inlet'], more: Partial<FreeInlet> = {}): FreeInlet => ({

@@ -1,4 +1,4 @@
-import type { Edit } from '../rig/edits';
+import type { Edit } from '../gear/edits';
 import type { Case } from './case';
 import type { Checked } from './check';
 import {

@@ -2,7 +2,7 @@ import { checked } from '../../../tests/lines/lines';
 import { FEEDS } from '../standards/feeds';
 import { INLETS, LINKS, SOURCES } from '../gear';
 import { CASEBOOK } from './casebook';
-import { SCHOOLS, schoolLabel, type SchoolName } from './schools';
+import { SCHOOLS, schoolLabel, type SchoolName } from '../schools/schools';
 
 /** Every text of every finding of the casebook (voice.md, rules). */
 const findings = CASEBOOK.flatMap(({ situations }) =>

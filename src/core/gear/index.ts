@@ -14,4 +14,5 @@ export {
   type LineCircuit,
   type LinkView,
 } from './lineCircuit';
+export * from './edits';
 export { asDrawn, choose, questions, saysDeviceGround, withPart } from './questions';

@@ -1,19 +1,8 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
 import { DocumentError, kitSchema, parseDocument } from '../rig';
-import {
-  answered,
-  kitCsv,
-  openPoints,
-  parseKit,
-  partOf,
-  readItem,
-  readKit,
-  readKitCsv,
-  usesOf,
-  withAnswer,
-  type KitItem,
-} from '.';
+import { answered, openPoints, parseKit, partOf, readItem, readKit, usesOf, withAnswer, type KitItem } from '.';
+import { kitCsv, readKitCsv } from '../tables';
 
 const kit = parseKit(readFileSync('demo/kit.json', 'utf8'));
 const item = (id: string) => kit.items.find((known) => known.id === id)!;

@@ -1,5 +1,8 @@
 import type { FeedName } from '../standards/feeds';
 
+/** Name and version of the open format. */
+export const [FORMAT, VERSION] = ['inlet-check-log', 1] as const;
+
 /** What an entry is about. */
 export const ENTRY_KINDS = {
   sheet: 'Sheet begun or ended',

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
-import { readCsv } from '../csv';
-import { exposures, filtered, logCsv, logJson, logSchema, type LogEntry } from '.';
+import { readCsv } from '../tables/csv';
+import { exposures, filtered, logSchema, type LogEntry } from '.';
+import { logCsv, logJson } from '../tables';
 
 const entry = (id: number, seconds: number, more: Partial<LogEntry>): LogEntry => ({
   id,

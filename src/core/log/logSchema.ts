@@ -1,6 +1,5 @@
 import { FEEDS } from '../standards/feeds';
-import { ENTRY_KINDS } from './entry';
-import { FORMAT, VERSION } from './export';
+import { ENTRY_KINDS, FORMAT, VERSION } from './entry';
 
 type Schema = Record<string, unknown>;
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/explore';
 import { clock, demoKit, demoRig, planned, smallRigs, solver } from '../../../tests/planning';
-import { checkRig } from '../check';
+import { checkRig } from '../rigcheck';
 import { readDocument } from '../rig';
 import { applyPlan, planRig, switchKey, withChain, type Accepted, type Plan, type Proposal } from '.';
 import { rankedChains } from './chains/rank';

@@ -1,5 +1,5 @@
 import { cable, deviceOf, rigOf } from '../../../tests/planning';
-import { DEFAULT_SCHOOLS } from '../check';
+import { DEFAULT_SCHOOLS } from '../schools';
 import { judgeAsDrawn, judgeLine } from '../check/check';
 import { SOURCES, type Line, type Part } from '../gear';
 import { alikeOf } from './alike';

@@ -1,6 +1,6 @@
 import { judgeAsDrawn, judgeLine } from '../check/check';
 import type { Finding, Verdict } from '../check/finding';
-import type { Schools } from '../check/schools';
+import type { Schools } from '../schools/schools';
 import { CircuitError } from '../circuit';
 import { BEHIND_THE_INLET, inletKind, linkKind, type FeedSwitch, type Line, type Part } from '../gear';
 import type { LevelPlan } from '../level/plan';

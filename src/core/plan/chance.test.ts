@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runs } from '../../../tests/explore';
 import { readDocument, schoolsOf, type RigDocument } from '../rig';
 import { clock, deskLine, deviceOf, overuse, rigOf, smallRigs, solver, verdicts } from '../../../tests/planning';
-import { checkRig } from '../check';
+import { checkRig } from '../rigcheck';
 import type { KitItem } from '../kit';
 import { assessor } from './assess';
 import { choicesOf, groundOf } from './ground';

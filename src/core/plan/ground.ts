@@ -1,6 +1,6 @@
 import { schoolsOf, type Device, type RigDocument } from '../rig/document';
-import { checkRig, type RigResult } from '../check/rig';
-import { once } from '../once';
+import { checkRig, type RigResult } from '../rigcheck/rig';
+import { once } from '../check/once';
 import type { Assess } from './assess';
 import { columnsAt, isHome, isUnchanged, ownPieces, reachesOver, type Column, type Ground } from './assign/columns';
 import { placesOf } from './assign/places';

@@ -1,4 +1,4 @@
-import { checkRig } from '../check/rig';
+import { checkRig } from '../rigcheck/rig';
 import { schoolsOf } from '../rig/document';
 import { assessor } from './assess';
 import { ownPieces, type Column, type Ground } from './assign/columns';

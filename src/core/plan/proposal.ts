@@ -1,4 +1,4 @@
-import { checkRig, type RigResult } from '../check/rig';
+import { checkRig, type RigResult } from '../rigcheck/rig';
 import { VERDICT_ORDER, type Verdict } from '../check/finding';
 import type { LineResult } from '../check/result';
 import { startsAtLink, type InletRef, type RigDocument } from '../rig/document';

@@ -1,6 +1,6 @@
 import { SEVERITIES, VERDICT_ORDER, type Finding } from '../check/finding';
 import type { LineResult } from '../check/result';
-import { schoolLabel } from '../check/schools';
+import { schoolLabel } from '../schools/schools';
 import { rigPathsOf } from '../rig/paths';
 import { setFeed } from '../rig/rigEdits';
 import { feedLabel, type FeedName } from '../standards/feeds';

@@ -1,4 +1,4 @@
-import { checkRig, type RigResult } from '../check/rig';
+import { checkRig, type RigResult } from '../rigcheck/rig';
 import type { Column, Ground } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
 import { better, greedySolution } from './assign/greedy';

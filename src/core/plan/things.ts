@@ -1,4 +1,4 @@
-import { checkRig, type RigResult } from '../check/rig';
+import { checkRig, type RigResult } from '../rigcheck/rig';
 import { columnsAt, type Ground } from './assign/columns';
 import { inletsToGet, placesOf } from './assign/places';
 import { choicesOf, type Choices } from './ground';

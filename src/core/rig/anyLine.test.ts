@@ -4,7 +4,7 @@ import { runs } from '../../../tests/explore';
 import { rigOf } from '../../../tests/lines/lines';
 import { lineResult, verdictOf } from '../check';
 import { INLETS, LINKS, SOURCES, type AnyKind, type Line, type Part } from '../gear';
-import { applyEdits } from './edits';
+import { applyEdits } from '../gear/edits';
 import { jsonSchema, readDocument, rigPath, schoolsOf } from '.';
 
 /** Any part a document can hold: a kind with choices at random and figures anywhere in their range. */

@@ -1,8 +1,10 @@
-import { DEFAULT_SCHOOLS, type Schools } from '../check/schools';
-import type { Figure, Grounding, Part } from '../gear';
+import { DEFAULT_SCHOOLS, type Schools } from '../schools/schools';
+import type { Figure, Grounding, InletRef, Part } from '../gear';
 import type { FeedName } from '../standards/feeds';
 import type { DirectCurrent } from './directCurrent';
 import type { Arrangement } from './places';
+
+export type { InletRef } from '../gear';
 
 /** Name and version of the open format. */
 export const FORMAT = 'inlet-check';
@@ -83,12 +85,6 @@ export interface Socket {
   link: string;
   /** Name of its further socket. */
   port: string;
-}
-
-/** An inlet of a device. */
-export interface InletRef {
-  device: string;
-  inlet: string;
 }
 
 interface LineHead {

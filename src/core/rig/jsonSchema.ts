@@ -1,4 +1,4 @@
-import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../check/schools';
+import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../schools/schools';
 import {
   BASES,
   CONNECTORS,

@@ -1,4 +1,4 @@
-import { checkRig } from '../check';
+import { checkRig } from '../rigcheck';
 import { readDocument, rigPath } from '.';
 
 /** A document as version 1 had it: every line with an inlet of its own. */

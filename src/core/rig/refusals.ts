@@ -1,5 +1,5 @@
 import type Joi from 'joi';
-import { SCHOOLS } from '../check/schools';
+import { SCHOOLS } from '../schools/schools';
 import { INLETS, LINKS, SOURCES, type LinkKind } from '../gear';
 
 /** One thing that is wrong with a document: where, and what would be right. */

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { cable, desk } from '../../../tests/lines/lines';
-import { checkRig } from '../check';
-import type { Edit } from './edits';
+import { checkRig } from '../rigcheck';
+import type { Edit } from '../gear/edits';
 import {
   addLine,
   applyToRig,

@@ -10,7 +10,7 @@ import {
   type RigDocument,
   type RigLine,
 } from './document';
-import { meetsAtThru, ownBox, withFigure, type Edit, type FreeInlet } from './edits';
+import { meetsAtThru, ownBox, withFigure, type Edit, type FreeInlet } from '../gear/edits';
 import { groundingOf, inletName, rigPath, switchOf } from './paths';
 
 /** Changes to a whole rig. Each takes a document and returns another; the one given stays as it is. */

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../check/schools';
+import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../schools/schools';
 import { GROUNDINGS, INLETS, LINKS, SOURCES } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { arrangementFields, deviceFigures } from './arrangement.schema';

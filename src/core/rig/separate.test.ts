@@ -2,7 +2,7 @@ import { desk } from '../../../tests/lines/lines';
 import * as gear from '../../../tests/lines/gear';
 import type { Branch, Line } from '../gear';
 import { emptyRig, readDocument, type RigDocument } from '.';
-import { applyEdits, type Edit, type FreeInlet } from './edits';
+import { applyEdits, type Edit, type FreeInlet } from '../gear/edits';
 import { applyToRig } from './rigEdits';
 
 const { line, xlr, ts, xlrIn, dynamic, output, passiveBox, yLead } = gear;

@@ -5,7 +5,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import type { RowReport } from '@/core/rig';
+import type { RowReport } from '@/core/tables';
 
 /** What each row of a file would do, before anything changes. */
 export function RowTable({ rows }: { rows: RowReport[] }) {

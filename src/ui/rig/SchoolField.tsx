@@ -3,7 +3,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { SxProps } from '@mui/material/styles';
-import { SCHOOLS, type SchoolName } from '@/core/check';
+import { SCHOOLS, type SchoolName } from '@/core/schools';
 
 interface Props {
   name: SchoolName;

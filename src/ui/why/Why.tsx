@@ -5,9 +5,10 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { memo } from 'react';
-import { SCHOOLS, schoolLabel, verdictOf, type Answer, type Finding, type LineResult, type Remedy } from '@/core/check';
+import { verdictOf, type Answer, type Finding, type LineResult, type Remedy } from '@/core/check';
+import { SCHOOLS, schoolLabel } from '@/core/schools';
 import { BASIS_LABELS } from '@/core/gear';
-import type { Edit } from '@/core/rig/edits';
+import type { Edit } from '@/core/gear/edits';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '../verdict/VerdictMark';
 

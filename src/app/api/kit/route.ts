@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { kitCsv, kitDocument, readKitCsv } from '@/core/kit';
+import { kitDocument } from '@/core/kit';
+import { kitCsv, readKitCsv } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { importKit, loadKit } from '@/store/kit';
 import { door, download, jsonBody, Refused, sameOrigin, tableBody } from '../door';

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import type { RigResult } from '@/core/check';
+import type { RigResult } from '@/core/rigcheck';
 import { exposures, ENTRY_KINDS } from '@/core/log';
 import { DocumentError } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
-import { live, monitorsOf } from '@/core/switching/sheet';
+import { live, monitorsOf } from '@/core/runsheet';
 import { loadLog } from '@/store/log';
 import { loadMeasurements } from '@/store/noise';
 import { loadRig } from '@/store/rigs';

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { checkRig } from '@/core/check';
+import { checkRig } from '@/core/rigcheck';
 import { withAnswer } from '@/core/kit';
 import type { KeptMeasurement } from '@/core/noise/kept';
 import { parseDocument, type RigDocument } from '@/core/rig';

@@ -1,4 +1,4 @@
-import type { RigResult } from '@/core/check';
+import type { RigResult } from '@/core/rigcheck';
 import { inletKind, inletReader, linkKind, partAt, questions, sourceKind, type Part } from '@/core/gear';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { pieceLabel } from '@/core/plan/pieces';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { afterSteps, stepWords, type Session, type SheetRig, type Step } from '@/core/switching/sheet';
+import { afterSteps, stepWords, type Session, type SheetRig, type Step } from '@/core/runsheet';
 import { loadRig } from '@/store/rigs';
 import { loadSwitching } from '@/store/switching';
 import { followed } from '@/threads/sheets';

@@ -1,7 +1,7 @@
-import { DEFAULT_SCHOOLS } from '..';
+import { DEFAULT_SCHOOLS } from '../../schools';
 import { judgeLine } from '../check';
 import { readDocument } from '../../rig';
-import { checkRig } from '..';
+import { checkRig } from '../../rigcheck';
 import { asRig, CASEBOOK } from '.';
 
 /** Every situation, both ways: nothing missing, nothing extra. */

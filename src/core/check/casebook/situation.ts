@@ -1,6 +1,6 @@
 import type { Branch, Line, Part, PathLink } from '../../gear';
 import type { Verdict } from '../finding';
-import type { Schools } from '../schools';
+import type { Schools } from '../../schools/schools';
 
 /** A situation of the trade, with the verdict an engineer would give. */
 export interface Situation {

@@ -1,7 +1,7 @@
 import { operatingPoint } from '../../circuit';
 import { CONNECTORS, asDrawn, lineCircuit, linkKind, socketNode, type Contact, type WindingStake } from '../../gear';
 import { LIVE } from '../../standards/feeds';
-import { AS_JACK, positions } from '../../switching/contactOrder';
+import { AS_JACK, positions } from '../../transients/contactOrder';
 import { characterOf, feedOf, finding, offeredFeeds, quantity, rounded, schoolOf, type Case, type Rule } from '../case';
 import type { Finding, Number } from '../finding';
 import { meter } from '../solve';

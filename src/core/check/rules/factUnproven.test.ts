@@ -1,6 +1,6 @@
 import * as gear from '../../../../tests/lines/gear';
 import { checked, codes, desk, find } from '../../../../tests/lines/lines';
-import { checkRigLine } from '..';
+import { checkRigLine } from '../../rigcheck';
 import { emptyRig, readDocument } from '../../rig';
 import { applyToRig } from '../../rig/rigEdits';
 import type { Basis, Line, Part, Unit } from '../../gear';

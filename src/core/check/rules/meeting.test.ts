@@ -1,6 +1,6 @@
 import * as gear from '../../../../tests/lines/gear';
 import { checked, codes, desk, find, number } from '../../../../tests/lines/lines';
-import { checkRigLine } from '..';
+import { checkRigLine } from '../../rigcheck';
 import { emptyRig, readDocument, type RigDocument } from '../../rig';
 import { applyToRig } from '../../rig/rigEdits';
 import type { Branch, Line, Part } from '../../gear';

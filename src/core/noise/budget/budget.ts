@@ -3,7 +3,7 @@ import type { LevelPlan } from '../../level/plan';
 import { solveLine } from '../../check/solve';
 import { asDrawn, inletKind, inletReader, type Line, type PartRef } from '../../gear';
 import { dbu, fromDbu, ratio, type Dbfs, type Dbu, type Decibels, type Hertz } from '../../units';
-import { FLOOR_METERS, type FloorMeter } from '../../check/schools';
+import { FLOOR_METERS, type FloorMeter } from '../../schools/schools';
 import { aWeight, highPass } from '../../signal/measure/weighting';
 import { BAND, integral } from '../band';
 import { noiseParts, type NoiseKind, type NoisePart } from './parts';

@@ -11,7 +11,7 @@ import {
   sourceKind,
   type Line,
 } from '../../gear';
-import { applyEdits, type Edit, type FreeInlet } from '../../rig/edits';
+import { applyEdits, type Edit, type FreeInlet } from '../../gear/edits';
 import type { Dbfs, Decibels } from '../../units';
 import { noiseBudget, type BudgetWishes, type NoiseBudget } from './budget';
 

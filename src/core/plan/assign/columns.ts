@@ -1,5 +1,5 @@
 import { VERDICT_ORDER, type Verdict } from '../../check/finding';
-import type { Schools } from '../../check/schools';
+import type { Schools } from '../../schools/schools';
 import { endsInLink, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
 import { rigPathsOf, type RigPath } from '../../rig/paths';
 import { setFeed } from '../../rig/rigEdits';

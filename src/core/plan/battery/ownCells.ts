@@ -1,4 +1,4 @@
-import type { Judge } from '../../check/judging';
+import type { Judge } from '../../rigcheck/judging';
 import { lineSummary } from '../../check/result';
 import { linkKind, reader, sourceKind, UNITS, type AnyKind, type Part } from '../../gear';
 import { schoolsOf, type RigDocument } from '../../rig/document';

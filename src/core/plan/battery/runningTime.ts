@@ -1,11 +1,11 @@
-import { solvedOrNot, type Judge } from '../../check/judging';
+import { solvedOrNot, type Judge } from '../../rigcheck/judging';
 import { lineSummary, type LineResult } from '../../check/result';
-import { schoolLabel } from '../../check/schools';
+import { schoolLabel } from '../../schools/schools';
 import { schoolsOf, type Device, type RigDocument, type SwitchGroup } from '../../rig/document';
 import { rigPathsOf } from '../../rig/paths';
 import { removeLine } from '../../rig/removal';
 import { setFeed } from '../../rig/rigEdits';
-import { linesOn } from '../../check/feedOptions';
+import { linesOn } from '../../rigcheck/feedOptions';
 import { feedLabel, FEEDS, isPhantom, type FeedName, type PhantomName } from '../../standards/feeds';
 import type { Volts, Watts } from '../../units';
 import { dayOnCells } from './day';

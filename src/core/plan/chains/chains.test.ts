@@ -1,5 +1,5 @@
 import { cable, demoKit, demoRig, deviceOf, link, rigOf } from '../../../../tests/planning';
-import { DEFAULT_SCHOOLS } from '../../check';
+import { DEFAULT_SCHOOLS } from '../../schools';
 import type { Part } from '../../gear';
 import { assessor } from '../assess';
 import { pieceKey, pieceLabel, type Piece } from '../pieces';

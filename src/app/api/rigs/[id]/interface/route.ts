@@ -3,7 +3,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { CircuitError } from '@/core/circuit';
 import { RUNGS, type Rung } from '@/core/noise/ladder';
 import { FAULT_NAMES, interfaceScene, renderer, troublesOf, type FaultName } from '@/core/noise/simulated';
-import { peakTargetOf } from '@/core/check';
+import { peakTargetOf } from '@/core/schools';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
-import { ENTRY_KINDS, exposures, filtered, logCsv, logJson, type LogFilter } from '@/core/log';
+import { ENTRY_KINDS, exposures, filtered, type LogFilter } from '@/core/log';
+import { logCsv, logJson } from '@/core/tables';
 import type { RigDocument } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { addEntries, loadFed, loadLog, loadLogPage, logState, type Mark } from '@/store/log';

@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { patchList, readPatchList } from '@/core/rig';
+import { patchList, readPatchList } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { loadRig, saveRig } from '@/store/rigs';

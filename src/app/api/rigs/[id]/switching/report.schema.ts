@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { FEEDS } from '@/core/standards/feeds';
-import { LINE_CHECKS } from '@/core/switching/sheet';
+import { LINE_CHECKS } from '@/core/runsheet';
 import type { Told } from '@/store/switching';
 import { Refused } from '../../../door';
 

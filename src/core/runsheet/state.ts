@@ -1,0 +1,167 @@
+import type { FeedName } from '../standards/feeds';
+import type { Seconds } from '../units';
+import { groupOf, lineOf, monitorsOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
+
+/** Something that may be so, or otherwise, or that nobody knows. */
+export type Known<T> = T | 'unknown';
+
+/** What a switch is set to, and since when. */
+export interface FeedState {
+  feed: Known<FeedName>;
+  since: Known<Seconds>;
+  /** Its device was without power until `since`: nothing had fed since then, if it turns out to be off. */
+  darkSince?: Seconds;
+}
+
+/** The rig as it really is at a moment. */
+export interface SheetState {
+  now: Seconds;
+  /** By line: whether each of its ends is in. */
+  ends: Record<string, { stage: Known<boolean>; desk: Known<boolean> }>;
+  /** By switch: what it is set to and since when; since when is unknown means it may have been a moment ago. */
+  feeds: Record<string, FeedState>;
+  /** By line: its inlet is muted, or its fader and gain are down. */
+  muted: Record<string, Known<boolean>>;
+  /** By line with a supply of its own. */
+  supplies: Record<string, { on: Known<boolean>; since: Known<Seconds> }>;
+  /** Loudspeakers and headphones, by what is turned up and down together. */
+  monitors: Record<string, Known<'down' | 'open'>>;
+  /** By device. */
+  mains: Record<string, Known<boolean>>;
+  /** By line: whether what is set by hand at its source is set; nobody knows of those that are not here. */
+  ready?: Record<string, boolean>;
+  /** By line: when it was last plugged with its feed on. */
+  pluggedLive?: Record<string, Seconds>;
+}
+
+/** One thing that somebody does. */
+export type Action =
+  | { do: 'plug' | 'unplug'; line: string; end: 'stage' | 'desk' }
+  | { do: 'hand'; line: string; ready: boolean }
+  | { do: 'feed'; group: string; to: FeedName }
+  | { do: 'mute' | 'open'; lines: readonly string[] }
+  | { do: 'supply'; line: string; on: boolean }
+  | { do: 'monitors'; group: string; to: 'down' | 'open' }
+  | { do: 'mains'; device: string; on: boolean }
+  | { do: 'wait'; seconds: Seconds };
+
+/** Everything out, everything off, everything shut: a rig that nobody has begun with. */
+export const bare = (rig: SheetRig): SheetState => ({
+  now: 0,
+  ends: Object.fromEntries(rig.lines.map(({ id }) => [id, { stage: false, desk: false }])),
+  feeds: Object.fromEntries(rig.groups.map(({ key }) => [key, { feed: 'off' as FeedName, since: -1e6 }])),
+  muted: Object.fromEntries(rig.lines.map(({ id }) => [id, true])),
+  supplies: Object.fromEntries(
+    rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: false, since: -1e6 }]),
+  ),
+  monitors: monitorsAt(rig, 'down'),
+  mains: Object.fromEntries(rig.devices.map(({ id }) => [id, true])),
+});
+
+/**
+ * As it comes out of the van: everything out, nothing charged, and no device has its power. Faders, monitors and what a
+ * latched switch comes back with are as whoever packed them left them: nobody knows.
+ */
+export const packed = (rig: SheetRig): SheetState => {
+  const { feeds, ...rest } = bare(rig);
+  return {
+    ...rest,
+    feeds: Object.fromEntries(
+      rig.groups.map(({ key, latched }) => [key, latched ? { ...feeds[key], feed: 'unknown' as const } : feeds[key]]),
+    ),
+    muted: Object.fromEntries(rig.lines.map(({ id }) => [id, 'unknown'])),
+    monitors: monitorsAt(rig, 'unknown'),
+    mains: eachOf(rig.devices, () => false),
+  };
+};
+
+/** A rig that somebody else has left: nothing is known. */
+export const unknown = (rig: SheetRig): SheetState => ({
+  now: 0,
+  ends: Object.fromEntries(rig.lines.map(({ id }) => [id, { stage: 'unknown', desk: 'unknown' }])),
+  feeds: Object.fromEntries(rig.groups.map(({ key }) => [key, { feed: 'unknown', since: 'unknown' }])),
+  muted: Object.fromEntries(rig.lines.map(({ id }) => [id, 'unknown'])),
+  supplies: Object.fromEntries(
+    rig.lines.filter(({ supply }) => supply).map(({ id }) => [id, { on: 'unknown', since: 'unknown' }]),
+  ),
+  monitors: monitorsAt(rig, 'unknown'),
+  mains: eachOf(rig.devices, () => 'unknown'),
+});
+
+const eachOf = <T>(devices: readonly SheetDevice[], value: () => T): Record<string, T> =>
+  Object.fromEntries(devices.map(({ id }) => [id, value()]));
+
+/** Every monitor of a rig up, down, or nobody knows. */
+export const monitorsAt = (rig: SheetRig, is: Known<'down' | 'open'>): SheetState['monitors'] =>
+  Object.fromEntries(monitorsOf(rig).map(({ id }) => [id, is]));
+
+/** Whether anything that hears a device is up, or may be. */
+export const isHeard = (rig: SheetRig, { monitors }: SheetState, device: string): boolean =>
+  monitorsOf(rig).some(({ id, devices }) => devices.includes(device) && monitors[id] !== 'down');
+
+/** The state after an action. A switch that is set to what it is set to already keeps its time. */
+export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
+  switch (action.do) {
+    case 'plug':
+    case 'unplug': {
+      const { line, end } = action;
+      const ends = { ...state.ends[line], [end]: action.do === 'plug' };
+      const through = action.do === 'plug' && ends.stage !== false && ends.desk !== false;
+      const hot = through && lineOf(rig, line).groups.some((key) => live(rig, state, key));
+      return {
+        ...state,
+        ends: { ...state.ends, [line]: ends },
+        ...(hot && { pluggedLive: { ...state.pluggedLive, [line]: state.now } }),
+      };
+    }
+    case 'hand':
+      return { ...state, ready: { ...state.ready, [action.line]: action.ready } };
+    case 'feed': {
+      if (state.feeds[action.group].feed === action.to) return state;
+      return { ...state, feeds: { ...state.feeds, [action.group]: { feed: action.to, since: state.now } } };
+    }
+    case 'mute':
+    case 'open':
+      return {
+        ...state,
+        muted: { ...state.muted, ...Object.fromEntries(action.lines.map((id) => [id, action.do === 'mute'])) },
+      };
+    case 'supply':
+      return state.supplies[action.line].on === action.on
+        ? state
+        : { ...state, supplies: { ...state.supplies, [action.line]: { on: action.on, since: state.now } } };
+    case 'monitors':
+      return { ...state, monitors: { ...state.monitors, [action.group]: action.to } };
+    case 'mains': {
+      const mains = { ...state.mains, [action.device]: action.on };
+      const feeds = { ...state.feeds };
+      for (const { key, device, latched } of rig.groups)
+        // Without mains nothing feeds; with it, a latched switch feeds as it did. What is off stays as it is.
+        if (device === action.device && feeds[key].feed !== 'off')
+          feeds[key] = powerChanged(state, feeds[key], action, latched);
+      return { ...state, mains, feeds };
+    }
+    case 'wait':
+      return { ...state, now: state.now + action.seconds };
+  }
+}
+
+/** A switch that is not off, or may not be, when its device gets or loses its power. */
+function powerChanged(
+  { now, mains }: SheetState,
+  { feed, since }: FeedState,
+  { device, on }: { device: string; on: boolean },
+  latched: boolean,
+): FeedState {
+  if (!on) return { feed: latched ? feed : 'off', since: now };
+  const dark = mains[device] === false && feed === 'unknown' && since !== 'unknown';
+  return { feed, since: now, ...(dark && { darkSince: since }) };
+}
+
+/** Whether a switch puts a voltage on its lines, for all that is known; without power it puts none, whatever it is set to. */
+export const feeding = ({ feeds, mains }: SheetState, { key, device }: Pick<SheetGroup, 'key' | 'device'>): boolean =>
+  feeds[key].feed !== 'off' && mains[device] !== false;
+export const live = (rig: SheetRig, state: SheetState, key: string): boolean => feeding(state, groupOf(rig, key));
+
+/** Seconds since something changed; none where nobody knows. */
+export const elapsed = ({ now }: SheetState, since: Known<Seconds>): Seconds => (since === 'unknown' ? 0 : now - since);

@@ -1,0 +1,5 @@
+/** Tables in and out: comma-separated lists of lines, kit and log. */
+export { patchList, readPatchList, type PatchImport } from './patchList';
+export type { RowReport } from './rowReport';
+export { kitCsv, readKitCsv, type KitImport } from './kit';
+export { logCsv, logJson } from './log';
