@@ -1,16 +1,8 @@
 import next from 'eslint-config-next/core-web-vitals';
 import nextTypescript from 'eslint-config-next/typescript';
+import boundaries from 'eslint-plugin-boundaries';
+import { CORE, OVER_THE_CORE } from './layers.mjs';
 
-/** Layers from top to bottom; a file may import its own layer and those below it. */
-const layers = ['app', 'ui', 'workers', 'store', 'core'];
-/** What each layer must not reach, beyond the layers above it. */
-const forbidden = {
-  app: [],
-  ui: ['store'],
-  workers: ['store'],
-  store: [],
-  core: [],
-};
 const outsideCore = [
   'react',
   'react-dom',
@@ -29,23 +21,19 @@ const outsideCore = [
   'node:*',
 ];
 
-const group = (names) => names.flatMap((name) => [`@/${name}`, `@/${name}/*`, `**/${name}/*`]);
-const layerRule = (layer) => {
-  const above = layers.slice(0, layers.indexOf(layer));
-  const patterns = [
-    {
-      group: group([...above, 'cli', ...forbidden[layer]]),
-      message: `${layer} imports only its own layer and those below it (README, Layers).`,
-    },
-  ];
-  if (layer === 'core')
-    patterns.push({ group: outsideCore, message: 'The core knows no interface, database, file, network or clock.' });
-  return {
-    files: [`src/${layer}/**/*.{ts,tsx}`],
-    ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns }] },
-  };
-};
+const coreTypes = CORE.map((folder) => `core/${folder}`);
+/** Every folder as a place of its own, and whom each may import: itself, and what lies below it. */
+const places = [
+  ...CORE.map((folder) => ({ type: `core/${folder}`, pattern: `src/core/${folder}`, partialMatch: false })),
+  ...Object.keys(OVER_THE_CORE).map((layer) => ({ type: layer, pattern: `src/${layer}`, partialMatch: false })),
+];
+const allowed = [
+  ...coreTypes.map((type, n) => [type, coreTypes.slice(0, n + 1)]),
+  ...Object.entries(OVER_THE_CORE).map(([layer, others]) => [layer, [layer, ...others, ...coreTypes]]),
+].map(([type, types]) => ({
+  from: { element: { type } },
+  allow: { to: { element: { type: types } } },
+}));
 
 const config = [
   { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
@@ -59,14 +47,33 @@ const config = [
       ],
     },
   },
-  ...layers.map(layerRule),
   {
-    files: ['src/cli/**/*.ts'],
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': places,
+      'import/resolver': { typescript: true },
+    },
+    rules: {
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          message: '{{ from.element.type }} may not import {{ to.element.type }}: layers.mjs says what lies on what.',
+          policies: allowed,
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-imports': [
         'error',
         {
-          patterns: [{ group: group(['app', 'ui', 'workers', 'store']), message: 'The terminal uses the core alone.' }],
+          patterns: [{ group: outsideCore, message: 'The core knows no interface, database, file, network or clock.' }],
         },
       ],
     },

@@ -7,7 +7,8 @@ import {
   type SheetLine,
   type SheetRig,
 } from '@/core/runsheet/rig';
-import type { Step, Wanted } from '@/core/runsheet/sequence';
+import type { Wanted } from '@/core/runsheet/wanted';
+import type { Step } from '@/core/runsheet/step';
 import { after, type SheetState } from '@/core/runsheet/state';
 
 /** What tests of run sheets have in common: small rigs, wishes, carrying steps out. */

@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openStore, type Store } from '@/store/database';
+import { openStore } from '@/store/database';
+import type { Store } from '@/store/store';
 
 /**
  * A database of its own for every test of a file; gone when the test is over.

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { databasePath, theStore, type Store } from '@/store/database';
+import { databasePath, theStore } from '@/store/database';
+import type { Store } from '@/store/store';
 import { troubleOf, wordsOf } from '@/store/trouble';
 import { TroublePlace } from '@/ui/shell/TroublePlace';
 

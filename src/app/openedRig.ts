@@ -1,5 +1,5 @@
 import { notFound, redirect } from 'next/navigation';
-import type { Store } from '@/store/database';
+import type { Store } from '@/store/store';
 import { openRig, type Opened } from '@/store/opened';
 
 /**

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import type { Seconds } from '@/core/units';
-import type { Store } from './database';
+import type { Store } from './store';
 
 /** How long a machine has been running, by a clock that nobody sets: which start of it, and seconds since then. */
 export interface Uptime {

@@ -3,8 +3,7 @@ import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
 import { thin, thinCopies } from './keeping';
 import { quickCheck, StoreTrouble, troubleOf } from './trouble';
-
-export type Store = Database.Database;
+import type { Store } from './store';
 
 /** Where the database lies: INLET_CHECK_DATABASE, else data/inlet-check.sqlite. */
 export const databasePath = (): string =>

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseDocument } from '@/core/rig';
-import type { Store } from './database';
+import type { Store } from './store';
 import { importKit } from './kit';
 import { createRig } from './rigs';
 

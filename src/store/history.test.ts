@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { emptyRig, parseDocument, setFeed } from '@/core/rig';
 import { storeForEach } from '../../tests/stores';
-import type { Store } from './database';
+import type { Store } from './store';
 import { keepDays, setKeepDays, sizes, thin, thinCopies } from './keeping';
 import { addEntries, loadFed, loadLog, loadLogPage, logState, type Mark } from './log';
 import { createRig, listRevisions, loadRig, saveRig, StaleRevision, stepRig } from './rigs';

@@ -1,6 +1,6 @@
 import { readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
-import type { Store } from './database';
+import type { Store } from './store';
 import { soundFolder } from './sounds';
 
 /** After how many days only the last revision of each day is kept; or all of them are, for ever. */

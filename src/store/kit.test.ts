@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { DocumentError, parseDocument } from '@/core/rig';
 import { storeForEach } from '../../tests/stores';
-import type { Store } from './database';
+import type { Store } from './store';
 import {
   importKit,
   kitRevisions,

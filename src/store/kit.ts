@@ -9,7 +9,7 @@ import {
   type KitItem,
 } from '@/core/kit';
 import { DocumentError } from '@/core/rig';
-import type { Store } from './database';
+import type { Store } from './store';
 import { listRigs, loadRig, saveRig } from './rigs';
 
 const now = () => new Date().toISOString();

@@ -1,5 +1,5 @@
 import type { EntryKind, Fed, Happening, LogEntry, LogFilter } from '@/core/log';
-import type { Store } from './database';
+import type { Store } from './store';
 
 interface Row {
   id: number;

@@ -7,7 +7,8 @@ import { measurementSchema } from '@/core/noise/noise.schema';
 import type { Hunt } from '@/core/noise/hunt';
 import { parseDocument } from '@/core/rig';
 import { noise } from '../../tests/signals';
-import { openStore, type Store } from './database';
+import { openStore } from './database';
+import type { Store } from './store';
 import { loadLog } from './log';
 import {
   beginHunt,

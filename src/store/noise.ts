@@ -1,7 +1,6 @@
 import type { Hunt, HuntStep } from '@/core/noise/hunt';
-import type { Origin } from '@/core/noise/kept';
-import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
-import type { Store } from './database';
+import type { Origin, KeptLadder, KeptMeasurement } from '@/core/noise/kept';
+import type { Store } from './store';
 import { addEntries } from './log';
 
 /** A hunt and how far it has come. */

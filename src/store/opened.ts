@@ -1,5 +1,5 @@
 import { emptyRig } from '@/core/rig';
-import type { Store } from './database';
+import type { Store } from './store';
 import { createRig, hasRig, listRigs, loadRig, type SavedRig } from './rigs';
 
 export interface Opened {

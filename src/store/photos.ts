@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Store } from './database';
+import type { Store } from './store';
 
 /** A photo as it was sent. */
 export interface Photo {

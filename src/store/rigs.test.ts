@@ -3,7 +3,8 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DocumentError, emptyRig } from '@/core/rig';
 import { storeForEach } from '../../tests/stores';
-import { openStore, type Store } from './database';
+import { openStore } from './database';
+import type { Store } from './store';
 import {
   createRig,
   listRevisions,

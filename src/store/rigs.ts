@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { changesInWords, readDocument, type RigDocument } from '@/core/rig';
-import type { Store } from './database';
+import type { Store } from './store';
 import { standing, standingAfter, stepsFrom } from './timeline';
 
 /** A rig with the revision it is at. */

@@ -4,7 +4,7 @@ import { mkdir, open, rename, rm } from 'node:fs/promises';
 import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { wavReader } from '@/core/signal';
-import type { Store } from './database';
+import type { Store } from './store';
 
 /** Most sound that is kept of one measurement, in bytes: what a RIFF file can say of itself. */
 export const MOST_SOUND = 4 * 1024 ** 3;

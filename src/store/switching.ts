@@ -21,7 +21,7 @@ import {
   type Step,
 } from '@/core/runsheet';
 import { computedSheet, keepComputed } from './computed';
-import type { Store } from './database';
+import type { Store } from './store';
 import { addEntries } from './log';
 import { hasPhoto } from './photos';
 import { loadRig } from './rigs';

@@ -1,4 +1,4 @@
-import type { Store } from './database';
+import type { Store } from './store';
 
 /** How far undo looks back for what a document was before. */
 const LOOK_BACK = 200;

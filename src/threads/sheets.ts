@@ -1,5 +1,5 @@
 import { keepComputed } from '@/store/computed';
-import type { Store } from '@/store/database';
+import type { Store } from '@/store/store';
 import { loadRig } from '@/store/rigs';
 import { needsRig, type Told } from '@/store/switching';
 import { heavily } from './pool';

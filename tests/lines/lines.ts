@@ -1,6 +1,8 @@
 import { lineResult, type Finding, type LineResult } from '@/core/check';
 import { DEFAULT_SCHOOLS, type Schools } from '@/core/schools';
-import { checkLine, type Around, type Checked } from '@/core/check/check';
+import { checkLine } from '@/core/check/check';
+import type { Around } from '@/core/check/surroundings';
+import type { Checked } from '@/core/check/checked';
 import { inletKind, type Fault, type Line, type Part, type PathLink } from '@/core/gear';
 import { emptyRig, type Device, type RigDocument } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';

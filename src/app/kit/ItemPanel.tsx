@@ -7,14 +7,13 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { figureOf, kindOfPart, LINKS, SOURCES, UNKNOWN, type Part } from '@/core/gear';
-import { openPoints, type Answer, type KitItem } from '@/core/kit';
+import { openPoints, type Answer, type KitItem, readItem } from '@/core/kit';
 import { DocumentError, type Device } from '@/core/rig';
-import { readItem } from '@/core/kit';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { Facts } from '@/ui/parts/Facts';
 import { NameField, PartEditor } from '@/ui/parts/PartEditor';
-import type { Use } from './KitPlace';
+import type { Use } from './uses';
 import { kindText } from './KitTable';
 
 interface Props {

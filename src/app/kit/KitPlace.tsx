@@ -22,13 +22,7 @@ import { KitTable, ROLES } from './KitTable';
 import { ClashNotice } from './ClashNotice';
 import { useKit, type SavedItem } from './useKit';
 import { useShortcut } from '@/ui/shell/useShortcut';
-
-/** Where an item is used: a rig, and there the lines. */
-export interface Use {
-  rig: string;
-  name: string;
-  places: string[];
-}
+import type { Use } from './uses';
 
 interface Props {
   items: KitItem[];

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { useNonce } from '@/ui/Providers';
 import { inletKind, kindOfPart } from '@/core/gear';
 import { openPoints, type KitItem } from '@/core/kit';
-import type { Use } from './KitPlace';
+import type { Use } from './uses';
 
 export const ROLES = [
   { role: 'source', label: 'Sources' },

@@ -3,7 +3,8 @@ import { usesOf } from '@/core/kit';
 import { kitRevisions, loadKit } from '@/store/kit';
 import { openRig } from '@/store/opened';
 import { loadRig } from '@/store/rigs';
-import { KitPlace, type Use } from './KitPlace';
+import { KitPlace } from './KitPlace';
+import type { Use } from './uses';
 import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Kit' };

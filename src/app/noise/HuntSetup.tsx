@@ -12,7 +12,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { CAUTIONS, MOST_SUSPECTS, suspectsOf, UNIT_KIND_NAMES, WAYS, type Suspect, type Way } from '@/core/noise/hunt';
-import { UNIT_KINDS, type UnitKind } from '@/core/rig/places';
+import { type UnitKind, UNIT_KINDS } from '@/core/rig/arrangement';
 import { freeId } from '@/core/rig/rigEdits';
 import type { RigDocument, RigLine } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';

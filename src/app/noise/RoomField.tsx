@@ -12,7 +12,7 @@ import { useState } from 'react';
 import type { Room } from '@/core/noise/budget';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { OCTAVES } from '@/core/rig/deviceFigures';
-import type { Location } from '@/core/rig/places';
+import type { Location } from '@/core/rig/arrangement';
 
 interface Props {
   document: RigDocument;

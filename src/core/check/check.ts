@@ -1,32 +1,17 @@
 import { CircuitError } from '../circuit';
 import { asDrawn, choose, questions, UNKNOWN, type Line, type Wiring } from '../gear';
 import { once } from './once';
-import { applyEdits, type Edit, type FreeInlet } from '../gear/edits';
+import { applyEdits, type Edit } from '../gear/edits';
 import { plugging } from '../transients';
-import type { Alternative, Case, Spare } from './case';
-import { SEVERITIES, verdictOf, type Finding, type Verdict } from './finding';
+import type { Alternative, Case } from './case';
+import { SEVERITIES, verdictOf, type Finding } from './finding';
 import { foldFaults, foldKnown } from './fold';
 import { RULES } from './rules';
 import { peakTargetOf, type Schools } from '../schools/schools';
 import { searchRemedies } from './search';
 import { solveLine, type Solved } from './solve';
-
-/** A line judged: everything solved, every finding, worst first. */
-export interface Checked {
-  solved: Solved;
-  findings: Finding[];
-  verdict: Verdict;
-}
-
-/** What a line may be moved to, and whether to spend time on what only a reader of its reasons wants to know. */
-export interface Around {
-  /** Inlets that nothing is plugged into. */
-  free?: readonly FreeInlet[];
-  /** Links of the kit that nothing uses. */
-  kit?: readonly Spare[];
-  /** Follow over time what happens while it is plugged. */
-  overTime?: boolean;
-}
+import type { Checked } from './checked';
+import type { Around } from './surroundings';
 
 /** A shield above this at mains frequency leaves it to the grounds of the devices what happens. */
 const SHIELD_OPEN = 100;

@@ -1,10 +1,11 @@
-import { CONNECTORS, type Basis, type ConnectorId, type Contact, type LinkView } from '../gear';
+import { CONNECTORS, type Basis, type ConnectorId, type Contact, type LinkView, type Line } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
-import { checkLine, judgeLine, type Around, type Checked } from './check';
+import { checkLine, judgeLine } from './check';
+import type { Around } from './surroundings';
+import type { Checked } from './checked';
 import { moments, type Moments } from './moments';
 import { contactCurrents } from './currents';
 import type { Finding, Verdict } from './finding';
-import type { Line } from '../gear';
 import type { Schools } from '../schools/schools';
 import type { LevelPlan } from '../level/plan';
 

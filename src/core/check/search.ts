@@ -1,6 +1,6 @@
 import type { Edit } from '../gear/edits';
 import type { Case } from './case';
-import type { Checked } from './check';
+import type { Checked } from './checked';
 import {
   REMEDY_ORDER,
   SEVERITIES,

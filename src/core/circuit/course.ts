@@ -1,7 +1,7 @@
 import type { Amps, Seconds, Volts } from '../units';
 import { CircuitError } from './errors';
 import type { Element, Netlist, Node } from './netlist';
-import type { System } from './system';
+import type { System } from './equations';
 
 /** The course of a circuit over time, at the moments the analysis chose. */
 export interface Course {

@@ -1,8 +1,6 @@
 import { rulesOf } from './elements';
 import type { Node } from './netlist';
-import type { System } from './system';
-
-export type Analysis = 'direct' | 'signal';
+import type { System, Analysis } from './equations';
 
 /** Groups of nodes that no element connects to ground: capacitors count for signals, not for direct current. */
 export function islands(system: System, analysis: Analysis): Node[][] {

@@ -3,7 +3,8 @@ import { CircuitError } from './errors';
 import { factor, solve, workspace } from './linear/real';
 import { resolve, type Element, type Netlist, type Node } from './netlist';
 import { reduced } from './reduced';
-import { assemble, unknownName, type System } from './system';
+import { assemble, unknownName } from './system';
+import type { System } from './equations';
 import { stampTangent, still, voltage } from './tangent';
 
 const STEPS = 200;

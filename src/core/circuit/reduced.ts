@@ -1,6 +1,6 @@
 import type { Volts } from '../units';
 import { factor, solve, workspace } from './linear/real';
-import type { NonLinear, System } from './system';
+import type { NonLinear, System } from './equations';
 import { stampTangent, still, voltage } from './tangent';
 
 const STEPS = 60;

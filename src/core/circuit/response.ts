@@ -3,7 +3,7 @@ import { carve } from './linear/carve';
 import { factorComplex, solveComplex, type ComplexMatrix } from './linear/complex';
 import type { Node } from './netlist';
 import { singular, type OperatingPoint } from './operatingPoint';
-import type { System } from './system';
+import type { System } from './equations';
 
 export interface Complex {
   re: number;

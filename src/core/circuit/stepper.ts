@@ -1,7 +1,7 @@
 import type { Seconds } from '../units';
 import { factor, solve, workspace } from './linear/real';
 import { singular } from './operatingPoint';
-import type { System } from './system';
+import type { System } from './equations';
 import { stampTangent, still, voltage } from './tangent';
 import { waveAt } from './wave';
 

@@ -1,6 +1,6 @@
 import type { Amps, Volts } from '../units';
 import type { Characteristic } from './elements/rules';
-import type { NonLinear } from './system';
+import type { NonLinear } from './equations';
 
 /** Newton stops when no non-linear element's voltage moves more than this, in volts and as a share. */
 const CLOSE = 1e-11;

@@ -4,7 +4,8 @@ import type { Element, Netlist, Node } from './netlist';
 import { courseOf, inState, read, type Course } from './course';
 import { operatingPoint } from './operatingPoint';
 import { stepperOf } from './stepper';
-import { assemble, type System } from './system';
+import { assemble } from './system';
+import type { System } from './equations';
 import { waveAt } from './wave';
 
 export interface TransientOptions {

@@ -1,18 +1,19 @@
-import type { NetlistBuilder, Node } from '../circuit';
-import { GROUND } from '../circuit';
+import { type NetlistBuilder, type Node, GROUND } from '../circuit';
 import type { ConnectorId, Contact } from './connectors';
 import { UNITS, type Figure } from './figures';
-import type { AnyKind, Fault, Part, PartRef, Reader } from './part';
+import type { Fault, Part, PartRef } from './part';
+import type { Kind } from './kind';
+import type { Reader } from './reader';
 import type { AnyStake, Bridge, Channel, Limit, Path } from './stakes';
 
 /** A part's figure, its kind's typical one standing in where it says nothing; undefined where that is open too. */
-export const figureOf = (kind: AnyKind, part: Part, name: string): Figure | undefined => {
+export const figureOf = (kind: Kind, part: Part, name: string): Figure | undefined => {
   const { typical, unit } = kind.figures[name];
   return part.figures?.[name] ?? (typical && { ...typical, unit });
 };
 
 /** Reads one part's figures and choices, its kind's catalogue entry standing in where it says nothing. */
-export function reader(kind: AnyKind, part: Part): Reader & { figure(name: string): Figure | undefined } {
+export function reader(kind: Kind, part: Part): Reader & { figure(name: string): Figure | undefined } {
   const figure = (name: string): Figure | undefined => {
     const spec = kind.figures[name];
     if (!spec) throw new Error(`${kind.kind} has no figure ${name}`);
@@ -92,7 +93,7 @@ export class Bench implements Reader {
   private readonly figure: (name: string) => Figure | undefined;
 
   constructor(
-    private readonly kind: AnyKind,
+    private readonly kind: Kind,
     private readonly part: Part,
     readonly ref: PartRef,
     private readonly net: NetlistBuilder,

@@ -2,7 +2,8 @@ import { reader } from './bench';
 import { CONNECTORS, type Contact } from './connectors';
 import { INLETS } from './inlets';
 import { LINKS } from './links';
-import type { AnyKind, InletKind, Line, LinkKind, Part, PartRef, Planning, SourceKind } from './part';
+import type { Line, Part, PartRef } from './part';
+import type { AnyKind, InletKind, LinkKind, Planning, SourceKind } from './kinds';
 import { SOURCES } from './sources';
 
 /** Everything the application knows how to wire, by role and kind. */

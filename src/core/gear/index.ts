@@ -2,6 +2,9 @@
 export * from './connectors';
 export * from './figures';
 export * from './part';
+export * from './kind';
+export * from './kinds';
+export type { Reader } from './reader';
 export * from './stakes';
 export * from './catalogue';
 export { figureOf, reader, type Wiring } from './bench';

@@ -4,7 +4,7 @@ import { tidied } from '../rig/places';
 import { brokenReferences } from '../rig/references';
 import type { RankedChain } from './chains/rank';
 import type { Proposal } from './proposal';
-import { groupKey } from './assign/places';
+import { groupKey } from './places';
 
 /** Which changes of a plan are taken: lines by id, switches by device and group, and whether lines without a place go. */
 export interface Accepted {

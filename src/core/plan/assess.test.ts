@@ -4,7 +4,7 @@ import { judgeAsDrawn, judgeLine } from '../check/check';
 import { SOURCES, type Line, type Part } from '../gear';
 import { alikeOf } from './alike';
 import { assessor } from './assess';
-import { placesOf, siteOf } from './assign/places';
+import { placesOf, siteOf } from './places';
 
 const DESK = deviceOf('desk', [{ inlets: 2, offers: ['P48'], feed: 'off' }]);
 const [place] = placesOf(rigOf([DESK], []));

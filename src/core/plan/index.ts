@@ -13,4 +13,4 @@ export { checkDirectCurrent, dcOptions, type DcFinding, type DcOption, type DcRe
 export { assignDirectCurrent, type DcAssignment } from './supplies/outlets';
 export { highsSolver } from './program/highs';
 export type { Reached, Solver } from './program/program';
-export { groupKey as switchKey } from './assign/places';
+export { groupKey as switchKey } from './places';

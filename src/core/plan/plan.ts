@@ -1,7 +1,8 @@
 import { checkRig } from '../rigcheck/rig';
 import { schoolsOf } from '../rig/document';
 import { assessor } from './assess';
-import { ownPieces, type Column, type Ground } from './assign/columns';
+import type { Column, Ground } from './assign/columns';
+import { ownPieces } from './asItIs';
 import { nobody } from './assign/greedy';
 import { modelOf } from './assign/model';
 import { choicesOf, groundOf } from './ground';

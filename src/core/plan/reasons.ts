@@ -7,9 +7,10 @@ import { feedLabel, type FeedName } from '../standards/feeds';
 import { assessed, type Assessment } from './assess';
 import { accepted } from './chains/search';
 import type { Arranged, Placed } from './assign/decode';
-import { ownPieces, type Column, type Ground } from './assign/columns';
+import type { Column, Ground } from './assign/columns';
+import { ownPieces } from './asItIs';
 import { pieceLabel } from './pieces';
-import { siteOf, type Place } from './assign/places';
+import { siteOf, type Place } from './places';
 import type { Task } from './tasks';
 
 /** What reasons are found in: the rig as it is, the plan, and the results of both. */

@@ -1,7 +1,7 @@
 import { LINKS, type Part } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import type { Device, RigDocument } from '../rig/document';
-import { inletPieceKey } from './assign/places';
+import { inletPieceKey } from './places';
 import { looseKey, movable, pieceKey, pieceLabel, TO_GET, type Piece } from './pieces';
 
 /** Every link that may be used: by what it is, with how many there are. */

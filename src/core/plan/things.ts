@@ -1,6 +1,6 @@
 import { checkRig, type RigResult } from '../rigcheck/rig';
 import { columnsAt, type Ground } from './assign/columns';
-import { inletsToGet, placesOf } from './assign/places';
+import { inletsToGet, placesOf } from './places';
 import { choicesOf, type Choices } from './ground';
 import type { Proposal } from './proposal';
 import type { PlanTools } from './request';

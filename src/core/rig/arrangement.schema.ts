@@ -15,7 +15,7 @@ import {
   type Range,
 } from './deviceFigures';
 import { figure, identifier, text } from './parts.schema';
-import { UNIT_KINDS } from './places';
+import { UNIT_KINDS } from './arrangement';
 
 /** A field for each figure; `required` names those that must be there. */
 export const deviceFigures = (ranges: Record<string, Range>, required: readonly string[] = []) =>

@@ -13,7 +13,7 @@ import {
   RUN_FIGURE,
 } from './deviceFigures';
 import { deviceFigure, identifier, mapped, name, object, text, type Schema } from './jsonSchemaParts';
-import { UNIT_KINDS } from './places';
+import { UNIT_KINDS } from './arrangement';
 
 const inletRef = object({ device: identifier, inlet: identifier }, ['device', 'inlet']);
 const list = (items: Schema, maxItems: number, more: Schema = {}): Schema => ({

@@ -2,7 +2,7 @@ import { DEFAULT_SCHOOLS, type Schools } from '../schools/schools';
 import type { Figure, Grounding, InletRef, Part } from '../gear';
 import type { FeedName } from '../standards/feeds';
 import type { DirectCurrent } from './directCurrent';
-import type { Arrangement } from './places';
+import type { Arrangement } from './arrangement';
 
 export type { InletRef } from '../gear';
 

@@ -1,6 +1,7 @@
 /** The rig document: its type, its schema, edits, and the texts it is written as. */
 export * from './document';
 export { DocumentError, type Refusal } from './refusals';
+export * from './arrangement';
 export * from './places';
 export * from './directCurrent';
 export * from './deviceFigures';

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { DocumentError, parseDocument, readDocument, type RigDocument } from '.';
-import { roomOf, type Unit } from './places';
+import { roomOf } from './places';
+import type { Unit } from './arrangement';
 import { removeLine, withoutDevice } from './removal';
 
 const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));

@@ -2,7 +2,9 @@ import { spread, WHOLE } from '../../../tests/explore';
 import { carriedOut, group, line, rigWith, SMALL, TWO, wish } from '../../../tests/sheets';
 import { breach } from './invariants';
 import { lineOf, MONITORS, monitorsOf, type SheetRig } from './rig';
-import { firstBreach, sequence, type Step, type Wanted } from './sequence';
+import { firstBreach, sequence } from './sequence';
+import type { Wanted } from './wanted';
+import type { Step } from './step';
 import { after, bare, live, packed, unknown, type Action, type SheetState } from './state';
 
 // Tens of thousands of sheets each: a busy machine takes its time.

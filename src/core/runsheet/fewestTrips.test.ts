@@ -1,7 +1,8 @@
 import { carriedOut, SMALL, wish } from '../../../tests/sheets';
 import { breach } from './invariants';
 import type { SheetRig } from './rig';
-import { sequence, trips, type Wanted } from './sequence';
+import { sequence, trips } from './sequence';
+import type { Wanted } from './wanted';
 import { after, bare, type Action, type SheetState } from './state';
 
 /** The fewest trips that any way to a wanted state takes, by trying all ways: actions cost nothing, walking does. */

@@ -2,7 +2,8 @@ import { demoRig } from '../../../tests/planning';
 import { carriedOut } from '../../../tests/sheets';
 import { sheetRig } from './fromRig';
 import type { SheetRig } from './rig';
-import { firstBreach, sequence, trips, type Wanted } from './sequence';
+import { firstBreach, sequence, trips } from './sequence';
+import type { Wanted } from './wanted';
 import { bare } from './state';
 import { stepWords } from './wording';
 

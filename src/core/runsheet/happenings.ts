@@ -3,7 +3,7 @@ import { feedLabel, FEEDS, type FeedName } from '../standards/feeds';
 import { checkedText } from './lineCheck';
 import { groupOf, lineOf, monitorsNamed, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { AtPlace, Found, Report } from './report';
-import type { Step } from './sequence';
+import type { Step } from './step';
 import type { Session } from './session';
 import { isHeard, live, type Action, type SheetState } from './state';
 import { stepWords } from './wording';

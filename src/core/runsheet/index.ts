@@ -15,7 +15,8 @@ export {
   type SheetRig,
   type Wait,
 } from './rig';
-export { afterSteps, trips, type Step } from './sequence';
+export { afterSteps, trips } from './sequence';
+export { type Step } from './step';
 export {
   ReportRefused,
   type Aim,
@@ -31,6 +32,6 @@ export { differences, takenOver, unseen, type Difference } from './room';
 export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
 export { standingAt, stationsOf, type Standing } from './stations';
 export { crewTakes, takesAlone } from './timing';
-export { type WaitReason } from './waiting';
+export { type WaitReason } from './step';
 export { besideLine, changeOverWays, type Way } from './ways';
 export { backMeans, monitorsMoved, stepWords } from './wording';

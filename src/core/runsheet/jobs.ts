@@ -1,7 +1,7 @@
 import type { FeedName } from '../standards/feeds';
 import { harmedBySupply, harming } from './invariants';
 import { groupOf, joined, monitorsOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
-import type { Wanted } from './sequence';
+import type { Wanted } from './wanted';
 import { precedes, type Kind, type Made, type SheetJob } from './precedence';
 import { partsOf, powersOf } from './powers';
 import { live, type Action, type SheetState } from './state';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { carriedOut } from '../../../tests/sheets';
 import type { FeedName } from '../standards/feeds';
 import { decayWait, settleWait, type SheetRig } from './rig';
-import { firstBreach, sequence, type Wanted } from './sequence';
+import { firstBreach, sequence } from './sequence';
+import type { Wanted } from './wanted';
 import { bare, live, type SheetState } from './state';
 
 /** Rigs too large to try everything, by chance: up to twelve lines over five switches of three devices in four places. */

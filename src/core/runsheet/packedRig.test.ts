@@ -2,7 +2,8 @@ import { carriedOut, group, line, rigWith, wish } from '../../../tests/sheets';
 import { aimFor } from './aims';
 import { breach } from './invariants';
 import { newSession, preview, reported } from './session';
-import { firstBreach, sequence, type Step } from './sequence';
+import { firstBreach, sequence } from './sequence';
+import type { Step } from './step';
 import { after, packed, unknown, type SheetState } from './state';
 import { stepWords } from './wording';
 

@@ -1,7 +1,7 @@
 import type { FeedName } from '../standards/feeds';
 import { harming } from './invariants';
 import { carriers, joined, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
-import type { Wanted } from './sequence';
+import type { Wanted } from './wanted';
 import { live, type SheetState } from './state';
 
 /** Which devices get their power, or lose it, before anything is plugged, because nobody can look at them without. */

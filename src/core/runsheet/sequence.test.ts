@@ -1,7 +1,8 @@
 import { carriedOut, RIG, SMALL, TWO, wish } from '../../../tests/sheets';
 import { breach } from './invariants';
 import { decayWait, settleWait } from './rig';
-import { reordered, sequence, trips, type Step } from './sequence';
+import { reordered, sequence, trips } from './sequence';
+import type { Step } from './step';
 import { after, bare, type SheetState } from './state';
 
 describe('set-up, change-over, strike', () => {

@@ -5,7 +5,8 @@ import { breach } from './invariants';
 import { ReportRefused } from './report';
 import type { SheetRig } from './rig';
 import { newSession, reported, type Session } from './session';
-import { sequence, type Step } from './sequence';
+import { sequence } from './sequence';
+import type { Step } from './step';
 import { after, bare, packed, unknown, type SheetState } from './state';
 import { standingAt, stationsOf, steppedOver, type Following, type Standing } from './stations';
 

@@ -1,9 +1,10 @@
 import type { Seconds } from '../units';
 import { breach } from './invariants';
 import type { SheetRig } from './rig';
-import { firstBreach, type Step } from './sequence';
+import { firstBreach } from './sequence';
+import type { Step, WaitReason } from './step';
 import { after, type SheetState } from './state';
-import { reasonsFor, waitFor, withWaits, type WaitReason } from './waiting';
+import { reasonsFor, waitFor, withWaits } from './waiting';
 
 /** What somebody at one place of a sheet does next, and whether it can be done now. */
 export interface Standing {

@@ -1,6 +1,6 @@
 import type { Seconds } from '../units';
 import type { SheetRig } from './rig';
-import type { Step } from './sequence';
+import type { Step } from './step';
 import { standingAt, stationsOf, steppedOver, type Following } from './stations';
 import { after, type Action } from './state';
 

@@ -2,7 +2,7 @@ import { group, line, rigWith } from '../../../tests/sheets';
 import { decayWait, settleWait } from './rig';
 import { bare, type SheetState } from './state';
 import { reasonsFor, waitFor, withWaits } from './waiting';
-import type { Step } from './sequence';
+import type { Step } from './step';
 
 /** Two switches that discharge and settle in different times. */
 const RIG = rigWith(

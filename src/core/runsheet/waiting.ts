@@ -1,19 +1,8 @@
 import type { Seconds } from '../units';
 import { breach, SUPPLY_WAIT, supplySettle } from './invariants';
-import { groupOf, lineOf, type SheetRig, type Wait } from './rig';
-import type { Step } from './sequence';
+import { groupOf, lineOf, type SheetRig } from './rig';
+import type { Step, WaitReason } from './step';
 import { after, elapsed, live, type Action, type SheetState } from './state';
-
-/** One of the things that are waited for together. */
-export interface WaitReason {
-  /** Switch or, for an outboard supply, line. */
-  of: string;
-  name: string;
-  until: 'discharged' | 'settled';
-  wait: Wait;
-  /** What of it is left when the wait begins. */
-  left: Seconds;
-}
 
 /** Steps with a wait before the first of them that needs one, and again where something has changed since. */
 export function withWaits(rig: SheetRig, from: SheetState, steps: readonly Step[]): Step[] {

@@ -1,7 +1,7 @@
 import { feedLabel } from '../standards/feeds';
 import { harming as harmedBy } from './invariants';
 import { groupOf, lineOf, monitorsNamed, monitorsOf, type SheetLine, type SheetRig } from './rig';
-import type { Step } from './sequence';
+import type { Step } from './step';
 import { live, type Action, type SheetState } from './state';
 
 /** A step as it is read out. */

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { huntView, WAYS } from '@/core/noise/hunt';
-import { UNIT_KINDS } from '@/core/rig/places';
+import { UNIT_KINDS } from '@/core/rig/arrangement';
 import { loadHunt } from '@/store/noise';
 import { loadRig } from '@/store/rigs';
 import { LocalTime } from '@/ui/shell/LocalTime';

@@ -1,4 +1,4 @@
-import type { InletKind } from '../part';
+import type { InletKind } from '../kinds';
 import { balancedJack, insert, rcaLine, xlrLine } from './line';
 import { combo, intercomLine, plugOnTransmitter, threePin } from './microphone';
 import { bodypack, miniJack, phoneJack } from './plugIn';

@@ -1,5 +1,7 @@
 import type { FigureSpec } from '../figures';
-import type { AnyKind, InletKind, Part, Reader, SourceKind } from '../part';
+import type { Part } from '../part';
+import type { AnyKind, InletKind, SourceKind } from '../kinds';
+import type { Reader } from '../reader';
 import { reader } from '../bench';
 import type { ConnectorId } from '../connectors';
 import { choice, inputNoise, setting } from '../shared';

@@ -1,6 +1,6 @@
 import type { Bench } from '../bench';
 import type { FigureSpec } from '../figures';
-import type { InletKind } from '../part';
+import type { InletKind } from '../kinds';
 import { clampChoice, couplingFigures, listenTo, buildLeg, polarityChoice, type Legs } from './balanced';
 import { levelChoices, levelFigures } from './levels';
 

@@ -1,5 +1,6 @@
 import type { Bench } from '../bench';
-import type { InletKind, Reader } from '../part';
+import type { InletKind } from '../kinds';
+import type { Reader } from '../reader';
 import type { FeedName } from '../../standards/feeds';
 import { choice, setting } from '../shared';
 import {

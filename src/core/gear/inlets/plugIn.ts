@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { Contact } from '../connectors';
 import type { FigureSpec } from '../figures';
-import type { InletKind } from '../part';
+import type { InletKind } from '../kinds';
 import { FEEDS } from '../../standards/feeds';
 import { choice } from '../shared';
 import { levelChoices, levelFigures } from './levels';

@@ -1,6 +1,6 @@
 import type { Bench } from '../bench';
 import { CONNECTORS, type ConnectorId, type Contact } from '../connectors';
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { choice, connectorChoice } from '../shared';
 
 /** A dead short inside a plug or a crushed cable. */

@@ -1,4 +1,4 @@
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { cable } from './cable';
 import { cameraAdapter } from './cameraAdapter';
 import { activeDirectBox, passiveDirectBox, stereoDirectBox } from './directBoxes';

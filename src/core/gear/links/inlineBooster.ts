@@ -1,4 +1,4 @@
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { buildElectronics, greatestOutput, maxOutputFigure, pinFigures, stakePhantom } from '../phantom';
 import { inputNoise, noiseDensityOf, resistance } from '../shared';
 

@@ -1,6 +1,6 @@
 import type { Bench } from '../bench';
 import type { ConnectorId } from '../connectors';
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { choice, coreLevel, saturationLimit, stakeCore, transformer } from '../shared';
 
 const ends = choice('Ends', [

@@ -1,4 +1,4 @@
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { buildCable, cable } from './cable';
 
 const { length, resistance, capacitance } = cable.figures;

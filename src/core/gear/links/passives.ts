@@ -1,5 +1,5 @@
 import type { ConnectorId } from '../connectors';
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { choice, coreLevel, saturationLimit, stakeCore, transformer } from '../shared';
 
 const XLR = (): { input: ConnectorId; output: ConnectorId } => ({ input: 'xlr3', output: 'xlr3' });

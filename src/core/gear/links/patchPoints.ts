@@ -1,5 +1,5 @@
 import type { Bench } from '../bench';
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 
 function straight(bench: Bench): void {
   for (const pin of ['1', '2', '3'] as const) {

@@ -1,5 +1,5 @@
 import type { ConnectorId, Contact } from '../connectors';
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { choice } from '../shared';
 
 interface Wiring {

@@ -1,4 +1,4 @@
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { pinFigures, stakePhantom } from '../phantom';
 import { choice, resistance } from '../shared';
 

@@ -1,4 +1,4 @@
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { FEEDS } from '../../standards/feeds';
 import { groundQuestion, inputNoise, noiseDensityOf, resistance, powerSetting, setting } from '../shared';
 

@@ -1,5 +1,5 @@
 import type { Bench } from '../bench';
-import type { LinkKind, Port } from '../part';
+import type { LinkKind, Port } from '../kinds';
 import { FEEDS } from '../../standards/feeds';
 import { choice, coreLevel, saturationLimit, powerSetting, stakeCore } from '../shared';
 

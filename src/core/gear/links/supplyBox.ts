@@ -1,4 +1,4 @@
-import type { LinkKind } from '../part';
+import type { LinkKind } from '../kinds';
 import { FEEDS, type PhantomName } from '../../standards/feeds';
 import { cellFigures, choice, powerSetting } from '../shared';
 

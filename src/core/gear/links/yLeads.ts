@@ -1,5 +1,5 @@
 import { CONNECTORS, type ConnectorId, type Contact } from '../connectors';
-import type { LinkKind, Port } from '../part';
+import type { LinkKind, Port } from '../kinds';
 import { choice, connectorChoice } from '../shared';
 
 /** A lead with three ends, all wires joined contact for contact. */

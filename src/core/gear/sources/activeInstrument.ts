@@ -1,7 +1,6 @@
-import type { SourceKind } from '../part';
-import { cellFigures, connectorChoice, powerSetting } from '../shared';
+import type { SourceKind } from '../kinds';
+import { cellFigures, connectorChoice, powerSetting, groundQuestion } from '../shared';
 import { buildOutput, couplingChoice, outputFigures } from './lineOutput';
-import { groundQuestion } from '../shared';
 
 export const activeInstrument: SourceKind = {
   role: 'source',

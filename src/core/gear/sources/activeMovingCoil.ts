@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const activeMovingCoil: SourceKind = {

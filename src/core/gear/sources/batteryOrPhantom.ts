@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { cellFigures, powerSetting } from '../shared';
 import { bodySwitches, buildPhantomPowered, phantomFigures } from './phantomPowered';
 

@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { reverseFigure } from '../phantom';
 import { choice, lowCutFigure, lowCutSwitch, resistance, selfNoiseFigure, soundFigures } from '../shared';
 

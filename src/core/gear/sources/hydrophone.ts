@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { buildPhantomPowered, phantomFigures } from './phantomPowered';
 
 export const hydrophone: SourceKind = {

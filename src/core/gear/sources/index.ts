@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { activeInstrument } from './activeInstrument';
 import { activeMovingCoil } from './activeMovingCoil';
 import { activeRibbon } from './activeRibbon';

@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { ConnectorId, Contact } from '../connectors';
 import type { FigureSpec } from '../figures';
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import {
   choice,
   connectorChoice,

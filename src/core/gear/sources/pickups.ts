@@ -1,5 +1,5 @@
 import type { FigureSpec } from '../figures';
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { lowestFigure, resistance } from '../shared';
 
 const level = (millivolts: number): FigureSpec => ({

@@ -1,6 +1,6 @@
 import { reverseFigure } from '../phantom';
 import type { FigureSpec } from '../figures';
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { choice, selfNoiseFigure, soundFigures } from '../shared';
 import {
   buildCapsule,

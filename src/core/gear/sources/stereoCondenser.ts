@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { choice, lowCutSwitch } from '../shared';
 import { buildElectronics, stakePhantom } from '../phantom';
 import { phantomFigures } from './phantomPowered';

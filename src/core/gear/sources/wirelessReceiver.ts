@@ -1,4 +1,4 @@
-import type { SourceKind } from '../part';
+import type { SourceKind } from '../kinds';
 import { connectorChoice } from '../shared';
 import { lineOutput } from './lineOutput';
 

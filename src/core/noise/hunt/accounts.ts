@@ -1,7 +1,8 @@
 import { ofPower } from '../../signal';
 import type { Dbfs, Decibels } from '../../units';
 import type { Component } from '../components';
-import { isActive, type Cause, type Explained, type Explanation, type On } from './explain';
+import { isActive, type Explained, type Explanation, type On } from './explain';
+import type { Cause } from './cause';
 import { mendings } from './mending';
 import { bitOf, idsOf, type Hunt } from './state';
 

@@ -1,6 +1,7 @@
 import { ofPower } from '../../signal';
 import type { Decibels } from '../../units';
 import { fitLevels, type Fit } from './fit';
+import type { Cause } from './cause';
 
 /** Suspects as bits of a number: those that are on. */
 export type On = number;
@@ -10,15 +11,6 @@ export interface Heard {
   on: On;
   power: number;
 }
-
-/** How a component may come about. */
-export type Cause =
-  /** From sets of suspects, each when all of a set are on, on top of what stays. */
-  | 'suspects'
-  /** From one of them, but not always when it is on; or, with no suspect, from something that comes and goes by itself. */
-  | 'comes and goes'
-  /** From something that nobody has listed: no set of suspects goes with it. */
-  | 'does not fit';
 
 /** One way to explain what was heard. */
 export interface Explanation {

@@ -1,5 +1,5 @@
 import type { Decibels } from '../../units';
-import type { Cause } from './explain';
+import type { Cause } from './cause';
 
 /** Levels fitted to what was heard. */
 export interface Fit {

@@ -1,5 +1,5 @@
 import type { RigDocument } from '../../rig';
-import { UNIT_KINDS, type UnitKind } from '../../rig/places';
+import { type UnitKind, UNIT_KINDS } from '../../rig/arrangement';
 
 /** Something that may be what hums, buzzes or whines. */
 export interface Suspect {

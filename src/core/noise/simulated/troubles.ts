@@ -1,5 +1,5 @@
 import { endsInLink, type RigDocument, type RigLine } from '../../rig';
-import type { Unit } from '../../rig/places';
+import type { Unit } from '../../rig/arrangement';
 import type { FaultName } from './faults';
 
 /** Something between the units of a rig that its inlets record, as long as all of those units are on. */

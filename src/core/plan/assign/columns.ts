@@ -8,9 +8,10 @@ import { assessed, type Assess, type Assessment } from '../assess';
 import { changesOf, linksOf, type Chain } from '../chains/chain';
 import { linkKind } from '../../gear';
 import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
-import { isCable, lengthOf, pieceKey, type Piece } from '../pieces';
+import { pieceKey, type Piece } from '../pieces';
 import { runTo, type Task } from '../tasks';
-import { feedsOf, groupKey, inletKey, siteOf, type Place } from './places';
+import { feedsOf, groupKey, inletKey, siteOf, type Place } from '../places';
+import { ownPieces, reachesOver } from '../asItIs';
 
 /** One way to place one task: where, at which feed, over which links. */
 export interface Column {
@@ -98,13 +99,6 @@ const wished = ({ wishes }: RigDocument, line: string): boolean =>
 
 const drivenInto = ({ line }: Task, host: string): boolean => endsInLink(line) && line.inlet.into.line === host;
 
-/** What each link of a task's line is, where there is still one of it. */
-export const ownPieces = ({ line }: Task, pieces: readonly Piece[]): (Piece | undefined)[] =>
-  line.links.map((part) => {
-    const key = pieceKey(part);
-    return pieces.find((piece) => piece.key === key && piece.count > 0);
-  });
-
 /** Whether a line is on one of a place's inlets now. */
 export const isHome = ({ now }: Task, { device, inlets }: Place): boolean =>
   now !== undefined && device.id === now.device && inlets.includes(now.inlet);
@@ -118,10 +112,6 @@ export function isSentAway({ document, places, tasks }: Ground, { task, place }:
 
 /** Whether its line stays on its links as they are. */
 export const isUnchanged = ({ judged }: Column): boolean => judged.changes === 0;
-
-/** Whether the cables of a task's line are as long as a run. */
-export const reachesOver = ({ line }: Task, run: number): boolean =>
-  line.links.filter(isCable).reduce((sum, part) => sum + lengthOf(part), 0) >= run;
 
 function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Column[] {
   const { document, tasks, places, pieces, assess } = ground;

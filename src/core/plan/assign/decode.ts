@@ -1,16 +1,15 @@
-import type { Part } from '../../gear';
+import { type Part, linkKind } from '../../gear';
 import { withEnds, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
 import { tidied } from '../../rig/places';
 import { setFeed } from '../../rig/rigEdits';
 import type { FeedName } from '../../standards/feeds';
 import { pieceLabel, settingsOf, type Piece } from '../pieces';
-import { linkKind } from '../../gear';
 import { matched, slotKey, type Step } from '../chains/chain';
 import { joinKey, lengthsOf } from '../chains/joins';
 import type { Task } from '../tasks';
 import type { Column, Ground } from './columns';
 import type { Model } from './model';
-import { groupKey, inletKey, inletPieceKey } from './places';
+import { groupKey, inletKey, inletPieceKey } from '../places';
 
 /** One task as a solution places it. */
 export interface Placed {

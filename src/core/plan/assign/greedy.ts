@@ -5,7 +5,7 @@ import { valueOf } from '../program/program';
 import { slotKey } from '../chains/chain';
 import { isHome, isSentAway, type Column, type Ground } from './columns';
 import type { Model } from './model';
-import { groupKey, inletKey } from './places';
+import { groupKey, inletKey } from '../places';
 
 /** Nobody placed and every switch off: a solution of any plan. */
 export function nobody({ program, out, feeds }: Model): number[] {

@@ -8,7 +8,7 @@ import { rigPath } from '../../rig/paths';
 import type { FeedName } from '../../standards/feeds';
 import type { Volts } from '../../units';
 import { quantity } from '../../units/format';
-import { placesOf, siteOf } from '../assign/places';
+import { placesOf, siteOf } from '../places';
 import { connections } from '../chains/connect';
 import { inserted } from '../chains/inline';
 import { linksOf, type Chain } from '../chains/chain';

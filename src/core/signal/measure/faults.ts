@@ -1,7 +1,7 @@
 import type { Dbfs, Decibels, Hertz } from '../../units';
 import { ofPeak, ofPower } from './decibels';
 import { FRAME } from './frames';
-import type { Pattern, Seen } from './patterns';
+import type { Pattern, Seen } from './pattern';
 import { powerIn } from './spectrum';
 
 /** A direct offset above this, or above the floor, is told (common practice: converters stay below). */

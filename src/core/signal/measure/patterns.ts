@@ -1,63 +1,11 @@
-import type { Decibels } from '../../units';
 import { ofPower } from './decibels';
-import type { Disturbance } from './disturbances';
 import { faultsOf } from './faults';
-import type { Levels } from './levels';
-import { powerIn, type Density } from './spectrum';
-import type { Harmonic, Mains, Tone, Wandering } from './tones';
-import type { Refusal } from './usable';
-import type { Word } from './word';
-
-/** What a recording looks like, and what that usually comes from. */
-export interface Pattern {
-  code:
-    | 'magnetic-pick-up'
-    | 'rectifier-buzz'
-    | 'computer-tones'
-    | 'wandering-whine'
-    | 'hiss'
-    | 'gate'
-    | 'exact-zeros'
-    | 'rumble'
-    | 'crackle'
-    | 'dropouts'
-    | 'direct-offset'
-    | 'clipped-upstream'
-    | 'dead-channel'
-    | 'cut-off'
-    | 'word-length';
-  what: string;
-  usually: string;
-  evidence: string;
-}
+import { powerIn } from './spectrum';
+import type { Harmonic } from './tones';
+import type { Pattern, Seen } from './pattern';
 
 /** Rumble this far above what a room has is told (10 dB; common practice). */
 const RUMBLE_OVER = 10;
-
-/** What a channel shows. */
-export interface Seen {
-  mains: Mains | undefined;
-  tones: readonly Tone[];
-  /** Mean squares. */
-  rumble: number;
-  inBand: number;
-  /** What is as white as the top of the band, and all that is no tone, A-weighted. */
-  hiss: number;
-  weighted: number;
-  /** The hiss again, unweighted. */
-  white: number;
-  /** Everything, A-weighted. */
-  inBandA: number;
-  slope: Decibels;
-  density: Density;
-  levels: Levels;
-  wandering: readonly Wandering[];
-  /** Mean square of the floor; null where there is none. */
-  floor: number | null;
-  word: Word;
-  disturbances: readonly Disturbance[];
-  reasons: readonly Refusal[];
-}
 
 const level = (power: number): string => `${ofPower(power).toFixed(1).replace('-', '−')} dBFS`;
 const sum = (list: readonly { power: number }[]): number => list.reduce((total, { power }) => total + power, 0);

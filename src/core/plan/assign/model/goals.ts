@@ -5,7 +5,7 @@ import { complexity } from '../../pieces';
 import { weightsOf, type Goal, type Stage, type Term } from '../../program/program';
 import { isSentAway, type Column, type Ground } from '../columns';
 import { endsInLink } from '../../../rig/document';
-import { groupKey, inletKey } from '../places';
+import { groupKey, inletKey } from '../../places';
 import type { Draft } from './draft';
 
 /** How many of the stages there are up to the one that leaves alone what is Clear, and with it. */

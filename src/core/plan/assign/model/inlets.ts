@@ -1,6 +1,6 @@
 import type { Term } from '../../program/program';
 import { pairsOf } from '../pairs';
-import { inletKey } from '../places';
+import { inletKey } from '../../places';
 import { giveUp, type Draft, type Model } from './draft';
 
 /** At most one line on each inlet. Lines without wishes only count as one more of those at a place of alike inlets. */

@@ -1,6 +1,6 @@
 import type { FeedName } from '../../../standards/feeds';
 import type { Term } from '../../program/program';
-import { groupKey } from '../places';
+import { groupKey } from '../../places';
 import { giveUp, type Draft } from './draft';
 
 /** Every switch is at one setting, and a line is where its feed is. */

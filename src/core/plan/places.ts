@@ -1,10 +1,10 @@
-import { inletKind, type FeedSwitch, type Part } from '../../gear';
-import type { Device, InletRef, RigDocument, SwitchGroup } from '../../rig/document';
-import { switchOf } from '../../rig/paths';
-import { freeId, freeName } from '../../rig/rigEdits';
-import type { FeedName } from '../../standards/feeds';
-import type { Site } from '../assess';
-import { TO_GET } from '../pieces';
+import { inletKind, type FeedSwitch, type Part } from '../gear';
+import type { Device, InletRef, RigDocument, SwitchGroup } from '../rig/document';
+import { switchOf } from '../rig/paths';
+import { freeId, freeName } from '../rig/rigEdits';
+import type { FeedName } from '../standards/feeds';
+import type { Site } from './assess';
+import { TO_GET } from './pieces';
 
 /** Inlets of one switch that are all alike, so that it makes no difference which of them a line is on. */
 export interface Place {

@@ -1,0 +1,73 @@
+import type { Contact, ConnectorId } from './connectors';
+import type { Bench } from './bench';
+import type { Character, Kind, LevelFrom, MeantFor } from './kind';
+import type { Reader } from './reader';
+
+export interface SourceKind extends Kind {
+  role: 'source';
+  character: Character;
+  level: LevelFrom;
+  connector(part: Reader): ConnectorId;
+  /** The contacts between which it plays, where these are not its connector's first pair. */
+  pair?(part: Reader): readonly [Contact, Contact];
+  /** It plays two channels that share mono material: left and right of a stereo plug. */
+  stereo?(part: Reader): boolean;
+  /** What somebody does to it before it is plugged, and when it is packed, besides its settings. */
+  byHand?: { before: string; after: string };
+  /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */
+  build(bench: Bench): void;
+}
+
+/** A further socket of a link, beside the two that `ends` names. */
+export interface Port {
+  side: 'input' | 'output' | 'both';
+  connector: ConnectorId;
+  label: string;
+}
+
+export interface LinkKind extends Kind {
+  role: 'link';
+  ends(part: Reader): { input: ConnectorId; output: ConnectorId };
+  ports?(part: Reader): Record<string, Port>;
+  /** Gain of a sound link between its intended neighbours, by the socket it is left by, in dB; absent means 0. */
+  gain?(part: Reader, exit?: string): number;
+  /** What kind of thing it is, where rules or remedies must know. */
+  nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply' | 'splitter' | 'passive Y';
+  /** What somebody does to it before its line is plugged; `unfed`: never while the line's feed is on or charged. */
+  byHand?: { before: string; unfed?: true };
+  /** Two channels stay apart in it on purpose: left and right have a socket each. */
+  keepsChannelsApart?: boolean;
+  /** What a plan and the remedies have to know of it. */
+  planning?: Planning;
+  faults?: boolean;
+  build(bench: Bench): void;
+}
+
+/** How a link may stand in a chain. */
+export interface Planning {
+  /** How hard it is to understand, carry and power; the plan prefers little of it (an assumption of ours). */
+  complexity: number;
+  /** It changes the connector of a line, so that a chain may be built over it. */
+  adapts?: boolean;
+  /** What comes from the inlet's end powers what is at the source's end, though no direct current passes straight through. */
+  passesPower?: true;
+  /** Kinds of source that it is made for; any where none is named. */
+  serves?: readonly string[];
+  /** Its usual place where it stands in an XLR line (common practice). */
+  place?: 'booster' | 'isolation' | 't12' | 'level' | 'supply';
+  /** Its wiring to other lines, or its settings, are somebody's decision: a plan leaves it where it is. */
+  leftAlone?: boolean;
+}
+
+export interface InletKind extends Kind {
+  role: 'inlet';
+  /** Sockets it offers; a combination socket has two. */
+  sockets: readonly ConnectorId[];
+  /** What the socket that a plug goes into is meant for, as it is set. */
+  meantFor(part: Reader, plug: ConnectorId | undefined): MeantFor;
+  /** The figure that counts for a plug and as the inlet is set, where several sockets have figures of their own. */
+  figureFor?(part: Reader, plug: ConnectorId | undefined, figure: string): string;
+  build(bench: Bench): void;
+}
+
+export type AnyKind = SourceKind | LinkKind | InletKind;

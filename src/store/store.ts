@@ -1,0 +1,3 @@
+import type Database from 'better-sqlite3';
+
+export type Store = Database.Database;
