@@ -1,5 +1,6 @@
 import { logSchema } from '@/core/log';
-import { jsonSchema, kitSchema } from '@/core/rig';
+import { kitSchema } from '@/core/kit';
+import { jsonSchema } from '@/core/rig';
 
 const SCHEMAS: Record<string, () => object> = { rig: jsonSchema, kit: kitSchema, log: logSchema };
 

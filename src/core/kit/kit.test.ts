@@ -1,7 +1,18 @@
 import { readFileSync } from 'node:fs';
 import Ajv from 'ajv/dist/2020';
-import { DocumentError, kitSchema, parseDocument } from '../rig';
-import { answered, openPoints, parseKit, partOf, readItem, readKit, usesOf, withAnswer, type KitItem } from '.';
+import { DocumentError, parseDocument } from '../rig';
+import {
+  answered,
+  kitSchema,
+  openPoints,
+  parseKit,
+  partOf,
+  readItem,
+  readKit,
+  usesOf,
+  withAnswer,
+  type KitItem,
+} from '.';
 import { kitCsv, readKitCsv } from '../tables';
 
 const kit = parseKit(readFileSync('demo/kit.json', 'utf8'));

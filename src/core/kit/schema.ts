@@ -2,9 +2,10 @@ import Joi from 'joi';
 import { LINKS, SOURCES } from '../gear';
 import { deviceFields } from '../rig/schema';
 import { deviceFaults } from '../rig/references';
-import { identifier, part, text } from '../rig/parts.schema';
+import { exactly, fact, identifier, oneOf, part, text } from '../rig/parts.schema';
+import { published } from '../rig/published';
 import { DocumentError, parsedJson, refusalsOf, VALIDATION, type Refusal } from '../rig/refusals';
-import { KIT_FORMAT, KIT_VERSION, MOST_ITEMS, type KitDocument, type KitItem } from './item';
+import { KIT_FORMAT, KIT_VERSION, MOST_ITEMS, type DeviceModel, type KitDocument, type KitItem } from './item';
 
 const head = {
   id: identifier.required(),
@@ -14,42 +15,42 @@ const head = {
   sheet: text(300).allow(''),
 };
 
-const item = Joi.alternatives().conditional('.role', {
-  switch: [
-    {
-      is: 'source',
-      then: Joi.object({ ...head, role: Joi.valid('source').required(), part: part(SOURCES).required() }),
-    },
-    { is: 'link', then: Joi.object({ ...head, role: Joi.valid('link').required(), part: part(LINKS).required() }) },
-    {
-      is: 'device',
-      then: Joi.object({
-        ...head,
-        role: Joi.valid('device').required(),
-        device: Joi.object(deviceFields).required(),
-      }),
-      otherwise: Joi.object({ role: Joi.valid('source', 'link', 'device').required() }).unknown(),
-    },
-  ],
-});
+type PartItem = Extract<KitItem, { part: unknown }>;
+const item = oneOf<KitItem['role']>('role', {
+  source: exactly<PartItem>({
+    ...head,
+    role: Joi.valid('source').required(),
+    part: part(SOURCES).required(),
+  }),
+  link: exactly<PartItem>({ ...head, role: Joi.valid('link').required(), part: part(LINKS).required() }),
+  device: exactly<Exclude<KitItem, PartItem>>({
+    ...head,
+    role: Joi.valid('device').required(),
+    device: exactly<DeviceModel>(deviceFields).required(),
+  }),
+}).shared(fact);
 
-const schema = Joi.object({
+/** What a kit may hold. */
+export const kitShape = exactly<KitDocument>({
   format: Joi.valid(KIT_FORMAT).required(),
   version: Joi.valid(KIT_VERSION).required(),
   items: Joi.array().items(item).max(MOST_ITEMS).unique('id').required(),
-});
+}).shared(fact);
+
+/** The published JSON Schema of a kit. */
+export const kitSchema = () => published(`Inlet Check kit, version ${KIT_VERSION}`, kitShape);
 
 /** Checks one item that came from outside. @throws DocumentError */
 export function readItem(value: unknown): KitItem {
   const { error, value: read } = item.validate(value, VALIDATION);
-  if (error) throw new DocumentError(refusalsOf(error, value));
+  if (error) throw new DocumentError(refusalsOf(error, value, item));
   return wired(read as KitItem, '');
 }
 
 /** Reads a kit that came from outside. @throws DocumentError */
 export function readKit(value: unknown): KitDocument {
-  const { error, value: kit } = schema.validate(value, VALIDATION);
-  if (error) throw new DocumentError(refusalsOf(error, value));
+  const { error, value: kit } = kitShape.validate(value, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, value, kitShape));
   (kit as KitDocument).items.forEach((each, n) => wired(each, `items[${n}].`));
   return kit as KitDocument;
 }

@@ -1,67 +1,50 @@
+import Joi from 'joi';
+import { exactly } from '../rig/parts.schema';
+import { published } from '../rig/published';
 import { FEEDS } from '../standards/feeds';
-import { ENTRY_KINDS, FORMAT, VERSION } from './entry';
+import { ENTRY_KINDS, FORMAT, VERSION, type LogEntry } from './entry';
+import type { LogFile, NamedExposure } from './file';
 
-type Schema = Record<string, unknown>;
+const text = Joi.string().allow('').required();
+const moment = Joi.string().isoDate().required().description('in UTC');
+const feed = Joi.valid(...Object.keys(FEEDS), 'unknown');
+const line = Joi.string().description('id of a line of the rig');
 
-const object = (properties: Record<string, Schema>, required: readonly string[]): Schema => ({
-  type: 'object',
-  properties,
-  required,
-  additionalProperties: false,
+const entry = exactly<Omit<LogEntry, 'id'>>({
+  at: moment,
+  kind: Joi.valid(...Object.keys(ENTRY_KINDS)).required(),
+  who: text,
+  text,
+  place: Joi.string().allow(''),
+  lines: Joi.array().items(line).required(),
+  photo: Joi.string().description('id of a photo that is kept with the rig'),
+  fed: Joi.object().pattern(Joi.any(), feed).description('by line, what its source had from then on'),
 });
-const list = (items: Schema): Schema => ({ type: 'array', items });
 
-const text: Schema = { type: 'string' };
-const moment: Schema = { type: 'string', format: 'date-time', description: 'in UTC' };
-const feed: Schema = { enum: [...Object.keys(FEEDS), 'unknown'] };
-const line: Schema = { type: 'string', description: 'id of a line of the rig' };
+const exposure = exactly<NamedExposure>({
+  line: line.required(),
+  name: text,
+  feeds: Joi.array()
+    .items(
+      exactly<NamedExposure['feeds'][number]>({
+        feed: feed.required(),
+        seconds: Joi.number().min(0).required(),
+        times: Joi.number().integer().min(0).required(),
+      }),
+    )
+    .required(),
+  incidents: Joi.array()
+    .items(exactly<NamedExposure['incidents'][number]>({ at: moment, text }))
+    .required(),
+});
+
+const schema = exactly<LogFile>({
+  format: Joi.valid(FORMAT).required(),
+  version: Joi.valid(VERSION).required(),
+  rig: text.description('name of the rig'),
+  entries: Joi.array().items(entry).required(),
+  exposures: Joi.array().items(exposure).required(),
+});
 
 /** The published JSON Schema of `inlet-check-log`. */
-export const logSchema = (): Schema => ({
-  $schema: 'https://json-schema.org/draft/2020-12/schema',
-  title: `${FORMAT}, version ${VERSION}`,
-  ...object(
-    {
-      format: { const: FORMAT },
-      version: { const: VERSION },
-      rig: { type: 'string', description: 'name of the rig' },
-      entries: list(
-        object(
-          {
-            at: moment,
-            kind: { enum: Object.keys(ENTRY_KINDS) },
-            who: text,
-            text,
-            place: text,
-            lines: list(line),
-            photo: { type: 'string', description: 'id of a photo that is kept with the rig' },
-            fed: {
-              type: 'object',
-              additionalProperties: feed,
-              description: 'by line, what its source had from then on',
-            },
-          },
-          ['at', 'kind', 'who', 'text', 'lines'],
-        ),
-      ),
-      exposures: list(
-        object(
-          {
-            line,
-            name: text,
-            feeds: list(
-              object({ feed, seconds: { type: 'number', minimum: 0 }, times: { type: 'integer', minimum: 0 } }, [
-                'feed',
-                'seconds',
-                'times',
-              ]),
-            ),
-            incidents: list(object({ at: moment, text }, ['at', 'text'])),
-          },
-          ['line', 'name', 'feeds', 'incidents'],
-        ),
-      ),
-    },
-    ['format', 'version', 'rig', 'entries', 'exposures'],
-  ),
-});
+export const logSchema = () => published(`${FORMAT}, version ${VERSION}`, schema);

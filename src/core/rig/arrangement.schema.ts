@@ -14,66 +14,89 @@ import {
   RUN_FIGURE,
   type Range,
 } from './deviceFigures';
-import { figure, identifier, text } from './parts.schema';
-import { UNIT_KINDS } from './arrangement';
+import { exactly, figure, identifier, text } from './parts.schema';
+import {
+  UNIT_KINDS,
+  type Arrangement,
+  type Location,
+  type MonitorGroup,
+  type RoomBand,
+  type Run,
+  type Unit,
+  type Wishes,
+} from './arrangement';
+import type { DcLoad, DcSupply, DirectCurrent } from './directCurrent';
+import type { InletRef } from '../gear';
 
 /** A field for each figure; `required` names those that must be there. */
-export const deviceFigures = (ranges: Record<string, Range>, required: readonly string[] = []) =>
+export const deviceFigures = <N extends string>(ranges: Record<N, Range>, required: readonly NoInfer<N>[] = []) =>
   Object.fromEntries(
-    Object.entries(ranges).map(([name, range]) => [
+    Object.entries<Range>(ranges).map(([name, range]) => [
       name,
-      required.includes(name) ? figure(range).required() : figure(range),
+      required.includes(name as N) ? figure(range).required() : figure(range),
     ]),
-  );
+  ) as Record<N, Joi.Schema>;
 
-const inletRef = Joi.object({ device: identifier.required(), inlet: identifier.required() });
+const inletRef = exactly<InletRef>({ device: identifier.required(), inlet: identifier.required() });
 const two = (items: Joi.Schema) => Joi.array().items(items).length(2).unique();
 const centre = Joi.valid('negative', 'positive').required();
 const head = { id: identifier.required(), name: text(80).required() };
 
 const roomBands = Joi.array()
   .items(
-    Joi.object({
+    exactly<RoomBand>({
       hz: Joi.valid(...OCTAVES).required(),
       level: Joi.number().min(-20).max(140).required(),
     }),
   )
   .min(1)
   .max(OCTAVES.length)
-  .unique('hz');
+  .unique('hz')
+  .description('room noise by octaves, in dB SPL; taken before `room`');
 
-const unit = Joi.object({
+const unit = exactly<Unit>({
   ...head,
   kind: Joi.valid(...Object.keys(UNIT_KINDS)).required(),
-  outlet: text(80),
-  device: identifier,
-  line: identifier,
+  outlet: text(80).description('the outlet or strip that it hangs on'),
+  device: identifier.description('the device of the rig that it is'),
+  line: identifier.description('the line whose source it is'),
 });
 
-const monitors = Joi.object({
+const monitors = exactly<MonitorGroup>({
   ...head,
-  location: identifier,
-  devices: Joi.array().items(identifier).max(MOST_MONITORED).unique().required(),
+  location: identifier.description('where they are turned up and down'),
+  devices: Joi.array()
+    .items(identifier)
+    .max(MOST_MONITORED)
+    .unique()
+    .required()
+    .description('devices that are heard on them'),
 });
 
-const wishes = Joi.object({
+const wishes = exactly<Wishes>({
   pinned: Joi.array()
     .items(Joi.object({ line: identifier.required(), to: inletRef.required() }))
     .max(MOST_WISHES)
-    .unique('line'),
+    .unique('line')
+    .description('lines that belong on one particular inlet'),
   forbidden: Joi.array()
     .items(Joi.object({ to: inletRef.required(), line: identifier }))
-    .max(MOST_WISHES),
-  neighbours: Joi.array().items(two(identifier)).max(MOST_WISHES),
-});
+    .max(MOST_WISHES)
+    .description('inlets that are not to be used, by one line or by any'),
+  neighbours: Joi.array()
+    .items(two(identifier))
+    .max(MOST_WISHES)
+    .description('lines that belong on neighbouring inlets of one device'),
+}).description('what a plan has to keep to');
 
-const directCurrent = Joi.object({
+const outlet = Joi.number().integer().min(1).max(32).required();
+const directCurrent = exactly<DirectCurrent>({
   supplies: Joi.array()
     .items(
-      Joi.object({
+      exactly<DcSupply>({
         ...head,
-        outlets: Joi.number().integer().min(1).max(32).required(),
-        isolated: Joi.boolean().required(),
+        outlets: outlet,
+        isolated: Joi.boolean().required().description('every outlet floats by itself'),
         centre,
         ...deviceFigures(DC_SUPPLY_FIGURES, ['volts', 'limit']),
       }),
@@ -83,31 +106,41 @@ const directCurrent = Joi.object({
     .required(),
   loads: Joi.array()
     .items(
-      Joi.object({
+      exactly<DcLoad>({
         ...head,
         centre,
-        ground: centre,
+        ground: centre.description('the pole that its signal ground is joined to'),
         digital: Joi.boolean().required(),
         ...deviceFigures(DC_LOAD_FIGURES, ['lowest', 'highest', 'current']),
-        on: Joi.object({ supply: identifier.required(), outlet: Joi.number().integer().min(1).max(32).required() }),
+        on: Joi.object({ supply: identifier.required(), outlet }),
       }),
     )
     .max(MOST_SUPPLIES)
     .unique('id')
     .required(),
-});
+}).description('direct-current supplies for boxes and pedals, and what hangs on them');
 
 /** What a document says of places, wishes and direct-current supplies. */
-export const arrangementFields = {
+export const arrangementFields: { [K in keyof Required<Arrangement> | 'directCurrent']: Joi.Schema } = {
   locations: Joi.array()
-    .items(Joi.object({ ...head, room: figure(ROOM_FIGURE), roomBands }))
+    .items(exactly<Location>({ ...head, room: figure(ROOM_FIGURE), roomBands }))
     .max(MOST_LOCATIONS)
-    .unique('id'),
+    .unique('id')
+    .description('where sources and devices stand'),
   runs: Joi.array()
-    .items(Joi.object({ between: two(identifier).required(), length: figure(RUN_FIGURE).required() }))
-    .max(MOST_RUNS),
+    .items(exactly<Run>({ between: two(identifier).required(), length: figure(RUN_FIGURE).required() }))
+    .max(MOST_RUNS)
+    .description('the cable that is needed from one location to another'),
   wishes,
-  monitors: Joi.array().items(monitors).max(MOST_MONITORS).unique('id'),
-  units: Joi.array().items(unit).max(MOST_UNITS).unique('id'),
+  monitors: Joi.array()
+    .items(monitors)
+    .max(MOST_MONITORS)
+    .unique('id')
+    .description('loudspeakers, headphones and streams that are turned up and down together'),
+  units: Joi.array()
+    .items(unit)
+    .max(MOST_UNITS)
+    .unique('id')
+    .description('what may disturb a recording, whether sound runs through it or not'),
   directCurrent,
 };

@@ -43,7 +43,7 @@ describe('what is wrong is refused with its path and what would be right', () =>
       'unknown field',
       (rig) => Object.assign(rig.lines[0], { colour: 'red' }),
       'lines[0].colour',
-      /unknown field; allowed here: id, name, note, source, links, inlet/,
+      /unknown field; allowed here: id, name, note, location, source, links, inlet/,
     ],
     [
       'unknown figure',
@@ -172,6 +172,30 @@ describe('what is wrong is refused with its path and what would be right', () =>
       (rig) => (source(rig, 4).facts = { tap: { who: 'maker', when: 'spring' } }),
       'lines[4].source.facts.tap.when',
       /must be a date like/,
+    ],
+    [
+      'an answer of a day that never was',
+      (rig) => (source(rig, 4).facts = { tap: { who: 'maker', when: '2026-02-30' } }),
+      'lines[4].source.facts.tap.when',
+      /must be a date like/,
+    ],
+    [
+      'a part of no kind',
+      (rig) => delete (source(rig, 4) as Partial<Part>).kind,
+      'lines[4].source.kind',
+      /kind is required: "/,
+    ],
+    [
+      'nothing where a link should be',
+      (rig) => ((rig.lines[1].links as (Part | null)[])[0] = null),
+      'lines[1].links[0]',
+      /must be of type object/,
+    ],
+    [
+      'a fault of no sort',
+      (rig) => (rig.lines[1].links[0].faults = [{ type: 'chewed' } as never]),
+      'lines[1].links[0].faults[0].type',
+      /must be "open" or "swapped" or "shorted" or "leaky" or "shield to cold", not "chewed"/,
     ],
     ['another version', (rig) => (rig.version = 9 as never), 'version', /must be 2, not 9/],
     [

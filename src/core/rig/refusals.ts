@@ -1,6 +1,5 @@
 import type Joi from 'joi';
-import { SCHOOLS } from '../schools/schools';
-import { INLETS, LINKS, SOURCES, type LinkKind } from '../gear';
+import { discriminator, fitting, jsonSchemaOf, schemasAt, type JsonSchema } from './published';
 
 /** One thing that is wrong with a document: where, and what would be right. */
 export interface Refusal {
@@ -40,77 +39,52 @@ const pathText = (path: Steps): string =>
     '',
   );
 
-const FIELDS: [pattern: RegExp, fields: readonly string[]][] = [
-  [/^$/, ['format', 'version', 'name', 'note', 'schools', 'devices', 'lines']],
-  [/^schools$/, Object.keys(SCHOOLS)],
-  [
-    /^devices\[\d+\]$/,
-    ['id', 'name', 'note', 'item', 'location', 'inlets', 'groups', 'ground', 'feedLimit', 'batteries'],
-  ],
-  [
-    /^devices\[\d+\]\.groups\[\d+\]$/,
-    ['id', 'name', 'inlets', 'offers', 'feed', 'control', 'latched', 'mutes', 'ramp'],
-  ],
-  [/^devices\[\d+\]\.batteries$/, ['cells', 'chemistry', 'capacity']],
-  [/^lines\[\d+\]$/, ['id', 'name', 'note', 'source', 'links', 'inlet']],
-  [/\.(from|into)$/, ['line', 'link', 'port']],
-  [/\.(ramp|feedLimit|capacity)$/, ['value', 'unit', 'basis', 'where']],
-  [/\.inlet$/, ['device', 'inlet', 'into']],
-  [/^items\[\d+\]$/, ['id', 'role', 'name', 'count', 'note', 'sheet', 'part', 'device']],
-  [/device$/, ['inlets', 'groups', 'ground', 'feedLimit', 'batteries']],
-  [/\.faults\[\d+\]$/, ['type', 'contact', 'contacts', 'at', 'ohms']],
-];
+const quoted = (values: readonly unknown[]): string => values.map((value) => JSON.stringify(value)).join(' or ');
 
-/** The fields that an object at a path may have. */
-function fieldsAt(root: unknown, path: Steps): readonly string[] {
-  const known = FIELDS.find(([pattern]) => pattern.test(pathText(path)));
-  if (known) return known[1];
-  const at = path.findIndex((step) => step === 'source' || step === 'part' || step === 'links' || step === 'inlets');
-  if (at < 0) return [];
-  const single = path[at] === 'source' || path[at] === 'part';
-  const depth = single ? at + 1 : at + 2;
-  const value = path
-    .slice(0, depth)
-    .reduce<unknown>((object, step) => (object as Record<string | number, unknown>)?.[step], root) as
-    { kind?: string } | undefined;
-  const kind = [...SOURCES, ...LINKS, ...INLETS].find((other) => other.kind === value?.kind);
-  if (!kind) return [];
-  const rest = path.slice(depth);
-  if (rest.length === 0)
-    return [
-      ...(single ? [] : ['id']),
-      'kind',
-      'item',
-      'name',
-      'note',
-      'figures',
-      'choices',
-      'facts',
-      ...((kind as LinkKind).faults ? ['faults'] : []),
-    ];
-  if (rest[0] === 'facts')
-    return rest.length > 1 ? ['who', 'when', 'where'] : [...Object.keys(kind.figures), ...Object.keys(kind.choices)];
-  if (rest.length > 1) return ['value', 'unit', 'basis', 'where'];
-  if (rest[0] === 'figures') return Object.keys(kind.figures);
-  return Object.keys(kind.choices).filter((name) => path[at] !== 'inlets' || name !== 'feed');
+/** The fields that are allowed beside one that is not. */
+function allowedAt(schema: JsonSchema, root: unknown, path: Steps): string {
+  const beside = path.slice(0, -1);
+  const names = new Set(
+    fitting(schemasAt(schema, root, beside), valueAt(root, beside)).flatMap(({ properties }) =>
+      Object.keys(properties ?? {}),
+    ),
+  );
+  return names.size ? `; allowed here: ${[...names].join(', ')}` : '; none are allowed here';
 }
 
-function allowedAt(root: unknown, path: Steps): string {
-  const names = fieldsAt(root, path.slice(0, -1));
-  return names.length ? `; allowed here: ${names.join(', ')}` : '; none are allowed here';
-}
+const valueAt = (root: unknown, path: Steps): unknown =>
+  path.reduce<unknown>((object, step) => (object as Record<string | number, unknown> | undefined)?.[step], root);
 
-/** A validation error in words that say what to change. */
-export function refusalsOf(error: Joi.ValidationError, root: unknown): Refusal[] {
-  return error.details.slice(0, 20).map(({ type, path, message, context }) => ({
-    path: pathText(path),
+/** A value that is none of the objects which are allowed at its place: what tells those apart is missing or unknown. */
+function noneOf(schema: JsonSchema, root: unknown, path: Steps): Refusal {
+  const value = valueAt(root, path);
+  const told = discriminator(schemasAt(schema, root, path));
+  if (typeof value !== 'object' || value === null || !told)
+    return { path: pathText(path), message: `${path.at(-1) ?? 'it'} must be of type object` };
+  const said = (value as Record<string, unknown>)[told.field];
+  return {
+    path: pathText([...path, told.field]),
     message:
-      type === 'object.unknown'
-        ? `unknown field${allowedAt(root, path)}`
-        : type === 'any.only'
-          ? `must be ${(context?.valids as unknown[]).map((valid) => JSON.stringify(valid)).join(' or ')}, not ${JSON.stringify(context?.value)}`
-          : type === 'array.unique'
-            ? `has the same id as ${pathText([...path.slice(0, -1), context?.dupePos as number])}; each needs an id of its own`
-            : message,
-  }));
+      said === undefined
+        ? `${told.field} is required: ${quoted(told.values)}`
+        : `must be ${quoted(told.values)}, not ${JSON.stringify(said)}`,
+  };
+}
+
+/** A validation error in words that say what to change. @param schema that was not kept to */
+export function refusalsOf({ details }: Joi.ValidationError, root: unknown, schema: Joi.Schema): Refusal[] {
+  return details.slice(0, 20).map(({ type, path, message, context }) => {
+    if (type === 'alternatives.any') return noneOf(jsonSchemaOf(schema), root, path);
+    return {
+      path: pathText(path),
+      message:
+        type === 'object.unknown'
+          ? `unknown field${allowedAt(jsonSchemaOf(schema), root, path)}`
+          : type === 'any.only'
+            ? `must be ${quoted(context?.valids as unknown[])}, not ${JSON.stringify(context?.value)}`
+            : type === 'array.unique'
+              ? `has the same id as ${pathText([...path.slice(0, -1), context?.dupePos as number])}; each needs an id of its own`
+              : message,
+    };
+  });
 }

@@ -1,18 +1,30 @@
 import Joi from 'joi';
 import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../schools/schools';
-import { GROUNDINGS, INLETS, LINKS, SOURCES } from '../gear';
+import { GROUNDINGS, INLETS, LINKS, SOURCES, type InletRef } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { arrangementFields, deviceFigures } from './arrangement.schema';
 import { BATTERY_FIGURES, CHEMISTRIES, DEVICE_FIGURES } from './deviceFigures';
-import { FORMAT, MOST_DEVICES, MOST_LINES, VERSION, type RigDocument } from './document';
+import {
+  FORMAT,
+  MOST_DEVICES,
+  MOST_LINES,
+  VERSION,
+  type Batteries,
+  type Device,
+  type RigDocument,
+  type RigLine,
+  type Socket,
+  type SwitchGroup,
+} from './document';
 import { migrated } from './migrate';
-import { figure, identifier, part, text } from './parts.schema';
+import { exactly, fact, figure, identifier, part, text } from './parts.schema';
+import { published } from './published';
 import { brokenReferences } from './references';
 import { DocumentError, parsedJson, refusalsOf, VALIDATION } from './refusals';
 
 const feeds = Object.keys(FEEDS);
 
-const group = Joi.object({
+const group = exactly<SwitchGroup>({
   id: identifier.required(),
   name: text(80).required(),
   inlets: Joi.array().items(identifier).min(1).max(128).required(),
@@ -21,31 +33,36 @@ const group = Joi.object({
     .unique()
     .max(feeds.length)
     .required(),
-  feed: Joi.valid('off', ...feeds).required(),
-  control: text(200).allow(''),
-  latched: Joi.boolean(),
-  mutes: Joi.boolean(),
+  feed: Joi.valid('off', ...feeds)
+    .required()
+    .description('what it is set to now'),
+  control: text(200).allow('').description('where the switch is found'),
+  latched: Joi.boolean().description('keeps its state without mains'),
+  mutes: Joi.boolean().description('mutes its inlets while it switches'),
   ramp: figure(DEVICE_FIGURES.ramp),
-});
+}).description('the inlets whose feed one switch turns on together');
 
+type Placed = 'id' | 'name' | 'note' | 'item' | 'location';
 /** What a device is, in a rig and in the kit. */
-export const deviceFields = {
+export const deviceFields: { [K in keyof Required<Omit<Device, Placed>>]: Joi.Schema } = {
   inlets: Joi.array()
-    .items(part(INLETS, { id: identifier.required() }, ['feed']))
+    .items(part(INLETS, identifier.required(), ['feed']))
     .max(128)
     .unique('id')
     .required(),
   groups: Joi.array().items(group).max(128).unique('id').required(),
-  ground: Joi.valid(...GROUNDINGS),
+  ground: Joi.valid(...GROUNDINGS).description(
+    'how its ground stands to mains earth; what runs on batteries floats unless this says otherwise',
+  ),
   feedLimit: figure(DEVICE_FIGURES.feedLimit),
-  batteries: Joi.object({
+  batteries: exactly<Batteries>({
     cells: Joi.number().integer().min(1).max(48).required(),
     chemistry: Joi.valid(...CHEMISTRIES).required(),
     ...deviceFigures(BATTERY_FIGURES),
   }),
 };
 
-const device = Joi.object({
+const device = exactly<Device>({
   id: identifier.required(),
   name: text(80).required(),
   note: text(500).allow(''),
@@ -54,13 +71,17 @@ const device = Joi.object({
   ...deviceFields,
 });
 
-const socket = Joi.object({ line: identifier.required(), link: identifier.required(), port: text(20).required() });
+const socket = exactly<Socket>({
+  line: identifier.required(),
+  link: identifier.required(),
+  port: text(20).required(),
+}).description("a further socket of a link on another line: a splitter's leg, a link-through, a Y-lead's second end");
 
-const line = Joi.object({
+const line = exactly<RigLine>({
   id: identifier.required(),
   name: text(80).required(),
   note: text(500).allow(''),
-  location: identifier,
+  location: identifier.description('where its source stands'),
   source: Joi.alternatives()
     .conditional(Joi.object({ from: Joi.exist() }).unknown(), {
       then: Joi.object({ from: socket.required() }),
@@ -68,43 +89,54 @@ const line = Joi.object({
     })
     .required(),
   links: Joi.array()
-    .items(part(LINKS, { id: identifier }))
+    .items(part(LINKS, identifier))
     .max(16)
-    .unique((a, b) => a.id !== undefined && a.id === b.id)
+    .unique((a, b) => a?.id !== undefined && a.id === b?.id)
     .required(),
   inlet: Joi.alternatives()
     .conditional(Joi.object({ into: Joi.exist() }).unknown(), {
       then: Joi.object({ into: socket.required() }),
-      otherwise: Joi.object({ device: identifier.required(), inlet: identifier.required() }),
+      otherwise: exactly<InletRef>({ device: identifier.required(), inlet: identifier.required() }),
     })
     .required(),
 });
 
 /** One of the options; where a figure may be typed in, that figure as text. */
 function school(name: SchoolName): Joi.Schema {
-  const values = SCHOOLS[name].options.map(({ value }) => value as string);
+  const { question, why, options } = SCHOOLS[name];
+  const values = options.map(({ value }) => value as string);
   const typed = TYPED[name];
-  if (!typed) return Joi.valid(...values);
-  const { min, max, unit } = typed;
-  return Joi.string().custom((value: string, helpers) =>
-    values.includes(value) || (/^-?\d+(\.\d+)?$/.test(value) && Number(value) >= min && Number(value) <= max)
-      ? value
-      : helpers.message({
-          custom: `{{#label}} must be one of ${values.join(', ')}, or a figure from ${min} to ${max} ${unit}`,
-        }),
+  const allowed = typed
+    ? Joi.string()
+        .pattern(typed.pattern)
+        .messages({
+          'string.pattern.base': `{{#label}} must be one of ${values.join(', ')}, or a figure from ${typed.min} to ${typed.max} ${typed.unit}`,
+        })
+    : Joi.valid(...values);
+  return allowed.description(
+    `${question}: ${options.map(({ value, label }) => `${value} (${label})`).join(', ')}. ${why}`,
   );
 }
 
-const schema = Joi.object({
+/** What a document may hold; that its references lead somewhere is looked at besides. */
+export const rigShape = exactly<RigDocument>({
   format: Joi.valid(FORMAT).required(),
   version: Joi.valid(VERSION).required(),
   name: text(80).required(),
   note: text(2000).allow(''),
   schools: Joi.object(Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)]))),
   devices: Joi.array().items(device).max(MOST_DEVICES).unique('id').required(),
-  lines: Joi.array().items(line).max(MOST_LINES).unique('id').required(),
+  lines: Joi.array()
+    .items(line)
+    .max(MOST_LINES)
+    .unique('id')
+    .required()
+    .description('Every line has an id of its own, every inlet one line.'),
   ...arrangementFields,
-});
+}).shared(fact);
+
+/** The published JSON Schema of the rig document. */
+export const jsonSchema = () => published(`Inlet Check rig document, version ${VERSION}`, rigShape);
 
 /**
  * Reads a document that came from outside, of this version or an older one.
@@ -121,8 +153,8 @@ export function readDocument(value: unknown): RigDocument {
       },
     ]);
   const current = migrated(value);
-  const { error, value: document } = schema.validate(current, VALIDATION);
-  if (error) throw new DocumentError(refusalsOf(error, current));
+  const { error, value: document } = rigShape.validate(current, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, current, rigShape));
   const broken = brokenReferences(document as RigDocument);
   if (broken.length) throw new DocumentError(broken.slice(0, 20));
   return document as RigDocument;

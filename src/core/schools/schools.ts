@@ -193,8 +193,8 @@ export const peakTargetOf = ({ peakTarget }: Pick<Schools, 'peakTarget'>): numbe
   peakTarget === 'float' ? -12 : Number(peakTarget);
 
 /** Schools whose choice may also be a number typed in. */
-export const TYPED: Partial<Record<SchoolName, { min: number; max: number; unit: string }>> = {
-  noiseFloor: { min: -130, max: -20, unit: 'dBFS' },
+export const TYPED: Partial<Record<SchoolName, { min: number; max: number; unit: string; pattern: RegExp }>> = {
+  noiseFloor: { min: -130, max: -20, unit: 'dBFS', pattern: /^-(130(\.0+)?|(1[0-2]\d|[2-9]\d)(\.\d+)?)$/ },
 };
 
 /** The label of a choice, for naming the school that decided. */

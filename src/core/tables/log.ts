@@ -1,6 +1,7 @@
 import { writeCsv } from './csv';
 import { ENTRY_KINDS, FORMAT, VERSION, type LogEntry } from '../log/entry';
 import type { Exposure } from '../log/exposure';
+import type { LogFile } from '../log/file';
 
 const LOG_COLUMNS = ['time', 'kind', 'what', 'lines', 'place', 'who'] as const;
 
@@ -24,15 +25,13 @@ export const logJson = (
   entries: readonly LogEntry[],
   record: readonly Exposure[],
   nameOf: (line: string) => string,
-): string =>
-  `${JSON.stringify(
-    {
-      format: FORMAT,
-      version: VERSION,
-      rig,
-      entries: entries.map(({ id: _id, ...entry }) => entry),
-      exposures: record.map((each) => ({ ...each, name: nameOf(each.line) })),
-    },
-    null,
-    2,
-  )}\n`;
+): string => {
+  const file: LogFile = {
+    format: FORMAT,
+    version: VERSION,
+    rig,
+    entries: entries.map(({ id: _id, ...entry }) => entry),
+    exposures: record.map((each) => ({ ...each, name: nameOf(each.line) })),
+  };
+  return `${JSON.stringify(file, null, 2)}\n`;
+};
