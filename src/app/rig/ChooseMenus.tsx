@@ -1,12 +1,12 @@
 'use client';
 
+import { isCable, kindAt, LINKS, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
 import Box from '@mui/material/Box';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
-import { kindAt, LINKS, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
 import { partOf, type KitItem } from '@/core/kit';
 import { endsInLink, freeInlets, inletName, type InletRef, type RigDocument } from '@/core/rig';
 
@@ -62,7 +62,7 @@ export function InsertMenu({
 
 /** A link put in at a place; a plain cable gets the connector of what it is plugged onto. */
 export function fitting(line: Line, at: number, part: Part): Part {
-  if (part.kind !== 'cable' || part.choices?.connector) return part;
+  if (!isCable(part) || part.choices?.connector) return part;
   const before: PartRef = at === 0 ? 'source' : at - 1;
   const known = kindAt(before, partAt(line, before).kind);
   const read = reader(known, partAt(line, before));

@@ -1,4 +1,7 @@
 import {
+  isCable,
+  isPlainAdapter,
+  sourceKind,
   CONNECTORS,
   inletKind,
   kindAt,
@@ -48,7 +51,7 @@ function takeOut(at: Case): Remedy[] {
     const kind = linkKind(part.kind);
     if (
       kind.nature === 'cable' ||
-      part.kind === 'preamplifier' ||
+      kind.onPurpose ||
       (at.line.branches ?? []).some((branch) => branch.at === n) ||
       part.entry ||
       part.exit
@@ -181,14 +184,14 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
 function relay(at: Case, goes: boolean): Fitted | undefined {
   const { links, branches = [] } = at.line;
   const { plug } = at.circuit.junctions[0];
-  const adapters = [...links.keys()].filter((n) => links[n].kind === 'plain-adapter');
-  const plain = links.every(({ kind, faults }) => !faults?.length && (kind === 'cable' || kind === 'plain-adapter'));
+  const adapters = [...links.keys()].filter((n) => isPlainAdapter(links[n]));
+  const plain = links.every((part) => !part.faults?.length && (isCable(part) || isPlainAdapter(part)));
   if (!goes || plug !== 'xlr3' || !plain || !adapters.length || adapters.length === links.length || branches.length)
     return undefined;
   return {
     edits: [
-      ...links.flatMap(({ kind }, n): Edit[] =>
-        kind === 'cable' ? [{ do: 'choose', part: n, choice: 'connector', value: plug }] : [],
+      ...links.flatMap((part, n): Edit[] =>
+        isCable(part) ? [{ do: 'choose', part: n, choice: 'connector', value: plug }] : [],
       ),
       ...adapters.toReversed().map((n): Edit => ({ do: 'remove', at: n })),
     ],
@@ -224,7 +227,7 @@ function settingLabel(at: Case, ref: PartRef, choice: string, value: string, lab
   const name = nameOf(at.line, ref);
   switch (choice) {
     case 'battery':
-      if (at.line.source.kind === 'valve-own-supply' && ref === 'source')
+      if (sourceKind(at.line.source.kind).highVoltage && ref === 'source')
         return `Its supply switched ${value} (record it)`;
       return `Battery of ${name} switched ${value} (record it)`;
     case 'feed':

@@ -1,4 +1,4 @@
-import { CONNECTORS, linkKind, mate } from '../gear';
+import { CONNECTORS, isCable, isPlainAdapter, linkKind, mate } from '../gear';
 import type { Edit } from '../gear/edits';
 import { nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
@@ -15,8 +15,8 @@ function straight(at: Case): Remedy[] {
   const { links } = at.line;
   return links.flatMap((part, n): Remedy[] => {
     const [before, after] = [links[n - 1], links[n + 1]];
-    if (linkKind(part.kind).nature !== 'cable' || part.kind === 'multicore' || !before || !after) return [];
-    if (![before, after].every(({ kind }) => kind === 'plain-adapter')) return [];
+    if (!isCable(part) || !before || !after) return [];
+    if (![before, after].every(isPlainAdapter)) return [];
     const { input } = at.circuit.links[n - 1];
     if (input !== at.circuit.links[n + 1].output || !mate(input, input)) return [];
     return [
@@ -37,15 +37,15 @@ function straight(at: Case): Remedy[] {
 /** A direct box at the end of an instrument lead goes to its beginning; the lead becomes microphone cable. */
 function boxAtSource(at: Case): Remedy[] {
   const { links } = at.line;
-  const lead = links.findIndex(({ kind, choices }) => kind === 'cable' && choices?.connector === 'ts635');
+  const lead = links.findIndex((part) => isCable(part) && part.choices?.connector === 'ts635');
   if (lead < 0) return [];
   const laid = (upTo: number, offset: number): Edit[] =>
     links.flatMap((part, n): Edit[] =>
-      n >= lead && n < upTo && part.kind === 'cable'
+      n >= lead && n < upTo && isCable(part)
         ? [{ do: 'choose', part: n + offset, choice: 'connector', value: 'xlr3' }]
         : [],
     );
-  const box = links.findIndex(({ kind }, n) => n > lead && /direct-box$/.test(kind));
+  const box = links.findIndex(({ kind }, n) => n > lead && linkKind(kind).directBox);
   // A box that others are plugged into stays where it is.
   if (box >= 0 && !(at.line.branches ?? []).some((branch) => branch.at === box))
     return [
@@ -56,7 +56,7 @@ function boxAtSource(at: Case): Remedy[] {
         edits: [{ do: 'insert', at: lead, part: links[box] }, { do: 'remove', at: box + 1 }, ...laid(box, 1)],
       },
     ];
-  const adapter = links.findIndex(({ kind, choices }) => kind === 'plain-adapter' && choices?.wiring === 'ts-to-xlr');
+  const adapter = links.findIndex((part) => isPlainAdapter(part) && part.choices?.wiring === 'ts-to-xlr');
   if (adapter < lead || box >= 0) return [];
   const found = fromKit(at, { kind: 'passive-direct-box' });
   return [

@@ -1,4 +1,6 @@
+import { linkKind } from './catalogue';
 import type { Figure } from './figures';
+import { cable } from './links/cable';
 import { partAt, type FeedSwitch, type Grounding, type Line, type Part, type PartRef } from './part';
 import { choose, withPart } from './questions';
 
@@ -36,11 +38,11 @@ export type Edit =
    */
   | ({ do: 'separate'; at: number; line: string } & FreeInlet);
 
-/** What the second output gets instead of somebody else's link-through socket. */
-export const ownBox = (): Part[] => [{ kind: 'stereo-direct-box' }, { kind: 'cable' }];
+/** The box with two sides that a second source gets instead of the thru socket of a box with one; undefined for others. */
+export const twoSided = ({ kind }: Part): string | undefined => linkKind(kind).withTwoSides;
 
-/** Whether two sources meet at a thru socket: a box with two sides is what they want. */
-export const meetsAtThru = ({ kind }: Part): boolean => kind === 'passive-direct-box';
+/** That box, and the cable behind it. */
+export const ownBox = (kind: string): Part[] => [{ kind }, { kind: cable.kind }];
 
 /** Applies edits one after the other; the line given stays as it is. */
 export const applyEdits = (line: Line, edits: readonly Edit[]): Line => edits.reduce(applyEdit, line);
@@ -96,11 +98,11 @@ const hung = (line: Line, to: (at: number) => number | undefined): Line =>
 
 function separate(line: Line, edit: Extract<Edit, { do: 'separate' }>): Line {
   const { at, line: second, inlet, switch: feed, device, ground, run } = edit;
-  const box = meetsAtThru(line.links[at]);
+  const box = twoSided(line.links[at]);
   if (line.id === second)
     return {
       ...line,
-      links: [...line.links.slice(0, at), ...(box ? ownBox() : [])],
+      links: [...line.links.slice(0, at), ...(box ? ownBox(box) : [])],
       inlet,
       switch: feed,
       device,
@@ -109,7 +111,7 @@ function separate(line: Line, edit: Extract<Edit, { do: 'separate' }>): Line {
       branches: line.branches?.filter((branch) => branch.at < at),
     };
   const alone = { ...line, branches: line.branches?.filter((branch) => branch.at !== at || branch.line !== second) };
-  if (box) return withPart(alone, at, { ...line.links[at], kind: 'stereo-direct-box' });
+  if (box) return withPart(alone, at, { ...line.links[at], kind: box });
   // Somebody else may still be plugged into it.
   if (alone.branches?.some((branch) => branch.at === at)) return alone;
   return applyEdit(alone, { do: 'remove', at });

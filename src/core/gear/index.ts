@@ -8,6 +8,8 @@ export type { Reader } from './reader';
 export * from './stakes';
 export * from './catalogue';
 export { figureOf, reader, type Wiring } from './bench';
+export { isCable } from './links/cable';
+export { isPlainAdapter } from './links/plainAdapter';
 export { BEHIND_THE_INLET, inletReader, LOW_CUTS, lowCutOf, padOf } from './inlets/levels';
 export {
   lineCircuit,

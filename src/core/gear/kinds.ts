@@ -14,6 +14,8 @@ export interface SourceKind extends Kind {
   stereo?(part: Reader): boolean;
   /** What somebody does to it before it is plugged, and when it is packed, besides its settings. */
   byHand?: { before: string; after: string };
+  /** Its own supply holds a dangerous voltage: it warms up slowly and is not switched off and on. */
+  highVoltage?: true;
   /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */
   build(bench: Bench): void;
 }
@@ -35,6 +37,14 @@ export interface LinkKind extends Kind {
   nature?: 'cable' | 'plain adapter' | 'TRS patch point' | 'blocks feed' | 'supply' | 'splitter' | 'passive Y';
   /** What somebody does to it before its line is plugged; `unfed`: never while the line's feed is on or charged. */
   byHand?: { before: string; unfed?: true };
+  /** It stands in a line on purpose: nobody offers to take it out. */
+  onPurpose?: true;
+  /** A loop through the shield does not get past it. */
+  breaksLoops?: true;
+  /** It brings an instrument onto a microphone line, and so belongs near the instrument. */
+  directBox?: true;
+  /** The kind that has two such in one housing: what a second source on its thru socket gets instead. */
+  withTwoSides?: string;
   /** Two channels stay apart in it on purpose: left and right have a socket each. */
   keepsChannelsApart?: boolean;
   /** What a plan and the remedies have to know of it. */
@@ -49,6 +59,18 @@ export interface Planning {
   complexity: number;
   /** It changes the connector of a line, so that a chain may be built over it. */
   adapts?: boolean;
+  /** Codes of the findings that an engineer puts it into a line against; whether it helps, the check says. */
+  against?: readonly string[];
+  /** The choice that tells its builds apart, where one of them has to be got. */
+  built?: string;
+  /** What it gives, in the words in which a source says what it wants. */
+  gives?: string;
+  /** The settings in which it is tried as a supply, what each is called, and what it needs from the inlet. */
+  tried?: readonly { choices?: Record<string, string>; set: string; feed: 'off' | 'P48' }[];
+  /** It is nothing to get for a line that has what it takes. */
+  plain?: true;
+  /** It is plugged into an inlet by itself, without a cable behind it. */
+  plugsIn?: true;
   /** What comes from the inlet's end powers what is at the source's end, though no direct current passes straight through. */
   passesPower?: true;
   /** Kinds of source that it is made for; any where none is named. */

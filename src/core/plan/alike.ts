@@ -1,5 +1,15 @@
-import { CONNECTORS, lineCircuit, linkKind, mate, planningOf, type Line, type LinkView, type Part } from '../gear';
-import { isCable, sortOf } from './pieces';
+import {
+  isCable,
+  CONNECTORS,
+  lineCircuit,
+  linkKind,
+  mate,
+  planningOf,
+  type Line,
+  type LinkView,
+  type Part,
+} from '../gear';
+import { sortOf } from './pieces';
 
 const PLAIN: ReadonlySet<string | undefined> = new Set(['cable', 'plain adapter']);
 /** Whether a part is nothing but conductors: a whole cable or a whole plain adapter. */

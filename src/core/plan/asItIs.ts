@@ -1,4 +1,5 @@
-import { isCable, lengthOf, pieceKey, type Piece } from './pieces';
+import { isCable } from '../gear';
+import { lengthOf, pieceKey, type Piece } from './pieces';
 import type { Task } from './tasks';
 
 /** What each link of a task's line is, where there is still one of it. */

@@ -1,4 +1,4 @@
-import { linkKind, planningOf, reader, sourceKind, type LinkKind, type Part } from '../gear';
+import { isCable, linkKind, planningOf, reader, sourceKind, type LinkKind, type Part } from '../gear';
 import type { Metres } from '../units';
 
 /** Links that are all alike, so that any of them serves as well as any other. */
@@ -77,8 +77,6 @@ export const familyOf = ofPart((part) => identity(part, { figures: ['length'] })
 
 /** The same whether they are tested or not. */
 export const sortOf = ofPart((part) => identity(part, { figures: ['length'], choices: ['tested'] }));
-
-export const isCable = (part: Part): boolean => part.kind === 'cable';
 
 export const lengthOf = ofPart((part): Metres => reader(linkKind(part.kind), part).value('length'));
 

@@ -1,4 +1,4 @@
-import { LINKS, type Part } from '../gear';
+import { isCable, LINKS, type Part } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import type { Device, RigDocument } from '../rig/document';
 import { inletPieceKey } from './places';
@@ -64,9 +64,6 @@ const isFixed = (part: Part): boolean => !movable({ key: '', part, label: '', co
 /** Lengths that cables are sold in, in metres (common practice). */
 const LENGTHS = [1, 3, 5, 10, 15, 20, 30, 50];
 
-/** Ways in which a kind is built that are worth telling apart when it has to be got. */
-const BUILT: Record<string, string> = { cable: 'connector', 'plain-adapter': 'wiring', 'plug-in-converter': 'socket' };
-
 /**
  * Everything of the catalogue as something to get, as often as it takes.
  * @param devices with an inlet that nobody has, once each
@@ -80,13 +77,13 @@ export function market(most: number, devices: readonly Device[] = []): Piece[] {
     toGet: true,
   }));
   const links = LINKS.flatMap((kind): Piece[] => {
-    const choice = BUILT[kind.kind];
+    const choice = kind.planning?.built;
     const parts: Part[] = choice
       ? kind.choices[choice].options.map(({ value }) => ({ kind: kind.kind, choices: { [choice]: value } }))
       : [{ kind: kind.kind }];
     return parts
       .flatMap((part): Part[] =>
-        kind.kind === 'cable'
+        isCable(part)
           ? LENGTHS.map((value) => ({ ...part, figures: { length: { value, unit: 'm', basis: 'common practice' } } }))
           : [part],
       )

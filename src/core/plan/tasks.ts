@@ -1,9 +1,9 @@
-import { CONNECTORS, linkKind, reader, sourceKind, type Part } from '../gear';
+import { isCable, CONNECTORS, linkKind, reader, sourceKind, type Part } from '../gear';
 import { endsInLink, startsAtLink, type InletRef, type RigDocument, type RigLine } from '../rig/document';
 import { runLength } from '../rig/places';
 import { rigPath } from '../rig/paths';
 import type { Metres } from '../units';
-import { isCable, lengthOf } from './pieces';
+import { lengthOf } from './pieces';
 
 /** Something to be placed: a line by itself, or a line with others that hang on its links. */
 export interface Task {

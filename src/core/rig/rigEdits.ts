@@ -10,7 +10,7 @@ import {
   type RigDocument,
   type RigLine,
 } from './document';
-import { meetsAtThru, ownBox, withFigure, type Edit, type FreeInlet } from '../gear/edits';
+import { ownBox, twoSided, withFigure, type Edit, type FreeInlet } from '../gear/edits';
 import { groundingOf, inletName, rigPath, switchOf } from './paths';
 
 /** Changes to a whole rig. Each takes a document and returns another; the one given stays as it is. */
@@ -146,16 +146,16 @@ function separateLines(document: RigDocument, { line: id, to }: Extract<Edit, { 
   if (!second || !endsInLink(second)) return document;
   const { line: host, link } = second.inlet.into;
   const joint = document.lines.find((line) => line.id === host)!.links.find((part) => part.id === link)!;
-  const box = meetsAtThru(joint);
+  const box = twoSided(joint);
   const apart = withLine(document, id, (line) => ({
     ...line,
-    links: [...line.links, ...(box ? ownBox() : [])],
+    links: [...line.links, ...(box ? ownBox(box) : [])],
     inlet: to,
   }));
   if (box)
     return withLine(apart, host, (line) => ({
       ...line,
-      links: line.links.map((part) => (part.id === link ? { ...part, kind: 'stereo-direct-box' } : part)),
+      links: line.links.map((part) => (part.id === link ? { ...part, kind: box } : part)),
     }));
   if (apart.lines.some((line) => hangsOn(line, host, link))) return apart;
   return withLine(apart, host, (line) => ({ ...line, links: line.links.filter((part) => part.id !== link) }));

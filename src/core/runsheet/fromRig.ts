@@ -131,7 +131,7 @@ function sheetLine(
     ...byHand(written, isFirstSide(document, written)),
     stops: own.stops,
     supply: hasSupply(line),
-    ...(line.source.kind === 'valve-own-supply' && { highVoltage: true }),
+    ...(sourceKind(line.source.kind).highVoltage && { highVoltage: true }),
     ...(own.supplyHarms && { supplyHarms: true }),
     ...(schoolsOf(document).connectLive === 'sound-xlr' && soundXlr(line) && { hotPlugs: true }),
   };

@@ -1,10 +1,13 @@
 import type { Bench } from '../bench';
 import { CONNECTORS, type ConnectorId, type Contact } from '../connectors';
 import type { LinkKind } from '../kinds';
+import type { Part } from '../part';
 import { choice, connectorChoice } from '../shared';
 
 /** A dead short inside a plug or a crushed cable. */
 const SHORT = 0.1;
+
+export const isCable = ({ kind }: Pick<Part, 'kind'>): boolean => kind === cable.kind;
 
 export const cable: LinkKind = {
   role: 'link',
@@ -12,7 +15,7 @@ export const cable: LinkKind = {
   label: 'Cable',
   summary: 'A length of cable with the same connector at both ends, good or with faults.',
   nature: 'cable',
-  planning: { complexity: 2 },
+  planning: { complexity: 2, plain: true, built: 'connector' },
   faults: true,
   figures: {
     length: { label: 'Length', unit: 'm', min: 0.05, max: 500, typical: { value: 5, basis: 'assumed' } },

@@ -29,7 +29,7 @@ export const cameraAdapter: LinkKind = {
   summary:
     'Two XLR sockets under a camera, with phantom from its own battery; a stereo 3.5 mm lead goes to the camera.',
   nature: 'supply',
-  planning: { complexity: 5, adapts: true },
+  planning: { complexity: 5, adapts: true, plain: true },
   figures: {},
   choices: {
     feed: powerSetting('Feed', [

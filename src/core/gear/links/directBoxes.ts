@@ -68,6 +68,9 @@ export const passiveDirectBox: LinkKind = {
   label: 'Passive direct box',
   summary: 'A transformer from an instrument or line output to a microphone inlet; needs no feed and blocks it.',
   nature: 'blocks feed',
+  directBox: true,
+  breaksLoops: true,
+  withTwoSides: 'stereo-direct-box',
   planning: { complexity: 3, adapts: true },
   figures: {
     ratio: { label: 'Turns ratio', unit: ':1', min: 1, max: 30, typical: { value: 12, basis: 'common practice' } },
@@ -108,6 +111,7 @@ export const passiveDirectBox: LinkKind = {
 export const stereoDirectBox: LinkKind = {
   ...passiveDirectBox,
   kind: 'stereo-direct-box',
+  withTwoSides: undefined,
   label: 'Stereo direct box, one channel',
   summary: 'One of the two passive direct boxes in a common housing; left and right each have their own transformer.',
 };
@@ -118,7 +122,15 @@ export const activeDirectBox: LinkKind = {
   label: 'Active direct box',
   summary: 'An amplifier with a very high input resistance for pickups; runs on phantom, its battery, or either.',
   nature: 'blocks feed',
-  planning: { complexity: 4, adapts: true },
+  directBox: true,
+  planning: {
+    complexity: 4,
+    adapts: true,
+    tried: [
+      { choices: { battery: 'on' }, set: 'on its battery', feed: 'off' },
+      { choices: { battery: 'off' }, set: 'on phantom', feed: 'P48' },
+    ],
+  },
   figures: {
     inputResistance: {
       label: 'Input resistance',

@@ -10,7 +10,7 @@ export const inlineBooster: LinkKind = {
   label: 'Inline booster',
   summary: 'Clean gain for dynamics and ribbons; takes phantom from the inlet and does not pass it on.',
   nature: 'blocks feed',
-  planning: { complexity: 4, place: 'booster' },
+  planning: { complexity: 4, place: 'booster', against: ['gain-short'], tried: [{ set: '', feed: 'P48' }] },
   figures: {
     gain: { label: 'Gain', unit: 'dB', min: 3, max: 40, typical: { value: 25, basis: 'common practice' } },
     inputResistance: resistance('Input resistance', 20e3),

@@ -10,7 +10,12 @@ export const isolatingTransformer: LinkKind = {
   label: 'Isolating transformer',
   summary: 'Passes the signal one to one, blocks every feed, and can part the shields of two devices.',
   nature: 'blocks feed',
-  planning: { complexity: 3, place: 'isolation' },
+  breaksLoops: true,
+  planning: {
+    complexity: 3,
+    place: 'isolation',
+    against: ['element-direct-current', 'ribbon-fed', 'exposed-patch', 'output-backfeed'],
+  },
   figures: { saturation: saturationLimit, coreLevel: coreLevel(12) },
   choices: {
     ground: choice('Pin 1', [
@@ -44,7 +49,7 @@ export const pad: LinkKind = {
   kind: 'pad',
   label: 'Pad',
   summary: 'Lowers the level between a loud source and a sensitive inlet.',
-  planning: { complexity: 3, place: 'level' },
+  planning: { complexity: 3, place: 'level', against: ['headroom-short', 'link-clips'] },
   figures: {
     attenuation: {
       label: 'Attenuation',
@@ -81,7 +86,7 @@ export const polarityReverser: LinkKind = {
   kind: 'polarity-reverser',
   label: 'Polarity-reverse adapter',
   summary: 'Swaps pins 2 and 3 and does nothing else.',
-  planning: { complexity: 3, place: 'level' },
+  planning: { complexity: 3, place: 'level', against: ['reversed'] },
   figures: {},
   choices: {},
   ends: XLR,
@@ -106,7 +111,7 @@ export const blockingAdapter: LinkKind = {
   label: 'Phantom blocker (capacitors)',
   summary: 'Two capacitors in an XLR barrel: passes the signal, keeps phantom from what stands before it.',
   nature: 'blocks feed',
-  planning: { complexity: 3, place: 'isolation' },
+  planning: { complexity: 3, place: 'isolation', against: ['element-direct-current', 'ribbon-fed', 'output-backfeed'] },
   figures: {
     capacitor: { label: 'Capacitors', unit: 'µF', min: 0.1, max: 1000, typical: { value: 47, basis: 'assumed' } },
   },

@@ -1,5 +1,6 @@
 import type { ConnectorId, Contact } from '../connectors';
 import type { LinkKind } from '../kinds';
+import type { Part } from '../part';
 import { choice } from '../shared';
 
 interface Wiring {
@@ -252,13 +253,15 @@ const WIRINGS: Record<string, Wiring> = {
   },
 };
 
+export const isPlainAdapter = ({ kind }: Pick<Part, 'kind'>): boolean => kind === plainAdapter.kind;
+
 export const plainAdapter: LinkKind = {
   role: 'link',
   kind: 'plain-adapter',
   label: 'Plain adapter',
   summary: 'Wire only: changes the connector, passes the phantom straight through.',
   nature: 'plain adapter',
-  planning: { complexity: 2, adapts: true },
+  planning: { complexity: 2, adapts: true, plain: true, plugsIn: true, built: 'wiring' },
   figures: {},
   choices: {
     wiring: choice(

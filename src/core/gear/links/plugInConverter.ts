@@ -14,7 +14,16 @@ export const plugInConverter: LinkKind = {
   label: 'Phantom to plug-in-power adapter',
   summary: 'Takes phantom from the inlet, gives a lavalier its few volts, and keeps the phantom away from it.',
   nature: 'blocks feed',
-  planning: { complexity: 4, adapts: true, serves: ['plug-in-electret'], passesPower: true },
+  planning: {
+    complexity: 4,
+    adapts: true,
+    serves: ['plug-in-electret'],
+    passesPower: true,
+    plugsIn: true,
+    built: 'socket',
+    gives: 'plug-in power',
+    tried: [{ set: '', feed: 'P48' }],
+  },
   figures: {
     gives: {
       label: 'Voltage it gives, open',

@@ -12,6 +12,7 @@ export const preamplifier: LinkKind = {
   summary:
     'Amplifies before the recorder; its settings decide what arrives: input on microphone or line, output level.',
   nature: 'supply',
+  onPurpose: true,
   planning: { complexity: 5, leftAlone: true },
   figures: {
     gain: { label: 'Gain set on it', unit: 'dB', min: -20, max: 90, typical: { value: 40, basis: 'assumed' } },

@@ -1,5 +1,5 @@
 import type { LinkKind } from '../kinds';
-import { FEEDS, type PhantomName } from '../../standards/feeds';
+import { feedLabel, FEEDS, type PhantomName } from '../../standards/feeds';
 import { cellFigures, choice, powerSetting } from '../shared';
 
 /** What empties it once it is off (assumed). */
@@ -11,7 +11,19 @@ export const supplyBox: LinkKind = {
   label: 'Supply box',
   summary: 'Puts phantom on the line where the inlet has none, and keeps it away from the inlet.',
   nature: 'supply',
-  planning: { complexity: 5, place: 'supply' },
+  planning: {
+    complexity: 5,
+    place: 'supply',
+    against: ['unpowered', 'underpowered'],
+    gives: 'phantom',
+    tried: ['mains', 'battery'].flatMap((power) =>
+      (['P48', 'P24', 'P12'] as const).map((feed) => ({
+        choices: { power, feed },
+        set: feedLabel(feed),
+        feed: 'off' as const,
+      })),
+    ),
+  },
   figures: cellFigures(500, 18, 2),
   choices: {
     feed: powerSetting('Feed', [

@@ -11,7 +11,16 @@ export const t12Supply: LinkKind = {
   label: 'T12 supply box',
   summary: 'Feeds an older film-set microphone with 12 V between pins 2 and 3 and keeps that away from the inlet.',
   nature: 'supply',
-  planning: { complexity: 5, place: 't12' },
+  planning: {
+    complexity: 5,
+    place: 't12',
+    against: ['unpowered'],
+    gives: 'T12',
+    tried: [
+      { choices: { feed: 'T12' }, set: 'pin 2 positive', feed: 'off' },
+      { choices: { feed: 'T12R' }, set: 'pin 3 positive', feed: 'off' },
+    ],
+  },
   figures: cellFigures(2500, 12, 1),
   choices: {
     feed: powerSetting('Feed', [

@@ -12,6 +12,7 @@ import {
 
 export const valveOwnSupply: SourceKind = {
   role: 'source',
+  highVoltage: true,
   kind: 'valve-own-supply',
   label: 'Valve (tube) microphone',
   summary: 'Lives on the box at the other end of its multi-pin cable; the line leaves that box through a transformer.',

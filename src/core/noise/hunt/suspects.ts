@@ -1,3 +1,4 @@
+import { sourceKind } from '../../gear';
 import type { RigDocument } from '../../rig';
 import { type UnitKind, UNIT_KINDS } from '../../rig/arrangement';
 
@@ -23,7 +24,7 @@ export const UNIT_KIND_NAMES = Object.keys(UNIT_KINDS) as UnitKind[];
  */
 const staysOn = ({ lines, devices }: RigDocument, kind: UnitKind, device?: string): boolean =>
   kind === 'motor' ||
-  (kind === 'supply' && lines.some(({ source }) => 'kind' in source && source.kind === 'valve-own-supply')) ||
+  (kind === 'supply' && lines.some(({ source }) => 'kind' in source && sourceKind(source.kind).highVoltage)) ||
   devices.some(({ id, groups }) => id === device && groups.some(({ latched }) => latched));
 
 /**

@@ -1,3 +1,4 @@
+import { linkKind } from '../../gear';
 import { endsInLink, type RigDocument, type RigLine } from '../../rig';
 import type { Unit } from '../../rig/arrangement';
 import type { FaultName } from './faults';
@@ -11,9 +12,6 @@ export interface Trouble {
   hears: string[];
 }
 
-/** Links that a loop through the shield does not get past. */
-const ISOLATES = ['passive-direct-box', 'stereo-direct-box', 'isolating-transformer'];
-
 /**
  * What would disturb this rig, by two rules of the trade (common practice): a computer on the mains whose output goes
  * into another mains device without a transformer between them closes a loop; a charger on the strip of an audio device
@@ -25,7 +23,7 @@ export function troublesOf({ units = [], lines }: Pick<RigDocument, 'units' | 'l
     const line = kind === 'computer' ? lines.find((each) => each.id === own) : undefined;
     const into = line && deviceOf(line);
     const other = devices.find(({ device }) => device === into);
-    if (!line || !other || line.links.some((link) => ISOLATES.includes(link.kind))) return [];
+    if (!line || !other || line.links.some((link) => linkKind(link.kind).breaksLoops)) return [];
     return [{ fault: 'ground-loop', needs: [id, other.id], hears: [other.device] }];
   });
   const whines = units.flatMap(({ id, kind, outlet }): Trouble[] => {

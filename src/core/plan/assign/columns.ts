@@ -1,3 +1,4 @@
+import { planningOf, linkKind } from '../../gear';
 import { VERDICT_ORDER, type Verdict } from '../../check/finding';
 import type { Schools } from '../../schools/schools';
 import { endsInLink, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
@@ -6,7 +7,6 @@ import { setFeed } from '../../rig/rigEdits';
 import { isPhantom, type FeedName } from '../../standards/feeds';
 import { assessed, type Assess, type Assessment } from '../assess';
 import { changesOf, linksOf, type Chain } from '../chains/chain';
-import { linkKind } from '../../gear';
 import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
 import { pieceKey, type Piece } from '../pieces';
 import { runTo, type Task } from '../tasks';
@@ -57,9 +57,6 @@ export interface Ground {
   /** For devices on batteries: whether the school asks for the lowest voltage that will do, or for 48 V. */
   voltage: ReadonlyMap<string, 'lowest' | '48 V'>;
 }
-
-/** What is never got for a line that has what it takes. */
-const PLAIN = new Set(['cable', 'plain-adapter', 'camera-adapter']);
 
 const MICRO = 1e6;
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
@@ -119,7 +116,7 @@ function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Col
   const place = places[at];
   const run = runTo(document, task, place.device.id);
   const mayBeGot = (piece: Piece) =>
-    !piece.toGet || ground.missing.has(task.line.id) || (ground.wide && !PLAIN.has(piece.part.kind));
+    !piece.toGet || ground.missing.has(task.line.id) || (ground.wide && !planningOf(piece.part.kind)?.plain);
   const site = siteOf(place, feed);
   const usable = ground.mostToGet ? pieces.filter(mayBeGot) : pieces;
   // Inlets of several switches are often alike: what serves one of them serves the others.

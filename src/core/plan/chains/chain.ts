@@ -1,7 +1,6 @@
-import type { Figure, Part } from '../../gear';
+import { isCable, type Figure, type Part, linkKind, reader, sourceKind } from '../../gear';
 import type { Metres } from '../../units';
-import { complexity, familyOf, isCable, lengthOf, pieceKey, powersOf, settingsOf, type Piece } from '../pieces';
-import { linkKind, reader, sourceKind } from '../../gear';
+import { complexity, familyOf, lengthOf, pieceKey, powersOf, settingsOf, type Piece } from '../pieces';
 
 /** Any cable of some sorts that is at least so long, or several of one sort that are together. */
 export interface Slot {

@@ -1,6 +1,6 @@
-import { linkKind, planningOf, mate, reader, type ConnectorId, type Part } from '../../gear';
+import { isCable, isPlainAdapter, linkKind, planningOf, mate, reader, type ConnectorId, type Part } from '../../gear';
 import type { Metres } from '../../units';
-import { familyOf, isCable, lengthOf, movable, type Piece } from '../pieces';
+import { familyOf, lengthOf, movable, type Piece } from '../pieces';
 import { MOST_LINKS, variants, type Step } from './chain';
 import { joins } from './joins';
 
@@ -99,7 +99,7 @@ export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
 
 /** A second box or converter never helps; a second plain adapter only if it is another one. */
 const repeats = (a: Step, b: Step): boolean =>
-  b.part.kind === 'plain-adapter' ? a.piece.key === b.piece.key : a.part.kind !== 'plain-adapter';
+  isPlainAdapter(b.part) ? a.piece.key === b.piece.key : !isPlainAdapter(a.part);
 
 /** The chain with its cables as long as they must be, if that makes sense; joined where no single one reaches. */
 function finished({ run, lead, plugOn }: Gap, plug: ConnectorId, laid: Laid[]): Step[][] {
@@ -111,8 +111,8 @@ function finished({ run, lead, plugOn }: Gap, plug: ConnectorId, laid: Laid[]): 
   }
   // A box is not plugged into an inlet by itself; an adapter or a converter is.
   if (plug === 'xlr3' && main.family.connector !== 'xlr3' && !plugOn) {
-    const kind = laid.at(-1)?.step?.part.kind;
-    if (kind !== 'plain-adapter' && kind !== 'plug-in-converter') return [];
+    const last = laid.at(-1)?.step?.part;
+    if (!last || !planningOf(last.kind)?.plugsIn) return [];
   }
   const most = 1 + MOST_LINKS - laid.length;
   const steps = laid.map(

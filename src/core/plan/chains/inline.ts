@@ -1,4 +1,4 @@
-import { linkKind, planningOf, reader } from '../../gear';
+import { isCable, LINKS, linkKind, planningOf, reader } from '../../gear';
 import type { Finding } from '../../check/finding';
 import { movable, type Piece } from '../pieces';
 import { countOf, MOST_LINKS, variants, type Chain, type Step } from './chain';
@@ -10,23 +10,13 @@ const placeOf = (kind: string): number | undefined => {
   return place && ORDER[place];
 };
 
-/** What an engineer puts into a line against a finding; which of them helps, the check says. */
-const AGAINST: Record<string, readonly string[]> = {
-  'element-direct-current': ['isolating-transformer', 'blocking-adapter'],
-  'ribbon-fed': ['isolating-transformer', 'blocking-adapter'],
-  'exposed-patch': ['isolating-transformer'],
-  'output-backfeed': ['isolating-transformer', 'blocking-adapter'],
-  unpowered: ['supply-box', 't12-supply'],
-  underpowered: ['supply-box'],
-  'gain-short': ['inline-booster'],
-  'headroom-short': ['pad'],
-  'link-clips': ['pad'],
-  reversed: ['polarity-reverser'],
-};
-
 /** Kinds that may be put in against what was found. */
-const asked = (findings: readonly Finding[]): Set<string> =>
-  new Set(findings.flatMap(({ severity, code }) => (severity === 'note' ? [] : (AGAINST[code] ?? []))));
+function asked(findings: readonly Finding[]): Set<string> {
+  const codes = new Set(findings.filter(({ severity }) => severity !== 'note').map(({ code }) => code));
+  return new Set(
+    LINKS.filter(({ planning }) => planning?.against?.some((code) => codes.has(code))).map(({ kind }) => kind),
+  );
+}
 
 const isPinned = ({ part }: Step): boolean => {
   const kind = linkKind(part.kind);
@@ -39,7 +29,7 @@ const orderOf = (step: Step, n: number): number => {
   if (own !== undefined) return own;
   const kind = linkKind(step.part.kind);
   const { input } = kind.ends(reader(kind, step.part));
-  if (kind.kind === 'cable') return input === 'xlr3' ? ORDER.cable : n === 0 ? ORDER.lead : ORDER.inlet + 1;
+  if (isCable(step.part)) return input === 'xlr3' ? ORDER.cable : n === 0 ? ORDER.lead : ORDER.inlet + 1;
   return input === 'xlr3' ? ORDER.inlet : ORDER.source;
 };
 

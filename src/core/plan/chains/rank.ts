@@ -1,3 +1,4 @@
+import { isCable, linkKind, type Part } from '../../gear';
 import type { Finding } from '../../check/finding';
 import { schoolsOf, type InletRef, type RigDocument } from '../../rig/document';
 import { partOf, type KitItem } from '../../kit/item';
@@ -8,7 +9,6 @@ import { ownPieces, reachesOver } from '../asItIs';
 import { lengthOf, pieceKey, settingsOf, settingsSet, type Piece } from '../pieces';
 import { stockOf } from '../stock';
 import { runTo, tasksOf, type Task } from '../tasks';
-import { linkKind, type Part } from '../../gear';
 import { countOf, linksOf, type Step } from './chain';
 import { order, qualityOf, whyBest, whyBelow, worst, type Compared, type Quality } from './criteria';
 import { accepted, searchChains, type Judged } from './search';
@@ -126,7 +126,7 @@ function once(judged: readonly Judged[]): Judged[] {
       one.verdict,
       one.chain.source.choices,
       one.chain.steps.map(({ part, slot, piece }) =>
-        part.kind === 'cable' && !piece.faulty
+        isCable(part) && !piece.faulty
           ? ['cable', part.choices?.connector ?? 'xlr3', slot?.least]
           : [piece.key, part.choices],
       ),

@@ -1,8 +1,8 @@
+import { isCable, inletKind, reader, sourceKind, type Part } from '../../gear';
 import { VERDICT_ORDER, type Verdict } from '../../check/finding';
-import { inletKind, reader, sourceKind, type Part } from '../../gear';
 import type { Metres } from '../../units';
 import type { Assess, Assessment, Site } from '../assess';
-import { familyOf, isCable, lengthOf, TO_GET, type Piece } from '../pieces';
+import { familyOf, lengthOf, TO_GET, type Piece } from '../pieces';
 import { hasLead, PLUG_ON } from '../tasks';
 import {
   changesOf,

@@ -1,7 +1,7 @@
+import { isCable, LINKS, planningOf, linkKind, reader, sourceKind, inletKind, type Line, type Part } from '../../gear';
 import { SEVERITIES, type Finding, type Verdict } from '../../check/finding';
 import { judgeLine } from '../../check/check';
 import { CircuitError } from '../../circuit';
-import { linkKind, reader, sourceKind, inletKind, type Line, type Part } from '../../gear';
 import type { KitItem } from '../../kit/item';
 import { groupOf, schoolsOf, type RigDocument } from '../../rig/document';
 import { rigPath } from '../../rig/paths';
@@ -12,7 +12,7 @@ import { placesOf, siteOf } from '../places';
 import { connections } from '../chains/connect';
 import { inserted } from '../chains/inline';
 import { linksOf, type Chain } from '../chains/chain';
-import { isCable, type Piece } from '../pieces';
+import type { Piece } from '../pieces';
 import { stockOf } from '../stock';
 import { hasLead, runTo, tasksOf, PLUG_ON } from '../tasks';
 
@@ -31,21 +31,9 @@ export interface SupplyOption {
 }
 
 /** What is looked at: the setting it is judged in, and what it needs from the inlet. */
-const CANDIDATES: { part: Part; set: string; feed: 'off' | 'P48' }[] = [
-  ...(['mains', 'battery'] as const).flatMap((power) =>
-    (['P48', 'P24', 'P12'] as const).map((feed) => ({
-      part: { kind: 'supply-box', choices: { power, feed } },
-      set: { P48: '48 V', P24: '24 V', P12: '12 V' }[feed],
-      feed: 'off' as const,
-    })),
-  ),
-  { part: { kind: 't12-supply', choices: { feed: 'T12' } }, set: 'pin 2 positive', feed: 'off' },
-  { part: { kind: 't12-supply', choices: { feed: 'T12R' } }, set: 'pin 3 positive', feed: 'off' },
-  { part: { kind: 'plug-in-converter' }, set: '', feed: 'P48' },
-  { part: { kind: 'inline-booster' }, set: '', feed: 'P48' },
-  { part: { kind: 'active-direct-box', choices: { battery: 'on' } }, set: 'on its battery', feed: 'off' },
-  { part: { kind: 'active-direct-box', choices: { battery: 'off' } }, set: 'on phantom', feed: 'P48' },
-];
+const CANDIDATES = LINKS.flatMap(({ kind, planning }) =>
+  (planning?.tried ?? []).map(({ choices, set, feed }) => ({ part: { kind, ...(choices && { choices }) }, set, feed })),
+);
 
 /**
  * Every kind of supply, converter and booster, tried in a line at the inlet that it is on.
@@ -101,7 +89,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
       links: chain.steps.flatMap(linksOf),
       ...siteOf(place, feed as FeedName),
     };
-    return judged(head, line, document, kind.nature === 'supply' || part.kind === 'plug-in-converter');
+    return judged(head, line, document, kind.nature === 'supply' || planningOf(part.kind)?.passesPower === true);
   });
 }
 
@@ -143,7 +131,7 @@ function judged(
       .map((severity) => findings.find((finding) => finding.severity === severity))
       .find(Boolean);
     const own = solved.supplies.find(({ stake }) => stake.part === 'source' && !stake.battery);
-    const gives = GIVES[head.kind];
+    const gives = planningOf(head.kind)?.gives;
     const other = own && gives && own.stake.wants !== gives;
     if (suitable && other)
       return {
@@ -170,13 +158,6 @@ function judged(
     return { ...head, suitable: false, reason: `Its circuit has no answer: ${error.message}` };
   }
 }
-
-/** What a supply gives, in the words in which a source says what it wants. */
-const GIVES: Record<string, string> = {
-  'supply-box': 'phantom',
-  't12-supply': 'T12',
-  'plug-in-converter': 'plug-in power',
-};
 
 function reasonOf(
   worst: Finding | undefined,

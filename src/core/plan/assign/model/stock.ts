@@ -1,4 +1,5 @@
-import { familyOf, isCable, movable, pieceKey, type Piece } from '../../pieces';
+import { isCable } from '../../../gear';
+import { familyOf, movable, pieceKey, type Piece } from '../../pieces';
 import { joinKey, joins } from '../../chains/joins';
 import { slotKey, type Slot } from '../../chains/chain';
 import type { Term } from '../../program/program';
