@@ -21,7 +21,7 @@ import type { Line } from '../gear';
 import { foldKnown } from './fold';
 import type { Finding } from './finding';
 
-/** One cause, one finding: what follows from it stands under it (judgement.md, quiet where it is right). */
+/** One cause, one finding: what follows from it stands under it (common practice). */
 const told = (asked: Line): LineResult => lineSummary(asked, DEFAULT_SCHOOLS);
 const codes = ({ findings }: LineResult) => findings.map(({ code }) => code);
 const under = (result: LineResult, code: string) =>

@@ -58,7 +58,7 @@ const held: Part = { kind: 'three-pin', choices: { feed: 'P48', switchedOff: 'he
 
 test('a feed that floats when it is off empties through its leakage: 10 µF and 2 · 47 µF into 165 kΩ, 3.87 RC', () => {
   const { decay } = moments(line('moving-coil', [cable()], on('P48'))).off!;
-  // electrical.md: two 47 µF through 165 kΩ take 60 s; the filter adds its share.
+  // Worked by hand: two 47 µF through 165 kΩ take 60 s; the filter adds its share.
   expect(2 * 47e-6 * 165e3 * 3.87).toBeCloseTo(60, 0);
   expect(decay! / (3.87 * 104e-6 * 165e3)).toBeCloseTo(1, 1);
 });

@@ -29,7 +29,7 @@ import { line } from './casebook/situation';
 import { withFloor } from './floor';
 import { sparesOf } from './spares';
 
-/** What an engineer would try first stands first (judgement.md, quiet where it is right). */
+/** What an engineer would try first stands first (common practice). */
 const own = (reaches: string[] = []): FeedSwitch => ({ name: 'bank', offers: ['P48'], reaches });
 const free = (id: string, inlet: Part, more: Partial<FreeInlet> = {}): FreeInlet => ({
   to: { device: 'device', inlet: id },

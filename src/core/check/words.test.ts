@@ -4,7 +4,7 @@ import { INLETS, LINKS, SOURCES } from '../gear';
 import { CASEBOOK } from './casebook';
 import { SCHOOLS, schoolLabel, type SchoolName } from '../schools/schools';
 
-/** Every text of every finding of the casebook (voice.md, rules). */
+/** Every text of every finding of the casebook keeps to a few rules of plain words. */
 const findings = CASEBOOK.flatMap(({ situations }) =>
   situations.flatMap(({ what, line, schools }) =>
     checked(line, schools).findings.map((finding) => ({ situation: what, finding })),

@@ -10,7 +10,7 @@ const thermal = (ohms: number): number => {
   return Math.sqrt(noiseDensity(point, 'x', 'gnd')(1000).total * 20_000);
 };
 
-/** Values of noise.md: 4kTRB over 20 kHz at 293.15 K. */
+/** Values worked by hand: 4kTRB over 20 kHz at 293.15 K. */
 test.each([
   [150, 0.2204e-6, -130.92],
   [200, undefined, -129.67],

@@ -40,7 +40,7 @@ import { magnitude, operatingPoint, smallSignal } from '../circuit';
 import { asDrawn, lineCircuit, type Line, type Part } from '.';
 
 /**
- * Circuits written down by hand from electrical.md, not made by this program, and solved by ngspice: direct voltages and
+ * Circuits written down by hand from the standards named (from memory), not made by this program, and solved by ngspice: direct voltages and
  * currents within 0.1 %, levels within 0.01 dB. Cables are left out on both sides, or stand for a bare fault.
  */
 const P48 = `vbus bus 0 48

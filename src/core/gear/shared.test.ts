@@ -76,7 +76,7 @@ describe('one source to two inlets', () => {
     const [left, right] = channels.map(({ hot, cold }) => magnitude(at.volts(hot, cold)));
     expect(left).toBeGreaterThan(0.5);
     expect(right).toBeLessThan(1e-6);
-    // Plug-in power of 3 V behind 2.2 kΩ and 0.3 mA on either side (electrical.md).
+    // Plug-in power of 3 V behind 2.2 kΩ and 0.3 mA on either side (common practice).
     for (const { stake } of [...stakes.map((own) => ({ stake: own })), ...others])
       if (stake.type === 'capsule') expect(point.volts(...stake.between)).toBeCloseTo(2.34, 2);
   });

@@ -2,7 +2,7 @@ import { INLETS, LINKS, SOURCES, type Basis } from '.';
 
 /**
  * Typical figures that somebody's ears, gear or data depend on. Those "common practice" are what the trade reckons with,
- * those "assumed" are guesses and are called so beside every verdict that turns on them; sources from electrical.md.
+ * those "assumed" are guesses and are called so beside every verdict that turns on them; sources are common practice or from memory, as each says.
  */
 type Row = [kind: string, figure: string, value: number, unit: string, basis: Basis];
 const figures = [...SOURCES, ...LINKS, ...INLETS];
@@ -96,7 +96,7 @@ describe('what decides waits, steps and peaks', () => {
       [kind, 'inputResistance', 2000, 'Ω', 'common practice'],
     ])('%s %s: %s %s (%s)', (...row) => holds(row));
 
-  test('two of 47 µF through 165 kΩ fall from 48 V to 1 V in 60 s (electrical.md)', () => {
+  test('two of 47 µF through 165 kΩ fall from 48 V to 1 V in 60 s (worked by hand)', () => {
     const farads = 2 * figure('three-pin', 'coupling').typical!.value * 1e-6;
     const ohms = figure('three-pin', 'bleeder').typical!.value * 1e3;
     expect(farads * ohms * Math.log(48)).toBeCloseTo(60, 0);
@@ -133,7 +133,7 @@ describe('what decides levels and noise', () => {
     ['three-pin', 'lineFullScale', 20, 'dBu', 'common practice'],
   ])('%s %s: %s %s (%s)', (...row) => holds(row));
 
-  test('magnetic pickups have 80 to 150 pF of winding capacitance (electrical.md)', () => {
+  test('magnetic pickups have 80 to 150 pF of winding capacitance (common practice)', () => {
     const picofarads = figure('magnetic-pickup', 'capacitance').typical!.value * 1e3;
     expect(picofarads).toBeGreaterThanOrEqual(80);
     expect(picofarads).toBeLessThanOrEqual(150);

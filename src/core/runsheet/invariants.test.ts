@@ -3,7 +3,7 @@ import { breach, INVARIANTS, SUPPLY_WAIT, supplySettle, type Invariant } from '.
 import type { SheetRig } from './rig';
 import { bare, type Action, type SheetState } from './state';
 
-/** The invariants of switching.md, one after the other: what breaks each of them, and what just does not. */
+/** The invariants of a run sheet, one after the other: what breaks each of them, and what just does not. */
 
 const NOW = 1_795_000_000;
 interface Change {
@@ -214,4 +214,9 @@ test('a valve warms up for a minute before its inlet opens; another supply takes
   expect(at(valve, 59)).toBe('boxed is still warming up.');
   expect(at(valve, 60)).toBeUndefined();
   expect([at(RIG, 9), at(RIG, 10)]).toEqual(['The supply of boxed has not settled yet.', undefined]);
+});
+
+test('waits that no circuit decides are those of the trade, in seconds (common practice)', () => {
+  expect(SUPPLY_WAIT).toBe(60);
+  expect([supplySettle({}), supplySettle({ highVoltage: true })]).toEqual([10, 60]);
 });

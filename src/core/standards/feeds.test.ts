@@ -1,7 +1,7 @@
 import { FEEDS, feedLabel, isPhantom, LIVE, type FeedName } from './feeds';
 
 /**
- * Values from memory of IEC 61938 (P-types) and DIN 45595 (T12), as electrical.md lists them: whoever changes one of
+ * Values from memory of IEC 61938 (P-types) and DIN 45595 (T12), one by one: whoever changes one of
  * them changes what everybody is told about harm, power and waits.
  */
 test.each([
@@ -25,7 +25,7 @@ test('a two-wire party line: 30 V (common practice)', () => {
   expect(FEEDS.intercom).toMatchObject({ volts: 30, tolerance: 4, source: 'common practice' });
 });
 
-describe('check values of electrical.md', () => {
+describe('check values worked by hand', () => {
   const { volts, ohms } = FEEDS.P48;
   test('a short of one leg is 7.06 mA and 0.339 W in its resistor, of both 14.12 mA', () => {
     expect((volts / ohms) * 1e3).toBeCloseTo(7.06, 2);

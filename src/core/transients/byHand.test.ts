@@ -7,7 +7,7 @@ import type { Figure, Line, Part } from '../gear';
 import { pluggedLive, plugging, switchOff, switchOn } from '.';
 import { comingOn } from './feedSteps';
 
-/** Steps and peaks over time against circuits written down by hand and solved by ngspice, and against electrical.md. */
+/** Steps and peaks over time against circuits written down by hand and solved by ngspice, and against figures worked by hand. */
 const figure = (value: number, unit: Figure['unit']): Figure => ({ value, unit, basis: 'maker' });
 const inlet = (spread: number, behind: number, more: Record<string, string> = {}): Part => ({
   ...xlrIn('P48', more),
@@ -34,7 +34,7 @@ cr rail 0 47u
 bload rail 0 I=1.5m*(1+tanh((v(rail)-14.7)/1.47))`;
 const COIL = 'lc p2 x 0.5m\nrc x p3 200';
 
-/** electrical.md, models that must be right: 0.13 / 0.27, 0.23 / 0.47, 0.39 / 0.79, 0.55 / 1.13 V. */
+/** Worked by hand: 0.13 / 0.27, 0.23 / 0.47, 0.39 / 0.79, 0.55 / 1.13 V. */
 const steps: [name: string, source: Part, text: string, spread: number, behind: number, volts: number][] = [
   ['condenser', condenser, MIC, 5, 1000, 0.13],
   ['condenser', condenser, MIC, 10, 1000, 0.27],
@@ -133,7 +133,7 @@ describe('a winding plugged live with one leg grounded', () => {
       expect(Math.abs(ours('yes') / clamped - 1)).toBeLessThan(0.05);
       if (without) expect(Math.abs(ours('no') / without - 1)).toBeLessThan(0.05);
       if (withThem) expect(Math.abs(ours('yes') / withThem - 1)).toBeLessThan(0.05);
-      // electrical.md: 2.6 times at 300 Ω and 1 kΩ, 32 times at 50 Ω and 5 kΩ.
+      // Worked by hand: 2.6 times at 300 Ω and 1 kΩ, 32 times at 50 Ω and 5 kΩ.
       const times = ours('yes') / ours('no');
       if (winding === 300) expect(Math.abs(times / 2.6 - 1)).toBeLessThan(0.08);
       if (winding === 50) expect(Math.abs(times / 32 - 1)).toBeLessThan(0.08);

@@ -6,7 +6,7 @@ import { lastPlugged, plugging, switchOff, switchOn } from '.';
 const touching = (plug: ConnectorId, socket: ConnectorId) =>
   positions(plug, socket).map((position) => position.touching.map((pair) => pair.join('>')).join(' '));
 
-/** Contact order as electrical.md has it (common practice). */
+/** Contact order (common practice). */
 test('three-pin: 1 first, then 2 and 3 at different moments', () => {
   expect(touching('xlr3', 'xlr3')).toEqual(['1>1', '1>1 2>2', '1>1 2>2 3>3']);
 });

@@ -15,7 +15,7 @@ export const PIN: Seconds = 1e-3;
 
 /**
  * The positions a plug passes on its way in, the last one being home. Three-pin: pin 1 leads, then one signal pin, then
- * the other. Jacks: the tip slides past every contact from the sleeve on (electrical.md, common practice).
+ * the other. Jacks: the tip slides past every contact from the sleeve on (common practice).
  */
 export function positions(plug: ConnectorId, socket: ConnectorId): Position[] {
   const home: Position = {

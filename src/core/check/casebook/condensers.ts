@@ -414,7 +414,7 @@ export const condensers = theme('condensers', 'Condensers and other microphones 
     'Watch',
     ['leg-lost'],
     'One resistor feeds for two: 27.6 V, and 6 dB are missing.',
-    'formula: electrical.md, one leg open',
+    'formula: one leg open, worked by hand',
   ],
   [
     'reversed',

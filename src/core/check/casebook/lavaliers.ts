@@ -146,7 +146,7 @@ export const lavaliers = theme('lavaliers', 'Lavaliers and electrets on small pl
     'Stop',
     ['capsule-overvoltage'],
     '46 V on a capsule for 10 V.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'plain-p12',
@@ -164,7 +164,7 @@ export const lavaliers = theme('lavaliers', 'Lavaliers and electrets on small pl
     'Stop',
     ['capsule-overvoltage'],
     '46 V on the capsule.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'plain-both',

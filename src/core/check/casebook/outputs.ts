@@ -608,7 +608,7 @@ export const outputs = theme('outputs', 'Line outputs, keyboards, receivers, lap
     'Clear',
     [],
     '216 kΩ are usual for a guitar on a passive box.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'piezo-passive',
@@ -617,7 +617,7 @@ export const outputs = theme('outputs', 'Line outputs, keyboards, receivers, lap
     'Watch',
     ['loaded'],
     'Bass rolls off below 740 Hz.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'piezo-instrument',
@@ -626,7 +626,7 @@ export const outputs = theme('outputs', 'Line outputs, keyboards, receivers, lap
     'Watch',
     ['loaded'],
     'Bass rolls off below 160 Hz.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'piezo-active',
@@ -635,7 +635,7 @@ export const outputs = theme('outputs', 'Line outputs, keyboards, receivers, lap
     'Clear',
     [],
     '10 MΩ reach down to 16 Hz.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'piezo-active-p12',

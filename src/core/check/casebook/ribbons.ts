@@ -99,7 +99,7 @@ export const ribbons = theme('ribbons', 'Passive ribbons', [
     'Stop',
     ['element-direct-current'],
     'The tap shorts the feed through both halves; the first inequality kicks the ribbon.',
-    'formula: electrical.md',
+    'formula: Ohm and Kirchhoff, worked by hand',
   ],
   [
     'tapped-off',

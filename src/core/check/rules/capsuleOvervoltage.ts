@@ -4,7 +4,7 @@ import { feedAt, finding, heldAgainst, quantity, ratedFor, restsOn, rounded, typ
 import type { Limit } from '../../gear';
 import { meter } from '../solve';
 
-/** The most that plug-in power has, open (electrical.md, feeds: 1.5 to 5 V): its resistor keeps it from harming. */
+/** The most that plug-in power has, open (1.5 to 5 V, common practice): its resistor keeps it from harming. */
 const PLUG_IN = FEEDS['plug-in'].volts + FEEDS['plug-in'].tolerance;
 
 /** What is too much on an element, either way round; undefined where nothing is. */

@@ -15,14 +15,14 @@ describe('published values', () => {
   test.each([
     [150, 0.2204e-6, -130.92],
     [200, undefined, -129.67],
-  ])('thermal noise of %d Ω over 20 kHz at 293.15 K (Johnson and Nyquist, 1928; noise.md)', (ohms, volts, level) => {
+  ])('thermal noise of %d Ω over 20 kHz at 293.15 K (Johnson and Nyquist, 1928)', (ohms, volts, level) => {
     // The published figures are for 20 kHz; 20 Hz to 20 kHz is 0.004 dB less.
     const power = thermalPower(ohms) * (20_000 / 19_980);
     if (volts) expect(Math.sqrt(power)).toBeCloseTo(volts, 10);
     expect(10 * Math.log10(power / 0.6)).toBeCloseTo(level, 2);
   });
 
-  test('14 dB(A) at 20 mV/Pa: 2.0 µV, −111.7 dBu(A) (noise.md)', () => {
+  test('14 dB(A) at 20 mV/Pa: 2.0 µV, −111.7 dBu(A) (worked by hand)', () => {
     const volts = 0.02 * pascal(14);
     expect(volts).toBeCloseTo(2e-6, 7);
     const power = integral(whiteSound(14), aWeight) * 0.02 ** 2;

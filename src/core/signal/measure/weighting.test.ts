@@ -1,6 +1,6 @@
 import { aWeighting } from './weighting';
 
-/** IEC 61672-1, table 3, nominal frequencies, as noise.md gives them; exact frequencies are 10^(n/10). */
+/** IEC 61672-1, table 3, nominal frequencies, from memory; exact frequencies are 10^(n/10). */
 test.each([
   [31.5, -39.4],
   [63, -26.2],
