@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { LINKS, SOURCES } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { emptyRig, freeId, freeName, newDevice } from '@/core/rig';
+import { USUAL } from '@/core/standards/feeds';
 
 interface Choice {
   group: string;
@@ -44,7 +45,7 @@ const CHOICES: Choice[] = [
         kind: 'three-pin',
         inlets: 2,
         perSwitch: 2,
-        offers: ['P48'],
+        offers: [USUAL],
       });
       return { ...head, role: 'device', device: { inlets, groups } };
     },

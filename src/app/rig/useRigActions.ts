@@ -2,9 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { type Answer as PossibleAnswer } from '@/core/check';
+import type { Answer as PossibleAnswer } from '@/core/check';
 import { bestFreeInlet } from '@/core/rigcheck';
-import { type SchoolName } from '@/core/schools';
+import type { SchoolName } from '@/core/schools';
 import { partAt, saysDeviceGround, type Fact, type Part } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
 import {
@@ -28,7 +28,7 @@ import {
 } from '@/core/rig';
 import { patchList } from '@/core/tables';
 import type { Edit } from '@/core/gear/edits';
-import type { FeedName } from '@/core/standards/feeds';
+import { type FeedName, USUAL } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
 import { fileName, saveFile } from '@/ui/shell/files';
 import { fitting } from './ChooseMenus';
@@ -277,7 +277,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     replace: (next: RigDocument) => change(next),
     addLine: show,
     freshDevice: () =>
-      newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: ['P48'] }),
+      newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: [USUAL] }),
     rename: (name: string, note: string) =>
       change((from) => ({ ...from, name, ...(note || from.note ? { note } : {}) })),
   };

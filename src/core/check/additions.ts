@@ -4,6 +4,7 @@ import { feedOf, offeredFeeds, characterOf, isMicrophone, nameOf, type Case } fr
 import type { Remedy } from './finding';
 import { fromKit, joins } from './kitParts';
 import { meetings } from './rules/outputsMeet';
+import { USUAL } from '../standards/feeds';
 
 /** Most devices whose free inlets are offered to a source that shares one. */
 const OWN_INLETS = 3;
@@ -71,8 +72,8 @@ const replaced = (at: Case, n: number, part: Part, more: Edit[] = []): Remedy =>
 
 /** The 48 V that a box lives on, turned on where that is possible. */
 const powered = (at: Case): Edit[] =>
-  feedOf(at.line) !== 'P48' && offeredFeeds(at.line).includes('P48')
-    ? [{ do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' }]
+  feedOf(at.line) !== USUAL && offeredFeeds(at.line).includes(USUAL)
+    ? [{ do: 'choose', part: 'inlet', choice: 'feed', value: USUAL }]
     : [];
 const onNote = (at: Case): string => (powered(at).length ? ', 48 V on' : '');
 

@@ -110,6 +110,20 @@ describe('as a table', () => {
     const again = items.find(({ id }) => id === 'cable-20-m-old')!;
     expect(again).toMatchObject({ part: { faults: [{ type: 'open', contact: '3', at: 8 }] } });
   });
+  test('decimals are taken with a comma too: figures, and where and how a cable is bad', () => {
+    const { items } = readKitCsv(
+      [],
+      [
+        'kind,name,count,figures,faults',
+        'cable,old one,1,"length=12,5 m (measured)","open 3 at 8,5 m"',
+        'cable,older one,1,,"leaky 2-1 4700,5 Ω"',
+      ].join('\n'),
+    );
+    expect(items[0]).toMatchObject({
+      part: { figures: { length: { value: 12.5 } }, faults: [{ type: 'open', contact: '3', at: 8.5 }] },
+    });
+    expect(items[1]).toMatchObject({ part: { faults: [{ type: 'leaky', ohms: 4700.5 }] } });
+  });
   test('a changed figure, a new item, and what cannot be', () => {
     const { rows, items } = readKitCsv(
       kit.items,

@@ -9,6 +9,7 @@ import { runningTimes } from './battery/runningTime';
 import type { Piece } from './pieces';
 import type { PlanTools } from './request';
 import { runTo, tasksOf, type Task } from './tasks';
+import { USUAL } from '../standards/feeds';
 
 /** Everything a plan starts from. */
 export function groundOf(
@@ -65,7 +66,7 @@ function wantsLowest(document: RigDocument, device: Device, school: string): boo
   if (school !== '48-unless-stated') return school === 'lowest-stated';
   if (!device.batteries?.hours) return false;
   const time = runningTimes({ ...document, devices: [device], lines: linesTo(document, device) })[0];
-  const full = time?.options.find(({ feed }) => feed === 'P48');
+  const full = time?.options.find(({ feed }) => feed === USUAL);
   return full !== undefined && full.hours < time.wanted! + time.reserve;
 }
 

@@ -2,7 +2,7 @@ import { inletKind, type FeedSwitch, type Part } from '../gear';
 import type { Device, InletRef, RigDocument, SwitchGroup } from '../rig/document';
 import { switchOf } from '../rig/paths';
 import { freeId, freeName } from '../rig/rigEdits';
-import type { FeedName } from '../standards/feeds';
+import { type FeedName, USUAL } from '../standards/feeds';
 import type { Site } from './assess';
 import { TO_GET } from './pieces';
 
@@ -42,7 +42,7 @@ export function inletsToGet({ devices, locations = [] }: Pick<RigDocument, 'devi
         name: freeName([...devices, ...made], where ? `Inlet to get, ${where}` : 'Inlet to get'),
         note: 'to get: one three-pin inlet with a 48 V switch of its own',
         inlets: [{ id: '1', kind: 'combo' }],
-        groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: ['P48'], feed: 'off' }],
+        groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: [USUAL], feed: 'off' }],
         ...(location !== undefined && { location }),
       });
     }

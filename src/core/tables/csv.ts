@@ -44,6 +44,9 @@ export function readCsv(text: string, known: readonly string[], required: readon
   }));
 }
 
+/** A number as somebody writes it, with a point or a comma before its decimals. */
+export const decimal = (text: string): number => Number(text.replace(',', '.'));
+
 /** What stays a number in a spreadsheet: a sign and digits, and nothing behind them. */
 const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i;
 

@@ -1,4 +1,4 @@
-import { readCsv, writeCsv } from './csv';
+import { decimal, readCsv, writeCsv } from './csv';
 import {
   BASES,
   kindOfPart,
@@ -204,10 +204,7 @@ function figuresFrom(kind: AnyKind, cell: string): Record<string, Figure> {
         throw new RowRefused(`${kind.kind} has no figure ${name}; it has ${Object.keys(kind.figures).join(', ')}`);
       if (unit !== spec.unit) throw new RowRefused(`${name} is given in ${spec.unit}, not ${unit}`);
       if (!BASES.includes(basis as Basis)) throw new RowRefused(`“${basis}” is no basis; use ${BASES.join(', ')}`);
-      return [
-        name,
-        { value: Number(value.replace(',', '.')), unit: spec.unit, basis: basis as Basis, ...(where && { where }) },
-      ];
+      return [name, { value: decimal(value), unit: spec.unit, basis: basis as Basis, ...(where && { where }) }];
     });
   return Object.fromEntries(entries);
 }
@@ -227,14 +224,14 @@ const choicesFrom = (cell: string): Record<string, string> =>
 function faultFrom(text: string): Fault {
   const words = text.trim();
   if (words === 'shield to cold') return { type: words };
-  const open = /^open (\w+)(?: at ([\d.]+) ?m)?$/.exec(words);
-  if (open) return { type: 'open', contact: open[1] as Contact, ...(open[2] && { at: Number(open[2]) }) };
-  const pair = /^(swapped|shorted|leaky) (\w+)-(\w+)(?: ([\d.]+) ?Ω)?$/.exec(words);
+  const open = /^open (\w+)(?: at ([\d.,]+) ?m)?$/.exec(words);
+  if (open) return { type: 'open', contact: open[1] as Contact, ...(open[2] && { at: decimal(open[2]) }) };
+  const pair = /^(swapped|shorted|leaky) (\w+)-(\w+)(?: ([\d.,]+) ?Ω)?$/.exec(words);
   if (!pair)
     throw new RowRefused(
       `“${words}” is no fault; write open 3 at 8 m, swapped 2-3, shorted 3-1, leaky 2-1 10000 Ω or shield to cold`,
     );
   const contacts = [pair[2], pair[3]] as [Contact, Contact];
-  if (pair[1] === 'leaky') return { type: 'leaky', contacts, ohms: Number(pair[4] ?? 10e3) };
+  if (pair[1] === 'leaky') return { type: 'leaky', contacts, ohms: decimal(pair[4] ?? '10000') };
   return { type: pair[1] as 'swapped' | 'shorted', contacts };
 }

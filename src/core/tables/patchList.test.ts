@@ -20,6 +20,13 @@ test('a spreadsheet’s semicolons, its mark at the start and its capitals are t
   expect(rows).toEqual([{ line: 2, name: "Guide's stand", did: 'changes', what: 'moves to Bag recorder 6' }]);
 });
 
+test('a length is taken with a comma as with a point', () => {
+  const { document } = read("line;links\r\nGuide's stand;cable 12,5 m\r\n");
+  expect(line(document, "Guide's stand").links).toMatchObject([
+    { kind: 'cable', figures: { length: { value: 12.5, unit: 'm' } } },
+  ]);
+});
+
 test('rows add, change and leave; each says what it does, and nothing else is touched', () => {
   const { rows, document } = read(
     [

@@ -1,4 +1,4 @@
-import { readCsv, writeCsv, type CsvRow } from './csv';
+import { decimal, readCsv, writeCsv, type CsvRow } from './csv';
 import { LINKS, SOURCES, sourceKind, linkKind, type Part } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import { FEEDS, type FeedName } from '../standards/feeds';
@@ -264,7 +264,7 @@ function named(kit: readonly KitItem[], role: 'source' | 'link', text: string): 
     return {
       kind: 'cable',
       name: text.trim(),
-      figures: { length: { value: Number(metres[1].replace(',', '.')), unit: 'm', basis: 'measured' } },
+      figures: { length: { value: decimal(metres[1]), unit: 'm', basis: 'measured' } },
     };
   throw new RowRefused(`“${text.trim()}” is no ${role} of the kit or the catalogue`);
 }

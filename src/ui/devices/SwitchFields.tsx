@@ -20,7 +20,7 @@ import {
   type UseFormRegister,
 } from 'react-hook-form';
 import { inletKind } from '@/core/gear';
-import { feedLabel, FEEDS, type FeedName } from '@/core/standards/feeds';
+import { feedLabel, FEEDS, type FeedName, USUAL } from '@/core/standards/feeds';
 import { typedNumber, type DeviceForm } from './deviceForm';
 
 const FEED_NAMES = Object.keys(FEEDS) as Exclude<FeedName, 'off'>[];
@@ -101,7 +101,7 @@ export function SwitchFields({ control, register, errors }: Props) {
             id: `switch-${Date.now().toString(36)}`,
             name: `switch ${groups.fields.length + 1}`,
             inlets: [],
-            offers: ['P48'],
+            offers: [USUAL],
             control: '',
             latched: false,
             mutes: false,

@@ -1,5 +1,5 @@
 import { CONNECTORS } from '../../gear';
-import { isPhantom } from '../../standards/feeds';
+import { isPhantom, USUAL } from '../../standards/feeds';
 import { canFeedPhantom, feedAt, feedOf, finding, linksOf, quantity, schoolOf, type Rule } from '../case';
 
 export const plainAdapterRule: Rule = {
@@ -13,7 +13,7 @@ export const plainAdapterRule: Rule = {
       const strict = at.schools.plainAdapters === 'never';
       if (!strict && !(electret && canFeedPhantom(at.line))) return [];
       const pressed = canFeedPhantom(at.line)
-        ? feedAt(at.whatIf([{ do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' }]), n)
+        ? feedAt(at.whatIf([{ do: 'choose', part: 'inlet', choice: 'feed', value: USUAL }]), n)
         : feedAt(at, n);
       // Behind a transformer or capacitors no phantom can come this far.
       if (!strict && pressed < 1) return [];

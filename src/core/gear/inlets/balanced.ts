@@ -1,12 +1,12 @@
 import type { Bench } from '../bench';
 import type { Contact } from '../connectors';
 import type { FigureSpec } from '../figures';
-import { FEEDS, isPhantom, type FeedName } from '../../standards/feeds';
+import { FEEDS, feedLabel, feedsOf, isPhantom, USUAL, type Feed, type FeedName } from '../../standards/feeds';
 import { choice, setting } from '../shared';
 import { levelFigures } from './levels';
 
 /** Feed resistors that are there when the stated input resistance was measured: those of the 48 V feed. */
-const STANDING = FEEDS.P48.ohms;
+const STANDING = FEEDS[USUAL].ohms;
 /** An ordinary silicon diode, as it stands behind coupling capacitors (common practice). */
 const CLAMP = { saturationAmps: 1e-14, emission: 1 };
 
@@ -111,15 +111,7 @@ export const polarityChoice = setting('Polarity button', [
 
 export const feedChoice = choice(
   'Feed',
-  [
-    ['off', 'off'],
-    ['P48', '48 V'],
-    ['P24', '24 V'],
-    ['P12', '12 V'],
-    ['SP48', '48 V high current'],
-    ['T12', 'T12'],
-    ['T12R', 'T12 reversed'],
-  ],
+  [['off', 'off'], ...feedsOf('phantom', 'T12').map((feed): [string, string] => [feed, feedLabel(feed)])],
   'What is switched on now; lines of one switch change together.',
 );
 
@@ -175,8 +167,10 @@ export function buildBalanced(bench: Bench, legs: Legs, feed: FeedName | 'none')
   const siemens = 2 / bench.value('inputResistance') - (feed === 'none' ? 0 : 1 / STANDING);
   const amplifier = bench.optional('behind') ?? (siemens > 1e-7 ? 1 / siemens : 10e6);
   const [heard, other] = nodes.map(([name, node]) => buildLeg(bench, name, node, bench.value('coupling'), amplifier));
-  if (feed === 'T12') buildT12(bench, nodes[0][1], nodes[1][1]);
-  else if (feed === 'T12R') buildT12(bench, nodes[1][1], nodes[0][1]);
+  const [[, plus], [, minus]] = nodes;
+  const standard = feed === 'none' || feed === 'off' ? undefined : FEEDS[feed];
+  if (standard?.family === 'T12')
+    buildT12(bench, standard, ...(standard.reversed ? ([minus, plus] as const) : ([plus, minus] as const)));
   else if (feed !== 'none') buildPhantom(bench, feed, nodes);
   listenTo(bench, legs, { hot: heard, cold: other });
 }
@@ -203,9 +197,8 @@ function buildPhantom(bench: Bench, name: FeedName, legs: readonly (readonly [st
 }
 
 /** 12 V between pin 2 (+) and pin 3, a resistor in each conductor. */
-function buildT12(bench: Bench, plus: string, minus: string): void {
-  const { ohms, limit, source, label } = FEEDS.T12;
-  bench.voltage('feed', bench.node('bus'), bench.gnd, bench.optional('feedVolts') ?? FEEDS.T12.volts);
+function buildT12(bench: Bench, { volts, ohms, limit, source, label }: Feed, plus: string, minus: string): void {
+  bench.voltage('feed', bench.node('bus'), bench.gnd, bench.optional('feedVolts') ?? volts);
   bench.resistor('feed.hot', bench.node('bus'), plus, bench.optional('feedResistance') ?? ohms);
   bench.resistor('feed.cold', minus, bench.gnd, bench.optional('feedResistance') ?? ohms);
   bench.stake({

@@ -14,6 +14,7 @@ import {
 import { applyEdits, type Edit, type FreeInlet } from '../../gear/edits';
 import type { Dbfs, Decibels } from '../../units';
 import { noiseBudget, type BudgetWishes, type NoiseBudget } from './budget';
+import { USUAL } from '../../standards/feeds';
 
 /** Something that would change level and noise, and by how much. */
 export interface NoiseRemedy {
@@ -64,12 +65,12 @@ export function noiseRemedies(
   const { junctions } = lineCircuit(asDrawn(line));
   const offerBooster = () => {
     // A switch that feeds others too is not turned on from here: what it does to them stands in the Rig place.
-    const others = feedOf(line) === 'P48' ? [] : (line.switch?.reaches ?? []);
+    const others = feedOf(line) === USUAL ? [] : (line.switch?.reaches ?? []);
     offer(
       'Insert an inline booster',
       [
         { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
-        { do: 'choose', part: 'inlet', choice: 'feed', value: 'P48' },
+        { do: 'choose', part: 'inlet', choice: 'feed', value: USUAL },
       ],
       `right behind the source; it needs the 48 V feed and keeps it from the microphone${others.length ? `. Its switch feeds ${others.join(', ')} too: see in the Rig place what that does to them` : ''}`,
       others.length === 0,
@@ -80,7 +81,7 @@ export function noiseRemedies(
     ['moving coil', 'passive ribbon'].includes(kind.character) &&
     junctions[0].plug === 'xlr3' &&
     !line.links.some(({ kind: link }) => link === 'inline-booster') &&
-    (feedOf(line) === 'P48' || offeredFeeds(line).includes('P48'))
+    (feedOf(line) === USUAL || offeredFeeds(line).includes(USUAL))
   )
     offerBooster();
   if (kind.level === 'sensitivity') {

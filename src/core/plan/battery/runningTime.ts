@@ -6,7 +6,7 @@ import { rigPathsOf } from '../../rig/paths';
 import { removeLine } from '../../rig/removal';
 import { setFeed } from '../../rig/rigEdits';
 import { linesOn } from '../../rigcheck/feedOptions';
-import { feedLabel, FEEDS, isPhantom, type FeedName, type PhantomName } from '../../standards/feeds';
+import { feedLabel, FEEDS, isPhantom, type FeedName, type PhantomName, PHANTOMS, USUAL } from '../../standards/feeds';
 import type { Volts, Watts } from '../../units';
 import { dayOnCells } from './day';
 import { capacityOf, energyOf, hoursOf, loadOf, type Energy } from './cells';
@@ -65,9 +65,6 @@ export interface RunningTime {
   wanted?: number;
   reserve: number;
 }
-
-/** Highest first; of two of one voltage the one that gives more. */
-const PHANTOMS: PhantomName[] = ['SP48', 'P48', 'P24', 'P12'];
 
 const good = ({ verdict }: LineResult) => verdict === 'Clear' || verdict === 'Watch';
 /** What a line has at a voltage that it does not accept, though it may work: too little, or more drawn than the feed gives. */
@@ -183,7 +180,7 @@ function recommendation(
   const label = `school “${schoolLabel('batteryVoltage', school)}”`;
   const needed = wanted === undefined ? undefined : wanted + reserve;
   const accepted = options.filter(({ accepted: all }) => all);
-  const usual = options.find(({ feed }) => feed === 'P48') ?? options[0];
+  const usual = options.find(({ feed }) => feed === USUAL) ?? options[0];
   const [highest, lowest] = [accepted.find((option) => option === usual) ?? accepted[0], accepted.at(-1)];
   if (!highest || !lowest) {
     const { feed, groups } = usual;

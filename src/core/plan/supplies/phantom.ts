@@ -5,7 +5,7 @@ import { CircuitError } from '../../circuit';
 import type { KitItem } from '../../kit/item';
 import { groupOf, schoolsOf, type RigDocument } from '../../rig/document';
 import { rigPath } from '../../rig/paths';
-import type { FeedName } from '../../standards/feeds';
+import { type FeedName, USUAL } from '../../standards/feeds';
 import type { Volts } from '../../units';
 import { quantity } from '../../units/format';
 import { placesOf, siteOf } from '../places';
@@ -75,7 +75,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
       owned,
     };
     const no = (reason: string): SupplyOption => ({ ...head, suitable: false, reason });
-    if (needsFeed && !group?.offers.includes('P48')) return no('This inlet has no 48 V to run it on.');
+    if (needsFeed && !group?.offers.includes(USUAL)) return no('This inlet has no 48 V to run it on.');
     const piece: Piece = { key: 'candidate', part, label: head.label, count: 1 };
     const chain = chainWith(piece, gap, cables, task.source);
     if (!chain)

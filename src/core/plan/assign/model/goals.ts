@@ -1,4 +1,4 @@
-import type { FeedName } from '../../../standards/feeds';
+import { type FeedName, FEEDS, USUAL, feedsOf, isPhantom } from '../../../standards/feeds';
 import { MOST_LINKS } from '../../chains/chain';
 import { lengthsOf } from '../../chains/joins';
 import { complexity } from '../../pieces';
@@ -175,7 +175,7 @@ function turned(draft: Draft): Term[] {
 }
 
 /** Feeds that nobody expects where 48 V would do. */
-const UNUSUAL: ReadonlySet<FeedName> = new Set(['P24', 'P12', 'SP48', 'T12', 'T12R']);
+const UNUSUAL: ReadonlySet<FeedName> = new Set(feedsOf('phantom', 'T12').filter((feed) => feed !== USUAL));
 
 /** One part more weighs as much as so many metres of cable too long. */
 const PART = 50;
@@ -185,6 +185,6 @@ function offVoltage(column: Column, { places, voltage }: Ground): number {
   const { device, group } = places[column.place];
   const wanted = voltage.get(device.id);
   if (wanted === 'lowest') return column.above;
-  const low = column.feed === 'P24' || column.feed === 'P12';
-  return Number(wanted === '48 V' && low && group!.offers.includes('P48'));
+  const low = isPhantom(column.feed) && FEEDS[column.feed].volts < FEEDS[USUAL].volts;
+  return Number(wanted === '48 V' && low && group!.offers.includes(USUAL));
 }
