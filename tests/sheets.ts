@@ -9,7 +9,8 @@ import {
 } from '@/core/runsheet/rig';
 import type { Wanted } from '@/core/runsheet/wanted';
 import type { Step } from '@/core/runsheet/step';
-import { after, type SheetState } from '@/core/runsheet/state';
+import { after } from '@/core/runsheet/actions';
+import type { SheetState } from '@/core/runsheet/state';
 
 /** What tests of run sheets have in common: small rigs, wishes, carrying steps out. */
 

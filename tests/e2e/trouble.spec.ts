@@ -329,7 +329,9 @@ test('the server goes away under each page and comes back: what was done is kept
   }
 });
 
-test('a change that fails again and again before the page can draw it is still sent once it can be', async ({ page }) => {
+test('a change that fails again and again before the page can draw it is still sent once it can be', async ({
+  page,
+}) => {
   await openRig(page, await copyOf(page, 'Sent again'));
   await page.evaluate(() => {
     const real = window.fetch;

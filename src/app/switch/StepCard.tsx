@@ -10,7 +10,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { useSwipeable } from 'react-swipeable';
-import { stepWords, type Action, type Found, type Session, type SheetRig } from '@/core/runsheet';
+import { rulesOf, stepWords, type Found, type Session, type SheetRig } from '@/core/runsheet';
 import type { NextStep } from './useNextStep';
 import { WaitClock } from './WaitClock';
 import { useShortcut } from '@/ui/shell/useShortcut';
@@ -120,7 +120,7 @@ export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotP
             onClick={() => onDone(alike)}
             sx={{ minHeight: { xs: 48, md: 60 } }}
           >
-            Mark all {alike} {KINDS[action.do] ?? 'such steps'} here done
+            Mark all {alike} {rulesOf(action).several ?? 'such steps'} here done
           </Button>
         )}
       </Box>
@@ -144,15 +144,6 @@ export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotP
     </Box>
   );
 }
-
-const KINDS: Partial<Record<Action['do'], string>> = {
-  plug: 'plugs',
-  unplug: 'plugs',
-  feed: 'switches',
-  mains: 'devices',
-  supply: 'supplies',
-  hand: 'settings',
-};
 
 function Remark({
   icon,

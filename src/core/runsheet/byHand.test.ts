@@ -3,7 +3,7 @@ import { demoRig } from '../../../tests/planning';
 import { aimFor } from './aims';
 import { sheetRig } from './fromRig';
 import { happenings } from './happenings';
-import { breach } from './invariants';
+import { breach } from './actions';
 import { takenOver } from './room';
 import type { SheetRig } from './rig';
 import { sequence } from './sequence';

@@ -1,49 +1,11 @@
 import type { Found } from './report';
 import { groupOf, type SheetRig } from './rig';
-import { after, type Action, type SheetState } from './state';
+import { after, rulesOf, type Action } from './actions';
+import type { SheetState } from './state';
 
 /** A state in which nobody knows whether an action was carried out. */
-export function doubtful(rig: SheetRig, state: SheetState, action: Action): SheetState {
-  switch (action.do) {
-    case 'plug':
-    case 'unplug': {
-      const ends = { ...state.ends[action.line], [action.end]: 'unknown' as const };
-      return { ...state, ends: { ...state.ends, [action.line]: ends } };
-    }
-    case 'hand': {
-      const { [action.line]: _was, ...ready } = state.ready ?? {};
-      return { ...state, ready };
-    }
-    case 'feed':
-      return { ...state, feeds: { ...state.feeds, [action.group]: { feed: 'unknown', since: 'unknown' } } };
-    case 'mute':
-    case 'open':
-      return {
-        ...state,
-        muted: { ...state.muted, ...Object.fromEntries(action.lines.map((id) => [id, 'unknown' as const])) },
-      };
-    case 'supply':
-      return { ...state, supplies: { ...state.supplies, [action.line]: { on: 'unknown', since: 'unknown' } } };
-    case 'monitors':
-      return { ...state, monitors: { ...state.monitors, [action.group]: 'unknown' } };
-    case 'mains':
-      return {
-        ...state,
-        mains: { ...state.mains, [action.device]: 'unknown' },
-        feeds: {
-          ...state.feeds,
-          ...Object.fromEntries(
-            rig.groups
-              .filter(({ device, key }) => device === action.device && state.feeds[key].feed !== 'off')
-              .map(({ key }) => [key, { feed: 'unknown' as const, since: 'unknown' as const }]),
-          ),
-        },
-      };
-    case 'wait':
-      // What had waited has waited: time does not go back.
-      return state;
-  }
-}
+export const doubtful = (rig: SheetRig, state: SheetState, action: Action): SheetState =>
+  rulesOf(action).doubtful(rig, state, action);
 
 /** A state put right by what was found. */
 export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {

@@ -1,6 +1,6 @@
 import { group, line, rigWith } from '../../../tests/sheets';
 import { aimFor } from './aims';
-import { breach } from './invariants';
+import { breach } from './actions';
 import { ownId, type SheetRig } from './rig';
 import { firstBreach } from './sequence';
 import { newSession, reported, type Session } from './session';

@@ -1,11 +1,11 @@
 import { spread, WHOLE } from '../../../tests/explore';
 import { carriedOut, group, line, rigWith, SMALL, TWO, wish } from '../../../tests/sheets';
-import { breach } from './invariants';
+import { breach, after, type Action } from './actions';
 import { lineOf, MONITORS, monitorsOf, type SheetRig } from './rig';
 import { firstBreach, sequence } from './sequence';
 import type { Wanted } from './wanted';
 import type { Step } from './step';
-import { after, bare, live, packed, unknown, type Action, type SheetState } from './state';
+import { bare, live, packed, unknown, type SheetState } from './state';
 
 // Tens of thousands of sheets each: a busy machine takes its time.
 jest.setTimeout(300_000);

@@ -1,9 +1,9 @@
 import { carriedOut, SMALL, wish } from '../../../tests/sheets';
-import { breach } from './invariants';
+import { breach, after, type Action } from './actions';
 import type { SheetRig } from './rig';
 import { sequence, trips } from './sequence';
 import type { Wanted } from './wanted';
-import { after, bare, type Action, type SheetState } from './state';
+import { bare, type SheetState } from './state';
 
 /** The fewest trips that any way to a wanted state takes, by trying all ways: actions cost nothing, walking does. */
 function fewestTrips(rig: SheetRig, from: SheetState, wanted: Wanted): number {

@@ -1,3 +1,4 @@
+import { rulesOf, type Action } from './actions';
 import type { Fed, Happening } from '../log';
 import { feedLabel, FEEDS, type FeedName } from '../standards/feeds';
 import { checkedText } from './lineCheck';
@@ -5,7 +6,7 @@ import { groupOf, lineOf, monitorsNamed, ownId, type SheetGroup, type SheetLine,
 import type { AtPlace, Found, Report } from './report';
 import type { Step } from './step';
 import type { Session } from './session';
-import { isHeard, live, type Action, type SheetState } from './state';
+import { isHeard, live, type SheetState } from './state';
 import { stepWords } from './wording';
 
 /** What a report adds to the log: what was reported, then every incident that it reveals. */
@@ -97,13 +98,7 @@ const mayBeThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
 const feedsOn = (rig: SheetRig, state: SheetState, keys: readonly string[]) =>
   keys.flatMap((key) => (live(rig, state, key) ? [state.feeds[key].feed] : []));
 
-function linesOf(rig: SheetRig, action: Action): string[] {
-  if ('lines' in action) return [...action.lines];
-  if ('line' in action) return [action.line];
-  if (action.do === 'feed') return onSwitch(rig, action.group).map(({ id }) => id);
-  if (action.do === 'mains') return rig.lines.filter(({ device }) => device === action.device).map(({ id }) => id);
-  return [];
-}
+const linesOf = (rig: SheetRig, action: Action): string[] => [...rulesOf(action).about(rig, action)];
 
 const onSwitch = (rig: SheetRig, key: string): SheetLine[] => rig.lines.filter(({ groups }) => groups.includes(key));
 

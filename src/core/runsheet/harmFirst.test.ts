@@ -1,7 +1,8 @@
 import { group, line, rigWith, carriedOut } from '../../../tests/sheets';
 import { aimFor } from './aims';
 import { dangers } from './dangers';
-import { breach, harming } from './invariants';
+import { harming } from './invariants';
+import { breach } from './actions';
 import type { SheetRig } from './rig';
 import { newSession, preview, reported, type Session } from './session';
 import { bare, type SheetState } from './state';

@@ -1,10 +1,10 @@
 import { demoRig } from '../../../tests/planning';
 import { carriedOut, group, line, rigWith, wish } from '../../../tests/sheets';
 import { sheetRig } from './fromRig';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import { firstBreach, sequence } from './sequence';
 import { takenOver } from './room';
-import { after, bare } from './state';
+import { bare } from './state';
 import { stepWords } from './wording';
 
 /**

@@ -1,4 +1,5 @@
 /** Run sheets: the rig as it really is, the steps to what is wanted, and what happened on the way. */
+export { rulesOf, type Action, type Likely } from './actions';
 export { aimFor } from './aims';
 export { residual } from './charge';
 export { dangers } from './dangers';
@@ -29,7 +30,7 @@ export {
 export { newSession, preview, reported, type LeftOut, type Session } from './session';
 export { continued } from './takeover';
 export { differences, takenOver, unseen, type Difference } from './room';
-export { feeding, live, packed, unknown, type Action, type Known, type SheetState } from './state';
+export { feeding, live, packed, unknown, type Known, type SheetState } from './state';
 export { standingAt, stationsOf, type Standing } from './stations';
 export { crewTakes, takesAlone } from './timing';
 export { type WaitReason } from './step';

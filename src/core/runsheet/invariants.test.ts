@@ -1,7 +1,8 @@
 import { group, line, RIG, rigWith, TWO } from '../../../tests/sheets';
-import { breach, INVARIANTS, SUPPLY_WAIT, supplySettle, type Invariant } from './invariants';
+import { INVARIANTS, SUPPLY_WAIT, supplySettle, type Invariant } from './invariants';
+import { breach, type Action } from './actions';
 import type { SheetRig } from './rig';
-import { bare, type Action, type SheetState } from './state';
+import { bare, type SheetState } from './state';
 
 /** The invariants of a run sheet, one after the other: what breaks each of them, and what just does not. */
 

@@ -1,16 +1,6 @@
-import {
-  carriers,
-  groupOf,
-  joined,
-  lineOf,
-  monitorsNamed,
-  ownId,
-  type SheetGroup,
-  type SheetLine,
-  type SheetRig,
-} from './rig';
+import { carriers, groupOf, type SheetLine, type SheetRig } from './rig';
 import type { Seconds } from '../units';
-import { elapsed, feeding, isHeard, live, type Action, type Known, type SheetState } from './state';
+import { elapsed, feeding, isHeard, live, type Known, type SheetState } from './state';
 
 /** What holds in every state of every sequence; the numbers are those of the design. */
 export type Invariant = 1 | 2 | 3 | 4 | 5 | 6 | 7 | 8 | 9;
@@ -37,52 +27,15 @@ export interface Breach {
 const EXACT: Seconds = 1e-3;
 
 /** Whether less than a wait has passed since something changed. */
-const within = (state: SheetState, since: Known<Seconds>, wait: Seconds): boolean =>
+export const within = (state: SheetState, since: Known<Seconds>, wait: Seconds): boolean =>
   elapsed(state, since) < wait - EXACT;
 
 /** Whether a line is in at its inlet, or may be. */
-const reached = (state: SheetState, { id }: SheetLine): boolean => state.ends[id].desk !== false;
+export const reached = (state: SheetState, { id }: SheetLine): boolean => state.ends[id].desk !== false;
 
 /** Whether nothing can be heard of an inlet: it is muted, or its device has no power. */
-const silent = ({ muted, mains }: SheetState, { id, device }: SheetLine): boolean =>
+export const silent = ({ muted, mains }: SheetState, { id, device }: SheetLine): boolean =>
   muted[id] === true || mains[device] === false;
-
-/** What speaks against an action in a state; undefined if nothing does. */
-export function breach(rig: SheetRig, state: SheetState, action: Action): Breach | undefined {
-  switch (action.do) {
-    case 'plug':
-    case 'unplug':
-      return plugging(rig, state, lineOf(rig, action.line), action);
-    case 'feed':
-      return turning(rig, state, groupOf(rig, action.group), action);
-    case 'supply':
-      return supplying(rig, state, lineOf(rig, action.line), action.on);
-    case 'open':
-      return opening(
-        rig,
-        state,
-        action.lines.map((id) => lineOf(rig, id)),
-      );
-    case 'monitors':
-      // Monitors hear every inlet of their devices that is open.
-      return action.to === 'open'
-        ? opening(
-            rig,
-            state,
-            rig.lines.filter(
-              (line) => !silent(state, line) && monitorsNamed(rig, action.group).devices.includes(line.device),
-            ),
-          )
-        : undefined;
-    case 'mains':
-      return action.on ? powering(rig, state, action.device) : unpowering(rig, state, action.device);
-    case 'hand':
-      return setting(rig, state, lineOf(rig, action.line));
-    case 'mute':
-    case 'wait':
-      return undefined;
-  }
-}
 
 /** Whether a feed that is known to be on harms a line that is in, or may be. */
 export const harming = (rig: SheetRig, state: SheetState, key: string): SheetLine[] => {
@@ -99,37 +52,17 @@ export const harmedBySupply = (rig: SheetRig, { supplies, ends }: SheetState): S
 const connected = (rig: SheetRig, state: SheetState, line: SheetLine, key: string): boolean =>
   state.ends[line.id].stage !== false && carriers(rig, line, key).some((each) => reached(state, each));
 
-function plugging(
-  rig: SheetRig,
-  state: SheetState,
-  line: SheetLine,
-  { do: what, end }: Extract<Action, { do: 'plug' | 'unplug' }>,
-): Breach | undefined {
-  const former = rig.lines.find(
-    (other) => other.id !== line.id && ownId(other) === ownId(line) && state.ends[other.id][end] !== false,
-  );
-  if (what === 'plug' && former)
-    return { invariant: 7, why: `${former.name} is in there, or may be: ${former.inlet}.` };
-  // Pulling the source ends harm that is running: nothing else comes before that.
-  const harmed =
-    line.groups.some((key) => harming(rig, state, key).includes(line)) || harmedBySupply(rig, state).includes(line);
-  if (what === 'unplug' && end === 'stage' && harmed) return undefined;
-  const open = joined(rig, line).find((each) => !silent(state, each) && isHeard(rig, state, each.device));
-  if (open) return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
-  const fed = line.hotPlugs ? undefined : fedAt(rig, state, line, end === 'desk', what === 'plug');
-  if (fed) return fed;
-  const supply = state.supplies[line.id];
-  if (supply && supply.on !== false) return { invariant: 6, why: `The supply of ${line.name} is on, or may be.` };
-  if (supply && within(state, supply.since, SUPPLY_WAIT))
-    return { invariant: 6, why: `The supply of ${line.name} may still be charged.` };
-  return undefined;
-}
-
 /**
  * Whether a feed is on the conductors of a line, or may be, or charged.
  * @param own what is touched is the line's own end at the switch @param made it is connected, and not taken apart
  */
-function fedAt(rig: SheetRig, state: SheetState, line: SheetLine, own: boolean, made: boolean): Breach | undefined {
+export function fedAt(
+  rig: SheetRig,
+  state: SheetState,
+  line: SheetLine,
+  own: boolean,
+  made: boolean,
+): Breach | undefined {
   for (const key of line.groups) {
     const group = groupOf(rig, key);
     // An end that is nowhere connected to the switch may be plugged at any time.
@@ -155,58 +88,17 @@ export const supplySettle = ({ highVoltage }: Pick<SheetLine, 'highVoltage'>): S
   highVoltage ? VALVE_SETTLE : SUPPLY_SETTLE;
 
 /** Nothing that a switch reaches can be heard. */
-const shut = (rig: SheetRig, state: SheetState, key: string): boolean =>
+export const shut = (rig: SheetRig, state: SheetState, key: string): boolean =>
   !isHeard(rig, state, groupOf(rig, key).device) &&
   rig.lines.every((line) => !line.groups.includes(key) || (silent(state, line) && !isHeard(rig, state, line.device)));
-
-function turning(
-  rig: SheetRig,
-  state: SheetState,
-  group: SheetGroup,
-  { to }: Extract<Action, { do: 'feed' }>,
-): Breach | undefined {
-  if (state.feeds[group.key].feed === to) return undefined;
-  // Harm that is running ends first, pop or not.
-  if (to === 'off' && harming(rig, state, group.key).length) return undefined;
-  if (state.mains[group.device] !== true) return { invariant: 9, why: `${group.name} has no power, or may have none.` };
-  if (!shut(rig, state, group.key))
-    return { invariant: 2, why: `An inlet of ${group.name} is unmuted, or monitors are up.` };
-  if (to === 'off') return undefined;
-  const harmed = rig.lines.find(
-    (line) =>
-      line.stops[group.key]?.includes(to) && carriers(rig, line, group.key).some((each) => reached(state, each)),
-  );
-  if (harmed) return { invariant: 3, why: `${harmed.name} would be harmed.` };
-  const loose = looseOn(rig, state, group.key)[0];
-  return loose && { invariant: 3, why: `${loose.name} is in at ${loose.inlet} and not at its source.` };
-}
 
 /** Lines of a switch that are in at their inlet while their other end hangs loose. */
 export const looseOn = (rig: SheetRig, state: SheetState, key: string): SheetLine[] =>
   rig.lines.filter((line) => line.key === key && state.ends[line.id].desk === true && isLoose(state, line));
 const isLoose = ({ ends }: SheetState, { id }: SheetLine): boolean => ends[id].stage === false;
 
-/** A battery, a pad, a volume at a source: heard where its line is plugged through. */
-function setting(rig: SheetRig, state: SheetState, line: SheetLine): Breach | undefined {
-  const { stage, desk } = state.ends[line.id];
-  if (stage !== false && desk !== false && !silent(state, line) && isHeard(rig, state, line.device))
-    return { invariant: 2, why: `The inlet of “${line.name}” is unmuted.` };
-  // A patch point makes one contact before the other: the whole feed is across the source for a moment.
-  return line.unfed ? fedAt(rig, state, line, false, true) : undefined;
-}
-
-function supplying(rig: SheetRig, state: SheetState, line: SheetLine, on: boolean): Breach | undefined {
-  if (!on && harmedBySupply(rig, state).includes(line)) return undefined;
-  if (!silent(state, line) || isHeard(rig, state, line.device))
-    return { invariant: 6, why: `The inlet of “${line.name}” is unmuted, or monitors are up.` };
-  const { stage, desk } = state.ends[line.id];
-  if (on && line.supplyHarms) return { invariant: 6, why: `It would harm ${line.name}.` };
-  return on && (stage !== true || desk !== true)
-    ? { invariant: 6, why: `${line.name} is not plugged through yet.` }
-    : undefined;
-}
-
-function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]): Breach | undefined {
+/** What speaks against hearing some lines. */
+export function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]): Breach | undefined {
   for (const line of lines) {
     for (const key of line.groups) {
       const { name, settle } = groupOf(rig, key);
@@ -226,38 +118,6 @@ function opening(rig: SheetRig, state: SheetState, lines: readonly SheetLine[]):
         invariant: 6,
         why: line.highVoltage ? `${line.name} is still warming up.` : `The supply of ${line.name} has not settled yet.`,
       };
-  }
-  return undefined;
-}
-
-const UP = 'Monitors or headphones are up, or may be.';
-
-/** With its power a device's feeds fall as well, and whatever it drives is heard. */
-function unpowering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
-  if (state.mains[device] === false) return undefined;
-  // Where nothing else ends harm, the power goes, pop or not.
-  if (rig.groups.some((group) => group.device === device && harming(rig, state, group.key).length)) return undefined;
-  if (isHeard(rig, state, device)) return { invariant: 8, why: UP };
-  const heard = rig.groups.find(
-    (group) => group.device === device && live(rig, state, group.key) && !shut(rig, state, group.key),
-  );
-  return heard && { invariant: 2, why: `${heard.name} would go off with an inlet unmuted or monitors up.` };
-}
-
-function powering(rig: SheetRig, state: SheetState, device: string): Breach | undefined {
-  if (state.mains[device] === true) return undefined;
-  if (isHeard(rig, state, device)) return { invariant: 8, why: UP };
-  for (const group of rig.groups) {
-    if (group.device !== device || !group.latched || state.feeds[group.key].feed === 'off') continue;
-    // Mutes cannot be looked at without power: with the monitors down nothing is heard.
-    const { feed } = state.feeds[group.key];
-    const possible = feed === 'unknown' ? group.offers : [feed];
-    const unfit = rig.lines.find(
-      (line) =>
-        carriers(rig, line, group.key).some((each) => reached(state, each)) &&
-        possible.some((each) => line.stops[group.key]?.includes(each)),
-    );
-    if (unfit) return { invariant: 5, why: `${group.name} may come on, and ${unfit.name} would be harmed.` };
   }
   return undefined;
 }

@@ -4,7 +4,8 @@ import { groupOf, joined, monitorsOf, type SheetGroup, type SheetLine, type Shee
 import type { Wanted } from './wanted';
 import { precedes, type Kind, type Made, type SheetJob } from './precedence';
 import { partsOf, powersOf } from './powers';
-import { live, type Action, type SheetState } from './state';
+import { live, type SheetState } from './state';
+import type { Action } from './actions';
 
 type End = 'stage' | 'desk';
 const ENDS: readonly End[] = ['stage', 'desk'];

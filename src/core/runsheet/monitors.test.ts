@@ -3,12 +3,12 @@ import { group, line, rigWith, wish } from '../../../tests/sheets';
 import { parseDocument, readDocument, tidied, type RigDocument } from '../rig';
 import { aimFor } from './aims';
 import { sheetRig } from './fromRig';
-import { breach } from './invariants';
+import { breach, type Action } from './actions';
 import { monitorsOf, type SheetRig } from './rig';
 import { sequence } from './sequence';
 import { continued } from './takeover';
 import { newSession, reported } from './session';
-import { bare, monitorsAt, unknown, type Action, type SheetState } from './state';
+import { bare, monitorsAt, unknown, type SheetState } from './state';
 import { monitorsMoved, stepWords } from './wording';
 
 /** A desk on loudspeakers in the hall, a recorder on headphones in the wheelhouse, a microphone on each. */

@@ -1,10 +1,10 @@
 import { carriedOut, group, line, rigWith, wish } from '../../../tests/sheets';
 import { aimFor } from './aims';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import { newSession, preview, reported } from './session';
 import { firstBreach, sequence } from './sequence';
 import type { Step } from './step';
-import { after, packed, unknown, type SheetState } from './state';
+import { packed, unknown, type SheetState } from './state';
 import { stepWords } from './wording';
 
 /** A ribbon and a condenser on a switch that comes back with the power as it was. */

@@ -3,7 +3,8 @@ import { runs } from '../../../tests/explore';
 import { carriedOut, RIG, wish } from '../../../tests/sheets';
 import { corrected } from './doubt';
 import { firstBreach, sequence } from './sequence';
-import { after, bare, type Known, type SheetState } from './state';
+import { bare, type Known, type SheetState } from './state';
+import { after } from './actions';
 
 describe('partly carried out and planned anew', () => {
   const states$ = fc.record({

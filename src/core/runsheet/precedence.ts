@@ -1,5 +1,5 @@
 import { joined, lineOf, type SheetRig } from './rig';
-import type { Action } from './state';
+import type { Action } from './actions';
 import type { Job } from './tour';
 
 /** Things of one kind that are done at one place. */

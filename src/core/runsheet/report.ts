@@ -1,7 +1,8 @@
 import type { FeedName } from '../standards/feeds';
 import { monitorsOf, type SheetRig } from './rig';
 import type { LineCheckName } from './lineCheck';
-import type { Action, Known } from './state';
+import type { Known } from './state';
+import type { Action } from './actions/action';
 
 /** What a run sheet is for. */
 export type SheetKind = 'set-up' | 'change-over' | 'strike';

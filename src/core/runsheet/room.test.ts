@@ -1,10 +1,10 @@
 import { group, line, rigWith } from '../../../tests/sheets';
 import { aimFor } from './aims';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import { happenings, fedBy } from './happenings';
 import { differences, takenOver, unseen } from './room';
 import { preview, newSession, reported } from './session';
-import { after, bare, type SheetState } from './state';
+import { bare, type SheetState } from './state';
 import { stepWords } from './wording';
 
 /** A ribbon in bank A, a condenser beside it; on paper the ribbon moves to bank B, where nothing is. */

@@ -1,9 +1,9 @@
 import { carriedOut, RIG, SMALL, TWO, wish } from '../../../tests/sheets';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import { decayWait, settleWait } from './rig';
 import { reordered, sequence, trips } from './sequence';
 import type { Step } from './step';
-import { after, bare, type SheetState } from './state';
+import { bare, type SheetState } from './state';
 
 describe('set-up, change-over, strike', () => {
   const all = wish(['mic', 'boxed'], { a: 'P48' }, ['mic', 'boxed']);

@@ -1,8 +1,9 @@
 import { feedLabel, type FeedName } from '../standards/feeds';
-import { breach, INVARIANTS, type Breach } from './invariants';
+import { INVARIANTS, type Breach } from './invariants';
+import { breach, after } from './actions';
 import { jobsOf } from './jobs';
 import { joined, type SheetRig } from './rig';
-import { after, type SheetState } from './state';
+import type { SheetState } from './state';
 import { fewestTrips } from './tour';
 import { withWaits } from './waiting';
 import type { Step } from './step';

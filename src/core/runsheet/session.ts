@@ -1,6 +1,7 @@
 import type { Seconds } from '../units';
 import { corrected, doubtful } from './doubt';
-import { breach, INVARIANTS } from './invariants';
+import { INVARIANTS } from './invariants';
+import { breach, after, type Action } from './actions';
 import { checkable, type LineChecked } from './lineCheck';
 import { refuseUnknown, ReportRefused, type Aim, type AtPlace, type Report } from './report';
 import { lineOf, type SheetRig } from './rig';
@@ -8,7 +9,7 @@ import { reordered, sequence, type Sequence } from './sequence';
 import type { Wanted } from './wanted';
 import type { Step } from './step';
 import { standingAt, steppedOver, type Standing } from './stations';
-import { after, type Action, type SheetState } from './state';
+import type { SheetState } from './state';
 import { reasonsFor, waitFor } from './waiting';
 import { without } from './without';
 import { stepWords } from './wording';

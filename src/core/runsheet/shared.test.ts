@@ -1,8 +1,8 @@
 import { group, line, rigWith } from '../../../tests/sheets';
 import { aimFor } from './aims';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import { preview } from './session';
-import { after, bare, type SheetState } from './state';
+import { bare, type SheetState } from './state';
 
 /** One microphone over a splitter to two desks: each line hears of the other's switch. */
 const SPLIT = rigWith(

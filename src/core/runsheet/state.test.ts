@@ -1,6 +1,7 @@
 import { group, line, RIG, rigWith } from '../../../tests/sheets';
 import { takenOver } from './room';
-import { after, bare, elapsed, live, packed, unknown, type Action, type SheetState } from './state';
+import { bare, elapsed, live, packed, unknown, type SheetState } from './state';
+import { after, type Action } from './actions';
 
 const done = (state: SheetState, ...actions: Action[]) => actions.reduce((at, action) => after(RIG, at, action), state);
 

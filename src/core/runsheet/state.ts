@@ -1,6 +1,6 @@
 import type { FeedName } from '../standards/feeds';
 import type { Seconds } from '../units';
-import { groupOf, lineOf, monitorsOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
+import { groupOf, monitorsOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
@@ -33,17 +33,6 @@ export interface SheetState {
   /** By line: when it was last plugged with its feed on. */
   pluggedLive?: Record<string, Seconds>;
 }
-
-/** One thing that somebody does. */
-export type Action =
-  | { do: 'plug' | 'unplug'; line: string; end: 'stage' | 'desk' }
-  | { do: 'hand'; line: string; ready: boolean }
-  | { do: 'feed'; group: string; to: FeedName }
-  | { do: 'mute' | 'open'; lines: readonly string[] }
-  | { do: 'supply'; line: string; on: boolean }
-  | { do: 'monitors'; group: string; to: 'down' | 'open' }
-  | { do: 'mains'; device: string; on: boolean }
-  | { do: 'wait'; seconds: Seconds };
 
 /** Everything out, everything off, everything shut: a rig that nobody has begun with. */
 export const bare = (rig: SheetRig): SheetState => ({
@@ -98,65 +87,6 @@ export const monitorsAt = (rig: SheetRig, is: Known<'down' | 'open'>): SheetStat
 /** Whether anything that hears a device is up, or may be. */
 export const isHeard = (rig: SheetRig, { monitors }: SheetState, device: string): boolean =>
   monitorsOf(rig).some(({ id, devices }) => devices.includes(device) && monitors[id] !== 'down');
-
-/** The state after an action. A switch that is set to what it is set to already keeps its time. */
-export function after(rig: SheetRig, state: SheetState, action: Action): SheetState {
-  switch (action.do) {
-    case 'plug':
-    case 'unplug': {
-      const { line, end } = action;
-      const ends = { ...state.ends[line], [end]: action.do === 'plug' };
-      const through = action.do === 'plug' && ends.stage !== false && ends.desk !== false;
-      const hot = through && lineOf(rig, line).groups.some((key) => live(rig, state, key));
-      return {
-        ...state,
-        ends: { ...state.ends, [line]: ends },
-        ...(hot && { pluggedLive: { ...state.pluggedLive, [line]: state.now } }),
-      };
-    }
-    case 'hand':
-      return { ...state, ready: { ...state.ready, [action.line]: action.ready } };
-    case 'feed': {
-      if (state.feeds[action.group].feed === action.to) return state;
-      return { ...state, feeds: { ...state.feeds, [action.group]: { feed: action.to, since: state.now } } };
-    }
-    case 'mute':
-    case 'open':
-      return {
-        ...state,
-        muted: { ...state.muted, ...Object.fromEntries(action.lines.map((id) => [id, action.do === 'mute'])) },
-      };
-    case 'supply':
-      return state.supplies[action.line].on === action.on
-        ? state
-        : { ...state, supplies: { ...state.supplies, [action.line]: { on: action.on, since: state.now } } };
-    case 'monitors':
-      return { ...state, monitors: { ...state.monitors, [action.group]: action.to } };
-    case 'mains': {
-      const mains = { ...state.mains, [action.device]: action.on };
-      const feeds = { ...state.feeds };
-      for (const { key, device, latched } of rig.groups)
-        // Without mains nothing feeds; with it, a latched switch feeds as it did. What is off stays as it is.
-        if (device === action.device && feeds[key].feed !== 'off')
-          feeds[key] = powerChanged(state, feeds[key], action, latched);
-      return { ...state, mains, feeds };
-    }
-    case 'wait':
-      return { ...state, now: state.now + action.seconds };
-  }
-}
-
-/** A switch that is not off, or may not be, when its device gets or loses its power. */
-function powerChanged(
-  { now, mains }: SheetState,
-  { feed, since }: FeedState,
-  { device, on }: { device: string; on: boolean },
-  latched: boolean,
-): FeedState {
-  if (!on) return { feed: latched ? feed : 'off', since: now };
-  const dark = mains[device] === false && feed === 'unknown' && since !== 'unknown';
-  return { feed, since: now, ...(dark && { darkSince: since }) };
-}
 
 /** Whether a switch puts a voltage on its lines, for all that is known; without power it puts none, whatever it is set to. */
 export const feeding = ({ feeds, mains }: SheetState, { key, device }: Pick<SheetGroup, 'key' | 'device'>): boolean =>

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { carriedOut, group, line, rigWith, wish } from '../../../tests/sheets';
 import { aimFor } from './aims';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import { ReportRefused } from './report';
 import type { SheetRig } from './rig';
 import { newSession, reported, type Session } from './session';
 import { sequence } from './sequence';
 import type { Step } from './step';
-import { after, bare, packed, unknown, type SheetState } from './state';
+import { bare, packed, unknown, type SheetState } from './state';
 import { standingAt, stationsOf, steppedOver, type Following, type Standing } from './stations';
 
 /** A ribbon and a condenser on one bank, a third line on another desk elsewhere. */

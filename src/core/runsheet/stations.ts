@@ -1,9 +1,9 @@
 import type { Seconds } from '../units';
-import { breach } from './invariants';
+import { breach, after } from './actions';
 import type { SheetRig } from './rig';
 import { firstBreach } from './sequence';
 import type { Step, WaitReason } from './step';
-import { after, type SheetState } from './state';
+import type { SheetState } from './state';
 import { reasonsFor, waitFor, withWaits } from './waiting';
 
 /** What somebody at one place of a sheet does next, and whether it can be done now. */

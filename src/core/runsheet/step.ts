@@ -1,6 +1,6 @@
 import type { Seconds } from '../units';
 import type { Wait } from './rig';
-import type { Action } from './state';
+import type { Action } from './actions/action';
 
 /** One of the things that are waited for together. */
 export interface WaitReason {

@@ -1,8 +1,8 @@
 import type { Aim } from './report';
-import { monitorsOf, type SheetRig } from './rig';
+import type { SheetRig } from './rig';
 import { takenOver } from './room';
 import { planned, stillHeard, type Session } from './session';
-import type { Action } from './state';
+import { rulesOf } from './actions';
 
 /**
  * A sheet that goes on after its rig has changed on paper: what is plugged stays what it is, and the rest is computed anew.
@@ -17,9 +17,9 @@ export function continued(
   const { rig, state } = takenOver(paper, room, session.state, asOnPaper);
   const kept = session.aim && aimOn(rig, session.aim);
   // Steps that were done speak of lines as they were called then.
-  const done = session.done.filter(({ action }) => speaksOf(rig, action));
+  const done = session.done.filter(({ action }) => rulesOf(action).isOf(rig, action));
   const wanted = (session.leftOut ?? [])
-    .filter(({ action }) => speaksOf(rig, action))
+    .filter(({ action }) => rulesOf(action).isOf(rig, action))
     .map((each) => ({ ...each, aim: aimOn(rig, each.aim) }));
   // What was heard of a line that has another way on paper now was heard of the one before.
   const same = (id: string) =>
@@ -44,15 +44,4 @@ function aimOn(rig: SheetRig, aim: Aim): Aim {
     stuck: aim.stuck.filter(isSwitch),
     feeds: Object.fromEntries(Object.entries(aim.feeds).filter(([key]) => isSwitch(key))),
   };
-}
-
-/** Whether a rig still has everything that an action speaks of. */
-function speaksOf(rig: SheetRig, action: Action): boolean {
-  const { lines, groups, devices } = rig;
-  const has = (id: string) => lines.some((line) => line.id === id);
-  if ('line' in action) return has(action.line);
-  if ('lines' in action) return action.lines.every(has);
-  if (action.do === 'feed') return groups.some(({ key }) => key === action.group);
-  if (action.do === 'monitors') return monitorsOf(rig).some(({ id }) => id === action.group);
-  return action.do !== 'mains' || devices.some(({ id }) => id === action.device);
 }

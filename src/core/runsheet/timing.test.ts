@@ -7,7 +7,7 @@ import { sheetKey } from './rig';
 import { preview } from './session';
 import { sequence, trips } from './sequence';
 import { bare, packed } from './state';
-import { crewTakes, takesAlone, TAKES } from './timing';
+import { crewTakes, takesAlone } from './timing';
 
 test('one person: every step, every walk, every wait', () => {
   const steps = [
@@ -15,7 +15,7 @@ test('one person: every step, every walk, every wait', () => {
     { action: { do: 'wait', seconds: 20 } },
     { action: { do: 'open', lines: ['mic', 'ribbon'] }, place: 'desk end' },
   ] as const;
-  expect(takesAlone(steps, 1)).toBe(TAKES.plug + 20 + 2 * TAKES.open + TAKES.walk);
+  expect(takesAlone(steps, 1)).toBe(15 + 20 + 2 * 6 + 45);
 });
 
 test('nobody is refused; with two, each has a place, nobody walks, and what must wait waits', () => {
@@ -25,7 +25,7 @@ test('nobody is refused; with two, each has a place, nobody walks, and what must
   const two = crewTakes(SMALL, { state: from, steps }, 2);
   expect(two.walks).toEqual([0, 0]);
   // Both plug at once; then feed, settling, opening, monitors.
-  expect(two.seconds).toBeCloseTo(TAKES.plug + TAKES.feed + 5 + TAKES.open + TAKES.monitors, 0);
+  expect(two.seconds).toBeCloseTo(15 + 6 + 5 + 6 + 6, 0);
 });
 
 describe('the mended demo rig', () => {

@@ -2,34 +2,17 @@ import type { Seconds } from '../units';
 import type { SheetRig } from './rig';
 import type { Step } from './step';
 import { standingAt, stationsOf, steppedOver, type Following } from './stations';
-import { after, type Action } from './state';
+import { after, rulesOf } from './actions';
 
-/**
- * How long things take by hand, in seconds (assumed): enough to compare one order with another, not to promise an hour.
- * Inlets are muted in one go and unmuted one at a time, by ear.
- */
-export const TAKES = {
-  plug: 15,
-  unplug: 8,
-  hand: 15,
-  feed: 6,
-  mute: 6,
-  open: 6,
-  supply: 10,
-  monitors: 6,
-  mains: 15,
-  walk: 45,
-} as const satisfies Record<Exclude<Action['do'], 'wait'> | 'walk', Seconds>;
+/** From one place to another, in seconds (assumed). */
+const WALK: Seconds = 45;
 
 /** How long a step takes whoever stands where it is done; a wait as long as it is. */
-function takes({ action }: Step): Seconds {
-  if (action.do === 'wait') return action.seconds;
-  return action.do === 'open' ? TAKES.open * action.lines.length : TAKES[action.do];
-}
+export const takes = ({ action }: Pick<Step, 'action'>): Seconds => rulesOf(action).takes(action);
 
 /** About how long steps take one person, walks and waits included. @param walks how often they go from place to place */
 export const takesAlone = (steps: readonly Step[], walks: number): Seconds =>
-  steps.reduce((sum, step) => sum + takes(step), walks * TAKES.walk);
+  steps.reduce((sum, step) => sum + takes(step), walks * WALK);
 
 interface Person {
   place: string;
@@ -68,7 +51,7 @@ export function crewTakes(
       const next = free.find(({ place }) => place === person.place) ?? free[0];
       if (!next) continue;
       if (next.place !== person.place) person.walks++;
-      person.until = now + takes(next.step) + (next.place === person.place ? 0 : TAKES.walk);
+      person.until = now + takes(next.step) + (next.place === person.place ? 0 : WALK);
       person.place = next.place;
     }
     const moments = [

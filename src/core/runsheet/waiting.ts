@@ -1,8 +1,9 @@
+import { rulesOf, breach, after } from './actions';
 import type { Seconds } from '../units';
-import { breach, SUPPLY_WAIT, supplySettle } from './invariants';
+import { SUPPLY_WAIT, supplySettle } from './invariants';
 import { groupOf, lineOf, type SheetRig } from './rig';
 import type { Step, WaitReason } from './step';
-import { after, elapsed, live, type Action, type SheetState } from './state';
+import { elapsed, live, type SheetState } from './state';
 
 /** Steps with a wait before the first of them that needs one, and again where something has changed since. */
 export function withWaits(rig: SheetRig, from: SheetState, steps: readonly Step[]): Step[] {
@@ -81,12 +82,13 @@ function reasonsLeft(rig: SheetRig, state: SheetState): WaitReason[] {
 /** What a wait before some steps is for, longest first. */
 export function reasonsFor(rig: SheetRig, state: SheetState, steps: readonly Step[], seconds: Seconds): WaitReason[] {
   const reach = howFar(rig, { ...state, now: state.now + seconds }, steps);
-  const lines = steps.slice(0, reach).flatMap(({ action }) => linesOf(action).map((id) => lineOf(rig, id)));
+  const lines = steps.slice(0, reach).flatMap(({ action }) =>
+    rulesOf(action)
+      .touches(action)
+      .map((id) => lineOf(rig, id)),
+  );
   const touched = new Set(lines.flatMap(({ id, groups }) => [id, ...groups]));
   return reasonsLeft(rig, state)
     .filter(({ of, left }) => touched.has(of) && left <= seconds)
     .sort((a, b) => b.left - a.left);
 }
-
-const linesOf = (action: Action): readonly string[] =>
-  'lines' in action ? action.lines : action.do === 'plug' || action.do === 'unplug' ? [action.line] : [];
