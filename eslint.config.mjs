@@ -36,7 +36,9 @@ const allowed = [
 }));
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'] },
+  {
+    ignores: ['.next/**', '.mutants/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'],
+  },
   ...next,
   ...nextTypescript,
   {

@@ -209,6 +209,26 @@ describe('what is wrong is refused with its path and what would be right', () =>
     expect(found[0]).toMatchObject({ path, message: expect.stringMatching(message) });
   });
 
+  test('everything that is wrong is told, each with its path', () => {
+    const shape = refusals(
+      changed((rig) => {
+        rig.name = '';
+        rig.lines[1].links[0].kind = 'hose';
+        rig.version = 9 as never;
+      }),
+    );
+    expect(shape.map(({ path }) => path)).toEqual(
+      expect.arrayContaining(['name', 'lines[1].links[0].kind', 'version']),
+    );
+    const references = refusals(
+      changed((rig) => {
+        rig.devices[0].groups[0].feed = 'P12';
+        rig.lines[0].inlet = { device: 'nobody', inlet: '1' };
+      }),
+    );
+    expect(references).toHaveLength(2);
+  });
+
   test('text that is not JSON says so', () => {
     expect(() => parseDocument('{ "format": ')).toThrow(/not JSON/);
     expect(() => parseDocument('[]')).toThrow(DocumentError);

@@ -8,7 +8,7 @@ import { after, rulesOf } from './actions';
 const WALK: Seconds = 45;
 
 /** How long a step takes whoever stands where it is done; a wait as long as it is. */
-export const takes = ({ action }: Pick<Step, 'action'>): Seconds => rulesOf(action).takes(action);
+const takes = ({ action }: Pick<Step, 'action'>): Seconds => rulesOf(action).takes(action);
 
 /** About how long steps take one person, walks and waits included. @param walks how often they go from place to place */
 export const takesAlone = (steps: readonly Step[], walks: number): Seconds =>

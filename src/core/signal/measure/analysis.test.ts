@@ -42,6 +42,20 @@ describe('levels', () => {
     expect(Math.abs(flat - channels[0].aWeightedDbfs - 2.05)).toBeLessThan(0.05);
   });
 
+  test('rumble is told only well above what a room has, and only where it is most of what is there', () => {
+    // Of white noise at −70 dBFS a room would have −81 dBFS below 40 Hz (8 dB of density an octave from 125 to 28 Hz).
+    const room = noise(seconds(10), amplitude(-70));
+    const with12 = (signal: Float32Array, rms: number) =>
+      codes(one(sum(signal, sine(seconds(10), 12, Math.SQRT2 * amplitude(rms)))));
+    expect(with12(room, -72.3)).not.toContain('rumble');
+    expect(with12(room, -69)).toContain('rumble');
+    // Nothing but hiss above: little of it may be below 40 Hz, and yet far more than a room has.
+    const hiss = noise(seconds(10), 1).map((x, n, all) => x - 2 * (all[n - 1] ?? 0) + (all[n - 2] ?? 0));
+    const quiet = hiss.map((x) => (x * amplitude(-70)) / Math.sqrt(6));
+    expect(with12(quiet, -76)).not.toContain('rumble');
+    expect(with12(quiet, -66)).toContain('rumble');
+  });
+
   test('a direct offset is read and does not count as rumble', () => {
     const offset = one(noise(seconds(10), amplitude(-60)).map((x) => x + 0.01));
     expect(offset.dcOffset).toBeCloseTo(0.01, 4);
