@@ -38,8 +38,16 @@ test('every command of the README exists', () => {
   for (const [, path] of readme.matchAll(/(?:^|\s)\.\/(scripts\/[a-z]+)/gm)) expect(existsSync(path)).toBe(true);
 });
 
-test('each folder named in the layers exists', () => {
-  for (const [, folders] of readme.matchAll(/^\| (`src[^|]+) \|/gm))
-    for (const [, folder] of folders.matchAll(/`([^`]+)`/g))
-      expect(existsSync(folder.startsWith('src') ? folder : join('src/core', folder))).toBe(true);
+test('the layers of the page are those that lint enforces, from top to ground, and what is named to look in exists', () => {
+  const layers = read('layers.mjs');
+  const CORE = [...layers.matchAll(/^ {2}'(\w+)',$/gm)].map(([, folder]) => folder);
+  const OVER = [...layers.matchAll(/^ {2}(\w+): \[/gm)].map(([, folder]) => folder);
+  const rows = [...read('docs/architecture.md').matchAll(/^\| `(src[^`]+)`/gm)].map(([, folder]) => folder);
+  const core = rows.filter((folder) => folder.startsWith('src/core/'));
+  expect(core).toEqual(CORE.toReversed().map((folder) => `src/core/${folder}`));
+  expect(new Set(rows.filter((folder) => !core.includes(folder)))).toEqual(
+    new Set(OVER.map((folder) => `src/${folder}`)),
+  );
+  for (const text of [readme, read('docs/architecture.md')])
+    for (const [, path] of text.matchAll(/`(src\/[\w./]+)`/g)) expect([path, existsSync(path)]).toEqual([path, true]);
 });

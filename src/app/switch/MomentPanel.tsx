@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { ActionCourse } from '@/core/rigcheck';
 import type { RigDocument } from '@/core/rig';
-import { feedLabel, type FeedName, USUAL } from '@/core/standards/feeds';
+import { feedLabel, highestOf, type FeedName } from '@/core/standards/feeds';
 import type { SheetRig, Step } from '@/core/runsheet';
 import { quantity } from '@/core/units/format';
 import { useAnswer, useDesk } from '@/ui/rig/useDesk';
@@ -36,7 +36,7 @@ export function MomentPanel({ document, rig, step }: Props) {
   const action = turned ?? suggested.action;
   const feed =
     group &&
-    (suggested.feed && group.offers.includes(suggested.feed as never) ? suggested.feed : highest(group.offers));
+    (suggested.feed && group.offers.includes(suggested.feed as never) ? suggested.feed : highestOf(group.offers));
   const question = useMemo(
     () =>
       line && group && feed
@@ -133,8 +133,6 @@ function CourseWords({ course: { right, wrong, gain, action, feed } }: { course:
 
 const offersOf = ({ groups }: SheetRig, key: string): boolean =>
   (groups.find((group) => group.key === key)?.offers.length ?? 0) > 0;
-
-const highest = (offers: readonly FeedName[]): FeedName => (offers.includes(USUAL) ? USUAL : offers[0]);
 
 /** What the next step suggests to look at. */
 function suggestion(

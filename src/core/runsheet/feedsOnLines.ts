@@ -18,7 +18,7 @@ import {
 import { schoolsOf, type RigDocument, type SwitchGroup } from '../rig/document';
 import { rigPaths, type RigPath } from '../rig/paths';
 import { setFeed } from '../rig/rigEdits';
-import { LIVE, USUAL } from '../standards/feeds';
+import { highestOf, LIVE } from '../standards/feeds';
 import { sheetKey, type SheetLine } from './rig';
 
 /** Every other line that hangs on the same conductors. */
@@ -131,7 +131,7 @@ function suppliesOff(document: RigDocument): RigDocument {
 /** As it would be with its highest feed on, and every other switch off: nothing of its own holds more charge than that. */
 export function fedAlone(document: RigDocument, device: string, { id, offers }: SwitchGroup): RigDocument {
   const dark = feedsOff(document);
-  const highest = offers.includes(USUAL) ? USUAL : offers[0];
+  const highest = highestOf(offers);
   return highest ? setFeed(dark, device, id, highest) : dark;
 }
 

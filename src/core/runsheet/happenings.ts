@@ -1,6 +1,6 @@
 import { rulesOf, type Action } from './actions';
 import type { Fed, Happening } from '../log';
-import { feedLabel, FEEDS, type FeedName } from '../standards/feeds';
+import { feedLabel, highestOf, type FeedName } from '../standards/feeds';
 import { checkedText } from './lineCheck';
 import { groupOf, lineOf, monitorsNamed, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { AtPlace, Found, Report } from './report';
@@ -84,7 +84,7 @@ export function fedBy(rig: SheetRig, state: SheetState): Fed {
       const feeds = mayBeThrough(state, line) ? feedsOn(rig, state, line.reaches) : [];
       if (feeds.length === 0) return [];
       const known = feeds.filter((feed) => feed !== 'unknown' && feed !== 'off') as Exclude<FeedName, 'off'>[];
-      const highest = known.toSorted((a, b) => FEEDS[b].volts - FEEDS[a].volts)[0];
+      const highest = highestOf(known);
       // What it is plugged as now or was before, it is the same source.
       return [[ownId(line), highest ?? 'unknown']];
     }),

@@ -42,7 +42,7 @@ const rigs: fc.Arbitrary<SheetRig> = fc
         name: `group ${n}`,
         device: `device-${own}`,
         place: devices[own],
-        offers: ['P48' as FeedName],
+        offers: ['P48' as const],
         latched,
         mutes,
         decay: decayWait('longer', decay),

@@ -68,7 +68,7 @@ export interface SheetGroup {
   place: string;
   /** How it is reached, in the user's words. */
   control?: string;
-  offers: FeedName[];
+  offers: Exclude<FeedName, 'off'>[];
   /** Comes back with the mains as it was. */
   latched: boolean;
   /** Mutes its inlets while it switches. */

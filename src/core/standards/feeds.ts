@@ -93,6 +93,10 @@ export const USUAL = 'P48' satisfies PhantomName;
 export const feedsOf = (...families: FeedFamily[]): Exclude<FeedName, 'off'>[] =>
   (Object.keys(STANDARDS) as Exclude<FeedName, 'off'>[]).filter((name) => families.includes(FEEDS[name].family));
 
+/** The feed of the highest voltage among some; undefined where there is none. */
+export const highestOf = (feeds: readonly Exclude<FeedName, 'off'>[]): Exclude<FeedName, 'off'> | undefined =>
+  feeds.toSorted((a, b) => FEEDS[b].volts - FEEDS[a].volts)[0];
+
 /** The phantom voltages, highest first; of two of one voltage the one that gives more. */
 export const PHANTOMS = (feedsOf('phantom') as PhantomName[]).toSorted(
   (a, b) => FEEDS[b].volts - FEEDS[a].volts || FEEDS[a].ohms - FEEDS[b].ohms,
