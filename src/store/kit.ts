@@ -11,6 +11,7 @@ import {
 import { DocumentError } from '@/core/rig';
 import type { Store } from './store';
 import { listRigs, loadRig, saveRig } from './rigs';
+import { Refused } from './refused';
 
 const now = () => new Date().toISOString();
 
@@ -32,14 +33,16 @@ export interface SavedItem {
 }
 
 /** A change of an item that somebody else has changed or removed meanwhile; nothing was saved. */
-export class StaleItem extends Error {
+export class StaleItem extends Refused {
   /** @param current what the item is now; undefined where it was removed */
   constructor(
-    readonly id: string,
+    id: string,
     readonly current: SavedItem | undefined,
   ) {
-    super(current ? `${current.item.name} was changed meanwhile` : `the kit has no item ${id} any more`);
-    this.name = 'StaleItem';
+    const what = current ? `${current.item.name} was changed meanwhile` : `the kit has no item ${id} any more`;
+    super(412, 'stale-item', `Nothing was saved: ${what}. Load it anew, or send it without If-Match.`, {
+      current: current ?? null,
+    });
   }
 }
 

@@ -2,6 +2,7 @@ import type { Hunt, HuntStep } from '@/core/noise/hunt';
 import type { Origin, KeptLadder, KeptMeasurement } from '@/core/noise/kept';
 import type { Store } from './store';
 import { addEntries } from './log';
+import { Refused } from './refused';
 
 /** A hunt and how far it has come. */
 export interface SavedHunt {
@@ -13,10 +14,14 @@ export interface SavedHunt {
 }
 
 /** A step of a hunt that has gone on meanwhile; it was not taken. */
-export class StaleHunt extends Error {
-  constructor(readonly current: SavedHunt) {
-    super('somebody else has measured meanwhile');
-    this.name = 'StaleHunt';
+export class StaleHunt extends Refused {
+  constructor(current: SavedHunt) {
+    super(
+      409,
+      'stale-hunt',
+      'Somebody else has measured meanwhile; the hunt has been brought up to date. Look again.',
+      { current },
+    );
   }
 }
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { changesInWords, readDocument, type RigDocument } from '@/core/rig';
 import type { Store } from './store';
 import { standing, standingAfter, stepsFrom } from './timeline';
+import { Refused } from './refused';
 
 /** A rig with the revision it is at. */
 export interface SavedRig {
@@ -21,22 +22,25 @@ export interface RigEntry {
 }
 
 /** A save that was based on an older revision; what it held is kept as `refused`. */
-export class StaleRevision extends Error {
+export class StaleRevision extends Refused {
   constructor(
     readonly current: SavedRig,
     readonly basedOn: number,
     readonly refused: number,
   ) {
-    super(`this rig is at revision ${current.revision}; the change was based on ${basedOn}`);
-    this.name = 'StaleRevision';
+    super(
+      409,
+      'stale-revision',
+      `this rig is at revision ${current.revision}; the change was based on ${basedOn}. Load the newest revision, or save again on top of it.`,
+      { current, basedOn, refused },
+    );
   }
 }
 
 /** A save of a rig that somebody took off the list; nothing was saved. */
-export class RigRemoved extends Error {
+export class RigRemoved extends Refused {
   constructor() {
-    super('this rig was removed');
-    this.name = 'RigRemoved';
+    super(410, 'removed', 'This rig was removed. Put it back, then save again.');
   }
 }
 

@@ -5,20 +5,18 @@ import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { wavReader } from '@/core/signal';
 import type { Store } from './store';
+import { Refused } from './refused';
 
 /** Most sound that is kept of one measurement, in bytes: what a RIFF file can say of itself. */
 export const MOST_SOUND = 4 * 1024 ** 3;
 
 /** Sound that was not kept, and why; nothing of it is left. */
-export class SoundRefused extends Error {
-  constructor(
-    readonly code: 'cut-off' | 'too-large' | 'disk-full',
-    message: string,
-  ) {
-    super(message);
-    this.name = 'SoundRefused';
+export class SoundRefused extends Refused {
+  constructor(code: keyof typeof SOUND_STATUS, message: string) {
+    super(SOUND_STATUS[code], code, message);
   }
 }
+const SOUND_STATUS = { 'cut-off': 400, 'too-large': 413, 'disk-full': 507 } as const;
 
 export const soundFolder = (store: Store): string => join(dirname(store.name), `${basename(store.name)}-sounds`);
 const pathOf = (store: Store, measurement: number): string => join(soundFolder(store), `${measurement}.wav`);

@@ -25,6 +25,7 @@ import type { Store } from './store';
 import { addEntries } from './log';
 import { hasPhoto } from './photos';
 import { loadRig } from './rigs';
+import { Refused } from './refused';
 
 /** How far a rig's run sheet has come. Moments of the session are seconds of the sheets' clock. */
 export interface Switching {
@@ -54,10 +55,11 @@ export interface Told {
 }
 
 /** A report about a sheet that has gone on meanwhile; nothing of it was done. */
-export class StaleSheet extends Error {
+export class StaleSheet extends Refused {
   constructor(readonly current: Switching) {
-    super('somebody else has reported meanwhile');
-    this.name = 'StaleSheet';
+    super(409, 'stale-sheet', 'Someone else has moved the sheet on. Read the step again before you act.', {
+      current: { ...current, now: Date.now() / 1000 },
+    });
   }
 }
 

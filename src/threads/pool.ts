@@ -4,6 +4,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import Piscina from 'piscina';
 import * as inline from './heavy';
+import { Refused } from '@/store/refused';
 
 /** Made by the build; where there is none, as in development, everything runs where it is asked for. */
 const THREAD = join(process.cwd(), '.next', 'threads', 'heavy.cjs');
@@ -14,13 +15,12 @@ const LIMIT = 180_000;
 /** Answers that are kept for whoever asks the same again. */
 const KEPT = 12;
 
-export class ThreadTrouble extends Error {
-  constructor(
-    readonly code: 'busy' | 'too-long' | 'left',
-    message: string,
-  ) {
-    super(message);
-    this.name = 'ThreadTrouble';
+/** What was not computed; it may be asked for again. */
+export class ThreadTrouble extends Refused {
+  override readonly retryAfter = 5;
+
+  constructor(code: 'busy' | 'too-long' | 'left', message: string) {
+    super(503, code, message);
   }
 }
 

@@ -5,30 +5,15 @@ import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { WavError } from '@/core/signal';
 import { ReportRefused } from '@/core/runsheet';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
-import { RigRemoved, StaleRevision } from '@/store/rigs';
-import { SoundRefused } from '@/store/sounds';
-import { StaleItem, type BasedOn } from '@/store/kit';
-import { StaleHunt } from '@/store/noise';
-import { StaleSheet } from '@/store/switching';
+import type { BasedOn } from '@/store/kit';
+import { Refused } from '@/store/refused';
 import { databasePath } from '@/store/database';
 import { sentenceOf, troubleOf } from '@/store/trouble';
-import { ThreadTrouble } from '@/threads/pool';
 
-/** An answer of 4xx that says what to change. */
-export class Refused extends Error {
-  constructor(
-    readonly status: number,
-    readonly code: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
+export { Refused };
 
 const error = (status: number, code: string, message: string, more: object = {}) =>
   NextResponse.json({ error: { code, message, ...more } }, { status });
-
-const SOUND_STATUS = { 'cut-off': 400, 'too-large': 413, 'disk-full': 507 } as const;
 
 /** Runs a handler and turns whatever goes wrong into an answer without insides. What is answered is kept by nobody. */
 export async function door(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
@@ -41,48 +26,15 @@ async function answered(handler: () => Promise<NextResponse> | NextResponse): Pr
   try {
     return await handler();
   } catch (problem) {
-    if (problem instanceof Refused) return error(problem.status, problem.code, problem.message);
+    if (problem instanceof Refused) return refusal(problem);
     if (problem instanceof DocumentError) {
       const [{ path, message }] = problem.refusals;
       return error(400, 'bad-document', message, { path, all: problem.refusals });
     }
     if (problem instanceof CsvError)
       return error(400, 'bad-table', problem.message, problem.line ? { path: `line ${problem.line}` } : {});
-    if (problem instanceof StaleRevision) {
-      const { current, basedOn, refused } = problem;
-      return error(409, 'stale-revision', `${problem.message}. Load the newest revision, or save again on top of it.`, {
-        current,
-        basedOn,
-        refused,
-      });
-    }
-    if (problem instanceof StaleItem)
-      return error(
-        412,
-        'stale-item',
-        `Nothing was saved: ${problem.message}. Load it anew, or send it without If-Match.`,
-        {
-          current: problem.current ?? null,
-        },
-      );
     if (problem instanceof WavError) return error(415, 'not-sound', problem.message);
-    if (problem instanceof SoundRefused) return error(SOUND_STATUS[problem.code], problem.code, problem.message);
-    if (problem instanceof RigRemoved)
-      return error(410, 'removed', 'This rig was removed. Put it back, then save again.');
-    if (problem instanceof StaleSheet) {
-      const message = 'Someone else has moved the sheet on. Read the step again before you act.';
-      return error(409, 'stale-sheet', message, { current: { ...problem.current, now: Date.now() / 1000 } });
-    }
-    if (problem instanceof StaleHunt) {
-      const message = 'Somebody else has measured meanwhile; the hunt has been brought up to date. Look again.';
-      return error(409, 'stale-hunt', message, { current: problem.current });
-    }
     if (problem instanceof ReportRefused) return error(409, 'refused', problem.message);
-    if (problem instanceof ThreadTrouble) {
-      const answer = error(503, problem.code, problem.message);
-      answer.headers.set('retry-after', '5');
-      return answer;
-    }
     const trouble = troubleOf(problem, databasePath());
     if (trouble) {
       console.error(trouble.message);
@@ -91,6 +43,12 @@ async function answered(handler: () => Promise<NextResponse> | NextResponse): Pr
     console.error(problem);
     return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
   }
+}
+
+function refusal({ status, code, message, details, retryAfter }: Refused): NextResponse {
+  const answer = error(status, code, message, details);
+  if (retryAfter !== undefined) answer.headers.set('retry-after', String(retryAfter));
+  return answer;
 }
 
 /** Refuses requests that call this server by a name that is not its own. */

@@ -131,7 +131,7 @@ function ThemeList({ theme, selected, onSelect }: { theme: Theme; selected: stri
             cursor: 'pointer',
             boxShadow: id === selected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : undefined,
             '&:hover': { backgroundColor: 'action.hover' },
-            '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+            '&:focus-visible': { outlineOffset: -2 },
           }}
         >
           <Box sx={{ pl: 0.5 }}>

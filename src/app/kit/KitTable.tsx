@@ -90,6 +90,12 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
           fontSize: '0.8125rem',
           '& .MuiDataGrid-columnSeparator': { color: 'divider' },
           '& .MuiDataGrid-row': { cursor: 'pointer' },
+          '& .MuiDataGrid-columnHeader:focus-within, & .MuiDataGrid-cell:focus-within': {
+            outline: 2,
+            outlineStyle: 'solid',
+            outlineColor: 'primary.main',
+            outlineOffset: -2,
+          },
         }}
       />
     </Box>

@@ -63,12 +63,7 @@ export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose 
                 borderLeftColor: on ? 'primary.main' : 'transparent',
                 bgcolor: on ? 'background.paper' : undefined,
                 fontSize: '0.8125rem',
-                '&:focus-visible': {
-                  outline: 2,
-                  outlineStyle: 'solid',
-                  outlineOffset: -2,
-                  outlineColor: 'primary.main',
-                },
+                '&:focus-visible': { outlineOffset: -2 },
               }}
             >
               <Box component="span" sx={{ fontWeight: on ? 700 : 500 }}>

@@ -46,7 +46,6 @@ export function ProposalTabs({ planning, comparing, onCompare }: Props) {
                 borderBottom: 2,
                 borderColor: on ? 'primary.main' : 'transparent',
                 '&:hover': { bgcolor: 'action.hover' },
-                '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main' },
               }}
             >
               Proposal {id}

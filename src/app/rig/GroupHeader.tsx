@@ -50,7 +50,6 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
           title="This switch: what each setting would do, and how it is found"
           sx={{
             '&:hover': { textDecoration: 'underline' },
-            '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: 2, outlineColor: 'primary.main' },
           }}
         >
           <Typography variant="h2">{title}</Typography>

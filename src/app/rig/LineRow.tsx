@@ -107,7 +107,7 @@ export const LineRow = memo(function LineRow(props: Props) {
             py: 1,
             pr: 1,
             alignSelf: 'stretch',
-            '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+            '&:focus-visible': { outlineOffset: -2 },
           }}
         >
           <Typography variant="body2" component="span" sx={{ fontWeight: 650, display: 'block', lineHeight: 1.25 }}>
@@ -221,7 +221,7 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
               overflow: 'hidden',
               textOverflow: 'ellipsis',
               '&:hover': { color: 'primary.main', textDecoration: 'underline' },
-              '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+              '&:focus-visible': { outlineOffset: -2 },
             }}
           >
             {name}

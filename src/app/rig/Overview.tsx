@@ -60,7 +60,6 @@ export const Overview = memo(function Overview(props: Props) {
                 textAlign: 'left',
                 py: 0.9,
                 '&:hover': { bgcolor: 'action.hover' },
-                '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main' },
               }}
             >
               <VerdictMark verdict={verdict} />

@@ -65,7 +65,6 @@ export const TopBar = memo(function TopBar(props: Props) {
                 borderColor: shown.has(verdict) ? 'primary.main' : 'transparent',
                 opacity: shown.size && !shown.has(verdict) ? 0.65 : 1,
                 '&:hover': { bgcolor: 'action.hover' },
-                '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main' },
               }}
             >
               <VerdictMark verdict={verdict} count={counts[verdict]} />

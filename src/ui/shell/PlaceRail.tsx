@@ -63,7 +63,7 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; 
               fontWeight: on ? 700 : 500,
               color: on ? 'primary.main' : 'text.secondary',
               '&:hover': { color: 'text.primary' },
-              '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: -2, outlineColor: 'primary.main' },
+              '&:focus-visible': { outlineOffset: -2 },
             }}
           >
             <Icon sx={{ fontSize: 20 }} />

@@ -167,7 +167,6 @@ function RemedyButton({ remedy, onApply, quiet }: { remedy: Remedy; onApply: Pro
         borderColor: quiet ? 'divider' : 'primary.main',
         minHeight: 36,
         '&:hover': { backgroundColor: 'action.hover' },
-        '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineOffset: 1, outlineColor: 'primary.main' },
       }}
     >
       <Box>
