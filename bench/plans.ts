@@ -6,7 +6,7 @@ import { highsSolver, planRig, type Solver } from '@/core/plan';
 import { assessor } from '@/core/plan/assess';
 import { greedySolution } from '@/core/plan/assign/greedy';
 import { modelOf } from '@/core/plan/assign/model';
-import { allColumns, groundOf } from '@/core/plan/ground';
+import { allColumns, problemOf } from '@/core/plan/problem';
 import { valueOf } from '@/core/plan/program/program';
 import { stockOf } from '@/core/plan/stock';
 import { parseDocument } from '@/core/rig';
@@ -38,7 +38,7 @@ function onePatch(solver: Solver, sources: number, inlets: number, groups: numbe
     `${proof} (aim: ${aim})`,
   );
   const start = clock();
-  const ground = groundOf(rig, [...stockOf(kit, rig).values()], assessor(DEFAULT_SCHOOLS));
+  const ground = problemOf(rig, [...stockOf(kit, rig).values()], assessor(DEFAULT_SCHOOLS));
   const model = modelOf(ground, allColumns(ground));
   const byHand = greedySolution(ground, model);
   const goals = model.stages.flatMap((stage) => stage.goals);

@@ -8,7 +8,7 @@ import { openStore } from './database';
 import type { Store } from './store';
 import { addEntries, loadLog } from './log';
 import { createRig } from './rigs';
-import { loadSwitching, sheetVersion, tellSwitching, type Told } from './switching';
+import { loadSwitching, sheetVersion, reportSwitching, type SheetReport } from './switching';
 
 let folder: string;
 let store: Store;
@@ -74,8 +74,8 @@ describe('waits', () => {
   const whole = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
   const demo = { ...whole, lines: whole.lines.filter(({ id }) => id === 'pair-a-left'), units: [] };
   let running = 1000;
-  const tell = (report: Told['report'], wall: number, more = 0) =>
-    tellSwitching(
+  const tell = (report: SheetReport['report'], wall: number, more = 0) =>
+    reportSwitching(
       store,
       'rig',
       { version: sheetVersion(store, 'rig'), who: '', report },

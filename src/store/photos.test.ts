@@ -8,7 +8,7 @@ import type { Store } from './store';
 import { addEntries, loadLog } from './log';
 import { hasPhoto, keepPhoto, loadPhoto, photoType } from './photos';
 import { createRig } from './rigs';
-import { tellSwitching } from './switching';
+import { reportSwitching } from './switching';
 
 const document = { ...parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8')), lines: [], units: [] };
 const AT = Date.UTC(2026, 10, 25, 12);
@@ -61,6 +61,6 @@ test('what nobody reported anything with is thrown away after a day; what is in 
 test('a report with a photo that is not kept with the rig is refused, and nothing of it is done', () => {
   const elsewhere = keepPhoto(store, 'other', jpeg, AT)!;
   const report = { report: 'not possible' as const, why: 'taped over', photo: elsewhere };
-  expect(() => tellSwitching(store, 'rig', { version: 0, who: '', report }, AT)).toThrow(ReportRefused);
+  expect(() => reportSwitching(store, 'rig', { version: 0, who: '', report }, AT)).toThrow(ReportRefused);
   expect(loadLog(store, 'rig').filter(({ kind }) => kind === 'not-possible')).toEqual([]);
 });

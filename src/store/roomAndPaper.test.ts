@@ -8,7 +8,7 @@ import { openStore } from './database';
 import type { Store } from './store';
 import { loadLog } from './log';
 import { createRig, loadRig, saveRig } from './rigs';
-import { differsNow, loadSwitching, sheetVersion, tellSwitching, type Told } from './switching';
+import { differsNow, loadSwitching, sheetVersion, reportSwitching, type SheetReport } from './switching';
 
 /** The rig is changed on paper while plugs are in: by Plan, Rig, import, another tab. */
 const whole = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
@@ -29,8 +29,8 @@ afterEach(() => {
   rmSync(folder, { recursive: true });
 });
 
-const tell = (report: Told['report']) =>
-  tellSwitching(store, 'rig', { version: sheetVersion(store, 'rig'), who: 'Ida', report }, (at += 1000))!;
+const tell = (report: SheetReport['report']) =>
+  reportSwitching(store, 'rig', { version: sheetVersion(store, 'rig'), who: 'Ida', report }, (at += 1000))!;
 const save = (change: (document: RigDocument) => RigDocument) => {
   const { document, revision } = loadRig(store, 'rig')!;
   saveRig(store, 'rig', revision, change(document));

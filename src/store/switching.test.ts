@@ -7,7 +7,7 @@ import { openStore } from './database';
 import type { Store } from './store';
 import { loadLog } from './log';
 import { createRig, loadRig, saveRig } from './rigs';
-import { keptSwitching, loadSwitching, sheetVersion, StaleSheet, tellSwitching, type Told } from './switching';
+import { keptSwitching, loadSwitching, sheetVersion, StaleSheet, reportSwitching, type SheetReport } from './switching';
 
 const whole = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
 /** Few lines: following their circuits takes its time. */
@@ -29,8 +29,8 @@ afterEach(() => {
   rmSync(folder, { recursive: true });
 });
 
-const tell = (report: Told['report'], at = AT, version = sheetVersion(store, 'rig')) =>
-  tellSwitching(store, 'rig', { version, who: 'Ida', report }, at)!;
+const tell = (report: SheetReport['report'], at = AT, version = sheetVersion(store, 'rig')) =>
+  reportSwitching(store, 'rig', { version, who: 'Ida', report }, at)!;
 function aim(lines: string[]): Aim {
   const { rig, session } = loadSwitching(store, 'rig')!;
   return aimFor('set-up', rig, session.state, { 'desk bank-a': 'P48' }, lines);
@@ -45,7 +45,7 @@ test('a sheet that nobody started is at version 0, with nothing known; a rig tha
   });
   expect(keptSwitching(store, 'rig')).toBeUndefined();
   expect(loadSwitching(store, 'other')).toBeUndefined();
-  expect(tellSwitching(store, 'other', { version: 0, who: '', report: { report: 'end' } }, AT)).toBeUndefined();
+  expect(reportSwitching(store, 'other', { version: 0, who: '', report: { report: 'end' } }, AT)).toBeUndefined();
 });
 
 test('a sheet goes on where it was when the database is opened again, clock and all', () => {

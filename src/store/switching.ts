@@ -48,7 +48,7 @@ interface Adopt {
 }
 
 /** What is reported of a sheet: by whom, about what version of it, and what. */
-export interface Told {
+export interface SheetReport {
   version: number;
   who: string;
   report: Report | { report: 'start'; from: 'packed' | 'unknown' } | Adopt;
@@ -67,7 +67,7 @@ export class StaleSheet extends Refused {
  * Whether what a run sheet must know of a rig is wanted and still to be computed.
  * @param report that is going to be made; none where somebody only looks
  */
-export function needsRig(store: Store, id: string, report?: Told['report']): boolean {
+export function needsRig(store: Store, id: string, report?: SheetReport['report']): boolean {
   const wanted = report ? NEEDS_RIG.includes(report.report) : sheetVersion(store, id) === 0;
   const saved = wanted ? loadRig(store, id) : undefined;
   return saved !== undefined && computedSheet(saved) === undefined;
@@ -164,10 +164,10 @@ export function loadSwitching(store: Store, id: string): Switching | undefined {
  * @returns undefined if there is no such rig
  * @throws StaleSheet if the sheet has gone on meanwhile; ReportRefused for a report that does not go with it
  */
-export function tellSwitching(
+export function reportSwitching(
   store: Store,
   id: string,
-  { version, who, report }: Told,
+  { version, who, report }: SheetReport,
   at: number,
   moment: number = at / 1000,
 ): Switching | undefined {
@@ -213,7 +213,7 @@ export function tellSwitching(
 }
 
 /** Reports after which a sheet speaks of the rig as it was last saved. */
-const NEEDS_RIG: readonly Told['report']['report'][] = ['start', 'begin', 'adopt'];
+const NEEDS_RIG: readonly SheetReport['report']['report'][] = ['start', 'begin', 'adopt'];
 
 interface Carried {
   rig: SheetRig;
@@ -222,7 +222,12 @@ interface Carried {
 }
 
 /** @param paper the rig as it was last saved, for reports after which the sheet speaks of that */
-function carriedOut(paper: SheetRig | undefined, current: Switching, report: Told['report'], now: number): Carried {
+function carriedOut(
+  paper: SheetRig | undefined,
+  current: Switching,
+  report: SheetReport['report'],
+  now: number,
+): Carried {
   const { rig: room, session } = current;
   const timed = { ...session, state: { ...session.state, now } };
   switch (report.report) {
@@ -260,7 +265,7 @@ function refuseUnseen(missed: readonly Difference[]): void {
   );
 }
 
-function toldOf(rig: SheetRig, before: Session, report: Told['report']): ReturnType<typeof happenings> {
+function toldOf(rig: SheetRig, before: Session, report: SheetReport['report']): ReturnType<typeof happenings> {
   switch (report.report) {
     case 'start':
       return [

@@ -1,13 +1,13 @@
-import { startDesk } from './desk';
+import { startWorker } from './workerClient';
 import { silenceAfter } from './silence';
 import type { MeterOrder, MeterReport, NoiseAnswer, NoiseQuestion } from './noiseMessages';
 
 /** Starts the worker that computes budgets and follows hunts. */
-export const startNoiseDesk = () =>
-  startDesk<NoiseQuestion, NoiseAnswer>(
+export const startNoiseWorker = () =>
+  startWorker<NoiseQuestion, NoiseAnswer>(
     () => new Worker(new URL('./noise.worker.ts', import.meta.url), { type: 'module' }),
   );
-export type NoiseDesk = ReturnType<typeof startNoiseDesk>;
+export type NoiseWorker = ReturnType<typeof startNoiseWorker>;
 
 const BROKEN = 'The worker that measures could not be started; reload the page.';
 

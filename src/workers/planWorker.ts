@@ -1,5 +1,5 @@
 import type { PlanRequest } from '@/core/plan';
-import { startDesk } from './desk';
+import { startWorker } from './workerClient';
 import { silenceAfter } from './silence';
 import type { PlanAnswer, PlanQuestion } from './planMessages';
 
@@ -32,6 +32,6 @@ export function startPlan(request: PlanRequest, onAnswer: (answer: PlanAnswer) =
 }
 
 /** Answers short questions, one after the other. */
-export const startPlanDesk = () => startDesk<PlanQuestion, PlanAnswer>(start);
+export const startPlanWorker = () => startWorker<PlanQuestion, PlanAnswer>(start);
 
-export type PlanDesk = ReturnType<typeof startPlanDesk>;
+export type PlanWorker = ReturnType<typeof startPlanWorker>;

@@ -1,10 +1,10 @@
-import { startDesk } from './desk';
+import { startWorker } from './workerClient';
 import type { SwitchAnswer, SwitchQuestion } from './switchMessages';
 
 /** Starts the worker that follows switching actions and looks for ways to change lines over. */
-export const startSwitchDesk = () =>
-  startDesk<SwitchQuestion, SwitchAnswer>(
+export const startSwitchWorker = () =>
+  startWorker<SwitchQuestion, SwitchAnswer>(
     () => new Worker(new URL('./switch.worker.ts', import.meta.url), { type: 'module' }),
   );
 
-export type SwitchDesk = ReturnType<typeof startSwitchDesk>;
+export type SwitchWorker = ReturnType<typeof startSwitchWorker>;

@@ -1,7 +1,7 @@
 import { lineResult, type Finding, type LineResult } from '@/core/check';
 import { DEFAULT_SCHOOLS, type Schools } from '@/core/schools';
 import { checkLine } from '@/core/check/check';
-import type { Around } from '@/core/check/surroundings';
+import type { CheckOptions } from '@/core/check/surroundings';
 import type { Checked } from '@/core/check/checked';
 import { inletKind, type Fault, type Line, type Part, type PathLink } from '@/core/gear';
 import { emptyRig, type Device, type RigDocument } from '@/core/rig';
@@ -22,7 +22,7 @@ export const on = (feed: string): Part => ({ kind: 'three-pin', choices: { feed 
 export const judged = (asked: Line, schools: Partial<Schools> = {}): LineResult =>
   lineResult(asked, { ...DEFAULT_SCHOOLS, ...schools });
 /** The same without what happens while plugs go in: a hundred times as fast. */
-export const checked = (asked: Line, schools: Partial<Schools> = {}, around: Around = {}): Checked =>
+export const checked = (asked: Line, schools: Partial<Schools> = {}, around: CheckOptions = {}): Checked =>
   checkLine(asked, { ...DEFAULT_SCHOOLS, ...schools }, around);
 type Told = Pick<Checked, 'findings'>;
 export const codes = ({ findings }: Told): string[] => findings.map(({ code }) => code);

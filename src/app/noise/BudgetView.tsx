@@ -18,8 +18,8 @@ import { schoolsOf } from '@/core/rig';
 import { schoolLabel } from '@/core/schools';
 import type { FloorMeter } from '@/core/schools/schools';
 import { quantity } from '@/core/units/format';
-import { useAnswer } from '@/ui/rig/useDesk';
-import type { NoiseDesk } from '@/workers/noiseWorker';
+import { useAnswer } from '@/ui/rig/useWorker';
+import type { NoiseWorker } from '@/workers/noiseWorker';
 import { Figure, Figures } from './Figure';
 import { contributionName, partNames } from './names';
 import { RoomField } from './RoomField';
@@ -35,20 +35,30 @@ interface Props {
   sine: SineReads;
   /** What was kept of this line. */
   measurements: readonly KeptMeasurement[];
-  desk: () => NoiseDesk;
+  worker: () => NoiseWorker;
   onChange: (to: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
 }
 
 /** What one line should deliver: gain, headroom, floor, whose noise it is, and what would better it. */
-export function BudgetView({ document, line, target, floorMeter, sine, measurements, desk, onChange, onTold }: Props) {
+export function BudgetView({
+  document,
+  line,
+  target,
+  floorMeter,
+  sine,
+  measurements,
+  worker,
+  onChange,
+  onTold,
+}: Props) {
   const [set, setSet] = useState('');
   const gain = set.trim() === '' ? undefined : Number(set.replace(',', '.').replace('−', '-'));
   const valid = gain === undefined || (Number.isFinite(gain) && gain >= -60 && gain <= 120);
   const [counted, setCounted] = useState(true);
   const hum = useMemo(() => lastTones(measurements), [measurements]);
   const question = useBudgetQuestion(document, line.id, valid ? gain : undefined, counted ? hum : undefined);
-  const { answer, failed } = useAnswer(desk, question, 'budget');
+  const { answer, failed } = useAnswer(worker, question, 'budget');
   if (failed)
     return (
       <Alert severity="error" sx={{ mt: 2 }}>

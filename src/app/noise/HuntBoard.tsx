@@ -11,8 +11,8 @@ import { useCallback, useMemo, useState } from 'react';
 import { componentsOf } from '@/core/noise/components';
 import type { NextStep } from '@/core/noise/hunt';
 import type { SavedHunt } from '@/store/noise';
-import { useAnswer } from '@/ui/rig/useDesk';
-import type { NoiseDesk } from '@/workers/noiseWorker';
+import { useAnswer } from '@/ui/rig/useWorker';
+import type { NoiseWorker } from '@/workers/noiseWorker';
 import { AccountList } from './AccountList';
 import { HuntSteps } from './HuntSteps';
 import { MeasureControl } from './MeasureControl';
@@ -25,7 +25,7 @@ interface Props {
   saved: SavedHunt;
   sine: SineReads;
   who: string;
-  desk: () => NoiseDesk;
+  worker: () => NoiseWorker;
   onHunt: (hunt: SavedHunt) => void;
 }
 
@@ -33,10 +33,10 @@ interface Props {
 const SECONDS = 6;
 
 /** A hunt that goes on: what to turn, the measurement, what is known so far. */
-export function HuntBoard({ rig, saved, sine, who, desk, onHunt }: Props) {
+export function HuntBoard({ rig, saved, sine, who, worker, onHunt }: Props) {
   const { hunt, version, id } = saved;
   const question = useMemo(() => ({ ask: 'hunt' as const, hunt }), [hunt]);
-  const { answer, failed, busy } = useAnswer(desk, question, 'hunt');
+  const { answer, failed, busy } = useAnswer(worker, question, 'hunt');
   const view = busy ? undefined : answer?.view;
   const [own, setOwn] = useState<string[]>();
   const [problem, setProblem] = useState('');

@@ -9,7 +9,7 @@ import { WAYS } from '@/core/noise/hunt';
 import type { RigDocument, RigLine } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { LocalTime } from '@/ui/shell/LocalTime';
-import type { NoiseDesk } from '@/workers/noiseWorker';
+import type { NoiseWorker } from '@/workers/noiseWorker';
 import { HuntBoard } from './HuntBoard';
 import { HuntSetup } from './HuntSetup';
 import type { SineReads } from './scales';
@@ -20,13 +20,13 @@ interface Props {
   line: RigLine;
   sine: SineReads;
   who: string;
-  desk: () => NoiseDesk;
+  worker: () => NoiseWorker;
   hunts: SavedHunt[];
   onHunts: (hunts: SavedHunt[]) => void;
 }
 
 /** Hunts of this rig: one that is followed, or the beginning of another. */
-export function HuntTab({ rig, document, line, sine, who, desk, hunts, onHunts }: Props) {
+export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts }: Props) {
   const [open, setOpen] = useState<number | 'new' | undefined>(hunts[0]?.id);
   const hunt = hunts.find(({ id }) => id === open);
   const nameOf = (id: string) => document.lines.find((each) => each.id === id)?.name ?? id;
@@ -42,7 +42,7 @@ export function HuntTab({ rig, document, line, sine, who, desk, hunts, onHunts }
           saved={hunt}
           sine={sine}
           who={who}
-          desk={desk}
+          worker={worker}
           onHunt={(to) => onHunts(hunts.map((each) => (each.id === to.id ? to : each)))}
         />
       ) : (

@@ -8,9 +8,9 @@ import { useCallback, useState } from 'react';
 import type { KeptMeasurement } from '@/core/noise/kept';
 import type { FaultName } from '@/core/noise/simulated';
 import type { RigDocument, RigLine } from '@/core/rig';
-import { useAnswer } from '@/ui/rig/useDesk';
+import { useAnswer } from '@/ui/rig/useWorker';
 import { useDraft } from '@/ui/shell/useDraft';
-import type { NoiseDesk } from '@/workers/noiseWorker';
+import type { NoiseWorker } from '@/workers/noiseWorker';
 import { MeasureControl } from './MeasureControl';
 import { ReadingView } from './ReadingView';
 import type { SineReads } from './scales';
@@ -27,14 +27,14 @@ interface Props {
   floorMeter: FloorMeter;
   sine: SineReads;
   who: string;
-  desk: () => NoiseDesk;
+  worker: () => NoiseWorker;
   onKept: (measurements: KeptMeasurement[]) => void;
 }
 
 const numberIn = (text: string): number => Number(text.trim().replace(',', '.').replace('−', '-'));
 
 /** One recording of a line, held against what the line should deliver. */
-export function MeasureView({ rig, document, line, target, floorMeter, sine, who, desk, onKept }: Props) {
+export function MeasureView({ rig, document, line, target, floorMeter, sine, who, worker, onKept }: Props) {
   const [gain, setGain] = useDraft(`gain ${rig} ${line.id}`, '');
   const [seconds, setSeconds] = useState('10');
   const [faults, setFaults] = useState<FaultName[]>([]);
@@ -53,7 +53,7 @@ export function MeasureView({ rig, document, line, target, floorMeter, sine, who
   const valid = set === undefined || (Number.isFinite(set) && set >= -60 && set <= 120);
   const length = numberIn(seconds);
   const lasts = Number.isFinite(length) && length >= 2 && length <= 600 ? length : 10;
-  const { answer } = useAnswer(desk, useBudgetQuestion(document, line.id, valid ? set : undefined), 'budget');
+  const { answer } = useAnswer(worker, useBudgetQuestion(document, line.id, valid ? set : undefined), 'budget');
   const budget = answer && !('reason' in answer.budget) ? answer.budget : undefined;
   return (
     <>

@@ -10,10 +10,10 @@ import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
 import { schoolsOf } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
-import { useAnswer, useDesk } from '@/ui/rig/useDesk';
+import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { useStored } from '@/ui/shell/useStored';
-import { startNoiseDesk } from '@/workers/noiseWorker';
+import { startNoiseWorker } from '@/workers/noiseWorker';
 import { BudgetView } from './BudgetView';
 import { FloorList } from './FloorList';
 import { HuntTab } from './HuntTab';
@@ -50,8 +50,8 @@ export function NoisePlace({ saved, kept }: Props) {
   const [who, setWho] = useStored('inlet-check-who', '');
   const [target, setTarget] = useStored('inlet-check-floor-target', schoolsOf(document).noiseFloor);
   const [sine, setSine] = useStored('inlet-check-sine-reads', '-3');
-  const desk = useDesk(startNoiseDesk);
-  const { floors, failed, again } = useFloors(desk, document);
+  const worker = useWorker(startNoiseWorker);
+  const { floors, failed, again } = useFloors(worker, document);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
   const limit = Number(target.replace(',', '.').replace('−', '-'));
   const keep = useCallback((to: KeptMeasurement[]) => {
@@ -60,7 +60,7 @@ export function NoisePlace({ saved, kept }: Props) {
   }, []);
   const own = useMemo(() => measurements.filter((each) => each.line === line?.id), [measurements, line?.id]);
   const asked = useBudgetQuestion(document, line?.id);
-  const { answer } = useAnswer(desk, asked, 'budget');
+  const { answer } = useAnswer(worker, asked, 'budget');
 
   const common = {
     rig: saved.id,
@@ -147,12 +147,12 @@ export function NoisePlace({ saved, kept }: Props) {
                 key={line.id}
                 {...common}
                 measurements={own}
-                desk={desk}
+                worker={worker}
                 onChange={change}
                 onTold={setMessage}
               />
             )}
-            {tab === 'measure' && <MeasureView key={line.id} {...common} desk={desk} onKept={keep} />}
+            {tab === 'measure' && <MeasureView key={line.id} {...common} worker={worker} onKept={keep} />}
             {tab === 'ladder' && (
               <LadderView
                 key={line.id}
@@ -164,7 +164,7 @@ export function NoisePlace({ saved, kept }: Props) {
                 }}
               />
             )}
-            {tab === 'hunt' && <HuntTab {...common} desk={desk} hunts={hunts} onHunts={setHunts} />}
+            {tab === 'hunt' && <HuntTab {...common} worker={worker} hunts={hunts} onHunts={setHunts} />}
           </Box>
         </Box>
       ) : (

@@ -3,14 +3,14 @@
 import { useMemo } from 'react';
 import type { MeasuredTones } from '@/core/noise/budget';
 import type { RigDocument } from '@/core/rig';
-import { useAnswer } from '@/ui/rig/useDesk';
+import { useAnswer } from '@/ui/rig/useWorker';
 import type { LineFloor } from '@/workers/noiseMessages';
-import type { NoiseDesk } from '@/workers/noiseWorker';
+import type { NoiseWorker } from '@/workers/noiseWorker';
 
 /** What every line should deliver, by its id; empty until the worker has answered, or why it cannot. */
-export function useFloors(desk: () => NoiseDesk, document: RigDocument) {
+export function useFloors(worker: () => NoiseWorker, document: RigDocument) {
   const question = useMemo(() => ({ ask: 'floors' as const, document }), [document]);
-  const { answer, failed, again } = useAnswer(desk, question, 'floors');
+  const { answer, failed, again } = useAnswer(worker, question, 'floors');
   const floors = useMemo(
     () => new Map<string, LineFloor['budget']>(answer?.floors.map(({ line, budget }) => [line, budget])),
     [answer],

@@ -10,20 +10,20 @@ import { BASIS_LABELS } from '@/core/gear';
 import { hours, type OwnCells, type RunningTime, type VoltageOption } from '@/core/plan';
 import { feedLabel } from '@/core/standards/feeds';
 import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument } from '@/core/rig';
-import type { PlanDesk } from '@/workers/planWorker';
+import type { PlanWorker } from '@/workers/planWorker';
 import { DayChart } from './DayChart';
-import { useAnswer } from '@/ui/rig/useDesk';
+import { useAnswer } from '@/ui/rig/useWorker';
 
 interface Props {
   document: RigDocument;
-  desk: () => PlanDesk;
+  worker: () => PlanWorker;
   onChange: (to: (from: RigDocument) => RigDocument) => void;
 }
 
 /** How long the cells last: of devices at each phantom voltage, and of whatever has cells of its own. */
-export function BatteriesView({ document, desk, onChange }: Props) {
+export function BatteriesView({ document, worker, onChange }: Props) {
   const question = useMemo(() => ({ ask: 'batteries', document }) as const, [document]);
-  const { answer, failed } = useAnswer(desk, question, 'batteries');
+  const { answer, failed } = useAnswer(worker, question, 'batteries');
   if (!answer)
     return (
       <Typography variant="body2" sx={{ p: 2 }} role="status">

@@ -17,21 +17,21 @@ import {
   type RigLine,
 } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
-import type { PlanDesk } from '@/workers/planWorker';
+import type { PlanWorker } from '@/workers/planWorker';
 import { ChainRow } from './ChainRow';
 import { Section } from './Section';
-import { useAnswer } from '@/ui/rig/useDesk';
+import { useAnswer } from '@/ui/rig/useWorker';
 import { Choice } from '@/ui/shell/Choice';
 
 interface Props {
   document: RigDocument;
   kit: readonly KitItem[];
-  desk: () => PlanDesk;
+  worker: () => PlanWorker;
   onChange: (to: (from: RigDocument) => RigDocument) => void;
 }
 
 /** Every sensible chain from a source to an inlet, best first, and the tempting ones that are not allowed. */
-export function ChainsView({ document, kit, desk, onChange }: Props) {
+export function ChainsView({ document, kit, worker, onChange }: Props) {
   const sources = useMemo(() => sourceChoices(document, kit), [document, kit]);
   const [wanted, setSource] = useState<string>();
   const source = sources.find(({ id }) => id === wanted) ?? sources[0];
@@ -43,7 +43,7 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
   const inlet = inlets.find(({ key }) => key === (inletKey ?? own));
   const offered: FeedName[] = inlet?.group ? ['off', ...inlet.group.offers] : ['off'];
   const set = feed && offered.includes(feed) ? feed : (inlet?.group?.feed ?? 'off');
-  const { answer, failed, busy } = useChains(desk, document, kit, source?.id, inlet?.key, set);
+  const { answer, failed, busy } = useChains(worker, document, kit, source?.id, inlet?.key, set);
   if (!source || !inlet)
     return (
       <Typography variant="body1" sx={{ p: 4 }}>
@@ -130,7 +130,7 @@ export function ChainsView({ document, kit, desk, onChange }: Props) {
 
 /** The chains of a line to an inlet, named by device and inlet. */
 function useChains(
-  desk: () => PlanDesk,
+  worker: () => PlanWorker,
   document: RigDocument,
   kit: readonly KitItem[],
   line: string | undefined,
@@ -143,7 +143,7 @@ function useChains(
       ? ({ ask: 'chains', document, kit, line, inlet: { device, inlet }, feed } as const)
       : undefined;
   }, [document, kit, line, inletKey, feed]);
-  return useAnswer(desk, question, 'chains');
+  return useAnswer(worker, question, 'chains');
 }
 
 /** The inlet of a line as `device inlet`; none for one that ends in another one's link. */

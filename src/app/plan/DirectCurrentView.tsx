@@ -13,20 +13,20 @@ import { checkDirectCurrent, dcOptions, type DcOption, type DcResult } from '@/c
 import type { DcLoad, DcSupply, DirectCurrent, RigDocument } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import type { PlanDesk } from '@/workers/planWorker';
+import type { PlanWorker } from '@/workers/planWorker';
 import { LoadDialog } from './LoadDialog';
 import { SupplyDialog } from './SupplyDialog';
 
 interface Props {
   document: RigDocument;
-  desk: () => PlanDesk;
+  worker: () => PlanWorker;
   onChange: (to: (from: RigDocument) => RigDocument) => void;
 }
 
 const NONE: DirectCurrent = { supplies: [], loads: [] };
 
 /** Direct-current supplies, and the battery-type boxes and pedals that hang on them. */
-export function DirectCurrentView({ document, desk, onChange }: Props) {
+export function DirectCurrentView({ document, worker, onChange }: Props) {
   const own = document.directCurrent ?? NONE;
   const [editing, setEditing] = useState<{ supply?: DcSupply } | { load?: DcLoad }>();
   const [told, setTold] = useState('');
@@ -38,7 +38,7 @@ export function DirectCurrentView({ document, desk, onChange }: Props) {
       return next.supplies.length + next.loads.length ? { ...rest, directCurrent: next } : rest;
     });
   const arrange = async () => {
-    const answer = await desk().ask({ ask: 'outlets', directCurrent: own });
+    const answer = await worker().ask({ ask: 'outlets', directCurrent: own });
     if (answer.ask !== 'outlets') return setTold(answer.ask === 'failed' ? answer.message : '');
     const without = own.loads.filter(({ id }) => !answer.outlets.get(id));
     put((from) => ({

@@ -3,9 +3,9 @@
 import { useCallback, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
-import { useDesk } from '@/ui/rig/useDesk';
+import { useWorker } from '@/ui/rig/useWorker';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
-import { startPlanDesk } from '@/workers/planWorker';
+import { startPlanWorker } from '@/workers/planWorker';
 import { BatteriesView } from './BatteriesView';
 import { ChainsView } from './ChainsView';
 import { KeepToPanel } from './KeepToPanel';
@@ -29,7 +29,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(false);
   const planning = usePlanning(saved.id, document, kit);
-  const desk = useDesk(startPlanDesk);
+  const worker = useWorker(startPlanWorker);
   const accept = useCallback(
     (count: number) => {
       if (!planning.result) return;
@@ -66,9 +66,9 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
           onChange={change}
         />
       )}
-      {tab === 'chains' && <ChainsView document={document} kit={kit} desk={desk} onChange={change} />}
-      {tab === 'supplies' && <SuppliesView document={document} kit={kit} desk={desk} onChange={change} />}
-      {tab === 'batteries' && <BatteriesView document={document} desk={desk} onChange={change} />}
+      {tab === 'chains' && <ChainsView document={document} kit={kit} worker={worker} onChange={change} />}
+      {tab === 'supplies' && <SuppliesView document={document} kit={kit} worker={worker} onChange={change} />}
+      {tab === 'batteries' && <BatteriesView document={document} worker={worker} onChange={change} />}
     </TabbedPlace>
   );
 }

@@ -9,23 +9,23 @@ import type { KitItem } from '@/core/kit';
 import type { SupplyOption } from '@/core/plan';
 import { startsAtLink, type RigDocument } from '@/core/rig';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import type { PlanDesk } from '@/workers/planWorker';
+import type { PlanWorker } from '@/workers/planWorker';
 import { DirectCurrentView } from './DirectCurrentView';
-import { useAnswer } from '@/ui/rig/useDesk';
+import { useAnswer } from '@/ui/rig/useWorker';
 
 interface Props {
   document: RigDocument;
   kit: readonly KitItem[];
-  desk: () => PlanDesk;
+  worker: () => PlanWorker;
   onChange: (to: (from: RigDocument) => RigDocument) => void;
 }
 
 /** Which supply a line takes, and what hangs on direct-current supplies. */
-export function SuppliesView({ document, kit, desk, onChange }: Props) {
+export function SuppliesView({ document, kit, worker, onChange }: Props) {
   const lines = document.lines.filter((line) => !startsAtLink(line));
   const [wanted, setWanted] = useState<string>();
   const line = lines.find(({ id }) => id === wanted) ?? lines[0];
-  const { answer, failed, busy } = useSupplies(desk, document, kit, line?.id);
+  const { answer, failed, busy } = useSupplies(worker, document, kit, line?.id);
   const options = busy ? undefined : answer?.options;
   const suitable = options?.filter((option) => option.suitable) ?? [];
   const others = options?.filter((option) => !option.suitable) ?? [];
@@ -76,17 +76,22 @@ export function SuppliesView({ document, kit, desk, onChange }: Props) {
           </>
         )}
       </Box>
-      <DirectCurrentView document={document} desk={desk} onChange={onChange} />
+      <DirectCurrentView document={document} worker={worker} onChange={onChange} />
     </Box>
   );
 }
 
-function useSupplies(desk: () => PlanDesk, document: RigDocument, kit: readonly KitItem[], line: string | undefined) {
+function useSupplies(
+  worker: () => PlanWorker,
+  document: RigDocument,
+  kit: readonly KitItem[],
+  line: string | undefined,
+) {
   const question = useMemo(
     () => (line ? ({ ask: 'supplies', document, kit, line } as const) : undefined),
     [document, kit, line],
   );
-  return useAnswer(desk, question, 'supplies');
+  return useAnswer(worker, question, 'supplies');
 }
 
 function OptionList({ title, options }: { title: string; options: readonly SupplyOption[] }) {

@@ -12,8 +12,8 @@ import type { RigDocument } from '@/core/rig';
 import { feedLabel, highestOf, type FeedName } from '@/core/standards/feeds';
 import type { SheetRig, Step } from '@/core/runsheet';
 import { quantity } from '@/core/units/format';
-import { useAnswer, useDesk } from '@/ui/rig/useDesk';
-import { startSwitchDesk } from '@/workers/switchWorker';
+import { useAnswer, useWorker } from '@/ui/rig/useWorker';
+import { startSwitchWorker } from '@/workers/switchWorker';
 import { MomentChart } from './MomentChart';
 
 interface Props {
@@ -25,7 +25,7 @@ interface Props {
 
 /** Why the order matters: one line while its switch turns, as the sheet has it and done wrong. */
 export function MomentPanel({ document, rig, step }: Props) {
-  const desk = useDesk(startSwitchDesk);
+  const worker = useWorker(startSwitchWorker);
   const fed = useMemo(() => rig.lines.filter(({ groups }) => groups.some((key) => offersOf(rig, key))), [rig]);
   const suggested = suggestion(rig, step);
   const [wanted, setWanted] = useState<string>();
@@ -52,7 +52,7 @@ export function MomentPanel({ document, rig, step }: Props) {
         : undefined,
     [document, line, group, feed, action],
   );
-  const { answer, failed, busy } = useAnswer(desk, question, 'course');
+  const { answer, failed, busy } = useAnswer(worker, question, 'course');
   if (!line || !group || !feed)
     return (
       <Typography variant="body2" color="textSecondary" sx={{ p: 2 }}>

@@ -7,9 +7,9 @@ import { useMemo } from 'react';
 import type { RigDocument } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
 import type { SheetRig, SheetState, Way } from '@/core/runsheet';
-import { useAnswer, useDesk } from '@/ui/rig/useDesk';
+import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import { startSwitchDesk } from '@/workers/switchWorker';
+import { startSwitchWorker } from '@/workers/switchWorker';
 
 interface Props {
   document: RigDocument;
@@ -26,9 +26,9 @@ const SHOWN = 4;
 
 /** The ways to change one line over, the one that disturbs least first. */
 export function WaysView({ document, rig, state, line, busy, onBeside, onHere }: Props) {
-  const desk = useDesk(startSwitchDesk);
+  const worker = useWorker(startSwitchWorker);
   const question = useMemo(() => ({ ask: 'ways', document, rig, state, line }) as const, [document, rig, state, line]);
-  const { answer, failed, busy: looking } = useAnswer(desk, question, 'ways');
+  const { answer, failed, busy: looking } = useAnswer(worker, question, 'ways');
   const nameOf = (id: string) => rig.lines.find((each) => each.id === id)?.name ?? id;
   if (failed) return <Typography color="error">{failed}</Typography>;
   const ways = looking ? undefined : answer?.ways;

@@ -11,12 +11,18 @@ import { peakTargetOf, type Schools } from '../schools/schools';
 import { searchRemedies } from './search';
 import { solveLine, type Solved } from './solve';
 import type { Checked } from './checked';
-import type { Around } from './surroundings';
+import type { CheckOptions } from './surroundings';
 
 /** A shield above this at mains frequency leaves it to the grounds of the devices what happens. */
 const SHIELD_OPEN = 100;
 
-function caseOf(line: Line, schools: Schools, alternatives: Alternative[], around: Around, solved?: Solved): Case {
+function caseOf(
+  line: Line,
+  schools: Schools,
+  alternatives: Alternative[],
+  options: CheckOptions,
+  solved?: Solved,
+): Case {
   const target = peakTargetOf(schools);
   const solve = (asked: Line, wiring?: Wiring) => solveLine(asDrawn(asked), target, wiring);
   // Rules see the line as its owner described it, open questions included; circuits are solved as drawn.
@@ -24,9 +30,9 @@ function caseOf(line: Line, schools: Schools, alternatives: Alternative[], aroun
     line,
     schools,
     alternatives,
-    free: around.free ?? [],
-    kit: around.kit,
-    plugged: around.overTime && (() => plugging(line)),
+    free: options.free ?? [],
+    kit: options.kit,
+    plugged: options.overTime && (() => plugging(line)),
     solve,
     whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)),
   });
@@ -86,12 +92,12 @@ function worseThan(alternatives: Alternative[], { findings }: Drawn): Alternativ
 function judged(
   line: Line,
   schools: Schools,
-  around: Around,
+  options: CheckOptions,
   drawn = drawnOf(line, schools),
 ): { at: Case; checked: Checked } {
   const { solved } = drawn;
   const alternatives = worseThan(alternativesOf(line, schools, solved), drawn);
-  const at = caseOf(line, schools, alternatives, around, solved);
+  const at = caseOf(line, schools, alternatives, options, solved);
   const mended = (links: number[]): Finding[] => {
     const good = applyEdits(
       line,
@@ -100,14 +106,14 @@ function judged(
     return found(caseOf(good, schools, at.alternatives, {}));
   };
   // Without an open question, and nothing around it, that is what the line is as drawn.
-  const plain = alternatives.length === 0 && Object.keys(around).length === 0;
+  const plain = alternatives.length === 0 && Object.keys(options).length === 0;
   const findings = foldFaults(at, plain ? drawn.findings() : found(at), mended);
   return { at, checked: { solved: at, findings, verdict: verdictOf(findings) } };
 }
 
 /** Solves and judges one line; no remedies. */
-export const judgeLine = (line: Line, schools: Schools, around: Around = {}): Checked =>
-  judged(line, schools, around).checked;
+export const judgeLine = (line: Line, schools: Schools, options: CheckOptions = {}): Checked =>
+  judged(line, schools, options).checked;
 
 /**
  * As `judgeLine`, in less time for what is refused anyway: a line that is Stop or Silent as it is drawn is not judged once
@@ -123,8 +129,8 @@ export function judgeAsDrawn(line: Line, schools: Schools): Checked {
 }
 
 /** Solves and judges one line, and says what each remedy and each answer would give. */
-export function checkLine(line: Line, schools: Schools, around: Around = {}): Checked {
-  const { at, checked } = judged(line, schools, around);
+export function checkLine(line: Line, schools: Schools, options: CheckOptions = {}): Checked {
+  const { at, checked } = judged(line, schools, options);
   const tried = new Map<string, Checked | undefined>();
   const after = (edits: Edit[]): Checked | undefined => {
     const key = JSON.stringify(edits);

@@ -13,7 +13,7 @@ const VERDICTS: Record<Severity, Verdict> = { harm: 'Stop', silent: 'Silent', wa
 export const VERDICT_ORDER: readonly Verdict[] = ['Stop', 'Silent', 'Watch', 'Clear'];
 
 /** A computed number, with what it is held against. Values in SI units, decibels as they are. */
-export interface Number {
+export interface Quantity {
   label: string;
   value: number;
   unit: 'V' | 'A' | 'Ω' | 'W' | 'Hz' | 'dB' | 'dBu' | 'dBFS' | 'dB SPL' | 'm';
@@ -58,7 +58,7 @@ export interface Finding {
   part: PartRef;
   what: string;
   why: string;
-  numbers: Number[];
+  numbers: Quantity[];
   remedies: Remedy[];
   /** What the statement rests on. */
   basis: string;

@@ -1,7 +1,7 @@
 import { CONNECTORS, type Basis, type ConnectorId, type Contact, type LinkView, type Line } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { checkLine, judgeLine } from './check';
-import type { Around } from './surroundings';
+import type { CheckOptions } from './surroundings';
 import type { Checked } from './checked';
 import { moments, type Moments } from './moments';
 import { contactCurrents } from './currents';
@@ -75,8 +75,8 @@ const orNull = (value: number | undefined): number | null =>
   value !== undefined && Number.isFinite(value) ? value : null;
 
 /** Checks one line with everything about it: remedies tried, and followed over time. */
-export function lineResult(line: Line, schools: Schools, around: Around = {}): LineResult {
-  const checked = checkLine(line, schools, { overTime: true, ...around });
+export function lineResult(line: Line, schools: Schools, options: CheckOptions = {}): LineResult {
+  const checked = checkLine(line, schools, { overTime: true, ...options });
   return { ...present(line, checked, true), moments: moments(line, checked.solved) };
 }
 

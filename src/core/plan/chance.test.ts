@@ -5,7 +5,7 @@ import { clock, deskLine, deviceOf, overuse, rigOf, smallRigs, solver, verdicts 
 import { checkRig } from '../rigcheck';
 import type { KitItem } from '../kit';
 import { assessor } from './assess';
-import { choicesOf, groundOf } from './ground';
+import { choicesOf, problemOf } from './problem';
 import { solved } from './solved';
 import { stockOf } from './stock';
 import { planRig, type Plan, type Solver } from '.';
@@ -49,8 +49,8 @@ describe('rigs by chance', () => {
     /** @param whole everything is searched at once, and nothing is found by itself before */
     const goalsOf = (document: RigDocument, kit: readonly KitItem[], whole: boolean) => {
       const assess = assessor(schoolsOf(document), 'once');
-      const ground = groundOf(document, [...stockOf(kit, document, 'listed').values()], assess);
-      const choices = choicesOf(ground);
+      const problem = problemOf(document, [...stockOf(kit, document, 'listed').values()], assess);
+      const choices = choicesOf(problem);
       let searched = false;
       const all = () => {
         searched = true;
@@ -58,7 +58,7 @@ describe('rigs by chance', () => {
       };
       const before = checkRig(document);
       const tools = { solver: whole ? withoutFirst(solve) : solve, clock };
-      const { reached } = solved(ground, { ...choices, all }, before, clock() + 60, tools);
+      const { reached } = solved(problem, { ...choices, all }, before, clock() + 60, tools);
       if (!whole && !searched) settled++;
       return reached.map(({ name, value }) => `${name}: ${value}`);
     };

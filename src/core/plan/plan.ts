@@ -1,17 +1,17 @@
 import { checkRig } from '../rigcheck/rig';
 import { schoolsOf } from '../rig/document';
 import { assessor } from './assess';
-import type { Column, Ground } from './assign/columns';
+import type { Column, Problem } from './assign/columns';
 import { ownPieces } from './asItIs';
 import { nobody } from './assign/greedy';
 import { modelOf } from './assign/model';
-import { choicesOf, groundOf } from './ground';
+import { choicesOf, problemOf } from './problem';
 import { pieceLabel } from './pieces';
 import type { Proposal, ToGet } from './proposal';
 import type { Plan, PlanRequest, PlanTools } from './request';
 import { solved } from './solved';
 import { stockOf } from './stock';
-import { withClearer, withOneThingEach, withThings } from './things';
+import { withClearer, withOnePurchaseEach, withPurchases } from './purchases';
 
 /** Who goes where, over what, with which switches on: the best patch there is, or the best found in the time given. */
 export function planRig(request: PlanRequest, tools: PlanTools): Plan {
@@ -19,10 +19,10 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const until = tools.clock() + seconds;
   const assess = assessor(schoolsOf(document), 'once');
   const before = checkRig(document);
-  const own = groundOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
+  const own = problemOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
   const choices = choicesOf(own, tools);
   const clearFirst = !onlyKit && schoolsOf(document).ownedPart === 'clear';
-  const quick = onlyKit || clearFirst ? undefined : withOneThingEach(own, choices, before, until, tools);
+  const quick = onlyKit || clearFirst ? undefined : withOnePurchaseEach(own, choices, before, until, tools);
   if (quick) return { proposal: quick };
   const first = solved(own, choices, before, until, tools);
   const clearer = clearFirst ? withClearer(own, choices, first, before, until, tools) : undefined;
@@ -32,17 +32,17 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   if (onlyKit)
     return { proposal: { ...first, toGet: [...first.toGet, ...notOwned(own, first)] }, ...(instead && { instead }) };
   const missing = new Set(first.leftOut.map(({ line }) => line));
-  const proposal = withThings(own, choices, missing, first, before, until, tools);
+  const proposal = withPurchases(own, choices, missing, first, before, until, tools);
   return { proposal, ...(instead && { instead }) };
 }
 
 /** What lines that are left out have now and nobody owns: to get, or to rent. */
-function notOwned(ground: Ground, { leftOut }: Proposal): ToGet[] {
+function notOwned(problem: Problem, { leftOut }: Proposal): ToGet[] {
   const out = new Set(leftOut.map(({ line }) => line));
   const found = new Map<string, ToGet>();
-  for (const task of ground.tasks) {
+  for (const task of problem.tasks) {
     if (!out.has(task.line.id)) continue;
-    const own = ownPieces(task, ground.pieces);
+    const own = ownPieces(task, problem.pieces);
     for (const [n, part] of task.line.links.entries()) {
       if (own[n]) continue;
       const label = pieceLabel(part);
@@ -55,13 +55,13 @@ function notOwned(ground: Ground, { leftOut }: Proposal): ToGet[] {
 
 /** What could be given up so that fewer lines are left out. */
 function insteadOf(
-  ground: Ground,
+  problem: Problem,
   columns: readonly Column[],
   { leftOut }: Proposal,
   seconds: number,
   { solver, clock }: PlanTools,
 ): Plan['instead'] {
-  const model = modelOf(ground, columns, { relax: true });
+  const model = modelOf(problem, columns, { relax: true });
   if (model.givenUp.length === 0) return undefined;
   const outcome = solver(model.program, model.stages.slice(0, 1), {
     seconds: seconds / 4,

@@ -7,7 +7,7 @@ import type { FeedName } from '../standards/feeds';
 import { pieceLabel, settingsSet } from './pieces';
 import { keptLinks, type Arranged, type Placed } from './assign/decode';
 import { leftOutReason, reasonFor, switchReason } from './reasons';
-import type { Column, Ground } from './assign/columns';
+import type { Column, Problem } from './assign/columns';
 import type { Outcome, Reached } from './program/program';
 
 /** One line that a plan changes. */
@@ -72,7 +72,7 @@ const countsOf = ({ lines }: RigResult): Record<Verdict, number> =>
 
 /** What a solution changes, each change with its reason. */
 export function proposalOf(
-  ground: Ground,
+  problem: Problem,
   columns: readonly Column[],
   arranged: Arranged,
   { reached, optimal }: Pick<Outcome, 'reached' | 'optimal'>,
@@ -81,9 +81,9 @@ export function proposalOf(
 ): Proposal {
   const results = (of: RigResult) => new Map(of.lines.map((line): [string, LineResult] => [line.id, line]));
   const [was, is] = [results(before), results(after)];
-  const sight = { ground, arranged, was, is };
+  const sight = { problem, arranged, was, is };
   const lines = arranged.placed.flatMap((placed): LineChange[] => {
-    const change = changeOf(ground, placed);
+    const change = changeOf(problem, placed);
     if (!change) return [];
     return [
       {
@@ -98,7 +98,7 @@ export function proposalOf(
     document: arranged.document,
     lines,
     switches: arranged.feeds.flatMap(({ device: id, group: of, feed }): SwitchChange[] => {
-      const device = ground.document.devices.find((each) => each.id === id)!;
+      const device = problem.document.devices.find((each) => each.id === id)!;
       const group = device.groups.find((each) => each.id === of)!;
       if (group.feed === feed) return [];
       const name = `${device.name}, ${group.name}`;
@@ -116,7 +116,7 @@ export function proposalOf(
   };
 }
 
-const named = ({ document }: Ground, ref: InletRef): InletRef & { name: string } => {
+const named = ({ document }: Problem, ref: InletRef): InletRef & { name: string } => {
   const device = document.devices.find(({ id }) => id === ref.device)!;
   return {
     ...ref,
@@ -127,7 +127,7 @@ const named = ({ document }: Ground, ref: InletRef): InletRef & { name: string }
   };
 };
 
-function changeOf(ground: Ground, placed: Placed): Omit<LineChange, 'before' | 'after' | 'reason'> | undefined {
+function changeOf(problem: Problem, placed: Placed): Omit<LineChange, 'before' | 'after' | 'reason'> | undefined {
   const { task, inlet, steps, pieces, line, along } = placed;
   const old = task.line;
   const kept = along.length ? old.links.map((_, n) => n) : keptLinks(old, steps, pieces);
@@ -146,8 +146,8 @@ function changeOf(ground: Ground, placed: Placed): Omit<LineChange, 'before' | '
   return {
     line: old.id,
     name: old.name,
-    ...(task.now && { from: named(ground, task.now) }),
-    to: named(ground, inlet),
+    ...(task.now && { from: named(problem, task.now) }),
+    to: named(problem, inlet),
     putIn,
     takenOut,
     set,

@@ -7,7 +7,7 @@ import { feedLabel, type FeedName } from '../standards/feeds';
 import { assessed, type Assessment } from './assess';
 import { accepted } from './chains/search';
 import type { Arranged, Placed } from './assign/decode';
-import type { Column, Ground } from './assign/columns';
+import type { Column, Problem } from './assign/columns';
 import { ownPieces } from './asItIs';
 import { pieceLabel } from './pieces';
 import { siteOf, type Place } from './places';
@@ -15,7 +15,7 @@ import type { Task } from './tasks';
 
 /** What reasons are found in: the rig as it is, the plan, and the results of both. */
 export interface Sight {
-  ground: Ground;
+  problem: Problem;
   arranged: Arranged;
   was: ReadonlyMap<string, LineResult>;
   is: ReadonlyMap<string, LineResult>;
@@ -37,7 +37,7 @@ export const some = (names: readonly string[], most = 2): string =>
 
 /** Why a line is changed: what is wrong with it now, or would be if it stayed as it is while the rest of the plan is carried out. */
 export function reasonFor(sight: Sight, placed: Placed): string {
-  const { ground, arranged, was } = sight;
+  const { problem: problem, arranged, was } = sight;
   const { task, line } = placed;
   const now = was.get(line.id);
   if (!now) return 'Its circuit has no single answer as it is.';
@@ -54,7 +54,7 @@ export function reasonFor(sight: Sight, placed: Placed): string {
     needless(sight, placed) ??
     madeRoom(arranged, task) ??
     passedOn(placed, arranged) ??
-    lowerVoltage(ground, arranged, placed) ??
+    lowerVoltage(problem, arranged, placed) ??
     'The same with fewer or simpler parts.'
   );
 }
@@ -64,13 +64,13 @@ const lower = (text: string): string =>
   /^[A-Z](?![A-Z0-9])/.test(text) ? text[0].toLowerCase() + text.slice(1) : text;
 
 /** A link of the line that the kit does not have any more. */
-function lost({ ground }: Sight, { task }: Placed): string | undefined {
-  const own = ownPieces(task, ground.pieces);
+function lost({ problem: problem }: Sight, { task }: Placed): string | undefined {
+  const own = ownPieces(task, problem.pieces);
   const gone = task.line.links.find((_, n) => !own[n]);
   return gone && `The kit has no ${pieceLabel(gone)} any more.`;
 }
 
-function wished({ ground: { document } }: Sight, { task, inlet, line }: Placed): string | undefined {
+function wished({ problem: { document } }: Sight, { task, inlet, line }: Placed): string | undefined {
   const { wishes } = document;
   const moved = task.now?.device !== inlet.device || task.now.inlet !== inlet.inlet;
   if (!moved) return undefined;
@@ -87,15 +87,15 @@ function wished({ ground: { document } }: Sight, { task, inlet, line }: Placed):
 }
 
 /** What would become of a line, with all that hang on it, where it is and as it is, with the switches of the plan. */
-function staying({ ground, arranged }: Sight, { task }: Placed) {
+function staying({ problem: problem, arranged }: Sight, { task }: Placed) {
   const { now, line, followers } = task;
   const home =
-    now && ground.places.find(({ device, inlets }) => device.id === now.device && inlets.includes(now.inlet));
+    now && problem.places.find(({ device, inlets }) => device.id === now.device && inlets.includes(now.inlet));
   if (!home) return undefined;
   const feed = feedIn(arranged, home);
   const at = (other: FeedName): Assessment | undefined => {
     const { device, group } = home;
-    const there = { ...arranged.document, devices: ground.document.devices, lines: [line, ...followers] };
+    const there = { ...arranged.document, devices: problem.document.devices, lines: [line, ...followers] };
     const set = [
       ...arranged.feeds.filter((each) => each.device !== device.id || each.group !== group?.id),
       ...(group ? [{ device: device.id, group: group.id, feed: other }] : []),
@@ -104,7 +104,7 @@ function staying({ ground, arranged }: Sight, { task }: Placed) {
       set,
       there.lines.map(({ id }) => id),
     );
-    const all = paths.flatMap((path) => assessed(path.line, ground.schools) ?? []);
+    const all = paths.flatMap((path) => assessed(path.line, problem.schools) ?? []);
     return all.toSorted((a, b) => VERDICT_ORDER.indexOf(a.verdict) - VERDICT_ORDER.indexOf(b.verdict))[0];
   };
   return { home, feed, at };
@@ -125,14 +125,14 @@ function harmed(sight: Sight, placed: Placed): string | undefined {
 }
 
 /** Lines of the plan on a place's switch that what it is set to now does not suit, and why. */
-function objecting({ ground, arranged }: Sight, { device, group }: Place): { name: string; what: string }[] {
+function objecting({ problem: problem, arranged }: Sight, { device, group }: Place): { name: string; what: string }[] {
   return arranged.placed
     .filter(({ inlet }) => inlet.device === device.id && group?.inlets.includes(inlet.inlet))
     .flatMap(({ column, line }) => {
-      const then = ground.assess(
+      const then = problem.assess(
         column.judged.chain.source,
         line.links,
-        siteOf(ground.places[column.place], group!.feed),
+        siteOf(problem.places[column.place], group!.feed),
       );
       const bad = then && !accepted(then) ? worst(then.findings) : undefined;
       return bad ? [{ name: line.name, what: bad.what }] : [];
@@ -180,19 +180,19 @@ function passedOn({ task, pieces }: Placed, { placed }: Arranged): string | unde
   return undefined;
 }
 
-function lowerVoltage(ground: Ground, arranged: Arranged, { inlet, task }: Placed): string | undefined {
+function lowerVoltage(problem: Problem, arranged: Arranged, { inlet, task }: Placed): string | undefined {
   const { now } = task;
-  const place = ground.places.find(({ device, inlets }) => device.id === now?.device && inlets.includes(now.inlet));
-  if (!place?.group || ground.voltage.get(place.device.id) !== 'lowest') return undefined;
+  const place = problem.places.find(({ device, inlets }) => device.id === now?.device && inlets.includes(now.inlet));
+  if (!place?.group || problem.voltage.get(place.device.id) !== 'lowest') return undefined;
   const feed = feedIn(arranged, place);
   if (now?.device === inlet.device && place.inlets.includes(inlet.inlet)) return undefined;
-  return `${switchName(place)} can go ${towards(feed)} without it, which saves the cells (school “${schoolLabel('batteryVoltage', ground.schools.batteryVoltage)}”).`;
+  return `${switchName(place)} can go ${towards(feed)} without it, which saves the cells (school “${schoolLabel('batteryVoltage', problem.schools.batteryVoltage)}”).`;
 }
 
 /** Why a switch is turned. */
 export function switchReason(sight: Sight, device: string, group: string, to: FeedName): string {
-  const { ground, arranged } = sight;
-  const place = ground.places.find((each) => each.device.id === device && each.group?.id === group)!;
+  const { problem: problem, arranged } = sight;
+  const place = problem.places.find((each) => each.device.id === device && each.group?.id === group)!;
   const here = arranged.placed.filter(
     ({ inlet }) => inlet.device === device && place.group!.inlets.includes(inlet.inlet),
   );
@@ -204,14 +204,14 @@ export function switchReason(sight: Sight, device: string, group: string, to: Fe
     return `${against[0].name} at ${feedLabel(before)}: ${lower(against[0].what)}${more}.`;
   }
   if (to === 'off') return 'No line on it needs a feed.';
-  const school = `school “${schoolLabel('batteryVoltage', ground.schools.batteryVoltage)}”`;
-  if (ground.voltage.has(device)) return `Every line on it accepts ${feedLabel(to)} (${school}).`;
+  const school = `school “${schoolLabel('batteryVoltage', problem.schools.batteryVoltage)}”`;
+  if (problem.voltage.has(device)) return `Every line on it accepts ${feedLabel(to)} (${school}).`;
   return `${some(here.filter(({ column }) => column.needs).map(({ line }) => line.name))} ${feedLabel(before) === 'off' ? 'need it' : 'do better with it'}.`;
 }
 
 /** Why a line has no place. */
-export function leftOutReason({ was, ground }: Sight, { line }: Task, columns: readonly Column[]): string {
-  const n = ground.tasks.findIndex((task) => task.line.id === line.id);
+export function leftOutReason({ was, problem: problem }: Sight, { line }: Task, columns: readonly Column[]): string {
+  const n = problem.tasks.findIndex((task) => task.line.id === line.id);
   const now = was.get(line.id);
   const bad = now && worst(now.findings);
   if (columns.some(({ task }) => task === n))

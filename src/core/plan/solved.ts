@@ -1,10 +1,10 @@
 import { checkRig, type RigResult } from '../rigcheck/rig';
-import type { Column, Ground } from './assign/columns';
+import type { Column, Problem } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
 import { better, greedySolution } from './assign/greedy';
 import { modelOf, type Model } from './assign/model';
 import { TOUCHED } from './assign/model/goals';
-import type { Choices } from './ground';
+import type { Choices } from './problem';
 import { valueOf, weighed, type Outcome, type Solver } from './program/program';
 import { proposalOf, type Proposal } from './proposal';
 import type { PlanTools } from './request';
@@ -27,7 +27,7 @@ const SHOW = 0.7;
  * @param until when the time is up, by the clock
  */
 export function solved(
-  ground: Ground,
+  problem: Problem,
   choices: Choices,
   before: RigResult,
   until: number,
@@ -44,44 +44,44 @@ export function solved(
         clock,
         start,
         onProgress: ({ goal, outcome: so }) => {
-          const due = so && clock() - shown > SHOW && so.reached[0].value < ground.tasks.length;
+          const due = so && clock() - shown > SHOW && so.reached[0].value < problem.tasks.length;
           if (due) shown = clock();
           onProgress?.({
             doing: 'patch',
             goal,
-            ...(due && { proposal: proved(ground, columns, decoded(ground, model, so.solution), so, before) }),
+            ...(due && { proposal: proved(problem, columns, decoded(problem, model, so.solution), so, before) }),
           });
         },
       });
     // First with everything that is Clear where it is: that is soon found, and few have to move for the rest, if any.
     // Where something was ruled out, a line that is Clear may need another way than its own.
     let columns = among(gone.size ? choices.all() : choices.still());
-    let model = modelOf(ground, columns, { unfit, still: true });
+    let model = modelOf(problem, columns, { unfit, still: true });
     const least = mend === 0 ? LEAST : 0;
     let outcome = solver(model.program, model.stages.slice(0, TOUCHED), {
       seconds: Math.max((until - clock()) * CALM, least),
       clock,
-      start: greedySolution(ground, model),
+      start: greedySolution(problem, model),
     });
     if (outcome && nothingToGain(model, outcome)) outcome = search(model, columns, outcome.solution, least);
     else {
       columns = among(choices.all());
-      const whole = modelOf(ground, columns, { unfit });
-      const greedy = greedySolution(ground, whole);
+      const whole = modelOf(problem, columns, { unfit });
+      const greedy = greedySolution(problem, whole);
       const taken = outcome && model.columns.filter(({ variable }) => outcome!.solution[variable] > 0.5);
       const calm =
         taken && isBehind(whole, greedy, outcome!)
-          ? again(ground, columns, new Set(taken.map(({ column }) => column)), unfit, solver, clock)
+          ? again(problem, columns, new Set(taken.map(({ column }) => column)), unfit, solver, clock)
           : undefined;
       model = whole;
       outcome = search(model, columns, better(model, greedy, calm), least);
     }
-    const arranged = decoded(ground, model, outcome!.solution);
+    const arranged = decoded(problem, model, outcome!.solution);
     const after = checkRig(arranged.document);
     const worse = worseThanJudged(arranged, after);
     if (worse.length === 0 || mend === MENDS) {
-      const found = { ground, columns, unfit, arranged, outcome: outcome! };
-      return withProvenReasons(proved(ground, columns, arranged, outcome!, before), found, until, { solver, clock });
+      const found = { problem, columns, unfit, arranged, outcome: outcome! };
+      return withProvenReasons(proved(problem, columns, arranged, outcome!, before), found, until, { solver, clock });
     }
     for (const placed of worse) {
       const cables = placed.pieces.flatMap(({ choice }) => choice ?? []);
@@ -110,14 +110,14 @@ const isBehind = ({ stages }: Model, solution: readonly number[], { reached }: O
 
 /** A solution of the model of many columns that takes the few of another one. */
 function again(
-  ground: Ground,
+  problem: Problem,
   columns: readonly Column[],
   only: ReadonlySet<Column>,
   unfit: ReadonlySet<string>,
   solver: Solver,
   clock: () => number,
 ): number[] | undefined {
-  const { program, stages } = modelOf(ground, columns, { unfit, only });
+  const { program, stages } = modelOf(problem, columns, { unfit, only });
   return solver(program, stages, { seconds: AGAIN, clock })?.solution;
 }
 
@@ -134,7 +134,7 @@ function worseThanJudged({ placed }: Arranged, { lines }: RigResult): Arranged['
 
 /** A proposal in which every line is Clear or Watch by the whole check: what is not is left out. */
 function proved(
-  ground: Ground,
+  problem: Problem,
   columns: readonly Column[],
   arranged: Arranged,
   outcome: Outcome,
@@ -147,7 +147,7 @@ function proved(
       .filter((id) => !GOOD.has(after.lines.find((line) => line.id === id)?.verdict ?? '')),
   );
   const fails = ({ line, along }: Arranged['placed'][number]) => [line, ...along].some(({ id }) => bad.has(id));
-  if (bad.size === 0) return proposalOf(ground, columns, arranged, outcome, before, after);
+  if (bad.size === 0) return proposalOf(problem, columns, arranged, outcome, before, after);
   const gone = arranged.placed.filter(fails);
   const ids = new Set(gone.flatMap(({ line, along }) => [line, ...along].map(({ id }) => id)));
   const rest: Arranged = {
@@ -156,5 +156,5 @@ function proved(
     out: [...arranged.out, ...gone.map(({ task }) => task)],
     document: { ...arranged.document, lines: arranged.document.lines.filter(({ id }) => !ids.has(id)) },
   };
-  return proposalOf(ground, columns, rest, { ...outcome, optimal: false }, before);
+  return proposalOf(problem, columns, rest, { ...outcome, optimal: false }, before);
 }

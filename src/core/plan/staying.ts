@@ -1,4 +1,4 @@
-import { isHome, isSentAway, isUnchanged, type Column, type Ground } from './assign/columns';
+import { isHome, isSentAway, isUnchanged, type Column, type Problem } from './assign/columns';
 import { decoded, type Arranged } from './assign/decode';
 import { greedySolution } from './assign/greedy';
 import { modelOf } from './assign/model';
@@ -14,7 +14,7 @@ const SECONDS = 1;
 
 /** A plan as it was found: what it was found among, and what it reaches. */
 export interface Found {
-  ground: Ground;
+  problem: Problem;
   columns: readonly Column[];
   unfit: ReadonlySet<string>;
   arranged: Arranged;
@@ -51,22 +51,22 @@ interface Cost {
 /** What would be worse if a line stayed where and as it is: the first of the goals that is; undefined where none is known to be. */
 function costOfStaying(
   id: string,
-  { ground, columns, unfit, arranged, outcome }: Found,
+  { problem: problem, columns, unfit, arranged, outcome }: Found,
   until: number,
   { solver, clock }: Pick<PlanTools, 'solver' | 'clock'>,
 ): Cost | undefined {
-  const stays = ground.tasks.findIndex(({ line }) => line.id === id);
+  const stays = problem.tasks.findIndex(({ line }) => line.id === id);
   const own = columns.some(
     (column) =>
-      column.task === stays && isUnchanged(column) && isHome(ground.tasks[stays], ground.places[column.place]),
+      column.task === stays && isUnchanged(column) && isHome(problem.tasks[stays], problem.places[column.place]),
   );
   const seconds = Math.min(SECONDS, until - clock());
   if (!own || seconds <= 0) return undefined;
-  const model = modelOf(ground, columns, { unfit, stays });
+  const model = modelOf(problem, columns, { unfit, stays });
   const instead = solver(model.program, model.stages.slice(0, -TIDYING), {
     seconds,
     clock,
-    start: greedySolution(ground, model, [stays]),
+    start: greedySolution(problem, model, [stays]),
   });
   if (!instead) return undefined;
   const reached = new Map(outcome.reached.map(({ name, value }) => [name, value]));
@@ -75,24 +75,24 @@ function costOfStaying(
   return told(
     worse.name,
     worse.bound - (reached.get(worse.name) ?? 0),
-    ground,
+    problem,
     arranged,
-    decoded(ground, model, instead.solution),
+    decoded(problem, model, instead.solution),
   );
 }
 
 /** Who would be worse off and how, the worst first; else what more it would cost. */
-function told(goal: string, more: number, ground: Ground, is: Arranged, instead: Arranged): Cost | undefined {
+function told(goal: string, more: number, problem: Problem, is: Arranged, instead: Arranged): Cost | undefined {
   const newly = (has: (placed: Arranged['placed'][number]) => boolean): string[] => {
     const had = new Set(is.placed.filter(has).map(({ line }) => line.id));
     return instead.placed.filter((placed) => has(placed) && !had.has(placed.line.id)).map(({ line }) => line.name);
   };
   const had = new Set(is.out.map(({ line }) => line.id));
   const out = instead.out.flatMap(({ line }) => (had.has(line.id) ? [] : [line.name]));
-  const sent = newly(({ column }) => isSentAway(ground, column));
+  const sent = newly(({ column }) => isSentAway(problem, column));
   const touched = newly(
     ({ column, task }) =>
-      ground.clear.has(task.line.id) && !(isUnchanged(column) && isHome(task, ground.places[column.place])),
+      problem.clear.has(task.line.id) && !(isUnchanged(column) && isHome(task, problem.places[column.place])),
   );
   const watched = newly(({ column }) => column.watch > 0);
   for (const [names, what] of [

@@ -1,8 +1,8 @@
-import { door, Refused } from '../door';
+import { handled, Refused } from '../handled';
 
 /** Whatever is asked for below /api and is none of its addresses. */
 const nowhere = () =>
-  door(() => {
+  handled(() => {
     throw new Refused(404, 'not-found', 'There is nothing at this address.');
   });
 

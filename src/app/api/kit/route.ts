@@ -3,13 +3,13 @@ import { kitDocument } from '@/core/kit';
 import { kitCsv, readKitCsv } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { importKit, loadKit } from '@/store/kit';
-import { door, download, jsonBody, Refused, sameOrigin, tableBody } from '../door';
+import { handled, download, jsonBody, Refused, sameOrigin, tableBody } from '../handled';
 
 export const dynamic = 'force-dynamic';
 
 /** The kit as JSON, or as a table with `?format=csv`. */
 export const GET = (request: NextRequest) =>
-  door(() => {
+  handled(() => {
     const items = loadKit(theStore());
     return request.nextUrl.searchParams.get('format') === 'csv'
       ? download(kitCsv(items), 'text/csv', 'kit.csv')
@@ -18,7 +18,7 @@ export const GET = (request: NextRequest) =>
 
 /** Takes a kit in: JSON at once; a table is previewed row by row, and taken over with `?apply=1`. */
 export const POST = (request: NextRequest) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const store = theStore();
     if (!/^text\//i.test(request.headers.get('content-type') ?? ''))

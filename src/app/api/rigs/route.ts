@@ -1,13 +1,13 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { createRig, listRemoved, listRigs } from '@/store/rigs';
-import { door, jsonBody, Refused, sameOrigin } from '../door';
+import { handled, jsonBody, Refused, sameOrigin } from '../handled';
 
 export const dynamic = 'force-dynamic';
 
 /** The rigs, or with `?removed=1` those that were removed and can be put back. */
 export const GET = (request: NextRequest) =>
-  door(() => {
+  handled(() => {
     const removed = request.nextUrl.searchParams.get('removed');
     if (removed !== null && removed !== '1')
       throw new Refused(400, 'bad-request', 'removed=1 lists the removed rigs; without it, those that are there.');
@@ -15,7 +15,7 @@ export const GET = (request: NextRequest) =>
   });
 
 export const POST = (request: NextRequest) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     return NextResponse.json(createRig(theStore(), await jsonBody(request)), { status: 201 });
   });

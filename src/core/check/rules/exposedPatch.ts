@@ -3,7 +3,7 @@ import { CONNECTORS, asDrawn, lineCircuit, linkKind, socketNode, type Contact, t
 import { LIVE } from '../../standards/feeds';
 import { AS_JACK, positions } from '../../transients/contactOrder';
 import { characterOf, feedOf, finding, offeredFeeds, quantity, rounded, schoolOf, type Case, type Rule } from '../case';
-import type { Finding, Number } from '../finding';
+import type { Finding, Quantity } from '../finding';
 import { meter } from '../solve';
 import { fedRibbon } from './ribbonFed';
 
@@ -93,7 +93,7 @@ function live(at: Case, junction: number, patch: boolean, volts: number): Findin
 }
 
 /** Peaks of the whole way in, where somebody asked for the course over time. */
-function peaks(at: Case): Number[] {
+function peaks(at: Case): Quantity[] {
   const plugged = at.plugged?.();
   if (!plugged) return [];
   return [

@@ -35,7 +35,7 @@ export interface Column {
   covers?: number[];
 }
 
-export interface Ground {
+export interface Problem {
   document: RigDocument;
   schools: Schools;
   tasks: readonly Task[];
@@ -62,20 +62,20 @@ const MICRO = 1e6;
 const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
 
 /** Every way worth its while to place one task at one place: Clear or Watch, and not beaten by another one. */
-export function columnsAt(ground: Ground, task: number, place: number): Column[] {
-  const { document, tasks, places } = ground;
+export function columnsAt(problem: Problem, task: number, place: number): Column[] {
+  const { document, tasks, places } = problem;
   const { toGet } = places[place];
   const { followers, line } = tasks[task];
   const driven = tasks.flatMap((other, n) => (drivenInto(other, line.id) ? [n] : []));
   const together = driven.length > 0 && !driven.some((n) => wished(document, tasks[n].line.id));
   const columns = followers.length
-    ? bundleColumns(ground, task, place, followers)
+    ? bundleColumns(problem, task, place, followers)
     : [
-        ...feedsOf(places[place]).flatMap((feed) => lineColumns(ground, task, place, feed)),
+        ...feedsOf(places[place]).flatMap((feed) => lineColumns(problem, task, place, feed)),
         // Or everything stays as it is, with whoever is driven into its box.
         ...(together
           ? bundleColumns(
-              ground,
+              problem,
               task,
               place,
               driven.map((n) => tasks[n].line),
@@ -101,7 +101,7 @@ export const isHome = ({ now }: Task, { device, inlets }: Place): boolean =>
   now !== undefined && device.id === now.device && inlets.includes(now.inlet);
 
 /** Whether a line comes out at another place of the room than now, which somebody else records. */
-export function isSentAway({ document, places, tasks }: Ground, { task, place }: Column): boolean {
+export function isSentAway({ document, places, tasks }: Problem, { task, place }: Column): boolean {
   const { now } = tasks[task];
   const was = document.devices.find(({ id }) => id === now?.device);
   return was !== undefined && places[place].device.location !== was.location;
@@ -110,15 +110,15 @@ export function isSentAway({ document, places, tasks }: Ground, { task, place }:
 /** Whether its line stays on its links as they are. */
 export const isUnchanged = ({ judged }: Column): boolean => judged.changes === 0;
 
-function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Column[] {
-  const { document, tasks, places, pieces, assess } = ground;
+function lineColumns(problem: Problem, n: number, at: number, feed: FeedName): Column[] {
+  const { document, tasks, places, pieces, assess } = problem;
   const task = tasks[n];
   const place = places[at];
   const run = runTo(document, task, place.device.id);
   const mayBeGot = (piece: Piece) =>
-    !piece.toGet || ground.missing.has(task.line.id) || (ground.wide && !planningOf(piece.part.kind)?.plain);
+    !piece.toGet || problem.missing.has(task.line.id) || (problem.wide && !planningOf(piece.part.kind)?.plain);
   const site = siteOf(place, feed);
-  const usable = ground.mostToGet ? pieces.filter(mayBeGot) : pieces;
+  const usable = problem.mostToGet ? pieces.filter(mayBeGot) : pieces;
   // Inlets of several switches are often alike: what serves one of them serves the others.
   const key = JSON.stringify([
     task.line.id,
@@ -129,19 +129,19 @@ function lineColumns(ground: Ground, n: number, at: number, feed: FeedName): Col
     usable.length,
   ]);
   const judged =
-    ground.judged.get(key) ??
+    problem.judged.get(key) ??
     searchChains({
       source: task.source,
       links: task.line.links,
       site,
       run,
       pieces: usable,
-      mostToGet: ground.mostToGet,
+      mostToGet: problem.mostToGet,
       assess,
       own: ownPieces(task, pieces),
       reaches: reachesOver(task, run),
     });
-  ground.judged.set(key, judged);
+  problem.judged.set(key, judged);
   // A line that goes to another device comes out somewhere else, too.
   const elsewhere = Number(task.now !== undefined && task.now.device !== place.device.id);
   /** A chain without a supply of its own that would do as well with the feed off: then the feed is not what is needed. */
@@ -183,8 +183,8 @@ const lowerFeeds = (place: Place, feed: FeedName): FeedName[] =>
     : [];
 
 /** A line with others on its links: all links stay, the others stay on their inlets, the line itself may move. */
-function bundleColumns(ground: Ground, n: number, at: number, followers: readonly RigLine[]): Column[] {
-  const { document, tasks, places, pieces, schools } = ground;
+function bundleColumns(problem: Problem, n: number, at: number, followers: readonly RigLine[]): Column[] {
+  const { document, tasks, places, pieces, schools } = problem;
   const task = tasks[n];
   const place = places[at];
   const { line, now } = task;

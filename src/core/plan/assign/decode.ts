@@ -7,7 +7,7 @@ import { pieceLabel, settingsOf, type Piece } from '../pieces';
 import { matched, slotKey, type Step } from '../chains/chain';
 import { joinKey, lengthsOf } from '../chains/joins';
 import type { Task } from '../tasks';
-import type { Column, Ground } from './columns';
+import type { Column, Problem } from './columns';
 import type { Model } from './model';
 import { groupKey, inletKey, inletPieceKey } from '../places';
 
@@ -35,14 +35,14 @@ export interface Arranged {
 }
 
 /** What a solution of the program says: who sits where, over which pieces, with which switches on. */
-export function decoded(ground: Ground, model: Model, solution: readonly number[]): Arranged {
-  const { document, tasks } = ground;
+export function decoded(problem: Problem, model: Model, solution: readonly number[]): Arranged {
+  const { document, tasks } = problem;
   const on = (variable: number | undefined) => variable !== undefined && solution[variable] > 0.5;
   const columns = tasks.map((_, task) =>
     model.columns.find(({ column, variable }) => column.task === task && on(variable)),
   );
   const inlets = inletsOf(
-    ground,
+    problem,
     model,
     columns.map((each) => each?.column),
     on,
@@ -77,7 +77,7 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
   const lines = new Map(placed.flatMap(({ line, along }) => [line, ...along].map((each) => [each.id, each])));
   // A device to get that no line is on need not be got.
   const unused = new Set(
-    ground.places
+    problem.places
       .filter(({ device, toGet }) => toGet && !placed.some(({ inlet }) => inlet.device === device.id))
       .map(({ device }) => device.id),
   );
@@ -101,7 +101,7 @@ export function decoded(ground: Ground, model: Model, solution: readonly number[
 
 /** Which inlet each task gets: the one it chose, the one it is on, else the next free one of its place. */
 function inletsOf(
-  { tasks, places }: Ground,
+  { tasks, places }: Problem,
   { seats, stays }: Model,
   columns: readonly (Column | undefined)[],
   on: (variable: number | undefined) => boolean,

@@ -4,18 +4,18 @@ import { demoKit, demoRig, smallRigs } from '../../../../tests/planning';
 import { schoolsOf, type RigDocument } from '../../rig';
 import type { KitItem } from '../../kit';
 import { assessor } from '../assess';
-import { allColumns, groundOf } from '../ground';
+import { allColumns, problemOf } from '../problem';
 import { valueOf } from '../program/program';
 import { stockOf } from '../stock';
-import { withMarket } from '../things';
+import { withMarket } from '../purchases';
 import { greedySolution, nobody } from './greedy';
 import { modelOf } from './model';
 
 function start(document: RigDocument, kit: readonly KitItem[], toGet = false) {
-  const own = groundOf(document, [...stockOf(kit, document).values()], assessor(schoolsOf(document)));
-  const ground = toGet ? withMarket(own, 1, new Set(document.lines.map(({ id }) => id)), false) : own;
-  const model = modelOf(ground, allColumns(ground));
-  return { model, solution: greedySolution(ground, model) };
+  const own = problemOf(document, [...stockOf(kit, document).values()], assessor(schoolsOf(document)));
+  const problem = toGet ? withMarket(own, 1, new Set(document.lines.map(({ id }) => id)), false) : own;
+  const model = modelOf(problem, allColumns(problem));
+  return { model, solution: greedySolution(problem, model) };
 }
 
 /** Rows that a solution breaks. */

@@ -3,7 +3,7 @@ import { lengthsOf } from '../chains/joins';
 import type { Piece } from '../pieces';
 import { valueOf } from '../program/program';
 import { slotKey } from '../chains/chain';
-import { isHome, isSentAway, type Column, type Ground } from './columns';
+import { isHome, isSentAway, type Column, type Problem } from './columns';
 import type { Model } from './model';
 import { groupKey, inletKey } from '../places';
 
@@ -24,21 +24,21 @@ const ROUNDS = 12;
  * it is; lines with wishes of their own are left out.
  * @param first numbers of tasks that come before all others that are not Clear
  */
-export function greedySolution(ground: Ground, model: Model, first: readonly number[] = []): number[] {
+export function greedySolution(problem: Problem, model: Model, first: readonly number[] = []): number[] {
   const { columns, out, apart } = model;
   const served = new Set(columns.flatMap(({ column: { task, covers = [] } }) => [task, ...covers]));
-  const number = new Map(ground.tasks.map(({ line }, n) => [line.id, n]));
+  const number = new Map(problem.tasks.map(({ line }, n) => [line.id, n]));
   /** Who is left out, and who is apart from the other of a pair. */
   const wronged = (solution: readonly number[]): number[] => [
     ...[...served].filter((task) => solution[out[task]] === 1),
     ...apart.flatMap(({ lines, variable }) => (solution[variable] === 1 ? lines.map((id) => number.get(id)!) : [])),
   ];
-  let best = inTurn(ground, model, first);
+  let best = inTurn(problem, model, first);
   let last = wronged(best);
   let sooner = [...first];
   for (let round = 0; round < ROUNDS && last.length; round++) {
     sooner = [...new Set([...first, ...last.toReversed(), ...sooner])];
-    const solution = inTurn(ground, model, sooner);
+    const solution = inTurn(problem, model, sooner);
     last = wronged(solution);
     best = better(model, best, solution);
   }
@@ -55,8 +55,8 @@ export function better({ stages }: Model, one: number[], other: number[] | undef
   return one;
 }
 
-function inTurn(ground: Ground, model: Model, first: readonly number[]): number[] {
-  const { tasks, places } = ground;
+function inTurn(problem: Problem, model: Model, first: readonly number[]): number[] {
+  const { tasks, places } = problem;
   const { program, columns, cables, out, stays, seats, unwished, feeds, apart, got, lasts } = model;
   const solution = nobody(model);
   const held = new Set(
@@ -66,7 +66,7 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
   );
   const set = new Map<string, string>();
   const room = places.map(({ device, inlets }) => inlets.filter((inlet) => !held.has(`${device.id} ${inlet}`)).length);
-  const left = new Map<string, number>(ground.pieces.map(({ key, count }) => [key, count]));
+  const left = new Map<string, number>(problem.pieces.map(({ key, count }) => [key, count]));
   const drawn = new Map<string, number>();
   const gotten = new Map(got.map(({ piece, variable }) => [piece.key, variable]));
   const serving = (slot: string) =>
@@ -86,7 +86,7 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
   );
   const home = ({ task, place }: Column): boolean => isHome(tasks[task], places[place]);
   const taken = new Set<string>();
-  const isClear = (n: number): boolean => ground.clear.has(tasks[n].line.id);
+  const isClear = (n: number): boolean => problem.clear.has(tasks[n].line.id);
   const partners = new Map(
     apart.flatMap(({ lines }) => {
       const [one, other] = lines.map((id) => tasks.findIndex(({ line }) => line.id === id));
@@ -121,7 +121,7 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
     column.judged.uses.filter((use) => gotten.has(use)).length,
     Number(isApart(column)),
     isClear(column.task) ? column.judged.changes + Number(!home(column)) : 0,
-    Number(isSentAway(ground, column)),
+    Number(isSentAway(problem, column)),
     -VERDICT_ORDER.indexOf(column.judged.verdict),
     Number(column.feed !== 'off' && !column.needs),
     column.judged.changes + Number(!home(column)),
@@ -138,7 +138,7 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
     let good = true;
     for (const use of judged.uses) {
       const cable = slots.has(use) ? serving(use) : undefined;
-      const pieces = cable?.pieces ?? ground.pieces.filter(({ key }) => key === use);
+      const pieces = cable?.pieces ?? problem.pieces.filter(({ key }) => key === use);
       if (pieces.length === 0 || !isLeft(pieces)) good = false;
       else {
         for (const { key } of pieces) left.set(key, left.get(key)! - 1);
@@ -156,7 +156,7 @@ function inTurn(ground: Ground, model: Model, first: readonly number[]): number[
   };
   const powered = ({ amps }: Column): boolean =>
     amps.every(({ device, micro }) => {
-      const limit = ground.document.devices.find(({ id }) => id === device)!.feedLimit?.value;
+      const limit = problem.document.devices.find(({ id }) => id === device)!.feedLimit?.value;
       return limit === undefined || (drawn.get(device) ?? 0) + micro <= limit * 1000;
     });
 

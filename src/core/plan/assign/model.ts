@@ -1,5 +1,5 @@
 import type { Term } from '../program/program';
-import { isHome, isUnchanged, type Column, type Ground } from './columns';
+import { isHome, isUnchanged, type Column, type Problem } from './columns';
 import { draftOf, type Draft, type Model, type ModelOptions } from './model/draft';
 import { stages } from './model/goals';
 import { inlets } from './model/inlets';
@@ -11,7 +11,7 @@ export type { Model, ModelOptions, Relaxation } from './model/draft';
 
 /** Nobody touches these: each has its own place, as it is, and no other. */
 function stayStill(
-  { ground: { tasks, places }, program, out, byTask, seats, stays }: Draft,
+  { problem: { tasks, places }, program, out, byTask, seats, stays }: Draft,
   whom: (task: number) => boolean,
 ): void {
   const forbid = (variable: number) => (program.uppers[variable] = 0);
@@ -34,8 +34,8 @@ function only({ program, columns }: Draft, few: ReadonlySet<Column>): void {
 }
 
 /** Puts everything a plan must keep to, and everything it should make small, into whole numbers. */
-export function modelOf(ground: Ground, columns: readonly Column[], options: ModelOptions = {}): Model {
-  const draft = draftOf(ground, columns, options);
+export function modelOf(problem: Problem, columns: readonly Column[], options: ModelOptions = {}): Model {
+  const draft = draftOf(problem, columns, options);
   const { program, out, byTask } = draft;
   // Every task has one column, or is left out.
   byTask.forEach((own, task) =>
@@ -48,7 +48,7 @@ export function modelOf(ground: Ground, columns: readonly Column[], options: Mod
   switches(draft);
   limits(draft);
   stock(draft);
-  if (options.still) stayStill(draft, (task) => ground.clear.has(ground.tasks[task].line.id));
+  if (options.still) stayStill(draft, (task) => problem.clear.has(problem.tasks[task].line.id));
   if (options.stays !== undefined) stayStill(draft, (task) => task === options.stays);
   if (options.only) only(draft, options.only);
   const { stays, seats, unwished, cables, got, lasts, feeds, apart, givenUp } = draft;

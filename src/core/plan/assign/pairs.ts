@@ -1,11 +1,11 @@
 import { sideOf } from '../../rig/sides';
-import type { Ground } from './columns';
+import type { Problem } from './columns';
 
 /**
  * Lines that are the two sides of one thing and lie beside each other now: of one name but for the side, with sources of
  * one kind. Nobody takes them apart without need (common practice).
  */
-export function pairsOf({ document, tasks }: Pick<Ground, 'document' | 'tasks'>): [string, string][] {
+export function pairsOf({ document, tasks }: Pick<Problem, 'document' | 'tasks'>): [string, string][] {
   const sides = tasks.flatMap(({ line, now, source, followers }) => {
     const found = sideOf(line.name);
     return found && now && followers.length === 0 ? [{ ...found, id: line.id, now, kind: source.kind }] : [];

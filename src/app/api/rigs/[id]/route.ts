@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { removeRig, rigJson, saveRig } from '@/store/rigs';
-import { door, notFound, sameOrigin, validBody } from '../../door';
+import { handled, notFound, sameOrigin, validBody } from '../../handled';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -12,7 +12,7 @@ const change = Joi.object<{ basedOn: number; document: object }>({
 });
 
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const rig = rigJson(theStore(), id);
     if (rig === undefined) throw notFound(`rig ${id}`);
@@ -21,7 +21,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 
 /** Saves a change that was made to revision `basedOn`. */
 export const PUT = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const { basedOn, document } = await validBody(request, change, '{ "basedOn": REVISION, "document": { … } }');
     const saved = saveRig(theStore(), id, basedOn, document);
@@ -31,7 +31,7 @@ export const PUT = (request: NextRequest, { params }: Context) =>
 
 /** Takes a rig off the list; its revisions stay in the database. */
 export const DELETE = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id } = await params;
     if (!removeRig(theStore(), id)) throw notFound(`rig ${id}`);

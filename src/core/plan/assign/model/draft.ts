@@ -1,7 +1,7 @@
 import type { FeedName } from '../../../standards/feeds';
 import type { Piece } from '../../pieces';
 import { Program, type Stage } from '../../program/program';
-import type { Column, Ground } from '../columns';
+import type { Column, Problem } from '../columns';
 
 /** What the variables of a program stand for. */
 export interface Model {
@@ -52,7 +52,7 @@ export interface ModelOptions {
 
 /** A program while it is being written: everything but its goals, and what writing it needs to know. */
 export interface Draft extends Omit<Model, 'stages'> {
-  ground: Ground;
+  problem: Problem;
   options: ModelOptions;
   /** The columns of each task. */
   byTask: Model['columns'][];
@@ -62,18 +62,18 @@ export interface Draft extends Omit<Model, 'stages'> {
   idle: number[];
 }
 
-export function draftOf(ground: Ground, columns: readonly Column[], options: ModelOptions): Draft {
+export function draftOf(problem: Problem, columns: readonly Column[], options: ModelOptions): Draft {
   const program = new Program();
   const own = columns.map((column) => ({ column, variable: program.variable() }));
   return {
-    ground,
+    problem: problem,
     options,
     program,
     columns: own,
-    byTask: ground.tasks.map((_, task) => own.filter(({ column }) => column.task === task)),
+    byTask: problem.tasks.map((_, task) => own.filter(({ column }) => column.task === task)),
     covering: (task) => own.filter(({ column }) => column.covers?.includes(task)),
-    out: ground.tasks.map(() => program.variable()),
-    stays: ground.tasks.map(() => undefined),
+    out: problem.tasks.map(() => program.variable()),
+    stays: problem.tasks.map(() => undefined),
     seats: new Map(),
     unwished: new Set(),
     cables: [],

@@ -3,7 +3,7 @@ import { MOST_LINKS } from '../../chains/chain';
 import { lengthsOf } from '../../chains/joins';
 import { complexity } from '../../pieces';
 import { weightsOf, type Goal, type Stage, type Term } from '../../program/program';
-import { isSentAway, type Column, type Ground } from '../columns';
+import { isSentAway, type Column, type Problem } from '../columns';
 import { endsInLink } from '../../../rig/document';
 import { groupKey, inletKey } from '../../places';
 import type { Draft } from './draft';
@@ -13,7 +13,7 @@ export const TOUCHED = 2;
 
 /** What a plan makes small, in the order that counts. */
 export function stages(draft: Draft): Stage[] {
-  const { tasks } = draft.ground;
+  const { tasks } = draft.problem;
   const lines = tasks.map(({ followers }) => 1 + followers.length);
   const total = lines.reduce((sum, each) => sum + each, 0);
   const weigh = (of: (column: Column) => number): Term[] =>
@@ -26,7 +26,7 @@ export function stages(draft: Draft): Stage[] {
   const given = draft.givenUp.map(({ variable }) => variable);
   const got = draft.got.map(({ variable }) => variable);
   const apart = draft.apart.map(({ variable }) => variable);
-  const { clearFirst } = draft.ground;
+  const { clearFirst } = draft.problem;
   const toGets = got.length ? [goal('things to get', MOST_LINKS * total, ones(got))] : [];
   const placed: Stage = {
     goals: [
@@ -59,7 +59,7 @@ export function stages(draft: Draft): Stage[] {
       goal(
         'Clear lines touched, or lines sent elsewhere',
         3 * total,
-        [...alone.terms, ...weigh((column) => Number(isSentAway(draft.ground, column)))],
+        [...alone.terms, ...weigh((column) => Number(isSentAway(draft.problem, column)))],
         alone.offset,
       ),
     ],
@@ -70,7 +70,7 @@ export function stages(draft: Draft): Stage[] {
             ({ line }, task) =>
               !nowhere[task] &&
               !endsInLink(line) &&
-              draft.byTask[task].every(({ column }) => isSentAway(draft.ground, column)),
+              draft.byTask[task].every(({ column }) => isSentAway(draft.problem, column)),
           ).length
         : 0,
   };
@@ -92,7 +92,7 @@ export function stages(draft: Draft): Stage[] {
       goal(
         'voltage other than the school asks for',
         3 * total,
-        weigh((column) => offVoltage(column, draft.ground)),
+        weigh((column) => offVoltage(column, draft.problem)),
       ),
     ],
   };
@@ -113,7 +113,7 @@ export function stages(draft: Draft): Stage[] {
     ...draft.feeds.filter(({ feed }) => UNUSUAL.has(feed)).map(({ variable }): Term => [variable, PART]),
   ];
   // Who tolerates a feed where nobody needs it moves nothing and puts nothing in to be rid of it.
-  const tolerant = draft.ground.schools.movingCoilFeed === 'tolerate';
+  const tolerant = draft.problem.schools.movingCoilFeed === 'tolerate';
   return [
     placed,
     kept,
@@ -130,7 +130,7 @@ export function stages(draft: Draft): Stage[] {
 
 /** Lines that are Clear: each that does not stay on its inlet counts, and each whose links or settings change. */
 function leftAlone(draft: Draft): { terms: Term[]; offset: number } {
-  const { tasks, clear } = draft.ground;
+  const { tasks, clear } = draft.problem;
   let offset = 0;
   const terms = tasks.flatMap(({ line, now }, task): Term[] => {
     if (!clear.has(line.id)) return [];
@@ -152,7 +152,7 @@ function leftAlone(draft: Draft): { terms: Term[]; offset: number } {
 
 /** Lines that change their inlet: as many as there are, less those that stay. */
 function moves(draft: Draft): { terms: Term[]; offset: number } {
-  const { tasks } = draft.ground;
+  const { tasks } = draft.problem;
   let offset = 0;
   const terms = tasks.flatMap(({ now }, task): Term[] => {
     offset++;
@@ -167,7 +167,7 @@ function moves(draft: Draft): { terms: Term[]; offset: number } {
 
 /** Switches that change their setting. */
 function turned(draft: Draft): Term[] {
-  const { document } = draft.ground;
+  const { document } = draft.problem;
   const now = new Map(
     document.devices.flatMap(({ id, groups }) => groups.map((group) => [groupKey(id, group.id), group.feed])),
   );
@@ -181,7 +181,7 @@ const UNUSUAL: ReadonlySet<FeedName> = new Set(feedsOf('phantom', 'T12').filter(
 const PART = 50;
 
 /** What speaks against a phantom voltage on batteries: that a lower one would do, or, where nobody asks for that, that it is below 48 V. */
-function offVoltage(column: Column, { places, voltage }: Ground): number {
+function offVoltage(column: Column, { places, voltage }: Problem): number {
   const { device, group } = places[column.place];
   const wanted = voltage.get(device.id);
   if (wanted === 'lowest') return column.above;

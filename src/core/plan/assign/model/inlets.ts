@@ -5,10 +5,10 @@ import { giveUp, type Draft, type Model } from './draft';
 
 /** At most one line on each inlet. Lines without wishes only count as one more of those at a place of alike inlets. */
 export function inlets(draft: Draft): void {
-  const { document, tasks, places } = draft.ground;
+  const { document, tasks, places } = draft.problem;
   const held = new Set(tasks.flatMap(({ followers }) => followers.flatMap(inletOf)));
   const wanted = document.wishes?.neighbours ?? [];
-  const named = pairsOf(draft.ground).filter(
+  const named = pairsOf(draft.problem).filter(
     (pair) => !wanted.some((wish) => pair.every((id) => (wish as readonly string[]).includes(id))),
   );
   const pairs = [
@@ -75,7 +75,7 @@ function wishesOf(
   draft: Draft,
   task: number,
 ): { pinned?: { key: string; free?: number }; barred: Map<string, number | undefined> } {
-  const { document, tasks } = draft.ground;
+  const { document, tasks } = draft.problem;
   const { id } = tasks[task].line;
   const pin = document.wishes?.pinned?.find(({ line }) => line === id);
   const barred = new Map<string, number | undefined>();
@@ -112,7 +112,7 @@ function takenApart(draft: Draft, lines: [string, string]): number {
 /** Whoever of two neighbours sits somewhere has the other one beside it on the same device. */
 function together(draft: Draft, first: number, second: number, lines: [string, string], wished: boolean): void {
   const free = wished ? giveUp(draft, { relax: 'neighbours', lines }) : takenApart(draft, lines);
-  const { places } = draft.ground;
+  const { places } = draft.problem;
   for (const [a, b] of [
     [first, second],
     [second, first],
@@ -135,5 +135,5 @@ function together(draft: Draft, first: number, second: number, lines: [string, s
     }
 }
 
-const inletOf = ({ inlet }: Draft['ground']['tasks'][number]['line']): string[] =>
+const inletOf = ({ inlet }: Draft['problem']['tasks'][number]['line']): string[] =>
   'device' in inlet ? [inletKey(inlet)] : [];

@@ -3,12 +3,12 @@ import { familyOf, movable, pieceKey, type Piece } from '../../pieces';
 import { joinKey, joins } from '../../chains/joins';
 import { slotKey, type Slot } from '../../chains/chain';
 import type { Term } from '../../program/program';
-import type { Ground } from '../columns';
+import type { Problem } from '../columns';
 import type { Draft } from './draft';
 
 /** No more is used of anything than there is, or than is got. */
 export function stock(draft: Draft): void {
-  const { pieces, tasks, missing, schools } = draft.ground;
+  const { pieces, tasks, missing, schools } = draft.problem;
   const used = new Map<string, Term[]>();
   const consume = (key: string, term: Term) => used.set(key, [...(used.get(key) ?? []), term]);
   const slots = new Map<string, Slot>();
@@ -47,7 +47,7 @@ export function stock(draft: Draft): void {
     });
   }
   const keep = schools.lastSpare === 'keep';
-  const laid = keep ? laidNow(draft.ground) : undefined;
+  const laid = keep ? laidNow(draft.problem) : undefined;
   for (const piece of pieces) {
     const terms = used.get(piece.key);
     if (!terms) continue;
@@ -68,7 +68,7 @@ export function stock(draft: Draft): void {
 }
 
 /** How many of each piece lie on the rig as it is. */
-function laidNow({ document: { lines } }: Ground): Map<string, number> {
+function laidNow({ document: { lines } }: Problem): Map<string, number> {
   const counts = new Map<string, number>();
   for (const { links } of lines)
     for (const part of links) counts.set(pieceKey(part), (counts.get(pieceKey(part)) ?? 0) + 1);

@@ -5,7 +5,7 @@ import { giveUp, type Draft } from './draft';
 
 /** Every switch is at one setting, and a line is where its feed is. */
 export function switches(draft: Draft): void {
-  const { document, places, tasks } = draft.ground;
+  const { document, places, tasks } = draft.problem;
   for (const device of document.devices)
     for (const group of device.groups) {
       const key = groupKey(device.id, group.id);
@@ -50,7 +50,7 @@ export function switches(draft: Draft): void {
 
 /** All feeds of a device together stay within what it can give. */
 export function limits(draft: Draft): void {
-  for (const { id, feedLimit } of draft.ground.document.devices) {
+  for (const { id, feedLimit } of draft.problem.document.devices) {
     if (!feedLimit) continue;
     const drawn = draft.columns.flatMap(({ column, variable }): Term[] =>
       column.amps.flatMap(({ device, micro }): Term[] => (device === id && micro > 0 ? [[variable, micro]] : [])),

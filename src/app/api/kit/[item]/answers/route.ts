@@ -3,7 +3,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import type { Answer } from '@/core/kit';
 import { theStore } from '@/store/database';
 import { recordAnswer } from '@/store/kit';
-import { door, jsonBody, notFound, Refused, sameOrigin } from '../../../door';
+import { handled, jsonBody, notFound, Refused, sameOrigin } from '../../../handled';
 
 type Context = { params: Promise<{ item: string }> };
 
@@ -17,7 +17,7 @@ const request = Joi.object({
 
 /** Records who answered what about an item; every rig that uses it gets a new revision. */
 export const POST = (asked: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(asked);
     const { item: id } = await params;
     const { error, value } = request.validate(await jsonBody(asked), { convert: false });

@@ -3,7 +3,7 @@ import { WAYS } from '@/core/noise/hunt';
 import { huntSchema } from '@/core/noise/noise.schema';
 import { theStore } from '@/store/database';
 import { beginHunt, loadHunts } from '@/store/noise';
-import { door } from '../../../door';
+import { handled } from '../../../handled';
 import { aboutLine, rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';
@@ -11,7 +11,7 @@ type Context = { params: Promise<{ id: string }> };
 
 /** The hunts of a rig, newest first. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     rigIn(id);
     return NextResponse.json({ hunts: loadHunts(theStore(), id) });
@@ -19,7 +19,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 
 /** Begins a hunt. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id, body, line } = await aboutLine(request, params, huntSchema);
     const { who, ...hunt } = body;
     const text = `Hunt begun on ${line.name}: ${WAYS[hunt.way].toLowerCase()}, ${hunt.suspects.length} suspects`;

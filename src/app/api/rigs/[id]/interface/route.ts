@@ -7,7 +7,7 @@ import { peakTargetOf } from '@/core/schools';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
-import { door, notFound, Refused } from '../../../door';
+import { handled, notFound, Refused } from '../../../handled';
 import { rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';
@@ -54,7 +54,7 @@ function wantedOf(request: NextRequest): Wanted {
 
 /** What the simulated interface records on a line, as WAV; at the pace of real time where it is live. */
 export async function GET(request: NextRequest, { params }: Context): Promise<NextResponse> {
-  return door(async () => {
+  return handled(async () => {
     const { id } = await params;
     const wanted = wantedOf(request);
     const document = rigIn(id);

@@ -4,7 +4,7 @@ import { ladderSchema } from '@/core/noise/noise.schema';
 import { rigPath } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { keepLadder, loadLadders } from '@/store/noise';
-import { door, Refused } from '../../../door';
+import { handled, Refused } from '../../../handled';
 import { aboutLine, rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';
@@ -12,7 +12,7 @@ type Context = { params: Promise<{ id: string }> };
 
 /** The ladders of a rig, oldest first. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     rigIn(id);
     return NextResponse.json({ ladders: loadLadders(theStore(), id) });
@@ -20,7 +20,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 
 /** Keeps a ladder; one whose readings cannot be taken apart is refused with the reason. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id, body: ladder } = await aboutLine(request, params, ladderSchema);
     const path = rigPath(rigIn(id), ladder.line);
     const fits = path && ladderKind(path.line);

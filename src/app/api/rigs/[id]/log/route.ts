@@ -6,7 +6,7 @@ import type { RigDocument } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { addEntries, loadFed, loadLog, loadLogPage, logState, type Mark } from '@/store/log';
 import { hasRig, loadRig } from '@/store/rigs';
-import { door, download, jsonBody, notFound, Refused, sameOrigin } from '../../../door';
+import { handled, download, jsonBody, notFound, Refused, sameOrigin } from '../../../handled';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -74,7 +74,7 @@ const nameIn =
  * With `seen` there is only an answer of substance if something was written since.
  */
 export const GET = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const { filter, as, limit, before, seen } = askedFor(request);
     const store = theStore();
@@ -96,7 +96,7 @@ export const GET = (request: NextRequest, { params }: Context) =>
 
 /** Writes a note down. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id } = await params;
     const { error, value } = note.validate(await jsonBody(request), { convert: true });

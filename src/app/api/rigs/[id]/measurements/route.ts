@@ -4,7 +4,7 @@ import { measurementSchema } from '@/core/noise/noise.schema';
 import { quantity } from '@/core/units/format';
 import { theStore } from '@/store/database';
 import { keepMeasurement, loadMeasurements } from '@/store/noise';
-import { door, Refused } from '../../../door';
+import { handled, Refused } from '../../../handled';
 import { aboutLine, rigIn } from './valid';
 
 export const dynamic = 'force-dynamic';
@@ -12,7 +12,7 @@ type Context = { params: Promise<{ id: string }> };
 
 /** What was measured on a rig, oldest first. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     rigIn(id);
     return NextResponse.json({ measurements: loadMeasurements(theStore(), id) });
@@ -20,7 +20,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 
 /** Keeps the figures of a measurement. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id, body: kept } = await aboutLine(request, params, measurementSchema);
     const { bandDbfs, aWeightedDbfs, usable } = kept.measurement.reading;
     if (!usable)

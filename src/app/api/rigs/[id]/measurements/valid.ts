@@ -3,7 +3,7 @@ import type { NextRequest } from 'next/server';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { loadRig } from '@/store/rigs';
-import { jsonBody, notFound, Refused, sameOrigin } from '../../../door';
+import { jsonBody, notFound, Refused, sameOrigin } from '../../../handled';
 
 /** A body that is what it should be. @throws Refused with the path of what is wrong */
 export function valid<T>(schema: Joi.ObjectSchema<T>, body: unknown): T {

@@ -3,7 +3,7 @@ import { patchList, readPatchList } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { loadRig, saveRig } from '@/store/rigs';
-import { door, download, notFound, Refused, sameOrigin, tableBody } from '../../../door';
+import { handled, download, notFound, Refused, sameOrigin, tableBody } from '../../../handled';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -11,7 +11,7 @@ export const dynamic = 'force-dynamic';
 
 /** The rig's patch list as CSV. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const rig = loadRig(theStore(), id);
     if (!rig) throw notFound(`rig ${id}`);
@@ -20,7 +20,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 
 /** Says what each row of a patch list would do; with `?apply=REVISION` does it, as a change to that revision. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id } = await params;
     const store = theStore();

@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { keepPhoto, photoType } from '@/store/photos';
-import { door, notFound, photoBody, Refused, sameOrigin } from '../../../door';
+import { handled, notFound, photoBody, Refused, sameOrigin } from '../../../handled';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
@@ -11,7 +11,7 @@ const MOST = 8 * 1024 * 1024;
 
 /** Keeps a photo with a rig; its id goes into a report. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id } = await params;
     const bytes = Buffer.from(await photoBody(request, MOST));

@@ -1,13 +1,13 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { restoreRig } from '@/store/rigs';
-import { door, notFound, sameOrigin } from '../../../door';
+import { handled, notFound, sameOrigin } from '../../../handled';
 
 type Context = { params: Promise<{ id: string }> };
 
 /** Puts a removed rig back. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id } = await params;
     if (!restoreRig(theStore(), id)) throw notFound(`removed rig ${id}`);

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { hasRig, listRevisions } from '@/store/rigs';
-import { door, notFound, Refused } from '../../../door';
+import { handled, notFound, Refused } from '../../../handled';
 
 export const dynamic = 'force-dynamic';
 
@@ -13,7 +13,7 @@ const query = Joi.object({
 
 /** Revisions of a rig with what each changed, newest first, a page at a time. */
 export const GET = (request: NextRequest, { params }: { params: Promise<{ id: string }> }) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const { error, value } = query.validate(Object.fromEntries(request.nextUrl.searchParams));
     if (error) throw new Refused(400, 'bad-request', `${error.message}; before is a revision, limit at most 500`);

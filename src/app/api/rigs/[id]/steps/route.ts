@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { hasRig, stepRig } from '@/store/rigs';
-import { door, notFound, Refused, validBody } from '../../../door';
+import { handled, notFound, Refused, validBody } from '../../../handled';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -13,7 +13,7 @@ const step = Joi.object<{ basedOn: number; way: 'undo' | 'redo' }>({
 
 /** Undoes the last change of a rig, or does again what was undone; each is a revision of its own. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const { basedOn, way } = await validBody(request, step, '{ "basedOn": REVISION, "way": "undo" or "redo" }');
     if (!hasRig(theStore(), id)) throw notFound(`rig ${id}`);

@@ -1,8 +1,8 @@
 import Joi from 'joi';
 import { FEEDS } from '@/core/standards/feeds';
 import { LINE_CHECKS } from '@/core/runsheet';
-import type { Told } from '@/store/switching';
-import { Refused } from '../../../door';
+import type { SheetReport } from '@/store/switching';
+import { Refused } from '../../../handled';
 
 const id = Joi.string().max(200);
 const known = Joi.valid(true, false, 'unknown').required();
@@ -37,7 +37,7 @@ const what = Joi.alternatives(
 );
 
 const step = Joi.number().integer().min(0).max(10_000).required();
-const REPORTS: Record<Told['report']['report'], Joi.ObjectSchema> = {
+const REPORTS: Record<SheetReport['report']['report'], Joi.ObjectSchema> = {
   start: Joi.object({ from: Joi.valid('packed', 'unknown').required() }),
   begin: Joi.object({ aim: aim.required() }),
   done: Joi.object({ count: Joi.number().integer().min(1).max(1024), at }).oxor('count', 'at'),
@@ -68,10 +68,10 @@ const told = Joi.object({
 });
 
 /** What a body reports of a sheet. @throws Refused for anything else, with the field that is wrong */
-export function readTold(body: unknown): Told {
+export function readTold(body: unknown): SheetReport {
   const head = told.validate(body, { convert: true });
   if (head.error) throw refusal(head.error);
-  const { report, ...rest } = head.value.report as { report: Told['report']['report'] };
+  const { report, ...rest } = head.value.report as { report: SheetReport['report']['report'] };
   const own = REPORTS[report].label('report').validate(rest, { convert: false });
   if (own.error) throw refusal(own.error);
   return { ...head.value, report: { report, ...own.value } };

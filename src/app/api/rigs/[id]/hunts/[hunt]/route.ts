@@ -5,7 +5,7 @@ import { huntChangeSchema } from '@/core/noise/noise.schema';
 import { quantity } from '@/core/units/format';
 import { theStore } from '@/store/database';
 import { changeHunt, loadHunt } from '@/store/noise';
-import { door, jsonBody, notFound, Refused, sameOrigin } from '../../../../door';
+import { handled, jsonBody, notFound, Refused, sameOrigin } from '../../../../handled';
 import { numbered, valid } from '../../measurements/valid';
 
 export const dynamic = 'force-dynamic';
@@ -13,7 +13,7 @@ type Context = { params: Promise<{ id: string; hunt: string }> };
 
 /** A hunt with what to measure next and what is known so far. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id, hunt } = await params;
     const saved = loadHunt(theStore(), id, numbered(hunt, 'hunt'));
     if (!saved) throw notFound(`hunt ${hunt}`);
@@ -22,7 +22,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 
 /** Adds a measurement to a hunt, or takes the last one back; about the version that the sender has seen. */
 export const POST = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id, hunt } = await params;
     const number = numbered(hunt, 'hunt');

@@ -2,7 +2,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { loadMeasurements, removeMeasurement } from '@/store/noise';
 import { removeSound } from '@/store/sounds';
-import { door, notFound, sameOrigin } from '../../../../door';
+import { handled, notFound, sameOrigin } from '../../../../handled';
 import { numbered } from '../valid';
 
 export const dynamic = 'force-dynamic';
@@ -10,7 +10,7 @@ type Context = { params: Promise<{ id: string; measurement: string }> };
 
 /** Takes a measurement out of those that are kept; the log keeps its line about it. */
 export const DELETE = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     sameOrigin(request);
     const { id, measurement } = await params;
     const number = numbered(measurement, 'measurement');

@@ -1,14 +1,14 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { loadPhoto } from '@/store/photos';
-import { door, notFound } from '../../../../door';
+import { handled, notFound } from '../../../../handled';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string; photo: string }> };
 
 /** A photo that was kept with a rig. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id, photo } = await params;
     const found = loadPhoto(theStore(), id, photo);
     if (!found) throw notFound(`photo ${photo}`);

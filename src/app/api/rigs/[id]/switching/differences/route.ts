@@ -2,14 +2,14 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { differsNow } from '@/store/switching';
 import { followed } from '@/threads/sheets';
-import { door, notFound } from '../../../../door';
+import { handled, notFound } from '../../../../handled';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
 
 /** Lines that are plugged, or may be, otherwise than the rig has them on paper now. */
 export const GET = (_request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     await followed(theStore(), id, { report: 'adopt', seen: [], asOnPaper: [] });
     const found = differsNow(theStore(), id);

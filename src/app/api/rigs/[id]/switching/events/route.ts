@@ -3,7 +3,7 @@ import { sheetClock } from '@/store/clock';
 import { theStore } from '@/store/database';
 import { hasRig } from '@/store/rigs';
 import { keptSwitching } from '@/store/switching';
-import { door, notFound } from '../../../../door';
+import { handled, notFound } from '../../../../handled';
 import { sheetEvents } from '../../../../sheetEvents';
 
 export const dynamic = 'force-dynamic';
@@ -11,7 +11,7 @@ type Context = { params: Promise<{ id: string }> };
 
 /** Server-sent events: the sheet of a rig whenever it has gone on, and at once for whoever has not seen its version. */
 export const GET = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     const { id } = await params;
     const store = theStore();
     if (!hasRig(store, id)) throw notFound(`rig ${id}`);

@@ -1,7 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { keepSound, loadSound } from '@/store/sounds';
-import { door, notFound, ownHost, Refused, sameOrigin } from '../../../../../door';
+import { handled, notFound, ownHost, Refused, sameOrigin } from '../../../../../handled';
 import { numbered } from '../../valid';
 
 export const dynamic = 'force-dynamic';
@@ -9,7 +9,7 @@ type Context = { params: Promise<{ id: string; measurement: string }> };
 
 /** The sound of a measurement, where it was kept. It passes by the proxy: what that looks at is looked at here. */
 export const GET = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     ownHost(request);
     const { id, measurement } = await params;
     const sound = loadSound(theStore(), id, numbered(measurement, 'measurement'));
@@ -26,7 +26,7 @@ export const GET = (request: NextRequest, { params }: Context) =>
 
 /** Keeps the sound of a measurement, as WAV, while it comes in. */
 export const PUT = (request: NextRequest, { params }: Context) =>
-  door(async () => {
+  handled(async () => {
     ownHost(request);
     sameOrigin(request);
     const { id, measurement } = await params;

@@ -2,7 +2,7 @@ import { schoolsOf, type Device, type RigDocument } from '../rig/document';
 import { checkRig, type RigResult } from '../rigcheck/rig';
 import { once } from '../check/once';
 import type { Assess } from './assess';
-import { columnsAt, isHome, isUnchanged, type Column, type Ground } from './assign/columns';
+import { columnsAt, isHome, isUnchanged, type Column, type Problem } from './assign/columns';
 import { ownPieces, reachesOver } from './asItIs';
 import { placesOf } from './places';
 import { runningTimes } from './battery/runningTime';
@@ -12,12 +12,12 @@ import { runTo, tasksOf, type Task } from './tasks';
 import { USUAL } from '../standards/feeds';
 
 /** Everything a plan starts from. */
-export function groundOf(
+export function problemOf(
   document: RigDocument,
   pieces: readonly Piece[],
   assess: Assess,
   before: RigResult = checkRig(document),
-): Ground {
+): Problem {
   const schools = schoolsOf(document);
   const tasks = tasksOf(document);
   return {
@@ -85,11 +85,11 @@ export interface Choices {
 
 /** @param find how the columns of a task at a place are found */
 export function choicesOf(
-  ground: Ground,
+  problem: Problem,
   { onProgress }: Pick<PlanTools, 'onProgress'> = {},
-  find: Choices['at'] = (task, place) => columnsAt(ground, task, place),
+  find: Choices['at'] = (task, place) => columnsAt(problem, task, place),
 ): Choices {
-  const { tasks, places } = ground;
+  const { tasks, places } = problem;
   const known = new Map<string, readonly Column[]>();
   const at = (task: number, place: number): readonly Column[] => {
     const key = `${task} ${place}`;
@@ -99,14 +99,14 @@ export function choicesOf(
   };
   const everywhere = (task: number) => places.flatMap((_place, place) => at(task, place));
   const asItIs = (task: number): readonly Column[] => {
-    if (!ground.clear.has(tasks[task].line.id)) return [];
+    if (!problem.clear.has(tasks[task].line.id)) return [];
     return places.flatMap((place, n) => (isHome(tasks[task], place) ? at(task, n).filter(isUnchanged) : []));
   };
   const ofEach = (columns: (task: number) => readonly Column[]) => (): readonly Column[] =>
     tasks.flatMap((_task, task) => {
       onProgress?.({
         doing: 'chains',
-        of: ground.mostToGet ? 'what can be got' : 'the kit',
+        of: problem.mostToGet ? 'what can be got' : 'the kit',
         done: task,
         total: tasks.length,
       });
@@ -120,4 +120,4 @@ export function choicesOf(
 }
 
 /** Every way worth its while to place every task. */
-export const allColumns = (ground: Ground): readonly Column[] => choicesOf(ground).all();
+export const allColumns = (problem: Problem): readonly Column[] => choicesOf(problem).all();

@@ -16,7 +16,7 @@ const error = (status: number, code: string, message: string, more: object = {})
   NextResponse.json({ error: { code, message, ...more } }, { status });
 
 /** Runs a handler and turns whatever goes wrong into an answer without insides. What is answered is kept by nobody. */
-export async function door(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
+export async function handled(handler: () => Promise<NextResponse> | NextResponse): Promise<NextResponse> {
   const answer = await answered(handler);
   if (!answer.headers.has('cache-control')) answer.headers.set('cache-control', 'no-store');
   return answer;

@@ -1,4 +1,4 @@
-import { LOST, startDesk } from './desk';
+import { LOST, startWorker } from './workerClient';
 
 type Question = { ticket: number; ask: 'rig' | 'line'; n: number };
 type Answer = { ticket: number; ask: string; n?: number; message?: string };
@@ -26,7 +26,7 @@ class Fake {
 }
 const last = () => Fake.made.at(-1)!;
 const desk = () =>
-  startDesk<Question, Answer>(() => new Fake() as unknown as Worker, {
+  startWorker<Question, Answer>(() => new Fake() as unknown as Worker, {
     limit: ({ ask }) => (ask === 'rig' ? 1000 : 100),
     primes: ({ ask }) => ask === 'rig',
   });
@@ -114,7 +114,7 @@ test('a late answer of a worker that was given up is nobody’s', async () => {
 });
 
 test('where no worker can be started, every question is answered with that', async () => {
-  const { ask } = startDesk<Question, Answer>(() => {
+  const { ask } = startWorker<Question, Answer>(() => {
     throw new Error('not here');
   });
   expect(await ask({ ask: 'line', n: 1 })).toMatchObject({ ask: 'failed', message: LOST });

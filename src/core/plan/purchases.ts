@@ -1,7 +1,7 @@
 import { checkRig, type RigResult } from '../rigcheck/rig';
-import { columnsAt, type Ground } from './assign/columns';
+import { columnsAt, type Problem } from './assign/columns';
 import { inletsToGet, placesOf } from './places';
-import { choicesOf, type Choices } from './ground';
+import { choicesOf, type Choices } from './problem';
 import type { Proposal } from './proposal';
 import type { PlanTools } from './request';
 import { solved } from './solved';
@@ -11,8 +11,8 @@ import { market } from './stock';
  * The plan with the fewest things to get. First they are sought for the lines that have no place; if that takes more than
  * one thing for each line that nothing in the kit can serve, boxes for other lines are tried too, and two things a line.
  */
-export function withThings(
-  own: Ground,
+export function withPurchases(
+  own: Problem,
   choices: Choices,
   missing: ReadonlySet<string>,
   without: Proposal,
@@ -27,8 +27,8 @@ export function withThings(
     { most: 1, wide: true },
     { most: 2, wide: true },
   ]) {
-    const ground = withMarket(own, most, missing, wide);
-    const proposal = solved(ground, marketChoices(own, choices, ground, tools), before, until, tools);
+    const problem = withMarket(own, most, missing, wide);
+    const proposal = solved(problem, marketChoices(own, choices, problem, tools), before, until, tools);
     const got = thingsOf(proposal);
     const fewer = proposal.leftOut.length - best.leftOut.length;
     if (fewer < 0 || (fewer === 0 && best !== without && got < thingsOf(best))) best = proposal;
@@ -38,8 +38,8 @@ export function withThings(
 }
 
 /** The plan with one thing for each line that nothing in the kit can serve; undefined if that is not enough. */
-export function withOneThingEach(
-  own: Ground,
+export function withOnePurchaseEach(
+  own: Problem,
   choices: Choices,
   before: RigResult,
   until: number,
@@ -47,9 +47,9 @@ export function withOneThingEach(
 ): Proposal | undefined {
   const hopeless = hopelessOf(own, choices);
   if (hopeless.size === 0) return undefined;
-  const ground = withMarket(own, 1, hopeless, false);
-  const got = marketChoices(own, choices, ground, tools, hopeless);
-  const proposal = solved(ground, got, before, until, tools);
+  const problem = withMarket(own, 1, hopeless, false);
+  const got = marketChoices(own, choices, problem, tools, hopeless);
+  const proposal = solved(problem, got, before, until, tools);
   return proposal.leftOut.length === 0 && thingsOf(proposal) === hopeless.size ? proposal : undefined;
 }
 
@@ -58,7 +58,7 @@ export function withOneThingEach(
  * @returns undefined where nothing that can be got helps
  */
 export function withClearer(
-  own: Ground,
+  own: Problem,
   choices: Choices,
   without: Proposal,
   before: RigResult,
@@ -75,7 +75,7 @@ export function withClearer(
 }
 
 /** Lines that no chain of the kit can serve anywhere: each of them wants a thing of its own. */
-function hopelessOf({ tasks }: Ground, { still }: Choices): Set<string> {
+function hopelessOf({ tasks }: Problem, { still }: Choices): Set<string> {
   // What is Clear is served as it is: of the others every way is known.
   const served = new Set(still().flatMap(({ task, covers = [] }) => [task, ...covers]));
   return new Set(tasks.flatMap(({ line }, task) => (served.has(task) ? [] : [line.id])));
@@ -88,30 +88,30 @@ const thingsOf = ({ toGet }: Proposal): number => toGet.reduce((sum, { count }) 
  * @param inlets lines that may have an inlet that is to be got; all, where none are named
  */
 function marketChoices(
-  own: Ground,
+  own: Problem,
   known: Choices,
-  ground: Ground,
+  problem: Problem,
   tools: PlanTools,
   inlets?: ReadonlySet<string>,
 ): Choices {
-  if (ground.wide) return choicesOf(ground, tools);
-  return choicesOf(ground, tools, (task, place) => {
-    const { id } = ground.tasks[task].line;
-    if (ground.missing.has(id)) return columnsAt(ground, task, place);
+  if (problem.wide) return choicesOf(problem, tools);
+  return choicesOf(problem, tools, (task, place) => {
+    const { id } = problem.tasks[task].line;
+    if (problem.missing.has(id)) return columnsAt(problem, task, place);
     if (place < own.places.length) return known.at(task, place);
-    return !inlets || inlets.has(id) ? columnsAt(ground, task, place) : [];
+    return !inlets || inlets.has(id) ? columnsAt(problem, task, place) : [];
   });
 }
 
 /** The ground with what can be got: so many pieces of the catalogue on one line, and further inlets on switches of their own. */
-export function withMarket(ground: Ground, mostToGet: number, missing: ReadonlySet<string>, wide: boolean): Ground {
-  const toGet = inletsToGet(ground.document);
-  const document = { ...ground.document, devices: [...ground.document.devices, ...toGet] };
+export function withMarket(problem: Problem, mostToGet: number, missing: ReadonlySet<string>, wide: boolean): Problem {
+  const toGet = inletsToGet(problem.document);
+  const document = { ...problem.document, devices: [...problem.document.devices, ...toGet] };
   return {
-    ...ground,
+    ...problem,
     document,
     places: placesOf(document, toGet),
-    pieces: [...ground.pieces, ...market(ground.tasks.length, toGet)],
+    pieces: [...problem.pieces, ...market(problem.tasks.length, toGet)],
     judged: new Map(),
     mostToGet,
     missing,

@@ -30,7 +30,7 @@ interface Waiting<Question, Answer> {
  * Asks a worker questions; each is answered once, in the order they were asked. A worker that dies, or does not answer in
  * time, is replaced, and what it owed is asked again; what two workers were lost over is answered with `failed`.
  */
-export function startDesk<Question extends Ticketed, Answer extends Ticketed>(
+export function startWorker<Question extends Ticketed, Answer extends Ticketed>(
   start: () => Worker,
   { limit = () => LIMIT, primes = () => false }: Supervision<Question> = {},
 ) {

@@ -2,27 +2,27 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-interface AnyDesk<Question, Answer> {
+interface AnyWorkerClient<Question, Answer> {
   ask: (question: Question) => Promise<Answer>;
   stop: () => void;
 }
 
 /** Where short questions are asked of a worker; it starts with the first one. @param start always the same function */
-export function useDesk<D extends { stop: () => void }>(start: () => D): () => D {
-  const desk = useRef<D>(undefined);
+export function useWorker<D extends { stop: () => void }>(start: () => D): () => D {
+  const worker = useRef<D>(undefined);
   useEffect(
     () => () => {
-      desk.current?.stop();
-      desk.current = undefined;
+      worker.current?.stop();
+      worker.current = undefined;
     },
     [],
   );
-  return useCallback(() => (desk.current ??= start()), [start]);
+  return useCallback(() => (worker.current ??= start()), [start]);
 }
 
 /** The answer to a question, asked again whenever that changes; the last one stands until the next has come. */
 export function useAnswer<Question, Answer extends { ask: string }, A extends Answer['ask']>(
-  desk: () => AnyDesk<Question, Answer>,
+  worker: () => AnyWorkerClient<Question, Answer>,
   question: Question | undefined,
   as: A,
 ): { answer?: Extract<Answer, { ask: A }>; failed?: string; busy: boolean; again: () => void } {
@@ -31,7 +31,7 @@ export function useAnswer<Question, Answer extends { ask: string }, A extends An
   useEffect(() => {
     if (!question) return;
     let stale = false;
-    void desk()
+    void worker()
       .ask(question)
       .then((answer) => {
         if (!stale) setState({ question, answer });
@@ -39,7 +39,7 @@ export function useAnswer<Question, Answer extends { ask: string }, A extends An
     return () => {
       stale = true;
     };
-  }, [desk, question, tries]);
+  }, [worker, question, tries]);
   const { answer } = state;
   return {
     ...(answer?.ask === as && { answer: answer as Extract<Answer, { ask: A }> }),
