@@ -22,6 +22,7 @@ import { ChainRow } from './ChainRow';
 import { Section } from './Section';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { Choice } from '@/ui/shell/Choice';
+import { inletKey } from '@/core/gear';
 
 interface Props {
   document: RigDocument;
@@ -147,7 +148,7 @@ function useChains(
 }
 
 /** The inlet of a line as `device inlet`; none for one that ends in another one's link. */
-const placeOf = (line: RigLine): string[] => (endsInLink(line) ? [] : [`${line.inlet.device} ${line.inlet.inlet}`]);
+const placeOf = (line: RigLine): string[] => (endsInLink(line) ? [] : [inletKey(line.inlet)]);
 
 interface SourceChoice {
   id: string;
@@ -185,7 +186,7 @@ const runText = (run: number): string =>
 function inletChoices({ devices }: RigDocument) {
   return devices.flatMap((device) =>
     device.inlets.map((inlet) => ({
-      key: `${device.id} ${inlet.id}`,
+      key: inletKey({ device: device.id, inlet: inlet.id }),
       name: inletName(device, inlet),
       ref: { device: device.id, inlet: inlet.id } satisfies InletRef,
       group: groupOf(device, inlet.id),

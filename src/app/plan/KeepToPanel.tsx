@@ -13,6 +13,7 @@ import { inletName, schoolsOf, type InletRef, type RigDocument } from '@/core/ri
 import { SchoolField } from '@/ui/rig/SchoolField';
 import { PlacesDialog } from './PlacesDialog';
 import { withPin, withWishes } from './wishes';
+import { inletKey } from '@/core/gear';
 
 interface Props {
   document: RigDocument;
@@ -25,7 +26,7 @@ export function KeepToPanel({ document, onChange }: Props) {
   const wishes = document.wishes ?? {};
   const inlets = inletsOf(document);
   const lineName = (id: string) => document.lines.find((line) => line.id === id)?.name ?? id;
-  const at = (ref: InletRef) => inlets.find(({ key }) => key === keyOf(ref))?.name ?? keyOf(ref);
+  const at = (ref: InletRef) => inlets.find(({ key }) => key === inletKey(ref))?.name ?? inletKey(ref);
   // Lines that hang on another one go with it.
   const lines = document.lines
     .filter((line) => !('into' in line.inlet) && !('from' in line.source))
@@ -72,7 +73,7 @@ export function KeepToPanel({ document, onChange }: Props) {
       <Part title="Inlets not to be used" empty={!wishes.forbidden?.length && 'None.'}>
         {wishes.forbidden?.map((entry) => (
           <Entry
-            key={`${keyOf(entry.to)} ${entry.line}`}
+            key={`${inletKey(entry.to)} ${entry.line}`}
             text={`${at(entry.to)}${entry.line ? `: not by ${lineName(entry.line)}` : ''}`}
             onRemove={() =>
               onChange((from) =>
@@ -152,13 +153,11 @@ interface Choice {
   name: string;
 }
 
-const keyOf = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
-
 const inletsOf = ({ devices }: RigDocument): (Choice & { ref: InletRef })[] =>
   devices.flatMap((device) =>
     device.inlets.map((inlet) => {
       const ref = { device: device.id, inlet: inlet.id };
-      return { key: keyOf(ref), name: inletName(device, inlet), ref };
+      return { key: inletKey(ref), name: inletName(device, inlet), ref };
     }),
   );
 

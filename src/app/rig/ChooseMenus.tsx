@@ -1,6 +1,6 @@
 'use client';
 
-import { isCable, kindAt, LINKS, partAt, reader, type Line, type Part, type PartRef } from '@/core/gear';
+import { isCable, kindAt, LINKS, partAt, reader, type Line, type Part, type PartRef, inletKey } from '@/core/gear';
 import Box from '@mui/material/Box';
 import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
@@ -95,14 +95,14 @@ export function MoveMenu({
       <ListSubheader sx={{ lineHeight: 2.4 }}>Move to a free inlet</ListSubheader>
       {free.length === 0 && <MenuItem disabled>Every inlet is taken</MenuItem>}
       {free.map(({ to, inlet }) => (
-        <MenuItem key={`${to.device} ${to.inlet}`} onClick={() => onMove(to)}>
+        <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>
           {inlet.name}
           {inlet.choices?.feed && inlet.choices.feed !== 'off' ? ' · feed on' : ''}
         </MenuItem>
       ))}
       <ListSubheader sx={{ lineHeight: 2.4 }}>Change places with</ListSubheader>
       {taken.map(({ to, name, line }) => (
-        <MenuItem key={`${to.device} ${to.inlet}`} onClick={() => onMove(to)}>
+        <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>
           {line}
           <Box component="span" sx={{ color: 'text.secondary', ml: 1 }}>
             {name}

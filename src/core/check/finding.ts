@@ -12,6 +12,9 @@ const VERDICTS: Record<Severity, Verdict> = { harm: 'Stop', silent: 'Silent', wa
 /** Worst first. */
 export const VERDICT_ORDER: readonly Verdict[] = ['Stop', 'Silent', 'Watch', 'Clear'];
 
+/** How good a verdict is: 0 for the worst. */
+export const rankOf = (verdict: Verdict): number => VERDICT_ORDER.indexOf(verdict);
+
 /** A computed number, with what it is held against. Values in SI units, decibels as they are. */
 export interface Quantity {
   label: string;

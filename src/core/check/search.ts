@@ -1,15 +1,7 @@
 import type { Edit } from '../gear/edits';
 import type { Case } from './case';
 import type { Checked } from './checked';
-import {
-  REMEDY_ORDER,
-  SEVERITIES,
-  VERDICT_ORDER,
-  type Finding,
-  type Remedy,
-  type RemedyClass,
-  type Verdict,
-} from './finding';
+import { REMEDY_ORDER, SEVERITIES, type Finding, type Remedy, type RemedyClass, type Verdict, rankOf } from './finding';
 import { candidates } from './remedies';
 
 /** Most remedies that are told for a finding. */
@@ -17,7 +9,6 @@ const MOST = 6;
 /** Most pairs of steps that are tried where no single one is enough. */
 const MOST_PAIRS = 90;
 
-const rank = (verdict: Verdict): number => VERDICT_ORDER.indexOf(verdict);
 const works = (verdict: Verdict): boolean => verdict === 'Clear' || verdict === 'Watch';
 const order = ({ severity }: Pick<Finding, 'severity'>): number => SEVERITIES.indexOf(severity);
 
@@ -74,7 +65,7 @@ export function searchRemedies(at: Case, before: Checked, after: (edits: Edit[])
     return result ? [{ remedy, result }] : [];
   });
   const enough = (finding: Finding, result: Checked) =>
-    gone(finding, result) && rank(result.verdict) >= rank(before.verdict) && !brings(finding, before, result);
+    gone(finding, result) && rankOf(result.verdict) >= rankOf(before.verdict) && !brings(finding, before, result);
   return before.findings.map((finding) => {
     if (!worthwhile(finding)) return [];
     const single = judged.filter(({ remedy, result }) => sensible(at, finding, remedy) && enough(finding, result));
@@ -165,7 +156,7 @@ export function inOrder(remedies: Remedy[]): Remedy[] {
         Number(works(b.remedy.gives!)) - Number(works(a.remedy.gives!)) ||
         place(a.remedy) - place(b.remedy) ||
         Number(b.remedy.owned ?? true) - Number(a.remedy.owned ?? true) ||
-        rank(b.remedy.gives!) - rank(a.remedy.gives!) ||
+        rankOf(b.remedy.gives!) - rankOf(a.remedy.gives!) ||
         a.n - b.n,
     )
     .map(({ remedy }) => remedy)

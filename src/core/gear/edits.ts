@@ -10,6 +10,9 @@ export interface InletRef {
   inlet: string;
 }
 
+/** By what an inlet is known in lists and maps. */
+export const inletKey = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
+
 /** An inlet that nothing is plugged into, as a line would find it. */
 export interface FreeInlet {
   to: InletRef;

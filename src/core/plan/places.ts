@@ -1,5 +1,5 @@
-import { inletKind, type FeedSwitch, type Part } from '../gear';
-import type { Device, InletRef, RigDocument, SwitchGroup } from '../rig/document';
+import { inletKey, inletKind, type FeedSwitch, type Part } from '../gear';
+import type { Device, RigDocument, SwitchGroup } from '../rig/document';
 import { switchOf } from '../rig/paths';
 import { freeId, freeName } from '../rig/rigEdits';
 import { type FeedName, USUAL } from '../standards/feeds';
@@ -52,8 +52,6 @@ export function inletsToGet({ devices, locations = [] }: Pick<RigDocument, 'devi
 export const inletPieceKey = (device: string): string => `${TO_GET} ${device}`;
 
 export const groupKey = (device: string, group: string): string => `${device} ${group}`;
-export const inletKey = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
-
 /**
  * Where lines may go: the inlets of every device, alike ones together; those that are forbidden to every line are left out.
  * @param toGet those of the devices that nobody has

@@ -1,4 +1,4 @@
-import { SEVERITIES, VERDICT_ORDER, type Finding } from '../check/finding';
+import { SEVERITIES, type Finding, rankOf } from '../check/finding';
 import type { LineResult } from '../check/result';
 import { schoolLabel } from '../schools/schools';
 import { rigPathsOf } from '../rig/paths';
@@ -105,7 +105,7 @@ function staying({ problem: problem, arranged }: Sight, { task }: Placed) {
       there.lines.map(({ id }) => id),
     );
     const all = paths.flatMap((path) => assessed(path.line, problem.schools) ?? []);
-    return all.toSorted((a, b) => VERDICT_ORDER.indexOf(a.verdict) - VERDICT_ORDER.indexOf(b.verdict))[0];
+    return all.toSorted((a, b) => rankOf(a.verdict) - rankOf(b.verdict))[0];
   };
   return { home, feed, at };
 }

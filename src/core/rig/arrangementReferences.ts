@@ -1,5 +1,6 @@
 import type { Device, InletRef, RigDocument } from './document';
 import type { Refusal } from './refusals';
+import { inletKey } from '../gear';
 
 /** What a document's places, wishes and supplies say of things that are not in it. */
 export function arrangementFaults(document: RigDocument): Refusal[] {
@@ -72,7 +73,7 @@ function wishFaults({ wishes, devices, lines }: RigDocument): Refusal[] {
   return [
     ...(wishes.pinned ?? []).flatMap(({ line: id, to }, n): Refusal[] => {
       const path = `wishes.pinned[${n}]`;
-      const key = `${to.device} ${to.inlet}`;
+      const key = inletKey(to);
       const other = taken.get(key);
       taken.set(key, names.get(id) ?? id);
       return [

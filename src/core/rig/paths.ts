@@ -9,6 +9,7 @@ import {
   type Line,
   type Part,
   type PathLink,
+  inletKey,
 } from '../gear';
 import {
   endsInLink,
@@ -51,8 +52,6 @@ interface Index {
   fed: Set<string>;
 }
 
-const place = ({ device, inlet }: InletRef): string => `${device} ${inlet}`;
-
 /** The name of an inlet as people call it: the device's and its own. */
 export const inletName = (device: Device, inlet: Part & { id: string }): string =>
   `${device.name}, ${inlet.name ?? (/^\d+$/.test(inlet.id) ? `inlet ${inlet.id}` : inlet.id)}`;
@@ -66,8 +65,8 @@ function indexOf(document: RigDocument): Index {
     if (startsAtLink(line)) hang(line.source.from.line, line);
     if (endsInLink(line)) hang(line.inlet.into.line, line);
     else {
-      names.set(place(line.inlet), line.name);
-      if (wantsFeed(line)) fed.add(place(line.inlet));
+      names.set(inletKey(line.inlet), line.name);
+      if (wantsFeed(line)) fed.add(inletKey(line.inlet));
     }
   }
   return {
@@ -259,7 +258,7 @@ function inletPart(index: Index, ref: InletRef): { part: Part; feedSwitch?: Feed
   if (!choice) return { part: named };
   const feed = group?.feed ?? 'off';
   const others = (group?.inlets ?? []).filter((other) => other !== ref.inlet);
-  const at = (other: string) => place({ device: ref.device, inlet: other });
+  const at = (other: string) => inletKey({ device: ref.device, inlet: other });
   const reaches = others.flatMap((other) => index.names.get(at(other)) ?? []);
   const needed = others.some((other) => index.fed.has(at(other)));
   return {

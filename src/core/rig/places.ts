@@ -2,6 +2,7 @@ import type { DbSpl } from '../units';
 import type { InletRef, RigDocument } from './document';
 import { rigPath } from './paths';
 import type { RoomBand, Unit, Wishes, Arrangement } from './arrangement';
+import { inletKey } from '../gear';
 
 /** The noise of the place where a line's source stands; undefined where nobody has stated it. */
 export function roomOf(
@@ -51,8 +52,10 @@ function wishesFor(
 ): Wishes | undefined {
   if (!wishes) return undefined;
   const known = new Set(lines.map(({ id }) => id));
-  const inlets = new Set(devices.flatMap(({ id, inlets: own }) => own.map((inlet) => `${id} ${inlet.id}`)));
-  const there = ({ device, inlet }: InletRef) => inlets.has(`${device} ${inlet}`);
+  const inlets = new Set(
+    devices.flatMap(({ id, inlets: own }) => own.map((inlet) => inletKey({ device: id, inlet: inlet.id }))),
+  );
+  const there = (to: InletRef) => inlets.has(inletKey(to));
   const kept: Wishes = {
     pinned: wishes.pinned?.filter(({ line, to }) => known.has(line) && there(to)),
     forbidden: wishes.forbidden?.filter(({ line, to }) => (line === undefined || known.has(line)) && there(to)),

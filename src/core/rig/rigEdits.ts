@@ -1,4 +1,4 @@
-import { inletKind, saysDeviceGround, type Grounding, type Part, type PartRef } from '../gear';
+import { inletKind, saysDeviceGround, type Grounding, type Part, type PartRef, inletKey } from '../gear';
 import type { FeedName } from '../standards/feeds';
 import {
   endsInLink,
@@ -163,13 +163,9 @@ function separateLines(document: RigDocument, { line: id, to }: Extract<Edit, { 
 
 /** Every inlet that nothing is plugged into, in the document's order. */
 export function freeInlets(document: RigDocument): FreeInlet[] {
-  const taken = new Set(
-    document.lines.flatMap((line) => (endsInLink(line) ? [] : [`${line.inlet.device} ${line.inlet.inlet}`])),
-  );
+  const taken = new Set(document.lines.flatMap((line) => (endsInLink(line) ? [] : [inletKey(line.inlet)])));
   const names = new Map(
-    document.lines.flatMap((line) =>
-      endsInLink(line) ? [] : [[`${line.inlet.device} ${line.inlet.inlet}`, line.name] as const],
-    ),
+    document.lines.flatMap((line) => (endsInLink(line) ? [] : [[inletKey(line.inlet), line.name] as const])),
   );
   return document.devices.flatMap((device) =>
     device.inlets

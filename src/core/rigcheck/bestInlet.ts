@@ -3,7 +3,7 @@ import { schoolsOf, type InletRef, type RigDocument } from '../rig/document';
 import { rigPath } from '../rig/paths';
 import { duplicateLine, freeInlets } from '../rig/rigEdits';
 import { judgeLine } from '../check/check';
-import { VERDICT_ORDER } from '../check/finding';
+import { rankOf } from '../check/finding';
 
 /** How good an inlet is for a line as its switch stands: better is larger. */
 interface Rating {
@@ -44,7 +44,7 @@ function ratingOf(document: RigDocument, line: string, to: InletRef, home: strin
   try {
     const { verdict, findings } = judgeLine(path.line, schoolsOf(document));
     return {
-      verdict: VERDICT_ORDER.indexOf(verdict),
+      verdict: rankOf(verdict),
       quiet: Number(findings.every(({ code }) => code !== 'feed-not-needed')),
       near: Number(to.device === home),
     };

@@ -6,7 +6,7 @@ import { runLength } from '../rig/places';
 import { freeInlets } from '../rig/rigEdits';
 import type { FeedName } from '../standards/feeds';
 import { allGroupFeeds, feedOption, linesOn, type FeedOption, type GroupFeeds } from './feedOptions';
-import { VERDICT_ORDER, type Remedy, type Verdict } from '../check/finding';
+import { type Remedy, type Verdict, rankOf } from '../check/finding';
 import { groupResults, type GroupResult } from './groups';
 import { solvedOrNot, type Judge, type Unsolved } from './judging';
 import { lineResult, lineSummary, type LineResult } from '../check/result';
@@ -97,8 +97,6 @@ export function checkRigLine(
   };
 }
 
-const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
-
 /** The free inlets, each with the cable that it takes from where the line's source stands. */
 function reachable(document: RigDocument, { source }: RigPath): FreeInlet[] {
   const from = document.lines.find(({ id }) => id === source)?.location;
@@ -113,7 +111,7 @@ function reachable(document: RigDocument, { source }: RigPath): FreeInlet[] {
 function consequences(now: FeedOption, then: FeedOption, id: string): string | undefined {
   const before = new Map(now.lines.map(({ line, verdict }) => [line, verdict]));
   const worse = then.lines.filter(
-    ({ line, verdict }) => line !== id && rank(verdict) < rank(before.get(line) ?? 'Clear'),
+    ({ line, verdict }) => line !== id && rankOf(verdict) < rankOf(before.get(line) ?? 'Clear'),
   );
   const count = (verdict: Verdict) => worse.filter((line) => line.verdict === verdict).length;
   const lines = (n: number) => (n === 1 ? '1 line' : `${n} lines`);

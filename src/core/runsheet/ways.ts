@@ -1,4 +1,4 @@
-import { VERDICT_ORDER, type Verdict } from '../check/finding';
+import { type Verdict, rankOf } from '../check/finding';
 import type { Judge } from '../rigcheck/judging';
 import { lineSummary } from '../check/result';
 import { endsInLink, groupOf, schoolsOf, startsAtLink, type InletRef, type RigDocument } from '../rig/document';
@@ -103,7 +103,7 @@ export function besideLine(
 }
 
 /** Better verdicts are higher. */
-const rank = ({ verdict }: Way): number => VERDICT_ORDER.indexOf(verdict);
+const rank = ({ verdict }: Way): number => rankOf(verdict);
 
 const mayBeIn = ({ ends }: SheetState, id: string): boolean => ends[id].stage !== false || ends[id].desk !== false;
 

@@ -1,5 +1,5 @@
 import { decimal, readCsv, writeCsv, type CsvRow } from './csv';
-import { LINKS, SOURCES, sourceKind, linkKind, type Part } from '../gear';
+import { LINKS, SOURCES, sourceKind, linkKind, type Part, inletKey } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import { FEEDS, type FeedName } from '../standards/feeds';
 import {
@@ -122,7 +122,7 @@ function clashOf({ document, placed }: Made): { row: number; why: string } | und
   const taken = new Map<string, RigLine>();
   for (const line of document.lines) {
     if (endsInLink(line)) continue;
-    const place = `${line.inlet.device} ${line.inlet.inlet}`;
+    const place = inletKey(line.inlet);
     const other = taken.get(place);
     if (!other) {
       taken.set(place, line);

@@ -1,5 +1,5 @@
-import { planningOf, linkKind } from '../../gear';
-import { VERDICT_ORDER, type Verdict } from '../../check/finding';
+import { planningOf, linkKind, inletKey } from '../../gear';
+import { rankOf } from '../../check/finding';
 import type { Schools } from '../../schools/schools';
 import { endsInLink, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
 import { rigPathsOf, type RigPath } from '../../rig/paths';
@@ -10,7 +10,7 @@ import { changesOf, linksOf, type Chain } from '../chains/chain';
 import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
 import { pieceKey, type Piece } from '../pieces';
 import { runTo, type Task } from '../tasks';
-import { feedsOf, groupKey, inletKey, siteOf, type Place } from '../places';
+import { feedsOf, groupKey, siteOf, type Place } from '../places';
 import { ownPieces, reachesOver } from '../asItIs';
 
 /** One way to place one task: where, at which feed, over which links. */
@@ -59,8 +59,6 @@ export interface Problem {
 }
 
 const MICRO = 1e6;
-const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
-
 /** Every way worth its while to place one task at one place: Clear or Watch, and not beaten by another one. */
 export function columnsAt(problem: Problem, task: number, place: number): Column[] {
   const { document, tasks, places } = problem;
@@ -150,13 +148,13 @@ function lineColumns(problem: Problem, n: number, at: number, feed: FeedName): C
       (other) =>
         other !== one &&
         accepted(other) &&
-        rank(other.verdict) >= rank(one.verdict) &&
+        rankOf(other.verdict) >= rankOf(one.verdict) &&
         other.chain.steps.every(({ part }) => linkKind(part.kind).nature !== 'supply') &&
         asGoodAt('off', other),
     );
   const asGoodAt = (feed: FeedName, { chain, verdict }: Judged): boolean => {
     const then = assess(chain.source, chain.steps.flatMap(linksOf), siteOf(place, feed));
-    return then !== undefined && rank(then.verdict) >= rank(verdict);
+    return then !== undefined && rankOf(then.verdict) >= rankOf(verdict);
   };
   return worthwhile(judged).map((one): Column => {
     const asGood = (other: FeedName): boolean => asGoodAt(other, one);
@@ -213,7 +211,7 @@ function bundleColumns(problem: Problem, n: number, at: number, followers: reado
       );
       const all = paths.map((path) => assessed(path.line, schools));
       if (!all.every((each) => each && accepted(each))) return [];
-      const worst = (all as Assessment[]).toSorted((a, b) => rank(a.verdict) - rank(b.verdict))[0];
+      const worst = (all as Assessment[]).toSorted((a, b) => rankOf(a.verdict) - rankOf(b.verdict))[0];
       const chain: Chain = {
         source: task.source,
         steps: own.map((piece, k) => ({ piece: piece!, part: line.links[k] })),

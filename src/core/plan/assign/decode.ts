@@ -1,4 +1,4 @@
-import { type Part, linkKind } from '../../gear';
+import { type Part, linkKind, inletKey } from '../../gear';
 import { withEnds, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
 import { tidied } from '../../rig/places';
 import { setFeed } from '../../rig/rigEdits';
@@ -9,7 +9,7 @@ import { joinKey, lengthsOf } from '../chains/joins';
 import type { Task } from '../tasks';
 import type { Column, Problem } from './columns';
 import type { Model } from './model';
-import { groupKey, inletKey, inletPieceKey } from '../places';
+import { groupKey, inletPieceKey } from '../places';
 
 /** One task as a solution places it. */
 export interface Placed {

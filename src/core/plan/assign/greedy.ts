@@ -1,11 +1,12 @@
-import { VERDICT_ORDER } from '../../check/finding';
+import { rankOf } from '../../check/finding';
 import { lengthsOf } from '../chains/joins';
 import type { Piece } from '../pieces';
 import { valueOf } from '../program/program';
 import { slotKey } from '../chains/chain';
 import { isHome, isSentAway, type Column, type Problem } from './columns';
 import type { Model } from './model';
-import { groupKey, inletKey } from '../places';
+import { groupKey } from '../places';
+import { inletKey } from '../../gear';
 
 /** Nobody placed and every switch off: a solution of any plan. */
 export function nobody({ program, out, feeds }: Model): number[] {
@@ -60,12 +61,12 @@ function inTurn(problem: Problem, model: Model, first: readonly number[]): numbe
   const { program, columns, cables, out, stays, seats, unwished, feeds, apart, got, lasts } = model;
   const solution = nobody(model);
   const held = new Set(
-    tasks.flatMap(({ followers }) =>
-      followers.flatMap(({ inlet }) => ('device' in inlet ? [`${inlet.device} ${inlet.inlet}`] : [])),
-    ),
+    tasks.flatMap(({ followers }) => followers.flatMap(({ inlet }) => ('device' in inlet ? [inletKey(inlet)] : []))),
   );
   const set = new Map<string, string>();
-  const room = places.map(({ device, inlets }) => inlets.filter((inlet) => !held.has(`${device.id} ${inlet}`)).length);
+  const room = places.map(
+    ({ device, inlets }) => inlets.filter((inlet) => !held.has(inletKey({ device: device.id, inlet }))).length,
+  );
   const left = new Map<string, number>(problem.pieces.map(({ key, count }) => [key, count]));
   const drawn = new Map<string, number>();
   const gotten = new Map(got.map(({ piece, variable }) => [piece.key, variable]));
@@ -122,7 +123,7 @@ function inTurn(problem: Problem, model: Model, first: readonly number[]): numbe
     Number(isApart(column)),
     isClear(column.task) ? column.judged.changes + Number(!home(column)) : 0,
     Number(isSentAway(problem, column)),
-    -VERDICT_ORDER.indexOf(column.judged.verdict),
+    -rankOf(column.judged.verdict),
     Number(column.feed !== 'off' && !column.needs),
     column.judged.changes + Number(!home(column)),
     column.judged.complexity,

@@ -5,7 +5,8 @@ import { stages } from './model/goals';
 import { inlets } from './model/inlets';
 import { stock } from './model/stock';
 import { limits, switches } from './model/switches';
-import { inletKey } from '../places';
+import type {} from '../places';
+import { inletKey } from '../../gear';
 
 export type { Model, ModelOptions, Relaxation } from './model/draft';
 

@@ -1,4 +1,4 @@
-import { SEVERITIES, VERDICT_ORDER, type Finding } from '../../check/finding';
+import { SEVERITIES, VERDICT_ORDER, type Finding, rankOf } from '../../check/finding';
 import type { Dbu, Decibels, Hertz } from '../../units';
 import { quantity } from '../../units/format';
 import type { Judged } from './search';
@@ -53,7 +53,7 @@ const steps = (value: number, size: number): number => Math.round(value / size);
 /** In the order in which they count. */
 const CRITERIA: Criterion[] = [
   {
-    of: ({ judged }) => VERDICT_ORDER.length - VERDICT_ORDER.indexOf(judged.verdict),
+    of: ({ judged }) => VERDICT_ORDER.length - rankOf(judged.verdict),
     say: ({ judged }) => worst(judged.findings)?.what ?? judged.verdict,
   },
   {

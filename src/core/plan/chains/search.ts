@@ -1,5 +1,5 @@
 import { isCable, inletKind, reader, sourceKind, type Part } from '../../gear';
-import { VERDICT_ORDER, type Verdict } from '../../check/finding';
+import { rankOf } from '../../check/finding';
 import type { Metres } from '../../units';
 import type { Assess, Assessment, Site } from '../assess';
 import { familyOf, lengthOf, TO_GET, type Piece } from '../pieces';
@@ -57,14 +57,12 @@ const toGet = ({ steps }: Chain): number => steps.filter(({ slot, piece }) => !s
 
 const partsOf = ({ steps }: Chain): Part[] => steps.flatMap(linksOf);
 
-const rank = (verdict: Verdict) => VERDICT_ORDER.indexOf(verdict);
-
 /**
  * Whether the first chain leaves no reason for the second: it takes nothing that the other does not take, is judged at
  * least as well, changes no more and is no more complicated.
  */
 const dominates = (a: Judged, b: Judged): boolean =>
-  rank(a.verdict) >= rank(b.verdict) &&
+  rankOf(a.verdict) >= rankOf(b.verdict) &&
   a.changes <= b.changes &&
   a.complexity <= b.complexity &&
   within(a.uses.map(token), b.uses.map(token));

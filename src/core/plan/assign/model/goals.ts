@@ -5,8 +5,9 @@ import { complexity } from '../../pieces';
 import { weightsOf, type Goal, type Stage, type Term } from '../../program/program';
 import { isSentAway, type Column, type Problem } from '../columns';
 import { endsInLink } from '../../../rig/document';
-import { groupKey, inletKey } from '../../places';
+import { groupKey } from '../../places';
 import type { Draft } from './draft';
+import { inletKey } from '../../../gear';
 
 /** How many of the stages there are up to the one that leaves alone what is Clear, and with it. */
 export const TOUCHED = 2;

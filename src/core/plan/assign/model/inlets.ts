@@ -1,7 +1,8 @@
 import type { Term } from '../../program/program';
 import { pairsOf } from '../pairs';
-import { inletKey } from '../../places';
+import type {} from '../../places';
 import { giveUp, type Draft, type Model } from './draft';
+import { inletKey } from '../../../gear';
 
 /** At most one line on each inlet. Lines without wishes only count as one more of those at a place of alike inlets. */
 export function inlets(draft: Draft): void {
