@@ -14,7 +14,7 @@ declare module '@mui/material/styles' {
 }
 
 /** What shows where the keyboard is: 3 to 1 at least against what is around it (WCAG 2.2, 2.4.7 and 1.4.11). */
-export const focusRing = ({ vars }: Pick<Theme, 'vars'>) => ({
+const focusRing = ({ vars }: Pick<Theme, 'vars'>) => ({
   outline: `2px solid ${vars!.palette.primary.main}`,
   outlineOffset: 1,
 });

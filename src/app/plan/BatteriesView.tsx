@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import { uncapital } from '@/core/check/case';
 import { BASIS_LABELS } from '@/core/gear';
 import { hours, type OwnCells, type RunningTime, type VoltageOption } from '@/core/plan';
 import { feedLabel } from '@/core/standards/feeds';
@@ -139,7 +140,7 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
       <Typography variant="body2" color="textSecondary">
         {option.accepted
           ? 'Every line on its switches accepts it.'
-          : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${what.toLowerCase()}`).join('; ')}. Those switches stay higher.`}
+          : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${uncapital(what)}`).join('; ')}. Those switches stay higher.`}
       </Typography>
       {shown ? (
         <Typography variant="caption" color="textSecondary">
