@@ -62,7 +62,8 @@ export const theme = createTheme({
   components: {
     MuiCssBaseline: {
       styleOverrides: (theme) => ({
-        body: { fontVariantNumeric: 'tabular-nums' },
+        // For figures alone: with them hyphens of words stand apart.
+        'table, svg, dl, time, [role="timer"], .MuiDataGrid-root': { fontVariantNumeric: 'tabular-nums' },
         ':focus-visible': focusRing(theme),
         // A field with a border shows it by that; another one has the ring.
         '.MuiInputBase-root:not(.MuiOutlinedInput-root) .MuiInputBase-input:focus-visible': focusRing(theme),

@@ -15,6 +15,7 @@ import { Facts } from '@/ui/parts/Facts';
 import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import type { Use } from './uses';
 import { kindText } from './KitTable';
+import { uncapital } from '@/core/units/format';
 
 interface Props {
   item: KitItem;
@@ -198,11 +199,9 @@ function Answers({ item, onAsk }: { item: Extract<KitItem, { part: Part }>; onAs
         <Button
           key={name}
           variant="outlined"
-          onClick={() =>
-            onAsk({ title: `Confirm: ${kind.figures[name].label.toLowerCase()} as entered`, figure: name })
-          }
+          onClick={() => onAsk({ title: `Confirm: ${uncapital(kind.figures[name].label)} as entered`, figure: name })}
         >
-          Confirm {kind.figures[name].label.toLowerCase()}
+          Confirm {uncapital(kind.figures[name].label)}
         </Button>
       ))}
     </Stack>

@@ -7,6 +7,7 @@ import { useNonce } from '@/ui/Providers';
 import { inletKind, kindOfPart } from '@/core/gear';
 import { openPoints, type KitItem } from '@/core/kit';
 import type { Use } from './uses';
+import { uncapital } from '@/core/units/format';
 
 export const ROLES = [
   { role: 'source', label: 'Sources' },
@@ -33,7 +34,7 @@ interface Props {
 
 export const kindText = (item: KitItem): string =>
   item.role === 'device'
-    ? `${item.device.inlets.length} × ${item.device.inlets[0] ? inletKind(item.device.inlets[0].kind).label.toLowerCase() : 'inlets'}`
+    ? `${item.device.inlets.length} × ${item.device.inlets[0] ? uncapital(inletKind(item.device.inlets[0].kind).label) : 'inlets'}`
     : kindOfPart(item.role, item.part.kind).label;
 
 const columns: GridColDef<Row>[] = [

@@ -6,7 +6,6 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { uncapital } from '@/core/check/case';
 import { BASIS_LABELS } from '@/core/gear';
 import { hours, type OwnCells, type RunningTime, type VoltageOption } from '@/core/plan';
 import { feedLabel } from '@/core/standards/feeds';
@@ -14,6 +13,7 @@ import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument 
 import type { PlanWorker } from '@/workers/planWorker';
 import { DayChart } from './DayChart';
 import { useAnswer } from '@/ui/rig/useWorker';
+import { uncapital } from '@/core/units/format';
 
 interface Props {
   document: RigDocument;

@@ -16,9 +16,9 @@ import {
   offeredFeeds,
   ratedFor,
   restsOn,
-  uncapital,
 } from './case';
 import { solveLine } from './solve';
+import { uncapital } from '../units/format';
 
 const { line, xlr, xlrIn, dynamic, condenser } = gear;
 const solved = (asked: Line) => solveLine(asked, -12);

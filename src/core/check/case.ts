@@ -19,11 +19,10 @@ import {
 } from '../gear';
 import type { Edit, FreeInlet } from '../gear/edits';
 import type { Plugging } from '../transients';
-import { quantity, rounded } from '../units/format';
+import { quantity, rounded, uncapital } from '../units/format';
 import { FEEDS, isPhantom, type FeedFamily, type FeedName } from '../standards/feeds';
 import type { Finding } from './finding';
-import type { SchoolName, Schools } from '../schools/schools';
-import { SCHOOLS, schoolLabel } from '../schools/schools';
+import { type SchoolName, type Schools, SCHOOLS, schoolLabel } from '../schools/schools';
 import { meter, type Solved } from './solve';
 
 /** The line as it would be if a question to the maker had one particular answer. */
@@ -170,9 +169,6 @@ export function restsOn({ label, basis, where }: { label: string; basis: Basis; 
   const said = BASIS_LABELS[basis];
   return `${uncapital(label)}: ${[where?.includes(said) ? '' : said, where ?? ''].filter(Boolean).join(', ')}`;
 }
-
-/** The first letter small, unless a capital follows it: names keep theirs. */
-export const uncapital = (text: string): string => text.replace(/^[A-Z](?=[a-z ])/, (first) => first.toLowerCase());
 
 /** "rated for 10 V", "rated for 0.1 mA (assumed)". */
 export const ratedFor = ({ value, basis }: { value: number; basis: Basis }, unit: string): string =>

@@ -17,9 +17,9 @@ import {
 } from '../gear';
 import type { Edit, FreeInlet } from '../gear/edits';
 import { feedLabel, FEEDS, type FeedFamily, type FeedName } from '../standards/feeds';
-import { quantity } from '../units/format';
+import { quantity, uncapital } from '../units/format';
 import { additions, ownInlets } from './additions';
-import { faulty, feedOf, isMicrophone, meantFor, nameOf, offeredFeeds, readPart, uncapital, type Case } from './case';
+import { faulty, feedOf, isMicrophone, meantFor, nameOf, offeredFeeds, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
 import { rewirings } from './rewirings';

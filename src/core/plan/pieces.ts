@@ -1,5 +1,6 @@
 import { isCable, linkKind, planningOf, reader, sourceKind, type LinkKind, type Part } from '../gear';
 import type { Metres } from '../units';
+import { uncapital } from '../units/format';
 
 /** Links that are all alike, so that any of them serves as well as any other. */
 export interface Piece {
@@ -103,6 +104,6 @@ export function settingsSet(now: Part, then: Part, role: 'source' | 'link'): str
     const { label, options } = kind.choices[name];
     const value = after.choice(name);
     if (before.choice(name) === value) return [];
-    return [`${label.toLowerCase()}: ${options.find((option) => option.value === value)!.label}`];
+    return [`${uncapital(label)}: ${options.find((option) => option.value === value)!.label}`];
   });
 }

@@ -3,6 +3,7 @@ import { CONNECTORS, inletKind, linkKind, reader, type Contact } from '../gear';
 import { FEEDS } from '../standards/feeds';
 import { endsInLink, startsAtLink, type Device, type RigDocument, type RigLine, type Socket } from './document';
 import type { Refusal } from './refusals';
+import { uncapital } from '../units/format';
 
 /** What a document says of things that are not in it, or of contacts and sockets that they do not have. */
 export const brokenReferences = (document: RigDocument): Refusal[] => [
@@ -110,7 +111,7 @@ function socketFaults(
     : [
         {
           path: `${path}.port`,
-          message: `this ${kind.label.toLowerCase()} has no such socket on that side; it has ${list(ports)}`,
+          message: `this ${uncapital(kind.label)} has no such socket on that side; it has ${list(ports)}`,
         },
       ];
 }

@@ -3,6 +3,7 @@ import { startsAtLink, type RigDocument, type RigLine } from '../rig/document';
 import { sideOf } from '../rig/sides';
 import { feeds } from './feedsOnLines';
 import type { SheetLine } from './rig';
+import { uncapital } from '../units/format';
 
 const anyKind = (kind: string) => [...SOURCES, ...LINKS].find((each) => each.kind === kind);
 
@@ -49,7 +50,7 @@ function settingsOf(kind: SourceKind | LinkKind, part: Part, on: boolean): strin
     if (!setting || (powers && kind.role === 'source' && feeds(kind))) return [];
     const value = reader(kind, part).choice(name);
     if (OFF.has(value) === on) return [];
-    return [`${label.toLowerCase()} ${options.find((option) => option.value === value)!.label}`];
+    return [`${uncapital(label)} ${options.find((option) => option.value === value)!.label}`];
   });
   return set.length ? [`${partName(part)}: ${set.join(', ')}`] : [];
 }

@@ -60,3 +60,6 @@ export function rounded(value: number, unit: string): string {
   if (size < step) return quantity(value, unit);
   return quantity((Math.round((value * scale) / step) * step) / scale, unit);
 }
+
+/** The first letter small, unless a capital follows it: names keep theirs. */
+export const uncapital = (text: string): string => text.replace(/^[A-Z](?=[a-z ])/, (first) => first.toLowerCase());

@@ -4,7 +4,7 @@ import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { pieceLabel } from '@/core/plan/pieces';
 import { inletName, rigPaths, type RigDocument } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
-import { quantity } from '@/core/units/format';
+import { quantity, uncapital } from '@/core/units/format';
 
 /** One line of the input list with everything that is known of it, in words. */
 export interface HandOverRow {
@@ -37,7 +37,7 @@ function settings(ref: 'source' | 'link', part: Part): string[] {
   return Object.entries(kindOf(ref, part).choices).flatMap(([name, { setting, label, options, standard }]) => {
     const value = part.choices?.[name];
     if (!setting || value === undefined || value === standard) return [];
-    return [`${label.toLowerCase()} ${options.find((option) => option.value === value)?.label ?? value}`];
+    return [`${uncapital(label)} ${options.find((option) => option.value === value)?.label ?? value}`];
   });
 }
 
@@ -59,7 +59,7 @@ const answersOf = (ref: 'source' | 'link', part: Part): string[] =>
     const value = choice
       ? (choice.options.find((option) => option.value === part.choices?.[name])?.label ?? part.choices?.[name])
       : figure && `${figure.value} ${figure.unit}`;
-    const what = (choice?.label ?? kind.figures[name]?.label ?? name).toLowerCase();
+    const what = uncapital(choice?.label ?? kind.figures[name]?.label ?? name);
     return `${part.name ?? kind.label}, ${what}: ${value ?? 'not stated'} (${[who, when, where].filter(Boolean).join(', ')})`;
   });
 

@@ -1,5 +1,6 @@
 import { CONNECTORS, linkKind, type Fault } from '../../gear';
 import { faulty, finding, nameOf, quantity, type Case, type Rule } from '../case';
+import { uncapital } from '../../units/format';
 
 const contact = (at: Case, n: number, name: string): string => {
   const { input } = at.circuit.links[n];
@@ -38,7 +39,7 @@ export const cableFault: Rule = {
         code: 'cable-fault',
         severity: 'watch',
         part: n,
-        what: `Bad ${linkKind(at.line.links[n].kind).label.toLowerCase()}: ${nameOf(at.line, n)}`,
+        what: `Bad ${uncapital(linkKind(at.line.links[n].kind).label)}: ${nameOf(at.line, n)}`,
         why: `Known fault: ${faultsOf(at, n)}. Mark it and take it out of use.`,
         basis: 'as entered for the cable',
         look: 'Another cable.',

@@ -1,8 +1,9 @@
 import { saysDeviceGround, UNITS, type Limit, type Unit } from '../../gear';
-import { feedFamily, finding, nameOf, quantity, uncapital, type Alternative, type Case, type Rule } from '../case';
+import { feedFamily, finding, nameOf, quantity, type Alternative, type Case, type Rule } from '../case';
 import type { Answer, Finding } from '../finding';
 import { meter } from '../solve';
 import { harmlessHere, windingCurrent } from './elementDirectCurrent';
+import { uncapital } from '../../units/format';
 
 /** An assumed limit decides when the reading lies within this factor below it. */
 const CLOSE = 2;

@@ -12,6 +12,7 @@ import { runTo, tasksOf, type Task } from '../tasks';
 import { countOf, linksOf, type Step } from './chain';
 import { order, qualityOf, whyBest, whyBelow, worst, type Compared, type Quality } from './criteria';
 import { accepted, searchChains, type Judged } from './search';
+import { uncapital } from '../../units/format';
 
 /** A chain with its place among all those that were judged, and why it stands there. */
 export interface RankedChain {
@@ -179,6 +180,6 @@ function linkOf({ part, slot, piece, joined }: Step): RankedChain['links'][numbe
         set: `joined: ${[piece, ...joined].map(({ part: each }) => `${lengthOf(each)} m`).join(' + ')}`,
       }),
     };
-  const set = settingsOf(kind).map((name) => `${kind.choices[name].label.toLowerCase()}: ${chosen(name)}`);
+  const set = settingsOf(kind).map((name) => `${uncapital(kind.choices[name].label)}: ${chosen(name)}`);
   return { label: piece.label, ...(set.length && { set: set.join(', ') }) };
 }

@@ -7,7 +7,7 @@ import { groupOf, schoolsOf, type RigDocument } from '../../rig/document';
 import { rigPath } from '../../rig/paths';
 import { type FeedName, USUAL } from '../../standards/feeds';
 import type { Volts } from '../../units';
-import { quantity } from '../../units/format';
+import { quantity, uncapital } from '../../units/format';
 import { placesOf, siteOf } from '../places';
 import { connections } from '../chains/connect';
 import { inserted } from '../chains/inline';
@@ -79,9 +79,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
     const piece: Piece = { key: 'candidate', part, label: head.label, count: 1 };
     const chain = chainWith(piece, gap, cables, task.source);
     if (!chain)
-      return no(
-        `Its connectors do not go between this source and a ${inletKind(place.part.kind).label.toLowerCase()}.`,
-      );
+      return no(`Its connectors do not go between this source and a ${uncapital(inletKind(place.part.kind).label)}.`);
     const line: Line = {
       id,
       name: task.line.name,
