@@ -1,7 +1,7 @@
 import { lineResult, type Finding, type LineResult } from '@/core/check';
 import { DEFAULT_SCHOOLS, type Schools } from '@/core/schools';
 import { checkLine } from '@/core/check/check';
-import type { CheckOptions } from '@/core/check/surroundings';
+import type { CheckOptions } from '@/core/check/options';
 import type { Checked } from '@/core/check/checked';
 import { inletKind, type Fault, type Line, type Part, type PathLink } from '@/core/gear';
 import { emptyRig, type Device, type RigDocument } from '@/core/rig';

@@ -10,8 +10,6 @@ import { Refused } from '@/store/refused';
 import { databasePath } from '@/store/database';
 import { sentenceOf, troubleOf } from '@/store/trouble';
 
-export { Refused };
-
 const error = (status: number, code: string, message: string, more: object = {}) =>
   NextResponse.json({ error: { code, message, ...more } }, { status });
 

@@ -11,7 +11,7 @@ import { peakTargetOf, type Schools } from '../schools/schools';
 import { searchRemedies } from './search';
 import { solveLine, type Solved } from './solve';
 import type { Checked } from './checked';
-import type { CheckOptions } from './surroundings';
+import type { CheckOptions } from './options';
 
 /** A shield above this at mains frequency leaves it to the grounds of the devices what happens. */
 const SHIELD_OPEN = 100;

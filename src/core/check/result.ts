@@ -1,7 +1,7 @@
 import { CONNECTORS, type Basis, type ConnectorId, type Contact, type LinkView, type Line } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { checkLine, judgeLine } from './check';
-import type { CheckOptions } from './surroundings';
+import type { CheckOptions } from './options';
 import type { Checked } from './checked';
 import { moments, type Moments } from './moments';
 import { contactCurrents } from './currents';

@@ -64,6 +64,8 @@ export interface FigureSpec {
 export interface Option {
   value: string;
   label: string;
+  /** How it is said of a part, where its label would not read well behind the name of the choice. */
+  said?: string;
 }
 
 /** One of several ways a piece of gear is built, set or wired. */
@@ -81,6 +83,10 @@ export interface ChoiceSpec {
   help?: string;
   /** It is set by hand on the spot, and may be set otherwise for the next job. */
   setting?: true;
+  /** What it is called beside the name of its part, where that is shorter. */
+  called?: string;
+  /** Few parts of the kind have it: off, it is not spoken of unless somebody has said that it is there. */
+  seldom?: true;
   /** A setting that gives or takes power: a plan may ask for it. */
   powers?: true;
 }

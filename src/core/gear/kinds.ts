@@ -3,6 +3,7 @@ import type { Bench } from './bench';
 import type { Character, Kind, LevelFrom, MeantFor } from './kind';
 import type { Reader } from './reader';
 
+/** What a catalogue entry of a source, a link or an inlet says: figures and choices, how it is wired, and what others have to know of it. */
 export interface SourceKind extends Kind {
   role: 'source';
   character: Character;

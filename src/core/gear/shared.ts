@@ -182,11 +182,16 @@ export const powerSetting = (label: string, options: [value: string, label: stri
 
 /** The low cut that many microphones have on their body; goes with `lowCutFigure`. */
 export const lowCutSwitch: Record<'lowCut', ChoiceSpec> = {
-  lowCut: setting('Low cut on the microphone', [
-    ['off', 'off, or none'],
-    ['on', 'on'],
-  ]),
+  lowCut: {
+    ...setting('Low cut on the microphone', [
+      ['off', 'off, or none'],
+      ['on', 'on'],
+    ]),
+    called: 'Low cut',
+  },
 };
+/** The same where few of the kind have one. */
+export const seldomLowCut: typeof lowCutSwitch = { lowCut: { ...lowCutSwitch.lowCut, seldom: true } };
 
 export const connectorChoice = (options: [value: string, label: string][]): ChoiceSpec => choice('Connector', options);
 

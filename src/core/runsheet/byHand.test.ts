@@ -147,7 +147,7 @@ describe('the demo', () => {
   });
   test('what is off is looked at with the plug, and has no step of its own', () => {
     expect(own('double-bass').ready).toBeUndefined();
-    expect(own('double-bass').set).toEqual(['active direct box: battery none, or switched off, pad off']);
+    expect(own('double-bass').set).toEqual(['active direct box: battery off, pad off']);
   });
   test('the supply of a valve microphone has its own steps', () => expect(own('valve').unset).toBeUndefined());
 });

@@ -45,13 +45,18 @@ const OFF: ReadonlySet<string> = new Set(['off', 'none', 'no']);
 
 /** The settings of a part, in words. @param on those that are on, or those that are off */
 function settingsOf(kind: SourceKind | LinkKind, part: Part, on: boolean): string[] {
-  const set = Object.entries(kind.choices).flatMap(([name, { label, setting, powers, options }]) => {
-    // A supply that comes with a source has steps of its own.
-    if (!setting || (powers && kind.role === 'source' && feeds(kind))) return [];
-    const value = reader(kind, part).choice(name);
-    if (OFF.has(value) === on) return [];
-    return [`${uncapital(label)} ${options.find((option) => option.value === value)!.label}`];
-  });
+  const set = Object.entries(kind.choices).flatMap(
+    ([name, { label, called = label, setting, seldom, powers, options }]) => {
+      // A supply that comes with a source has steps of its own.
+      if (!setting || (powers && kind.role === 'source' && feeds(kind))) return [];
+      const value = reader(kind, part).choice(name);
+      if (OFF.has(value) === on) return [];
+      if (!on && seldom && part.choices?.[name] === undefined) return [];
+      const { label: shown, said = shown } = options.find((option) => option.value === value)!;
+      const is = on ? said : 'off';
+      return [`${uncapital(called)} ${is}`];
+    },
+  );
   return set.length ? [`${partName(part)}: ${set.join(', ')}`] : [];
 }
 

@@ -132,3 +132,18 @@ test('a step says what a line goes through and how it is set by hand', () => {
   expect(detail).toContain(`Through ${bass.parts.slice(1, -1).join(', ')}`);
   expect(detail).toMatch(/Set .*battery/);
 });
+
+test('what is off is said as off, and only of what is usually there or was stated', () => {
+  const said = (id: string, choices?: Record<string, string>) => {
+    const rig = demoRig('lock-nine-mended');
+    const line = rig.lines.find((each) => each.id === id)!;
+    if (choices && 'kind' in line.source)
+      line.source = { ...line.source, choices: { ...line.source.choices, ...choices } };
+    const { set = [], ready = [] } = sheetRig(rig).lines.find((each) => each.id === id)!;
+    return [...set, ...ready].join('; ');
+  };
+  expect(said('pair-a-left')).toMatch(/: pad off, low cut off$/);
+  expect(said('pair-a-left', { pad: 'on', lowCut: 'on' })).toMatch(/: pad in, low cut on$/);
+  expect(said('guide')).not.toContain('low cut');
+  expect(said('guide', { lowCut: 'off' })).toMatch(/: low cut off$/);
+});

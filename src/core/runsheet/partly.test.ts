@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/explore';
 import { carriedOut, RIG, wish } from '../../../tests/sheets';
-import { corrected } from './doubt';
+import { corrected } from './corrected';
 import { firstBreach, sequence } from './sequence';
 import { bare, type Known, type SheetState } from './state';
 import { after } from './actions';

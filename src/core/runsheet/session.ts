@@ -1,7 +1,7 @@
 import type { Seconds } from '../units';
-import { corrected, doubtful } from './doubt';
+import { corrected } from './corrected';
 import { INVARIANTS } from './invariants';
-import { breach, after, type Action } from './actions';
+import { breach, after, type Action, doubtful, without } from './actions';
 import { checkable, type LineChecked } from './lineCheck';
 import { refuseUnknown, ReportRefused, type Aim, type AtPlace, type Report } from './report';
 import { lineOf, type SheetRig } from './rig';
@@ -11,7 +11,6 @@ import type { Step } from './step';
 import { standingAt, steppedOver, type Standing } from './stations';
 import type { SheetState } from './state';
 import { reasonsFor, waitFor } from './waiting';
-import { without } from './without';
 import { stepWords } from './wording';
 
 /** A step that was done, and when. */

@@ -1,4 +1,5 @@
-import { handled, Refused } from '../handled';
+import { handled } from '../handled';
+import { Refused } from '@/store/refused';
 
 /** Whatever is asked for below /api and is none of its addresses. */
 const nowhere = () =>

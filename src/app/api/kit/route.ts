@@ -3,7 +3,8 @@ import { kitDocument } from '@/core/kit';
 import { kitCsv, readKitCsv } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { importKit, loadKit } from '@/store/kit';
-import { handled, download, jsonBody, Refused, sameOrigin, tableBody } from '../handled';
+import { handled, download, jsonBody, sameOrigin, tableBody } from '../handled';
+import { Refused } from '@/store/refused';
 
 export const dynamic = 'force-dynamic';
 

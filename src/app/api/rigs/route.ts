@@ -1,7 +1,8 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { createRig, listRemoved, listRigs } from '@/store/rigs';
-import { handled, jsonBody, Refused, sameOrigin } from '../handled';
+import { handled, jsonBody, sameOrigin } from '../handled';
+import { Refused } from '@/store/refused';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,6 +1,6 @@
 import type { SourceKind } from '../kinds';
 import { reverseFigure } from '../phantom';
-import { choice, lowCutFigure, lowCutSwitch, resistance, selfNoiseFigure, soundFigures } from '../shared';
+import { choice, lowCutFigure, seldomLowCut, resistance, selfNoiseFigure, soundFigures } from '../shared';
 
 export const condenserT12: SourceKind = {
   role: 'source',
@@ -49,7 +49,7 @@ export const condenserT12: SourceKind = {
       ['normal', 'pin 2 positive, as standardised'],
       ['reversed', 'pin 3 positive'],
     ]),
-    ...lowCutSwitch,
+    ...seldomLowCut,
   },
   connector: () => 'xlr3',
   build(bench) {

@@ -3,7 +3,7 @@ import {
   choice,
   directCurrentLimit,
   lowCutFigure,
-  lowCutSwitch,
+  seldomLowCut,
   resistance,
   soundFigures,
   transformer,
@@ -27,7 +27,7 @@ export const movingCoil: SourceKind = {
       ['coil', 'coil straight to the pins'],
       ['transformer', 'through a transformer'],
     ]),
-    ...lowCutSwitch,
+    ...seldomLowCut,
   },
   connector: () => 'xlr3',
   build(bench) {

@@ -1,7 +1,7 @@
 import type { Bench } from '../bench';
 import type { ChoiceSpec, FigureSpec } from '../figures';
 import { buildElectronics, greatestOutput, maxOutputFigure, pinFigures, stakePhantom } from '../phantom';
-import { lowCutFigure, lowCutSwitch, padFigure, resistance, selfNoiseFigure, setting, soundFigures } from '../shared';
+import { lowCutFigure, lowCutSwitch, padFigure, resistance, selfNoiseFigure, soundFigures } from '../shared';
 
 /** What differs between the microphones that run on a phantom feed. */
 export interface PhantomFigures {
@@ -35,11 +35,17 @@ export const phantomFigures = (f: PhantomFigures): Record<string, FigureSpec> =>
 
 /** Switches that many microphones have on their body. */
 export const bodySwitches: Record<string, ChoiceSpec> = {
-  pad: setting('Pad on the microphone', [
-    ['none', 'none'],
-    ['off', 'there is one: out'],
-    ['on', 'there is one: in'],
-  ]),
+  pad: {
+    label: 'Pad on the microphone',
+    called: 'Pad',
+    options: [
+      { value: 'none', label: 'none' },
+      { value: 'off', label: 'there is one: out' },
+      { value: 'on', label: 'there is one: in', said: 'in' },
+    ],
+    standard: 'none',
+    setting: true,
+  },
   ...lowCutSwitch,
 };
 

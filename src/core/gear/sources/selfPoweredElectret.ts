@@ -2,7 +2,7 @@ import type { SourceKind } from '../kinds';
 import {
   cellFigures,
   lowCutFigure,
-  lowCutSwitch,
+  seldomLowCut,
   powerSetting,
   resistance,
   selfNoiseFigure,
@@ -44,7 +44,7 @@ export const selfPoweredElectret: SourceKind = {
       ['on', 'in and switched on'],
       ['off', 'missing, flat or switched off'],
     ]),
-    ...lowCutSwitch,
+    ...seldomLowCut,
   },
   connector: (part) => electretPlug(part.choice('connector')),
   build(bench) {

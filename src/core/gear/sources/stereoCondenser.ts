@@ -1,5 +1,5 @@
 import type { SourceKind } from '../kinds';
-import { choice, lowCutSwitch } from '../shared';
+import { choice, seldomLowCut } from '../shared';
 import { buildElectronics, stakePhantom } from '../phantom';
 import { phantomFigures } from './phantomPowered';
 
@@ -16,7 +16,7 @@ export const stereoCondenser: SourceKind = {
       ['left-right', 'left and right'],
       ['mid-side', 'mid and side'],
     ]),
-    ...lowCutSwitch,
+    ...seldomLowCut,
   },
   connector: () => 'xlr5',
   build(bench) {

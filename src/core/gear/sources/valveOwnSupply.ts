@@ -2,7 +2,7 @@ import type { SourceKind } from '../kinds';
 import {
   directCurrentLimit,
   lowCutFigure,
-  lowCutSwitch,
+  seldomLowCut,
   powerSetting,
   resistance,
   selfNoiseFigure,
@@ -32,7 +32,7 @@ export const valveOwnSupply: SourceKind = {
       ['on', 'connected and on'],
       ['off', 'missing or off'],
     ]),
-    ...lowCutSwitch,
+    ...seldomLowCut,
   },
   connector: () => 'xlr3',
   build(bench) {

@@ -1,3 +1,4 @@
+import type { Aim } from '../report';
 import type { SheetRig } from '../rig';
 import type { SheetState } from '../state';
 import type { Action, ActionName, ActionOf } from './action';
@@ -37,3 +38,11 @@ export const after = (rig: SheetRig, state: SheetState, action: Action): SheetSt
 
 /** What speaks against an action in a state; undefined if nothing does. */
 export const breach = (rig: SheetRig, state: SheetState, action: Action) => rulesOf(action).breach(rig, state, action);
+
+/** A state in which nobody knows whether an action was carried out. */
+export const doubtful = (rig: SheetRig, state: SheetState, action: Action): SheetState =>
+  rulesOf(action).doubtful(rig, state, action);
+
+/** The aim without what cannot be done. */
+export const without = (rig: SheetRig, aim: Aim, state: SheetState, action: Action): Aim =>
+  rulesOf(action).without(rig, aim, state, action);

@@ -3,7 +3,8 @@ import { NextResponse, type NextRequest } from 'next/server';
 import type { Answer } from '@/core/kit';
 import { theStore } from '@/store/database';
 import { recordAnswer } from '@/store/kit';
-import { handled, jsonBody, notFound, Refused, sameOrigin } from '../../../handled';
+import { handled, jsonBody, notFound, sameOrigin } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 type Context = { params: Promise<{ item: string }> };
 

@@ -7,7 +7,8 @@ import { peakTargetOf } from '@/core/schools';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
-import { handled, notFound, Refused } from '../../../handled';
+import { handled, notFound } from '../../../handled';
+import { Refused } from '@/store/refused';
 import { rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';

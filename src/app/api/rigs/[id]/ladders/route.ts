@@ -4,7 +4,8 @@ import { ladderSchema } from '@/core/noise/noise.schema';
 import { rigPath } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { keepLadder, loadLadders } from '@/store/noise';
-import { handled, Refused } from '../../../handled';
+import { handled } from '../../../handled';
+import { Refused } from '@/store/refused';
 import { aboutLine, rigIn } from '../measurements/valid';
 
 export const dynamic = 'force-dynamic';

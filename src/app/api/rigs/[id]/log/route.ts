@@ -6,7 +6,8 @@ import type { RigDocument } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { addEntries, loadFed, loadLog, loadLogPage, logState, type Mark } from '@/store/log';
 import { hasRig, loadRig } from '@/store/rigs';
-import { handled, download, jsonBody, notFound, Refused, sameOrigin } from '../../../handled';
+import { handled, download, jsonBody, notFound, sameOrigin } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };

@@ -4,7 +4,8 @@ import { measurementSchema } from '@/core/noise/noise.schema';
 import { quantity } from '@/core/units/format';
 import { theStore } from '@/store/database';
 import { keepMeasurement, loadMeasurements } from '@/store/noise';
-import { handled, Refused } from '../../../handled';
+import { handled } from '../../../handled';
+import { Refused } from '@/store/refused';
 import { aboutLine, rigIn } from './valid';
 
 export const dynamic = 'force-dynamic';

@@ -3,7 +3,8 @@ import type { NextRequest } from 'next/server';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { loadRig } from '@/store/rigs';
-import { jsonBody, notFound, Refused, sameOrigin } from '../../../handled';
+import { jsonBody, notFound, sameOrigin } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 /** A body that is what it should be. @throws Refused with the path of what is wrong */
 export function valid<T>(schema: Joi.ObjectSchema<T>, body: unknown): T {

@@ -3,7 +3,8 @@ import { patchList, readPatchList } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { loadRig, saveRig } from '@/store/rigs';
-import { handled, download, notFound, Refused, sameOrigin, tableBody } from '../../../handled';
+import { handled, download, notFound, sameOrigin, tableBody } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 type Context = { params: Promise<{ id: string }> };
 

@@ -1,7 +1,8 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { keepPhoto, photoType } from '@/store/photos';
-import { handled, notFound, photoBody, Refused, sameOrigin } from '../../../handled';
+import { handled, notFound, photoBody, sameOrigin } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };

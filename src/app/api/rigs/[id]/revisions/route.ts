@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { hasRig, listRevisions } from '@/store/rigs';
-import { handled, notFound, Refused } from '../../../handled';
+import { handled, notFound } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 export const dynamic = 'force-dynamic';
 

@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { hasRig, stepRig } from '@/store/rigs';
-import { handled, notFound, Refused, validBody } from '../../../handled';
+import { handled, notFound, validBody } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 type Context = { params: Promise<{ id: string }> };
 

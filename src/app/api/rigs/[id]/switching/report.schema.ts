@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { FEEDS } from '@/core/standards/feeds';
 import { LINE_CHECKS } from '@/core/runsheet';
 import type { SheetReport } from '@/store/switching';
-import { Refused } from '../../../handled';
+import { Refused } from '@/store/refused';
 
 const id = Joi.string().max(200);
 const known = Joi.valid(true, false, 'unknown').required();

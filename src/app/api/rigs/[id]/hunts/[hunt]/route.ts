@@ -5,7 +5,8 @@ import { huntChangeSchema } from '@/core/noise/noise.schema';
 import { quantity } from '@/core/units/format';
 import { theStore } from '@/store/database';
 import { changeHunt, loadHunt } from '@/store/noise';
-import { handled, jsonBody, notFound, Refused, sameOrigin } from '../../../../handled';
+import { handled, jsonBody, notFound, sameOrigin } from '../../../../handled';
+import { Refused } from '@/store/refused';
 import { numbered, valid } from '../../measurements/valid';
 
 export const dynamic = 'force-dynamic';

@@ -1,7 +1,8 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { keepSound, loadSound } from '@/store/sounds';
-import { handled, notFound, ownHost, Refused, sameOrigin } from '../../../../../handled';
+import { handled, notFound, ownHost, sameOrigin } from '../../../../../handled';
+import { Refused } from '@/store/refused';
 import { numbered } from '../../valid';
 
 export const dynamic = 'force-dynamic';

@@ -1,11 +1,7 @@
 import type { Found } from './report';
 import { groupOf, type SheetRig } from './rig';
-import { after, rulesOf, type Action } from './actions';
+import { after, doubtful } from './actions';
 import type { SheetState } from './state';
-
-/** A state in which nobody knows whether an action was carried out. */
-export const doubtful = (rig: SheetRig, state: SheetState, action: Action): SheetState =>
-  rulesOf(action).doubtful(rig, state, action);
 
 /** A state put right by what was found. */
 export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {
