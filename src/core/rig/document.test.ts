@@ -189,7 +189,7 @@ describe('what is wrong is refused with its path and what would be right', () =>
       'nothing where a link should be',
       (rig) => ((rig.lines[1].links as (Part | null)[])[0] = null),
       'lines[1].links[0]',
-      /must be of type object/,
+      /^\[0\] must be of type object/,
     ],
     [
       'a fault of no sort',

@@ -60,7 +60,7 @@ function noneOf(schema: JsonSchema, root: unknown, path: Steps): Refusal {
   const value = valueAt(root, path);
   const told = discriminator(schemasAt(schema, root, path));
   if (typeof value !== 'object' || value === null || !told)
-    return { path: pathText(path), message: `${path.at(-1) ?? 'it'} must be of type object` };
+    return { path: pathText(path), message: `${pathText(path.slice(-1)) || 'it'} must be of type object` };
   const said = (value as Record<string, unknown>)[told.field];
   return {
     path: pathText([...path, told.field]),
