@@ -55,7 +55,6 @@ interface Stretch {
   /** Size of the second difference: its sum and its greatest. */
   bends: number;
   bend: number;
-  zeros: number;
   /** Samples that are what the one before was, and the most of them in a row. */
   same: number;
   longest: number;
@@ -72,7 +71,7 @@ interface Before {
 function stretchOf(samples: Float32Array, from: number, to: number, held: Before): Stretch {
   let { x1, x2, run } = held;
   let longest = run;
-  let [most, least, squares, sum, bends, bend, zeros, same] = [0, 0, 0, 0, 0, 0, 0, 0];
+  let [most, least, squares, sum, bends, bend, same] = [0, 0, 0, 0, 0, 0, 0];
   // Plain comparisons: this is gone through once for every sample.
   for (let n = from; n < to; n++) {
     const x = samples[n];
@@ -80,7 +79,6 @@ function stretchOf(samples: Float32Array, from: number, to: number, held: Before
     else if (x < least) least = x;
     squares += x * x;
     sum += x;
-    if (x === 0) zeros++;
     if (x === x1) {
       same++;
       if (++run > longest) longest = run;
@@ -94,7 +92,7 @@ function stretchOf(samples: Float32Array, from: number, to: number, held: Before
   held.x1 = x1;
   held.x2 = x2;
   held.run = run;
-  return { peak: Math.max(most, -least), squares, sum, bends, bend, zeros, same, longest };
+  return { peak: Math.max(most, -least), squares, sum, bends, bend, same, longest };
 }
 
 /** Follows one channel sample by sample. */
@@ -112,7 +110,8 @@ export function levelMeter(sampleRate: Hertz) {
   /** Mean size of the second difference in what came before. */
   let usual = 0;
   let lastClick = -Infinity;
-  const held: Before = { x1: 0, x2: 0, run: 0 };
+  // Nothing came before the first sample.
+  const held: Before = { x1: 0, x2: 0, run: -1 };
 
   /** Runs of samples at full scale. */
   const countFull = (samples: Float32Array, from: number, to: number) => {
@@ -179,14 +178,18 @@ export function levelMeter(sampleRate: Hertz) {
         frame += found.squares;
         frameSum += found.sum;
         sames += found.same;
-        if (found.longest >= STILL_RUN / 4) countStill(samples, from, to);
-        else endStill();
+        if (found.longest + 1 >= STILL_RUN) countStill(samples, from, to);
+        else {
+          // No run is long enough to count: what the last sample began goes on.
+          stillRun = held.run + 1;
+          stillValue = held.x1;
+        }
         if (isWhole) countBits(samples, from, to);
         tops.push(samples, from, to, found.peak);
         if (found.peak >= FULL) countFull(samples, from, to);
         else full = 0;
-        if (found.zeros > 0) countZeros(samples, from, to);
-        else endZeros();
+        if (found.longest + 1 >= zeroRun) countZeros(samples, from, to);
+        else zero = held.x1 === 0 ? held.run + 1 : 0;
         // A click bends the wave far more than the samples before it did; one is counted once, wherever the pieces end.
         const click = found.bend > CLICK * usual && found.bend > 1e-5 && frames > perFrame;
         if (click && frames - lastClick > perFrame) clicks++;

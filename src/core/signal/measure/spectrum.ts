@@ -71,7 +71,8 @@ export function densityOf({ step, stretches }: Segments, chosen: readonly Stretc
   const values = new Float64Array(stretches[0]?.sum.length ?? 2);
   let segments = 0;
   for (const { sum, from, to } of chosen) {
-    addTo(values, sum);
+    // Not in `addTo`, which is quick for one sort of array alone.
+    for (let k = 0; k < values.length; k++) values[k] += sum[k];
     segments += to - from;
   }
   for (let k = 0; k < values.length; k++) values[k] /= segments || 1;
@@ -173,7 +174,7 @@ function product(a: Float32Array, b: Float32Array): number {
   return first + second + third + fourth;
 }
 
-function addTo(sum: Float64Array | Float32Array, other: Float32Array): void {
+function addTo(sum: Float32Array, other: Float32Array): void {
   for (let k = 0; k < sum.length; k++) sum[k] += other[k];
 }
 
