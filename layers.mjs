@@ -14,6 +14,7 @@ export const CORE = [
   'check',
   'rigcheck',
   'noise',
+  'testing',
   'plan',
   'runsheet',
   'tables',

@@ -1,5 +1,6 @@
 import { type NetlistBuilder, type Node, GROUND } from '../circuit';
 import type { ConnectorId, Contact } from './connectors';
+import type { ContactFault } from './contactFaults';
 import { UNITS, type Figure } from './figures';
 import type { Fault, Part, PartRef } from './part';
 import type { Kind } from './kind';
@@ -60,8 +61,10 @@ export interface Terminals {
 
 /** How a circuit differs from the plugged-in line at rest. */
 export interface Wiring {
-  /** The junction whose contacts are not joined: plug and socket keep nodes of their own, `socket.` before the latter. */
-  apart?: number;
+  /** Junctions whose contacts are not joined: plug and socket keep nodes of their own; see `socketNode`. */
+  apart?: number | readonly number[];
+  /** What is wrong with the contacts of the line's own plugs and sockets. */
+  faults?: readonly ContactFault[];
   /** How much larger the cold leg of every phantom feed is than the hot one, as a share. */
   mismatch?: number;
   /** The coupling capacitors of the inlet differ by the share its figure says. */

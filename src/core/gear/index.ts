@@ -8,6 +8,7 @@ export type { Reader } from './reader';
 export * from './stakes';
 export * from './catalogue';
 export { figureOf, reader, type Wiring } from './bench';
+export type { ContactFault, ContactTrouble } from './contactFaults';
 export { isCable } from './links/cable';
 export { isPlainAdapter } from './links/plainAdapter';
 export { BEHIND_THE_INLET, inletReader, LOW_CUTS, lowCutOf, padOf } from './inlets/levels';

@@ -1,5 +1,6 @@
 import { GROUND, NetlistBuilder, type Netlist, type Node } from '../circuit';
 import { Bench, EARTH, EARTH_LEAD, reader, type Notes, type Terminals, type Wiring } from './bench';
+import { throughFaults, type ContactFault } from './contactFaults';
 import { inletKind, linkKind, sourceKind } from './catalogue';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from './connectors';
 import type { Branch, Grounding, Line, Part, PartRef, PathLink } from './part';
@@ -12,6 +13,8 @@ export interface Junction {
   fits: boolean;
   /** Nodes of the plug's contacts. */
   nodes: Record<string, Node>;
+  /** The same as somebody finds them who measures on the plug: behind whatever is wrong in it. */
+  pins: Record<string, Node>;
   /** Contacts of the plug that touch nothing in the socket. */
   unmade: Contact[];
 }
@@ -57,8 +60,8 @@ const endOf = (plug: ConnectorId, prefix: string, port?: string): End => ({
   node: (contact) => `${prefix}.${port ? `out-${port}` : 'out'}.${contact}`,
 });
 
-/** Node of a socket's contact at the junction that is kept apart. */
-export const socketNode = (contact: Contact): Node => `socket.${contact}`;
+/** Node of a socket's contact at a junction that is kept apart, as somebody finds it who measures there. */
+export const socketNode = (contact: Contact, junction: number): Node => `socket${junction}.${contact}`;
 
 /** Wires the parts of a line together, contact by contact, from the source to the inlet. */
 export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
@@ -103,6 +106,16 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
     ...more,
   });
 
+  /** A plug in a socket; at the line's own junctions with what is wrong there, or apart. */
+  const meet = (from: End, socket: ConnectorId, branch?: Branch) => {
+    const n = junctions.length;
+    const faults = branch ? [] : (wiring.faults ?? []).filter(({ junction }) => junction === n);
+    const apart = !branch && [wiring.apart ?? []].flat().includes(n);
+    const met = join(from, socket);
+    if (!faults.length && !apart) return met;
+    return parted(net, met, n, faults, apart);
+  };
+
   const buildSource = (part: Part, prefix: string, branch?: Branch): End => {
     const kind = sourceKind(part.kind);
     const own = notes(branch);
@@ -114,7 +127,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
   const buildInlet = (part: Part, prefix: string, from: End, branch?: Branch): void => {
     const kind = inletKind(part.kind);
     const socket = kind.sockets.find((id) => mate(from.plug, id)) ?? kind.sockets[0];
-    const { junction, inputs } = join(from, socket, !branch && wiring.apart === junctions.length);
+    const { junction, inputs } = meet(from, socket, branch);
     if (!branch) junctions.push(junction);
     const own = notes(branch);
     const ground = branch ? groundOf(branch.device, `${prefix}.ground`, branch.ground) : GROUND;
@@ -129,7 +142,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
     const { input, output } = kind.ends(read);
     const further = kind.ports?.(read) ?? {};
     const entered = part.entry ? (further[part.entry]?.connector ?? input) : input;
-    const { junction, inputs } = join(from, entered, !branch && wiring.apart === junctions.length);
+    const { junction, inputs } = meet(from, entered, branch);
     if (!branch) junctions.push(junction);
     const ports: Record<string, Partial<Record<Contact, Node>>> = {};
     let main: Partial<Record<Contact, Node>> = {};
@@ -139,7 +152,7 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
       if (!other.source) continue;
       const arriving = buildTowards(other, `${prefix}~${other.port || 'main'}`);
       const socket = other.port ? (further[other.port]?.connector ?? input) : input;
-      const touching = join(arriving, socket, false).inputs;
+      const touching = meet(arriving, socket, other).inputs;
       if (other.port) ports[other.port] = touching;
       else main = touching;
     }
@@ -191,14 +204,41 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
   return { netlist: net.build(), junctions, links, stakes, channels, expectedGain, others };
 }
 
-function join(from: End, socket: ConnectorId, apart: boolean) {
+function join(from: End, socket: ConnectorId) {
   const { plug } = from;
   const nodes = Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, from.node(contact)]));
   const touching = mate(plug, socket);
   const inputs: Partial<Record<Contact, Node>> = {};
-  for (const [own, other] of Object.entries(touching ?? {}))
-    inputs[own as Contact] = apart ? socketNode(own as Contact) : nodes[other];
+  for (const [own, other] of Object.entries(touching ?? {})) inputs[own as Contact] = nodes[other];
   const made = new Set(Object.values(touching ?? {}));
   const unmade = CONNECTORS[plug].contacts.filter((contact) => !made.has(contact));
-  return { junction: { plug, socket, fits: touching !== undefined, nodes, unmade }, inputs };
+  return { junction: { plug, socket, fits: touching !== undefined, nodes, pins: nodes, unmade }, inputs };
+}
+
+/** A junction with nodes of their own for what lies behind the faults of its plug and its socket. */
+function parted(
+  net: NetlistBuilder,
+  { junction }: ReturnType<typeof join>,
+  n: number,
+  faults: readonly ContactFault[],
+  apart: boolean,
+): ReturnType<typeof join> {
+  const { plug, socket, nodes } = junction;
+  const inPlug = faults.filter(({ side }) => side === 'plug');
+  const inSocket = faults.filter(({ side }) => side === 'socket');
+  const pins = inPlug.length
+    ? Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, `plug${n}.${contact}`]))
+    : nodes;
+  throughFaults(net, `plug${n}.fault`, inPlug, CONNECTORS[plug].contacts, nodes, pins);
+  const touching = mate(plug, socket) ?? {};
+  const contacts = inSocket.length || apart ? CONNECTORS[socket].contacts.filter((own) => apart || touching[own]) : [];
+  const outer = Object.fromEntries(contacts.map((own) => [own, socketNode(own, n)]));
+  const inner = inSocket.length ? Object.fromEntries(contacts.map((own) => [own, `socket${n}.in.${own}`])) : outer;
+  throughFaults(net, `socket${n}.fault`, inSocket, contacts, inner, outer);
+  const inputs: Partial<Record<Contact, Node>> = { ...inner };
+  for (const [own, other] of Object.entries(touching) as [Contact, Contact][]) {
+    if (inputs[own] === undefined) inputs[own] = pins[other];
+    else if (!apart) net.join(outer[own], pins[other]);
+  }
+  return { junction: { ...junction, pins }, inputs };
 }

@@ -1,3 +1,4 @@
+import { waitAfterOff } from '../schools/schools';
 import type { FeedName } from '../standards/feeds';
 import type { Seconds, Volts } from '../units';
 
@@ -121,8 +122,9 @@ const MOMENT: Seconds = 3;
 
 /** The wait after a feed went off. @param computed undefined for a circuit that holds longer than ten minutes */
 export function decayWait(school: string, computed: Seconds = LONGEST): Wait {
-  if (school === 'computed') return { seconds: computed, computed, counts: 'computed' };
-  return longerOf(computed, school === '120' ? 120 : 60);
+  const least = waitAfterOff(school);
+  if (least === undefined) return { seconds: computed, computed, counts: 'computed' };
+  return longerOf(computed, least);
 }
 
 /**

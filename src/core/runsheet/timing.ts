@@ -2,10 +2,8 @@ import type { Seconds } from '../units';
 import type { SheetRig } from './rig';
 import type { Step } from './step';
 import { standingAt, stationsOf, steppedOver, type Following } from './stations';
+import { WALK } from '../testing/costs';
 import { after, rulesOf } from './actions';
-
-/** From one place to another, in seconds (assumed). */
-const WALK: Seconds = 45;
 
 /** How long a step takes whoever stands where it is done; a wait as long as it is. */
 const takes = ({ action }: Pick<Step, 'action'>): Seconds => rulesOf(action).takes(action);

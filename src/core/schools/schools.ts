@@ -192,6 +192,10 @@ export const DEFAULT_SCHOOLS = Object.fromEntries(
 export const peakTargetOf = ({ peakTarget }: Pick<Schools, 'peakTarget'>): number =>
   peakTarget === 'float' ? -12 : Number(peakTarget);
 
+/** Seconds from feed off until something may be unplugged, by school; undefined where only the calculated discharge counts. */
+export const waitAfterOff = (school: string): number | undefined =>
+  school === 'computed' ? undefined : school === '120' ? 120 : 60;
+
 /** Schools whose choice may also be a number typed in. */
 export const TYPED: Partial<Record<SchoolName, { min: number; max: number; unit: string; pattern: RegExp }>> = {
   noiseFloor: { min: -130, max: -20, unit: 'dBFS', pattern: /^-(130(\.0+)?|(1[0-2]\d|[2-9]\d)(\.\d+)?)$/ },

@@ -54,14 +54,14 @@ interface LivePlug {
 
 /** A circuit whose junction is plugged in live, one position after the other. */
 export function pluggedLive(line: Line, junction: number, patch: boolean): LivePlug {
-  const { circuit, place, order, each } = apart(line, junction, patch);
-  return livePlug(circuit, place, [{ label: 'out', touching: [] }, ...order], each);
+  const { circuit, order, each } = apart(line, junction, patch);
+  return livePlug(circuit, junction, [{ label: 'out', touching: [] }, ...order], each);
 }
 
 /** The same junction pulled live, from home outwards. What a coil drives then ends in the stray capacitance of its lead. */
 export function pulledLive(line: Line, junction: number, patch: boolean): LivePlug {
-  const { circuit, place, order, each } = apart(line, junction, patch);
-  const pulled = livePlug(circuit, place, [...order.toReversed(), { label: 'out', touching: [] }], each);
+  const { circuit, order, each } = apart(line, junction, patch);
+  const pulled = livePlug(circuit, junction, [...order.toReversed(), { label: 'out', touching: [] }], each);
   const { plug, nodes } = circuit.junctions[0];
   const { contacts: all, reference } = CONNECTORS[plug];
   const stray = all
@@ -86,12 +86,12 @@ function apart(line: Line, junction: number, patch: boolean) {
         touching: touching.map(([a, b]) => [AS_JACK[a], AS_JACK[b]] as [Contact, Contact]),
       }))
     : positions(place.plug, place.socket);
-  return { circuit, place, order, each: CONNECTORS[place.plug].contacts[0] === '1' && !patch ? PIN : POSITION };
+  return { circuit, order, each: CONNECTORS[place.plug].contacts[0] === '1' && !patch ? PIN : POSITION };
 }
 
 /** A plug that goes from its first position to its last. */
-function livePlug(circuit: LineCircuit, place: Junction, order: readonly Position[], each: Seconds): LivePlug {
-  const elements = [...circuit.netlist.elements, ...contacts(place, order, each)];
+function livePlug(circuit: LineCircuit, junction: number, order: readonly Position[], each: Seconds): LivePlug {
+  const elements = [...circuit.netlist.elements, ...contacts(circuit.junctions[junction], junction, order, each)];
   return {
     circuit,
     netlist: { ...circuit.netlist, elements },
@@ -100,7 +100,12 @@ function livePlug(circuit: LineCircuit, place: Junction, order: readonly Positio
 }
 
 /** A switch for every pair of contacts that ever touch. */
-function contacts({ nodes }: Junction, [first, ...order]: readonly Position[], each: Seconds): Element[] {
+function contacts(
+  { nodes }: Junction,
+  junction: number,
+  [first, ...order]: readonly Position[],
+  each: Seconds,
+): Element[] {
   const pairs = new Map<
     string,
     { pair: [Contact, Contact]; closed: boolean; events: { at: Seconds; closed: boolean }[] }
@@ -119,7 +124,7 @@ function contacts({ nodes }: Junction, [first, ...order]: readonly Position[], e
     type: 'switch',
     name: `plug.${key}`,
     a: nodes[pair[0]],
-    b: socketNode(pair[1]),
+    b: socketNode(pair[1], junction),
     closed,
     closedOhms: CONTACT,
     events,

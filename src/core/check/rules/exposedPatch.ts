@@ -25,7 +25,9 @@ function exposed(at: Case, junction: number): number {
   const { contacts, reference } = CONNECTORS[socket];
   return Math.max(
     ...contacts.flatMap((contact) =>
-      contact === reference ? [] : [Math.abs(meter(point, [socketNode(contact), socketNode(reference)]))],
+      contact === reference
+        ? []
+        : [Math.abs(meter(point, [socketNode(contact, junction), socketNode(reference, junction)]))],
     ),
   );
 }
@@ -46,7 +48,7 @@ function halfWay(at: Case, junction: number, patch: boolean): number | undefined
         type: 'resistor' as const,
         name: `half.${n}`,
         a: nodes[named(plug)],
-        b: socketNode(named(own)),
+        b: socketNode(named(own), junction),
         ohms: CONTACT,
       }));
       const point = operatingPoint({ ...circuit.netlist, elements: [...circuit.netlist.elements, ...joined] });

@@ -1,0 +1,44 @@
+import type { Line } from '../gear';
+import type { Seconds } from '../units';
+import { tableOf, type Seen, type Table } from './belief';
+import { diagnosis, type Diagnosis } from './diagnosis';
+import { hypothesesOf } from './hypotheses';
+import { seenOf } from './observation';
+import { withPairs } from './pairs';
+import type { Repair } from './priors';
+import { subjectOf } from './subject';
+
+/** What is known besides what was seen. */
+export interface Knowledge {
+  /** From feed off until something may be unplugged, as the school has it. */
+  wait: Seconds;
+  /** Repairs that helped, for how likely things are. */
+  repairs?: readonly Repair[];
+  /** Names of the instruments that are at hand; all where left out. */
+  only?: ReadonlySet<string>;
+  /** Keys of looks that somebody cannot make. */
+  cannot?: ReadonlySet<string>;
+}
+
+export interface Diagnosed extends Diagnosis {
+  seen: readonly Seen[];
+}
+
+/** Everything that may be wrong with a line, and everything it can be looked at by. */
+export const testOf = (line: Line, { wait, repairs }: Knowledge): Table => {
+  const subject = subjectOf(line, wait);
+  return tableOf(subject, hypothesesOf(subject, repairs));
+};
+
+/**
+ * What is wrong with a line, by what was seen of it so far, and what to look at next.
+ * @throws ObservationError with the path of what is wrong in the observations
+ */
+export function diagnose(line: Line, observations: unknown, knowledge: Knowledge): Diagnosed {
+  const whole = testOf(line, knowledge);
+  // What was seen counts whatever is at hand now.
+  const seen = seenOf(whole, observations);
+  const table = withPairs(whole, seen);
+  const uses = table.uses.filter(({ instrument }) => knowledge.only?.has(instrument) ?? true);
+  return { ...diagnosis({ ...table, uses }, seen, knowledge.cannot), seen };
+}

@@ -1,0 +1,147 @@
+import type { PartRef } from '../gear';
+import type { Seconds } from '../units';
+import { beliefOf, contradictions, instrumentOf, likelihoods, type Seen, type Table } from './belief';
+import type { Act, Hypothesis } from './hypotheses';
+import { nextOf, type ActNow } from './next';
+import { fitsNothing } from './pairs';
+import type { At } from './instruments';
+
+/** What it may still be, alike ones together. */
+export interface Left {
+  what: string;
+  part: PartRef | 'desk' | 'nothing';
+  act: Act;
+  probability: number;
+}
+
+/** What is asked next, and why this. */
+export interface Question {
+  instrument: string;
+  label: string;
+  at: At;
+  ask: string;
+  how: string;
+  about: string;
+  where: 'source' | 'desk' | 'both';
+  bits: number;
+  seconds: Seconds;
+  /** What it may show, with how likely and what it would mean; the likeliest first. */
+  answers: { key: string; text: string; likely: number; means: string }[];
+  /** Faults of the circuit that it shows nothing of. */
+  notSeen: string[];
+}
+
+/** What is known after some looks. */
+export interface Diagnosis {
+  left: Left[];
+  acts: ActNow[];
+  /** Acting now is cheaper than asking on. */
+  act: boolean;
+  next?: Question;
+  /** The other looks, most told for its time first. */
+  others: Question[];
+  /** What was thinkable and is not any more. */
+  ruledOut: string[];
+  /** Faults of what was looked at that none of the looks could show. */
+  notSeen: string[];
+  /** Looks that do not fit the others, by their place. */
+  contradictions: number[];
+  /** Everything that was seen together fits no single fault. */
+  unexplained: boolean;
+}
+
+/** Less likely than this is ruled out, if it was likelier before. */
+const RULED_OUT = 0.005;
+/** What is left and likelier than this is listed. */
+const LISTED = 0.002;
+const MOST_MEANINGS = 3;
+
+/** @param cannot keys of looks that somebody cannot make */
+export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlySet<string> = new Set()): Diagnosis {
+  const { shares } = beliefOf(table, seen);
+  const { acts, looks, act } = nextOf(table, seen, cannot);
+  const questions = looks.map(({ use, bits, seconds }): Question => {
+    const { label, about } = instrumentOf(use);
+    return {
+      instrument: use.instrument,
+      label,
+      about,
+      at: use.at,
+      ask: use.ask,
+      how: use.how,
+      where: use.where,
+      bits,
+      seconds,
+      answers: answersOf(table, use, shares),
+      notSeen: wordsOf(
+        table.hypotheses.flatMap((each, n) => (shares[n] > LISTED && isMissed(table, use, n) ? [each] : [])),
+      ),
+    };
+  });
+  const against = new Set(contradictions(table, seen).map((each) => each.seen));
+  return {
+    left: leftOf(table, shares),
+    acts: acts.filter(({ probability }) => probability > LISTED),
+    act,
+    ...(!act && questions[0] && { next: questions[0] }),
+    others: act ? questions : questions.slice(1),
+    ruledOut: wordsOf(table.hypotheses.filter(({ prior }, n) => shares[n] < RULED_OUT && prior >= RULED_OUT)),
+    notSeen: notSeenBy(table, seen),
+    contradictions: seen.flatMap((each, n) => (against.has(each) ? [n] : [])),
+    unexplained: fitsNothing(table, seen),
+  };
+}
+
+const wordsOf = (hypotheses: readonly Hypothesis[]): string[] => [...new Set(hypotheses.map(({ what }) => what))];
+
+function leftOf({ hypotheses }: Table, shares: readonly number[]): Left[] {
+  return hypotheses
+    .flatMap(({ what, part, act }, n): Left[] =>
+      shares[n] > LISTED ? [{ what, part, act, probability: shares[n] }] : [],
+    )
+    .sort((a, b) => b.probability - a.probability);
+}
+
+/** A look that shows of a fault what it would show without, more often than not. */
+function isMissed(table: Table, use: Seen['use'], n: number): boolean {
+  const { world, condition } = table.hypotheses[n];
+  if (world.faults.length === 0 || condition) return false;
+  const good = new Set(
+    instrumentOf(use)
+      .shows(table.subject, use, undefined)
+      .map(({ key }) => key),
+  );
+  const told = table.shown(use)[n].reduce((sum, { key, share }) => sum + (good.has(key) ? 0 : share), 0);
+  return told < 0.5;
+}
+
+/** Faults that every look so far would have missed, of those that are still possible. */
+function notSeenBy(table: Table, seen: readonly Seen[]): string[] {
+  const looks = seen.filter(({ use }) => use.instrument !== 'listening');
+  if (looks.length === 0) return [];
+  const parts = new Set(looks.flatMap(({ use }) => (use.at.startsWith('link') ? [Number(use.at.slice(5))] : [])));
+  return wordsOf(
+    table.hypotheses.filter(
+      ({ world, part }, n) =>
+        world.faults.length > 0 &&
+        (parts.size === 0 || parts.has(part as number)) &&
+        looks.every(({ use }) => isMissed(table, use, n)),
+    ),
+  );
+}
+
+function answersOf(table: Table, use: Seen['use'], shares: readonly number[]): Question['answers'] {
+  return table
+    .outcomes(use)
+    .map(({ key, text }) => {
+      const own = likelihoods(table, use, [key]).map((likelihood, n) => likelihood * shares[n]);
+      const likely = own.reduce((sum, each) => sum + each, 0);
+      const meant = table.hypotheses
+        .map(({ what }, n) => ({ what, share: own[n] / (likely || 1) }))
+        .sort((a, b) => b.share - a.share)
+        .slice(0, MOST_MEANINGS)
+        .filter(({ share }) => share > 0.1);
+      return { key, text, likely, means: meant.map(({ what }) => what).join(', ') };
+    })
+    .sort((a, b) => b.likely - a.likely);
+}

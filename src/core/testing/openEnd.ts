@@ -1,0 +1,56 @@
+import { CircuitError, operatingPoint, type Element, type Node } from '../circuit';
+import { lineCircuit, socketNode, type Contact } from '../gear';
+import type { Amps, Ohms, Volts } from '../units';
+import { socketContacts, type Subject, type World } from './subject';
+
+/** A line taken apart at a junction, seen from there towards the inlet. */
+export interface OpenEnd {
+  node: (contact: Contact) => Node;
+  /** What a meter that is fitted there reads. */
+  read: (fitted: readonly Element[]) => { volts: (a: Contact, b: Contact) => Volts; amps: (element: string) => Amps };
+}
+
+/** Takes a line apart at a junction, with whatever is wrong on the inlet's side of it. */
+export function openEnd({ line, faults }: World, junction: number): OpenEnd {
+  const { netlist } = lineCircuit(line, { apart: junction, faults });
+  // What was unplugged makes no difference any more.
+  const gone = [
+    'source.',
+    ...Array.from({ length: junction }, (_, link) => [`link${link + 1}.`, `link${link + 1}~`]).flat(),
+  ];
+  const elements = netlist.elements.filter(({ name }) => !gone.some((prefix) => name.startsWith(prefix)));
+  const node = (contact: Contact) => socketNode(contact, junction);
+  return {
+    node,
+    read(fitted) {
+      try {
+        const point = operatingPoint({ ...netlist, elements: [...elements, ...fitted] });
+        return { volts: (a, b) => point.volts(node(a), node(b)) ?? 0, amps: (element) => point.amps(element) };
+      } catch (error) {
+        if (!(error instanceof CircuitError)) throw error;
+        return { volts: () => 0, amps: () => 0 };
+      }
+    },
+  };
+}
+
+/** A resistor across two contacts. */
+export const across = ({ node }: OpenEnd, name: string, a: Contact, b: Contact, ohms: Ohms): Element => ({
+  type: 'resistor',
+  name,
+  a: node(a),
+  b: node(b),
+  ohms,
+});
+
+/** One reading for each leg against the common contact. */
+export const eachLeg = (
+  subject: Subject,
+  world: World,
+  junction: number,
+  read: (end: OpenEnd, leg: Contact, reference: Contact) => number,
+): { contact: Contact; value: number }[] => {
+  const { legs, reference } = socketContacts(subject, junction);
+  const end = openEnd(world, junction);
+  return legs.map((contact) => ({ contact, value: read(end, contact, reference) }));
+};

@@ -1,0 +1,106 @@
+import {
+  asDrawn,
+  CONNECTORS,
+  inletKind,
+  linkKind,
+  lineCircuit,
+  reader,
+  sourceKind,
+  type Contact,
+  type ContactFault,
+  type Junction,
+  type Line,
+  type PartRef,
+} from '../gear';
+import type { FeedName } from '../standards/feeds';
+import type { Seconds } from '../units';
+
+/** One way a line may be: its parts as they are set, and what is wrong with its contacts. */
+export interface World {
+  line: Line;
+  faults: readonly ContactFault[];
+}
+
+/** What of a part may fail, for how often it does. */
+export type PartClass = 'cable' | 'adapter' | 'patch point' | 'box' | 'source' | 'inlet';
+
+/** A line that is tested: as it should be, whatever the drawing says is wrong with it. */
+export interface Subject {
+  line: Line;
+  sound: World;
+  /** What its inlet is set to. */
+  feed: FeedName;
+  /** From feed off until something may be unplugged. */
+  wait: Seconds;
+  /** How many links there are; junction 0 is at the source, the last one at the inlet. */
+  links: number;
+  /** Where its parts meet. */
+  junctions: readonly Junction[];
+}
+
+/** @param wait from feed off until something may be unplugged, as the school has it */
+export function subjectOf(line: Line, wait: Seconds): Subject {
+  const good = asDrawn({ ...line, links: line.links.map(({ faults: _faults, ...part }) => part) });
+  const kind = inletKind(good.inlet.kind);
+  const feed = 'feed' in kind.choices ? (reader(kind, good.inlet).choice('feed') as FeedName) : 'off';
+  return {
+    line: good,
+    sound: { line: good, faults: [] },
+    feed,
+    wait,
+    links: good.links.length,
+    junctions: lineCircuit(good).junctions,
+  };
+}
+
+const NATURES: Partial<Record<NonNullable<ReturnType<typeof linkKind>['nature']>, PartClass>> = {
+  cable: 'cable',
+  'plain adapter': 'adapter',
+  'TRS patch point': 'patch point',
+};
+
+export function classOf({ line }: Subject, part: PartRef): PartClass {
+  if (typeof part === 'string') return part;
+  return NATURES[linkKind(line.links[part].kind).nature ?? 'splitter'] ?? 'box';
+}
+
+/** Whether a part is nothing but wire: an ohmmeter may be put across it. */
+export const isWire = (subject: Subject, part: PartRef): boolean =>
+  ['cable', 'adapter'].includes(classOf(subject, part));
+
+/** A part as people call it. */
+export function partName({ line }: Subject, part: PartRef): string {
+  if (part === 'inlet') return line.inlet.name ?? 'the inlet';
+  const own = part === 'source' ? line.source : line.links[part];
+  const kind = part === 'source' ? sourceKind(own.kind) : linkKind(own.kind);
+  return own.name ?? kind.label;
+}
+
+/** The contacts that a meter finds at a junction: the common one, and the others. */
+export interface Contacts {
+  reference: Contact;
+  legs: readonly Contact[];
+}
+
+const contactsOf = (connector: keyof typeof CONNECTORS): Contacts => {
+  const { contacts, reference } = CONNECTORS[connector];
+  return { reference, legs: contacts.filter((contact) => contact !== reference) };
+};
+
+/** What is found at a junction with the plug out: the socket's contacts, towards the inlet. */
+export const socketContacts = ({ junctions }: Subject, junction: number): Contacts =>
+  contactsOf(junctions[junction].socket);
+
+const NAMES: Partial<Record<Contact, string>> = {
+  T: 'tip',
+  R: 'ring',
+  S: 'sleeve',
+  R1: 'first ring',
+  R2: 'second ring',
+};
+
+/** A contact as people call it: `pin 3`, `tip`. */
+export const contactName = (contact: Contact): string => NAMES[contact] ?? `pin ${contact}`;
+/** Two contacts: `pins 2 and 3`, `tip and sleeve`. */
+export const contactNames = ([a, b]: readonly [Contact, Contact]): string =>
+  NAMES[a] ? `${contactName(a)} and ${contactName(b)}` : `pins ${a} and ${b}`;
