@@ -1,6 +1,9 @@
 import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
+import { rigPath, schoolsOf } from '@/core/rig';
+import { cableTable, cableTest, diagnose, ObservationError, reportOf, waitOf } from '@/core/testing';
+import type { ConnectorId } from '@/core/gear';
 
 /** What takes long enough that nobody else should wait for it. Each runs in a thread of its own. */
 
@@ -19,3 +22,36 @@ export function check({ body, brief }: { body: unknown; brief: boolean }): { jso
 
 /** What a run sheet must know of a rig: its circuits followed. */
 export const sheet = (document: RigDocument): SheetRig => sheetRig(document);
+
+/** What is wrong with a line or a cable, or what is wrong with the question. */
+type Diagnosed =
+  { json: string } | { refusals: Refusals } | { missing: string } | { observation: { path: string; message: string } };
+
+/** Follows the circuit of a line, or of a cable, with every fault that it may have. */
+export function diagnosed(given: {
+  rig?: unknown;
+  line?: string;
+  cable?: ConnectorId;
+  observations: unknown;
+}): Diagnosed {
+  const { rig, line = '', cable, observations } = given;
+  try {
+    if (cable) {
+      const found = cableTest(cableTable(cable), observations);
+      const { line: connector, ...report } = reportOf(cable, found);
+      return { json: JSON.stringify({ connector, tested: found.tested, bad: found.bad, ...report }) };
+    }
+    const document = readDocument(rig);
+    const path = rigPath(document, line);
+    if (!path)
+      return {
+        missing: `there is no line ${line}; this rig has ${document.lines.map(({ id }) => id).join(', ') || 'none'}`,
+      };
+    const wait = waitOf(schoolsOf(document));
+    return { json: JSON.stringify(reportOf(line, diagnose(path.line, observations, { wait }))) };
+  } catch (problem) {
+    if (problem instanceof DocumentError) return { refusals: problem.refusals };
+    if (problem instanceof ObservationError) return { observation: { path: problem.path, message: problem.message } };
+    throw problem;
+  }
+}

@@ -4,6 +4,7 @@ import { CsvError } from '@/core/tables/csv';
 import { DocumentError, MOST_BYTES } from '@/core/rig';
 import { WavError } from '@/core/signal';
 import { ReportRefused } from '@/core/runsheet';
+import { ObservationError } from '@/core/testing';
 import { FOREIGN_HOST, isOwnHost } from './hosts';
 import type { BasedOn } from '@/store/kit';
 import { Refused } from '@/store/refused';
@@ -31,6 +32,8 @@ async function answered(handler: () => Promise<NextResponse> | NextResponse): Pr
     }
     if (problem instanceof CsvError)
       return error(400, 'bad-table', problem.message, problem.line ? { path: `line ${problem.line}` } : {});
+    if (problem instanceof ObservationError)
+      return error(400, 'bad-observation', problem.message, { path: problem.path });
     if (problem instanceof WavError) return error(415, 'not-sound', problem.message);
     if (problem instanceof ReportRefused) return error(409, 'refused', problem.message);
     const trouble = troubleOf(problem, databasePath());

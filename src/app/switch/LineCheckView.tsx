@@ -219,6 +219,16 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
         {finds && (
           <Button
             component={NextLink}
+            href={`/test?rig=${id}&line=${line.id}${bad.includes('arrives') ? '&heard=nothing' : ''}`}
+            variant="outlined"
+            sx={{ minHeight: 56 }}
+          >
+            Find the fault
+          </Button>
+        )}
+        {finds && (
+          <Button
+            component={NextLink}
             href={`/rig?rig=${id}&line=${line.id}`}
             variant="outlined"
             sx={{ minHeight: 56 }}

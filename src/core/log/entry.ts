@@ -13,6 +13,7 @@ export const ENTRY_KINDS = {
   incident: 'Incident',
   measured: 'Measured',
   hunt: 'Noise hunt',
+  tested: 'Tested',
   note: 'Note',
   rig: 'Rig saved',
 } as const;

@@ -21,7 +21,7 @@ export interface Table {
   outcomes: (use: Use) => Shown;
 }
 
-export const useKey = ({ instrument, at }: Pick<Use, 'instrument' | 'at'>): string => `${instrument} at ${at}`;
+export const lookKey = ({ instrument, at }: Pick<Use, 'instrument' | 'at'>): string => `${instrument} at ${at}`;
 
 export const instrumentOf = ({ instrument }: Use): Instrument => instrumentNamed(instrument)!;
 
@@ -30,10 +30,10 @@ export function tableOf(subject: Subject, hypotheses: readonly Hypothesis[]): Ta
   const outcomes = new Map<string, Shown>();
   const uses = INSTRUMENTS.flatMap((each) => each.uses(subject));
   const of = (use: Use): readonly Shown[] => {
-    const known = shown.get(useKey(use));
+    const known = shown.get(lookKey(use));
     if (known) return known;
     const found = hypotheses.map((each) => shownOf(subject, use, each));
-    shown.set(useKey(use), found);
+    shown.set(lookKey(use), found);
     return found;
   };
   return {
@@ -42,15 +42,24 @@ export function tableOf(subject: Subject, hypotheses: readonly Hypothesis[]): Ta
     uses,
     shown: of,
     outcomes(use) {
-      const known = outcomes.get(useKey(use));
+      const known = outcomes.get(lookKey(use));
       if (known) return known;
       const all = new Map<string, Shown[number]>();
       const sound = instrumentOf(use).shows(subject, use, undefined);
       for (const each of [...sound, ...of(use).flat()]) if (!all.has(each.key)) all.set(each.key, each);
-      outcomes.set(useKey(use), [...all.values()]);
+      outcomes.set(lookKey(use), [...all.values()]);
       return [...all.values()];
     },
   };
+}
+
+/** The looks that can be made with what is at hand. @param only names of instruments; all where left out */
+export function atHand(uses: readonly Use[], only?: ReadonlySet<string>): Use[] {
+  const has = (name: string) => only?.has(name) ?? true;
+  return uses.filter(({ instrument }) => {
+    const { failing } = instrumentNamed(instrument)!;
+    return has(instrument) && !(failing && has(failing));
+  });
 }
 
 /** What a look shows if a hypothesis is true; what is there at times may be there while somebody looks, or not. */
@@ -82,9 +91,9 @@ export function likelihoods(table: Table, use: Use, keys: readonly string[]): nu
 function byUse(seen: readonly Seen[]): { use: Use; keys: string[] }[] {
   const found = new Map<string, { use: Use; keys: string[] }>();
   for (const { use, key } of seen) {
-    const known = found.get(useKey(use)) ?? { use, keys: [] };
+    const known = found.get(lookKey(use)) ?? { use, keys: [] };
     if (!known.keys.includes(key)) known.keys.push(key);
-    found.set(useKey(use), known);
+    found.set(lookKey(use), known);
   }
   return [...found.values()];
 }
@@ -111,7 +120,7 @@ export function contradictions(table: Table, seen: readonly Seen[]): { seen: See
   return seen.flatMap((each) => {
     const { shares } = beliefOf(
       table,
-      seen.filter((other) => useKey(other.use) !== useKey(each.use)),
+      seen.filter((other) => lookKey(other.use) !== lookKey(each.use)),
     );
     const own = likelihoods(table, each.use, [each.key]);
     const likely = own.reduce((sum, likelihood, n) => sum + likelihood * shares[n], 0);

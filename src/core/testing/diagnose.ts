@@ -1,6 +1,6 @@
 import type { Line } from '../gear';
 import type { Seconds } from '../units';
-import { tableOf, type Seen, type Table } from './belief';
+import { atHand, tableOf, type Seen, type Table } from './belief';
 import { diagnosis, type Diagnosis } from './diagnosis';
 import { hypothesesOf } from './hypotheses';
 import { seenOf } from './observation';
@@ -21,7 +21,8 @@ export interface Knowledge {
 }
 
 export interface Diagnosed extends Diagnosis {
-  seen: readonly Seen[];
+  /** In the order in which they were made, each with what was seen in words. */
+  seen: readonly (Seen & { text: string })[];
 }
 
 /** Everything that may be wrong with a line, and everything it can be looked at by. */
@@ -39,6 +40,15 @@ export function diagnose(line: Line, observations: unknown, knowledge: Knowledge
   // What was seen counts whatever is at hand now.
   const seen = seenOf(whole, observations);
   const table = withPairs(whole, seen);
-  const uses = table.uses.filter(({ instrument }) => knowledge.only?.has(instrument) ?? true);
-  return { ...diagnosis({ ...table, uses }, seen, knowledge.cannot), seen };
+  return {
+    ...diagnosis({ ...table, uses: atHand(table.uses, knowledge.only) }, seen, knowledge.cannot),
+    seen: inWords(table, seen),
+  };
 }
+
+/** Looks with what was seen in words. */
+export const inWords = (table: Table, seen: readonly Seen[]): Diagnosed['seen'] =>
+  seen.map((each) => ({
+    ...each,
+    text: table.outcomes(each.use).find(({ key }) => key === each.key)?.text ?? each.key,
+  }));

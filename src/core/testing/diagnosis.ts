@@ -2,9 +2,10 @@ import type { PartRef } from '../gear';
 import type { Seconds } from '../units';
 import { beliefOf, contradictions, instrumentOf, likelihoods, type Seen, type Table } from './belief';
 import type { Act, Hypothesis } from './hypotheses';
-import { nextOf, type ActNow } from './next';
+import { nextOf, type ActNow } from './asking';
 import { fitsNothing } from './pairs';
 import type { At } from './instruments';
+import type { Repair } from './priors';
 
 /** What it may still be, alike ones together. */
 export interface Left {
@@ -12,6 +13,8 @@ export interface Left {
   part: PartRef | 'desk' | 'nothing';
   act: Act;
   probability: number;
+  /** As what a repair counts. */
+  counts: Repair;
 }
 
 /** What is asked next, and why this. */
@@ -37,6 +40,8 @@ export interface Diagnosis {
   acts: ActNow[];
   /** Acting now is cheaper than asking on. */
   act: boolean;
+  /** Bits that are still to be decided between the acts. */
+  open: number;
   next?: Question;
   /** The other looks, most told for its time first. */
   others: Question[];
@@ -59,7 +64,7 @@ const MOST_MEANINGS = 3;
 /** @param cannot keys of looks that somebody cannot make */
 export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlySet<string> = new Set()): Diagnosis {
   const { shares } = beliefOf(table, seen);
-  const { acts, looks, act } = nextOf(table, seen, cannot);
+  const { acts, looks, act, open } = nextOf(table, seen, cannot);
   const questions = looks.map(({ use, bits, seconds }): Question => {
     const { label, about } = instrumentOf(use);
     return {
@@ -83,6 +88,7 @@ export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlyS
     left: leftOf(table, shares),
     acts: acts.filter(({ probability }) => probability > LISTED),
     act,
+    open,
     ...(!act && questions[0] && { next: questions[0] }),
     others: act ? questions : questions.slice(1),
     ruledOut: wordsOf(table.hypotheses.filter(({ prior }, n) => shares[n] < RULED_OUT && prior >= RULED_OUT)),
@@ -96,8 +102,8 @@ const wordsOf = (hypotheses: readonly Hypothesis[]): string[] => [...new Set(hyp
 
 function leftOf({ hypotheses }: Table, shares: readonly number[]): Left[] {
   return hypotheses
-    .flatMap(({ what, part, act }, n): Left[] =>
-      shares[n] > LISTED ? [{ what, part, act, probability: shares[n] }] : [],
+    .flatMap(({ what, part, act, counts }, n): Left[] =>
+      shares[n] > LISTED ? [{ what, part, act, counts, probability: shares[n] }] : [],
     )
     .sort((a, b) => b.probability - a.probability);
 }

@@ -3,7 +3,6 @@ import {
   inletKind,
   lineCircuit,
   mate,
-  reader,
   sourceKind,
   withPart,
   type Contact,
@@ -15,7 +14,7 @@ import {
 import { FEEDS, feedLabel, isPhantom, type FeedName } from '../standards/feeds';
 import type { Ohms } from '../units';
 import { FAILED_BEFORE, FAULTS, TABLE_COUNTS_AS, TROUBLES, type FaultType, type Repair } from './priors';
-import { classOf, contactName, contactNames, partName, type Subject, type World } from './subject';
+import { classOf, contactName, contactNames, isSwitched, partName, type Subject, type World } from './subject';
 
 /** A joint that conducts badly: enough to be found by a load, and not by a lamp (design of the test load). */
 export const BAD_JOINT: Ohms = 1000;
@@ -165,7 +164,9 @@ function endOfPart(
     return { junction: links, side: 'socket', contacts: CONNECTORS[socket].contacts.filter((own) => touched[own]) };
   }
   const junction = part === 'source' ? 0 : part + 1;
-  const { plug, unmade } = junctions[junction];
+  const { plug, fits } = junctions[junction];
+  // What is plugged nowhere has all its contacts.
+  const unmade = fits ? junctions[junction].unmade : [];
   return { junction, side: 'plug', contacts: CONNECTORS[plug].contacts.filter((own) => !unmade.includes(own)) };
 }
 
@@ -247,10 +248,9 @@ function sourceTroubles(subject: Subject): Draft[] {
   const kind = sourceKind(line.source.kind);
   const name = partName(subject, 'source');
   const battery = 'battery' in kind.choices;
-  const switched = battery || kind.byHand !== undefined || kind.character === 'line output';
   const same = { part: 'source' as const, world: subject.sound, sometimes: false, condition: 'silent source' as const };
   return [
-    ...(switched
+    ...(isSwitched(line.source.kind)
       ? [
           {
             ...same,

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { useKey, type Seen, type Table } from './belief';
+import { lookKey, type Seen, type Table } from './belief';
 import { INSTRUMENTS, instrumentNamed, ObservationError } from './instruments';
 
 /** Something that was looked at, as a file or a page sends it. */
@@ -37,7 +37,7 @@ export function seenOf(table: Table, given: unknown): Seen[] {
   }
   return (value as Observation[]).map(({ instrument, at, seen }, n) => {
     const uses = table.uses.filter((use) => use.instrument === instrument);
-    const use = uses.find((each) => useKey(each) === useKey({ instrument, at: at as never }));
+    const use = uses.find((each) => lookKey(each) === lookKey({ instrument, at: at as never }));
     if (!use)
       throw new ObservationError(
         uses.length

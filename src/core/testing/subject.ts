@@ -104,3 +104,9 @@ export const contactName = (contact: Contact): string => NAMES[contact] ?? `pin 
 /** Two contacts: `pins 2 and 3`, `tip and sleeve`. */
 export const contactNames = ([a, b]: readonly [Contact, Contact]): string =>
   NAMES[a] ? `${contactName(a)} and ${contactName(b)}` : `pins ${a} and ${b}`;
+
+/** Whether a kind of source is switched on, turned up or has a battery of its own: it may have been forgotten. */
+export function isSwitched(source: string): boolean {
+  const { choices, byHand, character } = sourceKind(source);
+  return 'battery' in choices || byHand !== undefined || character === 'line output';
+}

@@ -5,6 +5,7 @@ import CasesOutlinedIcon from '@mui/icons-material/CasesOutlined';
 import GraphicEqOutlinedIcon from '@mui/icons-material/GraphicEqOutlined';
 import MenuBookOutlinedIcon from '@mui/icons-material/MenuBookOutlined';
 import PowerSettingsNewIcon from '@mui/icons-material/PowerSettingsNew';
+import TroubleshootOutlinedIcon from '@mui/icons-material/TroubleshootOutlined';
 import SettingsInputComponentOutlinedIcon from '@mui/icons-material/SettingsInputComponentOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -16,6 +17,7 @@ const PLACES = [
   { path: '/kit', label: 'Kit', Icon: CasesOutlinedIcon },
   { path: '/plan', label: 'Plan', Icon: AltRouteOutlinedIcon },
   { path: '/switch', label: 'Switch', Icon: PowerSettingsNewIcon },
+  { path: '/test', label: 'Test', Icon: TroubleshootOutlinedIcon },
   { path: '/noise', label: 'Noise', Icon: GraphicEqOutlinedIcon },
   { path: '/log', label: 'Log', Icon: MenuBookOutlinedIcon },
 ] as const;
@@ -58,7 +60,7 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; 
               flexDirection: 'column',
               gap: 0.4,
               py: 1.1,
-              minWidth: 60,
+              minWidth: { xs: 48, md: 60 },
               fontSize: '0.72rem',
               fontWeight: on ? 700 : 500,
               color: on ? 'primary.main' : 'text.secondary',

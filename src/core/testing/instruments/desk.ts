@@ -1,6 +1,6 @@
 import type { Outcome, Shown } from '../outcome';
 import { surely } from '../outcome';
-import type { Subject } from '../subject';
+import { isSwitched, type Subject } from '../subject';
 import { AT_REST, oneOfKeys, type Case, type Instrument, type Use } from './instrument';
 
 /** A look at the desk: no tools, no walk if somebody stands there. */
@@ -13,6 +13,8 @@ interface Look {
   /** Whether it says anything of this line. */
   applies: (subject: Subject) => boolean;
   outcomes: Record<string, Outcome>;
+  /** The desk, where nothing is said. */
+  at?: 'source' | 'desk';
   /** Which of its outcomes, as a key of `outcomes`. */
   shows: (subject: Subject, asIt: Case | undefined) => string;
   seconds: number;
@@ -64,6 +66,21 @@ const LOOKS: readonly Look[] = [
     seconds: 15,
   },
   {
+    name: 'source switch',
+    label: 'Switch and battery of the source',
+    about: 'Whatever the source has to be switched on or turned up by, and its battery.',
+    ask: () => 'Is the source switched on, turned up, its battery good?',
+    how: 'Look at the source; measure the battery if there’s a doubt.',
+    at: 'source',
+    applies: ({ line }) => isSwitched(line.source.kind),
+    outcomes: {
+      on: { key: 'on', text: 'On, and its battery good' },
+      off: { key: 'off or empty', text: 'Off, turned down or empty' },
+    },
+    shows: (_, asIt) => (asIt?.act.id === 'source on' ? 'off' : 'on'),
+    seconds: 15,
+  },
+  {
     name: 'hiss',
     label: 'Hiss with gain up',
     about: 'A live inlet hisses when its gain goes up, whatever is plugged in.',
@@ -79,15 +96,25 @@ const LOOKS: readonly Look[] = [
   },
 ];
 
-const lookAt = ({ name, label, about, ask, how, applies, outcomes, shows, seconds }: Look): Instrument => ({
+const lookAt = ({
+  name,
+  label,
+  about,
+  ask,
+  how,
+  at = 'desk',
+  applies,
+  outcomes,
+  shows,
+  seconds,
+}: Look): Instrument => ({
   name,
   label,
   about,
   errs: 0.02,
   catches: AT_REST,
   leavesOff: false,
-  uses: (subject): Use[] =>
-    applies(subject) ? [{ instrument: name, at: 'desk', ask: ask(subject), how, where: 'desk' }] : [],
+  uses: (subject): Use[] => (applies(subject) ? [{ instrument: name, at, ask: ask(subject), how, where: at }] : []),
   shows: (subject, _use, asIt): Shown => surely(outcomes[shows(subject, asIt)]),
   read: (_subject, _use, seen) => oneOfKeys(seen, Object.values(outcomes)),
   seconds: () => seconds,

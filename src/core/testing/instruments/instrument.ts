@@ -33,6 +33,8 @@ export interface Instrument {
   errs: number;
   /** How likely what is there only at times is there while it is looked at (assumed). */
   catches: number;
+  /** It is used only where that one is not at hand, which says the same and is safer. */
+  failing?: string;
   /** Every place of a line where it says something. */
   uses(subject: Subject): Use[];
   /** What it shows if things are as given. @param asIt nothing wrong at all */

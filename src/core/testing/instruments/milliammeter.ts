@@ -29,6 +29,7 @@ export const milliammeter: Instrument = {
   errs: 0.02,
   catches: AT_REST,
   leavesOff: true,
+  failing: 'test load',
   misses: missesUpstream,
   // Other feeds heat their resistors more, and T12 gives 33 mA.
   uses: (subject) =>

@@ -1,5 +1,5 @@
 import type { Seconds } from '../units';
-import { beliefOf, instrumentOf, useKey, type Seen, type Table } from './belief';
+import { beliefOf, instrumentOf, lookKey, type Seen, type Table } from './belief';
 import { onAgain, PLUG, untilOff, walkTo, type Standing } from './costs';
 import { cures, type Act } from './hypotheses';
 import type { Use } from './instruments';
@@ -112,7 +112,7 @@ function outlooks(table: Table, use: Use, shares: readonly number[]): { likely: 
 export function nextOf(table: Table, seen: readonly Seen[], cannot: ReadonlySet<string> = new Set()): Next {
   const { shares } = beliefOf(table, seen);
   const standing = standingAfter(seen);
-  const done = new Set(seen.map(({ use }) => useKey(use)));
+  const done = new Set(seen.map(({ use }) => lookKey(use)));
   const cured = curedBy(table, standing);
   const acts = cured
     .map(({ act, hypotheses, seconds }): ActNow => ({
@@ -125,7 +125,7 @@ export function nextOf(table: Table, seen: readonly Seen[], cannot: ReadonlySet<
   const acting = costOfActing(shares, cured);
   let cheapest = Infinity;
   const looks = table.uses
-    .filter((use) => !done.has(useKey(use)) && !cannot.has(useKey(use)))
+    .filter((use) => !done.has(lookKey(use)) && !cannot.has(lookKey(use)))
     .flatMap((use): Proposal[] => {
       const takes = walkTo(use.where, standing) + instrumentOf(use).seconds(table.subject, use, standing);
       const after = outlooks(table, use, shares);

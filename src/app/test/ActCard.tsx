@@ -1,0 +1,63 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { ActNow } from '@/core/testing';
+import { about, percent } from './words';
+
+interface Props {
+  act: ActNow;
+  /** The inlet has a feed: what is plugged has it off first. */
+  fed: boolean;
+  busy: boolean;
+  onHelped: () => void;
+  onNoHelp: () => void;
+  /** Asks on instead, where there is anything left to ask. */
+  onBack?: () => void;
+}
+
+/** What to do now; and whether it helped. */
+export function ActCard({ act, fed, busy, onHelped, onNoHelp, onBack }: Props) {
+  return (
+    <Box component="section" aria-label="Do this">
+      <Typography
+        variant="h1"
+        component="h2"
+        sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, mb: 0.5, textWrap: 'balance' }}
+      >
+        {act.text}
+      </Typography>
+      <Typography color="textSecondary" sx={{ mb: 2 }}>
+        {percent(act.probability)} likely to help; about {about(act.seconds)}.
+        {act.part !== 'desk' &&
+          (fed
+            ? ' Mute, feed off, wait; then unplug. Headphones off, monitors down while you switch.'
+            : ' Mute before you unplug.')}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button
+          variant="contained"
+          disabled={busy}
+          onClick={onHelped}
+          sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
+        >
+          It helped
+        </Button>
+        <Button
+          variant="outlined"
+          disabled={busy}
+          onClick={onNoHelp}
+          sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
+        >
+          It didn’t help
+        </Button>
+      </Box>
+      {onBack && (
+        <Button onClick={onBack} sx={{ mt: 1, minHeight: 44 }}>
+          Ask on instead
+        </Button>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,55 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+
+interface Props {
+  answers: readonly { key: string; text: string; means?: string }[];
+  onAnswer: (key: string) => void;
+  /** Nothing may be answered while the next question is worked out. */
+  busy: boolean;
+}
+
+/** What may be seen, one large button each, with what it would mean. */
+export function AnswerGrid({ answers, onAnswer, busy }: Props) {
+  return (
+    <Box
+      role="group"
+      aria-label="Answers"
+      sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, my: 2 }}
+    >
+      {answers.map(({ key, text, means }) => (
+        <ButtonBase
+          key={key}
+          disabled={busy}
+          onClick={() => onAnswer(key)}
+          sx={{
+            minHeight: 64,
+            px: 2,
+            py: 1,
+            display: 'block',
+            textAlign: 'left',
+            border: 1,
+            borderColor: 'text.secondary',
+            bgcolor: 'background.paper',
+            '&:hover': { borderColor: 'primary.main' },
+            '&.Mui-disabled': { opacity: 0.6 },
+          }}
+        >
+          <Typography
+            component="span"
+            sx={{ display: 'block', fontSize: '1.05rem', fontWeight: 650, lineHeight: 1.25 }}
+          >
+            {text}
+          </Typography>
+          {means && (
+            <Typography component="span" variant="body2" color="textSecondary" sx={{ display: 'block' }}>
+              {means}
+            </Typography>
+          )}
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import type { Diagnosed } from '@/core/testing';
+
+/** What was answered so far; each can be taken back. */
+export function AnsweredList({ seen, onUndo }: { seen: Diagnosed['seen']; onUndo: (n: number) => void }) {
+  if (seen.length === 0) return null;
+  return (
+    <>
+      <Typography variant="h3" component="h3" sx={{ mt: 2 }}>
+        Answered
+      </Typography>
+      <Box component="ul" aria-label="Answered" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {seen.map(({ use, text }, n) => (
+          <Box
+            component="li"
+            key={`${use.instrument} ${use.at} ${n}`}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              borderBottom: 1,
+              borderColor: 'divider',
+              minHeight: 44,
+            }}
+          >
+            <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
+              {use.ask}
+            </Typography>
+            <Typography variant="body2" sx={{ fontWeight: 650, textAlign: 'right' }}>
+              {text}
+            </Typography>
+            <Button onClick={() => onUndo(n)} aria-label={`Undo: ${use.ask}`} sx={{ minHeight: 44 }}>
+              Undo
+            </Button>
+          </Box>
+        ))}
+      </Box>
+    </>
+  );
+}

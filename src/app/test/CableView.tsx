@@ -1,0 +1,233 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo, useRef, useState } from 'react';
+import { isCable, linkKind, type ConnectorId, type Part } from '@/core/gear';
+import type { KitItem } from '@/core/kit';
+import { CABLE_CONNECTORS, type CableTested, type Observation, type Repair } from '@/core/testing';
+import type { SavedCableTest } from '@/store/testing';
+import { useAnswer } from '@/ui/rig/useWorker';
+import { ask } from '@/ui/shell/ask';
+import { useDraft } from '@/ui/shell/useDraft';
+import type { TestWorker } from '@/workers/testWorker';
+import { AnsweredList } from './AnsweredList';
+import { AnswerGrid } from './AnswerGrid';
+import { AtHand } from './AtHand';
+import { NumbersForm } from './NumbersForm';
+import { percent } from './words';
+
+/** A cable that is being tested, and the instrument that every one is tested by. */
+interface CableDraft {
+  label: string;
+  item?: string;
+  connector: ConnectorId;
+  observations: Observation[];
+  /** Chosen instrument; the best where none is. */
+  instrument?: string;
+}
+const NEW: CableDraft = { label: '', connector: 'xlr3', observations: [] };
+
+const labelOf = (connector: ConnectorId): string =>
+  linkKind('cable').choices.connector.options.find(({ value }) => value === connector)!.label;
+
+interface Props {
+  worker: () => TestWorker;
+  kit: KitItem[];
+  repairs: Repair[];
+  only?: string[];
+  missing: string[];
+  onMissing: (to: string[]) => void;
+  who: string;
+  onKept: (test: SavedCableTest) => void;
+}
+
+/** A cable tested: what each look rules out, what it cannot see, one after the other. */
+export function CableView({ worker, kit, repairs, only, missing, onMissing, who, onKept }: Props) {
+  const [draft, setDraft] = useDraft<CableDraft>('cable test', NEW);
+  const [problem, setProblem] = useState('');
+  const [sending, setSending] = useState(false);
+  const labelField = useRef<HTMLInputElement>(null);
+  const { label, item, connector, observations, instrument } = draft;
+  const cables = kit.filter((each) => each.role === 'link' && isCable(each.part));
+  const question = useMemo(() => {
+    const cable: Part = { kind: 'cable', name: label || 'the cable', ...(item !== undefined && { item }) };
+    return { ask: 'cable' as const, connector, cable, observations, repairs, only };
+  }, [connector, label, item, observations, repairs, only]);
+  const { answer, failed, busy, again } = useAnswer(worker, question, 'cable');
+  const found = answer?.found;
+  const looks = found ? [...(found.next ? [found.next] : []), ...found.others] : [];
+  const next = looks.find((each) => each.instrument === instrument) ?? looks[0];
+  const observe = (seen: Observation['seen']) =>
+    next && setDraft({ ...draft, observations: [...observations, { instrument: next.instrument, at: next.at, seen }] });
+
+  const keep = async () => {
+    setSending(true);
+    const { body, failed: refused } = await ask<SavedCableTest>('/api/cable-tests', {
+      method: 'POST',
+      json: { label: label.trim(), who, connector, observations, ...(item !== undefined && { item }) },
+    });
+    setSending(false);
+    setProblem(refused ?? '');
+    if (!body) return;
+    onKept(body);
+    // The next one in the row is often its neighbour: same connector, same instrument, next number.
+    setDraft({ ...NEW, connector, instrument, label: nextLabel(label) });
+    labelField.current?.focus();
+  };
+  return (
+    <Box sx={{ px: { xs: 2, md: 3 }, py: 2, maxWidth: 820 }}>
+      <Typography variant="h2" sx={{ mb: 1.5 }}>
+        Test a cable
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
+        <Autocomplete
+          freeSolo
+          options={cables.map(({ id, name }) => ({ id, label: name }))}
+          inputValue={label}
+          onInputChange={(_, to) =>
+            setDraft({ ...draft, label: to.slice(0, 80), ...(to !== label && { item: undefined }) })
+          }
+          onChange={(_, to) => {
+            if (!to || typeof to === 'string') return;
+            const chosen = cables.find(({ id }) => id === to.id);
+            if (chosen?.role === 'link')
+              setDraft({
+                ...draft,
+                label: chosen.name,
+                item: chosen.id,
+                connector: (chosen.part.choices?.connector as ConnectorId | undefined) ?? 'xlr3',
+                observations: [],
+              });
+          }}
+          sx={{ flex: '1 1 260px' }}
+          renderInput={(params) => (
+            <TextField {...params} inputRef={labelField} label="Label, or cable of the kit" placeholder="stage box 7" />
+          )}
+        />
+        <TextField
+          select
+          label="Connectors"
+          value={connector}
+          onChange={(event) => setDraft({ ...draft, connector: event.target.value as ConnectorId, observations: [] })}
+          sx={{ width: 180 }}
+        >
+          {CABLE_CONNECTORS.map((each) => (
+            <MenuItem key={each} value={each}>
+              {labelOf(each)}
+            </MenuItem>
+          ))}
+        </TextField>
+        <TextField
+          select
+          label="Test it by"
+          value={looks.some((each) => each.instrument === instrument) ? instrument : ''}
+          onChange={(event) => setDraft({ ...draft, instrument: event.target.value || undefined })}
+          sx={{ width: 200 }}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">What tells most</MenuItem>
+          {looks.map(({ instrument: name, label: called }) => (
+            <MenuItem key={name} value={name}>
+              {called}
+            </MenuItem>
+          ))}
+        </TextField>
+      </Box>
+      {failed && (
+        <Alert
+          severity="error"
+          action={
+            <Button color="inherit" onClick={again}>
+              Try again
+            </Button>
+          }
+        >
+          This could not be worked out: {failed} Undo the last answer, or try again.
+        </Alert>
+      )}
+      {problem && (
+        <Alert severity="error" onClose={() => setProblem('')}>
+          Not kept: {problem}
+        </Alert>
+      )}
+      {found && observations.length > 0 && <Result found={found} />}
+      {next && !found?.bad && (
+        <Box component="section" aria-label="Question" sx={{ mt: 1 }}>
+          <Typography variant="h1" component="h3" sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' }, lineHeight: 1.2 }}>
+            {next.ask}
+          </Typography>
+          <Typography variant="body2" color="textSecondary">
+            {next.how} {next.about}
+          </Typography>
+          <AnswerGrid answers={next.answers} onAnswer={observe} busy={busy} />
+          <NumbersForm
+            key={`${next.instrument} ${observations.length}`}
+            instrument={next.instrument}
+            key0={next.answers[0]?.key ?? ''}
+            busy={busy}
+            onNumbers={observe}
+          />
+        </Box>
+      )}
+      <AnsweredList
+        seen={found?.seen ?? []}
+        onUndo={(n) => setDraft({ ...draft, observations: observations.filter((_, each) => each !== n) })}
+      />
+      <Box sx={{ mt: 2 }}>
+        <Button
+          variant="contained"
+          disabled={sending || busy || observations.length === 0 || label.trim() === ''}
+          onClick={() => void keep()}
+          sx={{ minHeight: 48 }}
+        >
+          Keep it, next cable
+        </Button>
+        {observations.length > 0 && label.trim() === '' && (
+          <Typography variant="caption" sx={{ ml: 1 }}>
+            Give it a label first.
+          </Typography>
+        )}
+      </Box>
+      <AtHand missing={missing} onMissing={onMissing} />
+    </Box>
+  );
+}
+
+/** The label after this one where it ends in a number: `stage box 7` is followed by `stage box 8`. */
+export const nextLabel = (label: string): string => {
+  const found = /^(.*?)(\d+)\s*$/.exec(label);
+  return found ? `${found[1]}${Number(found[2]) + 1}` : '';
+};
+
+function Result({ found }: { found: CableTested }) {
+  const { bad, tested, left, ruledOut, notSeen, next } = found;
+  const [worst] = left.filter(({ part }) => part !== 'nothing');
+  return (
+    <Box role="status" sx={{ borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 1, my: 1 }}>
+      <Typography sx={{ fontWeight: 650, fontSize: '1.05rem' }}>
+        {bad && worst
+          ? `Bad: ${worst.what} (${percent(worst.probability)}). Set it aside.`
+          : tested
+            ? 'No break, no short, nothing swapped'
+            : 'Nothing found wrong so far'}
+      </Typography>
+      {ruledOut.length > 0 && !bad && (
+        <Typography variant="body2">Ruled out: {ruledOut.map(short).join(', ')}.</Typography>
+      )}
+      {notSeen.length > 0 && !bad && (
+        <Typography variant="body2" color="textSecondary">
+          Not seen by this: {notSeen.map(short).join(', ')}.{next && ` ${next.label} would close most of that.`}
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+/** A fault without the name of its cable. */
+const short = (what: string): string => what.replace(/^.*?: /, '');

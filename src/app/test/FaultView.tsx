@@ -1,0 +1,238 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
+import { afterActing, SYMPTOMS, type ActNow, type Diagnosed, type Question } from '@/core/testing';
+import { ask } from '@/ui/shell/ask';
+import { ActCard } from './ActCard';
+import { AnsweredList } from './AnsweredList';
+import { AnswerGrid } from './AnswerGrid';
+import { AtHand } from './AtHand';
+import { NumbersForm } from './NumbersForm';
+import { SolvedCard } from './SolvedCard';
+import type { useFault } from './useFault';
+import { about, WHERE } from './words';
+
+interface Props {
+  rig: string;
+  document: RigDocument;
+  line: RigLine;
+  state: ReturnType<typeof useFault>;
+  who: string;
+  missing: string[];
+  onMissing: (to: string[]) => void;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+  onTold: (message: string) => void;
+}
+
+const keyOf = ({ instrument, at }: { instrument: string; at: string }): string => `${instrument} at ${at}`;
+
+/** One question at a time, until something is worth doing; then that, and whether it helped. */
+export function FaultView({ rig, document, line, state, who, missing, onMissing, onChange, onTold }: Props) {
+  const { fault, setFault, observe, found, failed, busy, again } = state;
+  const [sending, setSending] = useState(false);
+  const [problem, setProblem] = useState('');
+  const fed = rigPath(document, line.id)?.line.inlet.choices?.feed !== 'off';
+  const act = actOf(found, fault);
+  const question = found && !act ? questionOf(found, fault) : undefined;
+
+  const helped = async (done: ActNow, helps: boolean) => {
+    const likeliest = found?.left.find((each) => each.act.id === done.id);
+    if (!likeliest) return;
+    setSending(true);
+    const { failed: refused, body } = await ask<{ text: string }>(`/api/rigs/${rig}/repairs`, {
+      method: 'POST',
+      json: { line: line.id, who, act: done.text, what: likeliest.what, helped: helps, counts: likeliest.counts },
+    });
+    setSending(false);
+    setProblem(refused ?? '');
+    if (refused) return;
+    onTold(`Written in the log: ${body!.text}.`);
+    if (helps) setFault({ ...fault, acting: undefined, solved: { act: done.id, what: likeliest.what } });
+    else {
+      const seen = afterActing(done);
+      setFault({
+        ...fault,
+        acting: undefined,
+        on: undefined,
+        observations: seen ? [...fault.observations, seen] : fault.observations,
+      });
+    }
+  };
+
+  if (fault.solved)
+    return (
+      <SolvedCard
+        document={document}
+        line={line}
+        solved={fault.solved}
+        onChange={onChange}
+        onTold={onTold}
+        onAgain={() => setFault({ observations: [], cannot: [] })}
+      />
+    );
+  return (
+    <Box sx={{ py: 2, maxWidth: 760 }}>
+      <Typography color="textSecondary" role="status">
+        {fault.observations.length === 0 ? 'No sound, or a bad one, on ' : 'Fault on '}
+        <strong>{line.name}</strong>
+        {fault.observations.length > 0 &&
+          ` · ${fault.observations.length} ${fault.observations.length === 1 ? 'answer' : 'answers'} so far`}
+        {busy && ' · thinking …'}
+      </Typography>
+      {failed && (
+        <Alert
+          severity="error"
+          sx={{ my: 1 }}
+          action={
+            <Button color="inherit" onClick={again}>
+              Try again
+            </Button>
+          }
+        >
+          This could not be worked out: {failed} Undo the last answer, or try again.
+        </Alert>
+      )}
+      {problem && (
+        <Alert severity="error" sx={{ my: 1 }} onClose={() => setProblem('')}>
+          Not written down: {problem}
+        </Alert>
+      )}
+      {act && (
+        <ActCard
+          act={act}
+          fed={fed}
+          busy={busy || sending}
+          onHelped={() => void helped(act, true)}
+          onNoHelp={() => void helped(act, false)}
+          onBack={
+            found!.next || found!.others.length ? () => setFault({ ...fault, acting: undefined, on: true }) : undefined
+          }
+        />
+      )}
+      {question && (
+        <Asked
+          question={question}
+          busy={busy}
+          others={[...(found!.next ? [found!.next] : []), ...found!.others].filter((each) => each !== question)}
+          onAnswer={(seen) => observe({ instrument: question.instrument, at: question.at, seen })}
+          onOther={(chosen) => setFault({ ...fault, chosen: keyOf(chosen) })}
+          onCannot={() => setFault({ ...fault, chosen: undefined, cannot: [...fault.cannot, keyOf(question)] })}
+        />
+      )}
+      {found && !act && !question && (
+        <Typography sx={{ my: 2 }}>
+          Nothing is left to ask with what you have. Do what is likeliest, or tick more tools below.
+        </Typography>
+      )}
+      <AnsweredList
+        seen={found?.seen ?? []}
+        onUndo={(n) =>
+          setFault({
+            ...fault,
+            acting: undefined,
+            chosen: undefined,
+            on: undefined,
+            observations: fault.observations.filter((_, each) => each !== n),
+          })
+        }
+      />
+      {fault.cannot.length > 0 && (
+        <Button onClick={() => setFault({ ...fault, cannot: [] })} sx={{ mt: 1, minHeight: 44 }}>
+          Ask again what I couldn’t do ({fault.cannot.length})
+        </Button>
+      )}
+      <AtHand missing={missing} onMissing={onMissing} />
+    </Box>
+  );
+}
+
+/** The act that is being done, or that is due. */
+function actOf(found: Diagnosed | undefined, { acting, on, chosen }: ReturnType<typeof useFault>['fault']) {
+  if (!found) return undefined;
+  if (acting !== undefined) return found.acts.find(({ id }) => id === acting);
+  return found.act && !on && chosen === undefined ? found.acts[0] : undefined;
+}
+
+/** First what is heard; then what was asked for, else what tells most for its time. */
+function questionOf(found: Diagnosed, { observations, chosen, cannot }: ReturnType<typeof useFault>['fault']) {
+  const all = [...(found.next ? [found.next] : []), ...found.others];
+  const listening = all.find(({ instrument }) => instrument === 'listening');
+  if (chosen === undefined && observations.length === 0 && listening && !cannot.includes(keyOf(listening)))
+    return {
+      ...listening,
+      answers: Object.entries(SYMPTOMS).map(([key, text]) => ({ key, text, likely: 0, means: '' })),
+    };
+  return all.find((each) => keyOf(each) === chosen) ?? all[0];
+}
+
+interface AskedProps {
+  question: Question;
+  others: Question[];
+  busy: boolean;
+  onAnswer: (seen: string | Record<string, number>) => void;
+  onOther: (question: Question) => void;
+  onCannot: () => void;
+}
+
+function Asked({ question, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
+  const [anchor, setAnchor] = useState<HTMLElement>();
+  const { ask: text, how, where, seconds, instrument, at, answers } = question;
+  return (
+    <Box component="section" aria-label="Question">
+      <Typography
+        variant="h1"
+        component="h2"
+        sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, my: 0.5, textWrap: 'balance' }}
+      >
+        {text}
+      </Typography>
+      <Typography color="textSecondary">
+        {how} About {about(seconds)} {WHERE[where]}.
+      </Typography>
+      <AnswerGrid answers={answers} onAnswer={onAnswer} busy={busy} />
+      <NumbersForm
+        key={`${instrument} ${at}`}
+        instrument={instrument}
+        key0={answers[0]?.key ?? ''}
+        busy={busy}
+        onNumbers={onAnswer}
+      />
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button onClick={onCannot} disabled={busy} sx={{ minHeight: 44 }}>
+          I can’t do this
+        </Button>
+        {others.length > 0 && (
+          <Button
+            onClick={(event) => setAnchor(event.currentTarget)}
+            aria-haspopup="menu"
+            aria-expanded={anchor !== undefined}
+            sx={{ minHeight: 44 }}
+          >
+            Look at something else
+          </Button>
+        )}
+        <Menu open={anchor !== undefined} anchorEl={anchor} onClose={() => setAnchor(undefined)}>
+          {others.map((each) => (
+            <MenuItem
+              key={keyOf(each)}
+              onClick={() => {
+                setAnchor(undefined);
+                onOther(each);
+              }}
+              sx={{ minHeight: 44, whiteSpace: 'normal', maxWidth: 520 }}
+            >
+              {each.ask} ({about(each.seconds)})
+            </MenuItem>
+          ))}
+        </Menu>
+      </Box>
+    </Box>
+  );
+}

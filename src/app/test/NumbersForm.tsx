@@ -1,0 +1,63 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+
+/** Instruments that read numbers, and in what. */
+const UNITS: Readonly<Record<string, string>> = { voltmeter: 'V', 'test load': 'V', milliammeter: 'mA' };
+
+interface Props {
+  instrument: string;
+  /** A key that it may show: it names what is read. */
+  key0: string;
+  busy: boolean;
+  onNumbers: (seen: Record<string, number>) => void;
+}
+
+/** What a meter reads, as numbers; nothing for what shows none. */
+export function NumbersForm({ instrument, key0, busy, onNumbers }: Props) {
+  const unit = UNITS[instrument];
+  const labels = key0.split(', ').map((each) => each.split(' ')[0]);
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [wrong, setWrong] = useState('');
+  if (!unit) return null;
+  const send = () => {
+    const numbers = labels.map((label) => Number((typed[label] ?? '').trim().replace(',', '.').replace('−', '-')));
+    const missing = labels.find((label, n) => !(typed[label] ?? '').trim() || !Number.isFinite(numbers[n]));
+    setWrong(missing === undefined ? '' : missing);
+    if (missing === undefined) onNumbers(Object.fromEntries(labels.map((label, n) => [label, numbers[n]])));
+  };
+  return (
+    <Box
+      component="form"
+      aria-label="Type the readings"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start', mb: 1 }}
+    >
+      <Typography variant="body2" sx={{ width: '100%' }}>
+        Or type what it reads
+      </Typography>
+      {labels.map((label) => (
+        <TextField
+          key={label}
+          label={`${label.includes('-') ? `Pins ${label}` : `Pin ${label}`}, ${unit}`}
+          value={typed[label] ?? ''}
+          error={wrong === label}
+          helperText={wrong === label ? 'A number, such as 47.9' : undefined}
+          onChange={(event) => setTyped({ ...typed, [label]: event.target.value.slice(0, 12) })}
+          sx={{ width: 128 }}
+          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        />
+      ))}
+      <Button type="submit" variant="outlined" disabled={busy} sx={{ minHeight: 40 }}>
+        Take these
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import type { KitItem } from '@/core/kit';
+import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
+import { applyToRig } from '@/core/rig/rigEdits';
+import { ask } from '@/ui/shell/ask';
+import { capital } from './words';
+
+interface Props {
+  document: RigDocument;
+  line: RigLine;
+  solved: { act: string; what: string };
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+  onTold: (message: string) => void;
+  onAgain: () => void;
+}
+
+/** What helped, and what follows from it: the rig with a good cable, the bad one set aside. */
+export function SolvedCard({ document, line, solved, onChange, onTold, onAgain }: Props) {
+  const link = /^swap link (\d+)$/.exec(solved.act)?.[1];
+  const owner = link === undefined ? undefined : rigPath(document, line.id)?.owners[Number(link)];
+  const part = owner && document.lines.find(({ id }) => id === owner.line)?.links[owner.link];
+  const [aside, setAside] = useState(false);
+  const marked = Boolean(part?.faults?.length);
+  const mend = () => {
+    onChange((from) => applyToRig(from, owner!.line, [{ do: 'mend', at: owner!.link }]));
+    onTold('The rig has a good cable there now. Ctrl Z takes it back.');
+  };
+  const setOneAside = async (item: string) => {
+    const { body, etag, failed } = await ask<KitItem>(`/api/kit/${encodeURIComponent(item)}`);
+    if (!body || failed) return onTold(`Not set aside: ${failed}`);
+    const note = `${body.note ? `${body.note} · ` : ''}1 set aside: ${solved.what}`.slice(0, 500);
+    const saved = await ask(`/api/kit/${encodeURIComponent(item)}`, {
+      method: 'PUT',
+      json: { ...body, count: Math.max(0, body.count - 1), note },
+      headers: etag ? { 'if-match': etag } : {},
+    });
+    if (saved.failed) return onTold(`Not set aside: ${saved.failed}`);
+    setAside(true);
+    onTold(`One ${body.name} fewer in the kit, with a note of what is wrong with it.`);
+  };
+  return (
+    <Box component="section" aria-label="Solved" sx={{ py: 2, maxWidth: 760 }}>
+      <Typography color="textSecondary">
+        <strong>{line.name}</strong>
+      </Typography>
+      <Typography
+        variant="h1"
+        component="h2"
+        sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, my: 0.5 }}
+      >
+        Solved
+      </Typography>
+      <Typography sx={{ mb: 2 }}>
+        Most likely: {capital(solved.what)}. It is in the log, and counts from now on.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        {marked && (
+          <Button variant="contained" onClick={mend} sx={{ minHeight: 44 }}>
+            Put a good one on the rig
+          </Button>
+        )}
+        {part?.item && !aside && (
+          <Button variant="outlined" onClick={() => void setOneAside(part.item!)} sx={{ minHeight: 44 }}>
+            Set the bad one aside in the kit
+          </Button>
+        )}
+        <Button variant="outlined" onClick={onAgain} sx={{ minHeight: 44 }}>
+          Something is wrong again
+        </Button>
+      </Box>
+    </Box>
+  );
+}

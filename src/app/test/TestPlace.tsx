@@ -1,0 +1,142 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import type { KitItem } from '@/core/kit';
+import type { Repair } from '@/core/testing';
+import type { SavedCableTest } from '@/store/testing';
+import { TabbedPlace } from '@/ui/rig/TabbedPlace';
+import { useRig, type SavedRig } from '@/ui/rig/useRig';
+import { useWorker } from '@/ui/rig/useWorker';
+import { useStored } from '@/ui/shell/useStored';
+import { startTestWorker } from '@/workers/testWorker';
+import { atHandWithout } from './AtHand';
+import { CablePanel } from './CablePanel';
+import { CableView } from './CableView';
+import { FaultView } from './FaultView';
+import { LeftPanel } from './LeftPanel';
+import { LineColumn } from './LineColumn';
+import { useFault } from './useFault';
+
+const TABS = [
+  { value: 'fault', label: 'No sound' },
+  { value: 'cable', label: 'Test a cable' },
+] as const;
+type TestTab = (typeof TABS)[number]['value'];
+
+interface Props {
+  saved: SavedRig;
+  repairs: Repair[];
+  tests: SavedCableTest[];
+  kit: KitItem[];
+  /** The line that something is wrong with, and what is heard of it. */
+  line?: string;
+  heard?: string;
+}
+
+/** The Test place: what is wrong with a line, and whether a cable is good. */
+export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, heard }: Props) {
+  const rig = useRig(saved);
+  const { document, change } = rig;
+  const [tab, setTab] = useState<TestTab>('fault');
+  const [chosen, setChosen] = useState(wanted ?? document.lines[0]?.id ?? '');
+  const [message, setMessage] = useState('');
+  const [open, setOpen] = useState(false);
+  const [tests, setTests] = useState(kept);
+  const [who] = useStored('inlet-check-who', '');
+  const [missingText, setMissingText] = useStored('inlet-check-tools-missing', '');
+  const missing = useMemo(() => missingText.split(',').filter(Boolean), [missingText]);
+  const only = useMemo(() => atHandWithout(missing), [missing]);
+  const worker = useWorker(startTestWorker);
+  const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
+  const state = useFault(worker, {
+    rig: saved.id,
+    document,
+    line: line?.id ?? '',
+    heard: line?.id === wanted ? heard : undefined,
+    repairs,
+    only,
+  });
+  return (
+    <TabbedPlace
+      here="/test"
+      id={saved.id}
+      rig={rig}
+      tabs={TABS}
+      tabsLabel="Parts of the test place"
+      tab={tab}
+      onTab={setTab}
+      beside={
+        <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', whiteSpace: 'nowrap' }}>
+          {tab === 'fault' ? 'What it can be' : 'Tested cables'}
+        </Button>
+      }
+      panel={
+        tab === 'fault' ? (
+          <LeftPanel
+            found={state.fault.solved || !line ? undefined : state.found}
+            idle={!line || state.fault.solved !== undefined}
+            onAct={({ id }) => {
+              state.setFault({ ...state.fault, acting: id });
+              setOpen(false);
+            }}
+          />
+        ) : (
+          <CablePanel tests={tests} onTests={setTests} onTold={setMessage} />
+        )
+      }
+      panelLabel={tab === 'fault' ? 'What it can still be' : 'Tested cables'}
+      panelWidth={400}
+      open={open}
+      onClose={() => setOpen(false)}
+      closeLabel="Back to the question"
+      message={message}
+      onRead={() => setMessage('')}
+    >
+      {tab === 'cable' ? (
+        <CableView
+          worker={worker}
+          kit={kit}
+          repairs={repairs}
+          only={only}
+          missing={missing}
+          onMissing={(to) => setMissingText(to.join(','))}
+          who={who}
+          onKept={(test) => {
+            setTests((from) => [test, ...from]);
+            setMessage(`Kept: ${test.label}.`);
+          }}
+        />
+      ) : line ? (
+        <Box
+          sx={{
+            height: { md: '100%' },
+            display: 'grid',
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '176px minmax(0, 1fr)' },
+            gridTemplateRows: { xs: 'auto 1fr', md: 'minmax(0, 1fr)' },
+          }}
+        >
+          <LineColumn lines={document.lines} chosen={line.id} onChoose={setChosen} />
+          <Box sx={{ minWidth: 0, overflowY: { md: 'auto' }, px: { xs: 2, md: 3 }, pb: 4 }}>
+            <FaultView
+              key={line.id}
+              rig={saved.id}
+              document={document}
+              line={line}
+              state={state}
+              who={who}
+              missing={missing}
+              onMissing={(to) => setMissingText(to.join(','))}
+              onChange={change}
+              onTold={setMessage}
+            />
+          </Box>
+        </Box>
+      ) : (
+        <Typography sx={{ p: 2 }}>No lines yet. Add one in the Rig place; then its fault is found here.</Typography>
+      )}
+    </TabbedPlace>
+  );
+}

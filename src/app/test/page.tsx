@@ -1,0 +1,33 @@
+import type { Metadata } from 'next';
+import { SYMPTOMS } from '@/core/testing';
+import { loadKit } from '@/store/kit';
+import { loadCableTests, loadRepairs } from '@/store/testing';
+import { onStore } from '../onStore';
+import { openedRig } from '../openedRig';
+import { TestPlace } from './TestPlace';
+
+export const metadata: Metadata = { title: 'Test' };
+export const dynamic = 'force-dynamic';
+
+interface Asked {
+  rig?: string;
+  /** The line that something is wrong with, and what is heard of it. */
+  line?: string;
+  heard?: string;
+}
+
+export default onStore(async (store, { searchParams }: { searchParams: Promise<Asked> }) => {
+  const { rig, line, heard } = await searchParams;
+  const { saved } = openedRig(store, rig);
+  return (
+    <TestPlace
+      key={saved.id}
+      saved={saved}
+      repairs={loadRepairs(store)}
+      tests={loadCableTests(store)}
+      kit={loadKit(store)}
+      line={line}
+      heard={heard !== undefined && Object.hasOwn(SYMPTOMS, heard) ? heard : undefined}
+    />
+  );
+});

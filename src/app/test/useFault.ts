@@ -1,0 +1,68 @@
+'use client';
+
+import { useCallback, useMemo } from 'react';
+import type { RigDocument } from '@/core/rig';
+import type { Observation, Repair } from '@/core/testing';
+import { useAnswer } from '@/ui/rig/useWorker';
+import { useDraft } from '@/ui/shell/useDraft';
+import type { TestWorker } from '@/workers/testWorker';
+
+/** How far somebody has come with a line; it survives a change of place and a reload. */
+export interface Fault {
+  observations: Observation[];
+  /** Looks that cannot be made. */
+  cannot: string[];
+  /** The look that was asked for instead of the best one. */
+  chosen?: string;
+  /** The act that is being done. */
+  acting?: string;
+  /** Somebody wants to ask on though an act is likely enough. */
+  on?: boolean;
+  /** What helped. */
+  solved?: { act: string; what: string };
+}
+
+const NOTHING: Fault = { observations: [], cannot: [] };
+const HEARD: Record<string, Fault> = {};
+/** The same object every time, for what was heard before. */
+const begun = (heard: string | undefined): Fault =>
+  heard === undefined
+    ? NOTHING
+    : (HEARD[heard] ??= { observations: [{ instrument: 'listening', at: 'desk', seen: heard }], cannot: [] });
+
+interface About {
+  rig: string;
+  document: RigDocument;
+  line: string;
+  heard?: string;
+  repairs: Repair[];
+  only?: string[];
+}
+
+/** What is known of a line's fault, and what changes it. */
+export function useFault(worker: () => TestWorker, { rig, document, line, heard, repairs, only }: About) {
+  const [fault, setFault] = useDraft<Fault>(`test ${rig} ${line}`, begun(heard));
+  const question = useMemo(
+    () => ({
+      ask: 'line' as const,
+      document,
+      line,
+      observations: fault.observations,
+      repairs,
+      only,
+      cannot: fault.cannot,
+    }),
+    [document, line, fault.observations, fault.cannot, repairs, only],
+  );
+  const { answer, failed, busy, again } = useAnswer(worker, question, 'line');
+  const observe = useCallback(
+    (seen: Observation) =>
+      setFault((from) => ({
+        observations: [...from.observations, seen],
+        cannot: from.cannot,
+        on: from.on,
+      })),
+    [setFault],
+  );
+  return { fault, setFault, observe, found: answer?.found, failed, busy, again };
+}

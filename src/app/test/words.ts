@@ -1,0 +1,19 @@
+import { quantity } from '@/core/units/format';
+
+/** Every text of the Test place that more than one part of it says. */
+
+/** A share as people say it: `68 %`, `under 1 %`. */
+export const percent = (share: number): string =>
+  share >= 0.995 ? 'over 99 %' : share < 0.01 ? 'under 1 %' : `${Math.round(100 * share)} %`;
+
+/** A time as people say it: `40 s`, `2 min`. */
+export const about = (seconds: number): string =>
+  seconds < 100 ? `${Math.max(5, Math.round(seconds / 5) * 5)} s` : `${Math.round(seconds / 30) / 2} min`;
+
+/** Information as a number to compare. */
+export const bitsOf = (bits: number): string => `${quantity(bits, '')}`.trim();
+
+/** Where it is done. */
+export const WHERE = { source: 'at the stage end', desk: 'at the desk', both: 'at both ends' } as const;
+
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

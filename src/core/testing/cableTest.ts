@@ -1,0 +1,89 @@
+import { linkKind, type ConnectorId, type Line, type Part } from '../gear';
+import { atHand, tableOf, type Table } from './belief';
+import { diagnosis } from './diagnosis';
+import { inWords, type Diagnosed } from './diagnose';
+import { hypothesesOf, type Hypothesis } from './hypotheses';
+import { seenOf } from './observation';
+import type { FaultType, Repair } from './priors';
+import { subjectOf } from './subject';
+
+/** How often a cable that somebody tests is good (assumed). */
+const GOOD = 0.6;
+/** Instruments that a cable is tested by; all but the last two want a feed of 48 V at its other end. */
+const BY_CABLE: ReadonlySet<string> = new Set([
+  'lamps',
+  'voltmeter',
+  'test load',
+  'milliammeter',
+  'cable box',
+  'ohmmeter',
+]);
+const ON_THE_BENCH: ReadonlySet<string> = new Set(['cable box', 'ohmmeter']);
+/** What has to be ruled out for a cable to count as tested. */
+const MATTERS: ReadonlySet<FaultType> = new Set(['open', 'shorted', 'swapped']);
+
+/** What is known of a cable that was tested. */
+export interface CableTested extends Diagnosed {
+  /** Everything that matters where it is used is ruled out: it may count as tested. */
+  tested: boolean;
+  /** It has a fault, as far as was seen. */
+  bad: boolean;
+}
+
+/** Connectors that cables have. */
+export const CABLE_CONNECTORS = linkKind('cable').choices.connector.options.map(({ value }) => value as ConnectorId);
+
+/** The cable between a source and an inlet that gives 48 V where its connector takes that: what instruments need. */
+const lineOf = (cable: Part, connector: ConnectorId): Line => ({
+  id: 'cable',
+  name: cable.name ?? 'cable',
+  source: { kind: 'moving-coil' },
+  links: [{ ...cable, choices: { ...cable.choices, connector } }],
+  inlet: { kind: 'three-pin', choices: { feed: connector === 'xlr3' ? 'P48' : 'off' } },
+});
+
+/** Everything that may be wrong with a cable, and everything it can be looked at by. */
+export function cableTable(
+  connector: ConnectorId,
+  cable: Part = { kind: 'cable' },
+  repairs: readonly Repair[] = [],
+): Table {
+  const subject = subjectOf(lineOf(cable, connector), 0);
+  const faults = hypothesesOf(subject, repairs).filter(({ part, world }) => part === 0 && world.faults.length === 1);
+  const all = faults.reduce((sum, { prior }) => sum + prior, 0);
+  const good: Hypothesis = {
+    id: 'good',
+    what: 'nothing found wrong',
+    part: 'nothing',
+    act: { id: 'use', text: 'Use it', part: 'desk' },
+    prior: GOOD,
+    world: subject.sound,
+    sometimes: false,
+    counts: { class: 'desk', type: 'nothing' },
+  };
+  const hypotheses = [good, ...faults.map((each) => ({ ...each, prior: ((1 - GOOD) * each.prior) / all }))];
+  const table = tableOf(subject, hypotheses);
+  const at = connector === 'xlr3' ? BY_CABLE : ON_THE_BENCH;
+  return {
+    ...table,
+    uses: table.uses.filter(({ instrument, at: place }) => at.has(instrument) && place !== 'junction 1'),
+  };
+}
+
+const RULED_OUT = 0.01;
+const BAD = 0.9;
+
+/** What a cable has, by what was seen of it. @param only instruments that are at hand @throws ObservationError with the path of what is wrong in the observations */
+export function cableTest(table: Table, observations: unknown, only?: ReadonlySet<string>): CableTested {
+  const seen = seenOf(table, observations);
+  const found = diagnosis({ ...table, uses: atHand(table.uses, only) }, seen);
+  const share = new Map(found.left.map(({ what, probability }) => [what, probability]));
+  const matters = table.hypotheses.filter(({ counts }) => MATTERS.has(counts.type as FaultType));
+  return {
+    ...found,
+    seen: inWords(table, seen),
+    tested: seen.length > 0 && matters.every(({ what }) => (share.get(what) ?? 0) < RULED_OUT),
+    bad:
+      found.left.filter(({ part }) => part !== 'nothing').reduce((sum, { probability }) => sum + probability, 0) > BAD,
+  };
+}

@@ -1,0 +1,59 @@
+import type { KeptCableTest, KeptRepair, Repair } from '@/core/testing';
+import { addEntries } from './log';
+import type { Store } from './store';
+
+/** A cable test with what it is kept by. */
+export interface SavedCableTest extends KeptCableTest {
+  id: number;
+  at: string;
+}
+
+/** Cable tests that are told at most, the newest. */
+const MOST = 500;
+
+/** Repairs that helped, from all rigs, oldest first. */
+export const loadRepairs = (store: Store): Repair[] =>
+  (store.prepare('SELECT counts FROM repair WHERE helped = 1 ORDER BY id').pluck().all() as string[]).map(
+    (counts) => JSON.parse(counts) as Repair,
+  );
+
+/** Keeps what was put right, or was not, and writes it down in the log of its rig. @returns its id */
+export function keepRepair(store: Store, rig: string, at: string, text: string, kept: KeptRepair): number {
+  const { line, who, act, what, helped, counts } = kept;
+  return store
+    .transaction(() => {
+      const { lastInsertRowid } = store
+        .prepare(
+          'INSERT INTO repair (rig_id, line, at, who, act, what, helped, counts) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+        )
+        .run(rig, line, at, who, act, what, Number(helped), JSON.stringify(counts));
+      addEntries(store, rig, { at, who }, [{ kind: 'tested', text, lines: [line] }]);
+      return Number(lastInsertRowid);
+    })
+    .immediate();
+}
+
+/** Cable tests, newest first. */
+export const loadCableTests = (store: Store): SavedCableTest[] =>
+  (
+    store
+      .prepare('SELECT id, label, item, at, who, connector, observations FROM cable_test ORDER BY id DESC LIMIT ?')
+      .all(MOST) as (Omit<SavedCableTest, 'observations' | 'item'> & { observations: string; item: string | null })[]
+  ).map(({ observations, item, ...row }) => ({
+    ...row,
+    ...(item !== null && { item }),
+    observations: JSON.parse(observations) as SavedCableTest['observations'],
+  }));
+
+/** Keeps a test of a cable. @returns it, with its id */
+export function keepCableTest(store: Store, at: string, kept: KeptCableTest): SavedCableTest {
+  const { label, item, who, connector, observations } = kept;
+  const { lastInsertRowid } = store
+    .prepare('INSERT INTO cable_test (label, item, at, who, connector, observations) VALUES (?, ?, ?, ?, ?, ?)')
+    .run(label, item ?? null, at, who, connector, JSON.stringify(observations));
+  return { ...kept, id: Number(lastInsertRowid), at };
+}
+
+/** Takes a test out. @returns whether there was one */
+export const removeCableTest = (store: Store, id: number): boolean =>
+  store.prepare('DELETE FROM cable_test WHERE id = ?').run(id).changes > 0;

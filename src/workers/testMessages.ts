@@ -1,0 +1,29 @@
+import type { ConnectorId, Part } from '@/core/gear';
+import type { RigDocument } from '@/core/rig';
+import type { CableTested, Diagnosed, Observation, Repair } from '@/core/testing';
+
+/** What a page asks the worker that finds faults. `ticket` comes back with the answer. */
+export type TestQuestion = { ticket: number } & (
+  | {
+      ask: 'line';
+      document: RigDocument;
+      line: string;
+      observations: Observation[];
+      repairs: Repair[];
+      /** Names of the instruments that are at hand; all where left out. */
+      only?: string[];
+      cannot: string[];
+    }
+  | {
+      ask: 'cable';
+      connector: ConnectorId;
+      cable: Part;
+      observations: Observation[];
+      repairs: Repair[];
+      only?: string[];
+    }
+);
+
+export type TestAnswer = { ticket: number } & (
+  { ask: 'line'; found: Diagnosed } | { ask: 'cable'; found: CableTested } | { ask: 'failed'; message: string }
+);
