@@ -163,9 +163,13 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
             {next.ask}
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            {next.how} {next.about}
+            {next.about}
           </Typography>
-          <AnswerGrid answers={next.answers} onAnswer={observe} busy={busy} />
+          <AnswerGrid
+            answers={next.answers.map((each) => ({ ...each, means: each.means.split('; ').map(short).join('; ') }))}
+            onAnswer={observe}
+            busy={busy}
+          />
           <NumbersForm
             key={`${next.instrument} ${observations.length}`}
             instrument={next.instrument}

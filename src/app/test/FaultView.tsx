@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
-import { afterActing, SYMPTOMS, type ActNow, type Diagnosed, type Question } from '@/core/testing';
+import { afterActing, type ActNow, type Question } from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
 import { ActCard } from './ActCard';
 import { AnsweredList } from './AnsweredList';
@@ -16,6 +16,7 @@ import { AnswerGrid } from './AnswerGrid';
 import { AtHand } from './AtHand';
 import { NumbersForm } from './NumbersForm';
 import { SolvedCard } from './SolvedCard';
+import { actOf, keyOf, questionOf } from './shown';
 import type { useFault } from './useFault';
 import { about, WHERE } from './words';
 
@@ -30,8 +31,6 @@ interface Props {
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
 }
-
-const keyOf = ({ instrument, at }: { instrument: string; at: string }): string => `${instrument} at ${at}`;
 
 /** One question at a time, until something is worth doing; then that, and whether it helped. */
 export function FaultView({ rig, document, line, state, who, missing, onMissing, onChange, onTold }: Props) {
@@ -151,25 +150,6 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
       <AtHand missing={missing} onMissing={onMissing} />
     </Box>
   );
-}
-
-/** The act that is being done, or that is due. */
-function actOf(found: Diagnosed | undefined, { acting, on, chosen }: ReturnType<typeof useFault>['fault']) {
-  if (!found) return undefined;
-  if (acting !== undefined) return found.acts.find(({ id }) => id === acting);
-  return found.act && !on && chosen === undefined ? found.acts[0] : undefined;
-}
-
-/** First what is heard; then what was asked for, else what tells most for its time. */
-function questionOf(found: Diagnosed, { observations, chosen, cannot }: ReturnType<typeof useFault>['fault']) {
-  const all = [...(found.next ? [found.next] : []), ...found.others];
-  const listening = all.find(({ instrument }) => instrument === 'listening');
-  if (chosen === undefined && observations.length === 0 && listening && !cannot.includes(keyOf(listening)))
-    return {
-      ...listening,
-      answers: Object.entries(SYMPTOMS).map(([key, text]) => ({ key, text, likely: 0, means: '' })),
-    };
-  return all.find((each) => keyOf(each) === chosen) ?? all[0];
 }
 
 interface AskedProps {

@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import type { ActNow, Diagnosed } from '@/core/testing';
+import type { ActNow, Diagnosed, Question } from '@/core/testing';
 import { about, bitsOf, capital, percent } from './words';
 
 /** Of what it can still be so many are listed, and so many of what a question cannot see. */
@@ -12,20 +12,25 @@ const [MOST, MOST_UNSEEN, MOST_ACTS] = [8, 6, 3];
 
 interface Props {
   found?: Diagnosed;
+  /** The question that is shown. */
+  question?: Question;
   /** Nothing is being worked out. */
   idle: boolean;
   onAct: (act: ActNow) => void;
 }
 
 /** What it can still be, what acting now would bring, and what the question cannot see. */
-export function LeftPanel({ found, idle, onAct }: Props) {
+export function LeftPanel({ found, question, idle, onAct }: Props) {
   if (!found)
     return (
       <Typography sx={{ p: 2 }}>{idle ? 'Nothing is being looked for.' : 'Working out what it can be …'}</Typography>
     );
-  const { left, acts, next, others, open, contradictions, unexplained, seen, notSeen } = found;
-  const shown = left.slice(0, MOST);
-  const rest = left.slice(MOST).reduce((sum, { probability }) => sum + probability, 0);
+  const { alike, acts, next: best, others, open, contradictions, unexplained, seen, notSeen } = found;
+  const shown = alike.slice(0, MOST);
+  const rest = alike.slice(MOST).reduce((sum, { probability }) => sum + probability, 0);
+  const next = question;
+  const second = [...(best ? [best] : []), ...others].find((each) => each !== question);
+  const begun = seen.length > 0;
   const unseen = next ? next.notSeen : notSeen;
   return (
     <Box sx={{ p: 2 }}>
@@ -69,10 +74,10 @@ export function LeftPanel({ found, idle, onAct }: Props) {
       </Box>
       {rest > 0.005 && (
         <Typography variant="caption" color="textSecondary">
-          {left.length - MOST} more, {percent(rest)} together
+          {alike.length - MOST} more, {percent(rest)} together
         </Typography>
       )}
-      {acts.length > 0 && next && (
+      {begun && acts.length > 0 && next && (
         <>
           <Typography variant="h3" component="h3" sx={{ mt: 2, mb: 0.5 }}>
             Act now instead
@@ -100,7 +105,7 @@ export function LeftPanel({ found, idle, onAct }: Props) {
           ))}
         </>
       )}
-      {unseen.length > 0 && (
+      {begun && unseen.length > 0 && (
         <>
           <Typography variant="h3" component="h3" sx={{ mt: 2, mb: 0.5 }}>
             {next ? 'This question won’t show' : 'Not seen by any of these looks'}
@@ -111,12 +116,12 @@ export function LeftPanel({ found, idle, onAct }: Props) {
           </Typography>
         </>
       )}
-      {next && (
+      {begun && next && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
-          Why this one: it settles {bitsOf(next.bits)} of {bitsOf(open)} bits in about {about(next.seconds)}, walking
-          and waits included.
-          {others[0] &&
-            ` Next best: ${others[0].label.toLowerCase()}, ${bitsOf(others[0].bits)} bits in ${about(others[0].seconds)}.`}
+          {next === best ? 'Why this one: it' : 'This one'} settles {bitsOf(next.bits)} of {bitsOf(open)} bits in about{' '}
+          {about(next.seconds)}, walking and waits included.
+          {second &&
+            ` ${next === best ? 'Next best' : 'Best for its time'}: ${second.label.toLowerCase()}, ${bitsOf(second.bits)} bits in ${about(second.seconds)}.`}
         </Typography>
       )}
     </Box>

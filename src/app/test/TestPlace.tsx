@@ -18,6 +18,7 @@ import { CableView } from './CableView';
 import { FaultView } from './FaultView';
 import { LeftPanel } from './LeftPanel';
 import { LineColumn } from './LineColumn';
+import { actOf, questionOf } from './shown';
 import { useFault } from './useFault';
 
 const TABS = [
@@ -59,6 +60,8 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
     repairs,
     only,
   });
+  const shownQuestion =
+    state.found && !actOf(state.found, state.fault) ? questionOf(state.found, state.fault) : undefined;
   return (
     <TabbedPlace
       here="/test"
@@ -77,6 +80,7 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
         tab === 'fault' ? (
           <LeftPanel
             found={state.fault.solved || !line ? undefined : state.found}
+            question={shownQuestion}
             idle={!line || state.fault.solved !== undefined}
             onAct={({ id }) => {
               state.setFault({ ...state.fault, acting: id });

@@ -32,7 +32,7 @@ export interface Next {
 /** An act that does not help costs what it takes, and about so much more until one is where one was (assumed). */
 const IN_VAIN: Seconds = 240;
 /** An act that is so likely is done; below the second it is not, while there is anything worth looking at. */
-const [SURE, UNSURE] = [0.985, 0.965];
+const [SURE, UNSURE] = [0.985, 0.955];
 /** What tells less than this tells nothing. */
 const NOTHING_NEW = 0.01;
 

@@ -129,4 +129,4 @@ export function contradictions(table: Table, seen: readonly Seen[]): { seen: See
 }
 
 /** What was less likely than this by all the rest does not fit it. */
-const UNLIKELY = 0.03;
+const UNLIKELY = 0.05;

@@ -70,19 +70,18 @@ export function cableTable(
   };
 }
 
-const RULED_OUT = 0.01;
 const BAD = 0.9;
 
 /** What a cable has, by what was seen of it. @param only instruments that are at hand @throws ObservationError with the path of what is wrong in the observations */
 export function cableTest(table: Table, observations: unknown, only?: ReadonlySet<string>): CableTested {
   const seen = seenOf(table, observations);
   const found = diagnosis({ ...table, uses: atHand(table.uses, only) }, seen);
-  const share = new Map(found.left.map(({ what, probability }) => [what, probability]));
+  const gone = new Set(found.ruledOut);
   const matters = table.hypotheses.filter(({ counts }) => MATTERS.has(counts.type as FaultType));
   return {
     ...found,
     seen: inWords(table, seen),
-    tested: seen.length > 0 && matters.every(({ what }) => (share.get(what) ?? 0) < RULED_OUT),
+    tested: seen.length > 0 && matters.every(({ what }) => gone.has(what)),
     bad:
       found.left.filter(({ part }) => part !== 'nothing').reduce((sum, { probability }) => sum + probability, 0) > BAD,
   };

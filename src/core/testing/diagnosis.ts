@@ -37,6 +37,8 @@ export interface Question {
 /** What is known after some looks. */
 export interface Diagnosis {
   left: Left[];
+  /** The same with contacts of one part taken together, for whoever reads it. */
+  alike: { what: string; probability: number }[];
   acts: ActNow[];
   /** Acting now is cheaper than asking on. */
   act: boolean;
@@ -55,8 +57,8 @@ export interface Diagnosis {
   unexplained: boolean;
 }
 
-/** Less likely than this is ruled out, if it was likelier before. */
-const RULED_OUT = 0.005;
+/** Ruled out is what is less likely than the first, and by so much less likely than before anything was looked at. */
+const [RULED_OUT, TIMES_LESS] = [0.005, 10];
 /** What is left and likelier than this is listed. */
 const LISTED = 0.002;
 const MOST_MEANINGS = 3;
@@ -78,25 +80,62 @@ export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlyS
       bits,
       seconds,
       answers: answersOf(table, use, shares),
-      notSeen: wordsOf(
-        table.hypotheses.flatMap((each, n) => (shares[n] > LISTED && isMissed(table, use, n) ? [each] : [])),
-      ),
+      notSeen: use.at === 'desk' ? [] : missedBy(table, use, shares),
     };
   });
   const against = new Set(contradictions(table, seen).map((each) => each.seen));
   return {
     left: leftOf(table, shares),
+    alike: together(
+      table.hypotheses.flatMap((hypothesis, n) => (shares[n] > LISTED ? [{ hypothesis, share: shares[n] }] : [])),
+    ).map(({ what, share }) => ({ what, probability: share })),
     acts: acts.filter(({ probability }) => probability > LISTED),
     act,
     open,
     ...(!act && questions[0] && { next: questions[0] }),
     others: act ? questions : questions.slice(1),
-    ruledOut: wordsOf(table.hypotheses.filter(({ prior }, n) => shares[n] < RULED_OUT && prior >= RULED_OUT)),
+    ruledOut: wordsOf(table.hypotheses.filter(({ prior }, n) => shares[n] < Math.min(RULED_OUT, prior / TIMES_LESS))),
     notSeen: notSeenBy(table, seen),
     contradictions: seen.flatMap((each, n) => (against.has(each) ? [n] : [])),
     unexplained: fitsNothing(table, seen),
   };
 }
+
+/** Several contacts of one part with the same sort of fault, in words. */
+const ANY: Partial<Record<Repair['type'], string>> = {
+  open: 'a contact open',
+  'open at times': 'a contact open at times',
+  shorted: 'two contacts shorted',
+  'shorted at times': 'two contacts shorted at times',
+  resistive: 'a bad joint',
+  swapped: 'two contacts swapped',
+  damp: 'damp between contacts',
+};
+
+/** Hypotheses of one sort and one part as one, with what they are worth together; most worth first. */
+function together(hypotheses: readonly { hypothesis: Hypothesis; share: number }[]): { what: string; share: number }[] {
+  const groups = new Map<string, { hypothesis: Hypothesis; share: number }[]>();
+  for (const each of hypotheses) {
+    const { part, what, counts } = each.hypothesis;
+    const key = ANY[counts.type] ? `${part} ${counts.type}` : what;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()]
+    .map((group) => {
+      const [first] = group.toSorted((a, b) => b.share - a.share);
+      const { what, counts } = first.hypothesis;
+      // One contact that stands out is named.
+      const several = group.filter(({ share }) => share > STANDS_OUT * first.share).length > 1;
+      return {
+        what: several && ANY[counts.type] ? `${what.slice(0, what.lastIndexOf(': '))}: ${ANY[counts.type]}` : what,
+        share: group.reduce((sum, { share }) => sum + share, 0),
+      };
+    })
+    .sort((a, b) => b.share - a.share);
+}
+
+/** What is less likely than this part of the likeliest contact is not named beside it. */
+const STANDS_OUT = 0.2;
 
 const wordsOf = (hypotheses: readonly Hypothesis[]): string[] => [...new Set(hypotheses.map(({ what }) => what))];
 
@@ -121,6 +160,14 @@ function isMissed(table: Table, use: Seen['use'], n: number): boolean {
   return told < 0.5;
 }
 
+/** What is still likely of what a look shows nothing of. */
+const missedBy = (table: Table, use: Seen['use'], shares: readonly number[]): string[] =>
+  together(
+    table.hypotheses.flatMap((hypothesis, n) =>
+      shares[n] > LISTED && isMissed(table, use, n) ? [{ hypothesis, share: shares[n] }] : [],
+    ),
+  ).map(({ what }) => what);
+
 /** Faults that every look so far would have missed, of those that are still possible. */
 function notSeenBy(table: Table, seen: readonly Seen[]): string[] {
   const looks = seen.filter(({ use }) => use.instrument !== 'listening');
@@ -142,12 +189,10 @@ function answersOf(table: Table, use: Seen['use'], shares: readonly number[]): Q
     .map(({ key, text }) => {
       const own = likelihoods(table, use, [key]).map((likelihood, n) => likelihood * shares[n]);
       const likely = own.reduce((sum, each) => sum + each, 0);
-      const meant = table.hypotheses
-        .map(({ what }, n) => ({ what, share: own[n] / (likely || 1) }))
-        .sort((a, b) => b.share - a.share)
+      const meant = together(table.hypotheses.map((hypothesis, n) => ({ hypothesis, share: own[n] / (likely || 1) })))
         .slice(0, MOST_MEANINGS)
         .filter(({ share }) => share > 0.1);
-      return { key, text, likely, means: meant.map(({ what }) => what).join(', ') };
+      return { key, text, likely, means: meant.map(({ what }) => what).join('; ') };
     })
     .sort((a, b) => b.likely - a.likely);
 }

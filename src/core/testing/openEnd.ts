@@ -1,4 +1,4 @@
-import { CircuitError, operatingPoint, type Element, type Node } from '../circuit';
+import { CircuitError, operatingPoint, type Element, type Netlist, type Node } from '../circuit';
 import { lineCircuit, socketNode, type Contact } from '../gear';
 import type { Amps, Ohms, Volts } from '../units';
 import { socketContacts, type Subject, type World } from './subject';
@@ -6,6 +6,8 @@ import { socketContacts, type Subject, type World } from './subject';
 /** A line taken apart at a junction, seen from there towards the inlet. */
 export interface OpenEnd {
   node: (contact: Contact) => Node;
+  /** The circuit with something fitted there. */
+  fitted: (elements: readonly Element[]) => Netlist;
   /** What a meter that is fitted there reads. */
   read: (fitted: readonly Element[]) => { volts: (a: Contact, b: Contact) => Volts; amps: (element: string) => Amps };
 }
@@ -20,11 +22,13 @@ export function openEnd({ line, faults }: World, junction: number): OpenEnd {
   ];
   const elements = netlist.elements.filter(({ name }) => !gone.some((prefix) => name.startsWith(prefix)));
   const node = (contact: Contact) => socketNode(contact, junction);
+  const fitted = (more: readonly Element[]): Netlist => ({ ...netlist, elements: [...elements, ...more] });
   return {
     node,
-    read(fitted) {
+    fitted,
+    read(more) {
       try {
-        const point = operatingPoint({ ...netlist, elements: [...elements, ...fitted] });
+        const point = operatingPoint(fitted(more));
         return { volts: (a, b) => point.volts(node(a), node(b)) ?? 0, amps: (element) => point.amps(element) };
       } catch (error) {
         if (!(error instanceof CircuitError)) throw error;

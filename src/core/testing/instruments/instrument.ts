@@ -21,7 +21,7 @@ export interface Use {
 }
 
 /** How things may be: what is wrong with the circuit, and what else. */
-export type Case = Pick<Hypothesis, 'world' | 'condition' | 'part' | 'act'>;
+export type Case = Pick<Hypothesis, 'world' | 'condition' | 'part' | 'act' | 'sometimes'>;
 
 /** An instrument, everything about it in one place. */
 export interface Instrument {

@@ -1,9 +1,9 @@
 import type { Contact } from '../../gear';
 import type { Element } from '../../circuit';
-import { openEnd } from '../openEnd';
+import { openEnd, type OpenEnd } from '../openEnd';
 import { surely, type Outcome } from '../outcome';
 import { fittedFor, untilOff } from '../costs';
-import { contactName, socketContacts, type Subject, type World } from '../subject';
+import { socketContacts, type Subject, type World } from '../subject';
 import { AT_REST, junctionOf, missesUpstream, ObservationError, worldOf, type Instrument } from './instrument';
 import { feedUses } from './voltmeter';
 
@@ -21,14 +21,18 @@ const LIGHTS: readonly Light[] = ['lit', 'dim', 'dark'];
 
 /** Current of each lamp with the stick in. */
 export function lampAmps(subject: Subject, world: World, junction: number): { contact: Contact; amps: number }[] {
-  const { legs, reference } = socketContacts(subject, junction);
   const end = openEnd(world, junction);
-  const fitted = legs.flatMap((leg): Element[] => [
+  const read = end.read(stickAt(subject, end, junction));
+  return socketContacts(subject, junction).legs.map((contact) => ({ contact, amps: read.amps(`lamp.${contact}`) }));
+}
+
+/** The stick, plugged in where a line is open. */
+export function stickAt(subject: Subject, end: OpenEnd, junction: number): Element[] {
+  const { legs, reference } = socketContacts(subject, junction);
+  return legs.flatMap((leg): Element[] => [
     { type: 'resistor', name: `lamp.${leg}`, a: end.node(leg), b: `lamp.${leg}`, ohms: STICK.ohms },
     { type: 'diode', name: `lamp.diode.${leg}`, a: `lamp.${leg}`, b: end.node(reference), ...STICK.diode },
   ]);
-  const read = end.read(fitted);
-  return legs.map((contact) => ({ contact, amps: read.amps(`lamp.${contact}`) }));
 }
 
 const lightOf = (amps: number): Light => (amps >= LIT ? 'lit' : amps >= DIM ? 'dim' : 'dark');
@@ -36,7 +40,7 @@ const keyOf = (lights: readonly (readonly [Contact, Light])[]): string =>
   lights.map(([contact, light]) => `${contact} ${light}`).join(', ');
 
 function inWords(lights: readonly (readonly [Contact, Light])[]): string {
-  const of = (light: Light) => lights.filter(([, each]) => each === light).map(([contact]) => contactName(contact));
+  const of = (light: Light) => lights.filter(([, each]) => each === light).map(([contact]) => `lamp ${contact}`);
   const lit = of('lit');
   const dim = of('dim');
   if (lit.length === lights.length) return lights.length > 1 ? 'Both lit' : 'Lit';

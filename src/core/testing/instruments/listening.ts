@@ -134,6 +134,9 @@ export const listening: Instrument = {
   seconds: () => 15,
 };
 
+/** How often what is broken for good touches once more while it is bent (assumed). */
+const TOUCHES = 0.2;
+
 /** Whether wiggling a part is heard. */
 export const wiggling: Instrument = {
   name: 'wiggling',
@@ -151,10 +154,13 @@ export const wiggling: Instrument = {
       where: 'source' as const,
     })),
   shows(subject, use, asIt) {
-    const own = asIt && `link ${String(asIt.part)}` === use.at;
-    const touched = own && asIt.world !== subject.sound;
-    // What is there all the time does not change by being moved.
-    return [{ ...(touched ? WIGGLED.changes : WIGGLED.same), share: 1 }];
+    const touched = asIt && `link ${String(asIt.part)}` === use.at && asIt.world !== subject.sound;
+    if (!touched) return [{ ...WIGGLED.same, share: 1 }];
+    if (asIt.sometimes) return [{ ...WIGGLED.changes, share: 1 }];
+    return [
+      { ...WIGGLED.same, share: 1 - TOUCHES },
+      { ...WIGGLED.changes, share: TOUCHES },
+    ];
   },
   read: (_subject, _use, seen) => oneOfKeys(seen, Object.values(WIGGLED)),
   seconds: () => 25,

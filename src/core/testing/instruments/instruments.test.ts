@@ -1,0 +1,133 @@
+import { named, oneCable, tableFor } from '../../../../tests/testing/lines';
+import { openEnd } from '../openEnd';
+import { lampAmps, STICK } from './lamps';
+import { instrumentNamed, INSTRUMENTS, type Use } from '.';
+import { LOAD } from './testLoad';
+
+/** The rows of the design's table of what tests miss; arithmetic by Ohm's law for 48 V behind 6.8 kΩ a leg. */
+const table = tableFor(oneCable());
+const { subject } = table;
+const useOf = (instrument: string, at: Use['at'] = 'junction 0'): Use =>
+  table.uses.find((use) => use.instrument === instrument && use.at === at)!;
+const key = (instrument: string, what: string | undefined, at?: Use['at']): string =>
+  instrumentNamed(instrument)!.shows(
+    subject,
+    useOf(instrument, at),
+    what === undefined ? undefined : named(table, `cable: ${what}`),
+  )[0].key;
+const text = (instrument: string, what: string): string =>
+  instrumentNamed(instrument)!.shows(subject, useOf(instrument), named(table, `cable: ${what}`))[0].text;
+
+/** A fault; lamps; volts 2-1, 3-1, 3-2; load; box. What is missed reads as without a fault. */
+const GOOD = ['2 lit, 3 lit', '2-1 full, 3-1 full, 3-2 none', '2 full, 3 full', '1-1, 2-2, 3-3'];
+test.each<[string | undefined, string, string, string, string]>([
+  [undefined, GOOD[0], GOOD[1], GOOD[2], GOOD[3]],
+  ['pins 2 and 3 swapped', GOOD[0], GOOD[1], GOOD[2], '1-1, 2-3, 3-2'],
+  ['pins 2 and 3 shorted', GOOD[0], GOOD[1], '2 high, 3 high', '1-1, 2-2, 2-3, 3-2, 3-3'],
+  ['pin 2 open', '2 dark, 3 lit', '2-1 none, 3-1 full, 3-2 none', '2 none, 3 full', '1-1, 3-3'],
+  ['pin 1 open', '2 dark, 3 dark', '2-1 none, 3-1 none, 3-2 none', '2 none, 3 none', '2-2, 3-3'],
+  [
+    'pins 1 and 2 shorted',
+    '2 dark, 3 lit',
+    '2-1 none, 3-1 full, 3-2 positive',
+    '2 none, 3 full',
+    '1-1, 1-2, 2-1, 2-2, 3-3',
+  ],
+  [
+    'pins 1 and 2 swapped',
+    '2 dark, 3 dark',
+    '2-1 reversed, 3-1 none, 3-2 positive',
+    '2 reversed, 3 none',
+    '1-2, 2-1, 3-3',
+  ],
+  ['bad joint on pin 2', GOOD[0], GOOD[1], '2 low, 3 full', GOOD[3]],
+])('%s: lamps %s, volts %s, load %s, box %s', (what, lamps, volts, load, box) => {
+  expect(key('lamps', what)).toBe(lamps);
+  expect(key('voltmeter', what)).toBe(volts);
+  expect(key('test load', what)).toBe(load);
+  expect(key('cable box', what, 'link 0')).toBe(box);
+});
+
+test('the numbers: 47.97 V, 24.0 V, 22.4 V behind 1 kΩ, 32.0 V with 2 and 3 shorted, 7.06 mA, 4.55 and 4.14 mA', () => {
+  const volts = (what: string | undefined, ohms: number, leg: '2' | '3' = '2') => {
+    const end = openEnd(what === undefined ? subject.sound : named(table, `cable: ${what}`).world, 0);
+    return end.read([{ type: 'resistor', name: 'r', a: end.node(leg), b: end.node('1'), ohms }]).volts(leg, '1');
+  };
+  expect(volts(undefined, 10e6)).toBeCloseTo((48 * 10e6) / (10e6 + 6800), 2);
+  expect(volts(undefined, LOAD)).toBeCloseTo(24, 1);
+  expect(volts('bad joint on pin 2', LOAD)).toBeCloseTo((48 * 6800) / 14_600, 1);
+  expect(volts('bad joint on pin 2', LOAD, '3')).toBeCloseTo(24, 1);
+  expect(volts('bad joint on pin 2', 10e6)).toBeCloseTo(47.96, 1);
+  expect(volts('pins 2 and 3 shorted', LOAD)).toBeCloseTo((48 * 6800) / 10_200, 1);
+  expect(volts('pins 1 and 2 swapped', LOAD)).toBeCloseTo(-24, 1);
+  const lamp = (what?: string) =>
+    1000 * lampAmps(subject, what === undefined ? subject.sound : named(table, `cable: ${what}`).world, 0)[0].amps;
+  expect(lamp()).toBeCloseTo(4.55, 2);
+  expect(lamp('bad joint on pin 2')).toBeCloseTo(4.14, 2);
+  expect(lamp('pins 2 and 3 shorted')).toBeCloseTo(4.55, 2);
+  expect(Math.abs(lamp('pins 1 and 2 swapped'))).toBeLessThan(1e-3);
+  expect(STICK.ohms).toBe(3300);
+  expect(text('milliammeter', 'bad joint on pin 2')).toBe('6.15 mA on pin 2, 7.05 mA on pin 3');
+});
+
+test('a feed anywhere within its tolerance is no fault; a leg that lags its neighbour is', () => {
+  const load = instrumentNamed('test load')!;
+  const read = (two: number, three: number) => load.read(subject, useOf('test load'), { 2: two, 3: three });
+  for (const open of [44.1, 48, 51.9]) expect(read(open / 2, open / 2)).toBe('2 full, 3 full');
+  expect(read(21.9, 21.9)).toBe('2 low, 3 low');
+  expect(read(22.4, 24)).toBe('2 low, 3 full');
+  // 4 V from 48 V open: 52 V. A further percent is none of the standard's.
+  expect(read(26.4, 26.4)).toBe('2 high, 3 high');
+  expect(read(24, 23.4)).toBe('2 full, 3 full');
+  expect(read(24, 23.2)).toBe('2 full, 3 low');
+  expect(read(-24, 0)).toBe('2 reversed, 3 none');
+});
+
+test('an ohmmeter tells a joint of 1 kΩ, a leak and open apart; a box lights through the joint and sees no leak', () => {
+  expect(key('ohmmeter', 'bad joint on pin 2', 'link 0')).toBe('1-1, 2~2, 3-3');
+  expect(key('ohmmeter', 'damp between pins 1 and 3', 'link 0')).toBe('1-1, 1…3, 2-2, 3-3, 3…1');
+  expect(key('cable box', 'damp between pins 1 and 3', 'link 0')).toBe(GOOD[3]);
+  const ohms = instrumentNamed('ohmmeter')!;
+  const read = (seen: unknown) => ohms.read(subject, useOf('ohmmeter', 'link 0'), seen);
+  expect(read({ '1-1': 0.4, '2-2': 49, '3-3': 51 })).toBe('1-1, 2-2, 3~3');
+  expect(read({ '1-1': 0.4, '2-2': 8999, '3-3': null })).toBe('1-1, 2~2');
+  expect(read({ '1-1': 0.4, '2-2': 0.4, '3-3': 0.4, '2-3': 19e6 })).toBe('1-1, 2-2, 2…3, 3-3');
+  expect(read({ '1-1': 0.4, '2-2': 21e6 })).toBe('1-1');
+});
+
+test('what is upstream of an open end is not seen there, and what is between it and the inlet is', () => {
+  const long = tableFor({
+    ...oneCable(),
+    links: [
+      { kind: 'cable', name: 'first' },
+      { kind: 'cable', name: 'second' },
+    ],
+  });
+  const at = (junction: number, what: string) => {
+    const use = long.uses.find((each) => each.instrument === 'lamps' && each.at === `junction ${junction}`)!;
+    return long.shown(use)[long.hypotheses.indexOf(named(long, what))].map((each) => each.key);
+  };
+  expect(at(0, 'first: pin 3 open')).toEqual(['2 lit, 3 dark']);
+  expect(at(1, 'first: pin 3 open')).toEqual(['2 lit, 3 lit']);
+  expect(at(1, 'second: pin 3 open')).toEqual(['2 lit, 3 dark']);
+  expect(at(2, 'second: pin 3 open')).toEqual(['2 lit, 3 lit']);
+});
+
+test('instruments that need a feed are not offered without one, a milliammeter on 48 V alone, an ohmmeter across wire alone', () => {
+  const names = (line = oneCable()) => new Set(tableFor(line).uses.map(({ instrument }) => instrument));
+  expect(names(oneCable({ kind: 'moving-coil' }, 'off'))).not.toContain('lamps');
+  expect(names(oneCable({ kind: 'condenser-9-52' }, 'P24'))).toContain('lamps');
+  expect(names(oneCable({ kind: 'condenser-9-52' }, 'P24'))).not.toContain('milliammeter');
+  const boxed = tableFor({ ...oneCable(), links: [{ kind: 'isolating-transformer' }, { kind: 'cable' }] });
+  expect(boxed.uses.filter(({ instrument }) => instrument === 'ohmmeter').map(({ at }) => at)).toEqual(['link 1']);
+});
+
+test('every instrument reads back whatever it shows, and refuses what it cannot show with a word on what it can', () => {
+  for (const use of table.uses) {
+    const instrument = instrumentNamed(use.instrument)!;
+    for (const outcome of table.outcomes(use)) expect(instrument.read(subject, use, outcome.key)).toBe(outcome.key);
+    expect(() => instrument.read(subject, use, 'gibberish')).toThrow(/must|names/);
+    expect(() => instrument.read(subject, use, 7)).toThrow(/must/);
+  }
+  expect(new Set(table.uses.map(({ instrument }) => instrument)).size).toBe(INSTRUMENTS.length - 1);
+});

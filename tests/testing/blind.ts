@@ -1,0 +1,174 @@
+import type { Line, Part } from '@/core/gear';
+import { nextOf, standingAfter, type Next } from '@/core/testing/asking';
+import { instrumentOf, lookKey, type Seen, type Table } from '@/core/testing/belief';
+import { walkTo } from '@/core/testing/costs';
+import { cures } from '@/core/testing/hypotheses';
+import type { Use } from '@/core/testing/instruments';
+import { seeded } from '../recordings/sounds';
+import { demoLines, oneCable, tableFor } from './lines';
+
+/** What is asked in turn: what tells most for its time, a fixed order of instruments, or anything. */
+export type Order = 'best' | 'random' | readonly string[];
+
+/** Fixed orders that somebody may have learned; the quickest of them is what the best is held against. */
+export const FIXED: Readonly<Record<string, readonly string[]>> = {
+  'desk, swaps': ['feed lamp', 'channel', 'other meters', 'hiss', 'source switch', 'exchange', 'wiggling', 'replug'],
+  'desk, wiggle, swaps': [
+    'feed lamp',
+    'channel',
+    'other meters',
+    'hiss',
+    'source switch',
+    'wiggling',
+    'exchange',
+    'lamps',
+  ],
+  'desk, wiggle, lamps': [
+    'feed lamp',
+    'channel',
+    'other meters',
+    'hiss',
+    'source switch',
+    'wiggling',
+    'lamps',
+    'exchange',
+  ],
+  'desk, wiggle, box': [
+    'channel',
+    'feed lamp',
+    'other meters',
+    'hiss',
+    'source switch',
+    'wiggling',
+    'cable box',
+    'exchange',
+  ],
+};
+/** What is usual: swap, unplug and plug, then look at the desk. */
+export const CHECKLIST = [
+  'exchange',
+  'replug',
+  'other meters',
+  'channel',
+  'feed lamp',
+  'hiss',
+  'source switch',
+  'voltmeter',
+];
+
+const SOURCES: readonly [Part, string][] = [
+  [{ kind: 'moving-coil' }, 'off'],
+  [{ kind: 'moving-coil' }, 'P48'],
+  [{ kind: 'condenser-48' }, 'P48'],
+  [{ kind: 'condenser-9-52' }, 'P24'],
+  [{ kind: 'battery-or-phantom-condenser' }, 'P48'],
+];
+const LINKS: readonly Part[] = [
+  { kind: 'cable', name: 'cable' },
+  { kind: 'multicore', name: 'multicore' },
+  { kind: 'three-pin-patch-point', name: 'patch point' },
+  { kind: 'isolating-transformer', name: 'transformer' },
+];
+
+/** Lines made up: a source, cables and what may lie between them, an inlet. */
+export function randomLines(random: () => number, count: number): Line[] {
+  const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)];
+  return Array.from({ length: count }, (_, n): Line => {
+    const [source, feed] = one(SOURCES);
+    const between = Array.from({ length: Math.floor(random() * 4) }, () => one(LINKS));
+    const links = [LINKS[0], ...between].map((part, k) => ({ ...part, name: `${part.name} ${k + 1}` }));
+    return { ...oneCable(source, feed), id: `line-${n}`, links };
+  });
+}
+
+export interface Trials {
+  right: number;
+  /** How sure it said it was, on average. */
+  stated: number;
+  seconds: number;
+  looks: number;
+  count: number;
+  /** Seconds by the number of links, three standing for more. */
+  byLinks: Map<number, { seconds: number; count: number }>;
+}
+
+const MOST_LOOKS = 40;
+
+/**
+ * Trials: a fault drawn from the priors, looks that are misread as often as the instruments say.
+ * @param each how many a line @param errors how many times more often looks are misread than assumed
+ */
+export function blindTrials(given: {
+  seed: number;
+  each: number;
+  errors?: number;
+  order?: Order;
+  lines?: readonly Line[];
+  tables?: Map<Line, Table>;
+}): Trials {
+  const { seed, each, errors = 1, order = 'best', tables = new Map<Line, Table>() } = given;
+  const random = seeded(`blind ${seed}`);
+  const lines = given.lines ?? [...demoLines(), ...randomLines(random, 12)];
+  const pick = (shares: readonly number[]): number => {
+    let left = random() * shares.reduce((sum, share) => sum + share, 0);
+    return Math.max(
+      0,
+      shares.findIndex((share) => (left -= share) < 0),
+    );
+  };
+  const seenIn = (table: Table, use: Use, truth: number): string => {
+    const shown = table.shown(use)[truth];
+    const { key } = shown[pick(shown.map(({ share }) => share))];
+    const others = table.outcomes(use).filter((outcome) => outcome.key !== key);
+    return others.length && random() < errors * instrumentOf(use).errs
+      ? others[Math.floor(random() * others.length)].key
+      : key;
+  };
+  const chosen = (table: Table, seen: readonly Seen[], next: Next): { use: Use; seconds: number } | undefined => {
+    if (order === 'best') return next.looks[0];
+    const made = new Set(seen.map(({ use }) => lookKey(use)));
+    const left = table.uses.filter((use) => use.instrument !== 'listening' && !made.has(lookKey(use)));
+    const rank = ({ instrument }: Use) => (order as readonly string[]).indexOf(instrument) >>> 0;
+    const use =
+      order === 'random' ? left[Math.floor(random() * left.length)] : left.sort((a, b) => rank(a) - rank(b))[0];
+    if (!use) return undefined;
+    const standing = standingAfter(seen);
+    return { use, seconds: walkTo(use.where, standing) + instrumentOf(use).seconds(table.subject, use, standing) };
+  };
+  const all: Trials = { right: 0, stated: 0, seconds: 0, looks: 0, count: 0, byLinks: new Map() };
+  for (const line of lines) {
+    const table = tables.get(line) ?? tableFor(line);
+    tables.set(line, table);
+    const listening = table.uses.find(({ instrument }) => instrument === 'listening')!;
+    const links = Math.min(3, line.links.length);
+    const own = all.byLinks.get(links) ?? { seconds: 0, count: 0 };
+    all.byLinks.set(links, own);
+    for (let n = 0; n < each; n++) {
+      const truth = pick(table.hypotheses.map(({ prior }) => prior));
+      const seen: Seen[] = [{ use: listening, key: seenIn(table, listening, truth) }];
+      let next = nextOf(table, seen);
+      while (!next.act && seen.length < MOST_LOOKS) {
+        const look = chosen(table, seen, next);
+        if (!look) break;
+        all.seconds += look.seconds;
+        own.seconds += look.seconds;
+        all.looks++;
+        seen.push({ use: look.use, key: seenIn(table, look.use, truth) });
+        next = nextOf(table, seen);
+      }
+      const [act] = next.acts;
+      all.right += Number(cures(act, table.hypotheses[truth], table.subject.links));
+      all.stated += act.probability;
+      all.count++;
+      own.count++;
+    }
+  }
+  const { count } = all;
+  return {
+    ...all,
+    right: all.right / count,
+    stated: all.stated / count,
+    seconds: all.seconds / count,
+    looks: all.looks / count,
+  };
+}
