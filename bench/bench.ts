@@ -8,6 +8,7 @@ import { factor, solve, workspace } from '@/core/circuit/linear/real';
 import { solveSystem } from '@/core/circuit/operatingPoint';
 import { lineCircuit, type Line } from '@/core/gear';
 import { parseDocument } from '@/core/rig';
+import { faults } from './faults';
 import { plans } from './plans';
 import { enormousRecording, recordings } from './recordings';
 import { bigRig } from './rigs';
@@ -171,5 +172,6 @@ void oneLine()
   .then(recordings)
   .then(enormousRecording)
   .then(plans)
+  .then(faults)
   .then(screen)
   .then(() => process.exit(0));

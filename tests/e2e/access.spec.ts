@@ -170,3 +170,23 @@ test('the theme is chosen by hand and kept', async ({ page }) => {
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-scheme', 'dark');
 });
+
+for (const { colorScheme, width, height } of SEEN)
+  test(`the Test place is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
+    browser,
+  }) => {
+    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const fits = () => fitsAndIsAccessible(page);
+    const rig = await copyOf(page, `Tested at ${width}, ${colorScheme}`);
+    await page.goto(`/test?rig=${rig}&line=announcer`);
+    await expect(page.getByRole('button', { name: 'Nothing at all' })).toBeVisible();
+    await fits();
+    await page.getByRole('button', { name: 'Nothing at all' }).click();
+    await expect(page.getByRole('list', { name: 'Answered' })).toBeVisible();
+    await page.getByText(/^I only have/).click();
+    await fits();
+    await page.getByRole('tab', { name: 'Test a cable' }).click();
+    await expect(page.getByRole('region', { name: 'Question' })).toBeVisible();
+    await fits();
+    await page.close();
+  });

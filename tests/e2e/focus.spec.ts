@@ -50,7 +50,7 @@ for (const colorScheme of ['light', 'dark'] as const)
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, baseURL: server });
     const unseen: string[] = [];
     const reached = new Set<string>();
-    for (const place of ['rig', 'kit', 'plan', 'switch', 'noise', 'log', 'casebook']) {
+    for (const place of ['rig', 'kit', 'plan', 'switch', 'test', 'noise', 'log', 'casebook']) {
       await page.goto(`/${place}`);
       await page.waitForLoadState('networkidle').catch(() => {});
       for (let n = 0; n < 40; n++) {

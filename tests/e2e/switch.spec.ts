@@ -333,6 +333,7 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   await check.getByRole('textbox', { name: 'Note' }).fill('buzzes with the lamp');
   await expect(check.getByRole('link', { name: 'What it should do, and why' })).toBeVisible();
   await expect(check.getByRole('link', { name: 'Measure it, find the noise' })).toBeVisible();
+  await expect(check.getByRole('link', { name: 'Find the fault' })).toHaveAttribute('href', /^\/test\?rig=.*line=/);
   const write = check.getByRole('button', { name: 'Write it down, next line' });
   await page.route('**/switching', (route) => route.abort());
   await write.click();

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import type { RefObject } from 'react';
 import type { ActNow } from '@/core/testing';
 import { about, percent } from './words';
 
@@ -11,6 +12,7 @@ interface Props {
   /** The inlet has a feed: what is plugged has it off first. */
   fed: boolean;
   busy: boolean;
+  heading: RefObject<HTMLHeadingElement | null>;
   onHelped: () => void;
   onNoHelp: () => void;
   /** Asks on instead, where there is anything left to ask. */
@@ -18,10 +20,12 @@ interface Props {
 }
 
 /** What to do now; and whether it helped. */
-export function ActCard({ act, fed, busy, onHelped, onNoHelp, onBack }: Props) {
+export function ActCard({ act, fed, busy, heading, onHelped, onNoHelp, onBack }: Props) {
   return (
     <Box component="section" aria-label="Do this">
       <Typography
+        ref={heading}
+        tabIndex={-1}
         variant="h1"
         component="h2"
         sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, mb: 0.5, textWrap: 'balance' }}
@@ -38,16 +42,16 @@ export function ActCard({ act, fed, busy, onHelped, onNoHelp, onBack }: Props) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
           variant="contained"
-          disabled={busy}
-          onClick={onHelped}
+          aria-disabled={busy || undefined}
+          onClick={() => !busy && onHelped()}
           sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
         >
           It helped
         </Button>
         <Button
           variant="outlined"
-          disabled={busy}
-          onClick={onNoHelp}
+          aria-disabled={busy || undefined}
+          onClick={() => !busy && onNoHelp()}
           sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
         >
           It didn’t help

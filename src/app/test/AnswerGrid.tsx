@@ -22,8 +22,9 @@ export function AnswerGrid({ answers, onAnswer, busy }: Props) {
       {answers.map(({ key, text, means }) => (
         <ButtonBase
           key={key}
-          disabled={busy}
-          onClick={() => onAnswer(key)}
+          // Not disabled: the keyboard keeps its place.
+          aria-disabled={busy || undefined}
+          onClick={() => !busy && onAnswer(key)}
           sx={{
             minHeight: 64,
             px: 2,
@@ -34,7 +35,7 @@ export function AnswerGrid({ answers, onAnswer, busy }: Props) {
             borderColor: 'text.secondary',
             bgcolor: 'background.paper',
             '&:hover': { borderColor: 'primary.main' },
-            '&.Mui-disabled': { opacity: 0.6 },
+            '&[aria-disabled]': { opacity: 0.75 },
           }}
         >
           <Typography

@@ -20,6 +20,8 @@ import { AnsweredList } from './AnsweredList';
 import { AnswerGrid } from './AnswerGrid';
 import { AtHand } from './AtHand';
 import { NumbersForm } from './NumbersForm';
+import { useTakesFocus } from './useTakesFocus';
+import { useSettled } from './useSettled';
 import { percent } from './words';
 
 /** A cable that is being tested, and the instrument that every one is tested by. */
@@ -63,6 +65,8 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
   const found = answer?.found;
   const looks = found ? [...(found.next ? [found.next] : []), ...found.others] : [];
   const next = looks.find((each) => each.instrument === instrument) ?? looks[0];
+  const heading = useTakesFocus(next ? `${next.instrument} ${observations.length}` : '');
+  const settled = useSettled(next ? `${next.instrument} ${observations.length}` : '');
   const observe = (seen: Observation['seen']) =>
     next && setDraft({ ...draft, observations: [...observations, { instrument: next.instrument, at: next.at, seen }] });
 
@@ -159,7 +163,13 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
       {found && observations.length > 0 && <Result found={found} />}
       {next && !found?.bad && (
         <Box component="section" aria-label="Question" sx={{ mt: 1 }}>
-          <Typography variant="h1" component="h3" sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' }, lineHeight: 1.2 }}>
+          <Typography
+            ref={heading}
+            tabIndex={-1}
+            variant="h1"
+            component="h3"
+            sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' }, lineHeight: 1.2 }}
+          >
             {next.ask}
           </Typography>
           <Typography variant="body2" color="textSecondary">
@@ -168,7 +178,7 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
           <AnswerGrid
             answers={next.answers.map((each) => ({ ...each, means: each.means.split('; ').map(short).join('; ') }))}
             onAnswer={observe}
-            busy={busy}
+            busy={busy || !settled}
           />
           <NumbersForm
             key={`${next.instrument} ${observations.length}`}
@@ -204,7 +214,7 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
 }
 
 /** The label after this one where it ends in a number: `stage box 7` is followed by `stage box 8`. */
-export const nextLabel = (label: string): string => {
+const nextLabel = (label: string): string => {
   const found = /^(.*?)(\d+)\s*$/.exec(label);
   return found ? `${found[1]}${Number(found[2]) + 1}` : '';
 };

@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useState, type RefObject } from 'react';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
 import { afterActing, type ActNow, type Question } from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
@@ -17,6 +17,8 @@ import { AtHand } from './AtHand';
 import { NumbersForm } from './NumbersForm';
 import { SolvedCard } from './SolvedCard';
 import { actOf, keyOf, questionOf } from './shown';
+import { useTakesFocus } from './useTakesFocus';
+import { useSettled } from './useSettled';
 import type { useFault } from './useFault';
 import { about, WHERE } from './words';
 
@@ -40,6 +42,9 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
   const fed = rigPath(document, line.id)?.line.inlet.choices?.feed !== 'off';
   const act = actOf(found, fault);
   const question = found && !act ? questionOf(found, fault) : undefined;
+  const shown = act ? act.id : question ? keyOf(question) : '';
+  const settled = useSettled(shown);
+  const heading = useTakesFocus(shown);
 
   const helped = async (done: ActNow, helps: boolean) => {
     const likeliest = found?.left.find((each) => each.act.id === done.id);
@@ -106,8 +111,9 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
       {act && (
         <ActCard
           act={act}
+          heading={heading}
           fed={fed}
-          busy={busy || sending}
+          busy={busy || sending || !settled}
           onHelped={() => void helped(act, true)}
           onNoHelp={() => void helped(act, false)}
           onBack={
@@ -118,7 +124,8 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
       {question && (
         <Asked
           question={question}
-          busy={busy}
+          heading={heading}
+          busy={busy || !settled}
           others={[...(found!.next ? [found!.next] : []), ...found!.others].filter((each) => each !== question)}
           onAnswer={(seen) => observe({ instrument: question.instrument, at: question.at, seen })}
           onOther={(chosen) => setFault({ ...fault, chosen: keyOf(chosen) })}
@@ -153,6 +160,7 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
 }
 
 interface AskedProps {
+  heading: RefObject<HTMLHeadingElement | null>;
   question: Question;
   others: Question[];
   busy: boolean;
@@ -161,12 +169,14 @@ interface AskedProps {
   onCannot: () => void;
 }
 
-function Asked({ question, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
+function Asked({ question, heading, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const { ask: text, how, where, seconds, instrument, at, answers } = question;
   return (
     <Box component="section" aria-label="Question">
       <Typography
+        ref={heading}
+        tabIndex={-1}
         variant="h1"
         component="h2"
         sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, my: 0.5, textWrap: 'balance' }}

@@ -25,13 +25,13 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
     return (
       <Typography sx={{ p: 2 }}>{idle ? 'Nothing is being looked for.' : 'Working out what it can be …'}</Typography>
     );
-  const { alike, acts, next: best, others, open, contradictions, unexplained, seen, notSeen } = found;
+  const { alike, acts, next: best, others, open, contradictions, unexplained, seen } = found;
   const shown = alike.slice(0, MOST);
   const rest = alike.slice(MOST).reduce((sum, { probability }) => sum + probability, 0);
   const next = question;
   const second = [...(best ? [best] : []), ...others].find((each) => each !== question);
   const begun = seen.length > 0;
-  const unseen = next ? next.notSeen : notSeen;
+  const unseen = next?.notSeen ?? [];
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
@@ -108,7 +108,7 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
       {begun && unseen.length > 0 && (
         <>
           <Typography variant="h3" component="h3" sx={{ mt: 2, mb: 0.5 }}>
-            {next ? 'This question won’t show' : 'Not seen by any of these looks'}
+            This question won’t show
           </Typography>
           <Typography variant="body2" color="textSecondary">
             {unseen.slice(0, MOST_UNSEEN).map(capital).join(' · ')}

@@ -26,7 +26,7 @@ export interface Diagnosed extends Diagnosis {
 }
 
 /** Everything that may be wrong with a line, and everything it can be looked at by. */
-export const testOf = (line: Line, { wait, repairs }: Knowledge): Table => {
+const testOf = (line: Line, { wait, repairs }: Knowledge): Table => {
   const subject = subjectOf(line, wait);
   return tableOf(subject, hypothesesOf(subject, repairs));
 };

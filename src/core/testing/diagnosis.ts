@@ -168,18 +168,15 @@ const missedBy = (table: Table, use: Seen['use'], shares: readonly number[]): st
     ),
   ).map(({ what }) => what);
 
-/** Faults that every look so far would have missed, of those that are still possible. */
+/** Faults of what was looked at that every look so far would have missed. */
 function notSeenBy(table: Table, seen: readonly Seen[]): string[] {
-  const looks = seen.filter(({ use }) => use.instrument !== 'listening');
-  if (looks.length === 0) return [];
-  const parts = new Set(looks.flatMap(({ use }) => (use.at.startsWith('link') ? [Number(use.at.slice(5))] : [])));
+  const looks = seen.filter(({ use }) => use.at.startsWith('junction') || use.at.startsWith('link'));
   return wordsOf(
-    table.hypotheses.filter(
-      ({ world, part }, n) =>
-        world.faults.length > 0 &&
-        (parts.size === 0 || parts.has(part as number)) &&
-        looks.every(({ use }) => isMissed(table, use, n)),
-    ),
+    table.hypotheses.filter(({ world, condition }, n) => {
+      if (world.faults.length === 0 || condition) return false;
+      const own = looks.filter(({ use }) => !world.faults.every((fault) => instrumentOf(use).misses?.(use, fault)));
+      return own.length > 0 && own.every(({ use }) => isMissed(table, use, n));
+    }),
   );
 }
 

@@ -17,7 +17,7 @@ import { FAILED_BEFORE, FAULTS, TABLE_COUNTS_AS, TROUBLES, type FaultType, type 
 import { classOf, contactName, contactNames, isSwitched, partName, type Subject, type World } from './subject';
 
 /** A joint that conducts badly: enough to be found by a load, and not by a lamp (design of the test load). */
-export const BAD_JOINT: Ohms = 1000;
+const BAD_JOINT: Ohms = 1000;
 /** What damp leaves between contacts, 10 kΩ to 1 MΩ (common practice); the middle of that. */
 const DAMP: Ohms = 47e3;
 /** A feed whose resistors let too little through (assumed): open it reads well. */

@@ -9,6 +9,5 @@ export { INSTRUMENTS, ObservationError } from './instruments';
 export { SYMPTOMS } from './instruments/listening';
 export type { Observation } from './observation';
 export { repairShape, cableTestShape, type KeptCableTest, type KeptRepair } from './kept';
-export { observation, MOST_OBSERVATIONS } from './observation';
 export type { Repair } from './priors';
 export { reportOf, type Report } from './report';

@@ -6,7 +6,7 @@ import { classOf, partName, type Subject } from '../subject';
 import { listened } from './listening';
 import { oneOfKeys, type At, type Case, type Instrument, type Use } from './instrument';
 
-export const HELPED: Record<'yes' | 'no', Outcome> = {
+const HELPED: Record<'yes' | 'no', Outcome> = {
   yes: { key: 'helped', text: 'Yes, it’s good now' },
   no: { key: 'no change', text: 'No, still the same' },
 };

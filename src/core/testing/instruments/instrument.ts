@@ -66,10 +66,10 @@ export const [AT_REST, MOVED] = [0.35, 0.85];
 
 /** An open end sees nothing that lies upstream of it. */
 export const missesUpstream = (use: Use, { junction, side }: ContactFault): boolean =>
-  junction < junctionOf(use) || (junction === junctionOf(use) && side === 'plug');
+  junction < numberOf(use) || (junction === numberOf(use) && side === 'plug');
 
-export const junctionOf = ({ at }: Pick<Use, 'at'>): number => Number(at.split(' ')[1]);
-export const linkOf = junctionOf;
+/** The number in a place: of a junction, or of a link. */
+export const numberOf = ({ at }: Pick<Use, 'at'>): number => Number(at.split(' ')[1]);
 
 export const worldOf = (subject: Subject, asIt: Case | undefined): World => asIt?.world ?? subject.sound;
 

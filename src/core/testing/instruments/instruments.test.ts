@@ -7,16 +7,16 @@ import { LOAD } from './testLoad';
 /** The rows of the design's table of what tests miss; arithmetic by Ohm's law for 48 V behind 6.8 kΩ a leg. */
 const table = tableFor(oneCable());
 const { subject } = table;
-const useOf = (instrument: string, at: Use['at'] = 'junction 0'): Use =>
+const lookBy = (instrument: string, at: Use['at'] = 'junction 0'): Use =>
   table.uses.find((use) => use.instrument === instrument && use.at === at)!;
 const key = (instrument: string, what: string | undefined, at?: Use['at']): string =>
   instrumentNamed(instrument)!.shows(
     subject,
-    useOf(instrument, at),
+    lookBy(instrument, at),
     what === undefined ? undefined : named(table, `cable: ${what}`),
   )[0].key;
 const text = (instrument: string, what: string): string =>
-  instrumentNamed(instrument)!.shows(subject, useOf(instrument), named(table, `cable: ${what}`))[0].text;
+  instrumentNamed(instrument)!.shows(subject, lookBy(instrument), named(table, `cable: ${what}`))[0].text;
 
 /** A fault; lamps; volts 2-1, 3-1, 3-2; load; box. What is missed reads as without a fault. */
 const GOOD = ['2 lit, 3 lit', '2-1 full, 3-1 full, 3-2 none', '2 full, 3 full', '1-1, 2-2, 3-3'];
@@ -72,7 +72,7 @@ test('the numbers: 47.97 V, 24.0 V, 22.4 V behind 1 kΩ, 32.0 V with 2 and 3 sho
 
 test('a feed anywhere within its tolerance is no fault; a leg that lags its neighbour is', () => {
   const load = instrumentNamed('test load')!;
-  const read = (two: number, three: number) => load.read(subject, useOf('test load'), { 2: two, 3: three });
+  const read = (two: number, three: number) => load.read(subject, lookBy('test load'), { 2: two, 3: three });
   for (const open of [44.1, 48, 51.9]) expect(read(open / 2, open / 2)).toBe('2 full, 3 full');
   expect(read(21.9, 21.9)).toBe('2 low, 3 low');
   expect(read(22.4, 24)).toBe('2 low, 3 full');
@@ -88,7 +88,7 @@ test('an ohmmeter tells a joint of 1 kΩ, a leak and open apart; a box lights th
   expect(key('ohmmeter', 'damp between pins 1 and 3', 'link 0')).toBe('1-1, 1…3, 2-2, 3-3, 3…1');
   expect(key('cable box', 'damp between pins 1 and 3', 'link 0')).toBe(GOOD[3]);
   const ohms = instrumentNamed('ohmmeter')!;
-  const read = (seen: unknown) => ohms.read(subject, useOf('ohmmeter', 'link 0'), seen);
+  const read = (seen: unknown) => ohms.read(subject, lookBy('ohmmeter', 'link 0'), seen);
   expect(read({ '1-1': 0.4, '2-2': 49, '3-3': 51 })).toBe('1-1, 2-2, 3~3');
   expect(read({ '1-1': 0.4, '2-2': 8999, '3-3': null })).toBe('1-1, 2~2');
   expect(read({ '1-1': 0.4, '2-2': 0.4, '3-3': 0.4, '2-3': 19e6 })).toBe('1-1, 2-2, 2…3, 3-3');

@@ -4,7 +4,7 @@ import { openEnd, type OpenEnd } from '../openEnd';
 import { surely, type Outcome } from '../outcome';
 import { fittedFor, untilOff } from '../costs';
 import { socketContacts, type Subject, type World } from '../subject';
-import { AT_REST, junctionOf, missesUpstream, ObservationError, worldOf, type Instrument } from './instrument';
+import { AT_REST, numberOf, missesUpstream, ObservationError, worldOf, type Instrument } from './instrument';
 import { feedUses } from './voltmeter';
 
 /** Each lamp of the stick: a resistor, a light-emitting diode, and a diode that holds off what is the wrong way round. */
@@ -72,11 +72,11 @@ export const lamps: Instrument = {
       'Mute, feed off, wait, unplug, plug the stick in, then feed on.',
     ),
   shows(subject, use, asIt) {
-    const read = lampAmps(subject, worldOf(subject, asIt), junctionOf(use));
+    const read = lampAmps(subject, worldOf(subject, asIt), numberOf(use));
     return surely(outcomeOf(read.map(({ contact, amps }) => [contact, lightOf(amps)] as const)));
   },
   read(subject, use, seen) {
-    const { legs } = socketContacts(subject, junctionOf(use));
+    const { legs } = socketContacts(subject, numberOf(use));
     const given: unknown =
       typeof seen === 'string' ? Object.fromEntries(seen.split(',').map((each) => each.trim().split(/\s+/))) : seen;
     if (typeof given !== 'object' || given === null)

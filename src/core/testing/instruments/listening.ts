@@ -21,8 +21,6 @@ export const SYMPTOMS = {
 } as const;
 export type Symptom = keyof typeof SYMPTOMS;
 
-export const isSymptom = (name: string): name is Symptom => Object.hasOwn(SYMPTOMS, name);
-
 /** So much quieter than it should be is nothing (common practice: it is under the noise), and so much is heard as weak. */
 const [NOTHING, WEAK]: [Decibels, Decibels] = [-30, -4];
 /** A shield with more than this to ground lets hum in (common practice). */

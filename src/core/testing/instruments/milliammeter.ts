@@ -6,7 +6,7 @@ import { surely } from '../outcome';
 import { fittedFor, untilOff } from '../costs';
 import { contactName, socketContacts, type Subject, type World } from '../subject';
 import { keyFrom, keyOf, LEVELS, levelsOf, numbersOf } from './figures';
-import { AT_REST, junctionOf, missesUpstream, worldOf, type Instrument } from './instrument';
+import { AT_REST, numberOf, missesUpstream, worldOf, type Instrument } from './instrument';
 import { feedUses } from './voltmeter';
 
 /** What a milliammeter puts in the way (common practice: 1 to 10 Ω in its 20 mA range). */
@@ -42,7 +42,7 @@ export const milliammeter: Instrument = {
         )
       : [],
   shows(subject, use, asIt) {
-    const junction = junctionOf(use);
+    const junction = numberOf(use);
     const legs = legsAt(subject, junction);
     const read = readings(subject, junction, worldOf(subject, asIt));
     const levels = levelsOf(read, goodOf(subject, junction));
@@ -52,7 +52,7 @@ export const milliammeter: Instrument = {
     });
   },
   read(subject, use, seen) {
-    const junction = junctionOf(use);
+    const junction = numberOf(use);
     const legs = legsAt(subject, junction);
     if (typeof seen === 'string') return keyFrom(seen, legs, () => LEVELS);
     const milliamps = numbersOf(seen, legs);

@@ -6,7 +6,7 @@ import { PLUG, untilOff } from '../costs';
 import { onceEach } from '../onceEach';
 import { surely, type Outcome } from '../outcome';
 import { isWire, partName, type Subject } from '../subject';
-import { AT_REST, linkOf, MOVED, ObservationError, worldOf, type Instrument, type Use } from './instrument';
+import { AT_REST, numberOf, MOVED, ObservationError, worldOf, type Instrument, type Use } from './instrument';
 
 /** Up to the first it is one piece of metal, cable and meter leads included; up to the second a bad joint, then a leak. */
 const [JOINED, JOINT, LEAK]: Ohms[] = [50, 9000, 20e6];
@@ -59,7 +59,7 @@ function inWords(joins: readonly Joined[], good: string): string {
 }
 
 /** An instrument that says which contact arrives at which. */
-export function continuityTester(
+function continuityTester(
   given: Pick<Instrument, 'name' | 'label' | 'about' | 'errs' | 'catches'> & {
     ask: (part: string) => string;
     how: string;
@@ -83,7 +83,7 @@ export function continuityTester(
     ...about,
     leavesOff: true,
     misses: (use, { junction, side }) =>
-      !(junction === linkOf(use) ? side === 'socket' : junction === linkOf(use) + 1 && side === 'plug'),
+      !(junction === numberOf(use) ? side === 'socket' : junction === numberOf(use) + 1 && side === 'plug'),
     uses: (subject) =>
       subject.line.links.flatMap((_, link): Use[] =>
         isWire(subject, link)
@@ -99,10 +99,10 @@ export function continuityTester(
           : [],
       ),
     shows: (subject, use, asIt) =>
-      surely(told(subject, linkOf(use), outcome(subject, linkOf(use), worldOf(subject, asIt)))),
+      surely(told(subject, numberOf(use), outcome(subject, numberOf(use), worldOf(subject, asIt)))),
     read(subject, use, seen) {
-      const near = CONNECTORS[subject.junctions[linkOf(use)].socket].contacts;
-      const far = CONNECTORS[subject.junctions[linkOf(use) + 1].plug].contacts;
+      const near = CONNECTORS[subject.junctions[numberOf(use)].socket].contacts;
+      const far = CONNECTORS[subject.junctions[numberOf(use) + 1].plug].contacts;
       return typeof seen === 'object' && seen !== null && !Array.isArray(seen)
         ? fromNumbers(seen as Record<string, unknown>, near, far, shows)
         : fromText(seen, near, far);

@@ -5,7 +5,7 @@ import { surely } from '../outcome';
 import { fittedFor, untilOff } from '../costs';
 import { socketContacts, type Subject, type World } from '../subject';
 import { keyFrom, keyOf, LEVELS, levelsOf, numbersOf, outcomeOf } from './figures';
-import { AT_REST, junctionOf, missesUpstream, worldOf, type Instrument } from './instrument';
+import { AT_REST, numberOf, missesUpstream, worldOf, type Instrument } from './instrument';
 import { feedUses } from './voltmeter';
 
 /** The load: as large as a feed resistor of P48, so that it halves 48 V; safe for every feed. */
@@ -42,13 +42,13 @@ export const testLoad: Instrument = {
       'Mute, feed off, wait, unplug, fit the load, feed on, then read each leg.',
     ),
   shows(subject, use, asIt) {
-    const junction = junctionOf(use);
+    const junction = numberOf(use);
     const read = readings(subject, junction, worldOf(subject, asIt)).map(({ value }) => value);
     const good = goodOf(subject, junction);
     return surely(outcomeOf(legsAt(subject, junction), levelsOf(read, good), read, 'V'));
   },
   read(subject, use, seen) {
-    const junction = junctionOf(use);
+    const junction = numberOf(use);
     const legs = legsAt(subject, junction);
     if (typeof seen === 'string') return keyFrom(seen, legs, () => LEVELS);
     const good = goodOf(subject, junction);

@@ -4,7 +4,7 @@ import { onceEach } from '../onceEach';
 import { surely } from '../outcome';
 import { fittedFor, untilOff } from '../costs';
 import { keyFrom, keyOf, LEVELS, levelsOf, numbersOf, outcomeOf } from './figures';
-import { AT_REST, junctionOf, missesUpstream, worldOf, type Instrument, type Use } from './instrument';
+import { AT_REST, numberOf, missesUpstream, worldOf, type Instrument, type Use } from './instrument';
 
 /** What a digital voltmeter puts across what it reads. */
 const OWN = 10e6;
@@ -27,7 +27,7 @@ export function feedUses(subject: Subject, instrument: string, ask: (place: stri
 }
 
 /** A junction as people call it: the end that is in the hand there. */
-export const placeOf = (subject: Subject, junction: number): string =>
+const placeOf = (subject: Subject, junction: number): string =>
   junction === subject.links
     ? `the inlet`
     : `the ${junction === 0 ? 'source' : 'stage'} end of ${partName(subject, junction)}`;
@@ -74,7 +74,7 @@ export const voltmeter: Instrument = {
       'Mute, feed off, wait, unplug, feed on, then read.',
     ),
   shows(subject, use, asIt) {
-    const junction = junctionOf(use);
+    const junction = numberOf(use);
     const read = readings(subject, junction, worldOf(subject, asIt));
     const levels = toldAs(subject, junction, read, goodOf(subject, junction));
     return surely(
@@ -85,7 +85,7 @@ export const voltmeter: Instrument = {
     );
   },
   read(subject, use, seen) {
-    const junction = junctionOf(use);
+    const junction = numberOf(use);
     const labels = labelsOf(subject, junction);
     const { length } = socketContacts(subject, junction).legs;
     if (typeof seen === 'string')

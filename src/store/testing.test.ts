@@ -1,0 +1,47 @@
+import type { Store } from './store';
+import { storeForEach } from '../../tests/stores';
+import { loadLog } from './log';
+import { keepCableTest, keepRepair, loadCableTests, loadRepairs, removeCableTest } from './testing';
+import { removeRig } from './rigs';
+import { loadDemo } from './demo';
+
+let store: Store;
+storeForEach((opened) => {
+  store = opened;
+  loadDemo(store);
+});
+
+const kept = {
+  line: 'announcer',
+  who: 'Jo',
+  act: 'Swap cable 20 m, old for a good one',
+  what: 'cable 20 m, old: pin 3 open',
+  counts: { class: 'cable', type: 'open', item: 'old' } as const,
+};
+
+test('repairs that helped are learned from, those that did not are in the log alone; a removed rig takes nothing away', () => {
+  keepRepair(store, 'lock-nine', '2026-11-27T12:00:00.000Z', 'It helped', { ...kept, helped: true });
+  keepRepair(store, 'lock-nine', '2026-11-27T12:01:00.000Z', 'It didn’t help', { ...kept, helped: false });
+  expect(loadRepairs(store)).toEqual([kept.counts]);
+  expect(loadLog(store, 'lock-nine').flatMap(({ kind, text }) => (kind === 'tested' ? [text] : []))).toEqual([
+    'It helped',
+    'It didn’t help',
+  ]);
+  removeRig(store, 'lock-nine');
+  expect(loadRepairs(store)).toEqual([kept.counts]);
+});
+
+test('cable tests are kept as they were seen, newest first, and can be taken out', () => {
+  const test = {
+    label: 'stage box 7',
+    who: '',
+    connector: 'xlr3' as const,
+    observations: [{ instrument: 'lamps', at: 'junction 0', seen: '2 lit, 3 lit' }],
+  };
+  const first = keepCableTest(store, '2026-11-27T12:00:00.000Z', test);
+  const second = keepCableTest(store, '2026-11-27T12:02:00.000Z', { ...test, label: 'stage box 8', item: 'cable-20' });
+  expect(loadCableTests(store)).toEqual([second, first]);
+  expect(removeCableTest(store, first.id)).toBe(true);
+  expect(removeCableTest(store, first.id)).toBe(false);
+  expect(loadCableTests(store).map(({ label }) => label)).toEqual(['stage box 8']);
+});

@@ -1,0 +1,124 @@
+import { expect, test, type Page } from './test';
+import { copyOf } from './rig';
+
+const question = (page: Page) => page.getByRole('region', { name: 'Question' });
+const heading = (page: Page) => question(page).getByRole('heading');
+const answer = (page: Page, text: string | RegExp) =>
+  question(page).getByRole('group', { name: 'Answers' }).getByRole('button', { name: text });
+const answered = (page: Page) => page.getByRole('list', { name: 'Answered' }).getByRole('listitem');
+const left = (page: Page) => page.getByRole('list', { name: 'What it can still be' }).getByRole('listitem');
+
+/** Asks for a look other than the one that is proposed. */
+async function look(page: Page, text: RegExp) {
+  await page.getByRole('button', { name: 'Look at something else' }).click();
+  await page.getByRole('menuitem', { name: text }).click();
+}
+
+test('no sound on the announcer: three answers to another cable; it helped, the log says so, the rig is mended', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Fault trial');
+  await page.goto(`/test?rig=${rig}&line=announcer`);
+  await expect(heading(page)).toHaveText('What is heard at the desk while the source plays?');
+  await answer(page, 'Nothing at all').click();
+  await expect(answered(page)).toHaveCount(1);
+  await look(page, /^Which lamps light at the source end/);
+  await expect(heading(page)).toHaveText(/^Which lamps light at the source end/);
+  await answer(page, /^Only lamp 2 lit/).click();
+  await expect(left(page).first()).toContainText('Cable 20 m, old: pin 3 open');
+  await look(page, /^Which lamps light at the inlet/);
+  await answer(page, /^Both lit/).click();
+  const act = page.getByRole('region', { name: 'Do this' });
+  await expect(act.getByRole('heading')).toHaveText('Swap cable 20 m, old for a good one');
+  // A reload finds it as it was.
+  await page.reload();
+  await expect(act.getByRole('heading')).toHaveText('Swap cable 20 m, old for a good one');
+  await act.getByRole('button', { name: 'It helped' }).click();
+  const solved = page.getByRole('region', { name: 'Solved' });
+  await expect(solved).toContainText('Most likely: Cable 20 m, old: pin 3 open');
+  await solved.getByRole('button', { name: 'Put a good one on the rig' }).click();
+  await expect(solved.getByRole('button', { name: 'Put a good one on the rig' })).toHaveCount(0);
+  await expect(page.getByRole('status').first()).toHaveText(/^saved/);
+  const saved = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  const line = saved.document.lines.find(({ id }: { id: string }) => id === 'announcer');
+  expect(line.links[0].faults).toBeUndefined();
+  await page.goto(`/log?rig=${rig}`);
+  await expect(page.getByText(/^Announcer: Swap cable 20 m, old for a good one\. It helped/)).toBeVisible();
+});
+
+test('what did not help is not proposed again; an answer can be taken back; what cannot be done is not asked', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'In vain');
+  await page.goto(`/test?rig=${rig}&line=announcer&heard=nothing`);
+  await expect(answered(page)).toHaveCount(1);
+  const first = await heading(page).textContent();
+  await page.getByRole('button', { name: 'I can’t do this' }).click();
+  await expect(heading(page)).not.toHaveText(first!);
+  await page.getByRole('button', { name: /^Ask again what I couldn’t do/ }).click();
+  await expect(heading(page)).toHaveText(first!);
+  await page.getByRole('button', { name: 'Do this: Swap cable 20 m, old for a good one' }).click();
+  await page.getByRole('button', { name: 'It didn’t help' }).click();
+  await expect(answered(page)).toHaveCount(2);
+  await expect(answered(page).last()).toContainText('No, still the same');
+  await expect(page.getByRole('button', { name: 'Do this: Swap cable 20 m, old for a good one' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Undo: Is it good with another one/ }).click();
+  await expect(answered(page)).toHaveCount(1);
+  await expect(page.getByRole('button', { name: 'Do this: Swap cable 20 m, old for a good one' })).toBeVisible();
+});
+
+test('by keyboard alone: an answer, what is at hand, readings typed, a wrong one refused in words', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Keys at a fault');
+  await page.goto(`/test?rig=${rig}&line=announcer`);
+  await expect(answer(page, 'Nothing at all')).toBeEnabled();
+  await answer(page, 'Nothing at all').focus();
+  await page.keyboard.press('Enter');
+  await expect(answered(page)).toHaveCount(1);
+  // What had the focus is gone: the next question has it.
+  await expect(heading(page)).toBeFocused();
+  await page.getByText(/^I only have/).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('checkbox', { name: 'Two-lamp stick' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(/^I only have/)).toContainText('6 of 7 tools');
+  await page.getByRole('button', { name: 'Look at something else' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('menuitem', { name: /^Which lamps/ })).toHaveCount(0);
+  await page.getByRole('menuitem', { name: /^What does the voltmeter read at the source end/ }).focus();
+  await page.keyboard.press('Enter');
+  const form = page.getByRole('form', { name: 'Type the readings' });
+  await form.getByLabel('Pins 2-1, V').fill('47,9');
+  await form.getByLabel('Pins 3-1, V').fill('nought');
+  await form.getByLabel('Pins 3-2, V').fill('0');
+  await page.keyboard.press('Enter');
+  await expect(form).toContainText('A number, such as 47.9');
+  await form.getByLabel('Pins 3-1, V').fill('0');
+  await page.keyboard.press('Enter');
+  await expect(answered(page)).toHaveCount(2);
+  await expect(left(page).first()).toContainText('pin 3 open');
+});
+
+test('cables one after the other: what is ruled out and what is not seen, kept, the next label, taken out', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Cable day');
+  await page.goto(`/test?rig=${rig}`);
+  await page.getByRole('tab', { name: 'Test a cable' }).click();
+  await page.getByLabel('Label, or cable of the kit').fill('stage box 7');
+  await page.getByRole('combobox', { name: 'Test it by' }).click();
+  await page.getByRole('option', { name: 'Two-lamp stick' }).click();
+  await answer(page, /^Both lit/).click();
+  const result = page.getByRole('status').filter({ hasText: 'Ruled out' });
+  await expect(result).toContainText('Nothing found wrong so far');
+  await expect(result).toContainText(/Not seen by this: .*pins 2 and 3 swapped/);
+  await page.getByRole('button', { name: 'Keep it, next cable' }).click();
+  const tested = page.getByRole('list', { name: 'Tested cables' }).getByRole('listitem');
+  await expect(tested.filter({ hasText: 'stage box 7' })).toContainText('not everything seen');
+  await expect(page.getByLabel('Label, or cable of the kit')).toHaveValue('stage box 8');
+  await expect(answered(page)).toHaveCount(0);
+  await expect(heading(page)).toHaveText(/^Which lamps light/);
+  await page.getByRole('button', { name: 'Remove the test of stage box 7' }).click();
+  await expect(tested.filter({ hasText: 'stage box 7' })).toHaveCount(0);
+});
