@@ -4,8 +4,8 @@ import { seeded } from '../tests/recordings/sounds';
 import { blindTrials, CHECKLIST, FIXED, randomLines, type Order, type Trials } from '../tests/testing/blind';
 import { demoLines } from '../tests/testing/lines';
 
-const LINES = 200;
-const EACH = 4;
+const LINES = 100;
+const EACH = 2;
 
 /** Faults found blind: what tells most for its time, beside the best of some fixed orders, a usual checklist, and anything at all. */
 export function faults(): void {

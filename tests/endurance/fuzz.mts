@@ -49,6 +49,13 @@ const base = `http://127.0.0.1:${port}`;
 const rig = JSON.parse(readFileSync('demo/lock-nine-mended.json', 'utf8')) as object;
 const kit = JSON.parse(readFileSync('demo/kit.json', 'utf8')) as { items: object[] };
 /** Bodies that are as they should be, for whichever route they fit. */
+/** What was seen of a cable. */
+const OBSERVED = [
+  { instrument: 'lamps', at: 'junction 0', seen: '2 lit, 3 dark' },
+  { instrument: 'test load', at: 'junction 0', seen: { 2: 24, 3: 0 } },
+  { instrument: 'ohmmeter', at: 'link 0', seen: { '1-1': 0.4, '2-2': null } },
+];
+
 const BODIES: (() => unknown)[] = [
   () => rig,
   () => ({ basedOn: 1, document: rig }),
@@ -65,6 +72,16 @@ const BODIES: (() => unknown)[] = [
   () => ({ version: 1, who: '', report: { report: 'done' } }),
   () => ({ basedOn: 1, way: 'undo' }),
   () => ({ days: 30 }),
+  () => ({ cable: 'xlr3', observations: OBSERVED }),
+  () => ({ label: 'stage box 7', who: 'Ida', connector: 'xlr3', observations: OBSERVED }),
+  () => ({
+    line: 'announcer',
+    who: 'Ida',
+    act: 'Swap the cable',
+    what: 'pin 3 open',
+    helped: true,
+    counts: { class: 'cable', type: 'open', item: 'cable' },
+  }),
 ];
 
 const ODD: unknown[] = [
@@ -120,6 +137,7 @@ const IDS: Record<string, string[]> = {
   measurement: ['1', '2', '999', 'x'],
   hunt: ['1', '2', '999', 'x'],
   refused: ['1', '999'],
+  test: ['1', '2', '999', 'x'],
   photo: ['nobody', '00000000-0000-4000-8000-000000000000'],
 };
 const ODD_SEGMENTS = [

@@ -184,7 +184,6 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
             key={`${next.instrument} ${observations.length}`}
             instrument={next.instrument}
             key0={next.answers[0]?.key ?? ''}
-            busy={busy}
             onNumbers={observe}
           />
         </Box>

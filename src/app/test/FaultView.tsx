@@ -191,7 +191,6 @@ function Asked({ question, heading, others, busy, onAnswer, onOther, onCannot }:
         key={`${instrument} ${at}`}
         instrument={instrument}
         key0={answers[0]?.key ?? ''}
-        busy={busy}
         onNumbers={onAnswer}
       />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>

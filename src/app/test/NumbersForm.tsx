@@ -13,12 +13,11 @@ interface Props {
   instrument: string;
   /** A key that it may show: it names what is read. */
   key0: string;
-  busy: boolean;
   onNumbers: (seen: Record<string, number>) => void;
 }
 
 /** What a meter reads, as numbers; nothing for what shows none. */
-export function NumbersForm({ instrument, key0, busy, onNumbers }: Props) {
+export function NumbersForm({ instrument, key0, onNumbers }: Props) {
   const unit = UNITS[instrument];
   const labels = key0.split(', ').map((each) => each.split(' ')[0]);
   const [typed, setTyped] = useState<Record<string, string>>({});
@@ -55,7 +54,7 @@ export function NumbersForm({ instrument, key0, busy, onNumbers }: Props) {
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
       ))}
-      <Button type="submit" variant="outlined" disabled={busy} sx={{ minHeight: 40 }}>
+      <Button type="submit" variant="outlined" sx={{ minHeight: 40 }}>
         Take these
       </Button>
     </Box>
