@@ -4,6 +4,14 @@ import { parseDocument } from '@/core/rig';
 import type { Store } from './store';
 import { importKit } from './kit';
 import { createRig } from './rigs';
+import { keepCableTest, keepRepair } from './testing';
+import type { KeptCableTest, KeptRepair } from '@/core/testing';
+
+/** What was found before the demo's weekend. */
+interface History {
+  repairs: { rig: string; at: string; text: string; kept: KeptRepair }[];
+  cableTests: { at: string; kept: KeptCableTest }[];
+}
 
 /** The demo rigs, by file and id. */
 const DEMO_RIGS = ['lock-nine', 'lock-nine-mended'];
@@ -21,6 +29,9 @@ export const loadDemo = (store: Store, folder = 'demo'): boolean =>
       const text = (name: string) => readFileSync(join(folder, `${name}.json`), 'utf8');
       for (const id of DEMO_RIGS) createRig(store, parseDocument(text(id)), id);
       importKit(store, JSON.parse(text('kit')));
+      const { repairs, cableTests } = JSON.parse(text('testing')) as History;
+      for (const { rig, at, text: told, kept } of repairs) keepRepair(store, rig, at, told, kept);
+      for (const { at, kept } of cableTests) keepCableTest(store, at, kept);
       return true;
     })
     .immediate();

@@ -12,6 +12,7 @@ import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
 import { memo, useState } from 'react';
 import type { Answer, LineResult } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Line, type Part, type PartRef } from '@/core/gear';
@@ -29,6 +30,8 @@ import type { Probe } from './useRigCheck';
 export type PanelTab = 'why' | 'part' | 'readings' | 'moments';
 
 interface Props {
+  /** Id of the rig. */
+  rig: string;
   path: RigPath;
   result: LineResult;
   tab: PanelTab;
@@ -91,6 +94,14 @@ export function LinePanel(props: Props) {
           <>
             <Why result={result} onApply={onEdit} onAnswer={onAnswer} />
             <Cautions line={line} />
+            <Button
+              component={NextLink}
+              prefetch={false}
+              href={`/test?rig=${encodeURIComponent(props.rig)}&line=${encodeURIComponent(line.id)}`}
+              sx={{ mt: 1.5 }}
+            >
+              No sound, or a bad one? Find the fault
+            </Button>
             {line.note && (
               <Typography variant="body2" color="textSecondary" sx={{ mt: 2, fontStyle: 'italic' }}>
                 {line.note}

@@ -105,6 +105,7 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     </Typography>
   ) : path && result && tips ? (
     <LinePanel
+      rig={saved.id}
       path={path}
       result={result}
       tab={view.tab}

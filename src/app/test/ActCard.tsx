@@ -11,6 +11,8 @@ interface Props {
   act: ActNow;
   /** The inlet has a feed: what is plugged has it off first. */
   fed: boolean;
+  /** Who else hangs on the switch. */
+  shared: string;
   busy: boolean;
   heading: RefObject<HTMLHeadingElement | null>;
   onHelped: () => void;
@@ -20,7 +22,7 @@ interface Props {
 }
 
 /** What to do now; and whether it helped. */
-export function ActCard({ act, fed, busy, heading, onHelped, onNoHelp, onBack }: Props) {
+export function ActCard({ act, fed, shared, busy, heading, onHelped, onNoHelp, onBack }: Props) {
   return (
     <Box component="section" aria-label="Do this">
       <Typography
@@ -36,7 +38,7 @@ export function ActCard({ act, fed, busy, heading, onHelped, onNoHelp, onBack }:
         {percent(act.probability)} likely to help; about {about(act.seconds)}.
         {act.part !== 'desk' &&
           (fed
-            ? ' Mute, feed off, wait; then unplug. Headphones off, monitors down while you switch.'
+            ? ` Mute, feed off, wait; then unplug. ${shared} Headphones off, monitors down while you switch.`
             : ' Mute before you unplug.')}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>

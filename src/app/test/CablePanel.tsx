@@ -23,7 +23,9 @@ const MOST = 60;
 function resultOf({ connector, observations }: SavedCableTest): string {
   const { bad, tested, left } = cableTest(cableTable(connector), observations);
   const [worst] = left.filter(({ part }) => part !== 'nothing');
-  if (bad && worst) return `bad: ${worst.what.replace(/^.*?: /, '')} (${percent(worst.probability)})`;
+  const found = `${worst?.what.replace(/^.*?: /, '')} (${percent(worst?.probability ?? 0)})`;
+  if (bad) return `bad: ${found}`;
+  if (left[0].part !== 'nothing') return `suspect: ${found}`;
   return tested ? 'no break, no short, nothing swapped' : 'nothing found wrong, not everything seen';
 }
 

@@ -70,6 +70,21 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
   const observe = (seen: Observation['seen']) =>
     next && setDraft({ ...draft, observations: [...observations, { instrument: next.instrument, at: next.at, seen }] });
 
+  /** A cable that is one of its own in the kit counts as tested from now on, or no longer. */
+  const markTested = async () => {
+    const own = kit.find(({ id }) => id === item);
+    if (!own || own.role !== 'link' || own.count !== 1 || !found) return;
+    const { body, etag } = await ask<KitItem>(`/api/kit/${encodeURIComponent(own.id)}`);
+    if (body?.role !== 'link') return;
+    const part = { ...body.part, choices: { ...body.part.choices, tested: found.tested ? 'yes' : 'no' } };
+    const { failed: refused } = await ask(`/api/kit/${encodeURIComponent(own.id)}`, {
+      method: 'PUT',
+      json: { ...body, part },
+      headers: etag ? { 'if-match': etag } : {},
+    });
+    if (refused) setProblem(`the kit still says what it said before: ${refused}`);
+  };
+
   const keep = async () => {
     setSending(true);
     const { body, failed: refused } = await ask<SavedCableTest>('/api/cable-tests', {
@@ -80,6 +95,7 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
     setProblem(refused ?? '');
     if (!body) return;
     onKept(body);
+    await markTested();
     // The next one in the row is often its neighbour: same connector, same instrument, next number.
     setDraft({ ...NEW, connector, instrument, label: nextLabel(label) });
     labelField.current?.focus();
@@ -226,9 +242,11 @@ function Result({ found }: { found: CableTested }) {
       <Typography sx={{ fontWeight: 650, fontSize: '1.05rem' }}>
         {bad && worst
           ? `Bad: ${worst.what} (${percent(worst.probability)}). Set it aside.`
-          : tested
-            ? 'No break, no short, nothing swapped'
-            : 'Nothing found wrong so far'}
+          : left[0] === worst && worst
+            ? `Suspect: ${worst.what} (${percent(worst.probability)}). Look once more.`
+            : tested
+              ? 'No break, no short, nothing swapped'
+              : 'Nothing found wrong so far'}
       </Typography>
       {ruledOut.length > 0 && !bad && (
         <Typography variant="body2">Ruled out: {ruledOut.map(short).join(', ')}.</Typography>

@@ -20,7 +20,7 @@ import { actOf, keyOf, questionOf } from './shown';
 import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
 import type { useFault } from './useFault';
-import { about, WHERE } from './words';
+import { about, alsoFed, WHERE } from './words';
 
 interface Props {
   rig: string;
@@ -39,7 +39,9 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
   const { fault, setFault, observe, found, failed, busy, again } = state;
   const [sending, setSending] = useState(false);
   const [problem, setProblem] = useState('');
-  const fed = rigPath(document, line.id)?.line.inlet.choices?.feed !== 'off';
+  const path = rigPath(document, line.id)?.line;
+  const fed = path?.inlet.choices?.feed !== 'off';
+  const shared = fed ? alsoFed(path?.switch) : '';
   const act = actOf(found, fault);
   const question = found && !act ? questionOf(found, fault) : undefined;
   const shown = act ? act.id : question ? keyOf(question) : '';
@@ -113,6 +115,7 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
           act={act}
           heading={heading}
           fed={fed}
+          shared={shared}
           busy={busy || sending || !settled}
           onHelped={() => void helped(act, true)}
           onNoHelp={() => void helped(act, false)}
@@ -125,6 +128,7 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
         <Asked
           question={question}
           heading={heading}
+          shared={shared}
           busy={busy || !settled}
           others={[...(found!.next ? [found!.next] : []), ...found!.others].filter((each) => each !== question)}
           onAnswer={(seen) => observe({ instrument: question.instrument, at: question.at, seen })}
@@ -160,6 +164,8 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
 }
 
 interface AskedProps {
+  /** Who else hangs on the switch. */
+  shared: string;
   heading: RefObject<HTMLHeadingElement | null>;
   question: Question;
   others: Question[];
@@ -169,7 +175,7 @@ interface AskedProps {
   onCannot: () => void;
 }
 
-function Asked({ question, heading, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
+function Asked({ question, heading, shared, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
   const [anchor, setAnchor] = useState<HTMLElement>();
   const { ask: text, how, where, seconds, instrument, at, answers } = question;
   return (
@@ -184,7 +190,7 @@ function Asked({ question, heading, others, busy, onAnswer, onOther, onCannot }:
         {text}
       </Typography>
       <Typography color="textSecondary">
-        {how} About {about(seconds)} {WHERE[where]}.
+        {how} About {about(seconds)} {WHERE[where]}. {how.includes('feed off') && shared}
       </Typography>
       <AnswerGrid answers={answers} onAnswer={onAnswer} busy={busy} />
       <NumbersForm

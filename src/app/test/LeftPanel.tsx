@@ -8,7 +8,7 @@ import type { ActNow, Diagnosed, Question } from '@/core/testing';
 import { about, bitsOf, capital, percent } from './words';
 
 /** Of what it can still be so many are listed, and so many of what a question cannot see. */
-const [MOST, MOST_UNSEEN, MOST_ACTS] = [8, 6, 3];
+const [MOST, MOST_UNSEEN, MOST_ACTS] = [8, 4, 3];
 
 interface Props {
   found?: Diagnosed;

@@ -19,11 +19,13 @@ import { FaultView } from './FaultView';
 import { LeftPanel } from './LeftPanel';
 import { LineColumn } from './LineColumn';
 import { actOf, questionOf } from './shown';
+import { ToolsView } from './ToolsView';
 import { useFault } from './useFault';
 
 const TABS = [
   { value: 'fault', label: 'No sound' },
   { value: 'cable', label: 'Test a cable' },
+  { value: 'tools', label: 'Make the tools' },
 ] as const;
 type TestTab = (typeof TABS)[number]['value'];
 
@@ -99,7 +101,9 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
       message={message}
       onRead={() => setMessage('')}
     >
-      {tab === 'cable' ? (
+      {tab === 'tools' ? (
+        <ToolsView />
+      ) : tab === 'cable' ? (
         <CableView
           worker={worker}
           kit={kit}

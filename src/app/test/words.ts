@@ -1,3 +1,4 @@
+import type { FeedSwitch } from '@/core/gear';
 import { quantity } from '@/core/units/format';
 
 /** Every text of the Test place that more than one part of it says. */
@@ -12,6 +13,14 @@ export const about = (seconds: number): string =>
 
 /** Information as a number to compare. */
 export const bitsOf = (bits: number): string => `${quantity(bits, '')}`.trim();
+
+/** Who else hangs on a switch, for whoever is about to turn it; nothing where nobody does. */
+export function alsoFed(feed: FeedSwitch | undefined): string {
+  if (!feed || feed.reaches.length === 0) return '';
+  const [first, ...more] = feed.reaches;
+  const who = more.length === 0 ? first : `${first} and ${more.length} more`;
+  return `${feed.name} feeds ${who} as well: mute them too.`;
+}
 
 /** Where it is done. */
 export const WHERE = { source: 'at the stage end', desk: 'at the desk', both: 'at both ends' } as const;

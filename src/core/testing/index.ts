@@ -10,4 +10,5 @@ export { SYMPTOMS } from './instruments/listening';
 export type { Observation } from './observation';
 export { repairShape, cableTestShape, type KeptCableTest, type KeptRepair } from './kept';
 export type { Repair } from './priors';
+export { TOOL_PARTS, toolReadings } from './tools';
 export { reportOf, type Report } from './report';
