@@ -43,6 +43,7 @@ test('cable tests are kept as they were seen, newest first, and can be taken out
   const first = keepCableTest(store, '2026-11-27T12:00:00.000Z', test);
   const second = keepCableTest(store, '2026-11-27T12:02:00.000Z', { ...test, label: 'stage box 8', item: 'cable-20' });
   expect(loadCableTests(store)).toEqual([second, first]);
+  expect(loadCableTests(store, 'stage box 7')).toEqual([first]);
   expect(removeCableTest(store, first.id)).toBe(true);
   expect(removeCableTest(store, first.id)).toBe(false);
   expect(loadCableTests(store).map(({ label }) => label)).toEqual(['stage box 8']);

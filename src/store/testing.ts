@@ -33,12 +33,17 @@ export function keepRepair(store: Store, rig: string, at: string, text: string, 
     .immediate();
 }
 
-/** Cable tests, newest first. */
-export const loadCableTests = (store: Store): SavedCableTest[] =>
+/** Cable tests, newest first. @param label of one cable alone */
+export const loadCableTests = (store: Store, label?: string): SavedCableTest[] =>
   (
     store
-      .prepare('SELECT id, label, item, at, who, connector, observations FROM cable_test ORDER BY id DESC LIMIT ?')
-      .all(MOST) as (Omit<SavedCableTest, 'observations' | 'item'> & { observations: string; item: string | null })[]
+      .prepare(
+        'SELECT id, label, item, at, who, connector, observations FROM cable_test WHERE @label IS NULL OR label = @label ORDER BY id DESC LIMIT @most',
+      )
+      .all({ label: label ?? null, most: MOST }) as (Omit<SavedCableTest, 'observations' | 'item'> & {
+      observations: string;
+      item: string | null;
+    })[]
   ).map(({ observations, item, ...row }) => ({
     ...row,
     ...(item !== null && { item }),

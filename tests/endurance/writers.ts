@@ -188,6 +188,20 @@ export function writers(): Record<string, Writer> {
         check: async (get) => ((await get(`/api/kit/${id}`)) as { count: number }).count === item.count,
       };
     },
+    'cable test': async ({ send }, n) => {
+      const label = `cable ${n} ${randomUUID()}`;
+      const observations = [{ instrument: 'lamps', at: 'junction 0', seen: '2 lit, 3 lit' }];
+      const { status } = await send('POST', '/api/cable-tests', { label, who: 'Ida', connector: 'xlr3', observations });
+      if (!made(status)) return undefined;
+      return {
+        kind: 'cable test',
+        what: label,
+        check: async (get) => {
+          const { tests } = (await get(`/api/cable-tests?label=${encodeURIComponent(label)}`)) as { tests: unknown[] };
+          return tests.length === 1;
+        },
+      };
+    },
     note: on('note', async ({ send }, rig, n) => {
       const text = `note ${n} ${randomUUID()}`;
       const { status } = await send('POST', `/api/rigs/${rig}/log`, { who: 'Ida', text });

@@ -11,7 +11,8 @@ export function useTakesFocus(shown: string) {
   const heading = useRef<HTMLHeadingElement>(null);
   const before = useRef(shown);
   useEffect(() => {
-    if (before.current !== shown && document.activeElement === document.body)
+    // What is shown first, as the page opens, takes nothing away from anybody.
+    if (before.current !== '' && before.current !== shown && document.activeElement === document.body)
       heading.current?.focus({ preventScroll: true });
     before.current = shown;
   }, [shown]);

@@ -42,7 +42,7 @@ export function seenOf(table: Table, given: unknown): Seen[] {
       throw new ObservationError(
         uses.length
           ? `must be one of ${uses.map((each) => `"${each.at}"`).join(', ')} for ${instrument}`
-          : `says nothing on this line: ${instrumentNamed(instrument)!.about}`,
+          : `says nothing here; use one of ${[...new Set(table.uses.map((each) => each.instrument))].join(', ')}`,
         `[${n}].${uses.length ? 'at' : 'instrument'}`,
       );
     try {

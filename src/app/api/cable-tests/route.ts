@@ -7,8 +7,12 @@ import { valid } from '../rigs/[id]/measurements/valid';
 
 export const dynamic = 'force-dynamic';
 
-/** Cables that were tested, the newest first. */
-export const GET = () => handled(() => NextResponse.json({ tests: loadCableTests(theStore()) }));
+/** Cables that were tested, the newest first; with `?label=` one of them alone. */
+export const GET = (request: NextRequest) =>
+  handled(() => {
+    const label = request.nextUrl.searchParams.get('label') ?? undefined;
+    return NextResponse.json({ tests: loadCableTests(theStore(), label) });
+  });
 
 /** Keeps a test of a cable; what was seen has to be what its instruments show. */
 export const POST = (request: NextRequest) =>
