@@ -122,3 +122,33 @@ test('cables one after the other: what is ruled out and what is not seen, kept, 
   await page.getByRole('button', { name: 'Remove the test of stage box 7' }).click();
   await expect(tested.filter({ hasText: 'stage box 7' })).toHaveCount(0);
 });
+
+test('readings of a meter become a figure of a microphone, with what the meter may be off by; too little says so', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Meter trial');
+  await page.goto(`/test?rig=${rig}`);
+  await page.getByRole('tab', { name: 'From the meter' }).click();
+  await page.getByLabel('Running, pin 2 to 1, V').fill('40');
+  await page.getByLabel('Running, pin 3 to 1, V').fill('40,0');
+  await expect(page.getByText('Anything from 1.18 mA to 3.53 mA')).toBeVisible();
+  await page.getByLabel('Open, pin 2 to 1, V').fill('48');
+  await expect(page.getByText(/^2\.35 mA ± 0\.05 mA/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'It is the microphone of' }).click();
+  await page.getByRole('option', { name: 'Trio, pair A left' }).click();
+  await page.getByRole('button', { name: 'Use it on the rig, as measured' }).click();
+  await expect(page.getByText('its current is 2.35 mA from now on, measured', { exact: false })).toBeVisible();
+  await expect(page.getByRole('status').first()).toHaveText(/^saved/);
+  const saved = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  expect(
+    saved.document.lines.find(({ id }: { id: string }) => id === 'pair-a-left').source.figures.current,
+  ).toMatchObject({
+    value: 2.35,
+    unit: 'mA',
+    basis: 'measured',
+  });
+  await page.getByLabel('Pin 2 to 3, mV').fill('60');
+  await page.getByLabel('Loads exchanged, mV').fill('60');
+  await page.getByLabel('Last digits, V').fill('0.001');
+  await expect(page.getByText(/^0\.50 % ± 0\.01 %: more than the standard allows/)).toBeVisible();
+});

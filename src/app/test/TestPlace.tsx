@@ -19,12 +19,15 @@ import { FaultView } from './FaultView';
 import { LeftPanel } from './LeftPanel';
 import { LineColumn } from './LineColumn';
 import { actOf, questionOf } from './shown';
+import { MeterView } from './MeterView';
+import { SparesField } from './SparesField';
 import { ToolsView } from './ToolsView';
 import { useFault } from './useFault';
 
 const TABS = [
   { value: 'fault', label: 'No sound' },
   { value: 'cable', label: 'Test a cable' },
+  { value: 'meter', label: 'From the meter' },
   { value: 'tools', label: 'Make the tools' },
 ] as const;
 type TestTab = (typeof TABS)[number]['value'];
@@ -90,7 +93,10 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
             }}
           />
         ) : (
-          <CablePanel tests={tests} onTests={setTests} onTold={setMessage} />
+          <>
+            <CablePanel tests={tests} onTests={setTests} onTold={setMessage} />
+            <SparesField counted={repairs.filter((each) => each.class === 'cable').length} />
+          </>
         )
       }
       panelLabel={tab === 'fault' ? 'What it can still be' : 'Tested cables'}
@@ -101,7 +107,9 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
       message={message}
       onRead={() => setMessage('')}
     >
-      {tab === 'tools' ? (
+      {tab === 'meter' ? (
+        <MeterView rig={saved.id} document={document} onChange={change} onTold={setMessage} />
+      ) : tab === 'tools' ? (
         <ToolsView />
       ) : tab === 'cable' ? (
         <CableView

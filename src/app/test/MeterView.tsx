@@ -1,0 +1,164 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { sourceKind } from '@/core/gear';
+import type { RigDocument } from '@/core/rig';
+import { applyToRig } from '@/core/rig/rigEdits';
+import { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Measured } from '@/core/testing';
+import { quantity } from '@/core/units/format';
+import { useDraft } from '@/ui/shell/useDraft';
+
+interface Readings {
+  open: string;
+  two: string;
+  three: string;
+  first: string;
+  second: string;
+  share: string;
+  digits: string;
+  line: string;
+}
+const NONE: Readings = { open: '', two: '', three: '', first: '', second: '', share: '0.5', digits: '0.02', line: '' };
+
+const numberOf = (text: string): number | undefined => {
+  const value = Number(text.trim().replace(',', '.').replace('−', '-'));
+  return text.trim() !== '' && Number.isFinite(value) ? value : undefined;
+};
+
+const within = ({ value, plusMinus }: Measured, unit: string): string =>
+  `${quantity(value, unit)} ± ${quantity(plusMinus, unit)}`;
+
+const ANSWERS = {
+  yes: 'more than the standard allows',
+  no: 'within the standard',
+  'cannot say': 'too close for this meter to say',
+};
+
+interface Props {
+  rig: string;
+  document: RigDocument;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+  onTold: (message: string) => void;
+}
+
+/** What readings on a line that works say of its microphone and of its inlet. */
+export function MeterView({ rig, document, onChange, onTold }: Props) {
+  const [typed, setTyped] = useDraft<Readings>(`meter ${rig}`, NONE);
+  const [kept, setKept] = useState('');
+  const field = (name: keyof Readings, label: string, width = 190) => (
+    <TextField
+      label={label}
+      value={typed[name]}
+      error={typed[name].trim() !== '' && numberOf(typed[name]) === undefined}
+      helperText={
+        typed[name].trim() !== '' && numberOf(typed[name]) === undefined ? 'A number, such as 47.9' : undefined
+      }
+      onChange={(event) => setTyped({ ...typed, [name]: event.target.value.slice(0, 12) })}
+      sx={{ width }}
+      slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+    />
+  );
+  const [open, two, three, first, second, share, digits] = (
+    ['open', 'two', 'three', 'first', 'second', 'share', 'digits'] as const
+  ).map((name) => numberOf(typed[name]));
+  const accuracy = { share: (share ?? 0) / 100, digits: digits ?? 0 };
+  const pins = two !== undefined && three !== undefined ? ([two, three] as const) : undefined;
+  const drawn = open !== undefined && pins ? currentDrawn(open, pins, accuracy) : undefined;
+  const between = pins && open === undefined ? currentBetween(pins) : undefined;
+  const mismatch =
+    open !== undefined && first !== undefined && second !== undefined
+      ? feedMismatch(open, [first / 1000, second / 1000], accuracy)
+      : undefined;
+  const lines = document.lines.filter(({ source }) => 'kind' in source && 'current' in sourceKind(source.kind).figures);
+  const keep = () => {
+    const line = lines.find(({ id }) => id === typed.line);
+    if (!line || !drawn) return;
+    const milliamps = Number((1000 * drawn.total.value).toFixed(2));
+    onChange((from) =>
+      applyToRig(from, line.id, [
+        {
+          do: 'set figure',
+          part: 'source',
+          figure: 'current',
+          to: { value: milliamps, unit: 'mA', basis: 'measured', where: `± ${quantity(drawn.total.plusMinus, 'A')}` },
+        },
+      ]),
+    );
+    setKept(line.id);
+    onTold(`${line.name}: its current is ${milliamps} mA from now on, measured. Ctrl Z takes it back.`);
+  };
+  return (
+    <Box sx={{ px: { xs: 2, md: 3 }, py: 2, maxWidth: 760 }}>
+      <Typography variant="h2">Your meter</Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+        From its manual: a share of the reading, and the last digits in volts. One meter, one range for all readings.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        {field('share', 'Accuracy, % of reading')}
+        {field('digits', 'Last digits, V')}
+      </Box>
+      <Typography variant="h2" sx={{ mt: 2.5 }}>
+        What a microphone draws
+      </Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+        48 V, 6.8 kΩ. Open: the inlet with nothing plugged, feed on. Then with the microphone running, at its pins.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        {field('open', 'Open, pin 2 to 1, V')}
+        {field('two', 'Running, pin 2 to 1, V')}
+        {field('three', 'Running, pin 3 to 1, V')}
+      </Box>
+      <Typography role="status" sx={{ mt: 1, fontWeight: 650 }}>
+        {drawn &&
+          `${within(drawn.total, 'A')} (pin 2: ${quantity(drawn.legs[0].value, 'A')}, pin 3: ${quantity(drawn.legs[1].value, 'A')})`}
+        {between &&
+          `Anything from ${quantity(between[0], 'A')} to ${quantity(between[1], 'A')}: read the open voltage too, 48 V may be 44 to 52 V.`}
+      </Typography>
+      {drawn && drawn.total.value > 0 && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 1, alignItems: 'center' }}>
+          <TextField
+            select
+            label="It is the microphone of"
+            value={typed.line}
+            onChange={(event) => setTyped({ ...typed, line: event.target.value })}
+            sx={{ width: 280 }}
+          >
+            {lines.map(({ id, name }) => (
+              <MenuItem key={id} value={id}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+          <Button
+            variant="outlined"
+            disabled={typed.line === '' || kept === typed.line}
+            onClick={keep}
+            sx={{ minHeight: 40 }}
+          >
+            Use it on the rig, as measured
+          </Button>
+        </Box>
+      )}
+      <Typography variant="h2" sx={{ mt: 2.5 }}>
+        How well an inlet’s feed resistors match
+      </Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+        Two loads of 6.8 kΩ, 0.1 %, from 2 to 1 and from 3 to 1, and the volts from 2 to 3. Then exchange the loads. The
+        open voltage stands above.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
+        {field('first', 'Pin 2 to 3, mV')}
+        {field('second', 'Loads exchanged, mV')}
+      </Box>
+      <Typography role="status" sx={{ mt: 1, fontWeight: 650 }}>
+        {mismatch &&
+          `${(100 * mismatch.value).toFixed(2)} % ± ${(100 * mismatch.plusMinus).toFixed(2)} %: ${ANSWERS[exceeds(mismatch, MATCHED)]} (0.4 %).`}
+      </Typography>
+    </Box>
+  );
+}
