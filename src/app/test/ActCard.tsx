@@ -35,11 +35,7 @@ export function ActCard({ act, fed, shared, busy, heading, onHelped, onNoHelp, o
         {act.text}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        {percent(act.probability)} likely to help; about {about(act.seconds)}.
-        {act.part !== 'desk' &&
-          (fed
-            ? ` Mute, feed off, wait; then unplug. ${shared} Headphones off, monitors down while you switch.`
-            : ' Mute before you unplug.')}
+        {percent(act.probability)} likely to help; about {about(act.seconds)}.{cautionOf(act, fed, shared)}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
@@ -66,4 +62,16 @@ export function ActCard({ act, fed, shared, busy, heading, onHelped, onNoHelp, o
       )}
     </Box>
   );
+}
+
+/** Acts that turn a feed on, or to another voltage. */
+const TURNS_FEED: ReadonlySet<string> = new Set(['feed on', 'feed voltage']);
+
+/** What has to be done before, for ears and for whatever else hangs on the switch. */
+function cautionOf({ id, part }: ActNow, fed: boolean, shared: string): string {
+  if (TURNS_FEED.has(id))
+    return ` Mute, monitors down, headphones off; unmute when it has settled. ${shared} Look in Rig first that this feed harms nobody on the switch.`;
+  if (part === 'desk') return '';
+  if (!fed) return ' Mute before you unplug.';
+  return ` Mute, feed off, wait; then unplug. ${shared} Headphones off, monitors down while you switch.`;
 }
