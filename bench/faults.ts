@@ -1,5 +1,5 @@
 import type { Line } from '@/core/gear';
-import type { Table } from '@/core/testing/belief';
+import type { Table } from '@/core/testing/belief/belief';
 import { seeded } from '../tests/recordings/sounds';
 import { blindTrials, CHECKLIST, FIXED, randomLines, type Order, type Trials } from '../tests/testing/blind';
 import { demoLines } from '../tests/testing/lines';

@@ -1,6 +1,6 @@
-import { CABLE_CONNECTORS, cableTable, cableTest } from '@/core/testing/cableTest';
+import { CABLE_CONNECTORS, cableTable, cableTest } from '@/core/testing/cables/cableTest';
 import { ObservationError } from '@/core/testing/instruments';
-import { reportOf } from '@/core/testing/report';
+import { reportOf } from '@/core/testing/diagnosis/report';
 import { parsedJson } from '@/core/rig/refusals';
 import { readFrom, refuse } from './terminal';
 

@@ -1,6 +1,6 @@
-import { waitOf } from '@/core/testing/costs';
-import { diagnose } from '@/core/testing/diagnose';
-import { reportOf } from '@/core/testing/report';
+import { waitOf } from '@/core/testing/belief/costs';
+import { diagnose } from '@/core/testing/diagnosis/diagnose';
+import { reportOf } from '@/core/testing/diagnosis/report';
 import { ObservationError } from '@/core/testing/instruments';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { parsedJson } from '@/core/rig/refusals';

@@ -1,8 +1,8 @@
 import type { Line, Part } from '@/core/gear';
-import { nextOf, standingAfter, type Next } from '@/core/testing/asking';
-import { instrumentOf, lookKey, type Seen, type Table } from '@/core/testing/belief';
-import { walkTo } from '@/core/testing/costs';
-import { cures } from '@/core/testing/hypotheses';
+import { nextOf, standingAfter, type Next } from '@/core/testing/belief/asking';
+import { instrumentOf, lookKey, type Seen, type Table } from '@/core/testing/belief/belief';
+import { walkTo } from '@/core/testing/belief/costs';
+import { cures } from '@/core/testing/hypotheses/hypotheses';
 import type { Use } from '@/core/testing/instruments';
 import { seeded } from '../recordings/sounds';
 import { demoLines, oneCable, tableFor } from './lines';

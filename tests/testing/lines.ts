@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import type { Line, Part } from '@/core/gear';
 import { parseDocument, rigPaths } from '@/core/rig';
-import { hypothesesOf, type Hypothesis } from '@/core/testing/hypotheses';
-import { tableOf, type Table } from '@/core/testing/belief';
+import { hypothesesOf, type Hypothesis } from '@/core/testing/hypotheses/hypotheses';
+import { tableOf, type Table } from '@/core/testing/belief/belief';
 import { subjectOf } from '@/core/testing/subject';
 
 /** One cable between a source and an inlet on 48 V. */

@@ -1,6 +1,6 @@
 import type { PartRef } from '../../gear';
-import { onAgain, PLUG, untilOff } from '../costs';
-import { actOn, cures } from '../hypotheses';
+import { onAgain, PLUG, untilOff } from '../belief/costs';
+import { actOn, cures } from '../hypotheses/hypotheses';
 import type { Outcome, Shown } from '../outcome';
 import { classOf, partName, type Subject } from '../subject';
 import { listened } from './listening';

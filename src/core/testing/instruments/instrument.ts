@@ -1,7 +1,7 @@
 import type { ContactFault } from '../../gear';
 import type { Seconds } from '../../units';
-import type { Standing } from '../costs';
-import type { Hypothesis } from '../hypotheses';
+import type { Standing } from '../belief/costs';
+import type { Hypothesis } from '../hypotheses/hypotheses';
 import type { Outcome, Shown } from '../outcome';
 import type { Subject, World } from '../subject';
 

@@ -1,5 +1,5 @@
 import { named, oneCable, tableFor } from '../../../../tests/testing/lines';
-import { openEnd } from '../openEnd';
+import { openEnd } from '../readings/openEnd';
 import { lampAmps, STICK } from './lamps';
 import { instrumentNamed, INSTRUMENTS, type Use } from '.';
 import { LOAD } from './testLoad';

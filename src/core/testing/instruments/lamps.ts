@@ -1,8 +1,8 @@
 import type { Contact } from '../../gear';
 import type { Element } from '../../circuit';
-import { openEnd, type OpenEnd } from '../openEnd';
+import { openEnd, type OpenEnd } from '../readings/openEnd';
 import { surely, type Outcome } from '../outcome';
-import { fittedFor, untilOff } from '../costs';
+import { fittedFor, untilOff } from '../belief/costs';
 import { socketContacts, type Subject, type World } from '../subject';
 import { AT_REST, numberOf, missesUpstream, ObservationError, worldOf, type Instrument } from './instrument';
 import { feedUses } from './voltmeter';

@@ -1,7 +1,7 @@
 import { CircuitError } from '../../circuit';
 import { solveLine, type Solved } from '../../check/solve';
 import type { Decibels, Ohms } from '../../units';
-import type { Condition } from '../hypotheses';
+import type { Condition } from '../hypotheses/hypotheses';
 import { onceEach } from '../onceEach';
 import type { Outcome, Shown } from '../outcome';
 import type { Subject, World } from '../subject';

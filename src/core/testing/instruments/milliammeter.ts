@@ -1,9 +1,9 @@
 import type { Contact } from '../../gear';
 import { quantity } from '../../units/format';
-import { across, eachLeg } from '../openEnd';
+import { across, eachLeg } from '../readings/openEnd';
 import { onceEach } from '../onceEach';
 import { surely } from '../outcome';
-import { fittedFor, untilOff } from '../costs';
+import { fittedFor, untilOff } from '../belief/costs';
 import { contactName, socketContacts, type Subject, type World } from '../subject';
 import { keyFrom, keyOf, LEVELS, levelsOf, numbersOf } from './figures';
 import { AT_REST, numberOf, missesUpstream, worldOf, type Instrument } from './instrument';

@@ -1,8 +1,8 @@
 import { CONNECTORS, type Contact } from '../../gear';
 import type { Ohms } from '../../units';
 import { quantity } from '../../units/format';
-import { continuity, type Between } from '../continuity';
-import { PLUG, untilOff } from '../costs';
+import { continuity, type Between } from '../readings/continuity';
+import { PLUG, untilOff } from '../belief/costs';
 import { onceEach } from '../onceEach';
 import { surely, type Outcome } from '../outcome';
 import { isWire, partName, type Subject } from '../subject';

@@ -1,8 +1,8 @@
 import type { Contact } from '../../gear';
-import { across, eachLeg } from '../openEnd';
+import { across, eachLeg } from '../readings/openEnd';
 import { onceEach } from '../onceEach';
 import { surely } from '../outcome';
-import { fittedFor, untilOff } from '../costs';
+import { fittedFor, untilOff } from '../belief/costs';
 import { socketContacts, type Subject, type World } from '../subject';
 import { keyFrom, keyOf, LEVELS, levelsOf, numbersOf, outcomeOf } from './figures';
 import { AT_REST, numberOf, missesUpstream, worldOf, type Instrument } from './instrument';

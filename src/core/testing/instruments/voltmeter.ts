@@ -1,8 +1,8 @@
-import { across, openEnd } from '../openEnd';
+import { across, openEnd } from '../readings/openEnd';
 import { contactName, partName, socketContacts, type Subject } from '../subject';
 import { onceEach } from '../onceEach';
 import { surely } from '../outcome';
-import { fittedFor, untilOff } from '../costs';
+import { fittedFor, untilOff } from '../belief/costs';
 import { keyFrom, keyOf, LEVELS, levelsOf, numbersOf, outcomeOf } from './figures';
 import { AT_REST, numberOf, missesUpstream, worldOf, type Instrument, type Use } from './instrument';
 

@@ -1,5 +1,5 @@
 import { likelihoods, tableOf, type Seen, type Table } from './belief';
-import type { Hypothesis } from './hypotheses';
+import type { Hypothesis } from '../hypotheses/hypotheses';
 
 /**
  * The best that a single fault makes of what was seen has to be so likely: one look misread is (2 % and less), two are not.

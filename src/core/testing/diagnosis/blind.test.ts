@@ -1,9 +1,9 @@
-import { WHOLE } from '../../../tests/explore';
-import { seeded } from '../../../tests/recordings/sounds';
-import { blindTrials, randomLines } from '../../../tests/testing/blind';
-import { demoLines } from '../../../tests/testing/lines';
-import type { Line } from '../gear';
-import type { Table } from './belief';
+import { WHOLE } from '../../../../tests/explore';
+import { seeded } from '../../../../tests/recordings/sounds';
+import { blindTrials, randomLines } from '../../../../tests/testing/blind';
+import { demoLines } from '../../../../tests/testing/lines';
+import type { Line } from '../../gear';
+import type { Table } from '../belief/belief';
 
 const tables = new Map<Line, Table>();
 const all = [...demoLines(), ...randomLines(seeded('lines'), WHOLE ? 200 : 6)];

@@ -1,4 +1,4 @@
-import { FEEDS } from '../standards/feeds';
+import { FEEDS } from '../../standards/feeds';
 import { toolReadings } from './tools';
 
 /** Ohm's law for each feed as its standard has it (IEC 61938, from memory). */

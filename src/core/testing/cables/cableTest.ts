@@ -1,11 +1,11 @@
-import { linkKind, type ConnectorId, type Line, type Part } from '../gear';
-import { atHand, tableOf, type Table } from './belief';
-import { diagnosis } from './diagnosis';
-import { inWords, type Diagnosed } from './diagnose';
-import { hypothesesOf, type Hypothesis } from './hypotheses';
-import { seenOf } from './observation';
-import type { FaultType, Repair } from './priors';
-import { subjectOf } from './subject';
+import { linkKind, type ConnectorId, type Line, type Part } from '../../gear';
+import { atHand, tableOf, type Table } from '../belief/belief';
+import { diagnosis } from '../diagnosis/diagnosis';
+import { inWords, type Diagnosed } from '../diagnosis/diagnose';
+import { hypothesesOf, type Hypothesis } from '../hypotheses/hypotheses';
+import { seenOf } from '../diagnosis/observation';
+import type { FaultType, Repair } from '../hypotheses/priors';
+import { subjectOf } from '../subject';
 
 /** How often a cable that somebody tests is good (assumed). */
 const GOOD = 0.6;

@@ -1,5 +1,5 @@
-import { FEEDS } from '../standards/feeds';
-import type { Amps, Ohms, Volts } from '../units';
+import { FEEDS } from '../../standards/feeds';
+import type { Amps, Ohms, Volts } from '../../units';
 
 /** How far a meter may be off: a share of what it reads, and the size of its last digit times how many of them. */
 export interface Accuracy {

@@ -1,7 +1,7 @@
-import { CircuitError, operatingPoint, type Node } from '../circuit';
-import { CONNECTORS, lineCircuit, socketNode, type Contact } from '../gear';
-import type { Ohms } from '../units';
-import type { World } from './subject';
+import { CircuitError, operatingPoint, type Node } from '../../circuit';
+import { CONNECTORS, lineCircuit, socketNode, type Contact } from '../../gear';
+import type { Ohms } from '../../units';
+import type { World } from '../subject';
 
 /** What the meter itself lets through, so that what is open has a reading (larger than any leak worth a word). */
 const BEYOND: Ohms = 1e9;

@@ -1,9 +1,9 @@
-import { LOAD } from './instruments/testLoad';
-import { lampAmps, STICK } from './instruments/lamps';
-import { across, openEnd } from './openEnd';
-import { subjectOf } from './subject';
-import { FEEDS, PHANTOMS, type PhantomName } from '../standards/feeds';
-import type { Amps, Volts, Watts } from '../units';
+import { LOAD } from '../instruments/testLoad';
+import { lampAmps, STICK } from '../instruments/lamps';
+import { across, openEnd } from '../readings/openEnd';
+import { subjectOf } from '../subject';
+import { FEEDS, PHANTOMS, type PhantomName } from '../../standards/feeds';
+import type { Amps, Volts, Watts } from '../../units';
 
 /** What the home-made instruments show on a good inlet, by its feed. */
 export interface ToolReading {

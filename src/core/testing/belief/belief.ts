@@ -1,8 +1,8 @@
-import { instrumentNamed, INSTRUMENTS, type Instrument, type Use } from './instruments';
-import { atTimes } from './instruments/listening';
-import { mixed, type Shown } from './outcome';
-import type { Hypothesis } from './hypotheses';
-import type { Subject } from './subject';
+import { instrumentNamed, INSTRUMENTS, type Instrument, type Use } from '../instruments';
+import { atTimes } from '../instruments/listening';
+import { mixed, type Shown } from '../outcome';
+import type { Hypothesis } from '../hypotheses/hypotheses';
+import type { Subject } from '../subject';
 
 /** One thing that was looked at, and what was seen: an outcome's key. */
 export interface Seen {

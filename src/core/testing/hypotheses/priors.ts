@@ -1,4 +1,4 @@
-import type { PartClass } from './subject';
+import type { PartClass } from '../subject';
 
 /** What may be wrong, as it is counted: a sort of fault in a class of part. */
 export type FaultType =

@@ -1,12 +1,12 @@
-import type { Line } from '../gear';
-import type { Seconds } from '../units';
-import { atHand, tableOf, type Seen, type Table } from './belief';
+import type { Line } from '../../gear';
+import type { Seconds } from '../../units';
+import { atHand, tableOf, type Seen, type Table } from '../belief/belief';
 import { diagnosis, type Diagnosis } from './diagnosis';
-import { hypothesesOf } from './hypotheses';
+import { hypothesesOf } from '../hypotheses/hypotheses';
 import { seenOf } from './observation';
-import { withPairs } from './pairs';
-import type { Repair } from './priors';
-import { subjectOf } from './subject';
+import { withPairs } from '../belief/pairs';
+import type { Repair } from '../hypotheses/priors';
+import { subjectOf } from '../subject';
 
 /** What is known besides what was seen. */
 export interface Knowledge {

@@ -1,6 +1,6 @@
-import { across, openEnd } from './openEnd';
+import { across, openEnd } from '../readings/openEnd';
 import { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED } from './measured';
-import { subjectOf } from './subject';
+import { subjectOf } from '../subject';
 
 const METER = { share: 0.005, digits: 0.02 };
 

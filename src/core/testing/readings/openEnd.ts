@@ -1,7 +1,7 @@
-import { CircuitError, operatingPoint, type Element, type Netlist, type Node } from '../circuit';
-import { lineCircuit, socketNode, type Contact } from '../gear';
-import type { Amps, Ohms, Volts } from '../units';
-import { socketContacts, type Subject, type World } from './subject';
+import { CircuitError, operatingPoint, type Element, type Netlist, type Node } from '../../circuit';
+import { lineCircuit, socketNode, type Contact } from '../../gear';
+import type { Amps, Ohms, Volts } from '../../units';
+import { socketContacts, type Subject, type World } from '../subject';
 
 /** A line taken apart at a junction, seen from there towards the inlet. */
 export interface OpenEnd {

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { lookKey, type Seen, type Table } from './belief';
-import { INSTRUMENTS, instrumentNamed, ObservationError } from './instruments';
+import { lookKey, type Seen, type Table } from '../belief/belief';
+import { INSTRUMENTS, instrumentNamed, ObservationError } from '../instruments';
 
 /** Something that was looked at, as a file or a page sends it. */
 export interface Observation {

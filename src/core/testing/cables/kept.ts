@@ -1,8 +1,8 @@
 import Joi from 'joi';
-import { exactly } from '../rig/parts.schema';
-import { MOST_OBSERVATIONS, observation, type Observation } from './observation';
-import { FAULTS, TROUBLES, type Repair } from './priors';
-import type { ConnectorId } from '../gear';
+import { exactly } from '../../rig/parts.schema';
+import { MOST_OBSERVATIONS, observation, type Observation } from '../diagnosis/observation';
+import { FAULTS, TROUBLES, type Repair } from '../hypotheses/priors';
+import type { ConnectorId } from '../../gear';
 import { CABLE_CONNECTORS } from './cableTest';
 
 /** Something that was put right and is known to have helped, as it is kept; from all rigs, for how likely things are. */

@@ -1,8 +1,8 @@
-import type { Seconds } from '../units';
+import type { Seconds } from '../../units';
 import { beliefOf, instrumentOf, lookKey, type Seen, type Table } from './belief';
 import { onAgain, PLUG, untilOff, walkTo, type Standing } from './costs';
-import { cures, type Act } from './hypotheses';
-import type { Use } from './instruments';
+import { cures, type Act } from '../hypotheses/hypotheses';
+import type { Use } from '../instruments';
 
 /** What somebody may do now, with how likely it is to help and what it takes. */
 export interface ActNow extends Act {

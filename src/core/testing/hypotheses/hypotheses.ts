@@ -10,11 +10,11 @@ import {
   type ContactTrouble,
   type Part,
   type PartRef,
-} from '../gear';
-import { FEEDS, feedLabel, isPhantom, type FeedName } from '../standards/feeds';
-import type { Ohms } from '../units';
+} from '../../gear';
+import { FEEDS, feedLabel, isPhantom, type FeedName } from '../../standards/feeds';
+import type { Ohms } from '../../units';
 import { FAILED_BEFORE, FAULTS, TABLE_COUNTS_AS, TROUBLES, type FaultType, type Repair } from './priors';
-import { classOf, contactName, contactNames, isSwitched, partName, type Subject, type World } from './subject';
+import { classOf, contactName, contactNames, isSwitched, partName, type Subject, type World } from '../subject';
 
 /** A joint that conducts badly: enough to be found by a load, and not by a lamp (design of the test load). */
 const BAD_JOINT: Ohms = 1000;

@@ -1,7 +1,7 @@
-import { directVolts, nodesOf } from '../../../tests/referee/ngspice';
-import { oneCable, tableFor } from '../../../tests/testing/lines';
-import { operatingPoint } from '../circuit';
-import { stickAt } from './instruments/lamps';
+import { directVolts, nodesOf } from '../../../../tests/referee/ngspice';
+import { oneCable, tableFor } from '../../../../tests/testing/lines';
+import { operatingPoint } from '../../circuit';
+import { stickAt } from '../instruments/lamps';
 import { across, openEnd } from './openEnd';
 
 /** What instruments read on faulted lines, against ngspice: a stick, and a load, at the source end. */

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
-import { demoLines, oneCable, WAIT } from '../../../tests/testing/lines';
+import { demoLines, oneCable, WAIT } from '../../../../tests/testing/lines';
 import { afterActing } from './afterActing';
-import { beliefOf, tableOf } from './belief';
+import { beliefOf, tableOf } from '../belief/belief';
 import { diagnose } from './diagnose';
-import { hypothesesOf } from './hypotheses';
+import { hypothesesOf } from '../hypotheses/hypotheses';
 import { seenOf, type Observation } from './observation';
-import type { Repair } from './priors';
-import { subjectOf } from './subject';
+import type { Repair } from '../hypotheses/priors';
+import { subjectOf } from '../subject';
 
 const announcer = demoLines().find(({ id }) => id === 'announcer')!;
 const knowledge = { wait: WAIT };

@@ -1,11 +1,11 @@
-import type { PartRef } from '../gear';
-import type { Seconds } from '../units';
-import { beliefOf, contradictions, instrumentOf, likelihoods, type Seen, type Table } from './belief';
-import type { Act, Hypothesis } from './hypotheses';
-import { nextOf, type ActNow } from './asking';
-import { fitsNothing } from './pairs';
-import type { At } from './instruments';
-import type { Repair } from './priors';
+import type { PartRef } from '../../gear';
+import type { Seconds } from '../../units';
+import { beliefOf, contradictions, instrumentOf, likelihoods, type Seen, type Table } from '../belief/belief';
+import type { Act, Hypothesis } from '../hypotheses/hypotheses';
+import { nextOf, type ActNow } from '../belief/asking';
+import { fitsNothing } from '../belief/pairs';
+import type { At } from '../instruments';
+import type { Repair } from '../hypotheses/priors';
 
 /** What it may still be, alike ones together. */
 export interface Left {

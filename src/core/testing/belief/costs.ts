@@ -1,6 +1,6 @@
-import type { Seconds } from '../units';
-import { waitAfterOff, type Schools } from '../schools/schools';
-import type { Subject } from './subject';
+import type { Seconds } from '../../units';
+import { waitAfterOff, type Schools } from '../../schools/schools';
+import type { Subject } from '../subject';
 
 /** From one end of a line to the other (assumed). */
 export const WALK: Seconds = 45;
