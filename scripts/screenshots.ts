@@ -43,6 +43,7 @@ const pictures: Picture[] = [
 
 /** The first looks answered, and the lamps asked for. */
 const asked = async (page: Page) => {
+  await page.getByRole('button', { name: 'They are pulled' }).click();
   await page.getByRole('button', { name: /^Open, gain up/ }).click();
   await page.getByRole('button', { name: 'Look at something else' }).click();
   await page.getByRole('menuitem', { name: /^Which lamps light at the source end/ }).click();

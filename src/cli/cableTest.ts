@@ -1,6 +1,4 @@
-import { CABLE_CONNECTORS, cableTable, cableTest } from '@/core/testing/cables/cableTest';
-import { ObservationError } from '@/core/testing/instruments';
-import { reportOf } from '@/core/testing/diagnosis/report';
+import { CABLE_CONNECTORS, cableTable, cableTest, ObservationError, reportOf } from '@/core/testing';
 import { parsedJson } from '@/core/rig/refusals';
 import { readFrom, refuse } from './terminal';
 
@@ -15,7 +13,7 @@ const connector =
 const observations = readFrom(observed, parsedJson, USAGE);
 try {
   const found = cableTest(cableTable(connector), observations);
-  const { line, ...report } = reportOf(connector, found);
+  const { line, cautions: _none, ...report } = reportOf(connector, found);
   process.stdout.write(
     `${JSON.stringify({ connector: line, tested: found.tested, bad: found.bad, ...report }, null, 2)}\n`,
   );

@@ -1,7 +1,4 @@
-import { waitOf } from '@/core/testing/belief/costs';
-import { diagnose } from '@/core/testing/diagnosis/diagnose';
-import { reportOf } from '@/core/testing/diagnosis/report';
-import { ObservationError } from '@/core/testing/instruments';
+import { diagnose, ObservationError, reportOf, situationOf, waitOf } from '@/core/testing';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { parsedJson } from '@/core/rig/refusals';
 import { documentFrom, readFrom, refuse } from './terminal';
@@ -14,8 +11,12 @@ const line =
   refuse('no-line', `there is no line ${id}; this rig has ${rig.lines.map((each) => each.id).join(', ') || 'none'}`);
 const observations = observed ? readFrom(observed, parsedJson, USAGE) : [];
 try {
-  const found = diagnose(line, observations, { wait: waitOf(schoolsOf(rig)) });
-  process.stdout.write(`${JSON.stringify(reportOf(id, found), null, 2)}\n`);
+  const situation = situationOf(rig, id)!;
+  const found = diagnose(line, observations, {
+    wait: waitOf(schoolsOf(rig)),
+    feedStaysOff: situation.harmed.length > 0,
+  });
+  process.stdout.write(`${JSON.stringify(reportOf(id, found, situation), null, 2)}\n`);
 } catch (error) {
   if (error instanceof ObservationError) refuse('bad-observation', `${error.path}: ${error.message}`);
   throw error;

@@ -1,7 +1,7 @@
 import type { Store } from './store';
 import { storeForEach } from '../../tests/stores';
 import { loadLog } from './log';
-import { keepCableTest, keepRepair, loadCableTests, loadRepairs, removeCableTest } from './testing';
+import { keepCableTest, keepRepair, loadCableTests, loadRepairs, removeCableTest, takeRepairBack } from './testing';
 import { removeRig } from './rigs';
 import { loadDemo } from './demo';
 
@@ -47,4 +47,15 @@ test('cable tests are kept as they were seen, newest first, and can be taken out
   expect(removeCableTest(store, first.id)).toBe(true);
   expect(removeCableTest(store, first.id)).toBe(false);
   expect(loadCableTests(store).map(({ label }) => label)).toEqual(['stage box 8']);
+});
+
+test('what did not help after all counts no more, and the log says so; of another rig nothing is taken', () => {
+  const id = keepRepair(store, 'lock-nine', '2026-11-27T12:00:00.000Z', 'It helped', { ...kept, helped: true });
+  expect(takeRepairBack(store, 'lock-nine-mended', id, '2026-11-27T12:01:00.000Z')).toBe(false);
+  expect(takeRepairBack(store, 'lock-nine', id, '2026-11-27T12:01:00.000Z')).toBe(true);
+  expect(takeRepairBack(store, 'lock-nine', id, '2026-11-27T12:02:00.000Z')).toBe(false);
+  expect(loadRepairs(store)).toEqual([]);
+  expect(loadLog(store, 'lock-nine').findLast(({ kind }) => kind === 'tested')?.text).toBe(
+    `Taken back: ${kept.act}. It didn’t help after all`,
+  );
 });

@@ -33,6 +33,22 @@ export function keepRepair(store: Store, rig: string, at: string, text: string, 
     .immediate();
 }
 
+/** Takes a repair back and writes that down. @returns whether there was one */
+export const takeRepairBack = (store: Store, rig: string, id: number, at: string): boolean =>
+  store
+    .transaction(() => {
+      const kept = store
+        .prepare('DELETE FROM repair WHERE rig_id = ? AND id = ? RETURNING line, who, act')
+        .get(rig, id) as Pick<KeptRepair, 'line' | 'who' | 'act'> | undefined;
+      if (!kept) return false;
+      const { line, who, act } = kept;
+      addEntries(store, rig, { at, who }, [
+        { kind: 'tested', text: `Taken back: ${act}. It didn’t help after all`, lines: [line] },
+      ]);
+      return true;
+    })
+    .immediate();
+
 /** Cable tests, newest first. @param label of one cable alone */
 export const loadCableTests = (store: Store, label?: string): SavedCableTest[] =>
   (

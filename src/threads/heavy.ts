@@ -2,7 +2,7 @@ import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
 import { rigPath, schoolsOf } from '@/core/rig';
-import { cableTable, cableTest, diagnose, ObservationError, reportOf, waitOf } from '@/core/testing';
+import { cableTable, cableTest, diagnose, ObservationError, reportOf, situationOf, waitOf } from '@/core/testing';
 import type { ConnectorId } from '@/core/gear';
 
 /** What takes long enough that nobody else should wait for it. Each runs in a thread of its own. */
@@ -38,7 +38,7 @@ export function diagnosed(given: {
   try {
     if (cable) {
       const found = cableTest(cableTable(cable), observations);
-      const { line: connector, ...report } = reportOf(cable, found);
+      const { line: connector, cautions: _none, ...report } = reportOf(cable, found);
       return { json: JSON.stringify({ connector, tested: found.tested, bad: found.bad, ...report }) };
     }
     const document = readDocument(rig);
@@ -48,7 +48,9 @@ export function diagnosed(given: {
         missing: `there is no line ${line}; this rig has ${document.lines.map(({ id }) => id).join(', ') || 'none'}`,
       };
     const wait = waitOf(schoolsOf(document));
-    return { json: JSON.stringify(reportOf(line, diagnose(path.line, observations, { wait }))) };
+    const situation = situationOf(document, line)!;
+    const found = diagnose(path.line, observations, { wait, feedStaysOff: situation.harmed.length > 0 });
+    return { json: JSON.stringify(reportOf(line, found, situation)) };
   } catch (problem) {
     if (problem instanceof DocumentError) return { refusals: problem.refusals };
     if (problem instanceof ObservationError) return { observation: { path: problem.path, message: problem.message } };

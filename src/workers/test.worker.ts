@@ -1,5 +1,5 @@
 import { rigPath, schoolsOf } from '@/core/rig';
-import { cableTable, cableTest, diagnose, waitOf } from '@/core/testing';
+import { cableTable, cableTest, diagnose, situationOf, waitOf } from '@/core/testing';
 import type { TestAnswer, TestQuestion } from './testMessages';
 
 function answer(question: TestQuestion): TestAnswer {
@@ -9,14 +9,17 @@ function answer(question: TestQuestion): TestAnswer {
     const { connector, cable } = question;
     return { ticket, ask: 'cable', found: cableTest(cableTable(connector, cable, repairs), observations, only) };
   }
-  const { document, line, cannot } = question;
+  const { document, line, cannot, pulled } = question;
   const path = rigPath(document, line);
   if (!path) return { ticket, ask: 'failed', message: 'This line is gone.' };
   const wait = waitOf(schoolsOf(document));
+  const situation = situationOf(document, line)!;
+  const feedStaysOff = situation.harmed.length > 0 && !pulled;
   return {
     ticket,
     ask: 'line',
-    found: diagnose(path.line, observations, { wait, repairs, only, cannot: new Set(cannot) }),
+    found: diagnose(path.line, observations, { wait, repairs, only, feedStaysOff, cannot: new Set(cannot) }),
+    situation,
   };
 }
 

@@ -1,6 +1,6 @@
 import type { ConnectorId, Part } from '@/core/gear';
 import type { RigDocument } from '@/core/rig';
-import type { CableTested, Diagnosed, Observation, Repair } from '@/core/testing';
+import type { CableTested, Diagnosed, Observation, Repair, Situation } from '@/core/testing';
 
 /** What a page asks the worker that finds faults. `ticket` comes back with the answer. */
 export type TestQuestion = { ticket: number } & (
@@ -13,6 +13,8 @@ export type TestQuestion = { ticket: number } & (
       /** Names of the instruments that are at hand; all where left out. */
       only?: string[];
       cannot: string[];
+      /** What the feed would harm is not plugged in any more. */
+      pulled: boolean;
     }
   | {
       ask: 'cable';
@@ -25,5 +27,7 @@ export type TestQuestion = { ticket: number } & (
 );
 
 export type TestAnswer = { ticket: number } & (
-  { ask: 'line'; found: Diagnosed } | { ask: 'cable'; found: CableTested } | { ask: 'failed'; message: string }
+  | { ask: 'line'; found: Diagnosed; situation: Situation }
+  | { ask: 'cable'; found: CableTested }
+  | { ask: 'failed'; message: string }
 );

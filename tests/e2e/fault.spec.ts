@@ -22,6 +22,13 @@ test('no sound on the announcer: three answers to another cable; it helped, the 
   await expect(heading(page)).toHaveText('What is heard at the desk while the source plays?');
   await answer(page, 'Nothing at all').click();
   await expect(answered(page)).toHaveCount(1);
+  // 48 V on this bank harms others: until they are pulled, nothing is asked that needs it.
+  await expect(page.getByRole('alert').filter({ hasText: 'harms Trio, ribbon left' })).toBeVisible();
+  await page.getByRole('button', { name: 'Look at something else' }).click();
+  await expect(page.getByRole('menuitem', { name: /^Does moving/ })).toBeVisible();
+  await expect(page.getByRole('menuitem', { name: /^Which lamps/ })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'They are pulled' }).click();
   await look(page, /^Which lamps light at the source end/);
   await expect(heading(page)).toHaveText(/^Which lamps light at the source end/);
   await answer(page, /^Only lamp 2 lit/).click();
@@ -42,7 +49,12 @@ test('no sound on the announcer: three answers to another cable; it helped, the 
   const saved = await (await page.request.get(`/api/rigs/${rig}`)).json();
   const line = saved.document.lines.find(({ id }: { id: string }) => id === 'announcer');
   expect(line.links[0].faults).toBeUndefined();
+  // Pressed by mistake: it is taken back, with every answer still there.
+  await solved.getByRole('button', { name: 'It didn’t help after all' }).click();
+  await expect(act.getByRole('heading')).toHaveText('Swap cable 20 m, old for a good one');
+  await expect(answered(page)).toHaveCount(3);
   await page.goto(`/log?rig=${rig}`);
+  await expect(page.getByText(/^Taken back: Swap cable 20 m, old/)).toBeVisible();
   await expect(page.getByText(/^Announcer: Swap cable 20 m, old for a good one\. It helped/)).toBeVisible();
 });
 
@@ -83,6 +95,9 @@ test('by keyboard alone: an answer, what is at hand, readings typed, a wrong one
   await page.getByRole('checkbox', { name: 'Two-lamp stick' }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText(/^I only have/)).toContainText('6 of 7 tools');
+  await page.getByRole('button', { name: 'They are pulled' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'They are in again' })).toBeFocused();
   await page.getByRole('button', { name: 'Look at something else' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('menuitem', { name: /^Which lamps/ })).toHaveCount(0);
@@ -151,4 +166,22 @@ test('readings of a meter become a figure of a microphone, with what the meter m
   await page.getByLabel('Loads exchanged, mV').fill('60');
   await page.getByLabel('Last digits, V').fill('0.001');
   await expect(page.getByText(/^0\.50 % ± 0\.01 %: more than the standard allows/)).toBeVisible();
+});
+
+test('what is wrong as it is wired is said first; a line beside that is harmed; a server that is gone is told', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Wired wrong');
+  await page.goto(`/test?rig=${rig}&line=t12-shotgun`);
+  const alert = page.getByRole('alert').filter({ hasText: 'as it is wired, with good cables' });
+  await expect(alert).toContainText('Silent as it is wired');
+  await expect(alert.getByRole('link', { name: 'See why' })).toHaveAttribute('href', /line=t12-shotgun/);
+  await page.goto(`/test?rig=${rig}&line=announcer&heard=nothing`);
+  await page.route('**/repairs', (route) => route.abort());
+  await page.getByRole('button', { name: 'Do this: Swap cable 20 m, old for a good one' }).click();
+  await page.getByRole('button', { name: 'It helped' }).click();
+  await expect(page.getByText('Not written down: The server does not answer')).toBeVisible();
+  await page.unroute('**/repairs');
+  await page.getByRole('button', { name: 'It helped' }).click();
+  await expect(page.getByRole('region', { name: 'Solved' })).toBeVisible();
 });

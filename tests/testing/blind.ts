@@ -1,9 +1,9 @@
 import type { Line, Part } from '@/core/gear';
 import { nextOf, standingAfter, type Next } from '@/core/testing/belief/asking';
 import { instrumentOf, lookKey, type Seen, type Table } from '@/core/testing/belief/belief';
-import { walkTo } from '@/core/testing/belief/costs';
-import { cures } from '@/core/testing/hypotheses/hypotheses';
-import type { Use } from '@/core/testing/instruments';
+import { walkTo } from '@/core/testing/costs';
+import { cures } from '@/core/testing/hypotheses/hypothesis';
+import type { Look } from '@/core/testing/instruments';
 import { seeded } from '../recordings/sounds';
 import { demoLines, oneCable, tableFor } from './lines';
 
@@ -116,36 +116,36 @@ export function blindTrials(given: {
       shares.findIndex((share) => (left -= share) < 0),
     );
   };
-  const seenIn = (table: Table, use: Use, truth: number): string => {
-    const shown = table.shown(use)[truth];
+  const seenIn = (table: Table, look: Look, truth: number): string => {
+    const shown = table.shown(look)[truth];
     const { key } = shown[pick(shown.map(({ share }) => share))];
-    const others = table.outcomes(use).filter((outcome) => outcome.key !== key);
-    return others.length && random() < errors * instrumentOf(use).errs
+    const others = table.outcomes(look).filter((outcome) => outcome.key !== key);
+    return others.length && random() < errors * instrumentOf(look).errs
       ? others[Math.floor(random() * others.length)].key
       : key;
   };
-  const chosen = (table: Table, seen: readonly Seen[], next: Next): { use: Use; seconds: number } | undefined => {
+  const chosen = (table: Table, seen: readonly Seen[], next: Next): { look: Look; seconds: number } | undefined => {
     if (order === 'best') return next.looks[0];
-    const made = new Set(seen.map(({ use }) => lookKey(use)));
-    const left = table.uses.filter((use) => use.instrument !== 'listening' && !made.has(lookKey(use)));
-    const rank = ({ instrument }: Use) => (order as readonly string[]).indexOf(instrument) >>> 0;
-    const use =
+    const made = new Set(seen.map(({ look }) => lookKey(look)));
+    const left = table.looks.filter((look) => look.instrument !== 'listening' && !made.has(lookKey(look)));
+    const rank = ({ instrument }: Look) => (order as readonly string[]).indexOf(instrument) >>> 0;
+    const look =
       order === 'random' ? left[Math.floor(random() * left.length)] : left.sort((a, b) => rank(a) - rank(b))[0];
-    if (!use) return undefined;
+    if (!look) return undefined;
     const standing = standingAfter(seen);
-    return { use, seconds: walkTo(use.where, standing) + instrumentOf(use).seconds(table.subject, use, standing) };
+    return { look, seconds: walkTo(look.where, standing) + instrumentOf(look).seconds(table.subject, look, standing) };
   };
   const all: Trials = { right: 0, stated: 0, seconds: 0, looks: 0, count: 0, byLinks: new Map() };
   for (const line of lines) {
     const table = tables.get(line) ?? tableFor(line);
     tables.set(line, table);
-    const listening = table.uses.find(({ instrument }) => instrument === 'listening')!;
+    const listening = table.looks.find(({ instrument }) => instrument === 'listening')!;
     const links = Math.min(3, line.links.length);
     const own = all.byLinks.get(links) ?? { seconds: 0, count: 0 };
     all.byLinks.set(links, own);
     for (let n = 0; n < each; n++) {
       const truth = pick(table.hypotheses.map(({ prior }) => prior));
-      const seen: Seen[] = [{ use: listening, key: seenIn(table, listening, truth) }];
+      const seen: Seen[] = [{ look: listening, key: seenIn(table, listening, truth) }];
       let next = nextOf(table, seen);
       while (!next.act && seen.length < MOST_LOOKS) {
         const look = chosen(table, seen, next);
@@ -153,7 +153,7 @@ export function blindTrials(given: {
         all.seconds += look.seconds;
         own.seconds += look.seconds;
         all.looks++;
-        seen.push({ use: look.use, key: seenIn(table, look.use, truth) });
+        seen.push({ look: look.look, key: seenIn(table, look.look, truth) });
         next = nextOf(table, seen);
       }
       const [act] = next.acts;

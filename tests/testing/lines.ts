@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import type { Line, Part } from '@/core/gear';
 import { parseDocument, rigPaths } from '@/core/rig';
-import { hypothesesOf, type Hypothesis } from '@/core/testing/hypotheses/hypotheses';
+import { hypothesesOf } from '@/core/testing/hypotheses/hypotheses';
+import { type Hypothesis } from '@/core/testing/hypotheses/hypothesis';
 import { tableOf, type Table } from '@/core/testing/belief/belief';
 import { subjectOf } from '@/core/testing/subject';
 

@@ -5,12 +5,11 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { RefObject } from 'react';
 import type { ActNow } from '@/core/testing';
+import { LargeHeading } from './LargeHeading';
 import { about, percent } from './words';
 
 interface Props {
   act: ActNow;
-  /** The inlet has a feed: what is plugged has it off first. */
-  fed: boolean;
   /** Who else hangs on the switch. */
   shared: string;
   busy: boolean;
@@ -22,20 +21,13 @@ interface Props {
 }
 
 /** What to do now; and whether it helped. */
-export function ActCard({ act, fed, shared, busy, heading, onHelped, onNoHelp, onBack }: Props) {
+export function ActCard({ act, shared, busy, heading, onHelped, onNoHelp, onBack }: Props) {
   return (
     <Box component="section" aria-label="Do this">
-      <Typography
-        ref={heading}
-        tabIndex={-1}
-        variant="h1"
-        component="h2"
-        sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, mb: 0.5, textWrap: 'balance' }}
-      >
-        {act.text}
-      </Typography>
+      <LargeHeading ref={heading}>{act.text}</LargeHeading>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        {percent(act.probability)} likely to help; about {about(act.seconds)}.{cautionOf(act, fed, shared)}
+        {percent(act.probability)} likely to help; about {about(act.seconds)}. {act.how}{' '}
+        {(act.unplugs || act.feedOn) && shared}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button
@@ -62,16 +54,4 @@ export function ActCard({ act, fed, shared, busy, heading, onHelped, onNoHelp, o
       )}
     </Box>
   );
-}
-
-/** Acts that turn a feed on, or to another voltage. */
-const TURNS_FEED: ReadonlySet<string> = new Set(['feed on', 'feed voltage']);
-
-/** What has to be done before, for ears and for whatever else hangs on the switch. */
-function cautionOf({ id, part }: ActNow, fed: boolean, shared: string): string {
-  if (TURNS_FEED.has(id))
-    return ` Mute, monitors down, headphones off; unmute when it has settled. ${shared} Look in Rig first that this feed harms nobody on the switch.`;
-  if (part === 'desk') return '';
-  if (!fed) return ' Mute before you unplug.';
-  return ` Mute, feed off, wait; then unplug. ${shared} Headphones off, monitors down while you switch.`;
 }

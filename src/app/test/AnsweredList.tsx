@@ -14,10 +14,10 @@ export function AnsweredList({ seen, onUndo }: { seen: Diagnosed['seen']; onUndo
         Answered
       </Typography>
       <Box component="ul" aria-label="Answered" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {seen.map(({ use, text }, n) => (
+        {seen.map(({ look, text }, n) => (
           <Box
             component="li"
-            key={`${use.instrument} ${use.at} ${n}`}
+            key={`${look.instrument} ${look.at} ${n}`}
             sx={{
               display: 'flex',
               alignItems: 'center',
@@ -28,12 +28,12 @@ export function AnsweredList({ seen, onUndo }: { seen: Diagnosed['seen']; onUndo
             }}
           >
             <Typography variant="body2" sx={{ flex: 1, minWidth: 0 }}>
-              {use.ask}
+              {look.ask}
             </Typography>
             <Typography variant="body2" sx={{ fontWeight: 650, textAlign: 'right' }}>
               {text}
             </Typography>
-            <Button onClick={() => onUndo(n)} aria-label={`Undo: ${use.ask}`} sx={{ minHeight: 44 }}>
+            <Button onClick={() => onUndo(n)} aria-label={`Undo: ${look.ask}`} sx={{ minHeight: 44 }}>
               Undo
             </Button>
           </Box>

@@ -5,13 +5,8 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { INSTRUMENTS } from '@/core/testing';
 
-/** What everybody has: eyes, ears and hands. */
-const ALWAYS: ReadonlySet<string> = new Set(
-  INSTRUMENTS.filter(({ name }) =>
-    ['listening', 'feed lamp', 'channel', 'other meters', 'hiss', 'source switch', 'wiggling', 'replug'].includes(name),
-  ).map(({ name }) => name),
-);
-const TOOLS = INSTRUMENTS.filter(({ name }) => !ALWAYS.has(name));
+/** Eyes, ears and hands everybody has. */
+const TOOLS = INSTRUMENTS.filter(({ hand }) => hand !== 'bare');
 
 /** The names of what is at hand, tools that were left out not among them. */
 export const atHandWithout = (missing: readonly string[]): string[] | undefined =>

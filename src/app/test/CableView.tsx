@@ -19,6 +19,7 @@ import type { TestWorker } from '@/workers/testWorker';
 import { AnsweredList } from './AnsweredList';
 import { AnswerGrid } from './AnswerGrid';
 import { AtHand } from './AtHand';
+import { NotWorkedOut } from './NotWorkedOut';
 import { NumbersForm } from './NumbersForm';
 import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
@@ -159,18 +160,7 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
           ))}
         </TextField>
       </Box>
-      {failed && (
-        <Alert
-          severity="error"
-          action={
-            <Button color="inherit" onClick={again}>
-              Try again
-            </Button>
-          }
-        >
-          This could not be worked out: {failed} Undo the last answer, or try again.
-        </Alert>
-      )}
+      <NotWorkedOut failed={failed} onAgain={again} />
       {problem && (
         <Alert severity="error" onClose={() => setProblem('')}>
           Not kept: {problem}
@@ -196,12 +186,7 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
             onAnswer={observe}
             busy={busy || !settled}
           />
-          <NumbersForm
-            key={`${next.instrument} ${observations.length}`}
-            instrument={next.instrument}
-            key0={next.answers[0]?.key ?? ''}
-            onNumbers={observe}
-          />
+          <NumbersForm key={`${next.instrument} ${observations.length}`} numbers={next.numbers} onNumbers={observe} />
         </Box>
       )}
       <AnsweredList

@@ -8,13 +8,16 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState, type RefObject } from 'react';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
-import { afterActing, type ActNow, type Question } from '@/core/testing';
+import { afterActing, type ActNow, type Question, type Repair } from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
 import { ActCard } from './ActCard';
 import { AnsweredList } from './AnsweredList';
 import { AnswerGrid } from './AnswerGrid';
 import { AtHand } from './AtHand';
+import { LargeHeading } from './LargeHeading';
+import { NotWorkedOut } from './NotWorkedOut';
 import { NumbersForm } from './NumbersForm';
+import { SituationAlerts } from './SituationAlerts';
 import { SolvedCard } from './SolvedCard';
 import { actOf, keyOf, questionOf } from './shown';
 import { useTakesFocus } from './useTakesFocus';
@@ -32,16 +35,16 @@ interface Props {
   onMissing: (to: string[]) => void;
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
+  /** What helped counts from now on, or no longer. */
+  onLearned: (change: (from: Repair[]) => Repair[]) => void;
 }
 
 /** One question at a time, until something is worth doing; then that, and whether it helped. */
-export function FaultView({ rig, document, line, state, who, missing, onMissing, onChange, onTold }: Props) {
-  const { fault, setFault, observe, found, failed, busy, again } = state;
+export function FaultView({ rig, document, line, state, who, missing, onMissing, onChange, onTold, onLearned }: Props) {
+  const { fault, setFault, observe, found, situation, failed, busy, again } = state;
   const [sending, setSending] = useState(false);
   const [problem, setProblem] = useState('');
-  const path = rigPath(document, line.id)?.line;
-  const fed = path?.inlet.choices?.feed !== 'off';
-  const shared = fed ? alsoFed(path?.switch) : '';
+  const shared = alsoFed(rigPath(document, line.id)?.line.switch);
   const act = actOf(found, fault);
   const question = found && !act ? questionOf(found, fault) : undefined;
   const shown = act ? act.id : question ? keyOf(question) : '';
@@ -52,16 +55,22 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
     const likeliest = found?.left.find((each) => each.act.id === done.id);
     if (!likeliest) return;
     setSending(true);
-    const { failed: refused, body } = await ask<{ text: string }>(`/api/rigs/${rig}/repairs`, {
+    const { failed: refused, body } = await ask<{ id: number; text: string }>(`/api/rigs/${rig}/repairs`, {
       method: 'POST',
       json: { line: line.id, who, act: done.text, what: likeliest.what, helped: helps, counts: likeliest.counts },
     });
     setSending(false);
     setProblem(refused ?? '');
-    if (refused) return;
-    onTold(`Written in the log: ${body!.text}.`);
-    if (helps) setFault({ ...fault, acting: undefined, solved: { act: done.id, what: likeliest.what } });
-    else {
+    if (!body) return;
+    onTold(`Written in the log: ${body.text}.`);
+    if (helps) {
+      setFault({
+        ...fault,
+        acting: undefined,
+        solved: { act: done.id, what: likeliest.what, repair: body.id, counts: likeliest.counts },
+      });
+      onLearned((from) => [...from, likeliest.counts]);
+    } else {
       const seen = afterActing(done);
       setFault({
         ...fault,
@@ -80,7 +89,12 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
         solved={fault.solved}
         onChange={onChange}
         onTold={onTold}
+        rig={rig}
         onAgain={() => setFault({ observations: [], cannot: [] })}
+        onTakenBack={() => {
+          onLearned((from) => from.filter((each) => each !== from.findLast((one) => same(one, fault.solved!.counts))));
+          setFault({ ...fault, solved: undefined });
+        }}
       />
     );
   return (
@@ -92,18 +106,15 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
           ` · ${fault.observations.length} ${fault.observations.length === 1 ? 'answer' : 'answers'} so far`}
         {busy && ' · thinking …'}
       </Typography>
-      {failed && (
-        <Alert
-          severity="error"
-          sx={{ my: 1 }}
-          action={
-            <Button color="inherit" onClick={again}>
-              Try again
-            </Button>
-          }
-        >
-          This could not be worked out: {failed} Undo the last answer, or try again.
-        </Alert>
+      <NotWorkedOut failed={failed} onAgain={again} />
+      {situation && (
+        <SituationAlerts
+          rig={rig}
+          line={line.id}
+          situation={situation}
+          pulled={fault.pulled ?? false}
+          onPulled={(pulled) => setFault({ ...fault, pulled })}
+        />
       )}
       {problem && (
         <Alert severity="error" sx={{ my: 1 }} onClose={() => setProblem('')}>
@@ -114,7 +125,6 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
         <ActCard
           act={act}
           heading={heading}
-          fed={fed}
           shared={shared}
           busy={busy || sending || !settled}
           onHelped={() => void helped(act, true)}
@@ -163,6 +173,8 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
   );
 }
 
+const same = (a: Repair, b: Repair): boolean => a.class === b.class && a.type === b.type && a.item === b.item;
+
 interface AskedProps {
   /** Who else hangs on the switch. */
   shared: string;
@@ -180,25 +192,12 @@ function Asked({ question, heading, shared, others, busy, onAnswer, onOther, onC
   const { ask: text, how, where, seconds, instrument, at, answers } = question;
   return (
     <Box component="section" aria-label="Question">
-      <Typography
-        ref={heading}
-        tabIndex={-1}
-        variant="h1"
-        component="h2"
-        sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, my: 0.5, textWrap: 'balance' }}
-      >
-        {text}
-      </Typography>
+      <LargeHeading ref={heading}>{text}</LargeHeading>
       <Typography color="textSecondary">
-        {how} About {about(seconds)} {WHERE[where]}. {how.includes('feed off') && shared}
+        {how} About {about(seconds)} {WHERE[where]}. {question.unplugs && shared}
       </Typography>
       <AnswerGrid answers={answers} onAnswer={onAnswer} busy={busy} />
-      <NumbersForm
-        key={`${instrument} ${at}`}
-        instrument={instrument}
-        key0={answers[0]?.key ?? ''}
-        onNumbers={onAnswer}
-      />
+      <NumbersForm key={`${instrument} ${at}`} numbers={question.numbers} onNumbers={onAnswer} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button onClick={onCannot} disabled={busy} sx={{ minHeight: 44 }}>
           I can’t do this

@@ -5,24 +5,20 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-
-/** Instruments that read numbers, and in what. */
-const UNITS: Readonly<Record<string, string>> = { voltmeter: 'V', 'test load': 'V', milliammeter: 'mA' };
+import type { Question } from '@/core/testing';
 
 interface Props {
-  instrument: string;
-  /** A key that it may show: it names what is read. */
-  key0: string;
+  /** What is read, and in what; nothing where no numbers are shown. */
+  numbers?: Question['numbers'];
   onNumbers: (seen: Record<string, number>) => void;
 }
 
 /** What a meter reads, as numbers; nothing for what shows none. */
-export function NumbersForm({ instrument, key0, onNumbers }: Props) {
-  const unit = UNITS[instrument];
-  const labels = key0.split(', ').map((each) => each.split(' ')[0]);
+export function NumbersForm({ numbers: read, onNumbers }: Props) {
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [wrong, setWrong] = useState('');
-  if (!unit) return null;
+  if (!read) return null;
+  const { unit, labels } = read;
   const send = () => {
     const numbers = labels.map((label) => Number((typed[label] ?? '').trim().replace(',', '.').replace('−', '-')));
     const missing = labels.find((label, n) => !(typed[label] ?? '').trim() || !Number.isFinite(numbers[n]));
@@ -45,7 +41,7 @@ export function NumbersForm({ instrument, key0, onNumbers }: Props) {
       {labels.map((label) => (
         <TextField
           key={label}
-          label={`${label.includes('-') ? `Pins ${label}` : `Pin ${label}`}, ${unit}`}
+          label={`${nameOf(label)}, ${unit}`}
           value={typed[label] ?? ''}
           error={wrong === label}
           helperText={wrong === label ? 'A number, such as 47.9' : undefined}
@@ -60,3 +56,7 @@ export function NumbersForm({ instrument, key0, onNumbers }: Props) {
     </Box>
   );
 }
+
+/** A reading as people call it: `Pin 2`, `Pins 2-1`, `T-S`. */
+const nameOf = (label: string): string =>
+  /^\d/.test(label) ? `${label.includes('-') ? 'Pins' : 'Pin'} ${label}` : label;

@@ -8,19 +8,25 @@ import type { KitItem } from '@/core/kit';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
 import { ask } from '@/ui/shell/ask';
+import { LargeHeading } from './LargeHeading';
+import type { Fault } from './useFault';
 import { capital } from './words';
 
 interface Props {
+  /** Id of the rig. */
+  rig: string;
   document: RigDocument;
   line: RigLine;
-  solved: { act: string; what: string };
+  solved: NonNullable<Fault['solved']>;
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
   onAgain: () => void;
+  /** It did not help after all. */
+  onTakenBack: () => void;
 }
 
 /** What helped, and what follows from it: the rig with a good cable, the bad one set aside. */
-export function SolvedCard({ document, line, solved, onChange, onTold, onAgain }: Props) {
+export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAgain, onTakenBack }: Props) {
   const link = /^swap link (\d+)$/.exec(solved.act)?.[1];
   const owner = link === undefined ? undefined : rigPath(document, line.id)?.owners[Number(link)];
   const part = owner && document.lines.find(({ id }) => id === owner.line)?.links[owner.link];
@@ -29,6 +35,12 @@ export function SolvedCard({ document, line, solved, onChange, onTold, onAgain }
   const mend = () => {
     onChange((from) => applyToRig(from, owner!.line, [{ do: 'mend', at: owner!.link }]));
     onTold('The rig has a good cable there now. Ctrl Z takes it back.');
+  };
+  const takeBack = async () => {
+    const { failed } = await ask(`/api/rigs/${rig}/repairs/${solved.repair}`, { method: 'DELETE' });
+    if (failed) return onTold(`Not taken back: ${failed}`);
+    onTold('Taken back; it counts no more. What you answered is still there.');
+    onTakenBack();
   };
   const setOneAside = async (item: string) => {
     const { body, etag, failed } = await ask<KitItem>(`/api/kit/${encodeURIComponent(item)}`);
@@ -48,13 +60,7 @@ export function SolvedCard({ document, line, solved, onChange, onTold, onAgain }
       <Typography color="textSecondary">
         <strong>{line.name}</strong>
       </Typography>
-      <Typography
-        variant="h1"
-        component="h2"
-        sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, my: 0.5 }}
-      >
-        Solved
-      </Typography>
+      <LargeHeading>Solved</LargeHeading>
       <Typography sx={{ mb: 2 }}>
         Most likely: {capital(solved.what)}. It is in the log, and counts from now on.
       </Typography>
@@ -69,6 +75,9 @@ export function SolvedCard({ document, line, solved, onChange, onTold, onAgain }
             Set the bad one aside in the kit
           </Button>
         )}
+        <Button variant="outlined" onClick={() => void takeBack()} sx={{ minHeight: 44 }}>
+          It didn’t help after all
+        </Button>
         <Button variant="outlined" onClick={onAgain} sx={{ minHeight: 44 }}>
           Something is wrong again
         </Button>

@@ -43,7 +43,7 @@ interface Props {
 }
 
 /** The Test place: what is wrong with a line, and whether a cable is good. */
-export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, heard }: Props) {
+export function TestPlace({ saved, repairs: known, tests: kept, kit, line: wanted, heard }: Props) {
   const rig = useRig(saved);
   const { document, change } = rig;
   const [tab, setTab] = useState<TestTab>('fault');
@@ -51,6 +51,7 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(false);
   const [tests, setTests] = useState(kept);
+  const [repairs, setRepairs] = useState(known);
   const [who] = useStored('inlet-check-who', '');
   const [missingText, setMissingText] = useStored('inlet-check-tools-missing', '');
   const missing = useMemo(() => missingText.split(',').filter(Boolean), [missingText]);
@@ -147,6 +148,7 @@ export function TestPlace({ saved, repairs, tests: kept, kit, line: wanted, hear
               onMissing={(to) => setMissingText(to.join(','))}
               onChange={change}
               onTold={setMessage}
+              onLearned={setRepairs}
             />
           </Box>
         </Box>

@@ -18,8 +18,10 @@ export interface Fault {
   acting?: string;
   /** Somebody wants to ask on though an act is likely enough. */
   on?: boolean;
-  /** What helped. */
-  solved?: { act: string; what: string };
+  /** What the feed would harm is not plugged in any more. */
+  pulled?: boolean;
+  /** What helped, and by what number it is kept. */
+  solved?: { act: string; what: string; repair: number; counts: Repair };
 }
 
 const NOTHING: Fault = { observations: [], cannot: [] };
@@ -51,8 +53,9 @@ export function useFault(worker: () => TestWorker, { rig, document, line, heard,
       repairs,
       only,
       cannot: fault.cannot,
+      pulled: fault.pulled ?? false,
     }),
-    [document, line, fault.observations, fault.cannot, repairs, only],
+    [document, line, fault.observations, fault.cannot, fault.pulled, repairs, only],
   );
   const { answer, failed, busy, again } = useAnswer(worker, question, 'line');
   const observe = useCallback(
@@ -61,8 +64,9 @@ export function useFault(worker: () => TestWorker, { rig, document, line, heard,
         observations: [...from.observations, seen],
         cannot: from.cannot,
         on: from.on,
+        pulled: from.pulled,
       })),
     [setFault],
   );
-  return { fault, setFault, observe, found: answer?.found, failed, busy, again };
+  return { fault, setFault, observe, found: answer?.found, situation: answer?.situation, failed, busy, again };
 }

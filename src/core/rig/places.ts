@@ -1,8 +1,11 @@
-import type { DbSpl } from '../units';
+import type { DbSpl, Seconds } from '../units';
 import type { InletRef, RigDocument } from './document';
 import { rigPath } from './paths';
 import type { RoomBand, Unit, Wishes, Arrangement } from './arrangement';
 import { inletKey } from '../gear';
+
+/** From one place to another on foot, where nobody knows how far it is (assumed). */
+export const WALK: Seconds = 45;
 
 /** The noise of the place where a line's source stands; undefined where nobody has stated it. */
 export function roomOf(

@@ -42,7 +42,8 @@ const OF_THE_FEED = new Set([
   'exposed-patch',
   'feed-overload',
 ]);
-const blamesFeed = ({ code, severity }: Finding): boolean =>
+/** Whether a finding speaks against the feed as it is set. */
+export const blamesFeed = ({ code, severity }: Finding): boolean =>
   (severity === 'harm' || severity === 'silent') && OF_THE_FEED.has(code);
 
 const linesOf = (paths: readonly RigPath[], device: Device, group: SwitchGroup): RigPath[] =>

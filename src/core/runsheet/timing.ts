@@ -2,7 +2,7 @@ import type { Seconds } from '../units';
 import type { SheetRig } from './rig';
 import type { Step } from './step';
 import { standingAt, stationsOf, steppedOver, type Following } from './stations';
-import { WALK } from '../testing/belief/costs';
+import { WALK } from '../rig/places';
 import { after, rulesOf } from './actions';
 
 /** How long a step takes whoever stands where it is done; a wait as long as it is. */

@@ -1,7 +1,7 @@
 /** Is it the cable? What every instrument would show for every fault of a line, what is left, and the next best look. */
 export { afterActing } from './diagnosis/afterActing';
 export { CABLE_CONNECTORS, cableTable, cableTest, type CableTested } from './cables/cableTest';
-export { waitOf } from './belief/costs';
+export { waitOf } from './costs';
 export { diagnose, type Diagnosed, type Knowledge } from './diagnosis/diagnose';
 export type { Diagnosis, Left, Question } from './diagnosis/diagnosis';
 export type { ActNow } from './belief/asking';
@@ -12,5 +12,6 @@ export type { Observation } from './diagnosis/observation';
 export { repairShape, cableTestShape, type KeptCableTest, type KeptRepair } from './cables/kept';
 export type { Repair } from './hypotheses/priors';
 export { sparesFor } from './cables/spares';
+export { situationOf, type Situation } from './situation';
 export { TOOL_PARTS, toolReadings } from './meter/tools';
 export { reportOf, type Report } from './diagnosis/report';

@@ -30,6 +30,10 @@ export interface Subject {
   sound: World;
   /** What its inlet is set to. */
   feed: FeedName;
+  /** What puts direct voltage on it: its inlet, a supply on the way, or nothing. */
+  fedBy: 'inlet' | 'supply' | 'nothing';
+  /** Something on it has no power but from that. */
+  livesOnFeed: boolean;
   /** From feed off until something may be unplugged. */
   wait: Seconds;
   /** How many links there are; junction 0 is at the source, the last one at the inlet. */
@@ -43,13 +47,17 @@ export function subjectOf(line: Line, wait: Seconds): Subject {
   const good = asDrawn({ ...line, links: line.links.map(({ faults: _faults, ...part }) => part) });
   const kind = inletKind(good.inlet.kind);
   const feed = 'feed' in kind.choices ? (reader(kind, good.inlet).choice('feed') as FeedName) : 'off';
+  const { junctions, stakes } = lineCircuit(good);
+  const feeding = stakes.filter(({ type }) => type === 'feed');
   return {
     line: good,
     sound: { line: good, faults: [] },
     feed,
     wait,
     links: good.links.length,
-    junctions: lineCircuit(good).junctions,
+    junctions,
+    fedBy: feeding.some(({ part }) => part === 'inlet') ? 'inlet' : feeding.length ? 'supply' : 'nothing',
+    livesOnFeed: stakes.some((stake) => stake.type === 'supply' && !stake.battery),
   };
 }
 
@@ -109,4 +117,17 @@ export const contactNames = ([a, b]: readonly [Contact, Contact]): string =>
 export function isSwitched(source: string): boolean {
   const { choices, byHand, character } = sourceKind(source);
   return 'battery' in choices || byHand !== undefined || character === 'line output';
+}
+
+/** What can hurt people where its source is taken out: the high voltage of a valve microphone. */
+export function highVoltageOf({ line }: Subject): string {
+  const { highVoltage, caution } = sourceKind(line.source.kind);
+  return highVoltage && caution ? ` ${caution}` : '';
+}
+
+/** How something is done that needs the line unplugged: muted, whatever feeds it off and its wait over, and back. */
+export function unplugged({ fedBy }: Subject, what: string): string {
+  if (fedBy === 'nothing') return `Mute, ${what}, unmute.`;
+  const feed = fedBy === 'inlet' ? 'feed' : 'supply';
+  return `Mute, ${feed} off, wait, ${what}, ${feed} on, unmute.`;
 }

@@ -3,7 +3,7 @@ import { cableTable, cableTest, cableTestShape } from '@/core/testing';
 import { theStore } from '@/store/database';
 import { keepCableTest, loadCableTests } from '@/store/testing';
 import { handled, jsonBody, sameOrigin } from '../handled';
-import { valid } from '../rigs/[id]/measurements/valid';
+import { valid } from '../valid';
 
 export const dynamic = 'force-dynamic';
 

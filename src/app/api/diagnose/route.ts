@@ -5,7 +5,7 @@ import { CABLE_CONNECTORS } from '@/core/testing';
 import { heavily } from '@/threads/pool';
 import { Refused } from '@/store/refused';
 import { handled, jsonBody, sameOrigin } from '../handled';
-import { valid } from '../rigs/[id]/measurements/valid';
+import { valid } from '../valid';
 
 /** A line of a rig, or a cable by its connector; and what was seen of it. */
 const asked = Joi.object({

@@ -1,18 +1,25 @@
 import type { Seconds } from '../../units';
-import { beliefOf, instrumentOf, lookKey, type Seen, type Table } from './belief';
-import { onAgain, PLUG, untilOff, walkTo, type Standing } from './costs';
-import { cures, type Act } from '../hypotheses/hypotheses';
-import type { Use } from '../instruments';
+import { beliefOf, instrumentOf, likelihoods, lookKey, type Seen, type Table } from './belief';
+import { onAgain, PLUG, untilOff, walkTo, type Standing } from '../costs';
+import { cures, type Act } from '../hypotheses/hypothesis';
+import type { Look } from '../instruments';
+import { highVoltageOf, unplugged, type Subject } from '../subject';
 
 /** What somebody may do now, with how likely it is to help and what it takes. */
 export interface ActNow extends Act {
   probability: number;
   seconds: Seconds;
+  /** What is done before and after; empty where there is nothing to say. */
+  how: string;
+  /** Something is unplugged for it. */
+  unplugs: boolean;
+  /** The feed goes on for it. */
+  feedOn: boolean;
 }
 
 /** A look, with what it would tell. */
 export interface Proposal {
-  use: Use;
+  look: Look;
   /** How much less there is to decide between the acts, on average; nothing is left to decide once one is likely enough. */
   bits: number;
   seconds: Seconds;
@@ -40,8 +47,8 @@ const NOTHING_NEW = 0.01;
 export function standingAfter(seen: readonly Seen[]): Standing {
   const last = seen.at(-1);
   if (!last) return { where: 'desk', off: false };
-  const { use } = last;
-  return { where: use.where === 'both' ? 'desk' : use.where, off: instrumentOf(use).leavesOff };
+  const { look } = last;
+  return { where: look.where === 'both' ? 'desk' : look.where, off: instrumentOf(look).leavesOff };
 }
 
 const secondsOfAct = ({ subject }: Table, act: Act, standing: Standing): Seconds => {
@@ -49,6 +56,26 @@ const secondsOfAct = ({ subject }: Table, act: Act, standing: Standing): Seconds
   const where = act.part === 'inlet' ? 'desk' : 'source';
   return walkTo(where, standing) + untilOff(subject, standing) + 3 * PLUG + onAgain(subject);
 };
+
+/** Acts that turn a feed on, or to another voltage. */
+const TURNS_FEED: ReadonlySet<string> = new Set(['feed on', 'feed voltage']);
+
+/** How an act is done so that nobody is hurt and nothing is opened live. */
+function wayOf(subject: Subject, { id, part }: Act): Pick<ActNow, 'how' | 'unplugs' | 'feedOn'> {
+  if (TURNS_FEED.has(id))
+    return {
+      how: 'Mute, monitors down, headphones off; unmute when it has settled.',
+      unplugs: false,
+      feedOn: true,
+    };
+  if (part === 'desk' || id === 'source on') return { how: '', unplugs: false, feedOn: false };
+  const how = `${unplugged(subject, 'do it')} Monitors down, headphones off while you switch.`;
+  return {
+    how: part === 'source' ? `${how}${highVoltageOf(subject)}` : how,
+    unplugs: true,
+    feedOn: subject.livesOnFeed,
+  };
+}
 
 /** Shares of the acts, by their id. */
 function byAct({ hypotheses }: Table, shares: readonly number[]): Map<string, number> {
@@ -92,31 +119,23 @@ const isDecided = (shares: readonly number[], cured: readonly Cured[]): boolean 
   cured.some(({ hypotheses }) => hypotheses.reduce((sum, n) => sum + shares[n], 0) >= UNSURE);
 
 /** What may be seen of a look, with how likely, and what would be left then. */
-function outlooks(table: Table, use: Use, shares: readonly number[]): { likely: number; shares: number[] }[] {
-  const { errs } = instrumentOf(use);
-  const outcomes = table.outcomes(use);
-  const others = Math.max(1, outcomes.length - 1);
-  const shown = table.shown(use);
-  return outcomes.map(({ key }) => {
-    const weights = shares.map((share, n) => {
-      if (share === 0) return 0;
-      const seen = shown[n].find((each) => each.key === key)?.share ?? 0;
-      return share * (seen * (1 - errs) + (1 - seen) * (errs / others));
-    });
+const outlooks = (table: Table, look: Look, shares: readonly number[]): { likely: number; shares: number[] }[] =>
+  table.outcomes(look).map(({ key }) => {
+    const weights = likelihoods(table, look, [key]).map((likelihood, n) => likelihood * shares[n]);
     const likely = weights.reduce((sum, weight) => sum + weight, 0);
     return { likely, shares: weights.map((weight) => weight / (likely || 1)) };
   });
-}
 
 /** Looks that were not made yet, best first, and whether to act instead. @param cannot looks that somebody cannot make */
 export function nextOf(table: Table, seen: readonly Seen[], cannot: ReadonlySet<string> = new Set()): Next {
   const { shares } = beliefOf(table, seen);
   const standing = standingAfter(seen);
-  const done = new Set(seen.map(({ use }) => lookKey(use)));
+  const done = new Set(seen.map(({ look }) => lookKey(look)));
   const cured = curedBy(table, standing);
   const acts = cured
     .map(({ act, hypotheses, seconds }): ActNow => ({
       ...act,
+      ...wayOf(table.subject, act),
       probability: hypotheses.reduce((sum, n) => sum + shares[n], 0),
       seconds,
     }))
@@ -124,11 +143,11 @@ export function nextOf(table: Table, seen: readonly Seen[], cannot: ReadonlySet<
   const open = entropy(byAct(table, shares).values());
   const acting = costOfActing(shares, cured);
   let cheapest = Infinity;
-  const looks = table.uses
-    .filter((use) => !done.has(lookKey(use)) && !cannot.has(lookKey(use)))
-    .flatMap((use): Proposal[] => {
-      const takes = walkTo(use.where, standing) + instrumentOf(use).seconds(table.subject, use, standing);
-      const after = outlooks(table, use, shares);
+  const looks = table.looks
+    .filter((look) => !done.has(lookKey(look)) && !cannot.has(lookKey(look)))
+    .flatMap((look): Proposal[] => {
+      const takes = walkTo(look.where, standing) + instrumentOf(look).seconds(table.subject, look, standing);
+      const after = outlooks(table, look, shares);
       // Once an act is likely enough there is nothing more to decide.
       const left = after.map(({ shares: then }) => (isDecided(then, cured) ? 0 : entropy(byAct(table, then).values())));
       const bits = open - after.reduce((sum, each, n) => sum + each.likely * left[n], 0);
@@ -137,7 +156,7 @@ export function nextOf(table: Table, seen: readonly Seen[], cannot: ReadonlySet<
         cheapest,
         takes + after.reduce((sum, each) => sum + each.likely * costOfActing(each.shares, cured), 0),
       );
-      return [{ use, bits, seconds: takes }];
+      return [{ look, bits, seconds: takes }];
     })
     .sort((a, b) => b.bits / b.seconds - a.bits / a.seconds);
   const [likeliest] = acts;

@@ -1,5 +1,5 @@
 import { likelihoods, tableOf, type Seen, type Table } from './belief';
-import type { Hypothesis } from '../hypotheses/hypotheses';
+import type { Hypothesis } from '../hypotheses/hypothesis';
 
 /**
  * The best that a single fault makes of what was seen has to be so likely: one look misread is (2 % and less), two are not.
@@ -11,11 +11,11 @@ const HEARD = 'listening';
 const TRIED = 14;
 const LEFT_ASIDE = 2;
 
-const measured = (seen: readonly Seen[]) => seen.filter(({ use }) => use.instrument !== HEARD);
+const measured = (seen: readonly Seen[]) => seen.filter(({ look }) => look.instrument !== HEARD);
 
 /** By hypothesis, how likely each look was. */
 const fits = (table: Table, seen: readonly Seen[]): number[][] => {
-  const each = seen.map(({ use, key }) => likelihoods(table, use, [key]));
+  const each = seen.map(({ look, key }) => likelihoods(table, look, [key]));
   return table.hypotheses.map((_, n) => each.map((likelihood) => likelihood[n]));
 };
 

@@ -44,10 +44,10 @@ test('a box rules out what matters; only then the cable counts as tested', () =>
 
 test.each(CABLE_CONNECTORS)('a cable of %s is tested by box and ohmmeter, whatever it fits into', (connector) => {
   const own = cableTable(connector);
-  const box = own.uses.find(({ instrument }) => instrument === 'cable box')!;
+  const box = own.looks.find(({ instrument }) => instrument === 'cable box')!;
   const good = own.outcomes(box)[0];
   expect(good.text).toMatch(/^As it should be/);
   expect(own.hypotheses.length).toBeGreaterThan(8);
   expect(cableTest(own, [{ instrument: 'cable box', at: 'link 0', seen: good.key }]).tested).toBe(true);
-  expect(own.uses.some(({ instrument }) => instrument === 'lamps')).toBe(connector === 'xlr3');
+  expect(own.looks.some(({ instrument }) => instrument === 'lamps')).toBe(connector === 'xlr3');
 });

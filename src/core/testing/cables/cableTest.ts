@@ -1,24 +1,15 @@
 import { linkKind, type ConnectorId, type Line, type Part } from '../../gear';
-import { atHand, tableOf, type Table } from '../belief/belief';
+import { atHand, instrumentOf, tableOf, type Table } from '../belief/belief';
 import { diagnosis } from '../diagnosis/diagnosis';
 import { inWords, type Diagnosed } from '../diagnosis/diagnose';
-import { hypothesesOf, type Hypothesis } from '../hypotheses/hypotheses';
+import { hypothesesOf } from '../hypotheses/hypotheses';
+import { type Hypothesis } from '../hypotheses/hypothesis';
 import { seenOf } from '../diagnosis/observation';
 import type { FaultType, Repair } from '../hypotheses/priors';
 import { subjectOf } from '../subject';
 
 /** How often a cable that somebody tests is good (assumed). */
 const GOOD = 0.6;
-/** Instruments that a cable is tested by; all but the last two want a feed of 48 V at its other end. */
-const BY_CABLE: ReadonlySet<string> = new Set([
-  'lamps',
-  'voltmeter',
-  'test load',
-  'milliammeter',
-  'cable box',
-  'ohmmeter',
-]);
-const ON_THE_BENCH: ReadonlySet<string> = new Set(['cable box', 'ohmmeter']);
 /** What has to be ruled out for a cable to count as tested. */
 const MATTERS: ReadonlySet<FaultType> = new Set(['open', 'shorted', 'swapped']);
 
@@ -63,10 +54,10 @@ export function cableTable(
   };
   const hypotheses = [good, ...faults.map((each) => ({ ...each, prior: ((1 - GOOD) * each.prior) / all }))];
   const table = tableOf(subject, hypotheses);
-  const at = connector === 'xlr3' ? BY_CABLE : ON_THE_BENCH;
+  // Where there is no feed, nothing that lives on one is offered; at the inlet there is no cable.
   return {
     ...table,
-    uses: table.uses.filter(({ instrument, at: place }) => at.has(instrument) && place !== 'junction 1'),
+    looks: table.looks.filter((look) => instrumentOf(look).hand === 'tool' && look.at !== 'junction 1'),
   };
 }
 
@@ -75,7 +66,7 @@ const BAD = 0.9;
 /** What a cable has, by what was seen of it. @param only instruments that are at hand @throws ObservationError with the path of what is wrong in the observations */
 export function cableTest(table: Table, observations: unknown, only?: ReadonlySet<string>): CableTested {
   const seen = seenOf(table, observations);
-  const found = diagnosis({ ...table, uses: atHand(table.uses, only) }, seen);
+  const found = diagnosis({ ...table, looks: atHand(table.looks, only) }, seen);
   const gone = new Set(found.ruledOut);
   const matters = table.hypotheses.filter(({ counts }) => MATTERS.has(counts.type as FaultType));
   return {

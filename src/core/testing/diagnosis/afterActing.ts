@@ -1,4 +1,4 @@
-import type { Act } from '../hypotheses/hypotheses';
+import type { Act } from '../hypotheses/hypothesis';
 import type { Observation } from './observation';
 
 /** What each act at the desk or at the source says when it was no help: that what it puts right was right already. */

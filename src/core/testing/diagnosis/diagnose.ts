@@ -16,6 +16,8 @@ export interface Knowledge {
   repairs?: readonly Repair[];
   /** Names of the instruments that are at hand; all where left out. */
   only?: ReadonlySet<string>;
+  /** Turning the feed on would harm another line on its switch: nothing is asked that needs it. */
+  feedStaysOff?: boolean;
   /** Keys of looks that somebody cannot make. */
   cannot?: ReadonlySet<string>;
 }
@@ -41,7 +43,11 @@ export function diagnose(line: Line, observations: unknown, knowledge: Knowledge
   const seen = seenOf(whole, observations);
   const table = withPairs(whole, seen);
   return {
-    ...diagnosis({ ...table, uses: atHand(table.uses, knowledge.only) }, seen, knowledge.cannot),
+    ...diagnosis(
+      { ...table, looks: atHand(table.looks, knowledge.only, knowledge.feedStaysOff) },
+      seen,
+      knowledge.cannot,
+    ),
     seen: inWords(table, seen),
   };
 }
@@ -50,5 +56,5 @@ export function diagnose(line: Line, observations: unknown, knowledge: Knowledge
 export const inWords = (table: Table, seen: readonly Seen[]): Diagnosed['seen'] =>
   seen.map((each) => ({
     ...each,
-    text: table.outcomes(each.use).find(({ key }) => key === each.key)?.text ?? each.key,
+    text: table.outcomes(each.look).find(({ key }) => key === each.key)?.text ?? each.key,
   }));

@@ -1,7 +1,7 @@
 import type { PartRef } from '../../gear';
 import type { Seconds } from '../../units';
 import { beliefOf, contradictions, instrumentOf, likelihoods, type Seen, type Table } from '../belief/belief';
-import type { Act, Hypothesis } from '../hypotheses/hypotheses';
+import type { Act, Hypothesis } from '../hypotheses/hypothesis';
 import { nextOf, type ActNow } from '../belief/asking';
 import { fitsNothing } from '../belief/pairs';
 import type { At } from '../instruments';
@@ -32,6 +32,10 @@ export interface Question {
   answers: { key: string; text: string; likely: number; means: string }[];
   /** Faults of the circuit that it shows nothing of. */
   notSeen: string[];
+  /** Something is unplugged for it. */
+  unplugs: boolean;
+  /** The numbers it shows, where it shows any: in what unit, and by what names. */
+  numbers?: { unit: string; labels: string[] };
 }
 
 /** What is known after some looks. */
@@ -67,20 +71,22 @@ const MOST_MEANINGS = 3;
 export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlySet<string> = new Set()): Diagnosis {
   const { shares } = beliefOf(table, seen);
   const { acts, looks, act, open } = nextOf(table, seen, cannot);
-  const questions = looks.map(({ use, bits, seconds }): Question => {
-    const { label, about } = instrumentOf(use);
+  const questions = looks.map(({ look, bits, seconds }): Question => {
+    const { label, about, numbers } = instrumentOf(look);
     return {
-      instrument: use.instrument,
+      instrument: look.instrument,
       label,
       about,
-      at: use.at,
-      ask: use.ask,
-      how: use.how,
-      where: use.where,
+      at: look.at,
+      ask: look.ask,
+      how: look.how,
+      where: look.where,
+      unplugs: look.unplugs === true,
+      ...(numbers && { numbers: numbers(table.subject, look) }),
       bits,
       seconds,
-      answers: answersOf(table, use, shares),
-      notSeen: use.at === 'desk' ? [] : missedBy(table, use, shares),
+      answers: answersOf(table, look, shares),
+      notSeen: look.at === 'desk' ? [] : missedBy(table, look, shares),
     };
   });
   const against = new Set(contradictions(table, seen).map((each) => each.seen));
@@ -148,43 +154,43 @@ function leftOf({ hypotheses }: Table, shares: readonly number[]): Left[] {
 }
 
 /** A look that shows of a fault what it would show without, more often than not. */
-function isMissed(table: Table, use: Seen['use'], n: number): boolean {
+function isMissed(table: Table, look: Seen['look'], n: number): boolean {
   const { world, condition } = table.hypotheses[n];
   if (world.faults.length === 0 || condition) return false;
   const good = new Set(
-    instrumentOf(use)
-      .shows(table.subject, use, undefined)
+    instrumentOf(look)
+      .shows(table.subject, look, undefined)
       .map(({ key }) => key),
   );
-  const told = table.shown(use)[n].reduce((sum, { key, share }) => sum + (good.has(key) ? 0 : share), 0);
+  const told = table.shown(look)[n].reduce((sum, { key, share }) => sum + (good.has(key) ? 0 : share), 0);
   return told < 0.5;
 }
 
 /** What is still likely of what a look shows nothing of. */
-const missedBy = (table: Table, use: Seen['use'], shares: readonly number[]): string[] =>
+const missedBy = (table: Table, look: Seen['look'], shares: readonly number[]): string[] =>
   together(
     table.hypotheses.flatMap((hypothesis, n) =>
-      shares[n] > LISTED && isMissed(table, use, n) ? [{ hypothesis, share: shares[n] }] : [],
+      shares[n] > LISTED && isMissed(table, look, n) ? [{ hypothesis, share: shares[n] }] : [],
     ),
   ).map(({ what }) => what);
 
 /** Faults of what was looked at that every look so far would have missed. */
 function notSeenBy(table: Table, seen: readonly Seen[]): string[] {
-  const looks = seen.filter(({ use }) => use.at.startsWith('junction') || use.at.startsWith('link'));
+  const looks = seen.filter(({ look }) => look.at.startsWith('junction') || look.at.startsWith('link'));
   return wordsOf(
     table.hypotheses.filter(({ world, condition }, n) => {
       if (world.faults.length === 0 || condition) return false;
-      const own = looks.filter(({ use }) => !world.faults.every((fault) => instrumentOf(use).misses?.(use, fault)));
-      return own.length > 0 && own.every(({ use }) => isMissed(table, use, n));
+      const own = looks.filter(({ look }) => !world.faults.every((fault) => instrumentOf(look).misses?.(look, fault)));
+      return own.length > 0 && own.every(({ look }) => isMissed(table, look, n));
     }),
   );
 }
 
-function answersOf(table: Table, use: Seen['use'], shares: readonly number[]): Question['answers'] {
+function answersOf(table: Table, look: Seen['look'], shares: readonly number[]): Question['answers'] {
   return table
-    .outcomes(use)
+    .outcomes(look)
     .map(({ key, text }) => {
-      const own = likelihoods(table, use, [key]).map((likelihood, n) => likelihood * shares[n]);
+      const own = likelihoods(table, look, [key]).map((likelihood, n) => likelihood * shares[n]);
       const likely = own.reduce((sum, each) => sum + each, 0);
       const meant = together(table.hypotheses.map((hypothesis, n) => ({ hypothesis, share: own[n] / (likely || 1) })))
         .slice(0, MOST_MEANINGS)

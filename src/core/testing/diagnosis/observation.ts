@@ -36,17 +36,17 @@ export function seenOf(table: Table, given: unknown): Seen[] {
     throw new ObservationError(message, pathOf(path));
   }
   return (value as Observation[]).map(({ instrument, at, seen }, n) => {
-    const uses = table.uses.filter((use) => use.instrument === instrument);
-    const use = uses.find((each) => lookKey(each) === lookKey({ instrument, at: at as never }));
-    if (!use)
+    const looks = table.looks.filter((look) => look.instrument === instrument);
+    const look = looks.find((each) => lookKey(each) === lookKey({ instrument, at: at as never }));
+    if (!look)
       throw new ObservationError(
-        uses.length
-          ? `must be one of ${uses.map((each) => `"${each.at}"`).join(', ')} for ${instrument}`
-          : `says nothing here; use one of ${[...new Set(table.uses.map((each) => each.instrument))].join(', ')}`,
-        `[${n}].${uses.length ? 'at' : 'instrument'}`,
+        looks.length
+          ? `must be one of ${looks.map((each) => `"${each.at}"`).join(', ')} for ${instrument}`
+          : `says nothing here; use one of ${[...new Set(table.looks.map((each) => each.instrument))].join(', ')}`,
+        `[${n}].${looks.length ? 'at' : 'instrument'}`,
       );
     try {
-      return { use, key: instrumentNamed(instrument)!.read(table.subject, use, seen) };
+      return { look, key: instrumentNamed(instrument)!.read(table.subject, look, seen) };
     } catch (problem) {
       if (problem instanceof ObservationError) throw new ObservationError(problem.message, `[${n}].${problem.path}`);
       throw problem;

@@ -1,3 +1,4 @@
+import type { Situation } from '../situation';
 import type { Diagnosed } from './diagnose';
 
 /** A diagnosis as the terminal and other programs read it. */
@@ -13,12 +14,24 @@ export interface Report {
   notSeen: string[];
   /** Observations that do not fit the others, by their place. */
   contradictions: number[];
+  /** What has to be known before anything is touched. */
+  cautions: string[];
 }
 
 const rounded = (value: number, digits = 4): number => Number(value.toFixed(digits));
 const partKey = (part: string | number): string => (typeof part === 'number' ? `link ${part}` : part);
 
-export function reportOf(line: string, found: Diagnosed): Report {
+/** What has to be known before a line is touched, in words. */
+const cautionsOf = ({ asWired, harmed }: Situation): string[] => [
+  ...(harmed.length
+    ? [
+        `The feed of this switch harms ${harmed.join('; ')}: turn it off, pull them, and only then turn it on again. Nothing is asked that needs it on.`,
+      ]
+    : []),
+  ...(asWired ? [`With good cables it is ${asWired.verdict} all the same, as it is wired: ${asWired.what}.`] : []),
+];
+
+export function reportOf(line: string, found: Diagnosed, situation?: Situation): Report {
   const { left, next, acts, act, ruledOut, notSeen, contradictions } = found;
   return {
     line,
@@ -45,5 +58,6 @@ export function reportOf(line: string, found: Diagnosed): Report {
     ruledOut,
     notSeen,
     contradictions,
+    cautions: situation ? cautionsOf(situation) : [],
   };
 }

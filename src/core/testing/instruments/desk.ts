@@ -1,10 +1,10 @@
 import type { Outcome, Shown } from '../outcome';
 import { surely } from '../outcome';
 import { isSwitched, type Subject } from '../subject';
-import { AT_REST, oneOfKeys, type Case, type Instrument, type Use } from './instrument';
+import { AT_REST, oneOfKeys, type Case, type Instrument, type Look } from './instrument';
 
 /** A look at the desk: no tools, no walk if somebody stands there. */
-interface Look {
+interface DeskLook {
   name: string;
   label: string;
   about: string;
@@ -20,13 +20,13 @@ interface Look {
   seconds: number;
 }
 
-const LOOKS: readonly Look[] = [
+const LOOKS: readonly DeskLook[] = [
   {
     name: 'feed lamp',
     label: 'Feed switch and its lamp',
     about: 'The switch, menu or lamp of the feed at this inlet.',
     ask: () => 'Is the feed on at this inlet, at the right voltage?',
-    how: 'Look; don’t switch.',
+    how: 'DeskLook; don’t switch.',
     applies: ({ feed }) => feed !== 'off',
     outcomes: {
       on: { key: 'on', text: 'On, as it should be' },
@@ -41,7 +41,7 @@ const LOOKS: readonly Look[] = [
     label: 'Mute, fader, gain, pad',
     about: 'Everything between the inlet and the monitors that somebody may have left down.',
     ask: () => 'Is the channel open: not muted, gain and fader up, no pad?',
-    how: 'Look; turn nothing up yet.',
+    how: 'DeskLook; turn nothing up yet.',
     applies: () => true,
     outcomes: {
       open: { key: 'open', text: 'Open, gain up, no pad' },
@@ -70,7 +70,7 @@ const LOOKS: readonly Look[] = [
     label: 'Switch and battery of the source',
     about: 'Whatever the source has to be switched on or turned up by, and its battery.',
     ask: () => 'Is the source switched on, turned up, its battery good?',
-    how: 'Look at the source; measure the battery if there’s a doubt.',
+    how: 'DeskLook at the source; measure the battery if there’s a doubt.',
     at: 'source',
     applies: ({ line }) => isSwitched(line.source.kind),
     outcomes: {
@@ -107,14 +107,15 @@ const lookAt = ({
   outcomes,
   shows,
   seconds,
-}: Look): Instrument => ({
+}: DeskLook): Instrument => ({
   name,
   label,
   about,
+  hand: 'bare',
   errs: 0.02,
   catches: AT_REST,
   leavesOff: false,
-  uses: (subject): Use[] => (applies(subject) ? [{ instrument: name, at, ask: ask(subject), how, where: at }] : []),
+  looks: (subject): Look[] => (applies(subject) ? [{ instrument: name, at, ask: ask(subject), how, where: at }] : []),
   shows: (subject, _use, asIt): Shown => surely(outcomes[shows(subject, asIt)]),
   read: (_subject, _use, seen) => oneOfKeys(seen, Object.values(outcomes)),
   seconds: () => seconds,

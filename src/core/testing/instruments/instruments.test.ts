@@ -1,15 +1,15 @@
 import { named, oneCable, tableFor } from '../../../../tests/testing/lines';
 import { openEnd } from '../readings/openEnd';
 import { lampAmps, STICK } from './lamps';
-import { instrumentNamed, INSTRUMENTS, type Use } from '.';
+import { instrumentNamed, INSTRUMENTS, type Look } from '.';
 import { LOAD } from './testLoad';
 
 /** The rows of the design's table of what tests miss; arithmetic by Ohm's law for 48 V behind 6.8 kΩ a leg. */
 const table = tableFor(oneCable());
 const { subject } = table;
-const lookBy = (instrument: string, at: Use['at'] = 'junction 0'): Use =>
-  table.uses.find((use) => use.instrument === instrument && use.at === at)!;
-const key = (instrument: string, what: string | undefined, at?: Use['at']): string =>
+const lookBy = (instrument: string, at: Look['at'] = 'junction 0'): Look =>
+  table.looks.find((look) => look.instrument === instrument && look.at === at)!;
+const key = (instrument: string, what: string | undefined, at?: Look['at']): string =>
   instrumentNamed(instrument)!.shows(
     subject,
     lookBy(instrument, at),
@@ -104,8 +104,8 @@ test('what is upstream of an open end is not seen there, and what is between it 
     ],
   });
   const at = (junction: number, what: string) => {
-    const use = long.uses.find((each) => each.instrument === 'lamps' && each.at === `junction ${junction}`)!;
-    return long.shown(use)[long.hypotheses.indexOf(named(long, what))].map((each) => each.key);
+    const look = long.looks.find((each) => each.instrument === 'lamps' && each.at === `junction ${junction}`)!;
+    return long.shown(look)[long.hypotheses.indexOf(named(long, what))].map((each) => each.key);
   };
   expect(at(0, 'first: pin 3 open')).toEqual(['2 lit, 3 dark']);
   expect(at(1, 'first: pin 3 open')).toEqual(['2 lit, 3 lit']);
@@ -114,20 +114,67 @@ test('what is upstream of an open end is not seen there, and what is between it 
 });
 
 test('instruments that need a feed are not offered without one, a milliammeter on 48 V alone, an ohmmeter across wire alone', () => {
-  const names = (line = oneCable()) => new Set(tableFor(line).uses.map(({ instrument }) => instrument));
+  const names = (line = oneCable()) => new Set(tableFor(line).looks.map(({ instrument }) => instrument));
   expect(names(oneCable({ kind: 'moving-coil' }, 'off'))).not.toContain('lamps');
   expect(names(oneCable({ kind: 'condenser-9-52' }, 'P24'))).toContain('lamps');
   expect(names(oneCable({ kind: 'condenser-9-52' }, 'P24'))).not.toContain('milliammeter');
   const boxed = tableFor({ ...oneCable(), links: [{ kind: 'isolating-transformer' }, { kind: 'cable' }] });
-  expect(boxed.uses.filter(({ instrument }) => instrument === 'ohmmeter').map(({ at }) => at)).toEqual(['link 1']);
+  expect(boxed.looks.filter(({ instrument }) => instrument === 'ohmmeter').map(({ at }) => at)).toEqual(['link 1']);
 });
 
 test('every instrument reads back whatever it shows, and refuses what it cannot show with a word on what it can', () => {
-  for (const use of table.uses) {
-    const instrument = instrumentNamed(use.instrument)!;
-    for (const outcome of table.outcomes(use)) expect(instrument.read(subject, use, outcome.key)).toBe(outcome.key);
-    expect(() => instrument.read(subject, use, 'gibberish')).toThrow(/must|names/);
-    expect(() => instrument.read(subject, use, 7)).toThrow(/must/);
+  for (const look of table.looks) {
+    const instrument = instrumentNamed(look.instrument)!;
+    for (const outcome of table.outcomes(look)) expect(instrument.read(subject, look, outcome.key)).toBe(outcome.key);
+    expect(() => instrument.read(subject, look, 'gibberish')).toThrow(/must|names/);
+    expect(() => instrument.read(subject, look, 7)).toThrow(/must/);
   }
-  expect(new Set(table.uses.map(({ instrument }) => instrument)).size).toBe(INSTRUMENTS.length - 1);
+  expect(new Set(table.looks.map(({ instrument }) => instrument)).size).toBe(INSTRUMENTS.length - 1);
+});
+
+test('T12 stands on pin 2 alone: a good line has nothing on 3, and volts there are told as too many', () => {
+  const t12 = tableFor(oneCable({ kind: 'condenser-t12' }, 'T12'));
+  const look = t12.looks.find((each) => each.instrument === 'voltmeter' && each.at === 'junction 0')!;
+  const volts = instrumentNamed('voltmeter')!;
+  expect(volts.shows(t12.subject, look, undefined)[0].key).toBe('2-1 full, 3-1 none, 3-2 negative');
+  const read = (two: number, three: number) =>
+    volts.read(t12.subject, look, { '2-1': two, '3-1': three, '3-2': three - two });
+  expect(read(11.9, 0.1)).toBe('2-1 full, 3-1 none, 3-2 negative');
+  expect(read(0, 12)).toBe('2-1 none, 3-1 high, 3-2 positive');
+  expect(read(12, -12)).toBe('2-1 full, 3-1 reversed, 3-2 negative');
+});
+
+test('one side of a stereo line that is dead is heard so; both are nothing', () => {
+  const stereo = tableFor({
+    ...oneCable({ kind: 'line-output', choices: { connector: 'trs35' } }),
+    links: [{ kind: 'cable', name: 'cable', choices: { connector: 'trs35' } }],
+    inlet: { kind: 'mini-jack', choices: { feed: 'off' } },
+  });
+  const heard = (what: string) => {
+    const [first] = instrumentNamed('listening')!.shows(
+      stereo.subject,
+      stereo.looks[0],
+      named(stereo, `cable: ${what}`),
+    );
+    return first.key;
+  };
+  expect(heard('ring open')).toBe('one side');
+  expect(heard('tip open')).toBe('one side');
+  expect(heard('tip and sleeve shorted')).toBe('one side');
+});
+
+test('how a line is opened says what feeds it: the inlet, a supply on the way, or nothing; high voltage carries its caution', () => {
+  const how = (line: ReturnType<typeof oneCable>, at = 'link 0') =>
+    tableFor(line).looks.find((each) => each.instrument === 'exchange' && each.at === at)!.how;
+  expect(how(oneCable())).toBe('Mute, feed off, wait, swap, feed on, unmute.');
+  expect(how(oneCable({ kind: 'moving-coil' }, 'off'))).toBe('Mute, swap, unmute.');
+  const boxed = {
+    ...oneCable({ kind: 'condenser-48' }, 'off'),
+    links: [{ kind: 'cable' }, { kind: 'supply-box' }, { kind: 'cable' }],
+  };
+  expect(how(boxed)).toBe('Mute, supply off, wait, swap, supply on, unmute.');
+  // Behind a supply an inlet without a feed says nothing about it.
+  expect(tableFor(boxed).looks.some(({ instrument }) => instrument === 'lamps')).toBe(false);
+  expect(how(oneCable({ kind: 'valve-own-supply' }, 'off'), 'source')).toContain('High voltage inside the supply');
+  expect(how(oneCable({ kind: 'valve-own-supply' }, 'off'))).not.toContain('High voltage');
 });

@@ -1,11 +1,9 @@
 import type { Contact } from '../../gear';
 import type { Element } from '../../circuit';
+import type { Amps } from '../../units';
 import { openEnd, type OpenEnd } from '../readings/openEnd';
-import { surely, type Outcome } from '../outcome';
-import { fittedFor, untilOff } from '../belief/costs';
 import { socketContacts, type Subject, type World } from '../subject';
-import { AT_REST, numberOf, missesUpstream, ObservationError, worldOf, type Instrument } from './instrument';
-import { feedUses } from './voltmeter';
+import { atOpenEnd, legsAt } from './atOpenEnd';
 
 /** Each lamp of the stick: a resistor, a light-emitting diode, and a diode that holds off what is the wrong way round. */
 export const STICK = {
@@ -14,16 +12,15 @@ export const STICK = {
   diode: { saturationAmps: 3.1e-20, emission: 2 },
 };
 /** An eye sees no difference above the first, and nothing below the second (assumed). */
-const [LIT, DIM] = [1.5e-3, 0.2e-3];
+const [LIT, DIM]: [Amps, Amps] = [1.5e-3, 0.2e-3];
 
-type Light = 'lit' | 'dim' | 'dark';
-const LIGHTS: readonly Light[] = ['lit', 'dim', 'dark'];
+const LIGHTS = ['lit', 'dim', 'dark'] as const;
 
 /** Current of each lamp with the stick in. */
-export function lampAmps(subject: Subject, world: World, junction: number): { contact: Contact; amps: number }[] {
+export function lampAmps(subject: Subject, world: World, junction: number): { contact: Contact; amps: Amps }[] {
   const end = openEnd(world, junction);
   const read = end.read(stickAt(subject, end, junction));
-  return socketContacts(subject, junction).legs.map((contact) => ({ contact, amps: read.amps(`lamp.${contact}`) }));
+  return legsAt(subject, junction).map((contact) => ({ contact, amps: read.amps(`lamp.${contact}`) }));
 }
 
 /** The stick, plugged in where a line is open. */
@@ -35,59 +32,27 @@ export function stickAt(subject: Subject, end: OpenEnd, junction: number): Eleme
   ]);
 }
 
-const lightOf = (amps: number): Light => (amps >= LIT ? 'lit' : amps >= DIM ? 'dim' : 'dark');
-const keyOf = (lights: readonly (readonly [Contact, Light])[]): string =>
-  lights.map(([contact, light]) => `${contact} ${light}`).join(', ');
-
-function inWords(lights: readonly (readonly [Contact, Light])[]): string {
-  const of = (light: Light) => lights.filter(([, each]) => each === light).map(([contact]) => `lamp ${contact}`);
-  const lit = of('lit');
-  const dim = of('dim');
-  if (lit.length === lights.length) return lights.length > 1 ? 'Both lit' : 'Lit';
-  if (lit.length === 0 && dim.length === 0) return lights.length > 1 ? 'Neither lit' : 'Dark';
+function inWords(labels: readonly string[], lights: readonly string[]): string {
+  const of = (light: string) => labels.filter((_, n) => lights[n] === light).map((label) => `lamp ${label}`);
+  const [lit, dim] = [of('lit'), of('dim')];
+  if (lit.length === labels.length) return labels.length > 1 ? 'Both lit' : 'Lit';
+  if (lit.length === 0 && dim.length === 0) return labels.length > 1 ? 'Neither lit' : 'Dark';
   return [
     ...(lit.length ? [`Only ${lit.join(' and ')} lit`] : []),
     ...(dim.length ? [`${dim.join(' and ')} dim`] : []),
   ].join(', ');
 }
 
-const outcomeOf = (lights: readonly (readonly [Contact, Light])[]): Outcome => ({
-  key: keyOf(lights),
-  text: inWords(lights),
-});
-
-export const lamps: Instrument = {
+export const lamps = atOpenEnd({
   name: 'lamps',
   label: 'Two-lamp stick',
   about: 'One lamp from each leg to the common contact, fed by the inlet: which conductors bring the feed to this end.',
-  errs: 0.02,
-  catches: AT_REST,
-  leavesOff: true,
-  misses: missesUpstream,
-  uses: (subject) =>
-    feedUses(
-      subject,
-      'lamps',
-      (place) => `Which lamps light at ${place}?`,
-      'Mute, feed off, wait, unplug, plug the stick in, then feed on.',
-    ),
-  shows(subject, use, asIt) {
-    const read = lampAmps(subject, worldOf(subject, asIt), numberOf(use));
-    return surely(outcomeOf(read.map(({ contact, amps }) => [contact, lightOf(amps)] as const)));
-  },
-  read(subject, use, seen) {
-    const { legs } = socketContacts(subject, numberOf(use));
-    const given: unknown =
-      typeof seen === 'string' ? Object.fromEntries(seen.split(',').map((each) => each.trim().split(/\s+/))) : seen;
-    if (typeof given !== 'object' || given === null)
-      throw new ObservationError(`must say lit, dim or dark for each of ${legs.join(', ')}`);
-    const lights = legs.map((leg) => {
-      const light = (given as Record<string, unknown>)[leg] as Light;
-      if (!LIGHTS.includes(light))
-        throw new ObservationError(`must be lit, dim or dark; each of ${legs.join(', ')} has a lamp`, `seen.${leg}`);
-      return [leg, light] as const;
-    });
-    return keyOf(lights);
-  },
-  seconds: (subject, _use, standing) => untilOff(subject, standing) + fittedFor(subject, 4),
-};
+  ask: (place) => `Which lamps light at ${place}?`,
+  fit: 'plug the stick in, then feed on.',
+  reads: 4,
+  labels: legsAt,
+  readings: (subject, junction, world) => lampAmps(subject, world, junction).map(({ amps }) => amps),
+  told: (read) => read.map((amps) => (amps >= LIT ? 'lit' : amps >= DIM ? 'dim' : 'dark')),
+  allowed: () => LIGHTS,
+  words: inWords,
+});

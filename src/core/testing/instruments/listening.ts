@@ -1,7 +1,7 @@
 import { CircuitError } from '../../circuit';
 import { solveLine, type Solved } from '../../check/solve';
 import type { Decibels, Ohms } from '../../units';
-import type { Condition } from '../hypotheses/hypotheses';
+import type { Condition } from '../hypotheses/hypothesis';
 import { onceEach } from '../onceEach';
 import type { Outcome, Shown } from '../outcome';
 import type { Subject, World } from '../subject';
@@ -32,6 +32,7 @@ const [THIN, AUDIBLE] = [2, 100];
 const SHARES = {
   nothing: { nothing: 0.92, hum: 0.06, crackle: 0.02 },
   weak: { weak: 0.6, thin: 0.2, hum: 0.15, nothing: 0.05 },
+  'one side': { 'one side': 0.7, weak: 0.15, thin: 0.1, fine: 0.05 },
   thin: { thin: 0.7, weak: 0.2, fine: 0.1 },
   hum: { hum: 0.65, fine: 0.3, weak: 0.05 },
   distorted: { distorted: 0.65, weak: 0.2, fine: 0.1, nothing: 0.05 },
@@ -52,7 +53,9 @@ const shownOf = (name: keyof typeof SHARES): Shown =>
 export const atTimes = (): Shown => shownOf('at times');
 
 interface Heard {
-  level: Decibels;
+  /** By channel; the best of them. */
+  levels: readonly Decibels[];
+  best: number;
   powered: boolean;
   starved: boolean;
   reversed: boolean;
@@ -60,6 +63,7 @@ interface Heard {
   readonly shield: Ohms;
 }
 
+/** Where peaks should land says nothing of what is compared here. */
 const LEVEL_TARGET: Decibels = -12;
 
 function heard({ line, faults }: World): Heard | undefined {
@@ -68,7 +72,8 @@ function heard({ line, faults }: World): Heard | undefined {
     const { signal } = solved;
     const { channels, best } = signal;
     return {
-      level: channels[best].level,
+      levels: channels.map(({ level }) => level),
+      best,
       powered: solved.powered,
       starved: solved.supplies.some(({ state }) => state === 'low'),
       reversed: channels[best].reversed,
@@ -95,10 +100,12 @@ export function listened(subject: Subject, asIt: Case | undefined): Shown {
   if (world === subject.sound) return shownOf('fine');
   const [is, good] = [heard(world), goodOf(subject, 'heard')];
   if (!is || !good) return shownOf('nothing');
-  const lost = is.level - good.level;
+  // The channel that is the best on a good line.
+  const lost = is.levels[is.best] - good.levels[good.best];
   if ((good.powered && !is.powered) || lost < NOTHING) return shownOf('nothing');
   if (is.starved && !good.starved) return shownOf('distorted');
   if (lost < WEAK) return shownOf('weak');
+  if (is.levels.some((level, n) => level - good.levels[n] < NOTHING)) return shownOf('one side');
   if (is.lowCut > AUDIBLE && is.lowCut > THIN * good.lowCut) return shownOf('thin');
   if (is.shield > SHIELD && is.shield > 2 * good.shield) return shownOf('hum');
   if (is.reversed !== good.reversed) return shownOf('reversed');
@@ -115,10 +122,11 @@ export const listening: Instrument = {
   name: 'listening',
   label: 'Listening',
   about: 'What is heard at the desk while the source plays.',
+  hand: 'bare',
   errs: 0.15,
   catches: 1,
   leavesOff: false,
-  uses: () => [
+  looks: () => [
     {
       instrument: 'listening',
       at: 'desk',
@@ -140,10 +148,11 @@ export const wiggling: Instrument = {
   name: 'wiggling',
   label: 'Moving it while listening',
   about: 'Somebody moves the cable at its plugs and along its length; somebody listens.',
+  hand: 'bare',
   errs: 0.05,
   catches: MOVED,
   leavesOff: false,
-  uses: (subject) =>
+  looks: (subject) =>
     Array.from({ length: subject.links }, (_, link) => ({
       instrument: 'wiggling',
       at: `link ${link}` as const,
@@ -151,8 +160,8 @@ export const wiggling: Instrument = {
       how: 'Monitors low. Nothing is unplugged.',
       where: 'source' as const,
     })),
-  shows(subject, use, asIt) {
-    const touched = asIt && `link ${String(asIt.part)}` === use.at && asIt.world !== subject.sound;
+  shows(subject, look, asIt) {
+    const touched = asIt && `link ${String(asIt.part)}` === look.at && asIt.world !== subject.sound;
     if (!touched) return [{ ...WIGGLED.same, share: 1 }];
     if (asIt.sometimes) return [{ ...WIGGLED.changes, share: 1 }];
     return [

@@ -2,11 +2,11 @@ import { CONNECTORS, type Contact } from '../../gear';
 import type { Ohms } from '../../units';
 import { quantity } from '../../units/format';
 import { continuity, type Between } from '../readings/continuity';
-import { PLUG, untilOff } from '../belief/costs';
+import { PLUG, untilOff } from '../costs';
 import { onceEach } from '../onceEach';
 import { surely, type Outcome } from '../outcome';
 import { isWire, partName, type Subject } from '../subject';
-import { AT_REST, numberOf, MOVED, ObservationError, worldOf, type Instrument, type Use } from './instrument';
+import { AT_REST, numberOf, MOVED, ObservationError, worldOf, type Instrument, type Look } from './instrument';
 
 /** Up to the first it is one piece of metal, cable and meter leads included; up to the second a bad joint, then a leak. */
 const [JOINED, JOINT, LEAK]: Ohms[] = [50, 9000, 20e6];
@@ -62,6 +62,7 @@ function inWords(joins: readonly Joined[], good: string): string {
 function continuityTester(
   given: Pick<Instrument, 'name' | 'label' | 'about' | 'errs' | 'catches'> & {
     ask: (part: string) => string;
+    /** What is done once both ends are unplugged. */
     how: string;
     /** What it shows of how two contacts are joined, as what. */
     shows: (join: Join) => Join | undefined;
@@ -81,28 +82,30 @@ function continuityTester(
   });
   return {
     ...about,
+    hand: 'tool',
     leavesOff: true,
-    misses: (use, { junction, side }) =>
-      !(junction === numberOf(use) ? side === 'socket' : junction === numberOf(use) + 1 && side === 'plug'),
-    uses: (subject) =>
-      subject.line.links.flatMap((_, link): Use[] =>
+    misses: (look, { junction, side }) =>
+      !(junction === numberOf(look) ? side === 'socket' : junction === numberOf(look) + 1 && side === 'plug'),
+    looks: (subject) =>
+      subject.line.links.flatMap((_, link): Look[] =>
         isWire(subject, link)
           ? [
               {
                 instrument: about.name,
                 at: `link ${link}`,
                 ask: ask(partName(subject, link)),
-                how,
+                how: `Mute${subject.fedBy === 'nothing' ? '' : `, ${subject.fedBy === 'inlet' ? 'feed' : 'supply'} off, wait`}, ${how}`,
+                unplugs: true,
                 where: link === 0 && subject.links > 1 ? 'source' : 'both',
               },
             ]
           : [],
       ),
-    shows: (subject, use, asIt) =>
-      surely(told(subject, numberOf(use), outcome(subject, numberOf(use), worldOf(subject, asIt)))),
-    read(subject, use, seen) {
-      const near = CONNECTORS[subject.junctions[numberOf(use)].socket].contacts;
-      const far = CONNECTORS[subject.junctions[numberOf(use) + 1].plug].contacts;
+    shows: (subject, look, asIt) =>
+      surely(told(subject, numberOf(look), outcome(subject, numberOf(look), worldOf(subject, asIt)))),
+    read(subject, look, seen) {
+      const near = CONNECTORS[subject.junctions[numberOf(look)].socket].contacts;
+      const far = CONNECTORS[subject.junctions[numberOf(look) + 1].plug].contacts;
       return typeof seen === 'object' && seen !== null && !Array.isArray(seen)
         ? fromNumbers(seen as Record<string, unknown>, near, far, shows)
         : fromText(seen, near, far);
@@ -163,7 +166,7 @@ export const ohmmeter: Instrument = continuityTester({
   errs: 0.02,
   catches: AT_REST,
   ask: (part) => `What arrives where in ${part}, by ohmmeter?`,
-  how: 'Mute, feed off, wait, unplug both ends; each contact to each.',
+  how: 'unplug both ends; each contact to each.',
   shows: (join) => join,
   reads: 45,
 });
@@ -177,7 +180,7 @@ export const cableBox: Instrument = continuityTester({
   errs: 0.02,
   catches: MOVED,
   ask: (part) => `What does the cable box show for ${part} while you move it?`,
-  how: 'Mute, feed off, wait, both ends into the box; bend it at both plugs and along its length.',
+  how: 'both ends into the box; bend it at both plugs and along its length.',
   shows: (join) => (join === 'leak' ? undefined : 'joined'),
   reads: 20,
 });

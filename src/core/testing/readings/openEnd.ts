@@ -53,8 +53,8 @@ export const eachLeg = (
   world: World,
   junction: number,
   read: (end: OpenEnd, leg: Contact, reference: Contact) => number,
-): { contact: Contact; value: number }[] => {
+): number[] => {
   const { legs, reference } = socketContacts(subject, junction);
   const end = openEnd(world, junction);
-  return legs.map((contact) => ({ contact, value: read(end, contact, reference) }));
+  return legs.map((contact) => read(end, contact, reference));
 };

@@ -2,7 +2,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
 import { removeCableTest } from '@/store/testing';
 import { handled, notFound, sameOrigin } from '../../handled';
-import { numbered } from '../../rigs/[id]/measurements/valid';
+import { numbered } from '../../valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ test: string }> };

@@ -4,14 +4,7 @@ import type { RigDocument, RigLine } from '@/core/rig';
 import { theStore } from '@/store/database';
 import { loadRig } from '@/store/rigs';
 import { jsonBody, notFound, sameOrigin } from '../../../handled';
-import { Refused } from '@/store/refused';
-
-/** A body that is what it should be. @throws Refused with the path of what is wrong */
-export function valid<T>(schema: Joi.ObjectSchema<T>, body: unknown): T {
-  const { error, value } = schema.validate(body);
-  if (error) throw new Refused(400, 'bad-request', error.message);
-  return value as T;
-}
+import { valid } from '../../../valid';
 
 /** The newest revision of a rig. @throws Refused if there is none */
 export function rigIn(id: string): RigDocument {
@@ -33,10 +26,4 @@ export async function aboutLine<T extends { line: string }>(
   const line = lines.find((each) => each.id === body.line);
   if (!line) throw notFound(`line ${body.line} in this rig`);
   return { id, body, line };
-}
-
-/** A number in an address. @throws Refused for anything else */
-export function numbered(text: string, what: string): number {
-  if (!/^\d{1,12}$/.test(text)) throw notFound(`${what} ${text}`);
-  return Number(text);
 }

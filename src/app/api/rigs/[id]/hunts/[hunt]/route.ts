@@ -7,7 +7,7 @@ import { theStore } from '@/store/database';
 import { changeHunt, loadHunt } from '@/store/noise';
 import { handled, jsonBody, notFound, sameOrigin } from '../../../../handled';
 import { Refused } from '@/store/refused';
-import { numbered, valid } from '../../measurements/valid';
+import { numbered, valid } from '../../../../valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string; hunt: string }> };

@@ -3,7 +3,7 @@ import { theStore } from '@/store/database';
 import { loadMeasurements, removeMeasurement } from '@/store/noise';
 import { removeSound } from '@/store/sounds';
 import { handled, notFound, sameOrigin } from '../../../../handled';
-import { numbered } from '../valid';
+import { numbered } from '../../../../valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string; measurement: string }> };

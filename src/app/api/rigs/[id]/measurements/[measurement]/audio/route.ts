@@ -3,7 +3,7 @@ import { theStore } from '@/store/database';
 import { keepSound, loadSound } from '@/store/sounds';
 import { handled, notFound, ownHost, sameOrigin } from '../../../../../handled';
 import { Refused } from '@/store/refused';
-import { numbered } from '../../valid';
+import { numbered } from '../../../../../valid';
 
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string; measurement: string }> };

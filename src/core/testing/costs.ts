@@ -1,9 +1,8 @@
-import type { Seconds } from '../../units';
-import { waitAfterOff, type Schools } from '../../schools/schools';
-import type { Subject } from '../subject';
+import type { Seconds } from '../units';
+import { WALK } from '../rig/places';
+import { waitAfterOff, type Schools } from '../schools/schools';
+import type { Subject } from './subject';
 
-/** From one end of a line to the other (assumed). */
-export const WALK: Seconds = 45;
 /** Where only the calculated discharge counts, most lines take about so long (assumed; the run sheet calculates it). */
 const DISCHARGE: Seconds = 10;
 
@@ -13,6 +12,7 @@ export const waitOf = ({ afterFeedOff }: Schools): Seconds => waitAfterOff(after
 /** Mute the inlet and turn the monitors down; the feed off (assumed, as the run sheet has them). */
 const MUTE_AND_OFF: Seconds = 9;
 const FEED_ON: Seconds = 6;
+const UNMUTE: Seconds = 3;
 /** Plug or unplug one end (assumed). */
 export const PLUG: Seconds = 15;
 
@@ -23,11 +23,11 @@ export interface Standing {
 }
 
 /** Until a line may be unplugged: what is left of mute, feed off, wait. */
-export const untilOff = ({ feed, wait }: Subject, { off }: Standing): Seconds =>
-  off ? 0 : MUTE_AND_OFF + (feed === 'off' ? 0 : wait);
+export const untilOff = ({ fedBy, wait }: Subject, { off }: Standing): Seconds =>
+  off ? 0 : MUTE_AND_OFF + (fedBy === 'nothing' ? 0 : wait);
 
 /** The feed on again, if there is one, and the line opened. */
-export const onAgain = ({ feed }: Subject): Seconds => (feed === 'off' ? 3 : FEED_ON + 3);
+export const onAgain = ({ fedBy }: Subject): Seconds => (fedBy === 'nothing' ? UNMUTE : FEED_ON + UNMUTE);
 
 /** An instrument fitted where the feed is on afterwards: fitted, on, read, off, its wait over again. @param read seconds to read it */
 export const fittedFor = (subject: Subject, read: Seconds): Seconds =>
@@ -35,4 +35,4 @@ export const fittedFor = (subject: Subject, read: Seconds): Seconds =>
 
 /** From where somebody stands to where they have to be; `both`: one end after the other. */
 export const walkTo = (where: 'source' | 'desk' | 'both', { where: from }: Standing): Seconds =>
-  where === 'both' ? WALK : where === from ? 0 : WALK;
+  where === from ? 0 : WALK;
