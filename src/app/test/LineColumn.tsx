@@ -15,6 +15,9 @@ interface Props {
   onChoose: (line: string) => void;
 }
 
+/** Among many, the one that is chosen is where it can be seen. */
+const intoView = (button: HTMLElement | null): void => button?.scrollIntoView({ block: 'nearest' });
+
 /** Which line: a column, or a field where the screen is narrow. */
 export function LineColumn({ lines, chosen, onChoose }: Props) {
   const wide = useMediaQuery(useTheme().breakpoints.up('md'));
@@ -46,6 +49,7 @@ export function LineColumn({ lines, chosen, onChoose }: Props) {
       {lines.map(({ id, name }) => (
         <ButtonBase
           key={id}
+          ref={id === chosen ? intoView : undefined}
           onClick={() => onChoose(id)}
           aria-current={id === chosen ? 'true' : undefined}
           sx={{

@@ -26,7 +26,7 @@ const LOOKS: readonly DeskLook[] = [
     label: 'Feed switch and its lamp',
     about: 'The switch, menu or lamp of the feed at this inlet.',
     ask: () => 'Is the feed on at this inlet, at the right voltage?',
-    how: 'DeskLook; don’t switch.',
+    how: 'Look; don’t switch.',
     applies: ({ feed }) => feed !== 'off',
     outcomes: {
       on: { key: 'on', text: 'On, as it should be' },
@@ -41,7 +41,7 @@ const LOOKS: readonly DeskLook[] = [
     label: 'Mute, fader, gain, pad',
     about: 'Everything between the inlet and the monitors that somebody may have left down.',
     ask: () => 'Is the channel open: not muted, gain and fader up, no pad?',
-    how: 'DeskLook; turn nothing up yet.',
+    how: 'Look; turn nothing up yet.',
     applies: () => true,
     outcomes: {
       open: { key: 'open', text: 'Open, gain up, no pad' },
@@ -70,7 +70,7 @@ const LOOKS: readonly DeskLook[] = [
     label: 'Switch and battery of the source',
     about: 'Whatever the source has to be switched on or turned up by, and its battery.',
     ask: () => 'Is the source switched on, turned up, its battery good?',
-    how: 'DeskLook at the source; measure the battery if there’s a doubt.',
+    how: 'Look at the source; measure the battery if there’s a doubt.',
     at: 'source',
     applies: ({ line }) => isSwitched(line.source.kind),
     outcomes: {
