@@ -1,5 +1,6 @@
 import { readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
+import { setSetting, settingOf } from './settings';
 import type { Store } from './store';
 import { soundFolder } from './sounds';
 
@@ -14,18 +15,11 @@ const COPIES = 3;
 const DAY = 24 * 3600 * 1000;
 
 export function keepDays(store: Store): KeepDays {
-  const value = store.prepare("SELECT value FROM setting WHERE name = 'revision-days'").pluck().get();
+  const value = settingOf(store, 'revision-days');
   return KEEP_DAYS.find((each) => String(each) === value) ?? USUAL;
 }
 
-export function setKeepDays(store: Store, days: KeepDays): void {
-  store
-    .prepare(
-      `INSERT INTO setting (name, value) VALUES ('revision-days', ?)
-       ON CONFLICT (name) DO UPDATE SET value = excluded.value`,
-    )
-    .run(String(days));
-}
+export const setKeepDays = (store: Store, days: KeepDays): void => setSetting(store, 'revision-days', String(days));
 
 /**
  * Thins out what is older than the days that are set: of each rig the first, the present, and the last revision of each

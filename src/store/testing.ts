@@ -1,5 +1,6 @@
-import type { KeptCableTest, KeptRepair, Repair } from '@/core/testing';
+import type { KeptCableTest, KeptRepair, OwnPriors, Repair } from '@/core/testing';
 import { addEntries } from './log';
+import { setSetting, settingOf } from './settings';
 import type { Store } from './store';
 
 /** A cable test with what it is kept by. */
@@ -48,6 +49,15 @@ export const takeRepairBack = (store: Store, rig: string, id: number, at: string
       return true;
     })
     .immediate();
+
+/** Says at which end it was. @returns whether there is such a repair */
+export const setRepairEnd = (store: Store, rig: string, id: number, end: NonNullable<Repair['end']>): boolean =>
+  store.prepare("UPDATE repair SET counts = json_set(counts, '$.end', ?) WHERE rig_id = ? AND id = ?").run(end, rig, id)
+    .changes > 0;
+
+/** What was said otherwise of how often things fail. */
+export const loadPriors = (store: Store): OwnPriors => JSON.parse(settingOf(store, 'priors') ?? '{}') as OwnPriors;
+export const setPriors = (store: Store, own: OwnPriors): void => setSetting(store, 'priors', JSON.stringify(own));
 
 /** Cable tests, newest first. @param label of one cable alone */
 export const loadCableTests = (store: Store, label?: string): SavedCableTest[] =>

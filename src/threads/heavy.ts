@@ -2,7 +2,7 @@ import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
 import { rigPath, schoolsOf } from '@/core/rig';
-import { cableTable, cableTest, diagnose, ObservationError, reportOf, situationOf, waitOf } from '@/core/testing';
+import { cableTable, cableTest, diagnose, ObservationError, reportOf, situationOf, waitOf, type OwnPriors } from '@/core/testing';
 import type { ConnectorId } from '@/core/gear';
 
 /** What takes long enough that nobody else should wait for it. Each runs in a thread of its own. */
@@ -33,11 +33,12 @@ export function diagnosed(given: {
   line?: string;
   cable?: ConnectorId;
   observations: unknown;
+  priors?: OwnPriors;
 }): Diagnosed {
-  const { rig, line = '', cable, observations } = given;
+  const { rig, line = '', cable, observations, priors } = given;
   try {
     if (cable) {
-      const found = cableTest(cableTable(cable), observations);
+      const found = cableTest(cableTable(cable, undefined, { priors }), observations);
       const { line: connector, cautions: _none, ...report } = reportOf(cable, found);
       return { json: JSON.stringify({ connector, tested: found.tested, bad: found.bad, ...report }) };
     }
@@ -49,7 +50,7 @@ export function diagnosed(given: {
       };
     const wait = waitOf(schoolsOf(document));
     const situation = situationOf(document, line)!;
-    const found = diagnose(path.line, observations, { wait, feedStaysOff: situation.harmed.length > 0 });
+    const found = diagnose(path.line, observations, { wait, priors, feedStaysOff: situation.harmed.length > 0 });
     return { json: JSON.stringify(reportOf(line, found, situation)) };
   } catch (problem) {
     if (problem instanceof DocumentError) return { refusals: problem.refusals };

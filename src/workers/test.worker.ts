@@ -3,11 +3,11 @@ import { cableTable, cableTest, diagnose, situationOf, waitOf } from '@/core/tes
 import type { TestAnswer, TestQuestion } from './testMessages';
 
 function answer(question: TestQuestion): TestAnswer {
-  const { ticket, observations, repairs } = question;
+  const { ticket, observations, experience } = question;
   const only = question.only && new Set(question.only);
   if (question.ask === 'cable') {
     const { connector, cable } = question;
-    return { ticket, ask: 'cable', found: cableTest(cableTable(connector, cable, repairs), observations, only) };
+    return { ticket, ask: 'cable', found: cableTest(cableTable(connector, cable, experience), observations, only) };
   }
   const { document, line, cannot, pulled } = question;
   const path = rigPath(document, line);
@@ -18,7 +18,7 @@ function answer(question: TestQuestion): TestAnswer {
   return {
     ticket,
     ask: 'line',
-    found: diagnose(path.line, observations, { wait, repairs, only, feedStaysOff, cannot: new Set(cannot) }),
+    found: diagnose(path.line, observations, { wait, ...experience, only, feedStaysOff, cannot: new Set(cannot) }),
     situation,
   };
 }

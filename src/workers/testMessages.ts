@@ -1,6 +1,6 @@
 import type { ConnectorId, Part } from '@/core/gear';
 import type { RigDocument } from '@/core/rig';
-import type { CableTested, Diagnosed, Observation, Repair, Situation } from '@/core/testing';
+import type { CableTested, Diagnosed, Experience, Observation, Situation } from '@/core/testing';
 
 /** What a page asks the worker that finds faults. `ticket` comes back with the answer. */
 export type TestQuestion = { ticket: number } & (
@@ -9,7 +9,7 @@ export type TestQuestion = { ticket: number } & (
       document: RigDocument;
       line: string;
       observations: Observation[];
-      repairs: Repair[];
+      experience: Experience;
       /** Names of the instruments that are at hand; all where left out. */
       only?: string[];
       cannot: string[];
@@ -21,7 +21,7 @@ export type TestQuestion = { ticket: number } & (
       connector: ConnectorId;
       cable: Part;
       observations: Observation[];
-      repairs: Repair[];
+      experience: Experience;
       only?: string[];
     }
 );

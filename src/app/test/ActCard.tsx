@@ -10,6 +10,8 @@ import { about, percent } from './words';
 
 interface Props {
   act: ActNow;
+  /** At which end it failed before. */
+  before: string;
   /** Who else hangs on the switch. */
   shared: string;
   busy: boolean;
@@ -21,13 +23,13 @@ interface Props {
 }
 
 /** What to do now; and whether it helped. */
-export function ActCard({ act, shared, busy, heading, onHelped, onNoHelp, onBack }: Props) {
+export function ActCard({ act, before, shared, busy, heading, onHelped, onNoHelp, onBack }: Props) {
   return (
     <Box component="section" aria-label="Do this">
       <LargeHeading ref={heading}>{act.text}</LargeHeading>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
         {percent(act.probability)} likely to help; about {about(act.seconds)}. {act.how}{' '}
-        {(act.unplugs || act.feedOn) && shared}
+        {(act.unplugs || act.feedOn) && shared} {before}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useRef, useState } from 'react';
 import { isCable, linkKind, type ConnectorId, type Part } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
-import { CABLE_CONNECTORS, type CableTested, type Observation, type Repair } from '@/core/testing';
+import { CABLE_CONNECTORS, type CableTested, type Experience, type Observation } from '@/core/testing';
 import type { SavedCableTest } from '@/store/testing';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { ask } from '@/ui/shell/ask';
@@ -42,7 +42,7 @@ const labelOf = (connector: ConnectorId): string =>
 interface Props {
   worker: () => TestWorker;
   kit: KitItem[];
-  repairs: Repair[];
+  experience: Experience;
   only?: string[];
   missing: string[];
   onMissing: (to: string[]) => void;
@@ -51,7 +51,7 @@ interface Props {
 }
 
 /** A cable tested: what each look rules out, what it cannot see, one after the other. */
-export function CableView({ worker, kit, repairs, only, missing, onMissing, who, onKept }: Props) {
+export function CableView({ worker, kit, experience, only, missing, onMissing, who, onKept }: Props) {
   const [draft, setDraft] = useDraft<CableDraft>('cable test', NEW);
   const [problem, setProblem] = useState('');
   const [sending, setSending] = useState(false);
@@ -60,8 +60,8 @@ export function CableView({ worker, kit, repairs, only, missing, onMissing, who,
   const cables = kit.filter((each) => each.role === 'link' && isCable(each.part));
   const question = useMemo(() => {
     const cable: Part = { kind: 'cable', name: label || 'the cable', ...(item !== undefined && { item }) };
-    return { ask: 'cable' as const, connector, cable, observations, repairs, only };
-  }, [connector, label, item, observations, repairs, only]);
+    return { ask: 'cable' as const, connector, cable, observations, experience, only };
+  }, [connector, label, item, observations, experience, only]);
   const { answer, failed, busy, again } = useAnswer(worker, question, 'cable');
   const found = answer?.found;
   const looks = found ? [...(found.next ? [found.next] : []), ...found.others] : [];

@@ -8,7 +8,7 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState, type RefObject } from 'react';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
-import { afterActing, type ActNow, type Question, type Repair } from '@/core/testing';
+import { afterActing, type ActNow, type Experience, type OwnPriors, type Question, type Repair } from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
 import { ActCard } from './ActCard';
 import { AnsweredList } from './AnsweredList';
@@ -16,6 +16,7 @@ import { AnswerGrid } from './AnswerGrid';
 import { AtHand } from './AtHand';
 import { LargeHeading } from './LargeHeading';
 import { NotWorkedOut } from './NotWorkedOut';
+import { PriorsButton } from './PriorsButton';
 import { NumbersForm } from './NumbersForm';
 import { SituationAlerts } from './SituationAlerts';
 import { SolvedCard } from './SolvedCard';
@@ -23,7 +24,7 @@ import { actOf, keyOf, questionOf } from './shown';
 import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
 import type { useFault } from './useFault';
-import { about, alsoFed, WHERE } from './words';
+import { about, alsoFed, endsBefore, WHERE } from './words';
 
 interface Props {
   rig: string;
@@ -37,10 +38,13 @@ interface Props {
   onTold: (message: string) => void;
   /** What helped counts from now on, or no longer. */
   onLearned: (change: (from: Repair[]) => Repair[]) => void;
+  experience: Experience;
+  onPriors: (to: OwnPriors) => void;
 }
 
 /** One question at a time, until something is worth doing; then that, and whether it helped. */
-export function FaultView({ rig, document, line, state, who, missing, onMissing, onChange, onTold, onLearned }: Props) {
+export function FaultView(props: Props) {
+  const { rig, document, line, state, who, missing, onMissing, onChange, onTold, onLearned, experience } = props;
   const { fault, setFault, observe, found, situation, failed, busy, again } = state;
   const [sending, setSending] = useState(false);
   const [problem, setProblem] = useState('');
@@ -95,6 +99,14 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
           onLearned((from) => from.filter((each) => each !== from.findLast((one) => same(one, fault.solved!.counts))));
           setFault({ ...fault, solved: undefined });
         }}
+        onEnd={(end) => {
+          const { counts } = fault.solved!;
+          onLearned((from) => [
+            ...from.filter((each) => each !== from.findLast((one) => same(one, counts))),
+            { ...counts, end },
+          ]);
+          setFault({ ...fault, solved: { ...fault.solved!, counts: { ...counts, end } } });
+        }}
       />
     );
   return (
@@ -124,6 +136,7 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
       {act && (
         <ActCard
           act={act}
+          before={endsBefore(found?.left.find((each) => each.act.id === act.id)?.counts.item, experience)}
           heading={heading}
           shared={shared}
           busy={busy || sending || !settled}
@@ -169,6 +182,7 @@ export function FaultView({ rig, document, line, state, who, missing, onMissing,
         </Button>
       )}
       <AtHand missing={missing} onMissing={onMissing} />
+      <PriorsButton experience={experience} onPriors={props.onPriors} onTold={onTold} />
     </Box>
   );
 }

@@ -2,6 +2,8 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { KitItem } from '@/core/kit';
@@ -21,12 +23,14 @@ interface Props {
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
   onAgain: () => void;
+  /** Somebody has looked at which end it was. */
+  onEnd: (end: 'source' | 'inlet') => void;
   /** It did not help after all. */
   onTakenBack: () => void;
 }
 
 /** What helped, and what follows from it: the rig with a good cable, the bad one set aside. */
-export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAgain, onTakenBack }: Props) {
+export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAgain, onEnd, onTakenBack }: Props) {
   const link = /^swap link (\d+)$/.exec(solved.act)?.[1];
   const owner = link === undefined ? undefined : rigPath(document, line.id)?.owners[Number(link)];
   const part = owner && document.lines.find(({ id }) => id === owner.line)?.links[owner.link];
@@ -41,6 +45,12 @@ export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAg
     if (failed) return onTold(`Not taken back: ${failed}`);
     onTold('Taken back; it counts no more. What you answered is still there.');
     onTakenBack();
+  };
+  const sayEnd = async (end: 'source' | 'inlet') => {
+    const { failed } = await ask(`/api/rigs/${rig}/repairs/${solved.repair}`, { method: 'PUT', json: { end } });
+    if (failed) return onTold(`Not kept: ${failed}`);
+    onTold('Kept. Next time it’s the end to look at first.');
+    onEnd(end);
   };
   const setOneAside = async (item: string) => {
     const { body, etag, failed } = await ask<KitItem>(`/api/kit/${encodeURIComponent(item)}`);
@@ -64,6 +74,26 @@ export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAg
       <Typography sx={{ mb: 2 }}>
         Most likely: {capital(solved.what)}. It is in the log, and counts from now on.
       </Typography>
+      {link !== undefined && (
+        <Box sx={{ mb: 2 }}>
+          <ToggleButtonGroup
+            exclusive
+            value={solved.counts.end ?? null}
+            onChange={(_, end: 'source' | 'inlet' | null) => end && void sayEnd(end)}
+            aria-label="Which end was it?"
+          >
+            <ToggleButton value="source" sx={{ minHeight: 44 }}>
+              Stage end
+            </ToggleButton>
+            <ToggleButton value="inlet" sx={{ minHeight: 44 }}>
+              Desk end
+            </ToggleButton>
+          </ToggleButtonGroup>
+          <Typography variant="caption" component="p" color="textSecondary">
+            Which end was it? Open the plug, or bend the cable at either end. Leave it if nobody has looked.
+          </Typography>
+        </Box>
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {marked && (
           <Button variant="contained" onClick={mend} sx={{ minHeight: 44 }}>

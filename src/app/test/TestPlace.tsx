@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
-import type { Repair } from '@/core/testing';
+import type { OwnPriors, Repair } from '@/core/testing';
 import type { SavedCableTest } from '@/store/testing';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
@@ -35,6 +35,7 @@ type TestTab = (typeof TABS)[number]['value'];
 interface Props {
   saved: SavedRig;
   repairs: Repair[];
+  priors: OwnPriors;
   tests: SavedCableTest[];
   kit: KitItem[];
   /** The line that something is wrong with, and what is heard of it. */
@@ -43,7 +44,7 @@ interface Props {
 }
 
 /** The Test place: what is wrong with a line, and whether a cable is good. */
-export function TestPlace({ saved, repairs: known, tests: kept, kit, line: wanted, heard }: Props) {
+export function TestPlace({ saved, repairs: known, priors: said, tests: kept, kit, line: wanted, heard }: Props) {
   const rig = useRig(saved);
   const { document, change } = rig;
   const [tab, setTab] = useState<TestTab>('fault');
@@ -52,6 +53,8 @@ export function TestPlace({ saved, repairs: known, tests: kept, kit, line: wante
   const [open, setOpen] = useState(false);
   const [tests, setTests] = useState(kept);
   const [repairs, setRepairs] = useState(known);
+  const [priors, setPriors] = useState(said);
+  const experience = useMemo(() => ({ repairs, priors }), [repairs, priors]);
   const [who] = useStored('inlet-check-who', '');
   const [missingText, setMissingText] = useStored('inlet-check-tools-missing', '');
   const missing = useMemo(() => missingText.split(',').filter(Boolean), [missingText]);
@@ -63,7 +66,7 @@ export function TestPlace({ saved, repairs: known, tests: kept, kit, line: wante
     document,
     line: line?.id ?? '',
     heard: line?.id === wanted ? heard : undefined,
-    repairs,
+    experience,
     only,
   });
   const shownQuestion =
@@ -116,7 +119,7 @@ export function TestPlace({ saved, repairs: known, tests: kept, kit, line: wante
         <CableView
           worker={worker}
           kit={kit}
-          repairs={repairs}
+          experience={experience}
           only={only}
           missing={missing}
           onMissing={(to) => setMissingText(to.join(','))}
@@ -149,6 +152,8 @@ export function TestPlace({ saved, repairs: known, tests: kept, kit, line: wante
               onChange={change}
               onTold={setMessage}
               onLearned={setRepairs}
+              experience={experience}
+              onPriors={setPriors}
             />
           </Box>
         </Box>

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { SYMPTOMS } from '@/core/testing';
 import { loadKit } from '@/store/kit';
-import { loadCableTests, loadRepairs } from '@/store/testing';
+import { loadCableTests, loadPriors, loadRepairs } from '@/store/testing';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
 import { TestPlace } from './TestPlace';
@@ -24,6 +24,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<A
       key={saved.id}
       saved={saved}
       repairs={loadRepairs(store)}
+      priors={loadPriors(store)}
       tests={loadCableTests(store)}
       kit={loadKit(store)}
       line={line}

@@ -2,7 +2,7 @@
 
 import { useCallback, useMemo } from 'react';
 import type { RigDocument } from '@/core/rig';
-import type { Observation, Repair } from '@/core/testing';
+import type { Experience, Observation, Repair } from '@/core/testing';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { useDraft } from '@/ui/shell/useDraft';
 import type { TestWorker } from '@/workers/testWorker';
@@ -37,12 +37,12 @@ interface About {
   document: RigDocument;
   line: string;
   heard?: string;
-  repairs: Repair[];
+  experience: Experience;
   only?: string[];
 }
 
 /** What is known of a line's fault, and what changes it. */
-export function useFault(worker: () => TestWorker, { rig, document, line, heard, repairs, only }: About) {
+export function useFault(worker: () => TestWorker, { rig, document, line, heard, experience, only }: About) {
   const [fault, setFault] = useDraft<Fault>(`test ${rig} ${line}`, begun(heard));
   const question = useMemo(
     () => ({
@@ -50,12 +50,12 @@ export function useFault(worker: () => TestWorker, { rig, document, line, heard,
       document,
       line,
       observations: fault.observations,
-      repairs,
+      experience,
       only,
       cannot: fault.cannot,
       pulled: fault.pulled ?? false,
     }),
-    [document, line, fault.observations, fault.cannot, fault.pulled, repairs, only],
+    [document, line, fault.observations, fault.cannot, fault.pulled, experience, only],
   );
   const { answer, failed, busy, again } = useAnswer(worker, question, 'line');
   const observe = useCallback(

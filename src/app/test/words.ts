@@ -1,3 +1,4 @@
+import { endsOf, type Experience, type Repair } from '@/core/testing';
 import type { FeedSwitch } from '@/core/gear';
 import { quantity } from '@/core/units/format';
 
@@ -25,4 +26,46 @@ export function alsoFed(feed: FeedSwitch | undefined): string {
 /** Where it is done. */
 export const WHERE = { source: 'at the stage end', desk: 'at the desk', both: 'at both ends' } as const;
 
+/** At which end a thing failed before, for whoever is about to swap it; nothing where nobody has looked. */
+export function endsBefore(item: string | undefined, { repairs = [] }: Experience): string {
+  if (item === undefined) return '';
+  const { source, inlet } = endsOf(repairs, item);
+  if (source + inlet === 0) return '';
+  const [end, count] = inlet >= source ? ['desk', inlet] : ['stage', source];
+  return `It failed before: at the ${end} end ${count === 1 && source + inlet === 1 ? 'that time' : `${count} of ${source + inlet} times`}. Look there first.`;
+}
+
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What may fail, as it is headed. */
+export const CLASSES: Record<Repair['class'], string> = {
+  cable: 'Cable',
+  adapter: 'Adapter',
+  'patch point': 'Patch point',
+  box: 'Box',
+  source: 'Source',
+  inlet: 'Inlet',
+  desk: 'Forgotten, or no fault at all',
+};
+
+/** How it may fail. */
+export const SORTS: Record<Repair['type'], string> = {
+  open: 'a contact open',
+  'open at times': 'a contact open at times',
+  shorted: 'two contacts shorted',
+  'shorted at times': 'two contacts shorted at times',
+  resistive: 'a bad joint',
+  swapped: 'two contacts swapped',
+  damp: 'damp between contacts',
+  dead: 'dead',
+  'not home': 'plug not home',
+  'feed off': 'feed off',
+  'other voltage': 'feed at another voltage',
+  'weak feed': 'weak feed',
+  muted: 'muted, gain or fader down',
+  padded: 'pad in',
+  elsewhere: 'plugged into another inlet',
+  'source off': 'source off, or its battery empty',
+  'source dead': 'dead',
+  nothing: 'nothing wrong any more',
+};

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { DocumentError } from '@/core/rig';
-import { CABLE_CONNECTORS } from '@/core/testing';
+import { CABLE_CONNECTORS, priorsShape } from '@/core/testing';
 import { heavily } from '@/threads/pool';
 import { Refused } from '@/store/refused';
 import { handled, jsonBody, sameOrigin } from '../handled';
@@ -13,6 +13,7 @@ const asked = Joi.object({
   line: Joi.string().max(200),
   cable: Joi.valid(...CABLE_CONNECTORS),
   observations: Joi.array().default([]),
+  priors: priorsShape,
 })
   .xor('rig', 'cable')
   .with('rig', 'line');

@@ -2,6 +2,8 @@ import { instrumentNamed, INSTRUMENTS, type Instrument, type Look } from '../ins
 import { atTimes } from '../instruments/listening';
 import { mixed, type Shown } from '../outcome';
 import type { Hypothesis } from '../hypotheses/hypothesis';
+import type { Repair } from '../hypotheses/priors';
+import { misreadings, rateOf } from './misreadings';
 import type { Subject } from '../subject';
 
 /** One thing that was looked at, and what was seen: an outcome's key. */
@@ -17,6 +19,8 @@ export interface Table {
   looks: readonly Look[];
   /** By hypothesis. */
   shown: (look: Look) => readonly Shown[];
+  /** How often an instrument is misread. */
+  errs: (look: Look) => number;
   /** Everything that a look may show. */
   outcomes: (look: Look) => Shown;
 }
@@ -25,7 +29,9 @@ export const lookKey = ({ instrument, at }: Pick<Look, 'instrument' | 'at'>): st
 
 export const instrumentOf = ({ instrument }: Look): Instrument => instrumentNamed(instrument)!;
 
-export function tableOf(subject: Subject, hypotheses: readonly Hypothesis[]): Table {
+/** @param repairs that helped, for how often instruments were misread before */
+export function tableOf(subject: Subject, hypotheses: readonly Hypothesis[], repairs: readonly Repair[] = []): Table {
+  const misread = misreadings(repairs);
   const shown = new Map<string, readonly Shown[]>();
   const outcomes = new Map<string, Shown>();
   const looks = INSTRUMENTS.flatMap((each) => each.looks(subject));
@@ -41,6 +47,7 @@ export function tableOf(subject: Subject, hypotheses: readonly Hypothesis[]): Ta
     hypotheses,
     looks,
     shown: of,
+    errs: (look) => rateOf(instrumentOf(look), misread),
     outcomes(look) {
       const known = outcomes.get(lookKey(look));
       if (known) return known;
@@ -80,7 +87,7 @@ function shownOf(subject: Subject, look: Look, hypothesis: Hypothesis): Shown {
 
 /** How likely what was seen is under each hypothesis. @param look what was looked at @param keys everything different that was seen there */
 export function likelihoods(table: Table, look: Look, keys: readonly string[]): number[] {
-  const { errs } = instrumentOf(look);
+  const errs = table.errs(look);
   const others = Math.max(1, table.outcomes(look).length - 1);
   return table.shown(look).map((shown) =>
     keys.reduce((product, key) => {

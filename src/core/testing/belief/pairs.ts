@@ -39,7 +39,7 @@ export function withPairs(table: Table, seen: readonly Seen[]): Table {
     .slice(0, TRIED)
     .map(({ n }) => table.hypotheses[n]);
   const pairs = best.flatMap((first, n) => best.slice(n + 1).flatMap((second) => paired(table, first, second) ?? []));
-  return tableOf(table.subject, [...table.hypotheses, ...pairs]);
+  return { ...tableOf(table.subject, [...table.hypotheses, ...pairs]), errs: table.errs };
 }
 
 /** Two things wrong at once; undefined where they are of one part, or cannot be together. */

@@ -5,7 +5,7 @@ import { inWords, type Diagnosed } from '../diagnosis/diagnose';
 import { hypothesesOf } from '../hypotheses/hypotheses';
 import { type Hypothesis } from '../hypotheses/hypothesis';
 import { seenOf } from '../diagnosis/observation';
-import type { FaultType, Repair } from '../hypotheses/priors';
+import type { Experience, FaultType } from '../hypotheses/priors';
 import { subjectOf } from '../subject';
 
 /** How often a cable that somebody tests is good (assumed). */
@@ -37,10 +37,10 @@ const lineOf = (cable: Part, connector: ConnectorId): Line => ({
 export function cableTable(
   connector: ConnectorId,
   cable: Part = { kind: 'cable' },
-  repairs: readonly Repair[] = [],
+  experience: Experience = {},
 ): Table {
   const subject = subjectOf(lineOf(cable, connector), 0);
-  const faults = hypothesesOf(subject, repairs).filter(({ part, world }) => part === 0 && world.faults.length === 1);
+  const faults = hypothesesOf(subject, experience).filter(({ part, world }) => part === 0 && world.faults.length === 1);
   const all = faults.reduce((sum, { prior }) => sum + prior, 0);
   const good: Hypothesis = {
     id: 'good',
@@ -53,7 +53,7 @@ export function cableTable(
     counts: { class: 'desk', type: 'nothing' },
   };
   const hypotheses = [good, ...faults.map((each) => ({ ...each, prior: ((1 - GOOD) * each.prior) / all }))];
-  const table = tableOf(subject, hypotheses);
+  const table = tableOf(subject, hypotheses, experience.repairs);
   // Where there is no feed, nothing that lives on one is offered; at the inlet there is no cable.
   return {
     ...table,

@@ -1,7 +1,8 @@
 import Joi from 'joi';
 import { exactly } from '../../rig/parts.schema';
 import { MOST_OBSERVATIONS, observation, type Observation } from '../diagnosis/observation';
-import { FAULTS, TROUBLES, type Repair } from '../hypotheses/priors';
+import { COMMONEST, PRIORS, RAREST, type OwnPriors, type Repair } from '../hypotheses/priors';
+import { INSTRUMENTS } from '../instruments';
 import type { ConnectorId } from '../../gear';
 import { CABLE_CONNECTORS } from './cableTest';
 
@@ -31,8 +32,8 @@ export interface KeptCableTest {
 }
 
 const text = (most: number) => Joi.string().trim().max(most);
-const classes = [...Object.keys(FAULTS), 'desk'];
-const types = [...new Set([...Object.values(FAULTS).flatMap((table) => Object.keys(table)), ...Object.keys(TROUBLES)])];
+const classes = Object.keys(PRIORS);
+const types = [...new Set(Object.values(PRIORS).flatMap((table) => Object.keys(table)))];
 
 export const repairShape = exactly<KeptRepair>({
   line: Joi.string().max(200).required(),
@@ -45,6 +46,14 @@ export const repairShape = exactly<KeptRepair>({
     type: Joi.valid(...types).required(),
     item: text(200),
     end: Joi.valid('source', 'inlet'),
+    looks: Joi.array()
+      .items(
+        exactly<NonNullable<Repair['looks']>[number]>({
+          instrument: Joi.valid(...INSTRUMENTS.map(({ name }) => name)).required(),
+          fits: Joi.boolean().required(),
+        }),
+      )
+      .max(MOST_OBSERVATIONS),
   }).required(),
 });
 
@@ -55,3 +64,15 @@ export const cableTestShape = exactly<KeptCableTest>({
   connector: Joi.valid(...CABLE_CONNECTORS).required(),
   observations: Joi.array().items(observation).min(1).max(MOST_OBSERVATIONS).required(),
 });
+
+const weight = Joi.number().min(RAREST).max(COMMONEST);
+
+/** What somebody said otherwise of how often things fail. */
+export const priorsShape: Joi.ObjectSchema<OwnPriors> = Joi.object(
+  Object.fromEntries(
+    Object.entries(PRIORS).map(([of, table]) => [
+      of,
+      Joi.object(Object.fromEntries(Object.keys(table).map((type) => [type, weight]))),
+    ]),
+  ),
+);

@@ -5,15 +5,13 @@ import { diagnosis, type Diagnosis } from './diagnosis';
 import { hypothesesOf } from '../hypotheses/hypotheses';
 import { seenOf } from './observation';
 import { withPairs } from '../belief/pairs';
-import type { Repair } from '../hypotheses/priors';
+import type { Experience } from '../hypotheses/priors';
 import { subjectOf } from '../subject';
 
 /** What is known besides what was seen. */
-export interface Knowledge {
+export interface Knowledge extends Experience {
   /** From feed off until something may be unplugged, as the school has it. */
   wait: Seconds;
-  /** Repairs that helped, for how likely things are. */
-  repairs?: readonly Repair[];
   /** Names of the instruments that are at hand; all where left out. */
   only?: ReadonlySet<string>;
   /** Turning the feed on would harm another line on its switch: nothing is asked that needs it. */
@@ -28,9 +26,9 @@ export interface Diagnosed extends Diagnosis {
 }
 
 /** Everything that may be wrong with a line, and everything it can be looked at by. */
-const testOf = (line: Line, { wait, repairs }: Knowledge): Table => {
+const testOf = (line: Line, { wait, ...experience }: Knowledge): Table => {
   const subject = subjectOf(line, wait);
-  return tableOf(subject, hypothesesOf(subject, repairs));
+  return tableOf(subject, hypothesesOf(subject, experience), experience.repairs);
 };
 
 /**

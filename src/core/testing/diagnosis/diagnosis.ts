@@ -13,7 +13,7 @@ export interface Left {
   part: PartRef | 'desk' | 'nothing';
   act: Act;
   probability: number;
-  /** As what a repair counts. */
+  /** As what a repair counts, with whether each look fits. */
   counts: Repair;
 }
 
@@ -91,7 +91,7 @@ export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlyS
   });
   const against = new Set(contradictions(table, seen).map((each) => each.seen));
   return {
-    left: leftOf(table, shares),
+    left: leftOf(table, shares, seen),
     alike: together(
       table.hypotheses.flatMap((hypothesis, n) => (shares[n] > LISTED ? [{ hypothesis, share: shares[n] }] : [])),
     ).map(({ what, share }) => ({ what, probability: share })),
@@ -145,10 +145,18 @@ const STANDS_OUT = 0.2;
 
 const wordsOf = (hypotheses: readonly Hypothesis[]): string[] => [...new Set(hypotheses.map(({ what }) => what))];
 
-function leftOf({ hypotheses }: Table, shares: readonly number[]): Left[] {
-  return hypotheses
+/** What is shown more rarely than this if something is so does not fit it. */
+const FITS = 0.02;
+
+function leftOf(table: Table, shares: readonly number[], seen: readonly Seen[]): Left[] {
+  const looksOf = (n: number): NonNullable<Repair['looks']> =>
+    seen.map(({ look, key }) => ({
+      instrument: look.instrument,
+      fits: (table.shown(look)[n].find((each) => each.key === key)?.share ?? 0) >= FITS,
+    }));
+  return table.hypotheses
     .flatMap(({ what, part, act, counts }, n): Left[] =>
-      shares[n] > LISTED ? [{ what, part, act, counts, probability: shares[n] }] : [],
+      shares[n] > LISTED ? [{ what, part, act, counts: { ...counts, looks: looksOf(n) }, probability: shares[n] }] : [],
     )
     .sort((a, b) => b.probability - a.probability);
 }

@@ -2,11 +2,11 @@ import type { PartRef } from '../../gear';
 import type { Subject } from '../subject';
 import type { Draft, Hypothesis } from './hypothesis';
 import { partFaults, plugsNotHome } from './partFaults';
-import { FAILED_BEFORE, TABLE_COUNTS_AS, TROUBLES, type Repair } from './priors';
+import { FAILED_BEFORE, TABLE_COUNTS_AS, timesOwn, TROUBLES, type Experience, type Repair } from './priors';
 import { deskTroubles, sourceTroubles } from './troubles';
 
-/** Everything that may be wrong with a line, one thing at a time; priors learned from repairs that helped. */
-export function hypothesesOf(subject: Subject, repairs: readonly Repair[] = []): Hypothesis[] {
+/** Everything that may be wrong with a line, one thing at a time; priors as somebody said, learned from repairs that helped. */
+export function hypothesesOf(subject: Subject, { repairs = [], priors }: Experience = {}): Hypothesis[] {
   const parts: PartRef[] = ['source', ...subject.line.links.keys(), 'inlet'];
   const drafts = [
     ...parts.flatMap((part) => partFaults(subject, part)),
@@ -23,7 +23,8 @@ export function hypothesesOf(subject: Subject, repairs: readonly Repair[] = []):
       counts: { class: 'desk' as const, type: 'nothing' as const },
     },
   ];
-  return learned(drafts, repairs).map((draft, n) => ({ ...draft, id: `${n} ${draft.what}` }));
+  const own = drafts.map((draft) => ({ ...draft, weight: draft.weight * timesOwn(draft.counts, priors) }));
+  return learned(own, repairs).map((draft, n) => ({ ...draft, id: `${n} ${draft.what}` }));
 }
 
 /** Weights as the table has them, with what was confirmed added, as shares. */

@@ -43,6 +43,30 @@ export const TROUBLES: Readonly<Record<DeskTrouble | SourceTrouble | 'nothing', 
   nothing: 4,
 };
 
+/** The same, by class, for whoever knows better: everything that may be said otherwise. */
+export const PRIORS: Readonly<Record<Repair['class'], Partial<Record<Repair['type'], number>>>> = (() => {
+  const { 'source dead': sourceDead, ...desk } = TROUBLES;
+  return { ...FAULTS, source: { ...FAULTS.source, 'source dead': sourceDead }, desk };
+})();
+
+/** What somebody said otherwise. */
+export type OwnPriors = Partial<Record<Repair['class'], Partial<Record<Repair['type'], number>>>>;
+/** From this to this it may be said. */
+export const [RAREST, COMMONEST] = [0.01, 1000];
+
+/** What is known from other jobs. */
+export interface Experience {
+  /** Repairs that helped, for how likely things are and how often instruments are misread. */
+  repairs?: readonly Repair[];
+  priors?: OwnPriors;
+}
+
+/** How many times as often as in the table something is, by what somebody said. */
+export const timesOwn = ({ class: of, type }: Repair, own: OwnPriors = {}): number => {
+  const [said, stated] = [own[of]?.[type], PRIORS[of][type]];
+  return said === undefined || stated === undefined ? 1 : said / stated;
+};
+
 /** How much the table counts against what was confirmed: as much as so many repairs (assumed). */
 export const TABLE_COUNTS_AS = 20;
 /** A part that has failed before is so many times likelier, for each time, than one of its class that has not (assumed). */
@@ -56,4 +80,15 @@ export interface Repair {
   item?: string;
   /** Which end it was at, where somebody looked: towards the source or towards the inlet. */
   end?: 'source' | 'inlet';
+  /** What was looked at before, by instrument, and whether it fitted what turned out to be wrong. */
+  looks?: { instrument: string; fits: boolean }[];
 }
+
+/** At which end of a thing its failures were, where somebody looked. */
+export const endsOf = (repairs: readonly Repair[], of: string): Record<'source' | 'inlet', number> => {
+  const own = repairs.filter(({ item }) => item === of);
+  return {
+    source: own.filter(({ end }) => end === 'source').length,
+    inlet: own.filter(({ end }) => end === 'inlet').length,
+  };
+};

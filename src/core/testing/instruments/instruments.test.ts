@@ -1,4 +1,5 @@
 import { named, oneCable, tableFor } from '../../../../tests/testing/lines';
+import type { Part } from '../../gear';
 import { openEnd } from '../readings/openEnd';
 import { lampAmps, STICK } from './lamps';
 import { instrumentNamed, INSTRUMENTS, type Look } from '.';
@@ -129,7 +130,7 @@ test('every instrument reads back whatever it shows, and refuses what it cannot 
     expect(() => instrument.read(subject, look, 'gibberish')).toThrow(/must|names/);
     expect(() => instrument.read(subject, look, 7)).toThrow(/must/);
   }
-  expect(new Set(table.looks.map(({ instrument }) => instrument)).size).toBe(INSTRUMENTS.length - 1);
+  expect(new Set(table.looks.map(({ instrument }) => instrument)).size).toBe(INSTRUMENTS.length - 2);
 });
 
 test('T12 stands on pin 2 alone: a good line has nothing on 3, and volts there are told as too many', () => {
@@ -177,4 +178,38 @@ test('how a line is opened says what feeds it: the inlet, a supply on the way, o
   expect(tableFor(boxed).looks.some(({ instrument }) => instrument === 'lamps')).toBe(false);
   expect(how(oneCable({ kind: 'valve-own-supply' }, 'off'), 'source')).toContain('High voltage inside the supply');
   expect(how(oneCable({ kind: 'valve-own-supply' }, 'off'))).not.toContain('High voltage');
+});
+
+test('mono sum: fuller switched where 2 and 3 are swapped, no difference where nothing arrives', () => {
+  const at = (what: string | undefined) => key('mono sum', what, 'desk');
+  expect(at(undefined)).toBe('fuller as it is');
+  expect(at('pins 2 and 3 swapped')).toBe('fuller switched');
+  const silent = tableFor(oneCable({ kind: 'condenser-48' }));
+  const look = silent.looks.find(({ instrument }) => instrument === 'mono sum')!;
+  const shown = instrumentNamed('mono sum')!.shows(silent.subject, look, named(silent, 'cable: pin 1 open'));
+  expect(shown.toSorted((a, b) => b.share - a.share)[0].key).toBe('no difference');
+});
+
+test('headphones at a split hear what is lost behind it, but not what takes the feed away or lies before it', () => {
+  const split = (source: Part) => {
+    const line = oneCable(source);
+    const links: Part[] = [
+      { kind: 'cable', name: 'first' },
+      { kind: 'splitter', name: 'split' },
+      { kind: 'cable', name: 'second' },
+    ];
+    const found = tableFor({ ...line, links });
+    const look = found.looks.find(({ instrument }) => instrument === 'split headphones')!;
+    return (what: string) =>
+      instrumentNamed('split headphones')!
+        .shows(found.subject, look, named(found, what))
+        .toSorted((a, b) => b.share - a.share)[0].key;
+  };
+  const dynamic = split({ kind: 'moving-coil' });
+  expect(dynamic('second: pin 2 open')).toBe('heard');
+  expect(dynamic('muted, or its gain or fader down')).toBe('heard');
+  expect(dynamic('first: pins 2 and 3 shorted')).toBe('silent');
+  const condenser = split({ kind: 'condenser-48' });
+  expect(condenser('second: pin 1 open')).toBe('silent');
+  expect(tableFor(oneCable()).looks.some(({ instrument }) => instrument === 'split headphones')).toBe(false);
 });

@@ -66,7 +66,15 @@ interface Heard {
 /** Where peaks should land says nothing of what is compared here. */
 const LEVEL_TARGET: Decibels = -12;
 
-function heard({ line, faults }: World): Heard | undefined {
+const ofWorld = new WeakMap<World, Heard | undefined>();
+
+/** A world as it is heard, worked out once. */
+function heard(world: World): Heard | undefined {
+  if (!ofWorld.has(world)) ofWorld.set(world, solvedOf(world));
+  return ofWorld.get(world);
+}
+
+function solvedOf({ line, faults }: World): Heard | undefined {
   try {
     const solved: Solved = solveLine(line, LEVEL_TARGET, { faults });
     const { signal } = solved;
@@ -114,6 +122,13 @@ export function listened(subject: Subject, asIt: Case | undefined): Shown {
   if (world.faults.some(({ type }) => type === 'leaky')) return shownOf('damp');
   if (world.faults.some(({ type }) => type === 'resistive')) return shownOf('bad joint');
   return shownOf('fine');
+}
+
+/** Whether something with power loses it, and whether what arrives is upside down, where it arrives at all. */
+export function arrivesAs(subject: Subject, world: World): { powered: boolean; reversed: boolean } {
+  const [is, good] = [heard(world), goodOf(subject, 'heard')];
+  if (!is || !good) return { powered: false, reversed: false };
+  return { powered: is.powered || !good.powered, reversed: is.reversed !== good.reversed };
 }
 
 const OUTCOMES: Outcome[] = Object.entries(SYMPTOMS).map(([key, text]) => ({ key, text }));
