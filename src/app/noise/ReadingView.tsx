@@ -12,6 +12,7 @@ import { surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
 import { DISTURBANCES, type Disturbance } from '@/core/signal';
 import { quantity } from '@/core/units/format';
+import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import { Choice } from '@/ui/shell/Choice';
 import { CourseChart } from './CourseChart';
 import { Figure, Figures } from './Figure';
@@ -40,6 +41,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
   const { reading } = measurement;
   const floor = floorAs(reading)[floorMeter];
   const surplus = budget && reading.usable ? surplusOf(reading, budget) : undefined;
+  const heard = heardIn(reading);
   const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
   return (
     <Box component="section" aria-label="Reading" sx={{ mt: 2 }}>
@@ -143,6 +145,13 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
           ))}
         </Box>
       )}
+      {heard && (
+        <Box sx={{ mt: 1.5 }}>
+          <FindFaultLink rig={rig} line={line.id} heard={heard}>
+            Find out why on this line
+          </FindFaultLink>
+        </Box>
+      )}
       <SpectrumChart measurement={measurement} predicted={budget?.density} />
       <CourseChart measurement={measurement} target={target} />
       <AllFigures reading={reading} sine={sine} />
@@ -165,6 +174,14 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
     </Box>
   );
 }
+
+/** What an ear would call it, where it is one that a fault of the line makes. */
+function heardIn({ reasons, disturbances, patterns, dropouts }: Measured['measurements'][number]['reading']) {
+  if (reasons.some(({ code }) => code === 'silence')) return 'nothing';
+  if (dropouts > 0 || [...reasons, ...disturbances].some(({ code }) => code === 'crackle')) return 'crackle';
+  return patterns.some(({ code }) => HUMS.has(code)) ? 'hum' : undefined;
+}
+const HUMS = new Set(['magnetic-pick-up', 'rectifier-buzz']);
 
 /** What two channels have to do with each other, in a sentence. */
 function pairText({ channels, relation, correlation, ratioDb, fromChannel }: Measured['pairs'][number]): string {

@@ -12,13 +12,13 @@ import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import NextLink from 'next/link';
 import { memo, useState } from 'react';
 import type { Answer, LineResult } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Line, type Part, type PartRef } from '@/core/gear';
 import type { RigPath } from '@/core/rig';
 import type { Edit } from '@/core/gear/edits';
 import { Facts } from '@/ui/parts/Facts';
+import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { Why } from '@/ui/why/Why';
@@ -94,14 +94,11 @@ export function LinePanel(props: Props) {
           <>
             <Why result={result} onApply={onEdit} onAnswer={onAnswer} />
             <Cautions line={line} />
-            <Button
-              component={NextLink}
-              prefetch={false}
-              href={`/test?rig=${encodeURIComponent(props.rig)}&line=${encodeURIComponent(line.id)}`}
-              sx={{ mt: 1.5 }}
-            >
-              No sound, or a bad one? Find the fault
-            </Button>
+            <Box sx={{ mt: 1.5 }}>
+              <FindFaultLink rig={props.rig} line={line.id} variant="text">
+                No sound, or a bad one? Find the fault
+              </FindFaultLink>
+            </Box>
             {line.note && (
               <Typography variant="body2" color="textSecondary" sx={{ mt: 2, fontStyle: 'italic' }}>
                 {line.note}

@@ -9,6 +9,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
+import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useState } from 'react';
@@ -217,14 +218,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
           {bad.length ? 'Write it down, next line' : 'All good, next line'}
         </Button>
         {finds && (
-          <Button
-            component={NextLink}
-            href={`/test?rig=${id}&line=${line.id}${bad.includes('arrives') ? '&heard=nothing' : ''}`}
-            variant="outlined"
-            sx={{ minHeight: 56 }}
-          >
-            Find the fault
-          </Button>
+          <FindFaultLink rig={id} line={line.id} heard={bad.includes('arrives') ? 'nothing' : undefined} height={56} />
         )}
         {finds && (
           <Button

@@ -65,6 +65,7 @@ export function NextHere({ switching: { id, live, offset, busy, tell }, here, on
       {!next && <DoneHere here={here} places={places} onElsewhere={onHere} />}
       {next && (
         <StepCard
+          id={id}
           rig={rig}
           session={session}
           next={next}

@@ -10,12 +10,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { useSwipeable } from 'react-swipeable';
-import { rulesOf, stepWords, type Found, type Session, type SheetRig } from '@/core/runsheet';
+import { rulesOf, stepWords, type Found, type Session, type SheetRig, type Step } from '@/core/runsheet';
 import type { NextStep } from './useNextStep';
 import { WaitClock } from './WaitClock';
+import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import { useShortcut } from '@/ui/shell/useShortcut';
 
 interface Props {
+  /** Id of the rig. */
+  id: string;
   rig: SheetRig;
   session: Session;
   next: NextStep;
@@ -29,7 +32,7 @@ interface Props {
 }
 
 /** The step that is next, large enough to be read at arm's length. */
-export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotPossible, onFound }: Props) {
+export function StepCard({ id, rig, session, next, here, sound, busy, onDone, onNotPossible, onFound }: Props) {
   const { step, left, reasons, behind } = next;
   const { action } = step;
   const words = stepWords(rig, session.state, step);
@@ -48,6 +51,7 @@ export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotP
   useShortcut('n', onNotPossible, {}, [onNotPossible]);
   useShortcut('f', () => onFound(), {}, [onFound]);
   const swipe = useSwipeable({ onSwipedLeft: done, delta: 70, preventScrollOnSwipe: true });
+  const lines = linesOf(action);
   const walk = step.place !== undefined && before !== undefined && before !== step.place;
   return (
     <Box
@@ -133,6 +137,11 @@ export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotP
           Can’t do this
           <Key>N</Key>
         </Button>
+        {lines.length === 1 && (
+          <FindFaultLink rig={id} line={lines[0]} variant="text">
+            No sound?
+          </FindFaultLink>
+        )}
         <Typography
           variant="caption"
           color="textSecondary"
@@ -144,6 +153,10 @@ export function StepCard({ rig, session, next, here, sound, busy, onDone, onNotP
     </Box>
   );
 }
+
+/** Lines that a step is about, which somebody may miss the sound of. */
+const linesOf = (action: Step['action']): readonly string[] =>
+  'line' in action ? [action.line] : action.do === 'open' ? action.lines : [];
 
 function Remark({
   icon,

@@ -6,7 +6,7 @@ export { diagnose, type Diagnosed, type Knowledge } from './diagnosis/diagnose';
 export type { Diagnosis, Left, Question } from './diagnosis/diagnosis';
 export type { ActNow } from './belief/asking';
 export { INSTRUMENTS, ObservationError } from './instruments';
-export { SYMPTOMS } from './instruments/listening';
+export { SYMPTOMS, type Symptom } from './instruments/listening';
 export { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Measured } from './meter/measured';
 export type { Observation } from './diagnosis/observation';
 export { repairShape, cableTestShape, priorsShape, type KeptCableTest, type KeptRepair } from './cables/kept';
