@@ -67,6 +67,6 @@ test('what is right every day has a chapter of its own, and stays quiet', async 
   await page.goto('/casebook');
   const everyday = page.getByRole('region', { name: 'Everyday set-ups that are right' });
   const situations = everyday.getByRole('button');
-  expect(await situations.count()).toBeGreaterThan(20);
+  await expect.poll(() => situations.count()).toBeGreaterThan(20);
   await expect(situations.filter({ hasNotText: 'Clear' })).toHaveCount(0);
 });

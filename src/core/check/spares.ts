@@ -1,4 +1,4 @@
-import { partOf, type KitItem } from '../kit/item';
+import { countOf, partOf, type KitItem } from '../kit/item';
 import type { RigDocument } from '../rig/document';
 import type { Spare } from './case';
 
@@ -9,7 +9,7 @@ export function sparesOf(kit: readonly KitItem[], { lines }: Pick<RigDocument, '
     for (const { item } of links) if (item !== undefined) used.set(item, (used.get(item) ?? 0) + 1);
   return kit.flatMap((item) =>
     item.role === 'link'
-      ? [{ part: partOf(item), name: item.name, count: Math.max(item.count - (used.get(item.id) ?? 0), 0) }]
+      ? [{ part: partOf(item), name: item.name, count: Math.max(countOf(item) - (used.get(item.id) ?? 0), 0) }]
       : [],
   );
 }

@@ -1,7 +1,7 @@
 import { sourceKind } from '../gear';
 import { startsAtLink, type RigDocument } from '../rig/document';
 import { sideOf } from '../rig/sides';
-import type { KitItem } from './item';
+import { countOf, type KitItem } from './item';
 
 /** Something that a rig uses more often than there is of it. */
 export interface Overdrawn {
@@ -34,7 +34,9 @@ export function overdrawn({ lines, devices }: RigDocument, kit: readonly KitItem
   // Left and right of one instrument are one thing; two lines of its left are not.
   for (const { item, lines: of } of sides.values()) for (let n = 0; n < Math.max(...of.values()); n++) count(item);
   for (const { item } of devices) count(item);
-  return kit.flatMap(({ id, name, count: has }) => {
+  return kit.flatMap((item) => {
+    const { id, name } = item;
+    const has = countOf(item);
     const used = uses.get(id) ?? 0;
     return used > has ? [{ item: id, name, has, uses: used }] : [];
   });

@@ -11,6 +11,15 @@ export const MOST_ITEMS = 2000;
 /** What a device is, without the name it has on one rig. */
 export type DeviceModel = Pick<Device, 'inlets' | 'groups' | 'ground' | 'feedLimit' | 'batteries'>;
 
+/** What is kept of a thing that is one of its own, with a label on it. Days are of the calendar, as 2026-05-01. */
+export interface Register {
+  bought?: string;
+  /** Not used any more since then. */
+  retired?: string;
+  /** Days from one test to the next. */
+  testEvery?: number;
+}
+
 interface ItemHead {
   id: string;
   name: string;
@@ -19,6 +28,7 @@ interface ItemHead {
   note?: string;
   /** Where its data sheet is, and which edition. */
   sheet?: string;
+  register?: Register;
 }
 
 /** Something that somebody owns. */
@@ -32,6 +42,10 @@ export interface KitDocument {
 }
 
 export const kitDocument = (items: KitItem[]): KitDocument => ({ format: KIT_FORMAT, version: KIT_VERSION, items });
+
+/** How many of an item may be used: none of what is retired. */
+export const countOf = ({ count, register }: Pick<KitItem, 'count' | 'register'>): number =>
+  register?.retired === undefined ? count : 0;
 
 /** An item as a part of a line: its own name and id come with it. */
 export const partOf = (item: Extract<KitItem, { part: Part }>): Part => ({

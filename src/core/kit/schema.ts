@@ -2,10 +2,18 @@ import Joi from 'joi';
 import { LINKS, SOURCES } from '../gear';
 import { deviceFields } from '../rig/schema';
 import { deviceFaults } from '../rig/references';
-import { exactly, fact, identifier, oneOf, part, text } from '../rig/parts.schema';
+import { day, exactly, fact, identifier, oneOf, part, text } from '../rig/parts.schema';
 import { published } from '../rig/published';
 import { DocumentError, parsedJson, refusalsOf, VALIDATION, type Refusal } from '../rig/refusals';
-import { KIT_FORMAT, KIT_VERSION, MOST_ITEMS, type DeviceModel, type KitDocument, type KitItem } from './item';
+import {
+  KIT_FORMAT,
+  KIT_VERSION,
+  MOST_ITEMS,
+  type DeviceModel,
+  type KitDocument,
+  type KitItem,
+  type Register,
+} from './item';
 
 const head = {
   id: identifier.required(),
@@ -13,6 +21,11 @@ const head = {
   count: Joi.number().integer().min(0).max(999).required(),
   note: text(500).allow(''),
   sheet: text(300).allow(''),
+  register: exactly<Register>({
+    bought: day,
+    retired: day,
+    testEvery: Joi.number().integer().min(1).max(3650),
+  }),
 };
 
 type PartItem = Extract<KitItem, { part: unknown }>;

@@ -1,5 +1,5 @@
 import { isCable, LINKS, type Part } from '../gear';
-import { partOf, type KitItem } from '../kit/item';
+import { countOf, partOf, type KitItem } from '../kit/item';
 import type { Device, RigDocument } from '../rig/document';
 import { inletPieceKey } from './places';
 import { looseKey, movable, pieceKey, pieceLabel, TO_GET, type Piece } from './pieces';
@@ -35,7 +35,7 @@ export function stockOf(
   const byItem = new Map<string, Piece>();
   for (const item of kit) {
     if (item.role !== 'link') continue;
-    const piece = add(partOf(item), item.count);
+    const piece = add(partOf(item), countOf(item));
     byItem.set(item.id, piece);
     const like = looseKey(item.part);
     loose.set(like, [...(loose.get(like) ?? []), piece]);

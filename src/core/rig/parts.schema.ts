@@ -50,7 +50,7 @@ const isDay = (day: string): boolean => {
   return !Number.isNaN(date.getTime()) && date.toISOString().startsWith(day);
 };
 /** A day of the calendar. */
-const day = Joi.string()
+export const day = Joi.string()
   .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
   .custom((value: string, helpers) => (isDay(value) ? value : helpers.error('string.pattern.base')))
   .messages({ 'string.pattern.base': '{{#label}} must be a date like 2026-05-01' });

@@ -16,7 +16,7 @@ import { RowRefused, type RowReport } from './rowReport';
 import { emptyRig } from '../rig/document';
 import { freeId, newDevice } from '../rig/rigEdits';
 import type { FeedName } from '../standards/feeds';
-import type { KitItem } from '../kit/item';
+import type { KitItem, Register } from '../kit/item';
 import { readItem } from '../kit/schema';
 
 const COLUMNS = [
@@ -33,6 +33,9 @@ const COLUMNS = [
   'feeds',
   'sheet',
   'note',
+  'bought',
+  'retired',
+  'test every (days)',
 ];
 
 const figuresText = (part: Part): string =>
@@ -61,6 +64,9 @@ export const kitCsv = (items: readonly KitItem[]): string =>
       count: String(item.count),
       sheet: item.sheet ?? '',
       note: item.note ?? '',
+      bought: item.register?.bought ?? '',
+      retired: item.register?.retired ?? '',
+      'test every (days)': String(item.register?.testEvery ?? ''),
       ...(item.role === 'device'
         ? {
             kind: item.device.inlets[0]?.kind ?? '',
@@ -112,7 +118,7 @@ export function readKitCsv(items: readonly KitItem[], file: string): KitImport {
 }
 
 const differences = (before: KitItem, after: KitItem): string[] =>
-  (['name', 'count', 'sheet', 'note', 'part', 'device'] as const).filter(
+  (['name', 'count', 'sheet', 'note', 'register', 'part', 'device'] as const).filter(
     (field) => JSON.stringify((before as never)[field]) !== JSON.stringify((after as never)[field]),
   );
 
@@ -123,7 +129,19 @@ const head = (cells: Cells, before?: KitItem) => ({
   count: cells.count ? whole(cells.count, 'count') : (before?.count ?? 1),
   ...textOf('sheet', cells.sheet, before?.sheet),
   ...textOf('note', cells.note, before?.note),
+  ...registerOf(cells, before?.register),
 });
+
+function registerOf(cells: Cells, before: Register = {}): { register?: Register } {
+  const every = cells['test every (days)'];
+  const register: Register = {
+    ...before,
+    ...(cells.bought && { bought: cells.bought }),
+    ...(cells.retired && { retired: cells.retired }),
+    ...(every && { testEvery: whole(every, 'test every (days)') }),
+  };
+  return Object.keys(register).length ? { register } : {};
+}
 
 const textOf = (field: string, cell: string | undefined, before: string | undefined) => {
   const value = cell || before;

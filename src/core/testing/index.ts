@@ -1,6 +1,13 @@
 /** Is it the cable? What every instrument would show for every fault of a line, what is left, and the next best look. */
 export { afterActing } from './diagnosis/afterActing';
-export { CABLE_CONNECTORS, cableTable, cableTest, type CableTested } from './cables/cableTest';
+export {
+  CABLE_CONNECTORS,
+  cableState,
+  cableTable,
+  cableTest,
+  type CableState,
+  type CableTested,
+} from './cables/cableTest';
 export { waitOf } from './costs';
 export { diagnose, type Diagnosed, type Knowledge } from './diagnosis/diagnose';
 export type { Diagnosis, Left, Question } from './diagnosis/diagnosis';
@@ -11,6 +18,18 @@ export { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Meas
 export type { Observation } from './diagnosis/observation';
 export { repairShape, cableTestShape, priorsShape, type KeptCableTest, type KeptRepair } from './cables/kept';
 export { COMMONEST, endsOf, PRIORS, RAREST, type Experience, type OwnPriors, type Repair } from './hypotheses/priors';
+export {
+  isCableItem,
+  isOwn,
+  lengthRows,
+  REGISTER_STATES,
+  registerRows,
+  type CableItem,
+  type DatedTest,
+  type LengthRow,
+  type RegisterRow,
+  type RegisterState,
+} from './cables/register';
 export { sparesFor } from './cables/spares';
 export { situationOf, type Situation } from './situation';
 export { TOOL_PARTS, toolReadings } from './meter/tools';

@@ -1,6 +1,6 @@
 import { linkKind, type ConnectorId, type Line, type Part } from '../../gear';
-import { atHand, instrumentOf, tableOf, type Table } from '../belief/belief';
-import { diagnosis } from '../diagnosis/diagnosis';
+import { atHand, beliefOf, instrumentOf, tableOf, type Seen, type Table } from '../belief/belief';
+import { diagnosis, ruledOutBy } from '../diagnosis/diagnosis';
 import { inWords, type Diagnosed } from '../diagnosis/diagnose';
 import { hypothesesOf } from '../hypotheses/hypotheses';
 import { type Hypothesis } from '../hypotheses/hypothesis';
@@ -66,14 +66,40 @@ const BAD = 0.9;
 /** What a cable has, by what was seen of it. @param only instruments that are at hand @throws ObservationError with the path of what is wrong in the observations */
 export function cableTest(table: Table, observations: unknown, only?: ReadonlySet<string>): CableTested {
   const seen = seenOf(table, observations);
-  const found = diagnosis({ ...table, looks: atHand(table.looks, only) }, seen);
-  const gone = new Set(found.ruledOut);
-  const matters = table.hypotheses.filter(({ counts }) => MATTERS.has(counts.type as FaultType));
+  const { tested, bad } = stateOf(table, seen);
   return {
-    ...found,
+    ...diagnosis({ ...table, looks: atHand(table.looks, only) }, seen),
     seen: inWords(table, seen),
-    tested: seen.length > 0 && matters.every(({ what }) => gone.has(what)),
-    bad:
-      found.left.filter(({ part }) => part !== 'nothing').reduce((sum, { probability }) => sum + probability, 0) > BAD,
+    tested,
+    bad,
   };
 }
+
+/** What a cable is known to be, and the fault that is likeliest. */
+export interface CableState extends Pick<CableTested, 'tested' | 'bad'> {
+  /** Likelier than that nothing is wrong. */
+  suspect: boolean;
+  worst: { what: string; probability: number };
+}
+
+function stateOf(table: Table, seen: readonly Seen[]): CableState {
+  const { hypotheses } = table;
+  const { shares } = beliefOf(table, seen);
+  const gone = new Set(ruledOutBy(table, shares));
+  const faults = hypotheses.flatMap(({ what, part }, n) =>
+    part === 'nothing' ? [] : [{ what, probability: shares[n] }],
+  );
+  const all = faults.reduce((sum, { probability }) => sum + probability, 0);
+  const worst = faults.reduce((most, each) => (each.probability > most.probability ? each : most));
+  return {
+    tested:
+      seen.length > 0 && hypotheses.every((each) => !MATTERS.has(each.counts.type as FaultType) || gone.has(each)),
+    bad: all > BAD,
+    suspect: worst.probability > 1 - all,
+    worst,
+  };
+}
+
+/** What a cable is known to be by what was seen of it, without what to look at next. @throws ObservationError */
+export const cableState = (table: Table, observations: unknown): CableState =>
+  stateOf(table, seenOf(table, observations));

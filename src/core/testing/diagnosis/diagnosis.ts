@@ -63,6 +63,10 @@ export interface Diagnosis {
 
 /** Ruled out is what is less likely than the first, and by so much less likely than before anything was looked at. */
 const [RULED_OUT, TIMES_LESS] = [0.005, 10];
+/** What was thinkable and is not any more. */
+export const ruledOutBy = ({ hypotheses }: Table, shares: readonly number[]): Hypothesis[] =>
+  hypotheses.filter(({ prior }, n) => shares[n] < Math.min(RULED_OUT, prior / TIMES_LESS));
+
 /** What is left and likelier than this is listed. */
 const LISTED = 0.002;
 const MOST_MEANINGS = 3;
@@ -100,7 +104,7 @@ export function diagnosis(table: Table, seen: readonly Seen[], cannot: ReadonlyS
     open,
     ...(!act && questions[0] && { next: questions[0] }),
     others: act ? questions : questions.slice(1),
-    ruledOut: wordsOf(table.hypotheses.filter(({ prior }, n) => shares[n] < Math.min(RULED_OUT, prior / TIMES_LESS))),
+    ruledOut: wordsOf(ruledOutBy(table, shares)),
     notSeen: notSeenBy(table, seen),
     contradictions: seen.flatMap((each, n) => (against.has(each) ? [n] : [])),
     unexplained: fitsNothing(table, seen),
