@@ -4,11 +4,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
-import { cableTable, cableTest } from '@/core/testing';
+import { cableState, cableTable } from '@/core/testing';
 import type { SavedCableTest } from '@/store/testing';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { ask } from '@/ui/shell/ask';
-import { percent } from './words';
+import { resultText } from './words';
 
 interface Props {
   tests: SavedCableTest[];
@@ -20,14 +20,8 @@ interface Props {
 const MOST = 60;
 
 /** What a kept test says in a few words. */
-function resultOf({ connector, observations }: SavedCableTest): string {
-  const { bad, tested, left } = cableTest(cableTable(connector), observations);
-  const [worst] = left.filter(({ part }) => part !== 'nothing');
-  const found = `${worst?.what.replace(/^.*?: /, '')} (${percent(worst?.probability ?? 0)})`;
-  if (bad) return `bad: ${found}`;
-  if (left[0].part !== 'nothing') return `suspect: ${found}`;
-  return tested ? 'no break, no short, nothing swapped' : 'nothing found wrong, not everything seen';
-}
+const resultOf = ({ connector, observations }: SavedCableTest): string =>
+  resultText(cableState(cableTable(connector), observations));
 
 /** Cables that were tested, the newest first. */
 export function CablePanel({ tests, onTests, onTold }: Props) {

@@ -8,9 +8,17 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useRef, useState } from 'react';
-import { isCable, linkKind, type ConnectorId, type Part } from '@/core/gear';
+import { type ConnectorId, type Part } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
-import { CABLE_CONNECTORS, type CableTested, type Experience, type Observation } from '@/core/testing';
+import {
+  CABLE_CONNECTORS,
+  isCableItem,
+  isOwn,
+  type CableItem,
+  type CableTested,
+  type Experience,
+  type Observation,
+} from '@/core/testing';
 import type { SavedCableTest } from '@/store/testing';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { ask } from '@/ui/shell/ask';
@@ -19,11 +27,12 @@ import type { TestWorker } from '@/workers/testWorker';
 import { AnsweredList } from './AnsweredList';
 import { AnswerGrid } from './AnswerGrid';
 import { AtHand } from './AtHand';
+import { changeItem } from './changeItem';
 import { NotWorkedOut } from './NotWorkedOut';
 import { NumbersForm } from './NumbersForm';
 import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
-import { percent } from './words';
+import { connectorLabel, percent } from './words';
 
 /** A cable that is being tested, and the instrument that every one is tested by. */
 interface CableDraft {
@@ -36,8 +45,16 @@ interface CableDraft {
 }
 const NEW: CableDraft = { label: '', connector: 'xlr3', observations: [] };
 
-const labelOf = (connector: ConnectorId): string =>
-  linkKind('cable').choices.connector.options.find(({ value }) => value === connector)!.label;
+/** The cable that is being tested; it survives a change of place. */
+export const useCableDraft = () => useDraft<CableDraft>('cable test', NEW);
+
+/** A cable of the kit, with nothing seen of it yet. */
+export const draftFor = ({ id, name, part }: CableItem): CableDraft => ({
+  ...NEW,
+  label: name,
+  item: id,
+  connector: (part.choices?.connector as ConnectorId | undefined) ?? 'xlr3',
+});
 
 interface Props {
   worker: () => TestWorker;
@@ -52,12 +69,12 @@ interface Props {
 
 /** A cable tested: what each look rules out, what it cannot see, one after the other. */
 export function CableView({ worker, kit, experience, only, missing, onMissing, who, onKept }: Props) {
-  const [draft, setDraft] = useDraft<CableDraft>('cable test', NEW);
+  const [draft, setDraft] = useCableDraft();
   const [problem, setProblem] = useState('');
   const [sending, setSending] = useState(false);
   const labelField = useRef<HTMLInputElement>(null);
   const { label, item, connector, observations, instrument } = draft;
-  const cables = kit.filter((each) => each.role === 'link' && isCable(each.part));
+  const cables = kit.filter(isCableItem);
   const question = useMemo(() => {
     const cable: Part = { kind: 'cable', name: label || 'the cable', ...(item !== undefined && { item }) };
     return { ask: 'cable' as const, connector, cable, observations, experience, only };
@@ -74,15 +91,11 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
   /** A cable that is one of its own in the kit counts as tested from now on, or no longer. */
   const markTested = async () => {
     const own = kit.find(({ id }) => id === item);
-    if (!own || own.role !== 'link' || own.count !== 1 || !found) return;
-    const { body, etag } = await ask<KitItem>(`/api/kit/${encodeURIComponent(own.id)}`);
-    if (body?.role !== 'link') return;
-    const part = { ...body.part, choices: { ...body.part.choices, tested: found.tested ? 'yes' : 'no' } };
-    const { failed: refused } = await ask(`/api/kit/${encodeURIComponent(own.id)}`, {
-      method: 'PUT',
-      json: { ...body, part },
-      headers: etag ? { 'if-match': etag } : {},
-    });
+    if (!own || !isOwn(own) || !found) return;
+    const tested = found.tested ? 'yes' : 'no';
+    const { failed: refused } = await changeItem(own.id, (from) =>
+      isOwn(from) ? { ...from, part: { ...from.part, choices: { ...from.part.choices, tested } } } : from,
+    );
     if (refused) setProblem(`the kit still says what it said before: ${refused}`);
   };
 
@@ -117,14 +130,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
           onChange={(_, to) => {
             if (!to || typeof to === 'string') return;
             const chosen = cables.find(({ id }) => id === to.id);
-            if (chosen?.role === 'link')
-              setDraft({
-                ...draft,
-                label: chosen.name,
-                item: chosen.id,
-                connector: (chosen.part.choices?.connector as ConnectorId | undefined) ?? 'xlr3',
-                observations: [],
-              });
+            if (chosen) setDraft({ ...draftFor(chosen), instrument });
           }}
           sx={{ flex: '1 1 260px' }}
           renderInput={(params) => (
@@ -140,7 +146,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
         >
           {CABLE_CONNECTORS.map((each) => (
             <MenuItem key={each} value={each}>
-              {labelOf(each)}
+              {connectorLabel(each)}
             </MenuItem>
           ))}
         </TextField>

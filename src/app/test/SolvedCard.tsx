@@ -6,13 +6,14 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import type { KitItem } from '@/core/kit';
+import { isOwn } from '@/core/testing';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
 import { ask } from '@/ui/shell/ask';
+import { changeItem } from './changeItem';
 import { LargeHeading } from './LargeHeading';
 import type { Fault } from './useFault';
-import { capital } from './words';
+import { capital, today } from './words';
 
 interface Props {
   /** Id of the rig. */
@@ -53,17 +54,19 @@ export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAg
     onEnd(end);
   };
   const setOneAside = async (item: string) => {
-    const { body, etag, failed } = await ask<KitItem>(`/api/kit/${encodeURIComponent(item)}`);
-    if (!body || failed) return onTold(`Not set aside: ${failed}`);
-    const note = `${body.note ? `${body.note} · ` : ''}1 set aside: ${solved.what}`.slice(0, 500);
-    const saved = await ask(`/api/kit/${encodeURIComponent(item)}`, {
-      method: 'PUT',
-      json: { ...body, count: Math.max(0, body.count - 1), note },
-      headers: etag ? { 'if-match': etag } : {},
-    });
-    if (saved.failed) return onTold(`Not set aside: ${saved.failed}`);
+    const { item: saved, failed } = await changeItem(item, (from) => ({
+      ...from,
+      note: `${from.note ? `${from.note} · ` : ''}1 set aside: ${solved.what}`.slice(0, 500),
+      // One of its own is retired, with its history; of several there is one fewer.
+      ...(isOwn(from) ? { register: { ...from.register, retired: today() } } : { count: Math.max(0, from.count - 1) }),
+    }));
+    if (!saved) return onTold(`Not set aside: ${failed}`);
     setAside(true);
-    onTold(`One ${body.name} fewer in the kit, with a note of what is wrong with it.`);
+    onTold(
+      isOwn(saved)
+        ? `${saved.name} is retired in the register, with a note of what is wrong with it.`
+        : `One ${saved.name} fewer in the kit, with a note of what is wrong with it.`,
+    );
   };
   return (
     <Box component="section" aria-label="Solved" sx={{ py: 2, maxWidth: 760 }}>

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
-import type { OwnPriors, Repair } from '@/core/testing';
+import { registerRows, type OwnPriors, type Repair } from '@/core/testing';
 import type { SavedCableTest } from '@/store/testing';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
@@ -14,12 +14,14 @@ import { useStored } from '@/ui/shell/useStored';
 import { startTestWorker } from '@/workers/testWorker';
 import { atHandWithout } from './AtHand';
 import { CablePanel } from './CablePanel';
-import { CableView } from './CableView';
+import { CableView, draftFor, useCableDraft } from './CableView';
 import { FaultView } from './FaultView';
 import { LeftPanel } from './LeftPanel';
 import { LineColumn } from './LineColumn';
 import { actOf, questionOf } from './shown';
 import { MeterView } from './MeterView';
+import { RegisterPanel } from './RegisterPanel';
+import { RegisterView } from './RegisterView';
 import { SparesField } from './SparesField';
 import { ToolsView } from './ToolsView';
 import { useFault } from './useFault';
@@ -27,6 +29,7 @@ import { useFault } from './useFault';
 const TABS = [
   { value: 'fault', label: 'No sound' },
   { value: 'cable', label: 'Test a cable' },
+  { value: 'register', label: 'Register' },
   { value: 'meter', label: 'From the meter' },
   { value: 'tools', label: 'Make the tools' },
 ] as const;
@@ -41,16 +44,32 @@ interface Props {
   /** The line that something is wrong with, and what is heard of it. */
   line?: string;
   heard?: string;
+  /** A cable of the register that is opened, by what its label says. */
+  cable?: string;
+  /** As 2026-05-01. */
+  today: string;
 }
 
 /** The Test place: what is wrong with a line, and whether a cable is good. */
-export function TestPlace({ saved, repairs: known, priors: said, tests: kept, kit, line: wanted, heard }: Props) {
+export function TestPlace({
+  saved,
+  repairs: known,
+  priors: said,
+  tests: kept,
+  kit: owned,
+  line: wanted,
+  heard,
+  cable,
+  today,
+}: Props) {
   const rig = useRig(saved);
   const { document, change } = rig;
-  const [tab, setTab] = useState<TestTab>('fault');
+  const [tab, setTab] = useState<TestTab>(cable === undefined ? 'fault' : 'register');
   const [chosen, setChosen] = useState(wanted ?? document.lines[0]?.id ?? '');
   const [message, setMessage] = useState('');
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(cable !== undefined);
+  const [kit, setKit] = useState(owned);
+  const [own, setOwn] = useState(cable);
   const [tests, setTests] = useState(kept);
   const [repairs, setRepairs] = useState(known);
   const [priors, setPriors] = useState(said);
@@ -69,6 +88,11 @@ export function TestPlace({ saved, repairs: known, priors: said, tests: kept, ki
     experience,
     only,
   });
+  const rows = useMemo(
+    () => (tab === 'register' ? registerRows(kit, tests, repairs, today) : []),
+    [tab, kit, tests, repairs, today],
+  );
+  const [, begin] = useCableDraft();
   const shownQuestion =
     state.found && !actOf(state.found, state.fault) ? questionOf(state.found, state.fault) : undefined;
   return (
@@ -82,7 +106,7 @@ export function TestPlace({ saved, repairs: known, priors: said, tests: kept, ki
       onTab={setTab}
       beside={
         <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', whiteSpace: 'nowrap' }}>
-          {tab === 'fault' ? 'What it can be' : 'Tested cables'}
+          {tab === 'fault' ? 'What it can be' : tab === 'register' ? 'This cable' : 'Tested cables'}
         </Button>
       }
       panel={
@@ -96,6 +120,19 @@ export function TestPlace({ saved, repairs: known, priors: said, tests: kept, ki
               setOpen(false);
             }}
           />
+        ) : tab === 'register' ? (
+          <RegisterPanel
+            rig={saved.id}
+            row={rows.find(({ item }) => item.id === own)}
+            today={today}
+            onKit={setKit}
+            onTest={(item) => {
+              begin(draftFor(item));
+              setOpen(false);
+              setTab('cable');
+            }}
+            onTold={setMessage}
+          />
         ) : (
           <>
             <CablePanel tests={tests} onTests={setTests} onTold={setMessage} />
@@ -103,7 +140,7 @@ export function TestPlace({ saved, repairs: known, priors: said, tests: kept, ki
           </>
         )
       }
-      panelLabel={tab === 'fault' ? 'What it can still be' : 'Tested cables'}
+      panelLabel={tab === 'fault' ? 'What it can still be' : tab === 'register' ? 'This cable' : 'Tested cables'}
       panelWidth={400}
       open={open}
       onClose={() => setOpen(false)}
@@ -113,6 +150,21 @@ export function TestPlace({ saved, repairs: known, priors: said, tests: kept, ki
     >
       {tab === 'meter' ? (
         <MeterView rig={saved.id} document={document} onChange={change} onTold={setMessage} />
+      ) : tab === 'register' ? (
+        <RegisterView
+          rows={rows}
+          kit={kit}
+          document={document}
+          repairs={repairs}
+          rig={saved.id}
+          chosen={own}
+          onChoose={(id) => {
+            setOwn(id);
+            setOpen(true);
+          }}
+          onKit={setKit}
+          onTold={setMessage}
+        />
       ) : tab === 'tools' ? (
         <ToolsView />
       ) : tab === 'cable' ? (

@@ -14,10 +14,12 @@ interface Asked {
   /** The line that something is wrong with, and what is heard of it. */
   line?: string;
   heard?: string;
+  /** What the label of a cable opens: the id of its item. */
+  cable?: string;
 }
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<Asked> }) => {
-  const { rig, line, heard } = await searchParams;
+  const { rig, line, heard, cable } = await searchParams;
   const { saved } = openedRig(store, rig);
   return (
     <TestPlace
@@ -28,6 +30,8 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<A
       tests={loadCableTests(store)}
       kit={loadKit(store)}
       line={line}
+      cable={cable}
+      today={new Date().toISOString().slice(0, 10)}
       heard={heard !== undefined && Object.hasOwn(SYMPTOMS, heard) ? heard : undefined}
     />
   );

@@ -1,4 +1,13 @@
-import { endsOf, type Experience, type Repair } from '@/core/testing';
+import dayjs from 'dayjs';
+import { linkKind, type ConnectorId } from '@/core/gear';
+import {
+  endsOf,
+  type CableState,
+  type Experience,
+  type RegisterRow,
+  type RegisterState,
+  type Repair,
+} from '@/core/testing';
 import type { FeedSwitch } from '@/core/gear';
 import { quantity } from '@/core/units/format';
 
@@ -69,3 +78,49 @@ export const SORTS: Record<Repair['type'], string> = {
   'source dead': 'dead',
   nothing: 'nothing wrong any more',
 };
+
+/** A day as people say it. @param at a day of the calendar, or a moment */
+export const dateOf = (at: string): string => dayjs(at).format('D MMM YYYY');
+
+/** The day that it is here. */
+export const today = (): string => dayjs().format('YYYY-MM-DD');
+
+export const connectorLabel = (connector: ConnectorId): string =>
+  linkKind('cable').choices.connector.options.find(({ value }) => value === connector)!.label;
+
+/** A cable by what it is: `XLR3, 10 m`. */
+export const sortOf = ({ connector, length }: { connector: ConnectorId; length: number }): string =>
+  `${connectorLabel(connector)}, ${length} m`;
+
+/** What a test says in a few words. */
+export function resultText({ bad, suspect, tested, worst }: CableState): string {
+  const found = `${worst.what.replace(/^.*?: /, '')} (${percent(worst.probability)})`;
+  if (bad) return `bad: ${found}`;
+  if (suspect) return `suspect: ${found}`;
+  return tested ? 'no break, no short, nothing swapped' : 'nothing found wrong, not everything seen';
+}
+
+export const REGISTER_WORDS: Record<RegisterState, string> = {
+  bad: 'Bad',
+  suspect: 'Suspect',
+  due: 'Due for a test',
+  untested: 'Never tested',
+  partly: 'Not all seen',
+  good: 'Tested',
+  retired: 'Retired',
+};
+
+/** How a cable stands, with since when where that matters. */
+export const stateText = ({ state, item, due }: RegisterRow): string =>
+  state === 'retired'
+    ? `Retired ${dateOf(item.register!.retired!)}`
+    : state === 'due'
+      ? `Due since ${dateOf(due!)}`
+      : REGISTER_WORDS[state];
+
+/** How often a thing failed, and where. */
+export function failedText({ count, source, inlet }: RegisterRow['failures']): string {
+  const often = count === 1 ? 'It failed once' : `It failed ${count} times`;
+  const where = [...(inlet ? [`${inlet} at the desk end`] : []), ...(source ? [`${source} at the stage end`] : [])];
+  return where.length ? `${often}: ${where.join(', ')}.` : `${often}.`;
+}

@@ -19,8 +19,10 @@ export type { Observation } from './diagnosis/observation';
 export { repairShape, cableTestShape, priorsShape, type KeptCableTest, type KeptRepair } from './cables/kept';
 export { COMMONEST, endsOf, PRIORS, RAREST, type Experience, type OwnPriors, type Repair } from './hypotheses/priors';
 export {
+  connectorOf,
   isCableItem,
   isOwn,
+  lengthOf,
   lengthRows,
   REGISTER_STATES,
   registerRows,

@@ -40,9 +40,10 @@ export const isCableItem = (item: KitItem): item is CableItem => item.role === '
 /** One thing with a label on it, not so many of a sort. */
 export const isOwn = (item: KitItem): item is CableItem => isCableItem(item) && item.count === 1;
 
-const connectorOf = ({ part }: Pick<CableItem, 'part'>): ConnectorId =>
+export const connectorOf = ({ part }: Pick<CableItem, 'part'>): ConnectorId =>
   reader(linkKind(part.kind), part).choice('connector') as ConnectorId;
-const lengthOf = ({ part }: Pick<CableItem, 'part'>): Metres => figureOf(linkKind(part.kind), part, 'length')!.value;
+export const lengthOf = ({ part }: Pick<CableItem, 'part'>): Metres =>
+  figureOf(linkKind(part.kind), part, 'length')!.value;
 
 /** What tests say, each sort of reading worked out once. */
 function states() {
