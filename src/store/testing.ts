@@ -1,4 +1,5 @@
-import type { KeptCableTest, KeptRepair, OwnPriors, Repair } from '@/core/testing';
+import type { KeptCableTest, KeptInletSheet, KeptRepair, OwnPriors, Repair } from '@/core/testing';
+import { inletFigures } from '@/core/testing';
 import { addEntries } from './log';
 import { setSetting, settingOf } from './settings';
 import type { Store } from './store';
@@ -88,3 +89,37 @@ export function keepCableTest(store: Store, at: string, kept: KeptCableTest): Sa
 /** Takes a test out. @returns whether there was one */
 export const removeCableTest = (store: Store, id: number): boolean =>
   store.prepare('DELETE FROM cable_test WHERE id = ?').run(id).changes > 0;
+
+/** A sheet of inlets with what it is kept by. */
+export interface SavedInletSheet extends KeptInletSheet {
+  id: number;
+  at: string;
+}
+
+/** What inlets of a rig's devices gave, newest first. */
+export const loadInletSheets = (store: Store, rig: string): SavedInletSheet[] =>
+  (
+    store.prepare('SELECT id, at, sheet FROM inlet_sheet WHERE rig_id = ? ORDER BY id DESC LIMIT ?').all(rig, MOST) as {
+      id: number;
+      at: string;
+      sheet: string;
+    }[]
+  ).map(({ id, at, sheet }) => ({ ...(JSON.parse(sheet) as KeptInletSheet), id, at }));
+
+/** Keeps what was read at a device's inlets, and writes that down in the log. @returns it, with its id */
+export const keepInletSheet = (store: Store, rig: string, at: string, sheet: KeptInletSheet): SavedInletSheet =>
+  store
+    .transaction(() => {
+      const { lastInsertRowid } = store
+        .prepare('INSERT INTO inlet_sheet (rig_id, at, sheet) VALUES (?, ?, ?)')
+        .run(rig, at, JSON.stringify(sheet));
+      const bad = sheet.readings.filter((each) => inletFigures(each, sheet.means).findings.some(({ sure }) => sure));
+      const text = `${sheet.name}: ${sheet.readings.length} inlets read, ${bad.length ? `not right: ${bad.map(({ name }) => name).join(', ')}` : 'none fails the standard'}`;
+      addEntries(store, rig, { at, who: sheet.who }, [{ kind: 'tested', text, lines: [] }]);
+      return { ...sheet, id: Number(lastInsertRowid), at };
+    })
+    .immediate();
+
+/** Takes a sheet out. @returns whether there was one */
+export const removeInletSheet = (store: Store, rig: string, id: number): boolean =>
+  store.prepare('DELETE FROM inlet_sheet WHERE rig_id = ? AND id = ?').run(rig, id).changes > 0;

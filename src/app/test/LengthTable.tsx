@@ -30,7 +30,7 @@ export function LengthTable({ kit, document, repairs }: Props) {
       error={daysIn(value) === undefined}
       helperText={daysIn(value) === undefined ? 'Whole days, 1 or more' : undefined}
       onChange={(event) => set(event.target.value.slice(0, 5))}
-      sx={{ width: 160 }}
+      sx={{ width: 230 }}
       slotProps={{ htmlInput: { inputMode: 'numeric' } }}
     />
   );

@@ -12,6 +12,7 @@ import { applyToRig } from '@/core/rig/rigEdits';
 import { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Measured } from '@/core/testing';
 import { quantity } from '@/core/units/format';
 import { useDraft } from '@/ui/shell/useDraft';
+import { numberIn as numberOf } from './words';
 
 interface Readings {
   open: string;
@@ -24,11 +25,6 @@ interface Readings {
   line: string;
 }
 const NONE: Readings = { open: '', two: '', three: '', first: '', second: '', share: '0.5', digits: '0.02', line: '' };
-
-const numberOf = (text: string): number | undefined => {
-  const value = Number(text.trim().replace(',', '.').replace('−', '-'));
-  return text.trim() !== '' && Number.isFinite(value) ? value : undefined;
-};
 
 const within = ({ value, plusMinus }: Measured, unit: string): string =>
   `${quantity(value, unit)} ± ${quantity(plusMinus, unit)}`;

@@ -91,7 +91,7 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
           )}
           {(Object.keys(PRIORS) as Repair['class'][]).map((of) => (
             <Box key={of} component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 2 }}>
-              <Typography variant="h3" component="legend">
+              <Typography variant="h3" component="legend" sx={{ p: 0, mt: 1 }}>
                 {CLASSES[of]}
               </Typography>
               {ROWS.filter((row) => row.class === of).map((row) => (

@@ -58,7 +58,7 @@ export function RegisterView({ rows, kit, document, repairs, rig, chosen, onChoo
                 minHeight: 48,
                 px: 1,
                 display: 'grid',
-                gridTemplateColumns: { xs: 'minmax(0, 1fr) auto', sm: 'minmax(0, 1.2fr) minmax(0, 1fr) 132px' },
+                gridTemplateColumns: { xs: 'minmax(0, 1fr) auto', sm: 'minmax(0, 1fr) minmax(0, 1.2fr) 176px' },
                 columnGap: 1.5,
                 alignItems: 'center',
                 textAlign: 'left',

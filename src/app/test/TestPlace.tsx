@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { registerRows, type OwnPriors, type Repair } from '@/core/testing';
-import type { SavedCableTest } from '@/store/testing';
+import type { SavedCableTest, SavedInletSheet } from '@/store/testing';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { useWorker } from '@/ui/rig/useWorker';
@@ -16,6 +16,8 @@ import { atHandWithout } from './AtHand';
 import { CablePanel } from './CablePanel';
 import { CableView, draftFor, useCableDraft } from './CableView';
 import { FaultView } from './FaultView';
+import { InletsPanel } from './InletsPanel';
+import { InletsView } from './InletsView';
 import { LeftPanel } from './LeftPanel';
 import { LineColumn } from './LineColumn';
 import { actOf, questionOf } from './shown';
@@ -30,16 +32,29 @@ const TABS = [
   { value: 'fault', label: 'No sound' },
   { value: 'cable', label: 'Test a cable' },
   { value: 'register', label: 'Register' },
+  { value: 'inlets', label: 'Inlets' },
   { value: 'meter', label: 'From the meter' },
   { value: 'tools', label: 'Make the tools' },
 ] as const;
 type TestTab = (typeof TABS)[number]['value'];
+
+/** What stands beside each part, and what opens it where the screen is narrow. */
+const CABLES = { label: 'Tested cables', button: 'Tested cables' };
+const PANELS: Record<TestTab, { label: string; button: string }> = {
+  fault: { label: 'What it can still be', button: 'What it can be' },
+  cable: CABLES,
+  register: { label: 'This cable', button: 'This cable' },
+  inlets: { label: 'Inlet sheets', button: 'Sheets' },
+  meter: CABLES,
+  tools: CABLES,
+};
 
 interface Props {
   saved: SavedRig;
   repairs: Repair[];
   priors: OwnPriors;
   tests: SavedCableTest[];
+  sheets: SavedInletSheet[];
   kit: KitItem[];
   /** The line that something is wrong with, and what is heard of it. */
   line?: string;
@@ -56,6 +71,7 @@ export function TestPlace({
   repairs: known,
   priors: said,
   tests: kept,
+  sheets: keptSheets,
   kit: owned,
   line: wanted,
   heard,
@@ -69,6 +85,7 @@ export function TestPlace({
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(cable !== undefined);
   const [kit, setKit] = useState(owned);
+  const [sheets, setSheets] = useState(keptSheets);
   const [own, setOwn] = useState(cable);
   const [tests, setTests] = useState(kept);
   const [repairs, setRepairs] = useState(known);
@@ -106,7 +123,7 @@ export function TestPlace({
       onTab={setTab}
       beside={
         <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', whiteSpace: 'nowrap' }}>
-          {tab === 'fault' ? 'What it can be' : tab === 'register' ? 'This cable' : 'Tested cables'}
+          {PANELS[tab].button}
         </Button>
       }
       panel={
@@ -120,6 +137,8 @@ export function TestPlace({
               setOpen(false);
             }}
           />
+        ) : tab === 'inlets' ? (
+          <InletsPanel rig={saved.id} sheets={sheets} onSheets={setSheets} onTold={setMessage} />
         ) : tab === 'register' ? (
           <RegisterPanel
             rig={saved.id}
@@ -140,7 +159,7 @@ export function TestPlace({
           </>
         )
       }
-      panelLabel={tab === 'fault' ? 'What it can still be' : tab === 'register' ? 'This cable' : 'Tested cables'}
+      panelLabel={PANELS[tab].label}
       panelWidth={400}
       open={open}
       onClose={() => setOpen(false)}
@@ -150,6 +169,18 @@ export function TestPlace({
     >
       {tab === 'meter' ? (
         <MeterView rig={saved.id} document={document} onChange={change} onTold={setMessage} />
+      ) : tab === 'inlets' ? (
+        <InletsView
+          rig={saved.id}
+          document={document}
+          who={who}
+          onKept={(sheet) => {
+            setSheets((from) => [sheet, ...from]);
+            setMessage(`Kept: the inlets of ${sheet.name}.`);
+          }}
+          onChange={change}
+          onTold={setMessage}
+        />
       ) : tab === 'register' ? (
         <RegisterView
           rows={rows}

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { SYMPTOMS } from '@/core/testing';
 import { loadKit } from '@/store/kit';
-import { loadCableTests, loadPriors, loadRepairs } from '@/store/testing';
+import { loadCableTests, loadInletSheets, loadPriors, loadRepairs } from '@/store/testing';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
 import { TestPlace } from './TestPlace';
@@ -28,6 +28,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<A
       repairs={loadRepairs(store)}
       priors={loadPriors(store)}
       tests={loadCableTests(store)}
+      sheets={loadInletSheets(store, saved.id)}
       kit={loadKit(store)}
       line={line}
       cable={cable}

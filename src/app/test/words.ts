@@ -3,6 +3,8 @@ import { linkKind, type ConnectorId } from '@/core/gear';
 import {
   endsOf,
   type CableState,
+  type InletFigures,
+  type Lamps,
   type Experience,
   type RegisterRow,
   type RegisterState,
@@ -124,3 +126,20 @@ export function failedText({ count, source, inlet }: RegisterRow['failures']): s
   const where = [...(inlet ? [`${inlet} at the desk end`] : []), ...(source ? [`${source} at the stage end`] : [])];
   return where.length ? `${often}: ${where.join(', ')}.` : `${often}.`;
 }
+
+/** What somebody typed as a number; undefined where it is none. */
+export const numberIn = (text: string): number | undefined => {
+  const value = Number(text.trim().replace(',', '.').replace('−', '-'));
+  return text.trim() !== '' && Number.isFinite(value) ? value : undefined;
+};
+
+/** Lamps of the stick, as short as a button. */
+export const LAMP_WORDS: Record<Lamps, string> = {
+  both: 'Both',
+  'only 2': 'Only 2',
+  'only 3': 'Only 3',
+  neither: 'Neither',
+};
+
+export const findingText = ({ what, sure }: InletFigures['findings'][number]): string =>
+  sure ? capital(what) : `Too close to say: ${what}`;

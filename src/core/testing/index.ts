@@ -14,9 +14,18 @@ export type { Diagnosis, Left, Question } from './diagnosis/diagnosis';
 export type { ActNow } from './belief/asking';
 export { INSTRUMENTS, ObservationError } from './instruments';
 export { SYMPTOMS, type Symptom } from './instruments/listening';
+export { inletFigures, LAMPS, type InletFigures, type InletReading, type Lamps, type Means } from './meter/inletSheet';
 export { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Measured } from './meter/measured';
 export type { Observation } from './diagnosis/observation';
-export { repairShape, cableTestShape, priorsShape, type KeptCableTest, type KeptRepair } from './cables/kept';
+export {
+  repairShape,
+  cableTestShape,
+  inletSheetShape,
+  priorsShape,
+  type KeptCableTest,
+  type KeptInletSheet,
+  type KeptRepair,
+} from './cables/kept';
 export { COMMONEST, endsOf, PRIORS, RAREST, type Experience, type OwnPriors, type Repair } from './hypotheses/priors';
 export {
   connectorOf,

@@ -3,6 +3,8 @@ import { exactly } from '../../rig/parts.schema';
 import { MOST_OBSERVATIONS, observation, type Observation } from '../diagnosis/observation';
 import { COMMONEST, PRIORS, RAREST, type OwnPriors, type Repair } from '../hypotheses/priors';
 import { INSTRUMENTS } from '../instruments';
+import { LAMPS, type InletReading, type Means } from '../meter/inletSheet';
+import { PHANTOMS } from '../../standards/feeds';
 import type { ConnectorId } from '../../gear';
 import { CABLE_CONNECTORS } from './cableTest';
 
@@ -76,3 +78,46 @@ export const priorsShape: Joi.ObjectSchema<OwnPriors> = Joi.object(
     ]),
   ),
 );
+
+/** What the inlets of a device gave, as it was read. */
+export interface KeptInletSheet {
+  /** Its id on the rig, and what it is called. */
+  device: string;
+  name: string;
+  who: string;
+  means: Means;
+  readings: InletReading[];
+}
+
+const volts = Joi.number().min(-100).max(100);
+const legs = Joi.array().items(volts.required(), volts.required()).length(2);
+
+export const inletSheetShape = exactly<KeptInletSheet>({
+  device: Joi.string().max(200).required(),
+  name: text(80).min(1).required(),
+  who: text(60).allow('').required(),
+  means: exactly<Means>({
+    meter: exactly<Means['meter']>({
+      share: Joi.number().min(0).max(0.2).required(),
+      digits: Joi.number().min(0).max(5).required(),
+    }).required(),
+    load: Joi.number().min(100).max(100_000).required(),
+    loadTolerance: Joi.number().min(0).max(0.2).required(),
+  }).required(),
+  readings: Joi.array()
+    .items(
+      exactly<InletReading>({
+        inlet: Joi.string().max(200).required(),
+        name: text(80).required(),
+        feed: Joi.valid(...PHANTOMS).required(),
+        lamps: Joi.valid(...LAMPS),
+        open: legs,
+        loaded: legs,
+      })
+        .or('lamps', 'open')
+        .with('loaded', 'open'),
+    )
+    .min(1)
+    .max(128)
+    .required(),
+});

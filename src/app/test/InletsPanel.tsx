@@ -1,0 +1,80 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import NextLink from 'next/link';
+import { inletFigures } from '@/core/testing';
+import type { SavedInletSheet } from '@/store/testing';
+import { LocalTime } from '@/ui/shell/LocalTime';
+import { ask } from '@/ui/shell/ask';
+
+interface Props {
+  rig: string;
+  sheets: SavedInletSheet[];
+  onSheets: (to: SavedInletSheet[]) => void;
+  onTold: (message: string) => void;
+}
+
+const badIn = ({ readings, means }: SavedInletSheet): string[] =>
+  readings.filter((reading) => inletFigures(reading, means).findings.some(({ sure }) => sure)).map(({ name }) => name);
+
+/** Sheets of inlets that were kept, the newest first. */
+export function InletsPanel({ rig, sheets, onSheets, onTold }: Props) {
+  const remove = async ({ id, name }: SavedInletSheet) => {
+    const { failed } = await ask(`/api/rigs/${rig}/inlet-sheets/${id}`, { method: 'DELETE' });
+    if (failed) return onTold(`Not removed: ${failed}`);
+    onSheets(sheets.filter((each) => each.id !== id));
+    onTold(`Removed: the sheet of ${name}.`);
+  };
+  return (
+    <Box sx={{ p: 2 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Inlet sheets
+      </Typography>
+      {sheets.length === 0 && (
+        <Typography variant="body2" color="textSecondary">
+          None yet. A sheet says what every inlet of a device gives, and which fail the standard; it can be printed.
+        </Typography>
+      )}
+      <Box component="ul" aria-label="Inlet sheets" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {sheets.map((sheet) => {
+          const bad = badIn(sheet);
+          return (
+            <Box component="li" key={sheet.id} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
+              <Typography variant="body2" sx={{ fontWeight: 650 }}>
+                {sheet.name}
+              </Typography>
+              <Typography variant="body2">
+                {sheet.readings.length} inlets,{' '}
+                {bad.length ? `not right: ${bad.join(', ')}` : 'none fails the standard'}
+              </Typography>
+              <Typography variant="caption" color="textSecondary">
+                <LocalTime at={sheet.at} />
+                {sheet.who && `, ${sheet.who}`}
+              </Typography>
+              <Box sx={{ display: 'flex', gap: 1 }}>
+                <Button
+                  component={NextLink}
+                  prefetch={false}
+                  href={`/test/inlets?rig=${rig}&sheet=${sheet.id}`}
+                  sx={{ minHeight: 44, px: 0 }}
+                  aria-label={`Print the sheet of ${sheet.name}`}
+                >
+                  Print
+                </Button>
+                <Button
+                  onClick={() => void remove(sheet)}
+                  sx={{ minHeight: 44 }}
+                  aria-label={`Remove the sheet of ${sheet.name}`}
+                >
+                  Remove
+                </Button>
+              </Box>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
