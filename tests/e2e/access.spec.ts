@@ -188,5 +188,17 @@ for (const { colorScheme, width, height } of SEEN)
     await page.getByRole('tab', { name: 'Test a cable' }).click();
     await expect(page.getByRole('region', { name: 'Question' })).toBeVisible();
     await fits();
+    for (const tab of ['Register', 'Inlets', 'From the meter', 'Make the tools']) {
+      await page.getByRole('tab', { name: tab }).click();
+      await fits();
+    }
+    await page.getByRole('tab', { name: 'No sound' }).click();
+    await page.getByRole('button', { name: 'How likely things are' }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await fits();
+    for (const path of ['labels?items=cable-20-m', 'inlets?rig=lock-nine&sheet=1']) {
+      await page.goto(`/test/${path}`);
+      await fits();
+    }
     await page.close();
   });

@@ -33,8 +33,8 @@ type Cell = (typeof CELLS)[number];
 const HEADS: Record<Cell, string> = {
   open2: 'Open 2-1',
   open3: 'Open 3-1',
-  loaded2: 'Load on 2',
-  loaded3: 'Load on 3',
+  loaded2: 'Load 2-1',
+  loaded3: 'Load 3-1',
 };
 const NEW: Typed = { device: '', by: 'lamps', share: '0.5', digits: '0.01', load: '6800', tolerance: '0.1', rows: {} };
 const EMPTY: Record<Cell, string> = { open2: '', open3: '', loaded2: '', loaded3: '' };
@@ -156,7 +156,7 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
     />
   );
   return (
-    <Box sx={{ px: { xs: 2, md: 3 }, py: 2, maxWidth: 820 }}>
+    <Box sx={{ px: { xs: 2, md: 3 }, pt: 2, pb: { xs: 12, md: 4 }, maxWidth: 820 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
         Inlets in a row
       </Typography>

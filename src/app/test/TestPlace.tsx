@@ -122,7 +122,7 @@ export function TestPlace({
       tab={tab}
       onTab={setTab}
       beside={
-        <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', whiteSpace: 'nowrap' }}>
+        <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', flex: 'none', whiteSpace: 'nowrap' }}>
           {PANELS[tab].button}
         </Button>
       }

@@ -111,7 +111,14 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
           </Box>
         </Box>
       </PlaceFrame>
-      <Snackbar open={Boolean(message)} autoHideDuration={6000} onClose={onRead} message={message} />
+      <Snackbar
+        open={Boolean(message)}
+        autoHideDuration={6000}
+        onClose={onRead}
+        message={message}
+        // Where it covers nothing that is pressed next: what goes on is at the left.
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+      />
     </>
   );
 }
