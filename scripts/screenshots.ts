@@ -57,16 +57,6 @@ const planned = async (page: Page) => {
 
 pictures.push(
   { name: 'plan', path: '/plan', then: planned },
-  {
-    name: 'plan-chains-dark',
-    path: '/plan',
-    scheme: 'dark',
-    then: async (page) => {
-      await tab('Chains')(page);
-      await page.getByRole('combobox', { name: 'From' }).click();
-      await page.getByRole('option', { name: 'Double bass', exact: true }).click();
-    },
-  },
   { name: 'plan-batteries', path: '/plan', then: tab('Batteries') },
 );
 
@@ -152,6 +142,7 @@ pictures.push(
     },
   },
   { name: 'test', path: '/test?line=announcer&heard=nothing', then: asked },
+  { name: 'test-register-dark', path: '/test?cable=cable-20-m', scheme: 'dark' },
   { name: 'test-phone', path: '/test?line=announcer&heard=nothing', width: 390, height: 844, then: asked },
 );
 

@@ -7,7 +7,7 @@ import { parseArgs } from 'node:util';
 import Database from 'better-sqlite3';
 import seedrandom from 'seedrandom';
 import { kill, loadDemoData, serve } from '../server';
-import { hunt, ladder, measurement, wav } from './writers';
+import { hunt, inletSheet, ladder, measurement, wav } from './writers';
 
 /**
  * Bad requests at every route that the files have: mutated valid bodies, odd addresses, odd methods, raw bytes on the
@@ -80,8 +80,11 @@ const BODIES: (() => unknown)[] = [
     act: 'Swap the cable',
     what: 'pin 3 open',
     helped: true,
-    counts: { class: 'cable', type: 'open', item: 'cable' },
+    counts: { class: 'cable', type: 'open', item: 'cable', looks: [{ instrument: 'lamps', fits: true }] },
   }),
+  () => ({ end: 'inlet' }),
+  () => ({ cable: { open: 6 }, desk: { muted: 3 } }),
+  () => inletSheet('desk'),
 ];
 
 const ODD: unknown[] = [

@@ -79,6 +79,16 @@ export const measurement = () => ({
     spectrum: [{ hz: 1000, level: -120 }],
   },
 });
+
+/** What was read at one inlet of the demo's desk. */
+export const inletSheet = (name: string) => ({
+  device: 'desk',
+  name,
+  who: 'Ida',
+  means: { meter: { share: 0.005, digits: 0.01 }, load: 6800, loadTolerance: 0.001 },
+  readings: [{ inlet: '1', name: 'inlet 1', feed: 'P48', open: [48, 48], loaded: [24, 24] }],
+});
+
 export const hunt = (name: string) => ({
   way: 'build-up',
   line: 'guide',
@@ -112,7 +122,7 @@ function ownRig(name: string): (client: Client) => Promise<string | undefined> {
 /** Every sort of write there is; each writer has its own rig, so that what it wrote is only changed by itself. */
 export function writers(): Record<string, Writer> {
   const rigs = Object.fromEntries(
-    ['save', 'note', 'measure', 'sound', 'hunt', 'ladder', 'photo', 'sheet', 'undo'].map((name) => [
+    ['save', 'note', 'measure', 'sound', 'hunt', 'ladder', 'photo', 'sheet', 'inlets', 'undo'].map((name) => [
       name,
       ownRig(`torture ${name}`),
     ]),
@@ -202,6 +212,19 @@ export function writers(): Record<string, Writer> {
         },
       };
     },
+    'inlet sheet': on('inlets', async ({ send }, rig, n) => {
+      const name = `desk ${n} ${randomUUID()}`;
+      const { status } = await send('POST', `/api/rigs/${rig}/inlet-sheets`, inletSheet(name));
+      if (!made(status)) return undefined;
+      return {
+        kind: 'inlet sheet',
+        what: name,
+        check: async (get) => {
+          const { sheets } = (await get(`/api/rigs/${rig}/inlet-sheets`)) as { sheets: { name: string }[] };
+          return sheets.some((each) => each.name === name);
+        },
+      };
+    }),
     note: on('note', async ({ send }, rig, n) => {
       const text = `note ${n} ${randomUUID()}`;
       const { status } = await send('POST', `/api/rigs/${rig}/log`, { who: 'Ida', text });
