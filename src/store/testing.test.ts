@@ -1,7 +1,21 @@
 import type { Store } from './store';
 import { storeForEach } from '../../tests/stores';
 import { loadLog } from './log';
-import { keepCableTest, keepRepair, loadCableTests, loadRepairs, removeCableTest, takeRepairBack } from './testing';
+import {
+  keepCableTest,
+  keepInletSheet,
+  keepRepair,
+  loadCableTests,
+  loadFailures,
+  loadInletSheets,
+  loadPriors,
+  loadRepairs,
+  removeCableTest,
+  removeInletSheet,
+  setPriors,
+  setRepairEnd,
+  takeRepairBack,
+} from './testing';
 import { removeRig } from './rigs';
 import { loadDemo } from './demo';
 
@@ -58,4 +72,43 @@ test('what did not help after all counts no more, and the log says so; of anothe
   expect(loadLog(store, 'lock-nine').findLast(({ kind }) => kind === 'tested')?.text).toBe(
     `Taken back: ${kept.act}. It didn’t help after all`,
   );
+});
+
+test('sheets of inlets are kept whole, told in the log with what is not right, and taken out of their rig alone', () => {
+  const sheet = {
+    device: 'desk',
+    name: 'Hold desk',
+    who: 'Ida',
+    means: { meter: { share: 0.005, digits: 0.01 }, load: 6800, loadTolerance: 0.001 },
+    readings: [
+      { inlet: '1', name: 'inlet 1', feed: 'P48' as const, open: [48, 48] as [number, number] },
+      { inlet: '2', name: 'inlet 2', feed: 'P48' as const, lamps: 'only 3' as const },
+    ],
+  };
+  const saved = keepInletSheet(store, 'lock-nine', '2026-11-27T12:00:00.000Z', sheet);
+  expect(loadInletSheets(store, 'lock-nine')[0]).toEqual({ ...sheet, id: saved.id, at: '2026-11-27T12:00:00.000Z' });
+  expect(loadLog(store, 'lock-nine').findLast(({ kind }) => kind === 'tested')).toMatchObject({
+    kind: 'tested',
+    text: 'Hold desk: 2 inlets read, not right: inlet 2',
+  });
+  expect(removeInletSheet(store, 'lock-nine-mended', saved.id)).toBe(false);
+  expect(removeInletSheet(store, 'lock-nine', saved.id)).toBe(true);
+});
+
+test('failures are told by item, newest first, with the end once somebody has looked; what priors were said is kept', () => {
+  const at = (n: number) => `2026-11-2${n}T12:00:00.000Z`;
+  const id = keepRepair(store, 'lock-nine', at(1), 'It helped', { ...kept, helped: true });
+  keepRepair(store, 'lock-nine', at(2), 'It helped', { ...kept, helped: true, what: 'later' });
+  keepRepair(store, 'lock-nine', at(3), 'It didn’t help', { ...kept, helped: false });
+  expect(loadFailures(store)).toEqual([
+    { item: 'old', at: at(2), what: 'later' },
+    { item: 'old', at: at(1), what: kept.what },
+  ]);
+  expect(setRepairEnd(store, 'lock-nine-mended', id, 'inlet')).toBe(false);
+  expect(setRepairEnd(store, 'lock-nine', id, 'inlet')).toBe(true);
+  expect(loadRepairs(store)[0]).toEqual({ ...kept.counts, end: 'inlet' });
+  expect(loadPriors(store)).toEqual({});
+  setPriors(store, { cable: { open: 12 } });
+  setPriors(store, { desk: { muted: 3 } });
+  expect(loadPriors(store)).toEqual({ desk: { muted: 3 } });
 });

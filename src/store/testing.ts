@@ -10,7 +10,14 @@ export interface SavedCableTest extends KeptCableTest {
   at: string;
 }
 
-/** Cable tests that are told at most, the newest. */
+/** Something of the kit that failed: what it most likely was, and when. */
+export interface Failure {
+  item: string;
+  at: string;
+  what: string;
+}
+
+/** Cable tests, sheets and failures that are told at most, the newest. */
 const MOST = 500;
 
 /** Repairs that helped, from all rigs, oldest first. */
@@ -18,6 +25,15 @@ export const loadRepairs = (store: Store): Repair[] =>
   (store.prepare('SELECT counts FROM repair WHERE helped = 1 ORDER BY id').pluck().all() as string[]).map(
     (counts) => JSON.parse(counts) as Repair,
   );
+
+/** What failed of the kit's things and was put right, newest first. */
+export const loadFailures = (store: Store): Failure[] =>
+  store
+    .prepare(
+      `SELECT json_extract(counts, '$.item') AS item, at, what FROM repair
+       WHERE helped = 1 AND json_extract(counts, '$.item') IS NOT NULL ORDER BY id DESC LIMIT ?`,
+    )
+    .all(MOST) as Failure[];
 
 /** Keeps what was put right, or was not, and writes it down in the log of its rig. @returns its id */
 export function keepRepair(store: Store, rig: string, at: string, text: string, kept: KeptRepair): number {
@@ -114,7 +130,7 @@ export const keepInletSheet = (store: Store, rig: string, at: string, sheet: Kep
         .prepare('INSERT INTO inlet_sheet (rig_id, at, sheet) VALUES (?, ?, ?)')
         .run(rig, at, JSON.stringify(sheet));
       const bad = sheet.readings.filter((each) => inletFigures(each, sheet.means).findings.some(({ sure }) => sure));
-      const text = `${sheet.name}: ${sheet.readings.length} inlets read, ${bad.length ? `not right: ${bad.map(({ name }) => name).join(', ')}` : 'none fails the standard'}`;
+      const text = `${sheet.name}: ${sheet.readings.length} ${sheet.readings.length === 1 ? 'inlet' : 'inlets'} read, ${bad.length ? `not right: ${bad.map(({ name }) => name).join(', ')}` : 'none fails the standard'}`;
       addEntries(store, rig, { at, who: sheet.who }, [{ kind: 'tested', text, lines: [] }]);
       return { ...sheet, id: Number(lastInsertRowid), at };
     })

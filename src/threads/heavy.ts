@@ -2,7 +2,16 @@ import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
 import { rigPath, schoolsOf } from '@/core/rig';
-import { cableTable, cableTest, diagnose, ObservationError, reportOf, situationOf, waitOf, type OwnPriors } from '@/core/testing';
+import {
+  cableTable,
+  cableTest,
+  diagnose,
+  ObservationError,
+  reportOf,
+  situationOf,
+  waitOf,
+  type OwnPriors,
+} from '@/core/testing';
 import type { ConnectorId } from '@/core/gear';
 
 /** What takes long enough that nobody else should wait for it. Each runs in a thread of its own. */

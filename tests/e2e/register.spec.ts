@@ -119,7 +119,7 @@ test('inlets in a row: lamps by keyboard, meter and load by Enter, a weak one to
   await expect(page.getByRole('heading', { name: 'Inlets of Hold desk' })).toBeVisible();
   await expect(page.getByRole('row').nth(1)).toContainText('Pin 3 weak: 8.1 kΩ, outside 6.12 kΩ to 7.48 kΩ');
   await page.goto(`/log?rig=${rig}`);
-  await expect(page.getByText('Hold desk: 1 inlets read', { exact: false })).toBeVisible();
+  await expect(page.getByText('Hold desk: 1 inlet read', { exact: false })).toBeVisible();
 });
 
 test('how likely things are can be said otherwise, and counts; which end it was is asked once and remembered', async ({

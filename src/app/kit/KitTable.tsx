@@ -5,7 +5,7 @@ import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useMemo } from 'react';
 import { useNonce } from '@/ui/Providers';
 import { inletKind, kindOfPart } from '@/core/gear';
-import { openPoints, type KitItem } from '@/core/kit';
+import { countOf, openPoints, type KitItem } from '@/core/kit';
 import type { Use } from './uses';
 import { uncapital } from '@/core/units/format';
 
@@ -58,9 +58,9 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
     return items
       .map((item): Row => ({
         id: item.id,
-        name: item.name,
+        name: item.register?.retired === undefined ? item.name : `${item.name} (retired)`,
         kind: kindText(item),
-        count: item.count,
+        count: countOf(item),
         open: openPoints(item).length,
         used: [...new Set((uses[item.id] ?? []).flatMap(({ places }) => places))].join(', '),
       }))

@@ -24,7 +24,7 @@ export function InsertMenu({
   kit,
   onInsert,
 }: MenuAt & { kit: readonly KitItem[]; onInsert: (part: Part) => void }) {
-  const own = kit.filter((item) => item.role === 'link');
+  const own = kit.filter((item) => item.role === 'link' && item.register?.retired === undefined);
   return (
     <Menu
       open={open}

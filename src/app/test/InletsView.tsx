@@ -55,6 +55,16 @@ const fedInlets = (device: Device): { id: string; name: string; feed: FeedName }
     return isPhantom(feed) ? [{ id: inlet.id, name: inlet.name ?? `inlet ${inlet.id}`, feed }] : [];
   });
 
+/** What has to be typed before a row says anything, or all that it could. */
+function missingIn(cells: Record<Cell, string> | undefined): string {
+  if (!cells || CELLS.every((cell) => cells[cell].trim() === '')) return '';
+  const wrong = CELLS.find((cell) => cells[cell].trim() !== '' && numberIn(cells[cell]) === undefined);
+  if (wrong) return `${HEADS[wrong]}: a number, such as 47.9`;
+  const [open2, open3, loaded2, loaded3] = CELLS.map((cell) => cells[cell].trim() !== '');
+  if (!open2 || !open3) return 'Both open voltages come first.';
+  return loaded2 !== loaded3 ? 'Under load, both pins or neither.' : '';
+}
+
 /** Every inlet of a device in a row: which pins have a feed, how much, how strong; what of it fails the standard. */
 export function InletsView({ rig, document, who, onKept, onChange, onTold }: Props) {
   const [typed, setTyped] = useDraft<Typed>(`inlets ${rig}`, NEW);
@@ -79,6 +89,8 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
       </Typography>
     );
   const inlets = fedInlets(device);
+  const others = device.inlets.length - inlets.length;
+  const known = [share, digits, load, tolerance].every((text) => numberIn(text) !== undefined);
   const keyOf = (inlet: string) => `${device.id} ${inlet}`;
   const readingOf = ({ id, name, feed }: (typeof inlets)[number]): InletReading | undefined => {
     const row = rows[keyOf(id)];
@@ -141,7 +153,7 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
       })),
     );
     onTold(
-      `${measured.length} inlets of ${device.name} have their own feed from now on, as measured. Ctrl Z takes it back.`,
+      `${device.name}: what ${measured.length === 1 ? 'its inlet gives' : `${measured.length} inlets give`} is on the rig now, as measured. Ctrl Z takes it back.`,
     );
   };
   const meterField = (name: 'share' | 'digits' | 'load' | 'tolerance', label: string) => (
@@ -257,6 +269,11 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
                 </Box>
               )}
               <Box role="status">
+                {by === 'meter' && (
+                  <Typography variant="body2" color="textSecondary">
+                    {missingIn(row?.cells)}
+                  </Typography>
+                )}
                 {reading && findings.length === 0 && <Typography variant="body2">as it should be</Typography>}
                 {findings.map(({ what, sure }) => (
                   <Typography
@@ -283,19 +300,20 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 2, alignItems: 'center' }}>
         <Button
           variant="contained"
-          disabled={sending || readings.length === 0}
+          disabled={sending || readings.length === 0 || (by === 'meter' && !known)}
           onClick={() => void keep()}
           sx={{ minHeight: 48 }}
         >
           Keep this sheet
         </Button>
-        {measured.length > 0 && (
+        {measured.length > 0 && known && (
           <Button variant="outlined" onClick={use} sx={{ minHeight: 48 }}>
             Use them on the rig, as measured
           </Button>
         )}
         <Typography variant="body2" color="textSecondary" role="status">
           {readings.length} of {inlets.length} read
+          {others > 0 && `. ${others} without a phantom feed on ${others === 1 ? 'is' : 'are'} not listed`}
         </Typography>
       </Box>
     </Box>

@@ -11,7 +11,13 @@ export function LargeHeading({ ref, children }: { ref?: Ref<HTMLHeadingElement>;
       tabIndex={-1}
       variant="h1"
       component="h2"
-      sx={{ fontSize: { xs: '1.7rem', md: '2rem' }, lineHeight: 1.15, my: 0.5, textWrap: 'balance', scrollMarginTop: 64 }}
+      sx={{
+        fontSize: { xs: '1.7rem', md: '2rem' },
+        lineHeight: 1.15,
+        my: 0.5,
+        textWrap: 'balance',
+        scrollMarginTop: 64,
+      }}
     >
       {children}
     </Typography>

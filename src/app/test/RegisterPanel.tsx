@@ -9,6 +9,7 @@ import NextLink from 'next/link';
 import { useState } from 'react';
 import type { KitItem, Register } from '@/core/kit';
 import type { RegisterRow } from '@/core/testing';
+import type { Failure } from '@/store/testing';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { changeItem } from './changeItem';
 import { capital, dateOf, failedText, resultText, sortOf, stateText } from './words';
@@ -16,6 +17,8 @@ import { capital, dateOf, failedText, resultText, sortOf, stateText } from './wo
 interface Props {
   rig: string;
   row?: RegisterRow;
+  /** Of this cable, newest first. */
+  failures: Failure[];
   /** As 2026-05-01. */
   today: string;
   onKit: (change: (from: KitItem[]) => KitItem[]) => void;
@@ -32,7 +35,7 @@ const INTERVALS: readonly (readonly [days: number, words: string])[] = [
 ];
 
 /** One cable of the register: what is known of it, when it is due, all its tests; retired, or back in use. */
-export function RegisterPanel({ rig, row, today, onKit, onTest, onTold }: Props) {
+export function RegisterPanel({ rig, row, failures: failed, today, onKit, onTest, onTold }: Props) {
   const [sending, setSending] = useState(false);
   if (!row) return <Typography sx={{ p: 2 }}>Choose a cable to see its tests and failures.</Typography>;
   const { item, tests, due, failures } = row;
@@ -126,6 +129,21 @@ export function RegisterPanel({ rig, row, today, onKit, onTest, onTold }: Props)
           )}
         </TextField>
       </Box>
+      {failed.length > 0 && (
+        <Box sx={{ mb: 2 }}>
+          <Typography variant="h3">Its failures</Typography>
+          <Box component="ul" aria-label="Its failures" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+            {failed.map(({ at, what }) => (
+              <Box component="li" key={at} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
+                <Typography variant="body2">{capital(what)}</Typography>
+                <Typography variant="caption" color="textSecondary">
+                  <LocalTime at={at} />
+                </Typography>
+              </Box>
+            ))}
+          </Box>
+        </Box>
+      )}
       <Typography variant="h3">Its tests</Typography>
       {tests.length === 0 && (
         <Typography variant="body2" color="textSecondary">

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { registerRows, type OwnPriors, type Repair } from '@/core/testing';
-import type { SavedCableTest, SavedInletSheet } from '@/store/testing';
+import type { Failure, SavedCableTest, SavedInletSheet } from '@/store/testing';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { useWorker } from '@/ui/rig/useWorker';
@@ -55,6 +55,7 @@ interface Props {
   priors: OwnPriors;
   tests: SavedCableTest[];
   sheets: SavedInletSheet[];
+  failures: Failure[];
   kit: KitItem[];
   /** The line that something is wrong with, and what is heard of it. */
   line?: string;
@@ -72,6 +73,7 @@ export function TestPlace({
   priors: said,
   tests: kept,
   sheets: keptSheets,
+  failures,
   kit: owned,
   line: wanted,
   heard,
@@ -122,7 +124,10 @@ export function TestPlace({
       tab={tab}
       onTab={setTab}
       beside={
-        <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', flex: 'none', whiteSpace: 'nowrap' }}>
+        <Button
+          onClick={() => setOpen(true)}
+          sx={{ display: { lg: 'none' }, ml: 'auto', flex: 'none', whiteSpace: 'nowrap' }}
+        >
           {PANELS[tab].button}
         </Button>
       }
@@ -143,6 +148,7 @@ export function TestPlace({
           <RegisterPanel
             rig={saved.id}
             row={rows.find(({ item }) => item.id === own)}
+            failures={failures.filter(({ item }) => item === own)}
             today={today}
             onKit={setKit}
             onTest={(item) => {

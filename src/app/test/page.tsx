@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { SYMPTOMS } from '@/core/testing';
 import { loadKit } from '@/store/kit';
-import { loadCableTests, loadInletSheets, loadPriors, loadRepairs } from '@/store/testing';
+import { loadCableTests, loadFailures, loadInletSheets, loadPriors, loadRepairs } from '@/store/testing';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
 import { TestPlace } from './TestPlace';
@@ -27,6 +27,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<A
       saved={saved}
       repairs={loadRepairs(store)}
       priors={loadPriors(store)}
+      failures={loadFailures(store)}
       tests={loadCableTests(store)}
       sheets={loadInletSheets(store, saved.id)}
       kit={loadKit(store)}

@@ -33,7 +33,6 @@ export {
   isOwn,
   lengthOf,
   lengthRows,
-  REGISTER_STATES,
   registerRows,
   type CableItem,
   type DatedTest,

@@ -16,7 +16,7 @@ export interface DatedTest extends KeptCableTest {
 }
 
 /** Worst first: what has to be seen to is at the top. */
-export const REGISTER_STATES = ['bad', 'suspect', 'due', 'untested', 'partly', 'good', 'retired'] as const;
+const REGISTER_STATES = ['bad', 'suspect', 'due', 'untested', 'partly', 'good', 'retired'] as const;
 export type RegisterState = (typeof REGISTER_STATES)[number];
 
 export interface RegisterRow {
