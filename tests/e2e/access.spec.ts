@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { expect, test, type Page } from './test';
+import { drawn, expect, pageWith, test, type Page } from './test';
 import { copyOf, openLine, openRig, verdict } from './rig';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
@@ -35,7 +35,7 @@ const SEEN = [
 
 /** Accessible, and without sideways scrolling. */
 async function fitsAndIsAccessible(page: Page) {
-  await page.waitForTimeout(500);
+  await drawn(page);
   expect(await violations(page)).toEqual([]);
   expect(
     await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
@@ -44,7 +44,7 @@ async function fitsAndIsAccessible(page: Page) {
 
 for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', width: 820, height: 1100 } as const])
   test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
-    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     await openLine(page, 'Trio, long ribbon');
     await expect(verdict(page)).toHaveText('Stop');
     expect(await violations(page)).toEqual([]);
@@ -54,58 +54,58 @@ for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', w
     if (width < 1120) await page.getByRole('button', { name: 'Back to the sheet' }).click();
     await page.getByRole('button', { name: 'Schools' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    await page.waitForTimeout(350);
+    await drawn(page);
     expect(await violations(page)).toEqual([]);
-    await page.close();
+    await page.context().close();
   });
 
 for (const colorScheme of ['light', 'dark'] as const)
   test(`every tab, a switch, the kit and the dialogs are accessible, ${colorScheme}`, async ({ browser }) => {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme });
+    const page = await pageWith(browser, { viewport: { width: 1280, height: 800 }, colorScheme });
     await openLine(page, 'Trio, long ribbon');
     for (const name of ['Parts', 'Readings', 'Transients']) {
       await page.getByRole('tab', { name }).click();
-      await page.waitForTimeout(350);
+      await drawn(page);
       expect(await violations(page)).toEqual([]);
     }
     await page.getByRole('button', { name: 'Hold desk, bank B', exact: true }).click();
     await expect(page.getByRole('region', { name: 'Settings of this switch' })).toContainText('48 V');
     expect(await violations(page)).toEqual([]);
     await page.keyboard.press('n');
-    await page.waitForTimeout(350);
+    await drawn(page);
     expect(await violations(page)).toEqual([]);
     await page.keyboard.press('Escape');
     await page.goto('/kit');
     await page.getByRole('gridcell', { name: 'ribbon, left', exact: true }).click();
-    await page.waitForTimeout(350);
+    await drawn(page);
     expect(await violations(page)).toEqual([]);
-    await page.close();
+    await page.context().close();
   });
 
 for (const { colorScheme, width, height } of SEEN)
   test(`the plan is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
     test.setTimeout(120_000);
-    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     await page.goto('/plan?rig=lock-nine');
     await page.getByRole('checkbox', { name: 'Only what the kit has' }).check();
     await page.getByRole('button', { name: 'Plan the patch' }).click();
     await page.getByRole('button', { name: /^Accept all/ }).waitFor({ timeout: 60_000 });
     for (const tab of ['Patch', 'Chains', 'Supplies', 'Batteries']) {
       await page.getByRole('tab', { name: tab }).click();
-      await page.waitForTimeout(900);
+      await drawn(page);
       expect(await violations(page)).toEqual([]);
       expect(
         await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
       ).toBeLessThanOrEqual(0);
     }
-    await page.close();
+    await page.context().close();
   });
 
 for (const { colorScheme, width, height } of SEEN)
   test(`the run sheet and the log are accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
     browser,
   }) => {
-    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     const fits = () => fitsAndIsAccessible(page);
     const rig = await copyOf(page, `Seen at ${width}, ${colorScheme}`);
     await page.goto(`/switch?rig=${rig}`);
@@ -129,14 +129,14 @@ for (const { colorScheme, width, height } of SEEN)
       await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
       await fits();
     }
-    await page.close();
+    await page.context().close();
   });
 
 for (const { colorScheme, width, height } of SEEN)
   test(`the Noise place is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
     browser,
   }) => {
-    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     const fits = () => fitsAndIsAccessible(page);
     const rig = await copyOf(page, `Heard at ${width}, ${colorScheme}`, 'lock-nine-mended');
     await page.goto(`/noise?rig=${rig}`);
@@ -160,7 +160,7 @@ for (const { colorScheme, width, height } of SEEN)
     await page.getByRole('link', { name: 'As a page to share' }).click();
     await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
     await fits();
-    await page.close();
+    await page.context().close();
   });
 
 test('the theme is chosen by hand and kept', async ({ page }) => {
@@ -175,7 +175,7 @@ for (const { colorScheme, width, height } of SEEN)
   test(`the Test place is accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({
     browser,
   }) => {
-    const page = await browser.newPage({ viewport: { width, height }, colorScheme });
+    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     const fits = () => fitsAndIsAccessible(page);
     const rig = await copyOf(page, `Tested at ${width}, ${colorScheme}`);
     await page.goto(`/test?rig=${rig}&line=announcer`);
@@ -200,5 +200,5 @@ for (const { colorScheme, width, height } of SEEN)
       await page.goto(`/test/${path}`);
       await fits();
     }
-    await page.close();
+    await page.context().close();
   });

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from './test';
+import { drawn, expect, test, type Page } from './test';
 import { choose, copyOf, feed, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
 
 const pick = async (page: Page, label: string, option: string) => {
@@ -77,9 +77,9 @@ test('a line is carried by its grip: with the keyboard within its switch, with t
   const grip = (name: string) => page.getByRole('button', { name: `Move ${name}: space picks it up, arrows move it` });
   await grip('Trio, pair A left').focus();
   await page.keyboard.press('Space');
-  await page.waitForTimeout(150);
+  await drawn(page);
   await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(150);
+  await drawn(page);
   await page.keyboard.press('Space');
   const first = page.getByRole('region', { name: 'Hold desk, bank A' }).getByRole('listitem').first();
   await expect(first).toContainText('Trio, pair A right');

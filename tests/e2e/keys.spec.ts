@@ -1,6 +1,6 @@
 import { copyOf } from './rig';
 import { done, open, setUp, step, title } from './runSheet';
-import { expect, test, type Page } from './test';
+import { drawn, expect, test, type Request, type Page } from './test';
 
 const FEW = ['Trio, pair A left', 'Trio, pair A right'];
 
@@ -43,6 +43,10 @@ for (const key of ['Enter', 'Space']) {
     const rig = await copyOf(page, `Keys ${key}`, 'lock-nine-mended');
     await setUp(page, rig, FEW);
     const pressed = new Set<string>();
+    const told: Request[] = [];
+    page.on('request', (request) => {
+      if (request.method() === 'POST' && request.url().includes('/switching')) told.push(request);
+    });
     for (let n = 0; n < 80; n++) {
       await page.keyboard.press('Tab');
       const control = await focused(page);
@@ -52,8 +56,9 @@ for (const key of ['Enter', 'Space']) {
       if (DOES.test(control.name) || LEAVES.test(control.name) || control.role === 'input') continue;
       const before = await sheetOf(page, rig);
       await page.keyboard.press(key);
-      // Whatever it opens or changes is there now; a step that it did behind that would be on the server.
-      await page.waitForTimeout(400);
+      // Whatever it opens or changes is there now; a step that it did behind that is on the server.
+      await drawn(page);
+      for (const request of told.splice(0)) await request.response();
       const after = await sheetOf(page, rig);
       expect([control.name, after.session.done.length, after.session.leftOut?.length ?? 0]).toEqual([
         control.name,

@@ -46,7 +46,7 @@ export function InletsPanel({ rig, sheets, onSheets, onTold }: Props) {
                 {sheet.name}
               </Typography>
               <Typography variant="body2">
-                {sheet.readings.length} inlets,{' '}
+                {sheet.readings.length} {sheet.readings.length === 1 ? 'inlet' : 'inlets'},{' '}
                 {bad.length ? `not right: ${bad.join(', ')}` : 'none fails the standard'}
               </Typography>
               <Typography variant="caption" color="textSecondary">
