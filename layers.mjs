@@ -17,6 +17,7 @@ export const CORE = [
   'testing',
   'plan',
   'runsheet',
+  'typed',
   'tables',
 ];
 

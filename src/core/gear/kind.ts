@@ -6,6 +6,8 @@ export interface Kind {
   label: string;
   /** One sentence that tells somebody in the rain whether this is what they hold. */
   summary: string;
+  /** What the trade calls it besides, short words among them; the first ones are what people mean by them. */
+  words?: readonly string[];
   /** What can hurt people here. */
   caution?: string;
   figures: Record<string, FigureSpec>;

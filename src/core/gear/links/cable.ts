@@ -13,6 +13,7 @@ export const cable: LinkKind = {
   role: 'link',
   kind: 'cable',
   label: 'Cable',
+  words: ['XLR', 'XLR cable', 'mic cable', 'lead', 'cord'],
   summary: 'A length of cable with the same connector at both ends, good or with faults.',
   nature: 'cable',
   planning: { complexity: 2, plain: true, built: 'connector' },

@@ -26,6 +26,7 @@ export const cameraAdapter: LinkKind = {
   role: 'link',
   kind: 'camera-adapter',
   label: 'Camera adapter box',
+  words: ['camera box'],
   summary:
     'Two XLR sockets under a camera, with phantom from its own battery; a stereo 3.5 mm lead goes to the camera.',
   nature: 'supply',

@@ -66,6 +66,7 @@ export const passiveDirectBox: LinkKind = {
   role: 'link',
   kind: 'passive-direct-box',
   label: 'Passive direct box',
+  words: ['DI', 'DI box', 'direct box', 'passive DI'],
   summary: 'A transformer from an instrument or line output to a microphone inlet; needs no feed and blocks it.',
   nature: 'blocks feed',
   directBox: true,
@@ -113,6 +114,7 @@ export const stereoDirectBox: LinkKind = {
   kind: 'stereo-direct-box',
   withTwoSides: undefined,
   label: 'Stereo direct box, one channel',
+  words: ['stereo DI', 'stereo box'],
   summary: 'One of the two passive direct boxes in a common housing; left and right each have their own transformer.',
 };
 
@@ -120,6 +122,7 @@ export const activeDirectBox: LinkKind = {
   role: 'link',
   kind: 'active-direct-box',
   label: 'Active direct box',
+  words: ['active DI'],
   summary: 'An amplifier with a very high input resistance for pickups; runs on phantom, its battery, or either.',
   nature: 'blocks feed',
   directBox: true,

@@ -8,6 +8,7 @@ export const inlineBooster: LinkKind = {
   role: 'link',
   kind: 'inline-booster',
   label: 'Inline booster',
+  words: ['booster', 'inline preamp'],
   summary: 'Clean gain for dynamics and ribbons; takes phantom from the inlet and does not pass it on.',
   nature: 'blocks feed',
   planning: { complexity: 4, place: 'booster', against: ['gain-short'], tried: [{ set: '', feed: 'P48' }] },

@@ -8,6 +8,7 @@ export const multicore: LinkKind = {
   ...cable,
   kind: 'multicore',
   label: 'Multicore line',
+  words: ['snake', 'stage box', 'stagebox', 'multi'],
   summary: 'One numbered line of a multicore, from its stage box to the desk end.',
   planning: { complexity: 4, leftAlone: true },
   figures: {

@@ -12,6 +12,7 @@ export const patchPoint: LinkKind = {
   role: 'link',
   kind: 'trs-patch-point',
   label: 'TRS patch point',
+  words: ['TRS patch', 'patchbay', 'patch bay'],
   summary:
     'A patchbay with 6.35 mm sockets in an XLR line; its plugs slide the feed across the source when patched live.',
   nature: 'TRS patch point',
@@ -27,6 +28,7 @@ export const threePinPatchPoint: LinkKind = {
   role: 'link',
   kind: 'three-pin-patch-point',
   label: 'XLR patch point',
+  words: ['patch', 'XLR patch', 'wall box', 'tie line', 'panel'],
   summary: 'A patchbay or wall box with XLR sockets, pin for pin; ground makes first.',
   planning: { complexity: 5, leftAlone: true },
   figures: {},

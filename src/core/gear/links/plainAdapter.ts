@@ -259,6 +259,7 @@ export const plainAdapter: LinkKind = {
   role: 'link',
   kind: 'plain-adapter',
   label: 'Plain adapter',
+  words: ['adapter', 'adaptor', 'barrel', 'gender changer', 'turnaround'],
   summary: 'Wire only: changes the connector, passes the phantom straight through.',
   nature: 'plain adapter',
   planning: { complexity: 2, adapts: true, plain: true, plugsIn: true, built: 'wiring' },

@@ -9,6 +9,7 @@ export const preamplifier: LinkKind = {
   role: 'link',
   kind: 'preamplifier',
   label: 'Preamplifier or field mixer',
+  words: ['preamp', 'field mixer'],
   summary:
     'Amplifies before the recorder; its settings decide what arrives: input on microphone or line, output level.',
   nature: 'supply',

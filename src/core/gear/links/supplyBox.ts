@@ -9,6 +9,7 @@ export const supplyBox: LinkKind = {
   role: 'link',
   kind: 'supply-box',
   label: 'Supply box',
+  words: ['phantom supply', 'phantom box', 'external supply'],
   summary: 'Puts phantom on the line where the inlet has none, and keeps it away from the inlet.',
   nature: 'supply',
   planning: {

@@ -5,6 +5,7 @@ export const activeMovingCoil: SourceKind = {
   role: 'source',
   kind: 'active-moving-coil',
   label: 'Active dynamic',
+  words: ['active dynamic'],
   summary: 'A dynamic with a built-in amplifier that runs on phantom; silent without it.',
   character: 'powered',
   level: 'sensitivity',

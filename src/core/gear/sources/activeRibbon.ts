@@ -5,6 +5,7 @@ export const activeRibbon: SourceKind = {
   role: 'source',
   kind: 'active-ribbon',
   label: 'Active ribbon',
+  words: ['active ribbon'],
   summary: 'Needs phantom for its amplifier; the ribbon is isolated from it.',
   character: 'powered',
   level: 'sensitivity',

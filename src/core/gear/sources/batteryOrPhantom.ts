@@ -6,6 +6,7 @@ export const batteryOrPhantom: SourceKind = {
   role: 'source',
   kind: 'battery-or-phantom-condenser',
   label: 'Condenser, battery or phantom',
+  words: ['shotgun', 'short shotgun', 'gun', 'boom'],
   summary: 'Runs on its own battery or on phantom; a switch on the body turns the battery on.',
   character: 'powered',
   level: 'sensitivity',

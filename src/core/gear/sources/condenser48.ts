@@ -5,6 +5,7 @@ export const condenser48: SourceKind = {
   role: 'source',
   kind: 'condenser-48',
   label: 'Condenser, 48 V only',
+  words: ['condenser', 'large condenser', 'large diaphragm', 'LDC', 'studio condenser'],
   summary: 'Needs the full 48 V feed; lower feeds leave it noisy, quiet or dead.',
   character: 'powered',
   level: 'sensitivity',

@@ -6,6 +6,7 @@ export const condenserT12: SourceKind = {
   role: 'source',
   kind: 'condenser-t12',
   label: 'Condenser for T12',
+  words: ['T12', 'A-B power', 'parallel power'],
   summary: 'Older film-set microphone fed with 12 V between pins 2 and 3; phantom does not run it.',
   character: 'powered',
   level: 'sensitivity',

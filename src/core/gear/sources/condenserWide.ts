@@ -6,6 +6,7 @@ export const condenserWide: SourceKind = {
   role: 'source',
   kind: 'condenser-9-52',
   label: 'Condenser, 9 to 52 V',
+  words: ['condenser', 'small condenser', 'small diaphragm', 'SDC', 'pencil', 'overhead', 'OH'],
   summary: 'Runs on any phantom voltage; converts it inside.',
   character: 'powered',
   level: 'sensitivity',

@@ -5,6 +5,7 @@ export const hydrophone: SourceKind = {
   role: 'source',
   kind: 'hydrophone-preamplifier',
   label: 'Hydrophone with preamplifier',
+  words: ['hydrophone', 'underwater'],
   summary: 'A piezo element with its preamplifier at the wet end of the cable; runs on phantom.',
   character: 'powered',
   level: 'sensitivity',

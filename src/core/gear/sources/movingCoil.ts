@@ -13,6 +13,7 @@ export const movingCoil: SourceKind = {
   role: 'source',
   kind: 'moving-coil',
   label: 'Dynamic',
+  words: ['dynamic', 'dyn', 'moving coil', 'vocal', 'handheld', 'stage'],
   summary: 'Moving-coil microphone without electronics; needs no feed.',
   character: 'moving coil',
   level: 'sensitivity',

@@ -15,6 +15,7 @@ export const passiveRibbon: SourceKind = {
   role: 'source',
   kind: 'passive-ribbon',
   label: 'Passive ribbon',
+  words: ['ribbon', 'rbn'],
   summary: 'Ribbon with an output transformer and no electronics; needs no feed and may be harmed by one.',
   character: 'passive ribbon',
   level: 'sensitivity',

@@ -23,6 +23,7 @@ export const plugInElectret: SourceKind = {
   role: 'source',
   kind: 'plug-in-electret',
   label: 'Lavalier or electret, plug-in power',
+  words: ['lavalier', 'lav', 'lapel', 'body-worn', 'clip-on', 'headset', 'electret', 'on-camera'],
   summary: 'Lavalier or on-camera microphone on a small plug that runs on 1.5 to 5 V from the same wire.',
   character: 'powered',
   level: 'sensitivity',

@@ -14,6 +14,7 @@ export const selfPoweredElectret: SourceKind = {
   role: 'source',
   kind: 'self-powered-electret',
   label: 'Lavalier or electret with a battery',
+  words: ['battery lavalier', 'battery lav', 'self-powered lavalier'],
   summary: 'Lavalier or hand microphone with a battery inside; its output comes through a capacitor.',
   character: 'self-powered',
   level: 'sensitivity',

@@ -7,6 +7,7 @@ export const stereoCondenser: SourceKind = {
   role: 'source',
   kind: 'stereo-condenser',
   label: 'Stereo or mid-side condenser, five-pin',
+  words: ['stereo mic', 'stereo condenser', 'mid-side', 'MS', 'XY'],
   summary: 'Two systems in one microphone on a five-pin plug: 2 and 3 left or mid, 4 and 5 right or side.',
   character: 'powered',
   level: 'sensitivity',

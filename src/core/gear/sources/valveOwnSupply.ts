@@ -15,6 +15,7 @@ export const valveOwnSupply: SourceKind = {
   highVoltage: true,
   kind: 'valve-own-supply',
   label: 'Valve (tube) microphone',
+  words: ['valve', 'tube'],
   summary: 'Lives on the box at the other end of its multi-pin cable; the line leaves that box through a transformer.',
   caution:
     'High voltage inside the supply, its cable and the microphone: off at the mains, wait for it to discharge, then touch the multi-pin cable. Never open the supply; repairs belong to a licensed technician and local code.',

@@ -6,6 +6,7 @@ export const wirelessReceiver: SourceKind = {
   ...lineOutput,
   kind: 'wireless-receiver',
   label: 'Wireless receiver',
+  words: ['wireless', 'radio mic', 'receiver', 'RX', 'RF'],
   summary: 'The output of a receiver: microphone or line level by its menu; it must not be fed.',
   byHand: {
     before: 'Transmitter: fresh battery, on. Receiver: on, output level as planned',

@@ -1,0 +1,117 @@
+import { LINKS, SOURCES, type Part } from '../gear';
+import { countOf, partOf, type KitItem } from '../kit/item';
+import type { RigDocument } from '../rig/document';
+
+/** Something that words may mean: an item of the kit, or a kind of the catalogue. */
+export interface Candidate {
+  label: string;
+  /** Owned: an item of the kit. */
+  owned: boolean;
+  /** How many of it no line has yet; without end for what is of the catalogue. */
+  left: number;
+  part: Part;
+  /** By what it may be called. */
+  terms: readonly string[];
+}
+
+/** A candidate with how well words fit it, from 0 to 100. */
+export interface Match {
+  candidate: Candidate;
+  score: number;
+}
+
+/** Everything that sources, or links, may be called. */
+export function candidatesOf(
+  role: 'source' | 'link',
+  kit: readonly KitItem[],
+  { lines }: Pick<RigDocument, 'lines'>,
+): Candidate[] {
+  const used = new Map<string, number>();
+  for (const { source, links } of lines)
+    for (const { item } of role === 'link' ? links : 'kind' in source ? [source] : [])
+      if (item !== undefined) used.set(item, (used.get(item) ?? 0) + 1);
+  const kinds = role === 'source' ? SOURCES : LINKS;
+  const termsOf = (kind: string): string[] => {
+    const { label, words = [] } = kinds.find((each) => each.kind === kind)!;
+    return [label, kind.replaceAll('-', ' '), ...words];
+  };
+  return [
+    ...kit.flatMap((item): Candidate[] =>
+      item.role === role && countOf(item) > 0
+        ? [
+            {
+              label: item.name,
+              owned: true,
+              left: countOf(item) - (used.get(item.id) ?? 0),
+              part: partOf(item),
+              terms: [item.name, ...termsOf(item.part.kind)],
+            },
+          ]
+        : [],
+    ),
+    ...kinds.map(({ kind, label }): Candidate => ({
+      label,
+      owned: false,
+      left: Infinity,
+      part: { kind },
+      terms: termsOf(kind),
+    })),
+  ];
+}
+
+export const tokensOf = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[\u0300-\u036f]/g, '')
+    .split(/[^a-z0-9]+/)
+    .filter(Boolean);
+
+/** One `s` at the end more or less makes no difference. */
+const begins = (token: string, word: string): boolean =>
+  token.startsWith(word) || token.startsWith(word.replace(/s$/, ''));
+
+/** How well words fit one of the terms: all of it, its beginning, or some of its words. */
+function scoreOf(words: readonly string[], term: string): number {
+  const tokens = tokensOf(term);
+  if (tokens.join(' ') === words.join(' ')) return 100;
+  if (tokens.join('') === words.join('')) return 95;
+  if (words.every((word) => tokens.some((token) => begins(token, word))))
+    return 80 - Math.min(20, 3 * (tokens.length - words.length)) - (tokens.includes(words[0]) ? 0 : 8);
+  return 0;
+}
+
+/** What words may mean, best first. @param least score that is worth a mention */
+export function matches(text: string, candidates: readonly Candidate[], least = 40): Match[] {
+  const words = tokensOf(text);
+  if (words.length === 0) return [];
+  const found = scored(words, candidates, least);
+  // `patch 12`: a number behind the words is which of them it is.
+  return found.length || !/^\d+$/.test(words.at(-1)!) ? found : scored(words.slice(0, -1), candidates, least);
+}
+
+function scored(words: readonly string[], candidates: readonly Candidate[], least: number): Match[] {
+  if (words.length === 0) return [];
+  return candidates
+    .map((candidate): Match => ({ candidate, score: Math.max(...candidate.terms.map((term) => scoreOf(words, term))) }))
+    .filter(({ score }) => score >= least)
+    .sort((a, b) => b.score - a.score || Number(b.candidate.owned) - Number(a.candidate.owned));
+}
+
+/** What fits nearly as well as the best does is a choice. */
+const NEARLY = 4;
+
+/** What words mean, and what else they may mean as well; of the kit before the catalogue. */
+export function meant(text: string, candidates: readonly Candidate[]): { best?: Candidate; others: Candidate[] } {
+  const found = matches(text, candidates);
+  if (found.length === 0) return { others: [] };
+  const near = found.filter(({ score }) => score >= found[0].score - NEARLY);
+  // What every line has already is not meant, while there is anything else.
+  const owned = near.filter(({ candidate }) => candidate.owned && candidate.left > 0);
+  const [best, ...others] = (
+    owned.length
+      ? [...owned, ...near.filter((each) => !owned.includes(each))]
+      : near.toSorted((a, b) => Number(b.candidate.left > 0) - Number(a.candidate.left > 0))
+  ).map(({ candidate }) => candidate);
+  return { best, others: others.slice(0, 6) };
+}
