@@ -55,6 +55,21 @@ function answer(question: Question): Answer {
         return { ticket, ask: 'line', result: full(question.id) };
       case 'feeds':
         return { ticket, ask: 'feeds', options: groupFeeds(document, question.device, question.group, judge) };
+      case 'typed': {
+        const { lines } = checkRig(question.document, judge);
+        const asked = new Set(question.ids);
+        return {
+          ticket,
+          ask: 'typed',
+          verdicts: lines
+            .filter(({ id }) => asked.has(id))
+            .map(({ id, verdict, findings }) => ({
+              id,
+              verdict,
+              what: verdict === 'Clear' ? '' : (findings[0]?.what ?? ''),
+            })),
+        };
+      }
       case 'probe': {
         const path = rigPath(document, question.id);
         if (!path) return { ticket, ask: 'failed', message: 'This line was deleted.' };

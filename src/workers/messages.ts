@@ -1,4 +1,4 @@
-import type { Floor, LineResult, ProbeTip } from '@/core/check';
+import type { Floor, LineResult, ProbeTip, Verdict } from '@/core/check';
 import type { FeedOption, RigResult } from '@/core/rigcheck';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
@@ -12,6 +12,8 @@ export type Question = { ticket: number } & (
   | { ask: 'line'; id: string }
   | { ask: 'feeds'; device: string; group: string }
   | { ask: 'probe'; id: string; red: ProbeTip; black: ProbeTip }
+  /** Lines that are not in the rig yet: the rig asked about last stays as it is. */
+  | { ask: 'typed'; document: RigDocument; ids: string[] }
 );
 
 export type Answer = { ticket: number } & (
@@ -19,8 +21,16 @@ export type Answer = { ticket: number } & (
   | { ask: 'line'; result?: LineResult }
   | { ask: 'feeds'; options: FeedOption[] }
   | { ask: 'probe'; volts: number }
+  | { ask: 'typed'; verdicts: TypedVerdict[] }
   | { ask: 'failed'; message: string }
 );
+
+/** What a line would be if it were put in, and its worst finding. */
+export interface TypedVerdict {
+  id: string;
+  verdict: Verdict;
+  what: string;
+}
 
 /** The rig solved; only those lines are sent that came out otherwise than they did last time. */
 export interface RigAnswer {

@@ -137,7 +137,7 @@ test('filters and search leave what is asked for', async ({ page }) => {
   await expect(row(page, 'Announcer')).toBeVisible();
   await expect(row(page, 'Trio, ribbon left')).toHaveCount(0);
   await page.getByRole('button', { name: '4 Silent' }).click();
-  await page.keyboard.press('/');
+  await page.keyboard.press('f');
   await page.keyboard.type('piano');
   await expect(row(page, 'Electric piano, left')).toBeVisible();
   await expect(row(page, 'Announcer')).toHaveCount(0);

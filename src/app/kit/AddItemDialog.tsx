@@ -1,6 +1,6 @@
 'use client';
 
-import Autocomplete from '@mui/material/Autocomplete';
+import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -19,25 +19,30 @@ interface Choice {
   group: string;
   label: string;
   summary: string;
+  /** What the trade calls it besides. */
+  words?: readonly string[];
   make: (head: { id: string; name: string; count: number }) => KitItem;
 }
 
 const CHOICES: Choice[] = [
-  ...SOURCES.map(({ kind, label, summary }): Choice => ({
+  ...SOURCES.map(({ kind, label, summary, words }): Choice => ({
     group: 'Sources',
     label,
     summary,
+    words,
     make: (head) => ({ ...head, role: 'source', part: { kind } }),
   })),
-  ...LINKS.map(({ kind, label, summary }): Choice => ({
+  ...LINKS.map(({ kind, label, summary, words }): Choice => ({
     group: 'Links and supplies',
     label,
     summary,
+    words,
     make: (head) => ({ ...head, role: 'link', part: { kind } }),
   })),
   {
     group: 'Devices',
     label: 'Device with inlets',
+    words: ['mixer', 'desk', 'recorder', 'interface', 'camera', 'console', 'stage box', 'XLR'],
     summary: 'A recorder, desk, interface, camera or transmitter: its inlets and their switches.',
     make: (head) => {
       const { inlets, groups } = newDevice(emptyRig('kit'), {
@@ -51,6 +56,11 @@ const CHOICES: Choice[] = [
     },
   },
 ];
+
+/** Found by the trade’s words as well. */
+const byWords = createFilterOptions<Choice>({
+  stringify: ({ label, words = [] }) => [label, ...words].join(' · '),
+});
 
 /** Copies something from the generic catalogue into the kit. */
 export function AddItemDialog({
@@ -84,6 +94,7 @@ export function AddItemDialog({
           <Stack spacing={2} sx={{ pt: 0.5 }}>
             <Autocomplete
               options={CHOICES}
+              filterOptions={byWords}
               groupBy={({ group }) => group}
               value={choice}
               onChange={(_, to) => setChoice(to)}

@@ -1,6 +1,6 @@
 'use client';
 
-import Autocomplete from '@mui/material/Autocomplete';
+import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -27,6 +27,8 @@ import type { FreeInlet } from '@/core/gear/edits';
 interface Choice<T> {
   group: string;
   label: string;
+  /** What the trade calls it besides. */
+  words?: readonly string[];
   to: T;
 }
 type Start = { part: Part } | { socket: FreeSocket };
@@ -39,6 +41,11 @@ interface Props {
   /** The document with the new line, and its id. */
   onAdd: (document: RigDocument, id: string) => void;
 }
+
+/** Found by the trade’s words as well. */
+const byWords = createFilterOptions<Choice<Start>>({
+  stringify: ({ label, words = [] }) => [label, ...words].join(' · '),
+});
 
 /** A new line: what makes the sound, and where it goes in. */
 export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
@@ -71,6 +78,7 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
             {missing && <Typography color="error">{missing}</Typography>}
             <Autocomplete
               options={starts}
+              filterOptions={byWords}
               groupBy={({ group }) => group}
               value={start}
               onChange={(_, to) => setStart(to)}
@@ -126,7 +134,12 @@ const startsOf = (kit: readonly KitItem[], sockets: readonly FreeSocket[]): Choi
   ...kit.flatMap((item): Choice<Start>[] =>
     item.role === 'source' ? [{ group: 'Your kit', label: item.name, to: { part: partOf(item) } }] : [],
   ),
-  ...SOURCES.map(({ kind, label }): Choice<Start> => ({ group: 'Catalogue', label, to: { part: { kind } } })),
+  ...SOURCES.map(({ kind, label, words }): Choice<Start> => ({
+    group: 'Catalogue',
+    label,
+    words,
+    to: { part: { kind } },
+  })),
   ...sockets
     .filter(({ side }) => side !== 'input')
     .map((socket): Choice<Start> => ({ group: 'From another line', label: socketLabel(socket), to: { socket } })),

@@ -20,6 +20,7 @@ import { RigMenu, type RigEntry } from './RigMenu';
 import { Sheet } from './Sheet';
 import { RigNotice } from '@/ui/rig/RigNotice';
 import { TopBar } from './TopBar';
+import { TypeLine } from './TypeLine';
 import { useRigActions } from './useRigActions';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { groupKey, useProbe, useRigCheck } from './useRigCheck';
@@ -81,6 +82,11 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     [document.name, saved.id, rigs, actions.menu],
   );
 
+  const { addTyped, typeField } = actions;
+  const foot = useMemo(
+    () => <TypeLine rig={saved.id} document={document} kit={kit} worker={worker} field={typeField} onAdd={addTyped} />,
+    [saved.id, document, kit, worker, typeField, addTyped],
+  );
   const { selection } = view;
   const device = 'device' in selection ? document.devices.find(({ id }) => id === selection.device) : undefined;
   const group = 'device' in selection ? device?.groups.find(({ id }) => id === selection.group) : undefined;
@@ -181,6 +187,7 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             onMove={actions.move}
             onReorder={actions.reorder}
             onNewLine={actions.menu.newLine}
+            foot={foot}
           />
         ) : (
           <EmptyRig onDevice={actions.menu.newDevice} onImport={actions.menu.importFile} />

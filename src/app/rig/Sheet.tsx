@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
-import { memo, useLayoutEffect, useRef, useState } from 'react';
+import { memo, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
 import { kindAt } from '@/core/gear';
 import { shortInletName, type Device, type InletRef, type RigPath, type Section } from '@/core/rig';
 import type { GroupResult } from '@/core/rigcheck';
@@ -33,6 +33,8 @@ interface Props {
   onMove: (line: string, to: InletRef) => void;
   onReorder: (line: string, over: string) => void;
   onNewLine: () => void;
+  /** At its foot, always in sight. */
+  foot: ReactNode;
 }
 
 /** All lines under their switches. Lines are carried by their grip: within a switch to another place, elsewhere to an inlet. */
@@ -50,6 +52,7 @@ export const Sheet = memo(function Sheet(props: Props) {
     onMove,
     onReorder,
     onNewLine,
+    foot,
   } = props;
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
@@ -62,7 +65,7 @@ export const Sheet = memo(function Sheet(props: Props) {
   const room = wide ? Math.max(width - NAME_WIDTH - VERDICT_WIDTH, 160) : Math.max(width - 16, 160);
   const selectedLine = selection && 'line' in selection ? selection.line : undefined;
   return (
-    <Box ref={holder} component="main" sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0, pb: 6 }}>
+    <Box ref={holder} component="main" sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0 }}>
       <Carrying sections={sections} onMove={onMove} onReorder={onReorder}>
         {sections.map(({ device, group, lines, free }) => {
           const shown = lines.filter(({ line }) => visible.has(line.id));
@@ -100,6 +103,7 @@ export const Sheet = memo(function Sheet(props: Props) {
       <Button startIcon={<AddIcon />} onClick={onNewLine} title="New line (N)" sx={{ m: 1.5 }}>
         New line
       </Button>
+      {foot}
     </Box>
   );
 });

@@ -72,7 +72,7 @@ export const TopBar = memo(function TopBar(props: Props) {
           </Tooltip>
         ))}
       </Box>
-      <SearchField label="Find a line" value={search} inputRef={searchRef} onChange={onSearch} />
+      <SearchField label="Find a line" shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Button onClick={onWhole} color="inherit" title="All findings, worst first (O)">
           Overview

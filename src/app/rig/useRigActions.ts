@@ -91,6 +91,15 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     change(next);
     selectLine(id);
   };
+  const typeField = useRef<HTMLInputElement>(null);
+  const addTyped = useCallback(
+    (next: RigDocument, ids: string[]) => {
+      change(next);
+      if (ids.length) selectLine(ids[ids.length - 1]);
+      setMessage(`${ids.length === 1 ? '1 line' : `${ids.length} lines`} put in. Ctrl Z takes it back.`);
+    },
+    [change, selectLine],
+  );
   const duplicate = () => {
     if (!path) return;
     const to = bestFreeInlet(document, path.line.id);
@@ -228,7 +237,8 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     const button = window.document.querySelector<HTMLElement>('[aria-label="Move to another inlet"]');
     if (button) openDialog({ dialog: 'move', button });
   });
-  useShortcut('slash', () => view.searchRef.current?.focus(), { instead: true });
+  useShortcut('slash', () => typeField.current?.focus(), { instead: true });
+  useShortcut('f', () => view.searchRef.current?.focus(), { instead: true });
 
   return {
     open,
@@ -238,6 +248,8 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     clearMessage: () => setMessage(''),
     row,
     menu,
+    typeField,
+    addTyped,
     edit,
     duplicate,
     remove,

@@ -1,3 +1,3 @@
 /** Lines as people type them: `2 x small condenser "pair" > 10 m > bag 1-2`. */
-export { candidatesOf, matches, type Candidate } from './match';
-export { readTyped, withTyped, type TypedLine } from './typed';
+export { completions, type Completion } from './complete';
+export { readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';

@@ -71,6 +71,9 @@ export const tokensOf = (text: string): string[] =>
 const begins = (token: string, word: string): boolean =>
   token.startsWith(word) || token.startsWith(word.replace(/s$/, ''));
 
+/** What every line has already is hardly meant. */
+const USED_UP = 30;
+
 /** How well words fit one of the terms: all of it, its beginning, or some of its words. */
 function scoreOf(words: readonly string[], term: string): number {
   const tokens = tokensOf(term);
@@ -93,7 +96,10 @@ export function matches(text: string, candidates: readonly Candidate[], least = 
 function scored(words: readonly string[], candidates: readonly Candidate[], least: number): Match[] {
   if (words.length === 0) return [];
   return candidates
-    .map((candidate): Match => ({ candidate, score: Math.max(...candidate.terms.map((term) => scoreOf(words, term))) }))
+    .map((candidate): Match => ({
+      candidate,
+      score: Math.max(...candidate.terms.map((term) => scoreOf(words, term))) - (candidate.left > 0 ? 0 : USED_UP),
+    }))
     .filter(({ score }) => score >= least)
     .sort((a, b) => b.score - a.score || Number(b.candidate.owned) - Number(a.candidate.owned));
 }
@@ -113,5 +119,5 @@ export function meant(text: string, candidates: readonly Candidate[]): { best?: 
       ? [...owned, ...near.filter((each) => !owned.includes(each))]
       : near.toSorted((a, b) => Number(b.candidate.left > 0) - Number(a.candidate.left > 0))
   ).map(({ candidate }) => candidate);
-  return { best, others: others.slice(0, 6) };
+  return { best, others: others.filter(({ left }) => left > 0).slice(0, 6) };
 }

@@ -195,7 +195,8 @@ test('what is not understood on the way is kept as a note and told, never left o
 
 test('put in, lines keep the rest of the rig as it is and have ids of their own', () => {
   const typed = readTyped(empty, [], '3 x dynamic "Guest #" > desk 1-3');
-  const { document, ids } = withTyped(empty, typed);
+  const { document, ids, by } = withTyped(empty, typed);
+  expect(by).toEqual([ids]);
   expect(ids).toEqual(document.lines.map(({ id }) => id));
   expect(document.devices).toBe(empty.devices);
   expect(parseDocument(JSON.stringify(document)).lines).toHaveLength(3);

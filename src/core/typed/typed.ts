@@ -51,14 +51,16 @@ export function readTyped(document: RigDocument, kit: readonly KitItem[], text: 
     });
 }
 
-/** The rig with typed lines put in, and their ids. */
+/** The rig with typed lines put in, and their ids: all of them, and by what was typed. */
 export function withTyped(
   document: RigDocument,
   typed: readonly TypedLine[],
-): { document: RigDocument; ids: string[] } {
+): { document: RigDocument; ids: string[]; by: string[][] } {
   const before = new Set(document.lines.map(({ id }) => id));
   const next = typed.flatMap(({ lines }) => lines).reduce(addLine, document);
-  return { document: next, ids: next.lines.map(({ id }) => id).filter((id) => !before.has(id)) };
+  const ids = next.lines.map(({ id }) => id).filter((id) => !before.has(id));
+  const ends = typed.map((_, n) => typed.slice(0, n + 1).reduce((sum, { lines }) => sum + lines.length, 0));
+  return { document: next, ids, by: ends.map((end, n) => ids.slice(ends[n - 1] ?? 0, end)) };
 }
 
 function readOne(

@@ -35,9 +35,11 @@ interface SearchProps {
   value: string;
   inputRef: RefObject<HTMLInputElement | null>;
   onChange: (text: string) => void;
+  /** The key that puts the cursor there. */
+  shortcut?: string;
 }
 
-export function SearchField({ label, value, inputRef, onChange }: SearchProps) {
+export function SearchField({ label, value, inputRef, onChange, shortcut = '/' }: SearchProps) {
   return (
     <InputBase
       inputRef={inputRef}
@@ -48,7 +50,7 @@ export function SearchField({ label, value, inputRef, onChange }: SearchProps) {
         onChange('');
         event.currentTarget.querySelector('input')?.blur();
       }}
-      placeholder="Find  /"
+      placeholder={`Find  ${shortcut}`}
       inputProps={{ 'aria-label': label }}
       sx={{ width: 104, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
     />
