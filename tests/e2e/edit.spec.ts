@@ -244,8 +244,8 @@ test('an empty rig says what to do first', async ({ page }) => {
   await page.getByRole('button', { name: /^Rig: / }).click();
   await page.getByRole('menuitem', { name: 'New rig' }).click();
   await expect(page.getByRole('heading', { name: 'An empty rig' })).toBeVisible();
-  await page.getByRole('button', { name: 'Add the first device' }).click();
-  await page.getByRole('combobox', { name: 'Take it from your kit' }).click();
+  await page.getByRole('button', { name: 'None of these: set one up' }).click();
+  await page.getByRole('combobox', { name: 'Begin with' }).click();
   await page.getByRole('option', { name: 'Hold desk' }).click();
   await page.getByRole('button', { name: 'Add the device' }).click();
   await expect(page.getByRole('region', { name: 'Hold desk, bank B' })).toBeVisible();

@@ -87,3 +87,32 @@ test('the catalogue is searched by the words of the trade', async ({ page }) => 
     await expect(page.getByRole('option', { name: kind, exact: true })).toBeVisible();
   }
 });
+
+test('from an empty rig: three devices in three presses, twelve lines typed, all of them judged', async ({ page }) => {
+  const made = await page.request.post('/api/rigs', {
+    data: { format: 'inlet-check', version: 2, name: 'From nothing', devices: [], lines: [] },
+  });
+  const { id } = await made.json();
+  await page.goto(`/rig?rig=${id}`);
+  const devices = page.getByRole('group', { name: 'Add a device' });
+  for (const name of [/^Desk 16/, /^Bag recorder/, /^Camera/]) await devices.getByRole('button', { name }).click();
+  await page.keyboard.press('/');
+  await page.keyboard.insertText(
+    [
+      '2 x sdc "Trio #" > 10m > desk 1-2',
+      'ribbon > 6m > desk 3',
+      'dyn "Guide" > 10m > desk 4',
+      'dyn "Host" > 20m > desk 9',
+      'kbd "Piano L/R" > di > 10m > desk 10-11',
+      '2 x lav "Guest #" > converter > desk 12-13',
+      'ldc "Voice" > 10m > bag 1',
+      'shotgun > 5m > bag 3',
+      'on-camera > camera',
+    ].join('\n'),
+  );
+  await page.getByRole('button', { name: 'Put 12 in' }).click();
+  await expect(row(page, 'Voice')).toContainText(/Stop|Silent|Watch|Clear/);
+  await expect(row(page, 'Piano R')).toContainText(/Stop|Silent|Watch|Clear/);
+  await saved(page);
+  expect(await linesOf(page, id)).toHaveLength(12);
+});

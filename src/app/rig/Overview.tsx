@@ -38,14 +38,16 @@ export const Overview = memo(function Overview(props: Props) {
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
-        {entries.length ? 'What is wrong, worst first' : 'Nothing speaks against this rig'}
+        {entries.length ? 'What is wrong, worst first' : lines ? 'Nothing speaks against this rig' : 'No lines yet'}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>
         {entries.length
           ? `${VERDICT_ORDER.filter((verdict) => count(verdict))
               .map((verdict) => `${count(verdict)} ${verdict}`)
               .join(', ')} of ${lines} lines. Press one to see why, and what mends it.`
-          : `All ${lines} lines are Clear as the switches stand now.`}
+          : lines
+            ? `All ${lines} lines are Clear as the switches stand now.`
+            : 'Type the first one at the foot of the sheet; what is wrong with it stands here.'}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {entries.map(({ key, name, verdict, what, more, open }) => (

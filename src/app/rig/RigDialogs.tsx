@@ -10,7 +10,15 @@ import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { partAt } from '@/core/gear';
 import { usesOf, type KitItem } from '@/core/kit';
-import { freeId, freeName, schoolsOf, type RigDocument, type RigPath } from '@/core/rig';
+import {
+  DEVICE_TEMPLATES,
+  freeId,
+  freeName,
+  fromTemplate,
+  schoolsOf,
+  type RigDocument,
+  type RigPath,
+} from '@/core/rig';
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { InsertMenu, MoveMenu } from './ChooseMenus';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
@@ -104,7 +112,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
         <DeviceDialog
           fresh
           device={actions.freshDevice()}
-          models={deviceModels(document, kit)}
+          models={[...deviceModels(document, kit), ...templateModels(document)]}
           onClose={closeDialog}
           onSave={(made) => {
             const refused = actions.saveDevice(made);
@@ -184,6 +192,13 @@ const deviceModels = (document: RigDocument, kit: readonly KitItem[]) =>
         ]
       : [],
   );
+
+/** Devices as most of their sort are. */
+const templateModels = (document: RigDocument) =>
+  DEVICE_TEMPLATES.map((template) => ({
+    name: `${template.name}: ${template.what}`,
+    device: fromTemplate(document, template),
+  }));
 
 /** The kit's item that an answer speaks of. */
 function itemOf(answer: Extract<NonNullable<RigActions['open']>, { dialog: 'answer' }>['answer'], { line }: RigPath) {

@@ -12,6 +12,8 @@ import { overdrawn, type KitItem } from '@/core/kit';
 import type { Floors } from '@/workers/messages';
 import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
+import type { DeviceTemplate } from '@/core/rig';
+import { DeviceTemplates } from './DeviceTemplates';
 import { GroupPanel } from './GroupPanel';
 import { LinePanel } from './LinePanel';
 import { Overview } from './Overview';
@@ -82,10 +84,23 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     [document.name, saved.id, rigs, actions.menu],
   );
 
-  const { addTyped, typeField } = actions;
+  const { addTyped, addTemplate, typeField } = actions;
+  const bare = document.lines.length === 0;
   const foot = useMemo(
-    () => <TypeLine rig={saved.id} document={document} kit={kit} worker={worker} field={typeField} onAdd={addTyped} />,
-    [saved.id, document, kit, worker, typeField, addTyped],
+    () => (
+      <>
+        {bare && (
+          <Box sx={{ p: 1.5 }}>
+            <Typography variant="h3" sx={{ mb: 1 }}>
+              Another device
+            </Typography>
+            <DeviceTemplates onAdd={addTemplate} />
+          </Box>
+        )}
+        <TypeLine rig={saved.id} document={document} kit={kit} worker={worker} field={typeField} onAdd={addTyped} />
+      </>
+    ),
+    [bare, saved.id, document, kit, worker, typeField, addTyped, addTemplate],
   );
   const { selection } = view;
   const device = 'device' in selection ? document.devices.find(({ id }) => id === selection.device) : undefined;
@@ -190,7 +205,11 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             foot={foot}
           />
         ) : (
-          <EmptyRig onDevice={actions.menu.newDevice} onImport={actions.menu.importFile} />
+          <EmptyRig
+            onTemplate={actions.addTemplate}
+            onDevice={actions.menu.newDevice}
+            onImport={actions.menu.importFile}
+          />
         )}
       </PlaceFrame>
       <RigDialogs rigId={saved.id} document={document} kit={kit} path={path} actions={actions} />
@@ -245,19 +264,26 @@ function RemovedNotice({ rig }: { rig: string }) {
 }
 
 /** What to do first. */
-function EmptyRig({ onDevice, onImport }: { onDevice: () => void; onImport: () => void }) {
+interface EmptyProps {
+  onTemplate: (template: DeviceTemplate) => void;
+  onDevice: () => void;
+  onImport: () => void;
+}
+
+function EmptyRig({ onTemplate, onDevice, onImport }: EmptyProps) {
   return (
-    <Box component="main" sx={{ gridArea: 'sheet', p: 4, maxWidth: 520 }}>
+    <Box component="main" sx={{ gridArea: 'sheet', p: { xs: 2, md: 4 }, maxWidth: 820, overflowY: { md: 'auto' } }}>
       <Typography variant="h1" component="h2" gutterBottom>
         An empty rig
       </Typography>
       <Typography variant="body1" sx={{ mb: 2 }}>
-        Begin with what takes the sound in: a recorder, desk, interface or camera, its inlets and which of them share a
-        feed switch. Then add the lines that go to it.
+        Begin with what takes the sound in. Press what comes closest; its name, inlets and switches can be changed
+        afterwards. Then type the lines that go to it.
       </Typography>
-      <Box sx={{ display: 'flex', gap: 1.5 }}>
-        <Button variant="contained" onClick={onDevice}>
-          Add the first device
+      <DeviceTemplates onAdd={onTemplate} />
+      <Box sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
+        <Button variant="outlined" onClick={onDevice}>
+          None of these: set one up
         </Button>
         <Button variant="outlined" onClick={onImport}>
           Import a rig

@@ -86,7 +86,7 @@ export function TypeLine({ rig, document, kit, worker, field, onAdd }: Props) {
               maxRows={4}
               inputRef={field}
               label="Type a line"
-              placeholder="2 x small condenser “pair” > 10 m > desk 1-2"
+              placeholder="ribbon > 10 m > desk 3"
               // Enter takes what stands there; a line of its own is Shift Enter.
               onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && event.preventDefault()}
               slotProps={{ ...params.slotProps, inputLabel: { ...params.slotProps?.inputLabel, shrink: true } }}
@@ -107,7 +107,12 @@ export function TypeLine({ rig, document, kit, worker, field, onAdd }: Props) {
           />
         ))}
       </Box>
-      <Typography variant="caption" color="textSecondary">
+      <Typography
+        variant="caption"
+        color="textSecondary"
+        component="p"
+        sx={{ display: { xs: typed.length ? 'block' : 'none', md: 'block' } }}
+      >
         Source &gt; what lies between &gt; where it goes in.{' '}
         <Box component={NextLink} href="/typing" sx={{ color: 'primary.main' }}>
           How to type lines

@@ -11,6 +11,7 @@ import {
   applyToRig,
   duplicateLine,
   emptyRig,
+  fromTemplate,
   moveLine,
   newDevice,
   readDocument,
@@ -22,6 +23,7 @@ import {
   withoutDevice,
   DocumentError,
   type Device,
+  type DeviceTemplate,
   type InletRef,
   type MonitorGroup,
   type RigDocument,
@@ -53,6 +55,13 @@ interface Given {
   tips?: Probe;
   rigId: string;
   kit: readonly KitItem[];
+}
+
+/** What a change uses more of than the kit has, in a sentence; nothing where there is enough. */
+function moreThanOwned(before: RigDocument, next: RigDocument, kit: readonly KitItem[]): string {
+  const known = overdrawn(before, kit);
+  const more = overdrawn(next, kit).filter(({ item, uses }) => !known.some((b) => b.item === item && b.uses === uses));
+  return more.length ? `More than you own now: ${more.map(overdrawnWords).join('; ')}.` : '';
 }
 
 /** Everything that can be done with a rig on its place; all of it can be undone. */
@@ -96,9 +105,17 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     (next: RigDocument, ids: string[]) => {
       change(next);
       if (ids.length) selectLine(ids[ids.length - 1]);
-      setMessage(`${ids.length === 1 ? '1 line' : `${ids.length} lines`} put in. Ctrl Z takes it back.`);
+      const more = moreThanOwned(now.current.document, next, kit);
+      setMessage(
+        `${ids.length === 1 ? '1 line' : `${ids.length} lines`} put in. Ctrl Z takes it back.${more && ` ${more}`}`,
+      );
     },
-    [change, selectLine],
+    [change, selectLine, kit],
+  );
+  const addTemplate = useCallback(
+    (template: DeviceTemplate) =>
+      change((from) => ({ ...from, devices: [...from.devices, fromTemplate(from, template)] })),
+    [change],
   );
   const duplicate = () => {
     if (!path) return;
@@ -107,11 +124,8 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     const next = duplicateLine(document, path.line.id, to);
     const made = next.lines.find(({ id }) => !document.lines.some((other) => other.id === id));
     if (made) show(next, made.id);
-    const before = overdrawn(document, kit);
-    const more = overdrawn(next, kit).filter(
-      ({ item, uses }) => !before.some((b) => b.item === item && b.uses === uses),
-    );
-    if (more.length) setMessage(`More than you own now: ${more.map(overdrawnWords).join('; ')}.`);
+    const more = moreThanOwned(document, next, kit);
+    if (more) setMessage(more);
   };
   const remove = () => {
     if (!path) return;
@@ -250,6 +264,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     menu,
     typeField,
     addTyped,
+    addTemplate,
     edit,
     duplicate,
     remove,

@@ -126,10 +126,17 @@ function readOne(
       ? each.map(({ label }) => label)
       : namesFor(quoted ?? source.best.label, count);
   result.understood = [
-    `${count > 1 ? `${count} × ` : ''}${source.best.label}`,
+    new Set(each).size > 1
+      ? each.map(({ label }) => label).join(' + ')
+      : `${count > 1 ? `${count} × ` : ''}${source.best.label}`,
     ...chain.map((part) => part.name ?? linkKind(part.kind).label),
     inlets.refs.map((ref) => inletWords(document, ref)).join(', '),
   ];
+  // What is one of the several is no other thing that may be meant.
+  result.ambiguous = result.ambiguous.flatMap((one) => {
+    const others = one.others.filter((label) => !each.some((own) => own.label === label));
+    return others.length ? [{ ...one, others }] : [];
+  });
   let rig = document;
   for (const [n, inlet] of inlets.refs.entries()) {
     const line: Omit<RigLine, 'id'> = {

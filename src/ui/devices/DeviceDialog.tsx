@@ -21,7 +21,7 @@ interface Props {
   device: Device;
   /** What else can be done with it, below the form. */
   fresh?: boolean;
-  /** Devices of the kit that a new one may be like. */
+  /** Devices that a new one may be like: those of the kit, and such as there are many of. */
   models?: readonly { name: string; device: Device }[];
   /** @returns what is wrong with it, if anything */
   onSave: (device: Device) => string | undefined;
@@ -45,14 +45,14 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
             {models.length > 0 && (
               <TextField
                 select
-                label="Take it from your kit"
+                label="Begin with"
                 value=""
                 onChange={(event) => {
                   const chosen = models.find(({ name }) => name === event.target.value)!;
                   setDevice(chosen.device);
                   reset(formOf(chosen.device));
                 }}
-                helperText="Or fill in what it has below"
+                helperText="One of your kit, or what comes closest; or fill in what it has below"
               >
                 {models.map(({ name }) => (
                   <MenuItem key={name} value={name}>
