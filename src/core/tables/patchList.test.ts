@@ -27,6 +27,18 @@ test('a length is taken with a comma as with a point', () => {
   ]);
 });
 
+test('sources and links are taken as people type them; what nobody understands is refused by its words', () => {
+  const { rows, document } = read(
+    'line,source,links,device,inlet\nVoice,LDC,30 ft > iso,Hold desk,15\nOdd,dynamic,wobble,Hold desk,16',
+  );
+  expect(rows.map(({ did }) => did)).toEqual(['adds', 'refused']);
+  expect(line(document, 'Voice')).toMatchObject({
+    source: { kind: 'condenser-48' },
+    links: [{ kind: 'cable', figures: { length: { value: 9.14 } } }, { kind: 'isolating-transformer' }],
+  });
+  expect(rows[1].what).toContain('“wobble”');
+});
+
 test('rows add, change and leave; each says what it does, and nothing else is touched', () => {
   const { rows, document } = read(
     [

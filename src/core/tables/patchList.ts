@@ -1,4 +1,4 @@
-import { decimal, readCsv, writeCsv, type CsvRow } from './csv';
+import { readCsv, writeCsv, type CsvRow } from './csv';
 import { LINKS, SOURCES, sourceKind, linkKind, type Part, inletKey } from '../gear';
 import { partOf, type KitItem } from '../kit/item';
 import { FEEDS, type FeedName } from '../standards/feeds';
@@ -13,6 +13,7 @@ import {
   type RigLine,
 } from '../rig/document';
 import { freeId, setFeed } from '../rig/rigEdits';
+import { partMeant } from '../typed';
 import { RowRefused, type RowReport } from './rowReport';
 
 const COLUMNS = ['line', 'source', 'links', 'device', 'inlet', 'feed', 'note'] as const;
@@ -250,7 +251,7 @@ function feedNamed(cell: string, offers: readonly string[], device: Device, grou
   return found as FeedName;
 }
 
-/** A source or link by the name of a kit item, or by the label or kind of the catalogue. */
+/** A source or link by the name of a kit item, by the label or kind of the catalogue, or as people type it. */
 function named(kit: readonly KitItem[], role: 'source' | 'link', text: string): Part {
   const wanted = text.trim().toLowerCase();
   const item = kit.find((known) => known.role === role && known.name.toLowerCase() === wanted);
@@ -259,13 +260,8 @@ function named(kit: readonly KitItem[], role: 'source' | 'link', text: string): 
     (known) => known.kind === wanted.replace(/\s+/g, '-') || known.label.toLowerCase() === wanted,
   );
   if (kind) return { kind: kind.kind };
-  const metres = role === 'link' && /^cable,? (\d+(?:[.,]\d+)?) ?m$/.exec(wanted);
-  if (metres)
-    return {
-      kind: 'cable',
-      name: text.trim(),
-      figures: { length: { value: decimal(metres[1]), unit: 'm', basis: 'measured' } },
-    };
+  const typed = partMeant(role, kit, text);
+  if (typed) return typed;
   throw new RowRefused(`“${text.trim()}” is no ${role} of the kit or the catalogue`);
 }
 

@@ -1,3 +1,3 @@
 /** Lines as people type them: `2 x small condenser "pair" > 10 m > bag 1-2`. */
 export { completions, type Completion } from './complete';
-export { readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';
+export { partMeant, readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';

@@ -37,7 +37,8 @@ export function candidatesOf(
   };
   return [
     ...kit.flatMap((item): Candidate[] =>
-      item.role === role && countOf(item) > 0
+      // What is broken is put on a line by hand alone.
+      item.role === role && countOf(item) > 0 && !item.part.faults?.length
         ? [
             {
               label: item.name,

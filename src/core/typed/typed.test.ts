@@ -205,3 +205,14 @@ test('put in, lines keep the rest of the rig as it is and have ids of their own'
 test('without a device there is nowhere to go', () => {
   expect(readTyped({ ...empty, devices: [] }, [], 'ribbon')[0].problem).toMatch(/^Add a device first/);
 });
+
+test('every example of the grammar file means what stands beside it', () => {
+  const rows = [...readFileSync('docs/format/typed-lines.md', 'utf8').matchAll(/^\| `([^`]+)`\s*\|\s*(.*?)\s*\|$/gm)];
+  expect(rows).toHaveLength(5);
+  const [ribbon, pair, guests, keys, wobble] = rows.map(([, typed]) => one(typed));
+  expect(ribbon.lines[0].links.map(({ kind }) => kind)).toEqual(['cable', 'three-pin-patch-point']);
+  expect(pair.lines.map(({ name }) => name)).toEqual(['pair L', 'pair R']);
+  expect(guests.lines.map(({ links }) => links[0].kind)).toEqual(Array(4).fill('plug-in-converter'));
+  expect(keys.lines[0].links.map(({ kind }) => kind)).toEqual(['cable', 'passive-direct-box', 'cable']);
+  expect(wobble.lines[0].note).toBe('Not understood: wobble');
+});

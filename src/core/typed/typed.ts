@@ -63,6 +63,15 @@ export function withTyped(
   return { document: next, ids, by: ends.map((end, n) => ids.slice(ends[n - 1] ?? 0, end)) };
 }
 
+/** A source or a link as people type it, for tables: a length is a cable; nothing where nobody understands it. */
+export function partMeant(role: 'source' | 'link', kit: readonly KitItem[], text: string): Part | undefined {
+  const length = role === 'link' ? lengthIn(text) : undefined;
+  const words = length ? length.rest.replace(/^,|,$/g, '').trim() : text;
+  if (length && isCableWord(words)) return cableOf(kit, length.metres, 'xlr3');
+  const { best } = meant(words, candidatesOf(role, kit, { lines: [] }));
+  return best && lengthened(best, words, length?.metres);
+}
+
 function readOne(
   document: RigDocument,
   kit: readonly KitItem[],
