@@ -4,7 +4,7 @@ import { seeded } from '../tests/recordings/sounds';
 import { blindTrials, CHECKLIST, FIXED, randomLines, type Order, type Trials } from '../tests/testing/blind';
 import { demoLines } from '../tests/testing/lines';
 
-const LINES = 100;
+const LINES = 200;
 const EACH = 2;
 
 /** Lines that an order is searched on, and how many orders are tried. */
