@@ -5,7 +5,7 @@ import { blindTrials, CHECKLIST, FIXED, randomLines, type Order, type Trials } f
 import { demoLines } from '../tests/testing/lines';
 
 const LINES = 200;
-const EACH = 2;
+const EACH = 4;
 
 /** Lines that an order is searched on, and how many orders are tried. */
 const [TRAINING, TRIES] = [20, 60];
