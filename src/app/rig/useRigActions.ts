@@ -6,7 +6,7 @@ import type { Answer as PossibleAnswer } from '@/core/check';
 import { bestFreeInlet } from '@/core/rigcheck';
 import type { SchoolName } from '@/core/schools';
 import { partAt, saysDeviceGround, type Fact, type Part } from '@/core/gear';
-import { overdrawn, type KitItem } from '@/core/kit';
+import type { KitItem } from '@/core/kit';
 import {
   applyToRig,
   duplicateLine,
@@ -35,7 +35,7 @@ import { ask } from '@/ui/shell/ask';
 import { fileName, saveFile } from '@/ui/shell/files';
 import { fitting } from './ChooseMenus';
 import { answerOf, recorded } from './recorded';
-import { overdrawnWords } from './overdrawnWords';
+import { moreThanOwned } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
@@ -55,13 +55,6 @@ interface Given {
   tips?: Probe;
   rigId: string;
   kit: readonly KitItem[];
-}
-
-/** What a change uses more of than the kit has, in a sentence; nothing where there is enough. */
-function moreThanOwned(before: RigDocument, next: RigDocument, kit: readonly KitItem[]): string {
-  const known = overdrawn(before, kit);
-  const more = overdrawn(next, kit).filter(({ item, uses }) => !known.some((b) => b.item === item && b.uses === uses));
-  return more.length ? `More than you own now: ${more.map(overdrawnWords).join('; ')}.` : '';
 }
 
 /** Everything that can be done with a rig on its place; all of it can be undone. */

@@ -9,14 +9,16 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { inletKind, type Part } from '@/core/gear';
 import { groupOf, type Device, type RigDocument } from '@/core/rig';
 import { withDevice } from '@/core/rig/rigEdits';
-import { inletFigures, LAMPS, type InletReading, type Lamps, type Means } from '@/core/testing';
-import { feedLabel, isPhantom, type FeedName } from '@/core/standards/feeds';
+import { inletFigures, type InletReading, type Means, type Measured } from '@/core/testing';
+import { isPhantom, type FeedName } from '@/core/standards/feeds';
 import type { SavedInletSheet } from '@/store/testing';
 import { ask } from '@/ui/shell/ask';
 import { useDraft } from '@/ui/shell/useDraft';
-import { capital, findingText, LAMP_WORDS, numberIn } from './words';
+import { CELLS, InletRow, type InletTyped } from './InletRow';
+import { numberIn } from './words';
 
 /** What was typed and tapped, by inlet. */
 interface Typed {
@@ -26,18 +28,9 @@ interface Typed {
   digits: string;
   load: string;
   tolerance: string;
-  rows: Record<string, { lamps?: Lamps; cells?: Record<Cell, string> }>;
+  rows: Record<string, InletTyped>;
 }
-const CELLS = ['open2', 'open3', 'loaded2', 'loaded3'] as const;
-type Cell = (typeof CELLS)[number];
-const HEADS: Record<Cell, string> = {
-  open2: 'Open 2-1',
-  open3: 'Open 3-1',
-  loaded2: 'Load 2-1',
-  loaded3: 'Load 3-1',
-};
 const NEW: Typed = { device: '', by: 'lamps', share: '0.5', digits: '0.01', load: '6800', tolerance: '0.1', rows: {} };
-const EMPTY: Record<Cell, string> = { open2: '', open3: '', loaded2: '', loaded3: '' };
 
 interface Props {
   rig: string;
@@ -55,15 +48,14 @@ const fedInlets = (device: Device): { id: string; name: string; feed: FeedName }
     return isPhantom(feed) ? [{ id: inlet.id, name: inlet.name ?? `inlet ${inlet.id}`, feed }] : [];
   });
 
-/** What has to be typed before a row says anything, or all that it could. */
-function missingIn(cells: Record<Cell, string> | undefined): string {
-  if (!cells || CELLS.every((cell) => cells[cell].trim() === '')) return '';
-  const wrong = CELLS.find((cell) => cells[cell].trim() !== '' && numberIn(cells[cell]) === undefined);
-  if (wrong) return `${HEADS[wrong]}: a number, such as 47.9`;
-  const [open2, open3, loaded2, loaded3] = CELLS.map((cell) => cells[cell].trim() !== '');
-  if (!open2 || !open3) return 'Both open voltages come first.';
-  return loaded2 !== loaded3 ? 'Under load, both pins or neither.' : '';
-}
+const meanOf = ([two, three]: [Measured, Measured]): number => (two.value + three.value) / 2;
+
+/** Whether figures lie where the kind of an inlet may have them. */
+const canHave = ({ kind }: Part, figures: Record<string, number>): boolean =>
+  Object.entries(figures).every(([name, value]) => {
+    const spec = inletKind(kind).figures[name];
+    return spec !== undefined && value >= spec.min && value <= spec.max;
+  });
 
 /** Every inlet of a device in a row: which pins have a feed, how much, how strong; what of it fails the standard. */
 export function InletsView({ rig, document, who, onKept, onChange, onTold }: Props) {
@@ -105,7 +97,7 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
     };
   };
   const readings = inlets.flatMap((inlet) => readingOf(inlet) ?? []);
-  const set = (inlet: string, to: Typed['rows'][string]) =>
+  const set = (inlet: string, to: InletTyped) =>
     setTyped((from) => ({ ...from, rows: { ...from.rows, [keyOf(inlet)]: { ...from.rows[keyOf(inlet)], ...to } } }));
   /** Enter goes on to the next field: nobody has a hand for anything else. */
   const onEnter = (event: KeyboardEvent) => {
@@ -131,7 +123,11 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
   };
   const measured = readings.flatMap((reading) => {
     const { volts, ohms } = inletFigures(reading, means);
-    return volts && ohms ? [{ inlet: reading.inlet, volts, ohms }] : [];
+    if (!volts || !ohms) return [];
+    const own = device.inlets.find(({ id }) => id === reading.inlet)!;
+    const figures = { feedVolts: meanOf(volts), feedResistance: meanOf(ohms) };
+    // What no inlet can have was misread: it is told above, and goes nowhere.
+    return canHave(own, figures) ? [{ inlet: reading.inlet, ...figures }] : [];
   });
   const use = () => {
     onChange((from) =>
@@ -140,13 +136,12 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
         inlets: known.inlets.map((inlet) => {
           const own = measured.find((each) => each.inlet === inlet.id);
           if (!own) return inlet;
-          const [volts, ohms] = [own.volts, own.ohms].map(([two, three]) => (two.value + three.value) / 2);
           return {
             ...inlet,
             figures: {
               ...inlet.figures,
-              feedVolts: { value: Number(volts.toFixed(2)), unit: 'V', basis: 'measured' },
-              feedResistance: { value: Math.round(ohms), unit: 'Ω', basis: 'measured' },
+              feedVolts: { value: Number(own.feedVolts.toFixed(2)), unit: 'V', basis: 'measured' },
+              feedResistance: { value: Math.round(own.feedResistance), unit: 'Ω', basis: 'measured' },
             },
           };
         }),
@@ -210,87 +205,17 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
         </Box>
       )}
       <Box ref={table} role="list" aria-label={`Inlets of ${device.name}`} onKeyDown={onEnter}>
-        {inlets.map((inlet) => {
-          const reading = readingOf(inlet);
-          const findings = reading ? inletFigures(reading, means).findings : [];
-          const row = rows[keyOf(inlet.id)];
-          return (
-            <Box
-              key={inlet.id}
-              role="listitem"
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '92px auto minmax(120px, 1fr)' },
-                columnGap: 1.5,
-                rowGap: 0.5,
-                alignItems: 'center',
-                borderBottom: 1,
-                borderColor: 'divider',
-                py: 0.75,
-              }}
-            >
-              <Box>
-                <Typography sx={{ fontWeight: 650 }}>{capital(inlet.name)}</Typography>
-                <Typography variant="caption" color="textSecondary">
-                  {feedLabel(inlet.feed)}
-                </Typography>
-              </Box>
-              {by === 'lamps' ? (
-                <ToggleButtonGroup
-                  exclusive
-                  size="small"
-                  value={row?.lamps ?? null}
-                  onChange={(_, lamps: Lamps | null) => set(inlet.id, { lamps: lamps ?? undefined })}
-                  aria-label={`Lamps at ${inlet.name}`}
-                >
-                  {LAMPS.map((lamps) => (
-                    <ToggleButton key={lamps} value={lamps} sx={{ minHeight: 44, px: 1.25 }}>
-                      {LAMP_WORDS[lamps]}
-                    </ToggleButton>
-                  ))}
-                </ToggleButtonGroup>
-              ) : (
-                <Box sx={{ display: 'flex', gap: 0.75 }}>
-                  {CELLS.map((cell) => (
-                    <TextField
-                      key={cell}
-                      label={HEADS[cell]}
-                      value={row?.cells?.[cell] ?? ''}
-                      error={Boolean(row?.cells?.[cell]?.trim()) && numberIn(row!.cells![cell]) === undefined}
-                      onChange={(event) =>
-                        set(inlet.id, { cells: { ...EMPTY, ...row?.cells, [cell]: event.target.value.slice(0, 8) } })
-                      }
-                      sx={{ width: 92 }}
-                      slotProps={{
-                        htmlInput: { inputMode: 'decimal', 'aria-label': `${inlet.name}, ${HEADS[cell]}, V` },
-                      }}
-                    />
-                  ))}
-                </Box>
-              )}
-              <Box role="status">
-                {by === 'meter' && (
-                  <Typography variant="body2" color="textSecondary">
-                    {missingIn(row?.cells)}
-                  </Typography>
-                )}
-                {reading && findings.length === 0 && <Typography variant="body2">as it should be</Typography>}
-                {findings.map(({ what, sure }) => (
-                  <Typography
-                    key={what}
-                    variant="body2"
-                    sx={(theme) => ({
-                      fontWeight: sure ? 650 : 400,
-                      color: sure ? theme.vars!.palette.verdict.Stop : 'text.secondary',
-                    })}
-                  >
-                    {findingText({ what, sure })}
-                  </Typography>
-                ))}
-              </Box>
-            </Box>
-          );
-        })}
+        {inlets.map((inlet) => (
+          <InletRow
+            key={inlet.id}
+            inlet={inlet}
+            by={by}
+            row={rows[keyOf(inlet.id)]}
+            reading={readingOf(inlet)}
+            means={means}
+            onSet={(to) => set(inlet.id, to)}
+          />
+        ))}
       </Box>
       {problem && (
         <Alert severity="error" sx={{ mt: 1 }} onClose={() => setProblem('')}>

@@ -59,6 +59,16 @@ test('with an interval and never tested it is due from the day it was bought; a 
   expect([leap.state, leap.due]).toEqual(['due', '2028-03-01'].map((each, n) => (n ? each : 'good')));
 });
 
+test('what a test found stands until another one rules it out: lamps miss what the box saw', () => {
+  const swapped = test_('a', '2026-04-01', ['cable box', 'link 0', '1-1, 2-3, 3-2']);
+  const lit = test_('a', '2026-04-30', ['lamps', 'junction 0', '2 lit, 3 lit']);
+  const stateWith = (...tests: DatedTest[]) => registerRows([cable('a')], tests, [], TODAY)[0].state;
+  expect(stateWith(lit)).toBe('partly');
+  expect(stateWith(lit, swapped)).toBe('suspect');
+  expect(stateWith(test_('a', '2026-04-30', ...GOOD), swapped)).toBe('good');
+  expect(stateWith(lit, test_('a', '2026-04-01', ...GOOD))).toBe('good');
+});
+
 test('failures are told with their ends; a test by item counts whatever its label', () => {
   const tests = [{ ...test_('another label', '2026-04-30', ...GOOD), item: 'a' }];
   const repairs = [

@@ -84,18 +84,20 @@ export function registerRows(
     const own = tests
       .filter((test) => test.item === item.id || (test.item === undefined && test.label === item.name))
       .map((test) => ({ at: test.at, state: stateBy(test) }));
+    // What a test found stands until another one rules it out: one that would have missed it changes nothing.
+    const decides = own.find(({ state }) => state.tested || state.bad || state.suspect) ?? own[0];
     const { testEvery, bought } = item.register ?? {};
     const due =
       testEvery === undefined
         ? undefined
-        : own[0]
-          ? later(own[0].at, testEvery)
+        : decides
+          ? later(decides.at, testEvery)
           : (bought && later(bought, 0)) || today;
     return {
       item,
       connector: connectorOf(item),
       length: lengthOf(item),
-      state: stateOf(item, own[0]?.state, due, today),
+      state: stateOf(item, decides?.state, due, today),
       tests: own,
       ...(due !== undefined && { due }),
       failures: { count: repairs.filter((each) => each.item === item.id).length, ...endsOf(repairs, item.id) },

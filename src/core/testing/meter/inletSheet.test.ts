@@ -43,6 +43,14 @@ test('no feed, one leg alone, and a leg that has nothing under load', () => {
   expect(sureOf({ ...readAt(48, 1, 1), loaded: [24, 0.3] })[0].what).toBe('nothing left under load on pin 3');
 });
 
+test('a load that was not fitted says nothing of the resistors', () => {
+  const { ohms, mismatch, findings } = inletFigures({ ...readAt(48, 1, 1), loaded: [48, 48.01] }, MEANS);
+  expect([ohms, mismatch]).toEqual([undefined, undefined]);
+  expect(findings).toEqual([
+    { what: 'pin 2 and 3 as with no load: fit it and read again', sure: false },
+  ]);
+});
+
 test('lamps say which pins have a feed and nothing of how strong it is', () => {
   const lit = (lamps: InletReading['lamps']) => sureOf({ inlet: 'a', name: '1', feed: 'P48', lamps });
   expect(lit('both')).toEqual([]);

@@ -45,6 +45,9 @@ export interface InletFigures {
   findings: InletFinding[];
 }
 
+/** Under a load that is as large as this share of the right resistor calls for, nobody fitted one: it reads as open. */
+const NO_LOAD = 0.2;
+
 const NAMES = ['2', '3'] as const;
 
 /** The feed resistor of one leg by its volts open and under load: what the meter is off by as a share falls out. */
@@ -101,6 +104,18 @@ export function inletFigures(reading: InletReading, means: Means): InletFigures 
       findings: [...findings, { what: `nothing left under load on pin ${sagged.join(' and ')}`, sure: true }],
     };
   const ohms = open.map((value, n) => resistor(value, loaded[n], means)) as [Measured, Measured];
+  const unloaded = NAMES.filter((_, n) => ohms[n].value < NO_LOAD * standard.ohms);
+  if (unloaded.length)
+    return {
+      volts,
+      findings: [
+        ...findings,
+        {
+          what: `pin ${unloaded.join(' and ')} as with no load: fit it and read again`,
+          sure: false,
+        },
+      ],
+    };
   const mismatch = between(ohms, means);
   const [least, most] = [standard.ohms * (1 - RESISTOR_TOLERANCE), standard.ohms * (1 + RESISTOR_TOLERANCE)];
   return {
