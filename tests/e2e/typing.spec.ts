@@ -73,8 +73,12 @@ test('what may mean several things is taken as the likeliest, and another is one
 
 test('the catalogue is searched by the words of the trade', async ({ page }) => {
   await page.goto('/kit?rig=lock-nine');
-  await page.keyboard.press('n');
   const catalogue = page.getByRole('combobox', { name: 'From the catalogue' });
+  // A key that comes before the page listens is lost.
+  await expect(async () => {
+    await page.keyboard.press('n');
+    await expect(catalogue).toBeVisible({ timeout: 1000 });
+  }).toPass();
   for (const [word, kind] of [
     ['lavalier', 'Lavalier or electret, plug-in power'],
     ['keyboard', 'Line output'],
