@@ -82,7 +82,7 @@ test('opening again, and from a second process, finds the same', () => {
 
 test('a file from a newer version is left alone', () => {
   store.pragma('user_version = 99');
-  expect(() => openStore(join(folder, 'test.sqlite'))).toThrow(/newer version/);
+  expect(() => openStore(join(folder, 'test.sqlite'))).toThrow(/newer Inlet Check/);
 });
 
 test('kill -9 right after an acknowledged save loses nothing', async () => {

@@ -271,7 +271,7 @@ function toldOf(rig: SheetRig, before: Session, report: SheetReport['report']): 
       return [
         {
           kind: 'sheet',
-          text: report.from === 'packed' ? 'Started: nothing plugged, everything off' : 'Started: nothing known',
+          text: report.from === 'packed' ? 'Started: nothing plugged, everything off' : 'Started: state unknown',
           lines: [],
         },
       ];
@@ -289,7 +289,7 @@ function adoptedOf(rig: SheetRig, { asOnPaper }: Adopt): ReturnType<typeof happe
   return [
     {
       kind: 'sheet',
-      text: `The sheet goes on with the rig as it was last saved${names ? `; still in the room: ${names}` : ''}${asOnPaper.length ? `; ${asOnPaper.length} said to be as on paper` : ''}`,
+      text: `Sheet updated to the saved rig${names ? `; still in the room: ${names}` : ''}${asOnPaper.length ? `; ${asOnPaper.length} said to be as on paper` : ''}`,
       lines: former.map(({ was }) => was!),
     },
   ];

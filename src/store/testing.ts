@@ -3,6 +3,7 @@ import { inletFigures } from '@/core/testing';
 import { addEntries } from './log';
 import { setSetting, settingOf } from './settings';
 import type { Store } from './store';
+import { plural } from '@/core/units';
 
 /** A cable test with what it is kept by. */
 export interface SavedCableTest extends KeptCableTest {
@@ -130,7 +131,7 @@ export const keepInletSheet = (store: Store, rig: string, at: string, sheet: Kep
         .prepare('INSERT INTO inlet_sheet (rig_id, at, sheet) VALUES (?, ?, ?)')
         .run(rig, at, JSON.stringify(sheet));
       const bad = sheet.readings.filter((each) => inletFigures(each, sheet.means).findings.some(({ sure }) => sure));
-      const text = `${sheet.name}: ${sheet.readings.length} ${sheet.readings.length === 1 ? 'inlet' : 'inlets'} read, ${bad.length ? `not right: ${bad.map(({ name }) => name).join(', ')}` : 'none fails the standard'}`;
+      const text = `${sheet.name}: ${plural(sheet.readings.length, 'inlet')} read, ${bad.length ? `not right: ${bad.map(({ name }) => name).join(', ')}` : 'none fails the standard'}`;
       addEntries(store, rig, { at, who: sheet.who }, [{ kind: 'tested', text, lines: [] }]);
       return { ...sheet, id: Number(lastInsertRowid), at };
     })

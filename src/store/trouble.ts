@@ -62,7 +62,7 @@ const WORDS: Record<Trouble, Words> = {
     todo: 'Name another file in INLET_CHECK_DATABASE and start again.',
   },
   newer: {
-    what: 'This file was written by a newer version of Inlet Check.',
+    what: 'This file comes from a newer Inlet Check. Update this one.',
     safe: 'Nothing was written to it.',
     todo: 'Update Inlet Check and start it again.',
   },

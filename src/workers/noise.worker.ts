@@ -20,7 +20,7 @@ function budgetOf(
   more: Pick<BudgetWishes, 'gain' | 'hum'> = {},
 ): LineFloor['budget'] {
   const path = rigPath(document, id);
-  if (!path) return { reason: 'This line is gone.' };
+  if (!path) return { reason: 'This line was deleted.' };
   try {
     return noiseBudget(path.line, { ...wishesOf(document, id), ...more });
   } catch (problem) {

@@ -11,7 +11,7 @@ function answer(question: TestQuestion): TestAnswer {
   }
   const { document, line, cannot, pulled } = question;
   const path = rigPath(document, line);
-  if (!path) return { ticket, ask: 'failed', message: 'This line is gone.' };
+  if (!path) return { ticket, ask: 'failed', message: 'This line was deleted.' };
   const wait = waitOf(schoolsOf(document));
   const situation = situationOf(document, line)!;
   const feedStaysOff = situation.harmed.length > 0 && !pulled;

@@ -87,7 +87,7 @@ for (const { colorScheme, width, height } of SEEN)
     test.setTimeout(120_000);
     const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     await page.goto('/plan?rig=lock-nine');
-    await page.getByRole('checkbox', { name: 'Only what the kit has' }).check();
+    await page.getByRole('checkbox', { name: 'Use only my kit' }).check();
     await page.getByRole('button', { name: 'Plan the patch' }).click();
     await page.getByRole('button', { name: /^Accept all/ }).waitFor({ timeout: 60_000 });
     for (const tab of ['Patch', 'Chains', 'Supplies', 'Batteries']) {
@@ -122,7 +122,7 @@ for (const { colorScheme, width, height } of SEEN)
     await expect(page.getByRole('img', { name: /^Step at the inlet/ })).toBeVisible();
     await fits();
     await page.goto(`/log?rig=${rig}`);
-    await expect(page.getByText('Set-up begun').or(page.getByText('Started: nothing known')).first()).toBeVisible();
+    await expect(page.getByText('Set-up begun').or(page.getByText('Started: state unknown')).first()).toBeVisible();
     await fits();
     for (const paper of ['log/hand-over', 'switch/print']) {
       await page.goto(`/${paper}?rig=${rig}`);
@@ -193,7 +193,7 @@ for (const { colorScheme, width, height } of SEEN)
       await fits();
     }
     await page.getByRole('tab', { name: 'No sound' }).click();
-    await page.getByRole('button', { name: 'How likely things are' }).click();
+    await page.getByRole('button', { name: 'How likely each fault is' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await fits();
     for (const path of ['labels?items=cable-20-m', 'inlets?rig=lock-nine&sheet=1']) {

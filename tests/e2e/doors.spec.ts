@@ -141,14 +141,14 @@ test('two tabs: the second is told, may compare, and keep both changes', async (
   await expect(other.getByRole('region', { name: 'In the other tab' })).toContainText('Hold desk changed: switches');
   await expect(other.getByRole('region', { name: 'Here, not saved' })).toContainText('Bag recorder changed: switches');
   await other.getByRole('button', { name: 'Close' }).click();
-  await other.getByRole('button', { name: 'Keep both changes' }).click();
+  await other.getByRole('button', { name: 'Keep both' }).click();
   await saved(other);
   await expect(feed(other, 'Hold desk, bank A', 'off')).toHaveAttribute('aria-pressed', 'true');
   await expect(feed(other, 'Bag recorder, pair 3–4', '48 V')).toHaveAttribute('aria-pressed', 'true');
 
   // The first tab has nothing unsaved: it is told by itself, and takes what the other saved.
   await expect(page.getByText('You have nothing unsaved.')).toBeVisible({ timeout: 15_000 });
-  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await page.getByRole('button', { name: 'Use the other tab’s version' }).click();
   await expect(feed(page, 'Bag recorder, pair 3–4', '48 V')).toHaveAttribute('aria-pressed', 'true');
 });
 
@@ -162,8 +162,8 @@ test('two tabs at the same switch: one is saved on top, the other stays in the h
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
   await feed(other, 'Bag recorder, pair 3–4', 'off').click();
   await expect(other.getByText(/nothing is lost either way/)).toBeVisible();
-  await expect(other.getByRole('button', { name: 'Keep both changes' })).toHaveCount(0);
-  await other.getByRole('button', { name: 'Save mine on top' }).click();
+  await expect(other.getByRole('button', { name: 'Keep both' })).toHaveCount(0);
+  await other.getByRole('button', { name: 'Use mine' }).click();
   await expect(other.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
 });
 
@@ -201,7 +201,9 @@ test('a save whose answer gets lost is no change of somebody else, with or witho
   });
   const told = page.getByRole('status').filter({ hasText: /revision|saved|saving/ });
   await feed(page, 'Hold desk, bank A', 'off').click();
-  await expect(told).toContainText('The server does not answer. The change is kept here and sent again.');
+  await expect(told).toContainText(
+    'No connection. Your change is kept on this page and will be saved when the server is back.',
+  );
   await expect(told).toContainText('revision 2');
   await expect(page.getByText(/changed in another tab/)).toHaveCount(0);
 

@@ -19,12 +19,12 @@ test('a new line from the kit, by keys; then a link, a fault, a figure', async (
   await expect(verdict(page)).toHaveText('Clear');
   await expect(row(page, 'Bow')).toContainText('inlet 15');
 
-  await row(page, 'Bow').getByRole('button', { name: 'Insert a link before the inlet' }).click();
+  await row(page, 'Bow').getByRole('button', { name: 'Add a link before the inlet' }).click();
   await page.getByRole('menuitem', { name: /^Polarity-reverse adapter/ }).click();
   await tab(page, 'Why').click();
   await expect(finding(page, /Polarity reversed/)).toBeVisible();
   await tab(page, 'Parts').click();
-  await why(page).getByRole('button', { name: 'Take this link out' }).click();
+  await why(page).getByRole('button', { name: 'Remove this link' }).click();
   await why(page).getByRole('button', { name: 'Cable', exact: true }).click();
   await why(page).getByRole('button', { name: 'Add a fault' }).click();
   await expect(verdict(page)).toHaveText('Watch');
@@ -110,7 +110,7 @@ test('a device is built, its switch offered, and what does not go together is re
   await expect(dialog.getByRole('alert')).toContainText(/same id as/);
   await dialog.getByRole('textbox', { name: 'Number', exact: true }).nth(2).fill('3');
   await dialog.getByLabel('Maximum total feed current (mA)').fill('20');
-  await dialog.getByLabel('Where it is found').fill('back panel, red');
+  await dialog.getByLabel('Where it is').fill('back panel, red');
   await dialog.getByRole('button', { name: 'Add the device' }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByRole('region', { name: 'Stage box, inlets 1–2' })).toBeVisible();
@@ -260,7 +260,7 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
   const rig = await copyOf(page, 'Keys trial');
   await openRig(page, rig);
   const heading = why(page).getByRole('heading', { level: 2 });
-  await expect(heading).toHaveText('What is wrong, worst first');
+  await expect(heading).toHaveText('Problems, worst first');
   await page.keyboard.press('j');
   await expect(heading).toHaveText('Trio, pair A left');
   await page.keyboard.press('j');
@@ -273,7 +273,7 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
     await page.keyboard.press('o');
   }
   await page.keyboard.press('o');
-  await expect(heading).toHaveText('What is wrong, worst first');
+  await expect(heading).toHaveText('Problems, worst first');
   await page.keyboard.press('j');
   await page.keyboard.press('j');
   await page.keyboard.press('k');
@@ -303,7 +303,7 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
   await expect(row(page, 'Trio, pair A right 2')).toHaveCount(0);
   await page.keyboard.press('Delete');
   await page.keyboard.press('Delete');
-  await expect(heading).toHaveText('What is wrong, worst first');
+  await expect(heading).toHaveText('Problems, worst first');
   expect(await page.getByRole('listitem').count()).toBeGreaterThanOrEqual(lines - 1);
   await select(page, 'Trio, ribbon left');
   await finding(page, /passive ribbon/)
@@ -312,5 +312,5 @@ test('keys alone: next and previous line, a remedy, the switch', async ({ page }
   await page.keyboard.press('Enter');
   await expect(verdict(page)).toHaveText('Clear');
   await choose(page, 'Probe, red tip', '2, at the inlet');
-  await expect(page.getByLabel('Probe reads')).toHaveText(/^47\.\d\d V$/);
+  await expect(page.getByLabel('Meter reads')).toHaveText(/^47\.\d\d V$/);
 });

@@ -11,7 +11,7 @@ const json = (value: unknown) => ({
 
 async function openImport(page: Page) {
   await page.getByRole('button', { name: /^Rig: / }).click();
-  await page.getByRole('menuitem', { name: 'Import a rig or a patch list' }).click();
+  await page.getByRole('menuitem', { name: 'Import an input list or a rig' }).click();
   return page.getByLabel('A rig (JSON) or a patch list (CSV)');
 }
 
@@ -39,7 +39,7 @@ test('files that are no rig are refused with path and reason, and nothing change
   ] as const) {
     await input.setInputFiles(json(file));
     const alert = page.getByRole('dialog').getByRole('alert');
-    await expect(alert).toContainText('was refused; nothing was changed.');
+    await expect(alert).toContainText('can’t be imported. Nothing was changed.');
     await expect(alert).toContainText(reason);
   }
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -51,7 +51,7 @@ test('a rig is taken in place of the open one, and undone; then as a rig of its 
   await openRig(page, rig);
   await (await openImport(page)).setInputFiles('demo/lock-nine-mended.json');
   await expect(page.getByRole('dialog')).toContainText('Lock Nine, mended: 5 devices, 24 lines.');
-  await page.getByRole('button', { name: 'Put it in place of this rig' }).click();
+  await page.getByRole('button', { name: 'Replace this rig' }).click();
   await expect(page.getByRole('button', { name: '0 Stop' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
@@ -74,7 +74,7 @@ test('a patch list: what each row would do, then done, and undone', async ({ pag
   await expect(page.getByRole('row', { name: /Announcer changes/ })).toContainText('moves to Bag recorder 6');
   await expect(page.getByRole('row', { name: /Camera refused/ })).toContainText('is taken by “Trio, pair A left”');
   await expect(page.getByText('Nothing is changed yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take these rows over' }).click();
+  await page.getByRole('button', { name: 'Import these rows' }).click();
   await expect(row(page, 'Bow')).toContainText('inlet 15');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(row(page, 'Bow')).toHaveCount(0);

@@ -14,6 +14,6 @@ test('the browser’s input is recorded and read', async ({ page }) => {
   await openNoise(page, 'lock-nine-mended', "Guide's stand", 'Measure');
   await page.getByRole('button', { name: 'Record this browser’s input' }).click();
   await expect(page.getByText(/Listening to .*: [3-9]\.\d s/)).toBeVisible();
-  await page.getByRole('button', { name: 'Enough, read it' }).click();
+  await page.getByRole('button', { name: 'Stop and analyse' }).click();
   await expect(reading(page).getByRole('alert').first()).toContainText('No noise floor');
 });

@@ -13,9 +13,9 @@ test('something is copied from the catalogue, gets its figures, says what is ope
   await expect(page.getByText('Choose what it is')).toBeVisible();
   await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
   await page.getByRole('option', { name: 'Passive ribbon' }).click();
-  await page.getByLabel('What you call it').fill('borrowed ribbon');
+  await page.getByLabel('Name').fill('borrowed ribbon');
   await page.getByRole('button', { name: 'Add it' }).click();
-  await expect(item(page).getByRole('region', { name: 'What is open' })).toContainText('centre tap');
+  await expect(item(page).getByRole('region', { name: 'Still to find out' })).toContainText('centre tap');
   // Only what a ribbon needs is asked.
   await expect(item(page).getByLabel('Supply current')).toHaveCount(0);
   await item(page).getByLabel('Maximum DC through it', { exact: true }).fill('0.2');
@@ -50,14 +50,16 @@ test('a table is previewed row by row before anything changes', async ({ page })
     .setInputFiles({ name: 'kit.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
   await expect(page.getByRole('dialog')).toContainText('1 added, 0 changed, 0 left as they are, 1 refused');
   await expect(page.getByRole('row', { name: /harp refused/ })).toContainText('there is no source of the kind “harp”');
-  await page.getByRole('button', { name: 'Take these rows over' }).click();
+  await page.getByRole('button', { name: 'Import these rows' }).click();
   await page.getByLabel('Find in the kit').fill('spare');
   await expect(page.getByRole('gridcell', { name: 'spare cable', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Import' }).click();
   await page
     .getByLabel('A kit (JSON or CSV)')
     .setInputFiles({ name: 'kit.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('kit.json was refused; nothing was changed.');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText(
+    'kit.json can’t be imported. Nothing was changed.',
+  );
 });
 
 test('the kit is handed out as CSV and JSON', async ({ page }) => {
@@ -78,13 +80,13 @@ test('a device’s switches are edited, and the places keep the same rig open', 
   await page.getByRole('button', { name: 'Devices' }).click();
   await page.getByRole('gridcell', { name: 'Stream interface', exact: true }).first().click();
   await item(page).getByRole('button', { name: 'Inlets, switches and figures' }).click();
-  await page.getByLabel('Where it is found').fill('front, left of the knob');
+  await page.getByLabel('Where it is').fill('front, left of the knob');
   await page.getByRole('button', { name: 'Save the device' }).click();
   await expect(page.getByRole('status')).toHaveText(/kit saved/);
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Rig' }).click();
   await expect(page.getByRole('button', { name: 'Rig: Places trial' })).toBeVisible();
   await expect(page).toHaveURL(new RegExp(rig));
-  await expect(page.getByRole('heading', { name: 'What is wrong, worst first' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Problems, worst first' })).toBeVisible();
 });
 
 test('when the server does not answer, the kit keeps the change, says so, and sends it again', async ({ page }) => {
@@ -108,7 +110,7 @@ test('two tabs change one item: what goes together is kept, what does not is ask
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
     await page.getByRole('option', { name: 'Passive ribbon' }).click();
-    await page.getByLabel('What you call it').fill(name);
+    await page.getByLabel('Name').fill(name);
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('status')).toHaveText(/kit saved/);
   };

@@ -31,7 +31,7 @@ test('level and budget: whose noise it is, what a booster gains, a quieter room'
   await expect(page.getByRole('heading', { name: 'Whose noise it is: Room' })).toBeVisible();
 
   // Its switch feeds a self-powered microphone on a plain adapter too: that is nothing to be pressed here.
-  const remedies = page.getByRole('region', { name: 'What would better it' });
+  const remedies = page.getByRole('region', { name: 'What would help' });
   await expect(remedies).toContainText('Its switch feeds Lock keeper, self-powered too');
   await expect(page.getByRole('button', { name: 'Do it: Insert an inline booster' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Do it: Move to Stream interface, inlet 2' }).click();
@@ -144,7 +144,7 @@ test('the simulated interface: faults named, the surplus explained, figures kept
 
   // The budget counts what was measured last.
   await expect(page.getByRole('heading', { name: 'Whose noise it is: Hum' })).toBeVisible();
-  await page.getByRole('checkbox', { name: 'hum and tones as last measured' }).uncheck();
+  await page.getByRole('checkbox', { name: 'includes the hum measured last time' }).uncheck();
   await expect(page.getByRole('heading', { name: /Whose noise it is: Preamplifier/ })).toBeVisible();
 
   const sound = await page.request.get(
@@ -174,7 +174,7 @@ test('a gate and a talking room are refused; a live stream shows how far it is a
 
   await choose(page, 'Pace', 'live');
   await simulated.click();
-  await expect(page.getByRole('progressbar', { name: 'How far it is' })).toBeVisible();
+  await expect(page.getByRole('progressbar', { name: 'Progress' })).toBeVisible();
   await expect(page.getByText(/Listening to simulated interface: [1-9]/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('progressbar')).toHaveCount(0);

@@ -13,7 +13,7 @@ const LONGEST = '60 seconds';
 
 /** Plans and waits for the proposal. */
 async function plan(page: Page, onlyKit = false) {
-  if (onlyKit) await page.getByRole('checkbox', { name: 'Only what the kit has' }).check();
+  if (onlyKit) await page.getByRole('checkbox', { name: 'Use only my kit' }).check();
   // A busy machine needs longer; what is tested is the plan, not how quickly it comes.
   await choose(page, 'Search for at most', LONGEST);
   await page.getByRole('button', { name: /^Plan (the patch|again)$/ }).click();
@@ -33,8 +33,8 @@ test.describe('the patch', () => {
     await openPlan(page, rig);
     await expect(page.getByRole('heading', { name: 'No plan yet' })).toBeVisible();
     await plan(page);
-    await expect(page.getByRole('heading', { name: 'Every line works, with 2 things to get' })).toBeVisible();
-    await expect(main(page)).toContainText('Proven to be the best there is');
+    await expect(page.getByRole('heading', { name: 'Every line works. 2 items to buy or borrow' })).toBeVisible();
+    await expect(main(page)).toContainText('This is the best patch possible');
     await expect(list(page, 'To get')).toContainText('1 × T12 supply box');
     await expect(row(page, 'Hold desk, bank B')).toContainText(/48 V.*off/);
     await expect(row(page, 'Announcer')).toContainText('At present Silent (dead cable: cable 20 m, old).');
@@ -80,7 +80,7 @@ test.describe('the patch', () => {
   test('a line is pinned, planned again and compared; three proposals are kept', async ({ page }) => {
     const rig = await copyOf(page, 'Planned again', 'lock-nine-mended');
     await openPlan(page, rig);
-    const panel = page.getByRole('complementary', { name: 'What a plan keeps to' });
+    const panel = page.getByRole('complementary', { name: 'Rules for the plan' });
     await panel.getByRole('button', { name: 'Pin a line' }).click();
     await choose(page, 'Line', 'Valve microphone');
     await choose(page, 'Inlet', 'Hold desk, inlet 15');
@@ -125,14 +125,14 @@ test.describe('the patch', () => {
   test('inlets are forbidden, lines kept together, places and runs put in', async ({ page }) => {
     const rig = await copyOf(page, 'With wishes', 'lock-nine-mended');
     await openPlan(page, rig);
-    const panel = page.getByRole('complementary', { name: 'What a plan keeps to' });
+    const panel = page.getByRole('complementary', { name: 'Rules for the plan' });
     await panel.getByRole('button', { name: 'Forbid an inlet' }).click();
     await choose(page, 'Inlet', 'Hold desk, inlet 1');
     await panel.getByRole('button', { name: 'Forbid an inlet' }).click();
-    await panel.getByRole('button', { name: 'Keep two together' }).click();
+    await panel.getByRole('button', { name: 'Keep two lines together' }).click();
     await choose(page, 'One line', 'Trio, ribbon left');
     await choose(page, 'Other line', 'Trio, long ribbon');
-    await panel.getByRole('button', { name: 'Keep two together' }).click();
+    await panel.getByRole('button', { name: 'Keep two lines together' }).click();
     await panel.getByRole('button', { name: 'Places and runs …' }).click();
     const dialog = page.getByRole('dialog', { name: 'Places and runs' });
     await dialog.getByLabel('New place').fill('Towpath');
@@ -159,7 +159,7 @@ test('chains: the best first, the tempting one refused with its reason, one of t
   const best = page.getByRole('region', { name: 'Best first' }).getByRole('listitem').first();
   await expect(best).toContainText('phantom to plug-in converter');
   await expect(best).toContainText('Clear');
-  await expect(page.getByRole('region', { name: 'Shorter, and not allowed' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Tempting, but wrong' })).toContainText(
     'Too much voltage on the capsule. 46 V on a capsule rated for 10 V.',
   );
   await page.getByRole('group', { name: 'Feed of the inlet' }).getByRole('button', { name: 'off' }).click();
@@ -181,7 +181,7 @@ test('supplies: what would do for a line, and boxes arranged on direct-current o
   const chorus = row(page, 'Chorus box of the electric piano, old');
   await expect(chorus).toContainText('shorts the supply');
   await page.getByRole('button', { name: 'Arrange' }).click();
-  await expect(page.getByText('Every box hangs on an outlet that is right for it.')).toBeVisible();
+  await expect(page.getByText('Every box is on a suitable outlet.')).toBeVisible();
   await expect(chorus).toContainText('Clear');
   await expect(chorus.getByRole('combobox')).toHaveText(/Isolated supply/);
 

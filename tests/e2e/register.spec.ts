@@ -129,8 +129,8 @@ test('how likely things are can be said otherwise, and counts; which end it was 
   await page.goto(`/test?rig=${rig}&line=announcer`);
   const left = page.getByRole('list', { name: 'What it can still be' }).getByRole('listitem');
   await expect(left.first()).not.toContainText('Muted');
-  await page.getByRole('button', { name: 'How likely things are' }).click();
-  const dialog = page.getByRole('dialog', { name: 'How likely things are' });
+  await page.getByRole('button', { name: 'How likely each fault is' }).click();
+  const dialog = page.getByRole('dialog', { name: 'How likely each fault is' });
   const muted = dialog.getByLabel('Forgotten, or no fault at all: muted, gain or fader down');
   await muted.fill('5000');
   await expect(dialog.getByText('0.01 to 1000')).toBeVisible();
@@ -140,7 +140,7 @@ test('how likely things are can be said otherwise, and counts; which end it was 
   await expect(left.first()).toContainText(/^Muted/);
   await page.reload();
   await expect(left.first()).toContainText(/^Muted/);
-  await page.getByRole('button', { name: 'How likely things are' }).click();
+  await page.getByRole('button', { name: 'How likely each fault is' }).click();
   await dialog.getByRole('button', { name: 'All as in the table' }).click();
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(left.first()).not.toContainText('Muted');

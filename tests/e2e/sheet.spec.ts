@@ -5,7 +5,7 @@ test('Lock Nine opens with every mistake, worst first; each is explained', async
   await openRig(page);
   await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
   await expect(page.getByRole('button', { name: '4 Silent' })).toBeVisible();
-  await expect(why(page).getByRole('heading', { name: 'What is wrong, worst first' })).toBeVisible();
+  await expect(why(page).getByRole('heading', { name: 'Problems, worst first' })).toBeVisible();
   const told = await why(page).getByRole('listitem').allTextContents();
   const rank = (text: string) => ['Stop', 'Silent', 'Watch'].findIndex((verdict) => text.startsWith(verdict));
   expect(told.map(rank)).toEqual(told.map(rank).toSorted());
@@ -149,11 +149,11 @@ test('filters and search leave what is asked for', async ({ page }) => {
 
 test('the probe goes on any two contacts, by pressing them or by name', async ({ page }) => {
   await openLine(page, 'Trio, pair A left');
-  await expect(page.getByLabel('Probe reads')).toHaveText(/^35\.7\d V$/);
+  await expect(page.getByLabel('Meter reads')).toHaveText(/^35\.7\d V$/);
   await choose(page, 'black tip', '3, at the source');
-  await expect(page.getByLabel('Probe reads')).toHaveText('0.00 V');
+  await expect(page.getByLabel('Meter reads')).toHaveText('0.00 V');
   await row(page, 'Trio, pair A left').locator('title', { hasText: 'Probe contact 1' }).first().locator('..').click();
-  await expect(page.getByLabel('Probe reads')).toHaveText(/^−35\.7\d V$/);
+  await expect(page.getByLabel('Meter reads')).toHaveText(/^−35\.7\d V$/);
 });
 
 test('schools change verdicts, and the finding names the one that decided', async ({ page }) => {

@@ -192,7 +192,7 @@ test('found otherwise, not possible, and back: the rest is computed anew, and th
   expect(rows).toHaveLength(3);
   expect(rows[1]).toMatch(/,Incident,.*Trio, pair A left was plugged/);
   await page.getByRole('textbox', { name: 'Note' }).fill('The lamp of bank A is broken');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Add note' }).click();
   await page.getByRole('link', { name: 'Hand-over page' }).click();
   await expect(page.getByRole('heading', { name: 'Hand-over: Otherwise' })).toBeVisible();
   await expect(page.getByText('The lamp of bank A is broken')).toBeVisible();

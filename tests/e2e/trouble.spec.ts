@@ -92,7 +92,7 @@ test('a browser that remembers nothing any more: the name is typed all the same,
   await page.getByLabel('Your name').pressSequentially('Ida');
   await expect(page.getByLabel('Your name')).toHaveValue('Ida');
   await page.getByRole('textbox', { name: 'Note' }).fill('The lamp by the lock hums');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Add note' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'The lamp by the lock hums' })).toContainText('Ida');
 });
 
@@ -239,7 +239,7 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
     place: 'log',
     act: async (page) => {
       await page.getByRole('textbox', { name: 'Note' }).fill('Kept while the server is away');
-      await page.getByRole('button', { name: 'Write it down' }).click();
+      await page.getByRole('button', { name: 'Add note' }).click();
     },
     told: (page) => expect(page.getByRole('alert').filter({ hasText: 'does not answer' })).toBeVisible(),
   },
@@ -314,7 +314,7 @@ test('the server goes away under each page and comes back: what was done is kept
     await savedAs(tabs[1], 'kit saved');
     await lookAt(tabs[2]);
     await expect(tabs[2].getByRole('textbox', { name: 'Note' })).toHaveValue('Kept while the server is away');
-    await tabs[2].getByRole('button', { name: 'Write it down' }).click();
+    await tabs[2].getByRole('button', { name: 'Add note' }).click();
     await expect(tabs[2].getByRole('listitem').filter({ hasText: 'Kept while the server is away' })).toBeVisible();
     await lookAt(tabs[3]);
     await tabs[3].getByRole('button', { name: /^Start from here: Everything is packed/ }).click();

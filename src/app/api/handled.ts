@@ -42,7 +42,7 @@ async function answered(handler: () => Promise<NextResponse> | NextResponse): Pr
       return error(trouble.trouble === 'full' ? 507 : 503, `database-${trouble.trouble}`, sentenceOf(trouble));
     }
     console.error(problem);
-    return error(500, 'internal', 'Something went wrong here; nothing was changed. The server log has the details.');
+    return error(500, 'internal', 'Server error. Nothing was changed; details are in the server log.');
   }
 }
 
@@ -66,7 +66,7 @@ export function sameOrigin(request: NextRequest): void {
     throw new Refused(
       403,
       'other-origin',
-      'Requests from other sites are refused; send it from Inlet Check itself or without an Origin.',
+      'Requests from other sites are blocked. Use Inlet Check, or send no Origin header.',
     );
 }
 
@@ -146,6 +146,15 @@ export async function tableBody(request: NextRequest): Promise<string> {
   if (!/^text\/(csv|plain)\b/i.test(request.headers.get('content-type') ?? ''))
     throw new Refused(415, 'not-a-table', 'Send the body as text/csv.');
   return limitedText(request);
+}
+
+/** The revision that a table is to be put into, by `?apply=REVISION`; undefined where it is only looked at. */
+export function applied({ nextUrl }: NextRequest): number | undefined {
+  const apply = nextUrl.searchParams.get('apply');
+  if (apply === null) return undefined;
+  if (!/^[1-9]\d{0,8}$/.test(apply))
+    throw new Refused(400, 'bad-request', 'apply takes the number of the revision that was previewed.');
+  return Number(apply);
 }
 
 /** A text as a file to keep. */

@@ -109,14 +109,14 @@ export function AddItemDialog({
               )}
             />
             <TextField
-              label="What you call it"
+              label="Name"
               value={name}
               placeholder={choice?.label}
               onChange={(event) => setName(event.target.value)}
               slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
             />
             <Typography variant="caption" color="textSecondary">
-              Typical figures stand in until you enter those of its data sheet.
+              Typical figures are used until you enter the data sheet.
             </Typography>
           </Stack>
         </DialogContent>

@@ -29,7 +29,7 @@ export function ClashNotice({ clash: { name, mine, theirs }, onSettle }: Props) 
             {mine ? 'Keep mine' : 'Remove it anyway'}
           </Button>
           <Button color="inherit" onClick={() => onSettle('theirs')}>
-            {theirs ? 'Take theirs' : 'Remove it here too'}
+            {theirs ? 'Use the other tab’s version' : 'Remove it here too'}
           </Button>
         </>
       }

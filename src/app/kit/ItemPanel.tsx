@@ -43,9 +43,9 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         </Typography>
       </Box>
       {open.length > 0 && (
-        <Box component="section" aria-label="What is open">
+        <Box component="section" aria-label="Still to find out">
           <Typography variant="h3" component="h3" gutterBottom>
-            What is open
+            Still to find out
           </Typography>
           <Stack spacing={1}>
             {open.map(({ what, leaves }) => (
@@ -120,7 +120,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         <AnswerDialog
           title={asked.title}
           everywhere={
-            uses.length ? `Taken over wherever it is used: ${uses.map(({ name }) => name).join(', ')}.` : undefined
+            uses.length ? `Updated everywhere it is used: ${uses.map(({ name }) => name).join(', ')}.` : undefined
           }
           onClose={() => setAsked(undefined)}
           onRecord={(fact) => {

@@ -34,13 +34,13 @@ export function KitImportDialog({ items, onClose, onTake }: Props) {
         <FileDrop
           label="A kit (JSON or CSV)"
           accept=".json,.csv,application/json,text/csv"
-          onText={(file, text) => setRead(readFile(file, text, items))}
+          onFile={(file) => void file.text().then((text) => setRead(readFile(file.name, text, items)))}
           onRefused={(file, why) => setRead({ file, refused: [why] })}
         />
         <Box sx={{ mt: 2 }} aria-live="polite">
           {read && 'refused' in read && (
             <Alert severity="error">
-              <strong>{read.file} was refused; nothing was changed.</strong>
+              <strong>{read.file} can’t be imported. Nothing was changed.</strong>
               <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
                 {read.refused.map((reason) => (
                   <li key={reason}>{reason}</li>
@@ -61,7 +61,7 @@ export function KitImportDialog({ items, onClose, onTake }: Props) {
             disabled={!read.rows.some(({ did }) => did === 'adds' || did === 'changes')}
             onClick={() => onTake(read.items)}
           >
-            Take these rows over
+            Import these rows
           </Button>
         )}
       </DialogActions>
@@ -91,7 +91,7 @@ function fromJson(text: string, items: readonly KitItem[]): Read {
       line: n + 1,
       name: item.name,
       did: same ? 'leaves as it is' : before ? 'changes' : 'adds',
-      what: same ? 'nothing differs' : before ? 'all of it is replaced' : item.role,
+      what: same ? 'unchanged' : before ? 'replaces the whole item' : item.role,
     };
   });
   const fresh = new Map(given.map((item) => [item.id, item]));

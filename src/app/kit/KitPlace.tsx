@@ -23,6 +23,7 @@ import { ClashNotice } from './ClashNotice';
 import { useKit, type SavedItem } from './useKit';
 import { useShortcut } from '@/ui/shell/useShortcut';
 import type { Use } from './uses';
+import { plural } from '@/core/units';
 
 interface Props {
   items: KitItem[];
@@ -69,7 +70,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
     adopt(body!);
     setMessage(
       body!.places
-        ? `Recorded, and taken over at ${body!.places} places in ${body!.rigs} rigs.`
+        ? `Recorded and updated in ${plural(body!.places, 'line')} of ${plural(body!.rigs, 'rig')}.`
         : 'Recorded. No rig uses this item yet.',
     );
   };
@@ -90,7 +91,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
     />
   ) : (
     <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
-      Select something to see its figures, where they come from, and what is still open.
+      Pick an item to see its figures, their origin and what is still unknown.
     </Typography>
   );
   return (
@@ -182,8 +183,8 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
                 Nothing in the kit yet
               </Typography>
               <Typography variant="body1" sx={{ mb: 2 }}>
-                Add the microphones, boxes, cables and devices you own, copied from the generic catalogue; then put in
-                what their data sheets say. What you do not know may stay open.
+                Add the microphones, boxes, cables and devices you own, start from the generic catalogue, then enter the
+                data-sheet figures. Leave blank what you don’t know.
               </Typography>
               <Button variant="contained" onClick={() => setDialog('add')}>
                 Add the first item

@@ -46,7 +46,7 @@ const columns: GridColDef<Row>[] = [
     headerName: 'Open',
     type: 'number',
     width: 74,
-    description: 'Questions without an answer and figures that are only assumed',
+    description: 'Unanswered questions and assumed figures',
   },
   { field: 'used', headerName: 'Used on', flex: 1.4, minWidth: 120 },
 ];

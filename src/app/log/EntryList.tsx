@@ -21,9 +21,7 @@ export function EntryList({ entries, nameOf, rig, none }: Props) {
   if (entries.length === 0)
     return (
       <Box sx={{ p: 2 }}>
-        <Typography gutterBottom>
-          {none ? 'Nothing has happened yet.' : 'Nothing of that kind is in the log.'}
-        </Typography>
+        <Typography gutterBottom>{none ? 'Nothing has happened yet.' : 'No entries of this kind.'}</Typography>
         {none && (
           <Button component={NextLink} href={`/switch?rig=${rig}`}>
             Begin a run sheet

@@ -13,7 +13,7 @@ interface Props {
   onChoose: (line: string) => void;
 }
 
-/** What every source had to bear: feeds, how long, and what happened to it. */
+/** Feed on each line to bear: feeds, how long, and what happened to it. */
 export function ExposureList({ exposures, nameOf, onChoose }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.5 }}>
@@ -21,7 +21,7 @@ export function ExposureList({ exposures, nameOf, onChoose }: Props) {
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
         From the steps that were reported. Press a line to see its entries.
       </Typography>
-      {exposures.length === 0 && <Typography variant="body2">No source has had a feed yet.</Typography>}
+      {exposures.length === 0 && <Typography variant="body2">No feed has been recorded yet.</Typography>}
       {exposures.map((record) => (
         <ButtonBase
           key={record.line}

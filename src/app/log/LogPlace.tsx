@@ -98,7 +98,7 @@ export function LogPlace({ rig, document, initial }: Props) {
             sx={{ width: 130 }}
           />
           <Button type="submit" variant="outlined" disabled={!note.trim()}>
-            Write it down
+            Add note
           </Button>
         </Box>
         {failed && <Alert severity="error">{failed}</Alert>}
@@ -129,7 +129,7 @@ export function LogPlace({ rig, document, initial }: Props) {
             options={[[ALL, 'every day'], ...days.map((each) => [each, each] as const)]}
           />
           <TextField
-            label="Containing"
+            label="Search text"
             value={text}
             onChange={(event) => setText(event.target.value)}
             sx={{ width: 160 }}

@@ -12,5 +12,5 @@ test('what a source had, in a few words', () => {
       { feed: 'plug-in', seconds: 600, times: 1 },
       { feed: 'unknown', seconds: 5, times: 1 },
     ]),
-  ).toBe('plug-in power for 10 min; nobody knows which feed for 5 s');
+  ).toBe('plug-in power for 10 min; unknown feed for 5 s');
 });

@@ -15,6 +15,6 @@ export const exposureText = ({ feeds }: Exposure): string =>
   feeds
     .map(
       ({ feed, seconds, times }) =>
-        `${feed === 'unknown' ? 'nobody knows which feed' : feedLabel(feed)} for ${durationText(seconds)}${times > 1 ? `, ${times} times` : ''}`,
+        `${feed === 'unknown' ? 'unknown feed' : feedLabel(feed)} for ${durationText(seconds)}${times > 1 ? `, ${times} times` : ''}`,
     )
     .join('; ') || 'no feed';

@@ -31,9 +31,9 @@ export function AccountList({ accounts, open, suspects, sine, done }: Props) {
     LOOPS.has(suspects.find((suspect) => suspect.id === id)?.kind ?? 'lamp');
   const nameOf = (id: string) => suspects.find((suspect) => suspect.id === id)?.name ?? id;
   return (
-    <Box component="section" aria-label="The account" sx={{ mt: 2.5 }}>
+    <Box component="section" aria-label="Result" sx={{ mt: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {done ? 'The account' : 'So far'}
+        {done ? 'Result' : 'So far'}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {accounts.map(({ component, cause, culprits, dbfs, certainty, mendings }, n) => (
@@ -44,7 +44,7 @@ export function AccountList({ accounts, open, suspects, sine, done }: Props) {
           >
             <Typography sx={{ fontWeight: 650 }}>
               {n + 1}. {culprits.length === 0 ? NOBODY[cause] : culprits.map(nameOf).join(' together with ')}
-              {culprits.length === 2 && ' – a loop: only both together'}
+              {culprits.length === 2 && ' – a loop: needs both'}
               {culprits.length === 3 && ' – a loop: only all three together'}
               {culprits.length > 0 && cause === 'comes and goes' && ' – but not always when it is on'}
               {culprits.length === 1 &&

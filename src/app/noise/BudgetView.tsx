@@ -83,7 +83,7 @@ export function BudgetView({
               value={set}
               placeholder={budget.gain.toFixed(1)}
               error={!valid}
-              helperText={valid ? 'empty: planned' : 'from −60 to 120'}
+              helperText={valid ? 'blank: planned gain' : 'from −60 to 120'}
               onChange={(event) => setSet(event.target.value)}
               slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
               sx={{ width: 130 }}
@@ -93,7 +93,7 @@ export function BudgetView({
                 control={
                   <Checkbox size="small" checked={counted} onChange={(event) => setCounted(event.target.checked)} />
                 }
-                label="hum and tones as last measured"
+                label="includes the hum measured last time"
                 slotProps={{ typography: { variant: 'body2' } }}
                 sx={{ height: 40, mr: 0 }}
               />
@@ -116,8 +116,7 @@ export function BudgetView({
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
             Peaks by the school “{schoolLabel('peakTarget', schoolsOf(document).peakTarget)}”, the floor by “
             {schoolLabel('floorMeter', floorMeter)}”. 20 Hz to 20 kHz, 20 °C; noise currents of amplifiers are left out;
-            a room in dB(A) tells nothing below 80 Hz, so rumble is a range; levels of rooms and gear are as good as
-            their figures.
+            a room in dB(A) tells nothing below 80 Hz, so rumble is a range; as accurate as the room and gear figures.
           </Typography>
         </>
       )}
@@ -158,7 +157,7 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
         note={
           headroom.loudest === undefined
             ? `${quantity(headroom.toFullScale, 'dB')} below full scale`
-            : `the source clips ${quantity(headroom.atSource!, 'dB')} above them`
+            : `${quantity(headroom.atSource!, 'dB')} before the source clips`
         }
       />
       <Figure
@@ -220,10 +219,8 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
       <ShareChart label="Shares of the noise" shares={shares} />
       {first.share < 0.999 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 0.75 }}>
-          Without it the floor would lie {quantity(-10 * Math.log10(1 - first.share), 'dB')} lower
-          {shares[1] && shares[1].share < 0.999
-            ? `; without the next, ${quantity(-10 * Math.log10(1 - shares[1].share), 'dB')}.`
-            : '.'}
+          Without {first.name}: {quieterBy(first.share)}.
+          {shares[1] && shares[1].share < 0.999 && ` Without ${shares[1].name}: ${quieterBy(shares[1].share)}.`}
         </Typography>
       )}
     </Box>
@@ -232,9 +229,9 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
 
 function Remedies({ remedies, onApply }: { remedies: NoiseRemedy[]; onApply: (remedy: NoiseRemedy) => void }) {
   return (
-    <Box component="section" aria-label="What would better it" sx={{ mt: 2.5 }}>
+    <Box component="section" aria-label="What would help" sx={{ mt: 2.5 }}>
       <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
-        What would better it
+        What would help
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {remedies.map((remedy) => (
@@ -284,4 +281,10 @@ function gained({ gainsA, gains, peak }: NoiseRemedy): string {
   const most = Math.abs(gainsA) >= Math.abs(gains) ? gainsA : gains;
   if (Math.abs(most) < 0.1) return 'nothing';
   return most > 0 ? `${quantity(most, 'dB')} less noise` : `${quantity(-most, 'dB')} more noise`;
+}
+
+/** What is gained by taking away a part of the noise power: "20 dB quieter". */
+function quieterBy(share: number): string {
+  const gained = -10 * Math.log10(1 - share);
+  return gained < 0.05 ? 'no change' : `${quantity(gained, 'dB')} quieter`;
 }

@@ -94,9 +94,9 @@ export function HuntBoard({ rig, saved, sine, who, worker, onHunt }: Props) {
       ) : (
         view && (
           <Alert severity="success" sx={{ mb: 2 }}>
-            After {hunt.steps.length} measurements nothing more would be learned. The account is below.{' '}
+            Done after {hunt.steps.length} measurements. Result below.{' '}
             <Button size="small" onClick={() => setOwn(hunt.steps.at(-1)?.on ?? [])}>
-              Measure once more all the same
+              Measure again anyway
             </Button>
           </Alert>
         )
@@ -113,7 +113,7 @@ export function HuntBoard({ rig, saved, sine, who, worker, onHunt }: Props) {
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
         {hunt.steps.length > 0 && (
           <Button variant="outlined" onClick={() => void tell({ undo: true })}>
-            Take the last measurement back
+            Undo the last measurement
           </Button>
         )}
         <Button variant="outlined" component={NextLink} href={`/noise/hunt?rig=${rig}&hunt=${id}`}>
@@ -161,7 +161,7 @@ function NextCard(props: {
           <strong>On:</strong> {names(turnOn)}
         </Typography>
       )}
-      {turnOff.length + turnOn.length === 0 && <Typography>Everything stays as it is.</Typography>}
+      {turnOff.length + turnOn.length === 0 && <Typography>Leave everything as it is.</Typography>}
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
         {own || !next ? 'Your own choice of who is on.' : next.why} Monitors down while anything is plugged or switched.
         Of several channels the first is read.
@@ -169,7 +169,7 @@ function NextCard(props: {
       {children}
       <Box component="details" sx={{ mt: 1, fontSize: '0.8125rem' }}>
         <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600 }}>
-          Who is on ({on.length} of {hunt.suspects.length}); choose otherwise
+          On now: {on.length} of {hunt.suspects.length} (change)
         </Box>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
           {hunt.suspects.map(({ id, name, fixed }) => (

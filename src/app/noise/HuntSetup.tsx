@@ -144,7 +144,7 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
       </Box>
       {suspects.length >= MOST_SUSPECTS && (
         <Typography variant="caption" color="textSecondary">
-          {MOST_SUSPECTS} at most: take those together that hang on one strip.
+          {MOST_SUSPECTS} maximum: enter everything on one strip as one suspect.
         </Typography>
       )}
       <Alert severity="warning" sx={{ mt: 2 }}>

@@ -102,7 +102,7 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
       {measured.audio && (
         <FormControlLabel
           control={<Checkbox size="small" checked={sound} onChange={(event) => setSound(event.target.checked)} />}
-          label="the sound too"
+          label="save the audio too"
           slotProps={{ typography: { variant: 'body2' } }}
         />
       )}

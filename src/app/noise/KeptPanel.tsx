@@ -91,7 +91,7 @@ export function KeptPanel(props: Props) {
       </Typography>
       {measurements.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          Nothing yet. Measure the line and keep its figures; the next day tells whether they have changed.
+          Nothing saved. Measure this line and save it to compare tomorrow.
         </Typography>
       )}
       {measurements.length > 1 && <TrendChart measurements={measurements} target={limit} floorMeter={floorMeter} />}

@@ -86,8 +86,8 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
         {line.name}: the {kind} ladder
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-        From the top down, one thing less each time; nothing else changes. The difference between two rungs is what was
-        taken away. Of a recording with several channels the first is read.
+        Measure from the top; remove one thing each time and change nothing else. The drop between two rungs is what
+        that thing adds. Only channel 1 is used.
       </Typography>
       <Box
         component="ol"
@@ -119,7 +119,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
                 </Typography>
                 {optional && (
                   <Typography variant="caption" color="textSecondary">
-                    may be left out
+                    optional
                   </Typography>
                 )}
                 <Typography variant="body2" sx={{ ml: 'auto', fontWeight: 600 }}>

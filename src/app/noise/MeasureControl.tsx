@@ -39,14 +39,14 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
           {peak > 0 && ` · peak ${quantity(level, 'dBFS')}`}
         </Typography>
         <LinearProgress
-          aria-label="How far it is"
+          aria-label="Progress"
           variant={share === undefined ? 'indeterminate' : 'determinate'}
           value={100 * (share ?? 0)}
         />
         <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
           {origin === 'browser' && (
             <Button variant="contained" onClick={finish}>
-              Enough, read it
+              Stop and analyse
             </Button>
           )}
           <Button variant="outlined" onClick={stop}>

@@ -61,8 +61,7 @@ export function MeasureView({ rig, document, line, target, floorMeter, sine, who
         {line.name}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-        Everybody quiet, gates and noise suppression off, the gain as it will be used. Two seconds at least, ten are
-        better.
+        Everyone quiet. Gates and noise suppression off, gain as in the take. Record 10 s (2 s minimum).
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1.5 }}>
         <TextField

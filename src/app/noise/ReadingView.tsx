@@ -67,7 +67,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       )}
       {measured.truncated && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          The file ends before it says it would: {measured.seconds.toFixed(1)} s of it were there and are read.
+          Incomplete file: {measured.seconds.toFixed(1)} s found and used.
         </Alert>
       )}
       {measured.warning && (
@@ -77,7 +77,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       )}
       {reading.reasons.map(({ code, text }) => (
         <Alert key={code} severity="error" sx={{ mb: 1 }}>
-          <strong>No noise floor.</strong> {text}
+          <strong>Not usable as a noise floor.</strong> {text}
         </Alert>
       ))}
       {reading.usable && <LeftOut disturbances={reading.disturbances} />}
@@ -118,7 +118,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
         <Typography sx={{ mt: 1.5, maxWidth: 720 }} aria-label="Where it comes from">
           {surplus.text}
           {tooMuchGain &&
-            ` The gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} above what the peaks need: turned down it leaves headroom; signal and hiss go down together.`}
+            ` Gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} higher than the peaks need. Lower it for headroom; signal and noise drop together.`}
         </Typography>
       )}
       {reading.clean && !surplus?.because.length && (
@@ -254,7 +254,7 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
     ],
     [
       'Broadband',
-      `${rms(reading.broadbandDbfs, sine)}, ${reading.slopeDbPerOctave.toFixed(1).replace('-', '−')} dB an octave`,
+      `${rms(reading.broadbandDbfs, sine)}, slope ${reading.slopeDbPerOctave.toFixed(1).replace('-', '−')} dB/octave`,
     ],
     ['Rumble below 40 Hz', rms(reading.rumbleDbfs, sine)],
     [

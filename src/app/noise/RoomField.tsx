@@ -36,7 +36,7 @@ export function RoomField({ document, line, room, onChange }: Props) {
           ? place.room || place.roomBands
             ? place.name
             : `${place.name}: assumed`
-          : 'assumed; say in Plan where it stands'}
+          : 'assumed; set its position in Plan'}
       </Typography>
       {editing && place && (
         <RoomDialog
@@ -80,7 +80,7 @@ function RoomDialog(props: { place: Location; onClose: () => void; onSave: (to: 
       <DialogTitle>Room noise: {place.name}</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 1.5 }}>
-          Read off a sound level meter with everybody quiet. One figure in dB(A) is enough; octaves are taken before it.
+          From a sound level meter, everyone quiet. One dB(A) figure is enough; octave levels override it.
         </Typography>
         <TextField
           autoFocus

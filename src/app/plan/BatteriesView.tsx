@@ -69,7 +69,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
           {name}: {hours(now.hours)}
         </Typography>
         <Typography variant="body2" color="textSecondary">
-          on one set of cells as the switches stand now; the feeds give {(now.watts * 1000).toFixed(0)} mW
+          on one set of batteries with the switches as drawn; the feeds take {now.watts.toFixed(2)} W
         </Typography>
       </Box>
       {recommended && (
@@ -140,7 +140,7 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
       <Typography variant="body2" color="textSecondary">
         {option.accepted
           ? 'Every line on its switches accepts it.'
-          : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${uncapital(what)}`).join('; ')}. Those switches stay higher.`}
+          : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${uncapital(what)}`).join('; ')}. Those switches keep the higher voltage.`}
       </Typography>
       {shown ? (
         <Typography variant="caption" color="textSecondary">
@@ -230,9 +230,9 @@ function CellFigure({
 
 function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
   return (
-    <Box component="section" aria-label="On cells of their own">
+    <Box component="section" aria-label="Sources on battery">
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
-        On cells of their own, shortest first
+        Sources on battery, shortest first
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {cells.map(({ line, lineName, name, milliamps, hours: lasts }) => (

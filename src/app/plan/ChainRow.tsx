@@ -47,7 +47,7 @@ export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: (
               quality.balanced ? 'balanced' : 'unbalanced',
               ...(quality.lowCut ? [`from ${quantity(quality.lowCut, 'Hz')}`] : []),
               ...(quality.highCut ? [`to ${quantity(quality.highCut, 'Hz')}`] : []),
-              ...(usesUp.length ? [`takes the last: ${usesUp.join(', ')}`] : []),
+              ...(usesUp.length ? [`uses your last: ${usesUp.join(', ')}`] : []),
             ].join(' · ')}
           </Typography>
         )}

@@ -113,15 +113,15 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
             ))}
           </Section>
           {chains.refused.length > 0 && (
-            <Section ordered title="Shorter, and not allowed">
+            <Section ordered title="Tempting, but wrong">
               {chains.refused.map((chain, n) => (
                 <ChainRow key={n} chain={chain} />
               ))}
             </Section>
           )}
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
-            Order: verdict, points to watch, balance, level above the noise of a usual preamplifier (−128 dBu, common
-            practice), bandwidth, number of links and how simple they are, what is used up, what has to be changed.
+            Best first: verdict, balanced or not, level above preamp noise (−128 dBu, typical), bandwidth, fewest links,
+            simplest links, least kit used up, fewest changes.
           </Typography>
         </>
       )}

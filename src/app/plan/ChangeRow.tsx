@@ -97,7 +97,7 @@ export function ChangeRow({ change, tick, pinned, onPin }: Props) {
       name={name}
       tick={tick}
       now={
-        <Side inlet={from?.name ?? 'in another line’s box'} verdict={before === 'unsolved' ? undefined : before}>
+        <Side inlet={from?.name ?? 'in another line’s direct box'} verdict={before === 'unsolved' ? undefined : before}>
           {takenOut.map((label, n) => (
             <Part key={n} label={`− ${label}`} />
           ))}
@@ -115,9 +115,7 @@ export function ChangeRow({ change, tick, pinned, onPin }: Props) {
       }
       why={reason}
       end={
-        <Tooltip
-          title={pinned ? `${name} stays here in every plan; press to let it go` : `Keep ${name} here in every plan`}
-        >
+        <Tooltip title={pinned ? `${name} pinned here; tap to unpin` : `Keep ${name} here in every plan`}>
           <IconButton size="small" aria-label={`Pin ${name}`} aria-pressed={pinned} onClick={onPin}>
             {pinned ? <PushPinIcon sx={{ fontSize: 16 }} /> : <PushPinOutlinedIcon sx={{ fontSize: 16 }} />}
           </IconButton>

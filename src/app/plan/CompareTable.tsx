@@ -30,7 +30,7 @@ export function CompareTable({ held }: { held: Held[] }) {
         String(proposal.document.devices.flatMap(({ groups }) => groups.filter(({ feed }) => feed !== 'off')).length),
     ],
     ...lasting[0].map(({ name, device }): [string, (plan: Held, n: number) => string] => [
-      `${name}, one set of cells`,
+      `${name}, one set of batteries`,
       (_, n) => hours(lasting[n].find((time) => time.device === device)?.now.hours ?? 0),
     ]),
     [

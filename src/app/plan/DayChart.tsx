@@ -9,6 +9,7 @@ import { useId, useState } from 'react';
 import { dayOnCells, hours, type CellDay, type RunningTime } from '@/core/plan';
 import { feedLabel } from '@/core/standards/feeds';
 import { GridLines } from '@/ui/figures/GridLines';
+import { plural } from '@/core/units';
 
 const WIDTH = 720;
 const HEIGHT = 200;
@@ -142,11 +143,11 @@ export function DayChart({ time }: { time: RunningTime }) {
   );
 }
 
-const sets = ({ sets: count }: CellDay): string => `${count} ${count === 1 ? 'set' : 'sets'} for the day`;
+const sets = ({ sets: count }: CellDay): string => `${plural(count, 'set')} for the day`;
 
 const changesText = (day: CellDay, start: number): string =>
   day.changes.length
-    ? `As it is now: ${sets(day)}, new cells at ${day.changes.map((at) => clock(start + at)).join(', ')}.`
+    ? `As it is now: ${sets(day)}, new batteries at ${day.changes.map((at) => clock(start + at)).join(', ')}.`
     : 'As it is now: one set lasts the day.';
 
 function NumberField(props: { label: string; value: string; valid: boolean; onChange: (text: string) => void }) {

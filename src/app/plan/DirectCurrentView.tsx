@@ -51,7 +51,7 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
     setTold(
       without.length
         ? `No outlet is right for ${without.map(({ name }) => name).join(', ')}.`
-        : 'Every box hangs on an outlet that is right for it.',
+        : 'Every box is on a suitable outlet.',
     );
   };
   return (

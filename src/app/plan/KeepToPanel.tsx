@@ -20,7 +20,7 @@ interface Props {
   onChange: (to: (from: RigDocument) => RigDocument) => void;
 }
 
-/** What a plan keeps to: pins, forbidden inlets, neighbours, where things stand, and what the person chose for cells, spares and owned parts. */
+/** Rules for the plan: pins, forbidden inlets, neighbours, where things stand, and what the person chose for cells, spares and owned parts. */
 export function KeepToPanel({ document, onChange }: Props) {
   const [placing, setPlacing] = useState(false);
   const wishes = document.wishes ?? {};
@@ -43,16 +43,13 @@ export function KeepToPanel({ document, onChange }: Props) {
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
-        What a plan keeps to
+        Rules for the plan
       </Typography>
       <Typography variant="caption" color="textSecondary">
         Kept with the rig. Change something, then plan again.
       </Typography>
 
-      <Part
-        title="Lines on one particular inlet"
-        empty={!wishes.pinned?.length && 'None. A pin beside a planned line adds one.'}
-      >
+      <Part title="Pinned lines" empty={!wishes.pinned?.length && 'None. A pin beside a planned line adds one.'}>
         {wishes.pinned?.map((pin) => (
           <Entry
             key={pin.line}
@@ -70,7 +67,7 @@ export function KeepToPanel({ document, onChange }: Props) {
         />
       </Part>
 
-      <Part title="Inlets not to be used" empty={!wishes.forbidden?.length && 'None.'}>
+      <Part title="Blocked inlets" empty={!wishes.forbidden?.length && 'None.'}>
         {wishes.forbidden?.map((entry) => (
           <Entry
             key={`${inletKey(entry.to)} ${entry.line}`}
@@ -99,7 +96,7 @@ export function KeepToPanel({ document, onChange }: Props) {
         />
       </Part>
 
-      <Part title="Lines side by side" empty={!wishes.neighbours?.length && 'None.'}>
+      <Part title="Neighbours" empty={!wishes.neighbours?.length && 'None.'}>
         {wishes.neighbours?.map((pair) => (
           <Entry
             key={pair.join(' ')}
@@ -112,7 +109,7 @@ export function KeepToPanel({ document, onChange }: Props) {
           />
         ))}
         <Adding
-          label="Keep two together"
+          label="Keep two lines together"
           fields={[
             { label: 'One line', options: lines },
             { label: 'Other line', options: lines },
@@ -130,7 +127,7 @@ export function KeepToPanel({ document, onChange }: Props) {
         <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
           {document.locations?.length
             ? `${document.locations.map(({ name }) => name).join(', ')}. ${document.runs?.length ?? 0} runs are measured.`
-            : 'Not stated: a line needs as much cable as it has now, wherever it goes.'}
+            : 'Not set: every line keeps its present cable length, wherever it goes.'}
         </Typography>
         <Button variant="outlined" color="inherit" onClick={() => setPlacing(true)}>
           Places and runs …

@@ -64,7 +64,7 @@ export function LoadDialog(props: { load?: DcLoad; own: DirectCurrent; onSave: S
     >
       <NameField register={register} errors={errors} />
       <CentreField control={control} name="centre" label="Centre contact of its socket" />
-      <CentreField control={control} name="ground" label="Pole that its signal ground is joined to" />
+      <CentreField control={control} name="ground" label="Pole its signal ground is on" />
       <Controller
         control={control}
         name="digital"

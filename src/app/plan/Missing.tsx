@@ -32,7 +32,7 @@ export function Shopping({ proposal: { toGet } }: { proposal: Proposal }) {
 /** What could be given up instead. */
 export function Instead({ instead, document }: { instead: NonNullable<Held['instead']>; document: RigDocument }) {
   return (
-    <Section title="Or give up instead">
+    <Section title="Or drop one of your rules">
       {instead.relaxations.map((what) => (
         <Typography
           component="li"

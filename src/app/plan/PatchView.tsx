@@ -100,7 +100,7 @@ function FirstSteps({ lines }: { lines: number }) {
       </Typography>
       <Typography variant="body1">
         {lines
-          ? 'Press “Plan the patch”. Every chain the kit allows is judged by the same check as the rig; then the best patch is computed: no line at Stop or Silent, as few to watch as possible, feeds off where nobody needs them, and as few changes against the present patch as that allows. Nothing is changed until you accept it.'
+          ? 'Plan the patch tries every chain in your kit and finds the best patch: nothing at Stop or Silent, fewest at Watch, feeds off where nobody needs them, fewest changes. Nothing changes until you accept.'
           : 'Add devices and lines in the Rig place first; then come back.'}
       </Typography>
       {!lines && (

@@ -42,8 +42,8 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
       <DialogTitle>Places and runs</DialogTitle>
       <DialogContent>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-          A run is the cable it takes from one place to another, laid as it will lie. Where no run is stated, a line
-          needs as much cable as it has now.
+          A run is the cable length between two positions, along the real route. Where no run is stated, a line needs as
+          much cable as it has now.
         </Typography>
         <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
           <Box component="section" aria-label="Places">

@@ -12,6 +12,7 @@ import { KeepToPanel } from './KeepToPanel';
 import { PatchView } from './PatchView';
 import { SuppliesView } from './SuppliesView';
 import { usePlanning } from './usePlanning';
+import { plural } from '@/core/units';
 
 const TABS = [
   { value: 'patch', label: 'Patch' },
@@ -34,7 +35,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
     (count: number) => {
       if (!planning.result) return;
       change(planning.result);
-      setMessage(`Accepted: ${count} ${count === 1 ? 'change' : 'changes'}, as a new revision. Undo takes them back.`);
+      setMessage(`Accepted: ${plural(count, 'change')}, as a new revision. Undo takes them back.`);
     },
     [planning.result, change],
   );
@@ -49,7 +50,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
       tab={tab}
       onTab={setTab}
       panel={<KeepToPanel document={document} onChange={change} />}
-      panelLabel="What a plan keeps to"
+      panelLabel="Rules for the plan"
       panelWidth={336}
       open={open}
       onClose={() => setOpen(false)}

@@ -9,6 +9,7 @@ import type { RigDocument } from '@/core/rig';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { goalText } from './goalWords';
 import type { Held } from './usePlanning';
+import { plural } from '@/core/units';
 
 /** What the plan comes to, in one line, and how sure that is. */
 export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
@@ -20,16 +21,16 @@ export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, rowGap: 0.5 }}>
         <Typography variant="h1" component="h2">
           {good
-            ? `Every line works${proposal.toGet.length ? `, with ${plural(proposal.toGet.length, 'thing', 'things')} to get` : ''}`
-            : `${leftOut.length} ${leftOut.length === 1 ? 'line has' : 'lines have'} no place`}
+            ? `Every line works${proposal.toGet.length ? `. ${plural(proposal.toGet.length, 'item')} to buy or borrow` : ''}`
+            : `${plural(leftOut.length, 'line has', 'lines have')} no place`}
         </Typography>
         <Counts counts={counts} />
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
-        {plural(lines.length, 'line changes', 'lines change')}, {same} {same === 1 ? 'stays' : 'stay'} as{' '}
-        {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch turns', 'switches turn')}.{' '}
+        {plural(lines.length, 'line changes', 'lines change')}, {plural(same, 'stays', 'stay')} as{' '}
+        {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch changes', 'switches change')}.{' '}
         {optimal
-          ? `Proven to be the best there is, in ${seconds.toFixed(1)} s.`
+          ? `This is the best patch possible (${seconds.toFixed(1)} s).`
           : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; may not be the best.${
               open.length ? ` Perhaps fewer would do: ${open.join(', ')}.` : ''
             }`}
@@ -37,8 +38,6 @@ export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }
     </Box>
   );
 }
-
-const plural = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
 
 function Counts({ counts }: { counts: Record<Verdict, number> }) {
   return (

@@ -159,7 +159,7 @@ function Staying({ proposal: { document, lines } }: { proposal: Proposal }) {
   if (names.length === 0) return null;
   return (
     <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-      As they are: {names.join(', ')}.
+      Unchanged: {names.join(', ')}.
     </Typography>
   );
 }

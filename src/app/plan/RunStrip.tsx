@@ -69,7 +69,7 @@ export function RunStrip({ planning, ready, onWishes }: { planning: Planning; re
           </TextField>
           <FormControlLabel
             control={<Checkbox size="small" checked={onlyKit} onChange={(_, on) => setOnlyKit(on)} />}
-            label={<Typography variant="body2">Only what the kit has</Typography>}
+            label={<Typography variant="body2">Use only my kit</Typography>}
           />
           <Button color="inherit" onClick={onWishes} sx={{ display: { lg: 'none' }, ml: 'auto' }}>
             Wishes

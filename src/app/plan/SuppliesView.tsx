@@ -67,7 +67,7 @@ export function SuppliesView({ document, kit, worker, onChange }: Props) {
         {options && (
           <>
             <OptionList title={suitable.length ? 'Would do' : 'None of them would do'} options={suitable} />
-            {others.length > 0 && <OptionList title="Would not" options={others} />}
+            {others.length > 0 && <OptionList title="Doesn’t work" options={others} />}
             <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
               Each is put into the line at its usual place and judged at the inlet that the line is on: boxes with a
               supply of their own with the inlet&apos;s feed off, the others with 48 V on. A mains supply belongs on the

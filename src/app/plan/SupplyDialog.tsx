@@ -83,7 +83,7 @@ export function SupplyDialog(props: { supply?: DcSupply; own: DirectCurrent; onS
         render={({ field }) => (
           <FormControlLabel
             control={<Checkbox size="small" checked={field.value} onChange={(_, on) => field.onChange(on)} />}
-            label="Every outlet is isolated from the others"
+            label="Isolated outputs"
           />
         )}
       />

@@ -1,16 +1,17 @@
 import type { Proposal } from '@/core/plan';
+import { plural } from '@/core/units';
 
 /** What the goals of a plan are called on the screen; a number nobody can use is not shown, nor what is tidied after the search. */
 const WORDS: Record<string, (count: number) => string> = {
-  'lines left out': (n) => `${n} ${n === 1 ? 'line' : 'lines'} without a place`,
-  'wishes given up': (n) => `${n} ${n === 1 ? 'wish' : 'wishes'} given up`,
+  'lines left out': (n) => `${plural(n, 'line')} without a place`,
+  'wishes given up': (n) => `${plural(n, 'wish', 'wishes')} given up`,
   'things to get': (n) => `${n} to get`,
-  'pairs taken apart': (n) => `${n} ${n === 1 ? 'pair' : 'pairs'} taken apart`,
+  'pairs taken apart': (n) => `${plural(n, 'pair')} taken apart`,
   'Clear lines touched, or lines sent elsewhere': (n) =>
-    `${n} ${n === 1 ? 'line' : 'lines'} moved that ${n === 1 ? 'was' : 'were'} Clear, or moved to another place`,
-  'lines to watch': (n) => `${n} ${n === 1 ? 'line' : 'lines'} at Watch`,
+    `${plural(n, 'line')} moved that ${n === 1 ? 'was' : 'were'} Clear, or moved to another place`,
+  'lines to watch': (n) => `${plural(n, 'line')} at Watch`,
   'last ones taken': (n) => `${n} last ${n === 1 ? 'one' : 'ones'} taken from the case`,
-  changes: (n) => `${n} ${n === 1 ? 'change' : 'changes'} at plugs and links`,
+  changes: (n) => `${plural(n, 'change')} at plugs and links`,
 };
 
 /** A goal of a plan in words, with what is reached and how few are proven to be needed; nothing for those that are not shown. */

@@ -46,10 +46,10 @@ export function Carrying({ sections, onMove, onReorder, children }: Props) {
   const where = (id: string) => (inletOf(id) ? `free inlet ${inletOf(id)!.inlet}` : name(id));
   const announcements: Announcements = {
     onDragStart: ({ active }) => `Picked up ${name(String(active.id))}.`,
-    onDragOver: ({ over }) => (over ? `Over ${where(String(over.id))}.` : 'Over nothing.'),
+    onDragOver: ({ over }) => (over ? `Over ${where(String(over.id))}.` : 'Not over an inlet.'),
     onDragEnd: ({ active, over }) =>
       over ? `Put ${name(String(active.id))} at ${where(String(over.id))}.` : 'Put back.',
-    onDragCancel: () => 'Put back where it was.',
+    onDragCancel: () => 'Returned to its inlet.',
   };
   return (
     <DndContext

@@ -100,7 +100,7 @@ export function MoveMenu({
           {inlet.choices?.feed && inlet.choices.feed !== 'off' ? ' · feed on' : ''}
         </MenuItem>
       ))}
-      <ListSubheader sx={{ lineHeight: 2.4 }}>Change places with</ListSubheader>
+      <ListSubheader sx={{ lineHeight: 2.4 }}>Swap with</ListSubheader>
       {taken.map(({ to, name, line }) => (
         <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>
           {line}

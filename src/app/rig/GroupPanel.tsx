@@ -11,6 +11,7 @@ import type { Device, SwitchGroup } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { plural } from '@/core/units';
 
 interface Props {
   device: Device;
@@ -113,7 +114,7 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
 function judgement({ accepted, lines }: FeedOption): string {
   const harmed = lines.filter(({ verdict }) => verdict === 'Stop').length;
   const silent = lines.filter(({ verdict, regardless }) => verdict === 'Silent' && !regardless).length;
-  const count = (n: number) => `${n} ${n === 1 ? 'line' : 'lines'}`;
+  const count = (n: number) => `${plural(n, 'line')}`;
   if (accepted) return lines.length ? ' · OK for every line' : '';
   return ` · ${[harmed && `harms ${count(harmed)}`, silent && `${count(silent)} silent`].filter(Boolean).join(', ')}`;
 }

@@ -105,7 +105,7 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
             />
           ) : (
             <Typography variant="body2" color="textSecondary">
-              Choose a revision to see what it differs in from what you have now.
+              Choose a revision to compare it with the rig now.
             </Typography>
           )}
         </Box>

@@ -7,17 +7,23 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
-import { CsvError } from '@/core/tables/csv';
+import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
-import { DocumentError, differences, parseDocument, type RigDocument } from '@/core/rig';
-import { readPatchList, type PatchImport } from '@/core/tables';
+import { differences, type RigDocument } from '@/core/rig';
+import { readInputList, type InputList, type Said } from '@/core/tables/inputList';
+import { plural } from '@/core/units';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
+import { useDraft } from '@/ui/shell/useDraft';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
+import { importedFile, importedText, type Imported } from './imported';
+import { InputListView } from './InputListView';
 
 interface Props {
+  rig: string;
   document: RigDocument;
   kit: readonly KitItem[];
   onClose: () => void;
@@ -26,28 +32,65 @@ interface Props {
   onAddRig: (document: RigDocument) => Promise<string | undefined>;
 }
 
-type Read =
-  | { kind: 'rig'; file: string; document: RigDocument }
-  | { kind: 'patch list'; file: string; made: PatchImport }
-  | { kind: 'refused'; file: string; reasons: { path: string; message: string }[] };
+const NOTHING_SAID: Said = {};
 
-/** A rig's JSON or a patch list's CSV: what it would do is shown before anything changes. */
-export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Props) {
-  const [read, setRead] = useState<Read>();
+/** A rig, a patch list or an input list, from a file or pasted: what it would do is shown before anything changes. */
+export function ImportDialog({ rig, document, kit, onClose, onReplace, onAddRig }: Props) {
+  const [pasted, setPasted] = useDraft(pastedKey(rig), '');
+  const [file, setFile] = useState<Imported>();
+  const [said, setSaid] = useState<Said>(NOTHING_SAID);
+  const [sheet, setSheet] = useState(0);
   const [failed, setFailed] = useState<string>();
-  const take = (file: string, text: string) => {
+  const read = useMemo(
+    () => file ?? (pasted.trim() ? importedText('The pasted text', pasted, document, kit) : undefined),
+    [file, pasted, document, kit],
+  );
+  const grid = read?.kind === 'input list' ? read.sheets[Math.min(sheet, read.sheets.length - 1)]?.grid : undefined;
+  const list = useMemo(() => grid && readInputList(document, kit, grid, said), [document, kit, grid, said]);
+  const begin = (next: Imported | undefined) => {
     setFailed(undefined);
-    setRead(readFile(file, text, document, kit));
+    setSaid(NOTHING_SAID);
+    setSheet(0);
+    setFile(next);
+  };
+  const put = (next: RigDocument) => {
+    setPasted('');
+    onReplace(next);
+    onClose();
+  };
+  /** Rows that still need a word stay here, to be said or to be left for later. */
+  const putList = (made: InputList) => {
+    const open = made.rows.filter(({ becomes }) => becomes === 'open');
+    if (open.length === 0) return put(made.document);
+    const kept = [made.columns.headings, ...open.map(({ cells }) => cells)].filter((row) => row.length);
+    begin(undefined);
+    setPasted(kept.map((row) => row.join('\t')).join('\n'));
+    onReplace(made.document);
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md">
+    <Dialog open onClose={onClose} fullWidth maxWidth="lg">
       <DialogTitle>Import</DialogTitle>
       <DialogContent>
         <FileDrop
-          label="A rig (JSON) or a patch list (CSV)"
-          accept=".json,.csv,application/json,text/csv"
-          onText={take}
-          onRefused={(file, message) => setRead({ kind: 'refused', file, reasons: [{ path: '', message }] })}
+          label="An input list (CSV, TSV, XLSX, text), a rig (JSON) or a patch list (CSV)"
+          accept=".json,.csv,.tsv,.txt,.xlsx,.xls,.ods,application/json,text/*"
+          onFile={(from) => void importedFile(from, document, kit).then(begin)}
+          onRefused={(name, message) => begin({ kind: 'refused', file: name, reasons: [{ path: '', message }] })}
+        />
+        <TextField
+          multiline
+          fullWidth
+          minRows={2}
+          maxRows={6}
+          label="Or paste a list: from a spreadsheet, or as it came in a message"
+          placeholder={'1. Announcer - dynamic\n2. Violin - SDC +48'}
+          value={pasted}
+          onChange={({ target }) => {
+            begin(undefined);
+            setPasted(target.value);
+          }}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ mt: 2 }}
         />
         {failed && (
           <Alert severity="error" sx={{ mt: 2 }}>
@@ -55,30 +98,37 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
           </Alert>
         )}
         <Box sx={{ mt: 2 }} aria-live="polite">
-          {read?.kind === 'refused' && (
-            <Alert severity="error">
-              <strong>{read.file} was refused; nothing was changed.</strong>
-              <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-                {read.reasons.map(({ path, message }, n) => (
-                  <li key={n}>
-                    {path && <code>{path}: </code>}
-                    {message}
-                  </li>
-                ))}
-              </Box>
-            </Alert>
-          )}
+          {read?.kind === 'refused' && <RefusedFile {...read} />}
           {read?.kind === 'rig' && (
             <>
               <Typography variant="body1" gutterBottom>
-                <strong>{read.document.name}</strong>: {read.document.devices.length} devices,{' '}
-                {read.document.lines.length} lines.
+                <strong>{read.document.name}</strong>: {plural(read.document.devices.length, 'device')},{' '}
+                {plural(read.document.lines.length, 'line')}.
               </Typography>
-              <DifferenceList title="Against the rig that is open" list={differences(document, read.document)} />
+              <DifferenceList title="Compared with this rig" list={differences(document, read.document)} />
             </>
           )}
           {read?.kind === 'patch list' && <RowTable rows={read.made.rows} />}
+          {read?.kind === 'input list' && read.sheets.length > 1 && (
+            <TextField
+              select
+              label="Sheet"
+              value={sheet}
+              onChange={({ target }) => {
+                setSaid(NOTHING_SAID);
+                setSheet(Number(target.value));
+              }}
+              sx={{ minWidth: 200, mb: 1.5 }}
+            >
+              {read.sheets.map(({ name }, n) => (
+                <MenuItem key={n} value={n}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
         </Box>
+        {list && <InputListView document={document} kit={kit} list={list} said={said} onSaid={setSaid} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} color="inherit">
@@ -86,8 +136,8 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
         </Button>
         {read?.kind === 'rig' && (
           <>
-            <Button variant="outlined" onClick={() => onReplace(read.document)}>
-              Put it in place of this rig
+            <Button variant="outlined" onClick={() => put(read.document)}>
+              Replace this rig
             </Button>
             <Button variant="contained" onClick={async () => setFailed(await onAddRig(read.document))}>
               Add it as a new rig
@@ -98,9 +148,15 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
           <Button
             variant="contained"
             disabled={!read.made.rows.some(({ did }) => did === 'adds' || did === 'changes')}
-            onClick={() => onReplace(read.made.document)}
+            onClick={() => put(read.made.document)}
           >
-            Take these rows over
+            Import these rows
+          </Button>
+        )}
+        {list && (
+          <Button variant="contained" disabled={list.ids.length === 0} onClick={() => putList(list)}>
+            Add {plural(list.ids.length, 'line')}
+            {list.rows.some(({ becomes }) => becomes === 'open') && ', keep the rest here'}
           </Button>
         )}
       </DialogActions>
@@ -108,18 +164,21 @@ export function ImportDialog({ document, kit, onClose, onReplace, onAddRig }: Pr
   );
 }
 
-function readFile(file: string, text: string, document: RigDocument, kit: readonly KitItem[]): Read {
-  try {
-    if (/^\s*[{[]/.test(text) || /\.json$/i.test(file)) return { kind: 'rig', file, document: parseDocument(text) };
-    return { kind: 'patch list', file, made: readPatchList(document, kit, text) };
-  } catch (error) {
-    if (error instanceof DocumentError) return { kind: 'refused', file, reasons: error.refusals };
-    if (error instanceof CsvError)
-      return {
-        kind: 'refused',
-        file,
-        reasons: [{ path: error.line ? `line ${error.line}` : '', message: error.message }],
-      };
-    throw error;
-  }
+/** Where what was pasted and not put in yet is kept. */
+export const pastedKey = (rig: string): string => `pasted ${rig}`;
+
+function RefusedFile({ file, reasons }: Extract<Imported, { kind: 'refused' }>) {
+  return (
+    <Alert severity="error">
+      <strong>{file} can’t be imported. Nothing was changed.</strong>
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {reasons.map(({ path, message }, n) => (
+          <li key={n}>
+            {path && <code>{path}: </code>}
+            {message}
+          </li>
+        ))}
+      </Box>
+    </Alert>
+  );
 }

@@ -232,7 +232,7 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
             onPart('source');
           }}
         >
-          Take this link out
+          Remove this link
         </Button>
       )}
       <NoteField key={line.note ?? ''} value={line.note ?? ''} onChange={onNote} />

@@ -137,7 +137,7 @@ export const LineRow = memo(function LineRow(props: Props) {
         )}
         {unsolved && (
           <Typography variant="caption" color="error" component="p" sx={{ py: 2 }}>
-            This line cannot be solved: {unsolved}
+            No result for this line: {unsolved}
           </Typography>
         )}
       </Box>
@@ -233,7 +233,7 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
           <IconButton
             key={`+${n}`}
             size="small"
-            aria-label={`Insert a link ${n === 0 ? 'behind the source' : n === names.length ? 'before the inlet' : `behind link ${n}`}`}
+            aria-label={`Add a link ${n === 0 ? 'after the source' : n === names.length ? 'before the inlet' : `after link ${n}`}`}
             onClick={(event) => {
               event.stopPropagation();
               actions.insert(id, n, event.currentTarget);

@@ -56,7 +56,7 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
   const [end, setEnd] = useState<Choice<End> | null>(null);
   const [name, setName] = useState('');
   const [asked, setAsked] = useState(false);
-  const missing = document.devices.length === 0 ? 'Add a device first: a line needs an inlet to go to.' : undefined;
+  const missing = document.devices.length === 0 ? 'Add a device first; a line needs an inlet.' : undefined;
 
   const add = () => {
     setAsked(true);
@@ -104,7 +104,7 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
                   {...params}
                   label="Inlet"
                   error={asked && !end}
-                  helperText={asked && !end ? 'Choose a free inlet' : 'Free inlets and free sockets of links'}
+                  helperText={asked && !end ? 'Choose a free inlet' : 'Free inlets, splitter outputs and thru sockets'}
                 />
               )}
             />

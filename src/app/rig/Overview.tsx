@@ -10,6 +10,7 @@ import type { Overdrawn } from '@/core/kit';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { overdrawnWords } from './overdrawnWords';
 import { groupKey, type Solution } from './useRigCheck';
+import { plural } from '@/core/units';
 
 interface Props {
   sections: readonly Section[];
@@ -38,16 +39,16 @@ export const Overview = memo(function Overview(props: Props) {
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
-        {entries.length ? 'What is wrong, worst first' : lines ? 'Nothing speaks against this rig' : 'No lines yet'}
+        {entries.length ? 'Problems, worst first' : lines ? 'No problems found' : 'No lines yet'}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>
         {entries.length
-          ? `${VERDICT_ORDER.filter((verdict) => count(verdict))
+          ? `${plural(lines, 'line')}: ${VERDICT_ORDER.filter((verdict) => count(verdict))
               .map((verdict) => `${count(verdict)} ${verdict}`)
-              .join(', ')} of ${lines} lines. Press one to see why, and what mends it.`
+              .join(', ')}. Tap a line for the reason and the fix.`
           : lines
-            ? `All ${lines} lines are Clear as the switches stand now.`
-            : 'Type the first one at the foot of the sheet; what is wrong with it stands here.'}
+            ? `All ${lines} lines are Clear with the switches as drawn.`
+            : 'Type the first one at the foot of the sheet; its problems are listed here.'}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {entries.map(({ key, name, verdict, what, more, open }) => (

@@ -19,7 +19,7 @@ interface Props {
 export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onChange }: Props) {
   const { junctions } = result.readings;
   const place = (at: string, n: number) =>
-    n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `behind link ${n}`;
+    n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `after link ${n}`;
   const spots = junctions.flatMap(({ at, contacts }, junction) =>
     contacts.map(({ contact }) => ({
       key: `${junction}.${contact}`,
@@ -52,10 +52,10 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
       {tip('black', 'black tip')}
       <Typography
         component="output"
-        aria-label="Probe reads"
+        aria-label="Meter reads"
         sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right', ml: 'auto' }}
       >
-        {reading?.failed !== undefined ? 'no reading' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
+        {reading?.failed !== undefined ? 'floating' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>
     </Box>
   );

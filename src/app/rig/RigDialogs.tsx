@@ -7,6 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { partAt } from '@/core/gear';
 import { usesOf, type KitItem } from '@/core/kit';
@@ -23,12 +24,14 @@ import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { InsertMenu, MoveMenu } from './ChooseMenus';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { HistoryDialog } from './HistoryDialog';
-import { ImportDialog } from './ImportDialog';
 import { MonitorsDialog } from './MonitorsDialog';
 import { NewLineDialog } from './NewLineDialog';
 import { RemovedDialog } from './RemovedDialog';
 import { SchoolsDialog } from './SchoolsDialog';
 import type { RigActions } from './useRigActions';
+
+/** Readers of spreadsheets come with it, when it is opened. */
+const ImportDialog = dynamic(() => import('./ImportDialog').then((file) => file.ImportDialog), { ssr: false });
 
 interface Props {
   rigId: string;
@@ -66,13 +69,11 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
       )}
       {open?.dialog === 'import' && (
         <ImportDialog
+          rig={rigId}
           document={document}
           kit={kit}
           onClose={closeDialog}
-          onReplace={(next) => {
-            actions.replace(next);
-            closeDialog();
-          }}
+          onReplace={actions.replace}
           onAddRig={actions.addRig}
         />
       )}

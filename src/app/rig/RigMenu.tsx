@@ -25,6 +25,7 @@ interface Props {
     monitors: () => void;
     importFile: () => void;
     exportRig: () => void;
+    exportInputList: () => void;
     exportPatchList: () => void;
     history: () => void;
     newRig: () => void;
@@ -76,8 +77,9 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
         {item('Monitors and headphones', actions.monitors)}
         {item('Name and note', actions.rename)}
         <Divider />
-        {item('Import a rig or a patch list', actions.importFile)}
+        {item('Import an input list or a rig', actions.importFile, 'I')}
         {item('Export this rig (JSON)', actions.exportRig)}
+        {item('Export the input list (CSV)', actions.exportInputList)}
         {item('Export the patch list (CSV)', actions.exportPatchList)}
         {item('History', actions.history, 'H')}
         <Divider />

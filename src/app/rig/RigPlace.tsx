@@ -119,7 +119,7 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
   ) : lineId && !result ? (
     <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
       {solution.unsolved.get(lineId)
-        ? `This line cannot be solved: ${solution.unsolved.get(lineId)}`
+        ? `No result for this line: ${solution.unsolved.get(lineId)}`
         : solution.failed === undefined
           ? 'Solving …'
           : 'Not solved.'}

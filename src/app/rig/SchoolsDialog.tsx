@@ -29,8 +29,7 @@ export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           <Typography variant="body2" color="textSecondary">
-            Good engineers disagree on these. The first choice is the careful one. A finding names the school that
-            decided it.
+            Good engineers differ here. The first option is the cautious one. A finding names the choice behind it.
           </Typography>
           {deciding.map(field)}
           <Typography variant="h3" component="h3">

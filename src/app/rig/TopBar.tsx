@@ -74,7 +74,7 @@ export const TopBar = memo(function TopBar(props: Props) {
       </Box>
       <SearchField label="Find a line" shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
-        <Button onClick={onWhole} color="inherit" title="All findings, worst first (O)">
+        <Button onClick={onWhole} color="inherit" title="Overview of findings (O)">
           Overview
         </Button>
         <Button onClick={onSchools} color="inherit">

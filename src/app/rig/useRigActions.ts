@@ -29,6 +29,7 @@ import {
   type RigDocument,
 } from '@/core/rig';
 import { patchList } from '@/core/tables';
+import { inputList } from '@/core/tables/inputList/written';
 import type { Edit } from '@/core/gear/edits';
 import { type FeedName, USUAL } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
@@ -41,7 +42,7 @@ import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
 import { useShortcut } from '@/ui/shell/useShortcut';
 
-/** What is open over the sheet. */
+/** Still to find out over the sheet. */
 export type OpenDialog =
   | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' | 'monitors' | 'removed' }
   | { dialog: 'device'; device: string }
@@ -218,6 +219,10 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
         const { document: all } = now.current;
         saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
       },
+      exportInputList: () => {
+        const { document: all } = now.current;
+        saveFile(fileName(`${all.name} input list`, 'csv'), 'text/csv', inputList(all));
+      },
       removedRigs: () => openDialog({ dialog: 'removed' }),
       newRig: () => void addRig(emptyRig('New rig')),
       removeRig: () => {
@@ -233,6 +238,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   useShortcut('mod+shift+z, mod+y', () => redo?.(), { instead: true }, [redo]);
   useShortcut('n', menu.newLine, { instead: true });
   useShortcut('h', menu.history, { instead: true });
+  useShortcut('i', menu.importFile, { instead: true });
   useShortcut('o, escape', view.selectWhole);
   useShortcut('j', () => step(1));
   useShortcut('k', () => step(-1));

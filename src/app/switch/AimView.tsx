@@ -24,6 +24,7 @@ import { MonitorsMoved } from './MonitorsMoved';
 import { clockText } from './durations';
 import { OrderChoice, ordered } from './OrderChoice';
 import { WaysView } from './WaysView';
+import { plural } from '@/core/units';
 
 interface Props {
   document: RigDocument;
@@ -100,7 +101,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
                 ? 'Nothing to do: the rig is already like this.'
                 : [
                     `${single ? 'On its own inlet: ' : ''}${made.steps.length} steps`,
-                    `${walks} ${walks === 1 ? 'walk' : 'walks'}`,
+                    `${plural(walks, 'walk')}`,
                     waits ? `${clockText(waits)} min waiting` : 'no waiting',
                   ].join(', ')}
           </Typography>

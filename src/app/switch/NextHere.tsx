@@ -17,6 +17,7 @@ import { StepCard } from './StepCard';
 import { useTone } from './SwitchBar';
 import { useWhatIsNext } from './useNextStep';
 import { useServerClock, type Switching } from './useSwitching';
+import { plural } from '@/core/units';
 
 interface Props {
   switching: Switching;
@@ -114,5 +115,5 @@ function dropsText(rig: SheetRig, session: Session, now: number, at?: AtPlace): 
   const left = rig.lines.filter(({ id }) => without.aim?.left.includes(id) && !session.aim?.left.includes(id));
   const names = left.length > 3 ? `${left.length} lines` : left.map(({ name }) => `“${name}”`).join(', ');
   const steps = without.steps.length;
-  return `Without it ${steps} ${steps === 1 ? 'step is' : 'steps are'} left of ${session.steps.length}${names ? `; ${names} ${left.length === 1 ? 'stays' : 'stay'} as ${left.length === 1 ? 'it is' : 'they are'}` : ''}. You can try it again later.`;
+  return `Without it ${plural(steps, 'step is', 'steps are')} left of ${session.steps.length}${names ? `; ${names} ${left.length === 1 ? 'stays' : 'stay'} as ${left.length === 1 ? 'it is' : 'they are'}` : ''}. You can try it again later.`;
 }

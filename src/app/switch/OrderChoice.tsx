@@ -4,6 +4,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { preview, takesAlone, trips, type Aim, type SheetOrder, type SheetRig, type SheetState } from '@/core/runsheet';
 import { clockText } from './durations';
+import { plural } from '@/core/units';
 
 /** A sheet in one of its orders, with what it costs. */
 export interface Ordered {
@@ -47,7 +48,7 @@ export function OrderChoice({ orders, picked, onPick }: Props) {
           control={<Radio size="small" />}
           label={
             <Typography variant="body2" component="span">
-              <b>{NAMES[order]}</b>: {walks} {walks === 1 ? 'walk' : 'walks'}, {clockText(waits)} min waiting, about{' '}
+              <b>{NAMES[order]}</b>: {plural(walks, 'walk')}, {clockText(waits)} min waiting, about{' '}
               {Math.max(1, Math.round(seconds / 60))} min alone
             </Typography>
           }

@@ -25,6 +25,7 @@ import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
 import type { useFault } from './useFault';
 import { about, alsoFed, endsBefore, WHERE } from './words';
+import { plural } from '@/core/units';
 
 interface Props {
   rig: string;
@@ -114,8 +115,7 @@ export function FaultView(props: Props) {
       <Typography color="textSecondary" role="status">
         {fault.observations.length === 0 ? 'No sound, or a bad one, on ' : 'Fault on '}
         <strong>{line.name}</strong>
-        {fault.observations.length > 0 &&
-          ` · ${fault.observations.length} ${fault.observations.length === 1 ? 'answer' : 'answers'} so far`}
+        {fault.observations.length > 0 && ` · ${plural(fault.observations.length, 'answer')} so far`}
         {busy && ' · thinking …'}
       </Typography>
       <NotWorkedOut failed={failed} onAgain={again} />

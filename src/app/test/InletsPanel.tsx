@@ -8,6 +8,7 @@ import { inletFigures } from '@/core/testing';
 import type { SavedInletSheet } from '@/store/testing';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { ask } from '@/ui/shell/ask';
+import { plural } from '@/core/units';
 
 interface Props {
   rig: string;
@@ -46,7 +47,7 @@ export function InletsPanel({ rig, sheets, onSheets, onTold }: Props) {
                 {sheet.name}
               </Typography>
               <Typography variant="body2">
-                {sheet.readings.length} {sheet.readings.length === 1 ? 'inlet' : 'inlets'},{' '}
+                {plural(sheet.readings.length, 'inlet')},{' '}
                 {bad.length ? `not right: ${bad.join(', ')}` : 'none fails the standard'}
               </Typography>
               <Typography variant="caption" color="textSecondary">

@@ -74,10 +74,10 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
   return (
     <>
       <Button onClick={open} sx={{ minHeight: 44, px: 0 }}>
-        How likely things are …
+        How likely each fault is …
       </Button>
       <Dialog open={typed !== undefined} onClose={() => setTyped(undefined)} fullWidth maxWidth="sm">
-        <DialogTitle>How likely things are</DialogTitle>
+        <DialogTitle>How likely each fault is</DialogTitle>
         <DialogContent>
           <Typography variant="body2" sx={{ mb: 1 }}>
             How often each goes wrong against the others, before anybody looks. The order is common practice: cables

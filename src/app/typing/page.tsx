@@ -14,11 +14,11 @@ const EXAMPLES: readonly (readonly [typed: string, means: string])[] = [
 
 const RULES = [
   'One thing leads to the next by > (or ->, or →): what makes the sound, what lies between, where it goes in.',
-  'Your kit comes first, then the catalogue. The beginning of a word is enough. What may mean several things is taken as the likeliest, and the others are one press away.',
+  'Your kit comes first, then the catalogue. The beginning of a word is enough. Where a word fits several, the likeliest is taken, and the others are one press away.',
   'A length is a cable with the plug that is needed. Between two that fit each other a cable is put in without being named.',
   'A number and x in front is as many lines. A name in quotes is theirs: # counts, L/R and left/right are the two of a pair.',
   'A device by a word of its name, then inlets: 3, 1-4, 1+3. Without a number, the first free one; without a device, the first free one of the rig.',
-  'Several lines at once: on lines of their own (Shift Enter), or behind semicolons.',
+  'Several lines at once: on lines of their own (Shift Enter), or separated by semicolons.',
   'What nobody understands is told, and kept as a note on the line. Nothing changes until you put it in, and Ctrl Z takes it back.',
 ];
 

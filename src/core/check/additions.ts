@@ -178,7 +178,7 @@ function boxes(at: Case): Remedy[] {
     return [
       ...(passive ? [] : [replaced(at, n, { kind: 'passive-direct-box' })]),
       { ...on, note: `${on.note}${onNote(at)}` },
-      { ...replaced(at, n, active('on')), label: `${replaced(at, n, active('on')).label} on its battery` },
+      { ...replaced(at, n, active('on')), label: `${replaced(at, n, active('on')).label} on battery` },
     ];
   });
 }

@@ -23,6 +23,7 @@ import { faulty, feedOf, isMicrophone, meantFor, nameOf, offeredFeeds, readPart,
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
 import { rewirings } from './rewirings';
+import { plural } from '../units';
 
 /** Most free inlets that are tried, each of another kind, switch or setting. */
 const MOVES = 6;
@@ -119,9 +120,7 @@ function sockets(at: Case, by: 'right socket' | 'move'): Remedy[] {
 function moveNote({ switch: own, inlet }: FreeInlet): string {
   if (!own) return 'free, has no feed';
   const feed = (inlet.choices?.feed ?? 'off') as FeedName;
-  const shares = own.reaches.length
-    ? ` (shares a switch with ${own.reaches.length} ${own.reaches.length === 1 ? 'line' : 'lines'})`
-    : '';
+  const shares = own.reaches.length ? ` (shares a switch with ${plural(own.reaches.length, 'line')})` : '';
   return `free, ${feed === 'off' ? 'feed off now' : `${feedLabel(feed)} on`}${shares}`;
 }
 

@@ -79,7 +79,7 @@ function newton(system: System, pins: number[], at: number[]): Solution {
   throw new CircuitError(
     'no-convergence',
     names,
-    `no operating point found after ${STEPS} steps; looked at ${names.join(', ')}`,
+    `no result for this circuit (did not converge); looked at ${names.join(', ')}`,
   );
 }
 
@@ -102,7 +102,7 @@ export function singular(system: System, column: number): CircuitError {
   return new CircuitError(
     'singular',
     [node ?? system.branches[column - system.nodes.length].element],
-    `nothing decides ${text}: a loop of sources or windings without resistance, or parts that contradict each other`,
+    `two parts contradict each other, or a loop has no resistance: ${text}`,
   );
 }
 

@@ -93,7 +93,7 @@ export const cellFigures = (charge: number, volts: number, milliamps: number): R
     min: 0.5,
     max: 60,
     typical: { value: volts, basis: 'common practice' },
-    help: 'All cells of one set together.',
+    help: 'The whole set.',
   },
   cellDrain: {
     label: 'Battery current',

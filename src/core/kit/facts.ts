@@ -59,7 +59,7 @@ export function openPoints(item: KitItem): OpenPoint[] {
   const kind = kindOfPart(item.role, item.part.kind);
   const questions = Object.entries(kind.choices).flatMap(([name, spec]): OpenPoint[] =>
     spec.question && (item.part.choices?.[name] ?? spec.standard) === UNKNOWN
-      ? [{ what: spec.question.ask, leaves: 'Until somebody answers, the careful answer counts.' }]
+      ? [{ what: spec.question.ask, leaves: 'Until you know, Inlet Check assumes the worst case.' }]
       : [],
   );
   const assumed = Object.entries(kind.figures).flatMap(([name, spec]): OpenPoint[] => {
@@ -67,8 +67,8 @@ export function openPoints(item: KitItem): OpenPoint[] {
     return figure?.basis === 'assumed'
       ? [
           {
-            what: `${spec.label}: ${figure.value} ${figure.unit} is assumed`,
-            leaves: LEAVES[name] ?? 'A verdict near this figure stays at Watch.',
+            what: `${spec.label}: ${figure.value} ${figure.unit} (assumed)`,
+            leaves: LEAVES[name] ?? 'While this is assumed, the verdict can’t be better than Watch.',
           },
         ]
       : [];
@@ -77,8 +77,8 @@ export function openPoints(item: KitItem): OpenPoint[] {
 }
 
 const LEAVES: Record<string, string> = {
-  loudness: 'The gain that is needed is a guess.',
-  lowest: 'Whether the low cut is too high is a guess.',
-  length: 'Loss, capacitance and the limit for unbalanced runs are a guess.',
-  directCurrent: 'Where current flows, whether it does harm is unproven.',
+  loudness: 'The gain needed is a guess.',
+  lowest: 'Whether the bass survives is a guess.',
+  length: 'Cable loss, and how long is too long, are guesses.',
+  directCurrent: 'If DC flows, nobody can say whether it does harm.',
 };

@@ -5,7 +5,7 @@ export const [FORMAT, VERSION] = ['inlet-check-log', 1] as const;
 
 /** What an entry is about. */
 export const ENTRY_KINDS = {
-  sheet: 'Sheet begun or ended',
+  sheet: 'Run sheet',
   step: 'Step done',
   found: 'It was different',
   'not-possible': 'Not possible',

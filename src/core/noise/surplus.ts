@@ -104,13 +104,13 @@ const width = (points: readonly { hz: number }[], n: number): number =>
 /** Where nothing is too much; what has a pitch is told all the same, as no line should have any. */
 function agreeingText(plain: Decibels, weighted: Decibels, excess: readonly Excess[]): string {
   if (plain < -WITHIN && weighted < -WITHIN)
-    return `It is ${quantity(-plain, 'dB')} quieter than predicted (A-weighted ${quantity(-weighted, 'dB')}): the gain may be lower than stated, the room quieter, or the signal does not arrive.`;
+    return `It is ${quantity(-plain, 'dB')} quieter than predicted (A-weighted ${quantity(-weighted, 'dB')}): gain lower than entered, a quieter room, or a dead line: check for signal first.`;
   const lower =
     plain < -WITHIN ? ` Unweighted it is ${quantity(-plain, 'dB')} quieter: less rumble than rooms have.` : '';
   const pitched = excess
     .filter(({ what }) => what === 'hum' || what === 'buzz' || what === 'whine')
     .map(({ what, power: own }) => `${what} (${quantity(ofPower(own), 'dBFS')})`);
-  return `Measured and predicted agree within ${WITHIN} dB${lower ? ', A-weighted' : ''}${pitched.length ? `; there is ${pitched.join(' and ')} that the line should not have.` : ': the line does what its parts allow.'}${lower}`;
+  return `As predicted (within ${WITHIN} dB)${lower ? ', A-weighted' : ''}${pitched.length ? `, but there is ${pitched.join(' and ')} that does not belong there.` : ': nothing wrong with this line’s noise.'}${lower}`;
 }
 
 function louderText(plain: Decibels, weighted: Decibels, because: Surplus['because'], heard: boolean): string {

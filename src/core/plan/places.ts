@@ -40,9 +40,9 @@ export function inletsToGet({ devices, locations = [] }: Pick<RigDocument, 'devi
       made.push({
         id: freeId([...devices, ...made], 'inlet-to-get'),
         name: freeName([...devices, ...made], where ? `Inlet to get, ${where}` : 'Inlet to get'),
-        note: 'to get: one three-pin inlet with a 48 V switch of its own',
+        note: 'to get: one XLR inlet with a separate 48 V switch',
         inlets: [{ id: '1', kind: 'combo' }],
-        groups: [{ id: 'own', name: 'its own switch', inlets: ['1'], offers: [USUAL], feed: 'off' }],
+        groups: [{ id: 'own', name: 'one inlet, one switch', inlets: ['1'], offers: [USUAL], feed: 'off' }],
         ...(location !== undefined && { location }),
       });
     }

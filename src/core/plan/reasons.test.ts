@@ -130,8 +130,6 @@ test('lines without a place: nothing works, or every inlet that would do is want
   const { leftOut } = await proposal(rig);
   const told = Object.fromEntries(leftOut.map(({ line: id, reason: why }) => [id, why]));
   expect(told.t12).toMatch(/^Nothing in the kit makes it work: no power at the microphone/);
-  expect(Object.values(told)).toContain(
-    'Every inlet that would do is needed for another line, or its switch has to be set otherwise.',
-  );
+  expect(Object.values(told)).toContain('Every suitable inlet is taken, or its switch is needed at another setting.');
   expect(leftOut).toHaveLength(2);
 });

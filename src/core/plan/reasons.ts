@@ -186,7 +186,7 @@ function lowerVoltage(problem: Problem, arranged: Arranged, { inlet, task }: Pla
   if (!place?.group || problem.voltage.get(place.device.id) !== 'lowest') return undefined;
   const feed = feedIn(arranged, place);
   if (now?.device === inlet.device && place.inlets.includes(inlet.inlet)) return undefined;
-  return `${switchName(place)} can go ${towards(feed)} without it, which saves the cells (school “${schoolLabel('batteryVoltage', problem.schools.batteryVoltage)}”).`;
+  return `${switchName(place)} can go ${towards(feed)} without it, which saves the batteries (school “${schoolLabel('batteryVoltage', problem.schools.batteryVoltage)}”).`;
 }
 
 /** Why a switch is turned. */
@@ -215,6 +215,6 @@ export function leftOutReason({ was, problem: problem }: Sight, { line }: Task, 
   const now = was.get(line.id);
   const bad = now && worst(now.findings);
   if (columns.some(({ task }) => task === n))
-    return 'Every inlet that would do is needed for another line, or its switch has to be set otherwise.';
+    return 'Every suitable inlet is taken, or its switch is needed at another setting.';
   return `Nothing in the kit makes it work${bad && now.verdict !== 'Clear' ? `: ${lower(bad.what)}` : ''}.`;
 }

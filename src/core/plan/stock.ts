@@ -72,7 +72,7 @@ export function market(most: number, devices: readonly Device[] = []): Piece[] {
   const inlets = devices.map(({ id, inlets: [{ kind }] }): Piece => ({
     key: inletPieceKey(id),
     part: { kind },
-    label: 'three-pin inlet with a 48 V switch of its own',
+    label: 'XLR inlet with a separate 48 V switch',
     count: 1,
     toGet: true,
   }));

@@ -159,7 +159,7 @@ describe('what is to be got', () => {
     const wishes = { forbidden: [{ to: { device: 'desk', inlet: '2' } }] };
     const { proposal } = await planned({ ...rig, wishes }, []);
     expect(proposal.leftOut).toEqual([]);
-    expect(proposal.toGet).toMatchObject([{ label: 'three-pin inlet with a 48 V switch of its own', count: 1 }]);
+    expect(proposal.toGet).toMatchObject([{ label: 'XLR inlet with a separate 48 V switch', count: 1 }]);
     expect(proposal.document.devices.map(({ name }) => name)).toEqual(['desk', expect.stringMatching(/^Inlet to get/)]);
     expect(() => readDocument(structuredClone(proposal.document))).not.toThrow();
     // Once it is there, it is an inlet like any other.

@@ -13,7 +13,7 @@ export const DEVICE_FIGURES = {
 } as const satisfies Record<string, Range>;
 
 export const BATTERY_FIGURES = {
-  capacity: { label: 'Charge of one cell', unit: 'mAh', min: 10, max: 100000 },
+  capacity: { label: 'Capacity per cell', unit: 'mAh', min: 10, max: 100000 },
   usable: { label: 'Share of the charge that can be used', unit: '%', min: 1, max: 100 },
   baseLoad: { label: 'What it takes with every feed off', unit: 'W', min: 0.001, max: 500 },
   efficiency: { label: "Efficiency of the feeds' converter", unit: '%', min: 1, max: 100 },
@@ -37,7 +37,7 @@ export const DC_SUPPLY_FIGURES = {
 
 export const DC_LOAD_FIGURES = {
   lowest: { label: 'Least voltage it runs on', unit: 'V', min: 1, max: 60 },
-  highest: { label: 'Most voltage it stands', unit: 'V', min: 1, max: 60 },
+  highest: { label: 'Maximum voltage', unit: 'V', min: 1, max: 60 },
   current: { label: 'Current it draws', unit: 'mA', min: 0.1, max: 10000 },
 } as const satisfies Record<string, Range>;
 

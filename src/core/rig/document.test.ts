@@ -241,7 +241,7 @@ describe('what is wrong is refused with its path and what would be right', () =>
       { id: 'a', name: 'a', source: { kind: 'line-output' }, links: [box('x')], inlet: into('b', 'y') },
       { id: 'b', name: 'b', source: { kind: 'line-output' }, links: [box('y')], inlet: into('a', 'x') },
     ];
-    expect(refusals({ ...emptyRig('round'), lines })[0].message).toMatch(/ends up in itself/);
+    expect(refusals({ ...emptyRig('round'), lines })[0].message).toMatch(/loops back into itself/);
   });
 });
 

@@ -9,6 +9,7 @@ export { jsonSchema, parseDocument, readDocument } from './schema';
 export { inletName, rigPath, rigPaths, type RigPath } from './paths';
 export * from './rigEdits';
 export { DEVICE_TEMPLATES, fromTemplate, type DeviceTemplate } from './deviceTemplates';
+export * from './manyLines';
 export { removeLine, withoutDevice } from './removal';
 export { changesInWords, differences, merged, type Difference } from './differences';
 export { sections, shortInletName, type Section } from './sections';

@@ -86,7 +86,7 @@ function lineFaults(document: RigDocument): Refusal[] {
       else found.push(...takenOnce(`inlet ${id} ${inlet}`, line, `${path}.inlet`, `inlet ${inlet} of ${device.name}`));
     }
     if (found.length === 0 && (loops(lines, line, 'up') || loops(lines, line, 'down')))
-      found.push({ path, message: 'this line ends up in itself by way of the links it is plugged into' });
+      found.push({ path, message: 'this line loops back into itself' });
     return found;
   });
 }

@@ -10,7 +10,7 @@ import { lineSummary } from '../check/result';
 /** What a switch would do at one of its settings, line by line. */
 export interface FeedOption {
   feed: FeedName;
-  /** Every line accepts it: none is at Stop, and none is Silent but for those that no setting would make work. */
+  /** OK for every line: none is at Stop, and none is Silent but for those that no setting would make work. */
   accepted: boolean;
   lines: FeedVerdict[];
 }

@@ -55,7 +55,7 @@ test('a plug that moved while its switch was on is an incident', () => {
   expect(found(begun, { line: 'mic', end: 'desk', is: true })).toHaveLength(1);
 });
 
-test('a latched switch that comes back with the mains is an incident, and one more for whom it harms', () => {
+test('a latched switch that returns after a power cut is an incident, and one more for whom it harms', () => {
   const dark = reported(RIG, set, { report: 'found', what: { mains: 'desk', is: false } }, 1000);
   expect(found(set, { mains: 'desk', is: false })).toEqual(['found: Reported: desk has lost its power']);
   const ribbon = reported(RIG, dark, { report: 'found', what: { line: 'ribbon', end: 'stage', is: true } }, 1001);

@@ -104,7 +104,7 @@ export function opening(rig: SheetRig, state: SheetState, lines: readonly SheetL
       const { name, settle } = groupOf(rig, key);
       const { feed, since } = state.feeds[key];
       if (feed === 'unknown' && live(rig, state, key))
-        return { invariant: 4, why: `Nobody knows what ${name} is set to.` };
+        return { invariant: 4, why: `The setting of ${name} is unknown.` };
       if (live(rig, state, key) && within(state, since, settle.seconds))
         return { invariant: 4, why: `${name} has not settled yet.` };
       const plugged = state.pluggedLive?.[line.id];

@@ -137,7 +137,7 @@ test('what runs on cells and mains goes off at its own switch; what runs on cell
       action: { do: 'mains', device: 'desk', on: false },
     });
   expect(on('both')).toMatchObject({
-    detail: 'At its own switch: it runs on cells as well.',
+    detail: 'At its own switch: it runs on batteries as well.',
     caution: expect.any(String),
   });
   expect(on('mains').detail).toBeUndefined();

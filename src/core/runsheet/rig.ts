@@ -72,7 +72,7 @@ export interface SheetGroup {
   offers: Exclude<FeedName, 'off'>[];
   /** Comes back with the mains as it was. */
   latched: boolean;
-  /** Mutes its inlets while it switches. */
+  /** Mutes its inlets while switching. */
   mutes: boolean;
   /** After it went off, before anybody plugs. */
   decay: Wait;

@@ -27,7 +27,7 @@ interface Standing {
  * The order of jobs with the fewest walks between places, by breadth-first search over what is done and where one stands.
  * Whatever can be done where one stands is done at once: that never costs a walk.
  * @param here where one stands now; anywhere if nobody knows
- * @throws RangeError if jobs wait for each other in a circle
+ * @throws RangeError if these steps block each other; choose fewer lines
  */
 export function fewestTrips(jobs: readonly Job[], here?: string, mostStates = MOST_STATES): Tour {
   const places = [...new Set(jobs.map(({ place }) => place))];
@@ -68,7 +68,7 @@ export function fewestTrips(jobs: readonly Job[], here?: string, mostStates = MO
     }
     layer = next;
   }
-  throw new RangeError('jobs wait for each other in a circle');
+  throw new RangeError('these steps block each other; choose fewer lines');
 }
 
 /** Whether nobody has stood there with at least as much done. */
@@ -91,7 +91,7 @@ function greedy(
   while (standing.done !== all) {
     const options = places.map((place) => arrive(place, standing));
     const most = options.reduce((a, b) => (b.order.length > a.order.length ? b : a));
-    if (most.done === standing.done) throw new RangeError('jobs wait for each other in a circle');
+    if (most.done === standing.done) throw new RangeError('these steps block each other; choose fewer lines');
     standing = most;
     trips++;
   }

@@ -28,7 +28,7 @@ export class CsvError extends Error {
 export function readCsv(text: string, known: readonly string[], required: readonly string[]): CsvRow[] {
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const torn = errors.find(({ type }) => type === 'Quotes');
-  if (torn) throw new CsvError(`a quotation mark is not closed: ${torn.message.toLowerCase()}`, (torn.row ?? 0) + 1);
+  if (torn) throw new CsvError(`a quotation mark is missing: ${torn.message.toLowerCase()}`, (torn.row ?? 0) + 1);
   const [heading = [], ...rows] = data;
   const columns = heading.map((name) => name.trim().toLowerCase());
   const unknown = columns.filter((name) => name && !known.includes(name));
@@ -36,7 +36,7 @@ export function readCsv(text: string, known: readonly string[], required: readon
     throw new CsvError(`unknown column ${unknown.join(', ')}; the columns are ${known.join(', ')}`, 1);
   const missing = required.filter((name) => !columns.includes(name));
   if (missing.length)
-    throw new CsvError(`the heading lacks ${missing.join(', ')}; the columns are ${known.join(', ')}`, 1);
+    throw new CsvError(`missing columns: ${missing.join(', ')}; the columns are ${known.join(', ')}`, 1);
   if (rows.length > MOST_ROWS) throw new CsvError(`has ${rows.length} rows; ${MOST_ROWS} are the most at a time`);
   return rows.map((row, n) => ({
     line: n + 2,

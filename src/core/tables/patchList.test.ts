@@ -83,7 +83,7 @@ describe('rows that cannot be used say why; the others are', () => {
     ['no source', 'line,device,inlet\nBow,Hold desk,15', /a new line needs a source/],
     ['a feed the switch has not', 'line,feed\nAnnouncer,P12', /cannot be set to “P12”; it offers off, P48/],
     ['a feed without a switch', 'line,feed\nWireless receiver,P48', /has no switch; leave the feed empty/],
-    ['the same line twice', 'line,note\nAnnouncer,a\nannouncer,b', /stands in the file twice/],
+    ['the same line twice', 'line,note\nAnnouncer,a\nannouncer,b', /is in the file twice/],
     ['two settings of one switch', 'line,feed\nTrio; ribbon left,off', /needs a source/],
     [
       'a box that is needed',
@@ -115,8 +115,8 @@ test('two lines change places within one file', () => {
 test('a file that is no patch list is refused as a whole', () => {
   expect(() => read('name,where\nx,y')).toThrow(CsvError);
   expect(() => read('name,where\nx,y')).toThrow(/unknown column name, where; the columns are line, source/);
-  expect(() => read('source\nx')).toThrow(/heading lacks line/);
-  expect(() => read('line\n"torn')).toThrow(/quotation mark is not closed/);
+  expect(() => read('source\nx')).toThrow(/missing columns: line/);
+  expect(() => read('line\n"torn')).toThrow(/quotation mark is missing/);
   expect(() => read(`line\n${'x\n'.repeat(5001)}`)).toThrow(/5001 rows/);
 });
 

@@ -99,7 +99,7 @@ function applyRows(
     if (clash) return report('refused', clash);
     try {
       if (!name) throw new RowRefused('the line has no name');
-      if (seen.has(name.toLowerCase())) throw new RowRefused(`“${name}” stands in the file twice`);
+      if (seen.has(name.toLowerCase())) throw new RowRefused(`“${name}” is in the file twice`);
       seen.add(name.toLowerCase());
       const before = document.lines.find((line) => line.name.toLowerCase() === name.toLowerCase());
       const made = before ? changed(document, kit, before, row.cells) : added(document, kit, row.cells);
@@ -108,7 +108,7 @@ function applyRows(
       if (made.moved) placed.set(made.id, row.line);
       const what = [...made.what, ...turned.what];
       return before
-        ? report(what.length ? 'changes' : 'leaves as it is', what.join('; ') || 'nothing differs')
+        ? report(what.length ? 'changes' : 'leaves as it is', what.join('; ') || 'unchanged')
         : report('adds', what.join('; '));
     } catch (error) {
       if (error instanceof RowRefused) return report('refused', error.message);

@@ -1,3 +1,7 @@
 /** Lines as people type them: `2 x small condenser "pair" > 10 m > bag 1-2`. */
 export { completions, type Completion } from './complete';
+export { between, composed, LONGEST_NOTE, namesFor, plugOf, sourcesFor } from './composed';
+export { deviceMeant, inletsMeant } from './inlets';
+export { cableOf, isCableWord, lengthened, lengthIn, ofFeet } from './lengths';
+export { candidatesOf, matches, meant, tokensOf, type Candidate } from './match';
 export { partMeant, readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';

@@ -108,8 +108,14 @@ function scored(words: readonly string[], candidates: readonly Candidate[], leas
 /** What fits nearly as well as the best does is a choice. */
 const NEARLY = 4;
 
-/** What words mean, and what else they may mean as well; of the kit before the catalogue. */
-export function meant(text: string, candidates: readonly Candidate[]): { best?: Candidate; others: Candidate[] } {
+/** What words mean, and what else they may mean as well. */
+export interface Meant {
+  best?: Candidate;
+  others: Candidate[];
+}
+
+/** What words mean; of the kit before the catalogue. */
+export function meant(text: string, candidates: readonly Candidate[]): Meant {
   const found = matches(text, candidates);
   if (found.length === 0) return { others: [] };
   const near = found.filter(({ score }) => score >= found[0].score - NEARLY);

@@ -1,10 +1,11 @@
-import { CONNECTORS, inletKind, linkKind, reader, sourceKind, type ConnectorId, type Part } from '../gear';
+import { linkKind, reader, type Part } from '../gear';
 import type { KitItem } from '../kit/item';
-import { addLine, freeName } from '../rig/rigEdits';
+import { addLine } from '../rig/rigEdits';
 import type { Device, InletRef, RigDocument, RigLine } from '../rig/document';
+import { between, composed, namesFor, plugOf, sourcesFor } from './composed';
 import { deviceMeant, inletsMeant } from './inlets';
-import { cableOf, lengthIn } from './lengths';
-import { candidatesOf, meant, type Candidate } from './match';
+import { cableOf, isCableWord, lengthened, lengthIn } from './lengths';
+import { candidatesOf, meant, type Candidate, type Meant } from './match';
 
 /** One word or more that may mean several things; `of` is the part of the text. */
 export interface Ambiguous {
@@ -88,7 +89,7 @@ function readOne(
   const head = (counted ? segments[0].slice(counted[0].length) : segments[0]).trim();
   const result: TypedLine = { text, lines: [], understood: [], ambiguous: [], open: [] };
   const refuse = (problem: string): TypedLine => ({ ...result, lines: [], problem });
-  if (document.devices.length === 0) return refuse('Add a device first: a line needs an inlet to go to.');
+  if (document.devices.length === 0) return refuse('Add a device first; a line needs an inlet.');
   const source = meant(head, sources);
   note(result, head, source);
   if (!source.best)
@@ -128,7 +129,7 @@ function readOne(
   const count = Math.max(wanted ?? 1, inlets.refs.length);
   if (wanted !== undefined && inlets.refs.length !== wanted)
     return refuse(`${wanted} lines and ${inlets.refs.length} inlets: say as many of each.`);
-  if (chain.length === 0) chain.push(...between(kit, plug, inletAt(document, inlets.refs[0])));
+  if (chain.length === 0) chain.push(...between(document, kit, plug, inlets.refs[0]));
   const each = sourcesFor(source, count);
   const names =
     quoted === undefined && new Set(each).size === count
@@ -146,75 +147,21 @@ function readOne(
     const others = one.others.filter((label) => !each.some((own) => own.label === label));
     return others.length ? [{ ...one, others }] : [];
   });
-  let rig = document;
-  for (const [n, inlet] of inlets.refs.entries()) {
-    const line: Omit<RigLine, 'id'> = {
-      name: rig.lines.some(({ name }) => name === names[n]) ? freeName(rig.lines, names[n]) : names[n].slice(0, 80),
-      ...(result.open.length && { note: `Not understood: ${result.open.join(' > ')}`.slice(0, 500) }),
-      source: structuredClone(each[n].part),
-      links: structuredClone(chain),
-      inlet,
-    };
-    result.lines.push(line);
-    rig = addLine(rig, line);
-  }
+  result.lines = composed(document, {
+    names,
+    sources: each,
+    links: chain,
+    inlets: inlets.refs,
+    note: result.open.length ? `Not understood: ${result.open.join(' > ')}` : '',
+  });
   return result;
 }
 
-/** Several of one: where the kit has as many that fit as well, each is one of them. */
-function sourcesFor({ best, others }: ReturnType<typeof meant>, count: number): Candidate[] {
-  const owned = [best!, ...others].filter((each) => each.owned && each.left > 0);
-  return best!.owned && best!.left < count && owned.length >= count
-    ? owned.slice(0, count)
-    : Array.from({ length: count }, () => best!);
-}
-
-function note(result: TypedLine, of: string, { best, others }: ReturnType<typeof meant>): void {
+function note(result: TypedLine, of: string, { best, others }: Meant): void {
   if (best && others.length) result.ambiguous.push({ of, taken: best.label, others: others.map(({ label }) => label) });
-}
-
-const isCableWord = (words: string): boolean =>
-  /^(?:xlr|cable|lead|mic(?:rophone)? cable|cord)?s?$/i.test(words.trim());
-
-/** A part of the catalogue that has a length, as long as was said. */
-function lengthened({ part, owned }: Candidate, words: string, metres: number | undefined): Part {
-  // A number behind the words is what it is called by: `patch 12`.
-  const named = !owned && /\d\s*$/.test(words) ? { ...part, name: words } : part;
-  return withLength(named, metres);
-}
-
-function withLength(part: Part, metres: number | undefined): Part {
-  if (metres === undefined || !('length' in linkKind(part.kind).figures)) return structuredClone(part);
-  return { ...part, figures: { ...part.figures, length: { value: metres, unit: 'm', basis: 'measured' } } };
-}
-
-const plugOf = (part: Part): ConnectorId => {
-  const kind = sourceKind(part.kind);
-  return kind.connector(reader(kind, part));
-};
-
-const inletAt = (document: RigDocument, { device, inlet }: InletRef): Part =>
-  document.devices.find(({ id }) => id === device)!.inlets.find(({ id }) => id === inlet)!;
-
-/** A cable where source and inlet are alike, whose length nobody has said. */
-function between(kit: readonly KitItem[], plug: ConnectorId, inlet: Part): Part[] {
-  const fits = inletKind(inlet.kind).sockets.some((socket) => CONNECTORS[socket].size === CONNECTORS[plug].size);
-  return fits && CONNECTORS[plug].size !== '3.5 mm' ? [cableOf(kit, undefined, plug)] : [];
 }
 
 const inletWords = (document: RigDocument, { device, inlet }: InletRef): string => {
   const own = document.devices.find(({ id }) => id === device) as Device;
   return `${own.name}, ${own.inlets.find(({ id }) => id === inlet)?.name ?? `inlet ${inlet}`}`;
 };
-
-/** Names for several lines of one: `#` counts, `L/R` and `left/right` are the two of a pair, else they are numbered. */
-function namesFor(name: string, count: number): string[] {
-  const pair = /^(.*?)\b(L\/R|left\/right)\b(.*)$/i.exec(name);
-  if (count === 2 && pair) {
-    const [one, other] = pair[2].toLowerCase() === 'l/r' ? ['L', 'R'] : ['left', 'right'];
-    return [`${pair[1]}${one}${pair[3]}`, `${pair[1]}${other}${pair[3]}`];
-  }
-  return Array.from({ length: count }, (_, n) =>
-    name.includes('#') ? name.replaceAll('#', String(n + 1)) : count === 1 ? name : `${name} ${n + 1}`,
-  );
-}

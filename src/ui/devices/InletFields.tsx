@@ -49,7 +49,7 @@ export function InletFields({ control, register, errors }: Props) {
             <TextField
               label="Number"
               {...register(`inlets.${n}.id`, {
-                pattern: { value: /^[a-z0-9][a-z0-9-]{0,63}$/, message: 'Small letters, digits, hyphens' },
+                pattern: { value: /^[a-z0-9][a-z0-9-]{0,63}$/, message: 'Lower-case letters, digits, hyphens' },
               })}
               error={Boolean(errors.inlets?.[n]?.id)}
               helperText={errors.inlets?.[n]?.id?.message}

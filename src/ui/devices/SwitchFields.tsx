@@ -61,11 +61,7 @@ export function SwitchFields({ control, register, errors }: Props) {
               label="Offers"
               options={FEED_NAMES.map((feed) => [feed, feedLabel(feed)])}
             />
-            <TextField
-              label="Where it is found"
-              {...register(`groups.${n}.control`)}
-              placeholder="menu, inputs, page 2"
-            />
+            <TextField label="Where it is" {...register(`groups.${n}.control`)} placeholder="menu, inputs, page 2" />
             <TextField
               label="Rises in (s)"
               {...register(`groups.${n}.ramp`, { validate: typedNumber })}
@@ -80,7 +76,7 @@ export function SwitchFields({ control, register, errors }: Props) {
               <Many
                 control={control}
                 name={`groups.${n}.inlets`}
-                label="Reaches inlets"
+                label="Feeds inlets"
                 options={known
                   .filter(({ kind }) => 'feed' in inletKind(kind).choices)
                   .map(({ id, name }) => [id, name || id])}
@@ -88,9 +84,12 @@ export function SwitchFields({ control, register, errors }: Props) {
             </Box>
             <FormControlLabel
               control={<Tick control={control} name={`groups.${n}.latched`} />}
-              label="Latched: comes back with the mains"
+              label="Feed returns after a power cut"
             />
-            <FormControlLabel control={<Tick control={control} name={`groups.${n}.mutes`} />} label="Mutes itself" />
+            <FormControlLabel
+              control={<Tick control={control} name={`groups.${n}.mutes`} />}
+              label="Mutes while switching"
+            />
           </Stack>
         </Box>
       ))}

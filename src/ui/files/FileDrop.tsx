@@ -9,7 +9,8 @@ import { DropZone } from './DropZone';
 interface Props {
   label: string;
   accept: string;
-  onText: (file: string, text: string) => void;
+  /** The file as it is, whatever is in it. */
+  onFile: (file: File) => void;
   /** A file that is not even read. */
   onRefused: (file: string, why: string) => void;
 }
@@ -17,16 +18,16 @@ interface Props {
 /** Largest file that is read, in bytes; what is in it may be refused for being too much all the same. */
 const MOST = 64 * 1024 * 1024;
 
-/** A place to drop a text file on, or to choose one. */
-export function FileDrop({ label, accept, onText, onRefused }: Props) {
+/** A place to drop a file on, or to choose one. */
+export function FileDrop({ label, accept, onFile, onRefused }: Props) {
   const input = useRef<HTMLInputElement>(null);
-  const take = async (file: File | undefined) => {
+  const take = (file: File | undefined) => {
     if (!file) return;
     if (file.size > MOST) return onRefused(file.name, `it is larger than ${MOST / 1024 / 1024} MiB; split it`);
-    onText(file.name, await file.text());
+    onFile(file);
   };
   return (
-    <DropZone onFile={(file) => void take(file)}>
+    <DropZone onFile={(file) => take(file)}>
       <Button variant="outlined" startIcon={<UploadFileOutlinedIcon />} onClick={() => input.current?.click()}>
         Choose a file
       </Button>
@@ -40,7 +41,7 @@ export function FileDrop({ label, accept, onText, onRefused }: Props) {
         hidden
         aria-label={label}
         onChange={(event) => {
-          void take(event.target.files?.[0]);
+          take(event.target.files?.[0]);
           event.target.value = '';
         }}
       />

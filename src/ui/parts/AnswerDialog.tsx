@@ -42,7 +42,7 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
               autoFocus
               {...register('who', {
                 setValueAs: (text: string) => text.trim(),
-                required: 'Say who: the maker, a repair shop, the manual',
+                required: 'Who says so? Maker, repair shop, manual',
                 maxLength: { value: 80, message: '80 characters at most' },
               })}
               error={Boolean(errors.who)}
@@ -51,7 +51,7 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
             <TextField
               label="When"
               type="date"
-              {...register('when', { required: 'Give the date' })}
+              {...register('when', { required: 'Date of the answer' })}
               error={Boolean(errors.when)}
               helperText={errors.when?.message}
               slotProps={{ inputLabel: { shrink: true } }}
@@ -60,7 +60,7 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
               label="Where it is written"
               {...register('where', { maxLength: { value: 200, message: '200 characters at most' } })}
               error={Boolean(errors.where)}
-              helperText={errors.where?.message ?? 'Letter, page, file; may stay empty'}
+              helperText={errors.where?.message ?? 'Letter, page or file (optional)'}
             />
             {everywhere && (
               <Typography variant="caption" color="textSecondary">

@@ -34,7 +34,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
       </Typography>
       {faults.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None: every conductor is sound.
+          None: every conductor is good.
         </Typography>
       )}
       {faults.map((fault, n) => (
@@ -91,7 +91,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
           )}
           <IconButton
             size="small"
-            aria-label={`Take fault ${n + 1} away`}
+            aria-label={`Remove fault ${n + 1}`}
             onClick={() => onChange(faults.toSpliced(n, 1))}
           >
             <CloseIcon fontSize="small" />

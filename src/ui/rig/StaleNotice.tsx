@@ -38,15 +38,15 @@ export function StaleNotice({ saving, base, mine, both, onSettle }: Props) {
             </Button>
             {both && (
               <Button color="inherit" onClick={() => onSettle('both')}>
-                Keep both changes
+                Keep both
               </Button>
             )}
             <Button color="inherit" onClick={() => onSettle('theirs')}>
-              Take theirs
+              Use the other tab’s version
             </Button>
             {stale && (
               <Button color="inherit" onClick={() => onSettle('mine')}>
-                Save mine on top
+                Use mine
               </Button>
             )}
           </>

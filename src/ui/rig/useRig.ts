@@ -125,7 +125,10 @@ export function useRig(saved: SavedRig) {
         else setSaving({ state: 'failed', message: answer.error.message });
       } catch {
         unanswered.current = text;
-        setSaving({ state: 'failed', message: 'The server does not answer. The change is kept here and sent again.' });
+        setSaving({
+          state: 'failed',
+          message: 'No connection. Your change is kept on this page and will be saved when the server is back.',
+        });
       } finally {
         busy.current = false;
       }

@@ -46,12 +46,8 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       }
       back={{ href: `/log?rig=${id}`, label: 'Back to the log' }}
     >
-      <h2>As it stands</h2>
-      {sheet ? (
-        <AsItStands sheet={sheet} paper={revision} />
-      ) : (
-        <p>No run sheet was followed: nobody has written down what is on.</p>
-      )}
+      <h2>State of the rig, as reported</h2>
+      {sheet ? <AsItStands sheet={sheet} paper={revision} /> : <p>State not recorded. Treat every feed as on.</p>}
       <h2>Input list</h2>
       <div style={{ overflowX: 'auto' }} role="region" aria-label="Input list" tabIndex={0}>
         <table aria-label="Lines">
@@ -91,7 +87,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           ))}
         </tbody>
       </table>
-      <h2>Notes, incidents and what was found</h2>
+      <h2>Notes, incidents, differences</h2>
       {told.length === 0 && <p>None.</p>}
       <table>
         <tbody>
@@ -109,8 +105,8 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
         </tbody>
       </table>
       <p>
-        Feeds and charges are as they were reported, not measured: check with the switch and a meter before anything is
-        plugged. Mains work belongs to a licensed electrician, by local code.
+        Reported, not measured. Check the switch and a meter before you plug anything. Mains work belongs to a licensed
+        electrician, by local code.
       </p>
     </Paper>
   );
@@ -187,9 +183,7 @@ function AsItStands({ sheet: { rig, session, revision }, paper }: { sheet: Switc
       </li>
       {supplied.length > 0 && <li>Supplies still on, or not known: {supplied.map(({ name }) => name).join(', ')}.</li>}
       <li>{monitors.join('; ')}.</li>
-      <li>
-        {steps.length ? `A sheet is not finished: ${steps.length} steps are left.` : 'No sheet is left unfinished.'}
-      </li>
+      <li>{steps.length ? `Run sheet unfinished: ${steps.length} steps to do.` : 'No unfinished run sheet.'}</li>
     </ul>
   );
 }

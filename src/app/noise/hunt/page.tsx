@@ -36,7 +36,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       {view.accounts.length > 0 ? (
         <AccountList accounts={view.accounts} open={view.open} suspects={hunt.suspects} sine="-3" done={!view.next} />
       ) : (
-        <p>Nobody is found yet.</p>
+        <p>No culprit found yet.</p>
       )}
       {view.changes.length > 0 && <Changes view={view} hunt={hunt} />}
       <HuntSteps hunt={hunt} />
@@ -69,7 +69,7 @@ function Changes({
   const level = (dbfs: number) => (dbfs <= -130 ? 'nothing' : `${dbfs.toFixed(1).replace('-', '−')} dBFS`);
   return (
     <>
-      <h2>Turned alone</h2>
+      <h2>Switched one at a time</h2>
       <ul>
         {told.map(({ suspect, component, from, to }) => (
           <li key={`${suspect} ${component}`}>

@@ -24,7 +24,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   return (
     <Paper
       title={`${session.aim ? KINDS[session.aim.kind] : 'No sheet yet'}: ${saved.document.name}`}
-      note={`Computed from revision ${revision}. ${session.done.length} steps done, ${session.steps.length} left.${session.steps.length ? ' Monitors and headphones stay down until the last step.' : ''}`}
+      note={`Revision ${revision} · ${session.done.length} done · ${session.steps.length} to do.${session.steps.length ? ' Monitors and headphones stay down until the last step.' : ''}`}
       back={{ href: `/switch?rig=${id}`, label: 'Back to the sheet' }}
     >
       {session.steps.length === 0 && <p>No run sheet is open. Start one in Switch.</p>}
@@ -83,7 +83,7 @@ function byPlace(steps: readonly Step[]): { place: string; steps: Step[]; first:
   steps.forEach((step, n) => {
     const run = runs.at(-1);
     if (run && (step.place === undefined || step.place === run.place)) run.steps.push(step);
-    else runs.push({ place: step.place ?? 'Wherever you are', steps: [step], first: n });
+    else runs.push({ place: step.place ?? 'Any position', steps: [step], first: n });
   });
   return runs;
 }

@@ -68,7 +68,7 @@ function both(at: Case, branch: Branch): Finding {
     severity: parallel ? 'watch' : 'note',
     part: branch.at,
     what: parallel ? 'Two feeds on the same conductors' : `Both inlets have their feed on: only ${feeder} feeds`,
-    why: `${who} ${off(ownName, ifMineGoes)} ${off(inlet, ifTheirsGoes)}${parallel ? ' One of the two should be off, or behind a transformer.' : ''}`,
+    why: `${who} ${off(ownName, ifMineGoes)} ${off(inlet, ifTheirsGoes)}${parallel ? ' One of the two should be off, or isolated by a transformer.' : ''}`,
     numbers: [
       { label: `Feed current from ${ownName}`, value: mine, unit: 'A' },
       { label: `Feed current from ${inlet}`, value: theirs, unit: 'A' },

@@ -36,14 +36,14 @@ export const couplingFigures = (microfarads: number): Record<string, FigureSpec>
     help: 'Electrolytics are 10 to 20 % parts; this decides the thump when phantom comes on.',
   },
   behind: {
-    label: 'Resistance behind the coupling capacitors, each leg',
+    label: 'Resistance after the coupling capacitors, each leg',
     unit: 'Ω',
     min: 50,
     max: 1e6,
     help: 'Leave blank to take it from the input resistance.',
   },
   clampVolts: {
-    label: 'Clamp diodes behind the capacitors conduct at',
+    label: 'Clamp diodes after the capacitors conduct at',
     unit: 'V',
     min: 1,
     max: 60,
@@ -88,7 +88,7 @@ export const microphoneFigures = (ohms: number, gain = 60, fullScale = 10): Reco
   ...levelFigures(gain, fullScale),
 });
 
-export const clampChoice = choice('Clamp diodes behind the capacitors', [
+export const clampChoice = choice('Clamp diodes after the capacitors', [
   ['yes', 'yes, or not known'],
   ['no', 'none'],
 ]);

@@ -113,7 +113,7 @@ export const blockingAdapter: LinkKind = {
   kind: 'blocking-adapter',
   label: 'Phantom blocker (capacitors)',
   words: ['blocker', 'phantom blocker'],
-  summary: 'Two capacitors in an XLR barrel: passes the signal, keeps phantom from what stands before it.',
+  summary: 'Two capacitors in an XLR barrel: passes the signal, keeps phantom from what comes before it.',
   nature: 'blocks feed',
   planning: { complexity: 3, place: 'isolation', against: ['element-direct-current', 'ribbon-fed', 'output-backfeed'] },
   figures: {

@@ -72,7 +72,7 @@ export function noiseRemedies(
         { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
         { do: 'choose', part: 'inlet', choice: 'feed', value: USUAL },
       ],
-      `right behind the source; it needs the 48 V feed and keeps it from the microphone${others.length ? `. Its switch feeds ${others.join(', ')} too: see in the Rig place what that does to them` : ''}`,
+      `straight after the source; it needs the 48 V feed and keeps it from the microphone${others.length ? `. Its switch feeds ${others.join(', ')} too: see in the Rig place what that does to them` : ''}`,
       others.length === 0,
     );
   };
@@ -110,7 +110,7 @@ export function noiseRemedies(
           part: { kind: 'pad', figures: { attenuation: { value: 20, unit: 'dB', basis: 'common practice' } } },
         },
       ],
-      'at the inlet: headroom for noise',
+      'at the inlet: more headroom, more noise',
     );
   for (const inlet of differing(free, line))
     offer(`Move to ${inlet.inlet.name ?? 'a free inlet'}`, [{ do: 'move', ...inlet }]);

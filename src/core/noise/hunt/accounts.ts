@@ -136,7 +136,7 @@ const ELSEWHERE = {
 /** Where no suspect changes anything. */
 const STAYS: Record<Component, readonly string[]> = {
   hum: [
-    'It is in the line itself: move the cable off mains and transformers, try another cable.',
+    'The line picks it up: move the cable away from mains and transformers, try another.',
     'If the inlet hums with nothing plugged in: the repair shop.',
   ],
   buzz: [

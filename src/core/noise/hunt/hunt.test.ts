@@ -143,7 +143,7 @@ test('what no unit changes is said to lie in the line itself; what stays on is n
   expect(hunt.steps.every(({ on }) => on.includes('u0'))).toBe(true);
   const [hum] = huntView(hunt).accounts;
   expect(hum).toMatchObject({ component: 'hum', culprits: [] });
-  expect(hum.mendings[0]).toMatch(/in the line itself/);
+  expect(hum.mendings[0]).toMatch(/The line picks it up/);
 });
 
 test('with loudspeakers, building up brings them in before the rest', () => {

@@ -27,14 +27,14 @@ function ofOne(component: Component, { kind, name }: Suspect): string[] {
     case 'charger':
       return [
         `Plug ${name} into another strip: one strip for all audio, another for chargers, computers and lamps.`,
-        'Charge before or after, or from a battery.',
+        'Charge before or after the take, or from a power bank.',
         'Use a supply with isolated outputs, or a better one.',
       ];
     case 'supply':
       return [
         'Use a supply with isolated outputs, one for each box.',
         'Move it off the strip of the audio.',
-        'Exchange it; if it hums alone, the repair shop.',
+        'Replace it. If it hums with nothing plugged in, have it repaired.',
       ];
     case 'computer':
     case 'display':
@@ -72,7 +72,7 @@ const APART = [
 const LOOP = [
   'Put them on one outlet strip.',
   'Connect them balanced, or through an isolating transformer or direct box.',
-  'Lift the shield of the signal lead at the receiving end, the earths of both staying as they are.',
+  'Use a cable with its shield lifted at the receiving end. Never touch the mains earths. Not on a line that carries phantom.',
   'Run one of them on its battery or on a supply with an isolated output.',
 ] as const;
 

@@ -81,12 +81,12 @@ function nextOf({ way, suspects, steps }: Hunt, components: readonly Explained[]
   if (steps.length === 0)
     return way === 'take-away'
       ? step(all, 'Everything on, as it is used: what there is to find.')
-      : step(bare, 'The bare chain: the inlet device and the computer on headphones, everything else unplugged.');
+      : step(bare, 'Minimum setup: recorder or interface, laptop on headphones, everything else unplugged.');
   const speakers = suspects.reduce((bits, { kind }, n) => (kind === 'loudspeaker' ? bits | (1 << n) : bits), 0);
   if (way === 'build-up' && steps.length === 1 && speakers && !(now & speakers))
     return step(now | speakers, 'The loudspeakers come next, before anything else.');
   if (way === 'build-up' && !measured.includes(all) && measured.every((on) => on === bare || on === (bare | speakers)))
-    return step(all, 'Everything on: what the rest adds to the bare chain.');
+    return step(all, 'Everything on: what the rest adds to the minimum setup.');
   if (way === 'take-away' && !measured.includes(bare) && measured.every((on) => on === all))
     return step(bare, 'The bare chain alone: whatever stays comes from none of the others.');
   // Hiss that no state has changed so far is the line's own; a hum that stays may be the bare chain's.
@@ -109,9 +109,7 @@ function nextOf({ way, suspects, steps }: Hunt, components: readonly Explained[]
     fixed,
     measured,
   );
-  return (
-    proposal && step(proposal.on, `Splits what is left best: ${proposal.bits.toFixed(1)} bits of ${leftOf(moving)}.`)
-  );
+  return proposal && step(proposal.on, halves(proposal.bits, leftOf(moving)));
 }
 
 /** Explanations by what is listed, their shares of that. */
@@ -150,13 +148,21 @@ function repetition(components: readonly Explained[], measured: readonly On[]): 
 const bareOf = (suspects: readonly Suspect[]): On =>
   suspects.reduce((bits, suspect, n) => (suspect.fixed || n === 0 ? bits | (1 << n) : bits), 0);
 
-function leftOf(components: readonly Explained[]): string {
-  const bits = components.reduce(
+/** What a measurement does to the list of suspects, in bits of what is still unknown. */
+const halves = (gained: number, left: number): string =>
+  gained > 0.6 * left && left < 2
+    ? 'May settle it: this measurement leaves hardly a doubt.'
+    : gained > 0.7
+      ? 'Halves the list of suspects.'
+      : 'Shortens the list of suspects the most.';
+
+/** Bits that are still unknown. */
+function leftOf(components: readonly Explained[]): number {
+  return components.reduce(
     (sum, { explanations }) =>
       sum - explanations.reduce((own, { share }) => own + (share > 0 ? share * Math.log2(share) : 0), 0),
     0,
   );
-  return `${bits.toFixed(1)} that are open`;
 }
 
 /** Suspects that a step turned alone, and what that changed. */

@@ -4,8 +4,8 @@ import type { Suspect } from './suspects';
 
 /** Accepted ways to work: from a bare chain upwards, or from everything downwards. */
 export const WAYS = {
-  'build-up': 'Build up from a bare chain',
-  'take-away': 'Take away from everything',
+  'build-up': 'Start with only the device on',
+  'take-away': 'Start with everything on',
 } as const;
 export type Way = keyof typeof WAYS;
 

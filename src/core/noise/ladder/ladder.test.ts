@@ -101,7 +101,7 @@ describe('arithmetic', () => {
       /top down/,
     ],
     ['a rung of another ladder', [reading('as-used', -50), reading('gain-down', -60)], /no rung for this kind/],
-    ['louder with less', [reading('as-used', -60), reading('feed-off', -50)], /cannot add noise/],
+    ['louder with less', [reading('as-used', -60), reading('feed-off', -50)], /can’t add noise/],
     ['another gain', [reading('as-used', -50), reading('feed-off', -60, 0.01, 30)], /gain changed from 40 dB to 30 dB/],
     [
       'a refused rung',

@@ -154,7 +154,7 @@ function louder(kind: LadderKind, readings: readonly RungReading[]): string | un
   for (const [n, now] of rungs.entries())
     for (const before of rungs.slice(0, n))
       if (now.weighted.power > before.weighted.power && isApart(now.weighted, before.weighted))
-        return `“${RUNGS[now.rung]}” reads ${quantity(ofPower(now.weighted.power) - ofPower(before.weighted.power), 'dB')} more than “${RUNGS[before.rung]}”: taking something away cannot add noise. Something else has changed – a gain, a gate, a cable, people. Measure both again.`;
+        return `“${RUNGS[now.rung]}” reads ${quantity(ofPower(now.weighted.power) - ofPower(before.weighted.power), 'dB')} more than “${RUNGS[before.rung]}”: removing something can’t add noise. Something else changed: gain, gate, cable, people. Measure both again.`;
   return undefined;
 }
 

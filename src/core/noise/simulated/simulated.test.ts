@@ -45,7 +45,7 @@ test('a whine that hides in a loud room is told although the levels agree', () =
   for (let n = 0; n < 8; n++) meter.push([source.next(RATE)]);
   const { because, text } = surplusOf(meter.reading().channels[0], noiseBudget(line, state) as NoiseBudget);
   expect(because).toEqual([]);
-  expect(text).toMatch(/agree within 3 dB; there is whine \(−\d+(\.\d)? dBFS\) that the line should not have/);
+  expect(text).toMatch(/within 3 dB\), but there is whine \(−\d+(\.\d)? dBFS\) that does not belong/);
 });
 
 test('the same seed gives the same samples, another one others, in whatever pieces they are asked for', () => {

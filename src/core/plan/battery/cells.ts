@@ -76,7 +76,7 @@ export function energyOf({
     value: number,
     basis: Figure['basis'],
   ) => ({ label, unit, value: figure?.value ?? value, basis: figure?.basis ?? basis }) satisfies Taken;
-  const charge = taken('Charge of one cell', 'mAh', capacity, typical.charge, 'from memory');
+  const charge = taken('Capacity per cell', 'mAh', capacity, typical.charge, 'from memory');
   const share = taken('Share of it that can be used', '%', usable, typical.usable, 'from memory');
   const volts = taken('Mean voltage of one cell', 'V', undefined, typical.volts, 'from memory');
   const base = taken('With every feed off', 'W', baseLoad, BASE_LOAD, 'assumed');

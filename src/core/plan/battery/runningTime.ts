@@ -209,7 +209,7 @@ function recommendation(
   if (school === 'always-48') return chosen(highest, `${label}${below}`);
   if (school === 'lowest-stated')
     return chosen(lowest, lowest === usual ? `${label}; some line accepts nothing less` : label);
-  if (needed === undefined) return chosen(highest, `${label}${below}; nobody has said how long the cells have to last`);
+  if (needed === undefined) return chosen(highest, `${label}${below}; no target battery life set`);
   if (highest.hours >= needed)
     return chosen(highest, `${label}${below}; ${hours(highest.hours)} are enough for ${hours(needed)}`);
   const longEnough = accepted.find((option) => option.hours >= needed) ?? lowest;

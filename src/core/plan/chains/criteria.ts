@@ -2,6 +2,7 @@ import { SEVERITIES, VERDICT_ORDER, type Finding, rankOf } from '../../check/fin
 import type { Dbu, Decibels, Hertz } from '../../units';
 import { quantity } from '../../units/format';
 import type { Judged } from './search';
+import { plural } from '../../units';
 
 /** Own noise of a good preamplifier, A-weighted or not hardly matters here (common practice: about -128 dBu). */
 const PREAMPLIFIER: Dbu = -128;
@@ -79,11 +80,11 @@ const CRITERIA: Criterion[] = [
     of: ({ judged }) => judged.chain.steps.length,
     say: ({ judged }, better) => {
       const more = judged.chain.steps.length - better.judged.chain.steps.length;
-      return `${more} ${more === 1 ? 'link' : 'links'} more.`;
+      return `${plural(more, 'link')} more.`;
     },
   },
-  { of: ({ judged }) => judged.complexity, say: () => 'Its parts are less simple.' },
-  { of: ({ usesUp }) => usesUp.length, say: ({ usesUp }) => `It takes the last: ${usesUp.join(', ')}.` },
+  { of: ({ judged }) => judged.complexity, say: () => 'More complicated links.' },
+  { of: ({ usesUp }) => usesUp.length, say: ({ usesUp }) => `It uses your last: ${usesUp.join(', ')}.` },
   { of: ({ judged }) => judged.changes, say: () => 'More to change against what is there now.' },
 ];
 
@@ -96,7 +97,7 @@ export const order = (a: Compared, b: Compared): number =>
 export const whyBest = (best: Compared, second: Compared | undefined): string => {
   if (!second) return 'The only one that works.';
   const by = CRITERIA.find(({ of }) => of(best) < of(second));
-  return by ? `Best of those that work.` : 'As good as the next; either will do.';
+  return by ? `Best of those that work.` : 'Ties with the next; use either.';
 };
 
 /** The first point in which a chain is worse than the one above it. */

@@ -51,7 +51,7 @@ export function pairFindings(load: DcLoad, supply: DcSupply): DcFinding[] {
       code: 'voltage-high',
       severity: 'harm',
       what: `Too much voltage for ${load.name}`,
-      why: `${supply.name} gives ${volts(supply.volts.value)}; ${load.name} stands ${volts(load.highest.value)}.`,
+      why: `${supply.name} gives ${volts(supply.volts.value)}; ${load.name} is rated for ${volts(load.highest.value)}.`,
       basis: `most voltage: ${load.highest.basis}`,
     });
   if (supply.volts.value < load.lowest.value)

@@ -71,7 +71,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
         ? 'phantom from the inlet'
         : part.choices?.power
           ? reader(kind, part).choice('power')
-          : 'its own cells',
+          : 'its own batteries',
       owned,
     };
     const no = (reason: string): SupplyOption => ({ ...head, suitable: false, reason });

@@ -81,7 +81,7 @@ describe('what hangs on a direct-current supply', () => {
 
   test('the numbers and where they come from are told', () => {
     const [{ findings }] = checkDirectCurrent({ supplies: [supply({ volts: figure(18, 'V') })], loads: [load('box')] });
-    expect(findings[0].why).toBe('supply gives 18 V; box stands 10 V.');
+    expect(findings[0].why).toBe('supply gives 18 V; box is rated for 10 V.');
     expect(findings[0].basis).toBe('most voltage: maker');
   });
 });

@@ -59,7 +59,7 @@ export const mains: ActionRules<Mains> = {
     const latched = rig.groups.filter((group) => group.device === id && group.latched);
     return {
       title: `Turn ${name} ${on ? 'on' : 'off'}`,
-      ...(!on && power === 'both' && { detail: 'At its own switch: it runs on cells as well.' }),
+      ...(!on && power === 'both' && { detail: 'At its own switch: it runs on batteries as well.' }),
       look: on
         ? latched.length
           ? `Check the feed lamps of ${latched.map((group) => group.name).join(' and ')} stay dark. These switches can come back on with the power: if one lights, turn it off before you plug anything.`

@@ -3,6 +3,7 @@ import { HISS, observer, VOICE, type Features } from './features';
 import { BANDS, FRAME, framesPerSecond, type Frames } from './frames';
 import type { Quiet, Span } from './quiet';
 import type { Segments } from './spectrum';
+import { plural } from '../../units';
 
 /** What is no noise floor, by what it is. */
 export const DISTURBANCES = {
@@ -159,7 +160,7 @@ function evidenceOf(code: DisturbanceName, own: Features): string {
     case 'music':
       return `${percent(staying)} of it in tones that stay for a third of a second and change`;
     case 'speech':
-      return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${syllables} ${syllables === 1 ? 'time' : 'times'}`;
+      return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${plural(syllables, 'time')}`;
     case 'crackle':
       return `${clicks || 1} ${clicks > 1 ? 'clicks' : 'click'}`;
     case 'event':

@@ -63,15 +63,15 @@ export function patternsOf(seen: Seen): Pattern[] {
       code: 'hiss',
       what: 'white hiss',
       usually:
-        'if it follows the gain knob: preamplifier, a source too quiet, wrong gain order; if not, what comes after the gain',
-      evidence: `${level(hiss).replace('dBFS', 'dBFS(A)')}, ${Math.round((100 * hiss) / weighted)} % of what is no tone; the whole falls by ${(-slope).toFixed(1).replace('-', '−')} dB an octave`,
+        'If it follows the gain knob: the preamp, or too little signal. If it doesn’t: something after the gain.',
+      evidence: `${level(hiss).replace('dBFS', 'dBFS(A)')}, ${Math.round((100 * hiss) / weighted)} % of the noise without tones; slope ${slope.toFixed(1).replace('-', '−')} dB/octave`,
     });
   const gated = reasons.find(({ code }) => code === 'gate');
   if (gated)
     found.push({
       code: 'gate',
       what: 'steps down to nothing between sounds',
-      usually: 'a gate or expander is on: the reading says nothing',
+      usually: 'a gate or expander is on: this measurement is worthless',
       evidence: gated.text,
     });
   if (levels.zeroRuns > 0)

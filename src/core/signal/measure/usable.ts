@@ -5,6 +5,7 @@ import { BANDS, FRAME, type Frames } from './frames';
 import type { Levels } from './levels';
 import type { Quiet, Span } from './quiet';
 import type { Tone } from './tones';
+import { plural } from '../../units';
 
 /** Why a reading says nothing about a noise floor. */
 export interface Refusal {
@@ -86,7 +87,7 @@ function refusalFor(code: DisturbanceName, found: readonly Disturbance[], frames
   if (code === 'gate' && gate)
     return {
       code,
-      text: `${what} shuts ${gate.times} ${gate.times === 1 ? 'time' : 'times'}, by ${gate.depth.toFixed(0)} dB, ${(100 * gate.shut).toFixed(0)} % of the time: ${evidence}. ${INSTEAD[code]}`,
+      text: `${what} shuts ${plural(gate.times, 'time')}, by ${gate.depth.toFixed(0)} dB, ${(100 * gate.shut).toFixed(0)} % of the time: ${evidence}. ${INSTEAD[code]}`,
     };
   if (SPOILS.includes(code)) return { code, text: `${what} is at work: ${evidence}. ${INSTEAD[code]}` };
   const seconds = own.reduce((sum, { from, to }) => sum + to - from, 0);
@@ -134,13 +135,13 @@ export function refusalsOf(
       ...found,
       {
         code: 'silence',
-        text: 'Every sample is exactly zero: nothing is connected, it is muted, or gated digitally. Open the inlet and record again.',
+        text: 'Every sample is exactly zero: not connected, muted or gated. Unmute and record again.',
       },
     ];
   if (clippedRuns > 0)
     found.push({
       code: 'clipped',
-      text: `It clips ${clippedRuns} ${clippedRuns === 1 ? 'time' : 'times'}. Turn the gain down and record again.`,
+      text: `It clips ${plural(clippedRuns, 'time')}. Turn the gain down and record again.`,
     });
   if (testTone)
     found.push({

@@ -51,7 +51,7 @@ export function formatOf(body: DataView): WavFormat {
   if (!(kind === 'float' ? bits === 32 : bits === 16 || bits === 24 || bits === 32))
     throw new WavError('unsupported', `The samples are ${bits}-bit ${kind}. ${WANTED}`);
   if (channels === 0 || sampleRate < 1000 || sampleRate > 768_000)
-    throw new WavError('broken', `The header says ${channels} channels at ${sampleRate} Hz; that cannot be.`);
+    throw new WavError('broken', `Broken header: ${channels} channels at ${sampleRate} Hz.`);
   if (align !== (channels * bits) / 8)
     throw new WavError(
       'broken',

@@ -61,7 +61,7 @@ export function wavReader({ onFormat, onBlock }: WavListener): WavReader {
     if (pending.length < 8) return false;
     const [id, size] = [name(pending, 0), viewOf(pending).getUint32(4, true)];
     if (id === 'data') {
-      if (!format) throw new WavError('no-format', 'The samples come before anything says how they are written.');
+      if (!format) throw new WavError('no-format', 'Broken file: audio before the format header.');
       take(8);
       data = size === OPEN || size === 0 ? (longSize ?? Infinity) : size;
       onFormat({ ...format, ...(Number.isFinite(data) && { frames: Math.floor(data / frameBytes(format)) }) });

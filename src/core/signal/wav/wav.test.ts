@@ -133,7 +133,7 @@ test.each<[string, string, RegExp, (wav: Buffer) => Uint8Array]>([
   [
     'samples before their format',
     'no-format',
-    /before anything says how/,
+    /audio before the format header/,
     (wav) => Buffer.concat([wav.subarray(0, 12), wav.subarray(wav.indexOf('data'))]),
   ],
   [

@@ -46,9 +46,7 @@ test('no feed, one leg alone, and a leg that has nothing under load', () => {
 test('a load that was not fitted says nothing of the resistors', () => {
   const { ohms, mismatch, findings } = inletFigures({ ...readAt(48, 1, 1), loaded: [48, 48.01] }, MEANS);
   expect([ohms, mismatch]).toEqual([undefined, undefined]);
-  expect(findings).toEqual([
-    { what: 'pin 2 and 3 as with no load: fit it and read again', sure: false },
-  ]);
+  expect(findings).toEqual([{ what: 'pin 2 and 3 as with no load: fit it and read again', sure: false }]);
 });
 
 test('lamps say which pins have a feed and nothing of how strong it is', () => {

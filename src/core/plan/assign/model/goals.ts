@@ -91,7 +91,7 @@ export function stages(draft: Draft): Stage[] {
         ...weigh(({ feed, needs }) => Number(feed !== 'off' && !needs)),
       ]),
       goal(
-        'voltage other than the school asks for',
+        'feeds above the lowest that works',
         3 * total,
         weigh((column) => offVoltage(column, draft.problem)),
       ),

@@ -3,8 +3,7 @@ import { patchList, readPatchList } from '@/core/tables';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { loadRig, saveRig } from '@/store/rigs';
-import { handled, download, notFound, sameOrigin, tableBody } from '../../../handled';
-import { Refused } from '@/store/refused';
+import { applied, handled, download, notFound, sameOrigin, tableBody } from '../../../handled';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -28,10 +27,8 @@ export const POST = (request: NextRequest, { params }: Context) =>
     const rig = loadRig(store, id);
     if (!rig) throw notFound(`rig ${id}`);
     const { rows, document } = readPatchList(rig.document, loadKit(store), await tableBody(request));
-    const apply = request.nextUrl.searchParams.get('apply');
-    if (apply === null) return NextResponse.json({ rows, applied: false });
-    if (!/^[1-9]\d{0,8}$/.test(apply))
-      throw new Refused(400, 'bad-request', 'apply takes the number of the revision that was previewed.');
-    const saved = saveRig(store, id, Number(apply), document)!;
+    const revision = applied(request);
+    if (revision === undefined) return NextResponse.json({ rows, applied: false });
+    const saved = saveRig(store, id, revision, document)!;
     return NextResponse.json({ rows, applied: true, revision: saved.revision });
   });

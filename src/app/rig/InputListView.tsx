@@ -1,0 +1,216 @@
+'use client';
+
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import MenuItem from '@mui/material/MenuItem';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMemo } from 'react';
+import type { KitItem } from '@/core/kit';
+import type { RigDocument } from '@/core/rig';
+import {
+  NEW_DEVICE,
+  ROLE_NAMES,
+  ROLES,
+  type InputList,
+  type InputRow,
+  type Role,
+  type Said,
+} from '@/core/tables/inputList';
+import { candidatesOf } from '@/core/typed';
+import { plural } from '@/core/units';
+
+interface Props {
+  document: RigDocument;
+  kit: readonly KitItem[];
+  list: InputList;
+  said: Said;
+  onSaid: (said: Said) => void;
+}
+
+const NOT_USED = 'not used';
+
+/** What an input list would become: its columns, the device, and each row; all of it can be said otherwise. */
+export function InputListView({ document, kit, list, said, onSaid }: Props) {
+  const { columns, rows } = list;
+  const count = (becomes: InputRow['becomes']) => rows.filter((row) => row.becomes === becomes).length;
+  const sources = useMemo(
+    () => [...new Set(candidatesOf('source', kit, document).map(({ label }) => label))],
+    [kit, document],
+  );
+  const width = rows[0]?.cells.length ?? 0;
+  const setRole = (column: number, to: Role | undefined) =>
+    onSaid({ ...said, roles: Array.from({ length: width }, (_, n) => (n === column ? to : columns.roles[n])) });
+  const open = count('open');
+  return (
+    <Box>
+      <Typography variant="body1">
+        <strong>{plural(list.ids.length, 'line')}</strong>
+        {count('there') > 0 && `, ${count('there')} in the rig already`}
+        {count('spare') > 0 && `, ${count('spare')} spare`}
+        {open > 0 && (
+          <Box component="span" sx={{ color: 'error.main' }}>
+            , {plural(open, 'row needs', 'rows need')} a word from you
+          </Box>
+        )}
+        . Nothing is changed yet. What no line says by itself is kept in its note.
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
+        <TextField
+          select
+          label="Channel numbers are inlets of"
+          value={document.devices.some(({ id }) => id === list.device) ? list.device : NEW_DEVICE}
+          onChange={({ target }) => onSaid({ ...said, device: target.value })}
+          sx={{ minWidth: 220 }}
+        >
+          {document.devices.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+          <MenuItem value={NEW_DEVICE}>a new device, as large as the list</MenuItem>
+        </TextField>
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={said.setFeeds !== false}
+              onChange={(_, setFeeds) => onSaid({ ...said, setFeeds })}
+              size="small"
+            />
+          }
+          label="Set switches in the drawing as the list asks for 48 V"
+        />
+      </Box>
+      <Box
+        component="fieldset"
+        sx={{ border: 0, p: 0, m: 0, mt: 1.5, display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-end' }}
+      >
+        <Typography component="legend" variant="h3" sx={{ mb: 0.75 }}>
+          Columns
+        </Typography>
+        {Array.from({ length: width }, (_, n) => (
+          <TextField
+            key={n}
+            select
+            label={columns.headings[n] || `Column ${n + 1}`}
+            value={columns.roles[n] ?? NOT_USED}
+            onChange={({ target }) => setRole(n, target.value === NOT_USED ? undefined : (target.value as Role))}
+            sx={{ minWidth: 120 }}
+          >
+            {ROLE_NAMES.map((role) => (
+              <MenuItem key={role} value={role}>
+                {ROLES[role].label}
+              </MenuItem>
+            ))}
+            <MenuItem value={NOT_USED}>Kept in the note</MenuItem>
+          </TextField>
+        ))}
+      </Box>
+      <Box sx={{ maxHeight: 380, overflow: 'auto', mt: 1.5 }} tabIndex={0} role="region" aria-label="Preview">
+        <Table size="small" stickyHeader aria-label="What each row becomes">
+          <TableHead>
+            <TableRow>
+              <TableCell>Row</TableCell>
+              <TableCell>Name</TableCell>
+              <TableCell>Becomes</TableCell>
+              <TableCell>Look at</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {rows.map((row) => (
+              <Row
+                key={row.row}
+                row={row}
+                sources={sources}
+                chosen={said.sources?.[row.row]}
+                onSource={(to) => onSaid({ ...said, sources: { ...said.sources, [row.row]: to } })}
+              />
+            ))}
+          </TableBody>
+        </Table>
+      </Box>
+      {list.left.length > 0 && (
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+          Kept in the rig’s note: {list.left.join(' · ')}
+        </Typography>
+      )}
+    </Box>
+  );
+}
+
+/** What a row is where it becomes no line. */
+const OTHERWISE: Record<Exclude<InputRow['becomes'], 'lines' | 'open'>, string> = {
+  there: 'In the rig already',
+  spare: 'Spare, kept free',
+  heading: 'Heading of the rows below',
+};
+
+/** How sure it is, in words; of what is sure nothing is said. */
+const CERTAINTY: Record<InputRow['certainty'], string> = {
+  sure: '',
+  likely: 'likely',
+  guess: 'guessed from the name',
+};
+
+interface RowProps {
+  row: InputRow;
+  sources: string[];
+  chosen?: string;
+  onSource: (to: string) => void;
+}
+
+function Row({
+  row: { row, name, becomes, understood, certainty, others, remarks, problem },
+  sources,
+  chosen,
+  onSource,
+}: RowProps) {
+  const unsure =
+    becomes === 'open' || (becomes === 'lines' && (certainty !== 'sure' || others.length > 0 || chosen !== undefined));
+  return (
+    <TableRow>
+      <TableCell>{row}</TableCell>
+      <TableCell sx={{ fontWeight: 650 }}>{name}</TableCell>
+      <TableCell>
+        {becomes === 'lines' ? understood.join(' → ') : becomes === 'open' ? '' : OTHERWISE[becomes]}
+        {becomes === 'lines' && CERTAINTY[certainty] && (
+          <Typography component="span" variant="caption" color="textSecondary">
+            {' '}
+            ({CERTAINTY[certainty]})
+          </Typography>
+        )}
+        {problem && (
+          <Typography variant="body2" color="error">
+            {problem}
+          </Typography>
+        )}
+        {unsure && (
+          <Autocomplete
+            freeSolo
+            options={[...others, ...sources.filter((label) => !others.includes(label))]}
+            value={chosen ?? ''}
+            onChange={(_, to) => to && onSource(to)}
+            sx={{ maxWidth: 300, mt: 0.75 }}
+            renderInput={(params) => (
+              <TextField {...params} label={becomes === 'open' ? `What is ${name}?` : `Instead, for ${name}`} />
+            )}
+          />
+        )}
+      </TableCell>
+      <TableCell>
+        {remarks.map((remark) => (
+          <Typography key={remark} variant="body2">
+            {remark}
+          </Typography>
+        ))}
+      </TableCell>
+    </TableRow>
+  );
+}

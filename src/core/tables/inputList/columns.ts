@@ -1,0 +1,107 @@
+import { feedIn, metresIn, numbersIn } from './cells';
+import type { Grid } from './grid';
+import { found, type Candidates } from './meaning';
+import { headingsIn, isHeading, rolesOf, type Role } from './roles';
+
+/** Where a list begins, and what its columns hold. */
+export interface Columns {
+  roles: (Role | undefined)[];
+  /** Empty where the list has none. */
+  headings: string[];
+  /** Rows above the headings. */
+  titles: string[][];
+  /** First row behind the headings. */
+  first: number;
+}
+
+/** How far down headings are looked for. */
+const DEEPEST = 20;
+
+/**
+ * Finds the headings of a list and what its columns hold; a list without headings is told by what is in its columns.
+ * @param said what somebody says the columns hold
+ */
+export function columnsOf(
+  grid: Grid,
+  said: readonly (Role | undefined)[] | undefined,
+  candidates: Candidates,
+): Columns {
+  const counts = grid.slice(0, DEEPEST).map(headingsIn);
+  const most = Math.max(0, ...counts);
+  const at = most >= 2 ? counts.indexOf(most) : -1;
+  const own = at < 0 && said !== undefined && grid.length > 1 && isNoRow(grid[0], said, candidates);
+  const headings = at < 0 ? (own ? grid[0] : []) : joined(grid, at);
+  const first = at < 0 ? Number(own) : at + 1;
+  const byHeading = at < 0 ? undefined : rolesOf(headings);
+  const roles = said
+    ? [...said]
+    : (byHeading ?? byContent(grid, candidates)).map(
+        (role, column) => role ?? untitled(grid, headings, first, column, byHeading),
+      );
+  return { roles, headings, titles: grid.slice(0, Math.max(at, 0)).filter((row) => row.some(Boolean)), first };
+}
+
+/** Whether a first row is headings that nobody else uses: where a number or a source should be, there is neither. */
+const isNoRow = (row: readonly string[], roles: readonly (Role | undefined)[], { sources }: Candidates): boolean => {
+  const [number, source] = [row[roles.indexOf('number')], row[roles.indexOf('source')]];
+  return number !== undefined
+    ? numbersIn(number) === undefined
+    : source !== undefined && found(source, sources)?.certainty !== 'sure';
+};
+
+/** The headings; where one says nothing by itself, with what stands over it, which may reach over several columns. */
+function joined(grid: Grid, at: number): string[] {
+  let over = '';
+  return grid[at].map((cell, column) => {
+    const above = grid[at - 1]?.[column] ?? '';
+    if (above !== '') over = isHeading(above) ? above : '';
+    return over !== '' && cell !== '' && !isHeading(cell) ? `${over} ${cell}` : cell;
+  });
+}
+
+/** A column without a heading that counts up is the number. */
+function untitled(
+  grid: Grid,
+  headings: readonly string[],
+  first: number,
+  column: number,
+  roles: readonly (Role | undefined)[] | undefined,
+): Role | undefined {
+  if (roles?.includes('number') !== false || headings[column]) return undefined;
+  return counts(grid.slice(first).map((row) => row[column])) ? 'number' : undefined;
+}
+
+const counts = (cells: readonly string[]): boolean => {
+  const filled = cells.filter(Boolean);
+  const numbers = filled.flatMap((cell) => numbersIn(cell)?.[0] ?? []);
+  return (
+    numbers.length > 1 &&
+    numbers.length >= 0.7 * filled.length &&
+    numbers.every((number, n) => n === 0 || number > numbers[n - 1])
+  );
+};
+
+function byContent(grid: Grid, { sources, links }: Candidates): (Role | undefined)[] {
+  const width = grid[0]?.length ?? 0;
+  const roles: (Role | undefined)[] = Array.from({ length: width }, () => undefined);
+  const cells = roles.map((_, column) => grid.map((row) => row[column]).filter(Boolean));
+  const share = (column: number, holds: (cell: string) => boolean) =>
+    cells[column].length === 0 ? 0 : cells[column].filter(holds).length / cells[column].length;
+  const take = (role: Role, worth: (column: number) => number, least: number) => {
+    const [best] = roles
+      .flatMap((taken, column) => (taken === undefined ? [{ column, worth: worth(column) }] : []))
+      .sort((a, b) => b.worth - a.worth);
+    if (best && best.worth >= least) roles[best.column] = role;
+  };
+  take('number', (column) => (counts(cells[column]) ? 1 : 0), 1);
+  take('feed', (column) => share(column, (cell) => feedIn(cell) !== undefined), 0.8);
+  take('cable', (column) => share(column, (cell) => metresIn(cell, '') !== undefined), 0.8);
+  take(
+    'source',
+    (column) =>
+      share(column, (cell) => found(cell, sources)?.certainty === 'sure' || found(cell, links)?.certainty === 'sure'),
+    0.4,
+  );
+  take('name', (column) => (cells[column].length ? 1 - column / 100 : 0), 0.5);
+  return roles;
+}

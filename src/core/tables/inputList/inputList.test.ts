@@ -1,0 +1,151 @@
+import { readFileSync } from 'node:fs';
+import { LISTS } from '../../../../tests/lists/lists';
+import { parseKit } from '../../kit';
+import { parseDocument, readDocument, type RigDocument } from '../../rig';
+import { gridFrom, inputList, readInputList, type InputList, type InputRow } from '.';
+
+const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
+/** The demo's devices with nothing plugged. */
+const empty: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined, note: undefined };
+const kit = parseKit(readFileSync('demo/kit.json', 'utf8')).items;
+const read = (text: string, rig = empty, own = kit, said = {}) => readInputList(rig, own, gridFrom(text), said);
+
+/** What a row became, written as the lists say it. */
+const became = ({ becomes, lines }: InputRow): string =>
+  becomes === 'open'
+    ? '?'
+    : lines.length === 0
+      ? '-'
+      : `${[...new Set(lines.map(({ source }) => ('kind' in source ? source.kind : '')))][0]}@${lines.map(({ inlet }) => ('device' in inlet ? inlet.inlet : '')).join('+')}`;
+
+/** Everything that a list became, as text. */
+const kept = ({ document, left, rows, columns }: InputList): string =>
+  JSON.stringify([
+    document.lines,
+    document.locations,
+    document.devices,
+    left,
+    columns.headings,
+    rows.map(({ becomes, name, understood, problem, cells, feed }) =>
+      becomes === 'open' || becomes === 'heading' ? [problem, name, cells] : [name, understood, feed],
+    ),
+  ]).toLowerCase();
+
+describe.each(LISTS)('$habit', ({ text, means }) => {
+  const list = read(text);
+
+  test('nine rows of ten at least mean what they say, without a hand', () => {
+    const wanted = means.split(' ');
+    const found = list.rows.map(became);
+    expect(found).toHaveLength(wanted.length);
+    const right = wanted.filter((want, n) => want === found[n]).length;
+    expect({ share: right / wanted.length >= 0.9, found }).toEqual({ share: true, found });
+  });
+
+  test('the rig it makes is one, and no cell is lost', () => {
+    expect(() => readDocument(structuredClone(list.document))).not.toThrow();
+    const all = kept(list);
+    for (const row of list.rows)
+      for (const [column, cell] of row.cells.entries()) {
+        const role = list.columns.roles[column];
+        // A number, a length and 48 V are what they became; everything else is there in its words.
+        if (cell === '' || row.becomes !== 'lines' || ['number', 'cable', 'feed', 'inlet'].includes(role ?? ''))
+          continue;
+        // What was understood whole is what it became.
+        if (role === 'source' && row.certainty === 'sure' && row.understood.length > 0) continue;
+        const words = cell
+          .toLowerCase()
+          .split(/[^a-z0-9]+/)
+          .filter((word) => word.length > 3);
+        for (const word of words) expect(`${word}: ${all.includes(word)}`).toBe(`${word}: true`);
+      }
+  });
+});
+
+const DYNAMIC = 'Ch,Name,Mic\n1,Announcer,dynamic';
+
+test('written and read again, the lines are the same; what another line’s link feeds is told', () => {
+  const mended = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
+  const bare: RigDocument = { ...mended, lines: [], wishes: undefined, units: undefined };
+  const list = readInputList(bare, kit, gridFrom(inputList(mended)));
+  const said = ({ name, links, inlet, location }: RigDocument['lines'][number]) => ({
+    name,
+    links: links.map(({ kind }) => kind),
+    inlet,
+    location,
+  });
+  const whole = mended.lines.filter(({ source, inlet }) => 'kind' in source && 'device' in inlet);
+  expect(whole.length).toBeGreaterThan(15);
+  expect(list.document.lines.filter(({ name }) => whole.some((line) => line.name === name)).map(said)).toEqual(
+    whole.map(said),
+  );
+  expect(list.document.devices).toEqual(mended.devices);
+});
+
+test('48 V is compared with what the line needs, and sets the switches of the drawing unless rows of one disagree', () => {
+  const list = read('Ch,Name,Mic,48V\n1,Violin,SDC,no\n2,Cello,ribbon,yes\n9,Viola,SDC,yes');
+  expect(list.rows[0].remarks.join()).toMatch(/The list says no 48 V; small condenser.* needs a feed/);
+  expect(list.rows[1].remarks.join()).toMatch(/The list asks for 48 V; .*ribbon.* needs none/);
+  expect(list.rows[1].remarks.join()).toMatch(/bank A is one switch/);
+  const feeds = (made: InputList) =>
+    made.document.devices.find(({ id }) => id === 'desk')!.groups.map(({ feed }) => feed);
+  const before = empty.devices.find(({ id }) => id === 'desk')!.groups.map(({ feed }) => feed);
+  expect(before).toEqual(['P48', 'P48']);
+  const off: RigDocument = {
+    ...empty,
+    devices: empty.devices.map((device) => ({
+      ...device,
+      groups: device.groups.map((group) => ({ ...group, feed: 'off' as const })),
+    })),
+  };
+  const text = 'Ch,Name,Mic,48V\n1,Violin,SDC,no\n2,Cello,ribbon,yes\n9,Viola,SDC,yes';
+  expect(feeds(read(text, off))).toEqual(['off', 'P48']);
+  expect(feeds(read(text, off, kit, { setFeeds: false }))).toEqual(['off', 'off']);
+});
+
+test('a rig without a device gets one that is large enough; another device can be said', () => {
+  const list = read('Ch,Name,Mic\n1,Violin,SDC\n11,Announcer,dynamic', { ...empty, devices: [] });
+  expect(list.document.devices).toMatchObject([{ name: 'Desk', inlets: { length: 16 } }]);
+  expect(list.document.lines.map(({ inlet }) => inlet)).toEqual([
+    { device: 'desk', inlet: '1' },
+    { device: 'desk', inlet: '11' },
+  ]);
+  const made = read(DYNAMIC, empty, kit, { device: 'stream' });
+  expect(made.document.lines[0].inlet).toEqual({ device: 'stream', inlet: '1' });
+});
+
+test('what somebody says of a row or a column goes before what the list says', () => {
+  const list = read('Ch,Name,Mic\n1,Visitor,whatsit\n2,Host,dynamic');
+  expect(list.rows[0]).toMatchObject({ becomes: 'open', problem: expect.stringContaining('“whatsit” is no source') });
+  const said = read('Ch,Name,Mic\n1,Visitor,whatsit\n2,Host,dynamic', empty, kit, { sources: { 2: 'ribbon' } });
+  expect(said.rows[0].lines[0].note).toBe('Mic: whatsit');
+  expect(became(said.rows[0])).toBe('passive-ribbon@1');
+  const turned = read('Figur,Kapsel\nAnnouncer,dynamic', empty, kit, { roles: ['name', 'source'] });
+  expect(turned.rows.map(became)).toEqual(['moving-coil@1']);
+});
+
+test('read twice, nothing is there twice', () => {
+  const once = read(DYNAMIC);
+  const twice = read(DYNAMIC, once.document);
+  expect(twice.rows[0].becomes).toBe('there');
+  expect(twice.document).toBe(once.document);
+});
+
+test('titles, spare channels and what comes after the list are kept in the rig’s note', () => {
+  const list = read('Saturday matinee,,\nCh,Name,Mic\n1,Announcer,dynamic\n2,spare,\nsubject to change,,');
+  expect(list.document.note).toBe('Saturday matinee\n2 spare\nsubject to change');
+});
+
+test.each([
+  ['a torn quotation mark', 'Ch,Name,Mic\n1,"Announcer,dynamic', /quotation mark is missing/],
+  ['too many rows', `Ch,Name,Mic\n${'1,a,dynamic\n'.repeat(1001)}`, /1000 is the limit/],
+  ['too many columns', `Ch,Name,Mic${',x'.repeat(80)}\n1,a,b`, /60 is the limit/],
+])('%s is refused with what the limit is', (_, text, why) => expect(() => gridFrom(text)).toThrow(why));
+
+test('sixty-four rows of one device, each on its inlet', () => {
+  const rows = Array.from({ length: 64 }, (_, n) => `${n + 1},Voice ${n + 1},dynamic`);
+  const list = read(`Ch,Name,Mic\n${rows.join('\n')}`, { ...empty, devices: [] });
+  expect(list.document.lines.map(({ inlet }) => ('device' in inlet ? inlet.inlet : ''))).toEqual(
+    rows.map((_, n) => String(n + 1)),
+  );
+});
