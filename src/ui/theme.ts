@@ -19,6 +19,10 @@ const focusRing = ({ vars }: Pick<Theme, 'vars'>) => ({
   outlineOffset: 1,
 });
 
+/** Where a thumb presses: 44 px at least (WCAG 2.5.5), on screens as narrow as a phone's. */
+const THUMB = 44;
+const onPhone = ({ breakpoints }: Pick<Theme, 'breakpoints'>, style: object) => ({ [breakpoints.down('md')]: style });
+
 /** An engineer's bench sheet: calm ground, hairlines instead of boxes, one accent, figures in tabular digits. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
@@ -75,11 +79,19 @@ export const theme = createTheme({
     MuiButtonBase: {
       defaultProps: { disableRipple: true },
       styleOverrides: {
-        root: ({ theme }) => ({ fontFamily: 'inherit', '&.Mui-focusVisible': { ...focusRing(theme), zIndex: 1 } }),
+        root: ({ theme }) => ({
+          fontFamily: 'inherit',
+          '&.Mui-focusVisible': { ...focusRing(theme), zIndex: 1 },
+          ...onPhone(theme, { minHeight: THUMB, minWidth: THUMB }),
+        }),
       },
     },
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
     MuiTextField: { defaultProps: { size: 'small' } },
+    MuiInputBase: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
+    MuiFormControlLabel: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
+    MuiTab: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
+    MuiTabs: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
     MuiPaper: { styleOverrides: { root: { backgroundImage: 'none' } } },
     MuiToggleButton: {
       styleOverrides: {

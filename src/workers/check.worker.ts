@@ -1,4 +1,4 @@
-import { lineSummary, probe, withFloor, type Floor, type LineResult } from '@/core/check';
+import { lineDrawing, probe, withFloor, type Floor, type LineResult } from '@/core/check';
 import { checkRig, checkRigLine, groupFeeds } from '@/core/rigcheck';
 import { peakTargetOf, type Schools } from '@/core/schools';
 import type { Line } from '@/core/gear';
@@ -16,7 +16,7 @@ function judge(line: Line, schools: Schools): LineResult {
   const key = JSON.stringify([line, schools]);
   const known = solved.get(key);
   if (known) return known;
-  const result = lineSummary(line, schools);
+  const result = lineDrawing(line, schools);
   if (solved.size >= MOST) solved.clear();
   solved.set(key, result);
   return result;

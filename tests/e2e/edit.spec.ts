@@ -74,7 +74,8 @@ test('a line is carried by its grip: with the keyboard within its switch, with t
 }) => {
   const rig = await copyOf(page, 'Carrying trial');
   await openRig(page, rig);
-  const grip = (name: string) => page.getByRole('button', { name: `Move ${name}: space picks it up, arrows move it` });
+  const grip = (name: string) =>
+    page.getByRole('button', { name: `Move ${name}. Space to pick up, arrows to move, space to drop.` });
   await grip('Trio, pair A left').focus();
   await page.keyboard.press('Space');
   await drawn(page);

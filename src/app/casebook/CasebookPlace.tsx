@@ -59,6 +59,8 @@ export function CasebookPlace({ rig, name }: { rig: string; name: string }) {
     >
       <Box
         component="main"
+        id="sheet"
+        tabIndex={-1}
         sx={{ gridArea: 'sheet', minHeight: 0, overflowY: 'auto', px: { xs: 1.5, sm: 2.5 }, py: 2 }}
       >
         <Typography variant="h1">Casebook</Typography>

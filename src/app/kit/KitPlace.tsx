@@ -12,9 +12,8 @@ import { kitDocument, type Answer, type KitItem } from '@/core/kit';
 import { kitCsv } from '@/core/tables';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
-import { BarHeading, SearchField, UndoRedo } from '@/ui/shell/barParts';
+import { BarHeading, BarMore, SearchField, UndoRedo } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
-import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { AddItemDialog } from './AddItemDialog';
 import { ItemPanel } from './ItemPanel';
 import { KitImportDialog } from './KitImportDialog';
@@ -104,6 +103,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
             <BarHeading rig={rigName} />
             <Typography
               variant="caption"
+              noWrap
               role="status"
               color={saving.state === 'failed' || clashes.length ? 'error' : 'textSecondary'}
             >
@@ -115,11 +115,10 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
                     ? 'not all saved: choose below'
                     : `kit saved · ${items.length} items`}
             </Typography>
-            <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center' }}>
+            <BarMore>
               <SearchField label="Find in the kit" value={search} inputRef={searchRef} onChange={setSearch} />
               <UndoRedo undo={undo} redo={redo} />
-              <SchemeButton />
-            </Box>
+            </BarMore>
           </>
         }
         panel={panel}
@@ -131,6 +130,8 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
       >
         <Box
           component="main"
+          id="sheet"
+          tabIndex={-1}
           sx={{
             gridArea: 'sheet',
             minWidth: 0,

@@ -9,10 +9,9 @@ import NextLink from 'next/link';
 import { useMemo, useState } from 'react';
 import { ENTRY_KINDS, type EntryKind } from '@/core/log';
 import type { RigDocument } from '@/core/rig';
-import { BarHeading } from '@/ui/shell/barParts';
+import { BarHeading, BarMore } from '@/ui/shell/barParts';
 import { Choice } from '@/ui/shell/Choice';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
-import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { useStored } from '@/ui/shell/useStored';
 import { EntryList } from './EntryList';
 import { ExposureList } from './ExposureList';
@@ -54,7 +53,7 @@ export function LogPlace({ rig, document, initial }: Props) {
       bar={
         <>
           <BarHeading rig={document.name} />
-          <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5, flexWrap: 'wrap' }}>
+          <BarMore>
             <Button component="a" href={fileOf('csv')} download>
               As CSV
             </Button>
@@ -64,8 +63,7 @@ export function LogPlace({ rig, document, initial }: Props) {
             <Button component={NextLink} href={`/log/hand-over?rig=${rig}`}>
               Hand-over page
             </Button>
-            <SchemeButton />
-          </Box>
+          </BarMore>
         </>
       }
       panel={<ExposureList exposures={exposures} nameOf={nameOf} onChoose={setLine} />}
@@ -75,7 +73,12 @@ export function LogPlace({ rig, document, initial }: Props) {
       onClose={() => setOpen(false)}
       closeLabel="Back to the log"
     >
-      <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}>
+      <Box
+        component="main"
+        id="sheet"
+        tabIndex={-1}
+        sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}
+      >
         <Box
           component="form"
           aria-label="A note for the log"

@@ -38,7 +38,7 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}
-        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
+        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
         <title id={id}>
           {`From ${quantity(quietestDbfs, 'dBFS')} to ${quantity(loudestDbfs, 'dBFS')} RMS; target ${quantity(target, 'dBFS')}.${measurement.reading.disturbances.length ? ' Shaded: left out of the floor.' : ''}`}

@@ -87,7 +87,7 @@ export function SpectrumChart({ measurement, predicted }: Props) {
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}
-        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 10.5, fontFamily: 'inherit' }}
+        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
         <title id={id}>{summary}</title>
         <GridLines

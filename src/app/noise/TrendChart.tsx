@@ -50,7 +50,7 @@ export function TrendChart({ measurements, target, floorMeter }: Props) {
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
       aria-labelledby={id}
-      sx={{ width: '100%', display: 'block', fontSize: 10, fontFamily: 'inherit', mb: 1 }}
+      sx={{ width: '100%', display: 'block', fontSize: 12, fontFamily: 'inherit', mb: 1 }}
     >
       <title id={id}>
         {first && last

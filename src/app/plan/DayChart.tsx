@@ -66,74 +66,90 @@ export function DayChart({ time }: { time: RunningTime }) {
         <NumberField label="Lasts (h)" value={length} valid={valid(length, 0.5, 48)} onChange={setLength} />
         <NumberField label="Reserve (h)" value={reserve} valid={valid(reserve, 0, 12)} onChange={setReserve} />
       </Box>
-      <Box
-        component="svg"
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-        role="img"
-        aria-labelledby={titleId}
-        sx={{ width: '100%', maxWidth: WIDTH, display: 'block', fontSize: 11, fontFamily: 'inherit' }}
-      >
-        <title id={titleId}>{changesText(present.day, start)}</title>
-        <GridLines
-          ticks={[0, 0.5, 1]}
-          y={y}
-          left={MARGIN.left}
-          right={WIDTH - MARGIN.right}
-          text={(share) => `${100 * share} %`}
-        />
-        {x
-          .ticks(Math.min(8, Math.ceil(day)))
-          .filter((tick) => tick <= day)
-          .map((tick) => (
-            <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fill={palette.text.secondary}>
-              {clock(start + tick)}
-            </text>
-          ))}
-        {left > 0 && left < present.lasts && (
-          <g>
-            <rect
-              x={MARGIN.left}
-              width={x(day) - MARGIN.left}
-              y={y(left / present.lasts)}
-              height={y(0) - y(left / present.lasts)}
-              fill={palette.verdict.Watch}
-              opacity={0.12}
-            />
-            <text x={MARGIN.left + 6} y={y(0) - 4} fill={palette.text.secondary}>
-              reserve for the last take
-            </text>
-          </g>
-        )}
-        {curves.toReversed().map(({ label, day: own, now }, n) => {
-          const end = own.curve.at(-1)!;
-          return (
-            <g key={label}>
-              <path
-                d={path(own.curve) ?? ''}
-                fill="none"
-                stroke={now ? palette.primary.main : palette.text.secondary}
-                strokeWidth={now ? 2.2 : 1.1}
-                strokeDasharray={now ? undefined : `${6 - n} 3`}
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="The day">
+        <Box
+          component="svg"
+          viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+          role="img"
+          aria-labelledby={titleId}
+          sx={{
+            width: '100%',
+            minWidth: WIDTH,
+            maxWidth: WIDTH,
+            display: 'block',
+            fontSize: 12,
+            fontFamily: 'inherit',
+          }}
+        >
+          <title id={titleId}>{changesText(present.day, start)}</title>
+          <GridLines
+            ticks={[0, 0.5, 1]}
+            y={y}
+            left={MARGIN.left}
+            right={WIDTH - MARGIN.right}
+            text={(share) => `${100 * share} %`}
+          />
+          {x
+            .ticks(Math.min(8, Math.ceil(day)))
+            .filter((tick) => tick <= day)
+            .map((tick) => (
+              <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fill={palette.text.secondary}>
+                {clock(start + tick)}
+              </text>
+            ))}
+          {left > 0 && left < present.lasts && (
+            <g>
+              <rect
+                x={MARGIN.left}
+                width={x(day) - MARGIN.left}
+                y={y(left / present.lasts)}
+                height={y(0) - y(left / present.lasts)}
+                fill={palette.verdict.Watch}
+                opacity={0.12}
               />
-              <text
-                x={x(end.at) + 6}
-                y={y(end.left) + 4}
-                fill={now ? palette.primary.main : palette.text.secondary}
-                fontWeight={now ? 700 : 400}
-              >
-                {label}
+              <text x={MARGIN.left + 6} y={y(0) - 4} fill={palette.text.secondary}>
+                reserve for the last take
               </text>
             </g>
-          );
-        })}
-        {present.day.changes.map((at) => (
-          <g key={at}>
-            <line x1={x(at)} x2={x(at)} y1={MARGIN.top} y2={y(0)} stroke={palette.primary.main} strokeDasharray="2 3" />
-            <text x={x(at)} y={MARGIN.top - 3} textAnchor="middle" fill={palette.text.primary}>
-              new cells {clock(start + at)}
-            </text>
-          </g>
-        ))}
+          )}
+          {curves.toReversed().map(({ label, day: own, now }, n) => {
+            const end = own.curve.at(-1)!;
+            return (
+              <g key={label}>
+                <path
+                  d={path(own.curve) ?? ''}
+                  fill="none"
+                  stroke={now ? palette.primary.main : palette.text.secondary}
+                  strokeWidth={now ? 2.2 : 1.1}
+                  strokeDasharray={now ? undefined : `${6 - n} 3`}
+                />
+                <text
+                  x={x(end.at) + 6}
+                  y={y(end.left) + 4}
+                  fill={now ? palette.primary.main : palette.text.secondary}
+                  fontWeight={now ? 700 : 400}
+                >
+                  {label}
+                </text>
+              </g>
+            );
+          })}
+          {present.day.changes.map((at) => (
+            <g key={at}>
+              <line
+                x1={x(at)}
+                x2={x(at)}
+                y1={MARGIN.top}
+                y2={y(0)}
+                stroke={palette.primary.main}
+                strokeDasharray="2 3"
+              />
+              <text x={x(at)} y={MARGIN.top - 3} textAnchor="middle" fill={palette.text.primary}>
+                new cells {clock(start + at)}
+              </text>
+            </g>
+          ))}
+        </Box>
       </Box>
       <Typography variant="body2" color="textSecondary">
         {changesText(present.day, start)}

@@ -21,11 +21,14 @@ import { useDraft } from '@/ui/shell/useDraft';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
 import { importedFile, importedText, type Imported } from './imported';
 import { InputListView } from './InputListView';
+import { pastedKey } from './pasted';
 
 interface Props {
   rig: string;
   document: RigDocument;
   kit: readonly KitItem[];
+  /** A file that was dropped on the sheet. */
+  dropped?: Imported;
   onClose: () => void;
   /** Puts a document in place of this rig's; undo brings it back. */
   onReplace: (document: RigDocument) => void;
@@ -35,9 +38,9 @@ interface Props {
 const NOTHING_SAID: Said = {};
 
 /** A rig, a patch list or an input list, from a file or pasted: what it would do is shown before anything changes. */
-export function ImportDialog({ rig, document, kit, onClose, onReplace, onAddRig }: Props) {
+export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, onAddRig }: Props) {
   const [pasted, setPasted] = useDraft(pastedKey(rig), '');
-  const [file, setFile] = useState<Imported>();
+  const [file, setFile] = useState(dropped);
   const [said, setSaid] = useState<Said>(NOTHING_SAID);
   const [sheet, setSheet] = useState(0);
   const [failed, setFailed] = useState<string>();
@@ -81,7 +84,7 @@ export function ImportDialog({ rig, document, kit, onClose, onReplace, onAddRig 
           multiline
           fullWidth
           minRows={2}
-          maxRows={6}
+          maxRows={4}
           label="Or paste a list: from a spreadsheet, or as it came in a message"
           placeholder={'1. Announcer - dynamic\n2. Violin - SDC +48'}
           value={pasted}
@@ -163,9 +166,6 @@ export function ImportDialog({ rig, document, kit, onClose, onReplace, onAddRig 
     </Dialog>
   );
 }
-
-/** Where what was pasted and not put in yet is kept. */
-export const pastedKey = (rig: string): string => `pasted ${rig}`;
 
 function RefusedFile({ file, reasons }: Extract<Imported, { kind: 'refused' }>) {
   return (

@@ -2,6 +2,7 @@
 
 import Autocomplete from '@mui/material/Autocomplete';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
@@ -12,7 +13,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import {
@@ -113,8 +114,8 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
           </TextField>
         ))}
       </Box>
-      <Box sx={{ maxHeight: 380, overflow: 'auto', mt: 1.5 }} tabIndex={0} role="region" aria-label="Preview">
-        <Table size="small" stickyHeader aria-label="What each row becomes">
+      <Box sx={{ overflowX: 'auto', mt: 1.5 }} tabIndex={0} role="region" aria-label="Preview">
+        <Table size="small" aria-label="What each row becomes">
           <TableHead>
             <TableRow>
               <TableCell>Row</TableCell>
@@ -172,8 +173,8 @@ function Row({
   chosen,
   onSource,
 }: RowProps) {
-  const unsure =
-    becomes === 'open' || (becomes === 'lines' && (certainty !== 'sure' || others.length > 0 || chosen !== undefined));
+  const unsure = becomes === 'open' || (becomes === 'lines' && certainty !== 'sure') || chosen !== undefined;
+  const [changing, setChanging] = useState(false);
   return (
     <TableRow>
       <TableCell>{row}</TableCell>
@@ -191,7 +192,12 @@ function Row({
             {problem}
           </Typography>
         )}
-        {unsure && (
+        {becomes === 'lines' && !unsure && !changing && (
+          <Button size="small" color="inherit" onClick={() => setChanging(true)} aria-label={`Change ${name}`}>
+            Change
+          </Button>
+        )}
+        {(unsure || changing) && (
           <Autocomplete
             freeSolo
             options={[...others, ...sources.filter((label) => !others.includes(label))]}

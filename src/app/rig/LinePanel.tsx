@@ -125,8 +125,14 @@ const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'o
       aria-label="About this line"
       sx={{
         mt: 0.5,
-        minHeight: 34,
-        '& .MuiTab-root': { minHeight: 34, minWidth: 0, px: 1.25, textTransform: 'none', fontSize: '0.8125rem' },
+        minHeight: { xs: 44, md: 34 },
+        '& .MuiTab-root': {
+          minHeight: { xs: 44, md: 34 },
+          minWidth: 0,
+          px: 1.25,
+          textTransform: 'none',
+          fontSize: '0.8125rem',
+        },
       }}
     >
       <Tab value="why" label="Why" />

@@ -3,6 +3,7 @@
 import AddIcon from '@mui/icons-material/Add';
 import DragIndicatorIcon from '@mui/icons-material/DragIndicator';
 import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
@@ -19,6 +20,8 @@ import type { Probe } from './useRigCheck';
 
 export interface RowActions {
   select: (line: string, part?: PartRef) => void;
+  /** Marks a line for what is done to several, or no longer; `through` takes all from the last one to it. */
+  mark: (line: string, through: boolean) => void;
   insert: (line: string, at: number, button: HTMLElement) => void;
   probe: (tip: Probe['red']) => void;
 }
@@ -33,16 +36,20 @@ interface Props {
   unsolved?: string;
   selected: boolean;
   room: number;
+  /** Among those for what is done to several at once. */
+  marked: boolean;
+  /** Lines are being marked: the boxes are shown. */
+  picking: boolean;
   tips?: Probe;
   actions: RowActions;
 }
 
-export const NAME_WIDTH = 176;
+export const NAME_WIDTH = 208;
 export const VERDICT_WIDTH = 104;
 
 /** One line of the sheet: its name, its strip, its verdict. */
 export const LineRow = memo(function LineRow(props: Props) {
-  const { id, name, inlet, links, result, unsolved, selected, room, tips, actions } = props;
+  const { id, name, inlet, links, result, unsolved, selected, marked, picking, room, tips, actions } = props;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id,
   });
@@ -74,7 +81,11 @@ export const LineRow = memo(function LineRow(props: Props) {
         alignItems: 'center',
         borderBottom: 1,
         borderColor: 'divider',
-        bgcolor: selected ? 'background.paper' : undefined,
+        bgcolor: selected
+          ? 'background.paper'
+          : result?.verdict === 'Stop'
+            ? 'color-mix(in srgb, var(--mui-palette-verdict-Stop) 6%, transparent)'
+            : undefined,
         boxShadow: selected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : undefined,
         opacity: isDragging ? 0.6 : 1,
         zIndex: isDragging ? 3 : undefined,
@@ -85,19 +96,38 @@ export const LineRow = memo(function LineRow(props: Props) {
       }}
     >
       <Box sx={{ gridArea: 'name', display: 'flex', alignItems: 'center', minWidth: 0, pl: 0.5 }}>
-        <IconButton
-          ref={setActivatorNodeRef}
-          className="grip"
-          size="small"
-          {...attributes}
-          {...listeners}
-          aria-label={`Move ${name}: space picks it up, arrows move it`}
-          sx={{ p: 0.25, opacity: selected ? 1 : 0.25, cursor: 'grab', touchAction: 'none' }}
-        >
-          <DragIndicatorIcon sx={{ fontSize: 17 }} />
-        </IconButton>
+        <Box sx={{ display: 'flex', flexDirection: { xs: 'row', md: 'column' }, alignItems: 'center' }}>
+          <IconButton
+            ref={setActivatorNodeRef}
+            className="grip"
+            size="small"
+            {...attributes}
+            {...listeners}
+            aria-label={`Move ${name}. Space to pick up, arrows to move, space to drop.`}
+            sx={{ p: 0.25, opacity: selected ? 1 : 0.25, cursor: 'grab', touchAction: 'none' }}
+          >
+            <DragIndicatorIcon sx={{ fontSize: 17 }} />
+          </IconButton>
+          <Checkbox
+            className="grip"
+            size="small"
+            checked={marked}
+            slotProps={{ input: { 'aria-label': `Mark ${name}` } }}
+            onClick={(event) => actions.mark(id, event.shiftKey)}
+            sx={{
+              p: 0.25,
+              opacity: picking ? 1 : 0.25,
+              display: { xs: picking ? 'inline-flex' : 'none', md: 'inline-flex' },
+              minWidth: { xs: 44, md: 0 },
+              minHeight: { xs: 44, md: 0 },
+            }}
+          />
+        </Box>
         <ButtonBase
-          onClick={() => actions.select(id)}
+          onClick={(event) =>
+            event.ctrlKey || event.metaKey || event.shiftKey ? actions.mark(id, event.shiftKey) : actions.select(id)
+          }
+          data-name
           aria-pressed={selected}
           sx={{
             display: 'block',
@@ -131,6 +161,8 @@ export const LineRow = memo(function LineRow(props: Props) {
           <Strip
             result={result}
             room={room}
+            flows={selected}
+            tall={selected}
             probe={selected && tips ? { tips, onTip: actions.probe } : undefined}
             labels={(grid) => <LinkLabels {...{ grid, id, links, selected, actions }} />}
           />
@@ -211,11 +243,14 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
               position: 'absolute',
               left: x + (selected ? 8 : 0),
               width: width - (selected ? 16 : 0),
-              bottom: 0,
-              height: 18,
-              display: 'block',
+              // On a phone it reaches down over the rails, where nothing else is pressed unless the line is selected.
+              top: { xs: 0, md: 'auto' },
+              bottom: { md: 0 },
+              height: { xs: 44, md: 18 },
+              display: { xs: 'flex', md: 'block' },
+              alignItems: selected ? 'center' : 'flex-start',
               fontFamily: 'inherit',
-              fontSize: '0.72rem',
+              fontSize: '0.75rem',
               color: 'text.secondary',
               whiteSpace: 'nowrap',
               overflow: 'hidden',
@@ -245,6 +280,8 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
               width: 18,
               height: 18,
               p: 0,
+              // For a thumb, about the same middle.
+              [`@media (max-width: 719.95px)`]: { width: 44, height: 44, ml: '-13px' },
             }}
           >
             <AddIcon sx={{ fontSize: 14 }} />

@@ -155,7 +155,7 @@ function ResponseChart({
         {[top, top - 12, top - 24, top - 36].map((level) => (
           <g key={level}>
             <line x1={SIZE.left} x2={SIZE.width - SIZE.right} y1={y(level)} y2={y(level)} stroke={palette.divider} />
-            <text x={SIZE.left - 5} y={y(level) + 3.5} textAnchor="end" fontSize={10} fill={palette.text.secondary}>
+            <text x={SIZE.left - 5} y={y(level) + 3.5} textAnchor="end" fontSize={12} fill={palette.text.secondary}>
               {String(level).replace('-', '−')}
             </text>
           </g>
@@ -171,7 +171,7 @@ function ResponseChart({
             x={x(Number(frequency))}
             y={SIZE.height - 6}
             textAnchor="middle"
-            fontSize={10}
+            fontSize={12}
             fill={palette.text.secondary}
           >
             {text}

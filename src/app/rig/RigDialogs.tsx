@@ -72,6 +72,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
           rig={rigId}
           document={document}
           kit={kit}
+          dropped={open.dropped}
           onClose={closeDialog}
           onReplace={actions.replace}
           onAddRig={actions.addRig}

@@ -23,6 +23,7 @@ interface Props {
     newLine: () => void;
     newDevice: () => void;
     monitors: () => void;
+    pickLines: () => void;
     importFile: () => void;
     exportRig: () => void;
     exportInputList: () => void;
@@ -76,6 +77,7 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
         {item('New device', actions.newDevice)}
         {item('Monitors and headphones', actions.monitors)}
         {item('Name and note', actions.rename)}
+        {item('Mark several lines', actions.pickLines, 'X')}
         <Divider />
         {item('Import an input list or a rig', actions.importFile, 'I')}
         {item('Export this rig (JSON)', actions.exportRig)}

@@ -10,16 +10,18 @@ import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
 import type { Floors } from '@/workers/messages';
+import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
-import type { DeviceTemplate } from '@/core/rig';
 import { DeviceTemplates } from './DeviceTemplates';
 import { GroupPanel } from './GroupPanel';
 import { LinePanel } from './LinePanel';
+import { ManyPanel } from './ManyPanel';
 import { Overview } from './Overview';
 import { RigDialogs } from './RigDialogs';
 import { RigMenu, type RigEntry } from './RigMenu';
 import { Sheet } from './Sheet';
+import { StartView } from './StartView';
 import { RigNotice } from '@/ui/rig/RigNotice';
 import { TopBar } from './TopBar';
 import { TypeLine } from './TypeLine';
@@ -84,7 +86,7 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     [document.name, saved.id, rigs, actions.menu],
   );
 
-  const { addTyped, addTemplate, typeField } = actions;
+  const { addTyped, addTemplate, typeField, openList } = actions;
   const bare = document.lines.length === 0;
   const foot = useMemo(
     () => (
@@ -97,16 +99,27 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             <DeviceTemplates onAdd={addTemplate} />
           </Box>
         )}
-        <TypeLine rig={saved.id} document={document} kit={kit} worker={worker} field={typeField} onAdd={addTyped} />
+        <TypeLine
+          rig={saved.id}
+          document={document}
+          kit={kit}
+          worker={worker}
+          field={typeField}
+          onList={openList}
+          onAdd={addTyped}
+        />
       </>
     ),
-    [bare, saved.id, document, kit, worker, typeField, addTyped, addTemplate],
+    [bare, saved.id, document, kit, worker, typeField, addTyped, addTemplate, openList],
   );
   const { selection } = view;
   const device = 'device' in selection ? document.devices.find(({ id }) => id === selection.device) : undefined;
   const group = 'device' in selection ? device?.groups.find(({ id }) => id === selection.group) : undefined;
   const key = 'device' in selection ? groupKey(selection.device, selection.group ?? '') : '';
-  const panel = device ? (
+  const { marked } = view;
+  const panel = marked.length ? (
+    <ManyPanel key={marked.join(' ')} document={document} kit={kit} ids={marked} actions={actions.many} />
+  ) : device ? (
     <GroupPanel
       device={device}
       group={group}
@@ -178,6 +191,9 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
         notice={
           <>
             <RigNotice rig={rig} />
+            {marked.length > 0 && (
+              <Marked count={marked.length} onChange={() => setClosed(false)} onClear={actions.many.clear} />
+            )}
             {solution.failed !== undefined && <OutOfDate why={solution.failed} onAgain={again} />}
           </>
         }
@@ -195,6 +211,9 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             filtered={view.shown.size > 0 || view.search.trim() !== ''}
             solution={solution}
             selection={selection}
+            marked={marked}
+            picking={view.picking}
+            onDrop={actions.onDrop}
             tips={tips}
             actions={row}
             onGroup={openGroup}
@@ -205,10 +224,13 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
             foot={foot}
           />
         ) : (
-          <EmptyRig
-            onTemplate={actions.addTemplate}
-            onDevice={actions.menu.newDevice}
-            onImport={actions.menu.importFile}
+          <StartView
+            rigs={rigs}
+            onRig={actions.addRigTemplate}
+            onDevice={actions.addTemplate}
+            onOwnDevice={actions.menu.newDevice}
+            onList={actions.menu.importFile}
+            onDrop={actions.onDrop}
           />
         )}
       </PlaceFrame>
@@ -223,6 +245,31 @@ export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props)
     </>
   );
 }
+
+/** Where the panel is not beside the sheet: that lines are marked, and the way to what can be done with them. */
+const Marked = ({ count, onChange, onClear }: { count: number; onChange: () => void; onClear: () => void }) => (
+  <Box
+    role="status"
+    sx={{
+      display: { xs: 'flex', lg: 'none' },
+      alignItems: 'center',
+      gap: 1,
+      px: 2,
+      py: 0.5,
+      bgcolor: 'action.selected',
+    }}
+  >
+    <Typography variant="body2" sx={{ mr: 'auto', fontWeight: 650 }}>
+      {plural(count, 'line')} marked
+    </Typography>
+    <Button onClick={onChange} sx={{ minHeight: 44 }}>
+      Change {count === 1 ? 'it' : 'them'}
+    </Button>
+    <Button color="inherit" onClick={onClear} sx={{ minHeight: 44 }}>
+      Clear
+    </Button>
+  </Box>
+);
 
 /** The verdicts that are shown are not those of the rig as it is now. */
 function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }) {
@@ -260,35 +307,5 @@ function RemovedNotice({ rig }: { rig: string }) {
         </Button>
       }
     />
-  );
-}
-
-/** What to do first. */
-interface EmptyProps {
-  onTemplate: (template: DeviceTemplate) => void;
-  onDevice: () => void;
-  onImport: () => void;
-}
-
-function EmptyRig({ onTemplate, onDevice, onImport }: EmptyProps) {
-  return (
-    <Box component="main" sx={{ gridArea: 'sheet', p: { xs: 2, md: 4 }, maxWidth: 820, overflowY: { md: 'auto' } }}>
-      <Typography variant="h1" component="h2" gutterBottom>
-        An empty rig
-      </Typography>
-      <Typography variant="body1" sx={{ mb: 2 }}>
-        Begin with what takes the sound in. Press what comes closest; its name, inlets and switches can be changed
-        afterwards. Then type the lines that go to it.
-      </Typography>
-      <DeviceTemplates onAdd={onTemplate} />
-      <Box sx={{ display: 'flex', gap: 1.5, mt: 2 }}>
-        <Button variant="outlined" onClick={onDevice}>
-          None of these: set one up
-        </Button>
-        <Button variant="outlined" onClick={onImport}>
-          Import a rig
-        </Button>
-      </Box>
-    </Box>
   );
 }

@@ -23,6 +23,7 @@ export interface Row {
   links: string;
   result?: LineResult;
   unsolved?: string;
+  marked: boolean;
 }
 
 interface SectionProps {
@@ -39,12 +40,13 @@ interface SectionProps {
   objecting: string;
   chosen: boolean;
   selectedLine?: string;
+  picking: boolean;
   room: number;
 }
 
 /** One switch with its lines; drawn again only if something it shows has changed. */
 export const SectionView = memo(function SectionView(props: SectionProps) {
-  const { device, group, rows, free, room, tips, selectedLine, actions } = props;
+  const { device, group, rows, free, room, tips, selectedLine, picking, actions } = props;
   const order = rows.map(({ id }) => id).join('\n');
   const ids = useMemo(() => order.split('\n').filter(Boolean), [order]);
   return (
@@ -67,6 +69,7 @@ export const SectionView = memo(function SectionView(props: SectionProps) {
               {...row}
               selected={row.id === selectedLine}
               room={room}
+              picking={picking}
               tips={row.id === selectedLine ? tips : undefined}
               actions={actions}
             />

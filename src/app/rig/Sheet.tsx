@@ -11,6 +11,7 @@ import { kindAt } from '@/core/gear';
 import { shortInletName, type Device, type InletRef, type RigPath, type Section } from '@/core/rig';
 import type { GroupResult } from '@/core/rigcheck';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
+import { fileDrop } from '@/ui/files/fileDropped';
 import { Carrying } from './Carrying';
 import { NAME_WIDTH, VERDICT_WIDTH, type RowActions } from './LineRow';
 import { SectionView, type Row } from './SectionView';
@@ -26,6 +27,9 @@ interface Props {
   filtered: boolean;
   solution: Solution;
   selection?: Selection;
+  /** Ids of the marked lines. */
+  marked: readonly string[];
+  picking: boolean;
   tips?: Probe;
   actions: RowActions;
   onGroup: (device: string, group?: string) => void;
@@ -33,6 +37,8 @@ interface Props {
   onMove: (line: string, to: InletRef) => void;
   onReorder: (line: string, over: string) => void;
   onNewLine: () => void;
+  /** A file was dropped on it. */
+  onDrop: (file: File) => void;
   /** At its foot, always in sight. */
   foot: ReactNode;
 }
@@ -45,6 +51,8 @@ export const Sheet = memo(function Sheet(props: Props) {
     filtered,
     solution,
     selection,
+    marked,
+    picking,
     tips,
     actions,
     onGroup,
@@ -52,8 +60,10 @@ export const Sheet = memo(function Sheet(props: Props) {
     onMove,
     onReorder,
     onNewLine,
+    onDrop,
     foot,
   } = props;
+  const drop = fileDrop(onDrop);
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
   useLayoutEffect(() => {
@@ -65,7 +75,14 @@ export const Sheet = memo(function Sheet(props: Props) {
   const room = wide ? Math.max(width - NAME_WIDTH - VERDICT_WIDTH, 160) : Math.max(width - 16, 160);
   const selectedLine = selection && 'line' in selection ? selection.line : undefined;
   return (
-    <Box ref={holder} component="main" sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0 }}>
+    <Box
+      ref={holder}
+      component="main"
+      id="sheet"
+      tabIndex={-1}
+      {...drop}
+      sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0 }}
+    >
       <Carrying sections={sections} onMove={onMove} onReorder={onReorder}>
         {sections.map(({ device, group, lines, free }) => {
           const shown = lines.filter(({ line }) => visible.has(line.id));
@@ -77,7 +94,7 @@ export const Sheet = memo(function Sheet(props: Props) {
               key={key}
               device={device}
               group={group}
-              rows={shown.map((path) => rowOf(path, device, solution))}
+              rows={shown.map((path) => rowOf(path, device, solution, marked.includes(path.line.id)))}
               free={filtered ? [] : free}
               result={solution.groups.get(key)}
               options={solution.feeds.get(key)}
@@ -88,6 +105,7 @@ export const Sheet = memo(function Sheet(props: Props) {
               selectedLine={holds ? selectedLine : undefined}
               tips={holds ? tips : undefined}
               room={room}
+              picking={picking}
               actions={actions}
               onGroup={onGroup}
               onFeed={onFeed}
@@ -115,12 +133,13 @@ function objectingText(lines: readonly RigPath[], result: GroupResult | undefine
   return `${feed === 'off' ? 'Off' : feedLabel(feed)} is wrong for: ${names.join(' · ')}`;
 }
 
-function rowOf({ line, inlet, owners }: RigPath, device: Device, solution: Solution): Row {
+function rowOf({ line, inlet, owners }: RigPath, device: Device, solution: Solution, marked: boolean): Row {
   const own = device.inlets.find(({ id }) => id === inlet.inlet);
   // A line that ends on another line's links reaches the inlet by way of that line.
   const via = owners.length > 0 && owners[owners.length - 1].line !== line.id;
   return {
     id: line.id,
+    marked,
     name: line.name,
     inlet: `${via ? 'via ' : ''}${own ? shortInletName(own) : inlet.inlet}`,
     links: line.links.map((part, n) => part.name || kindAt(n, part.kind).label).join('\n'),

@@ -7,8 +7,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { memo, type ReactNode, type RefObject } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
-import { ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
-import { SchemeButton } from '@/ui/shell/SchemeButton';
+import { BarMore, ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { savingText } from '@/ui/rig/savingText';
 import type { Saving } from '@/ui/rig/useRig';
@@ -44,22 +43,19 @@ export const TopBar = memo(function TopBar(props: Props) {
         color={saving.state === 'failed' ? 'error' : 'textSecondary'}
         role="status"
         suppressHydrationWarning
-        sx={{ flexShrink: 1, minWidth: 0 }}
+        noWrap
+        sx={{ flexShrink: 1, minWidth: 0, display: { xs: saving.state === 'failed' ? 'block' : 'none', md: 'block' } }}
       >
         {savingText(saving, revision)}
       </Typography>
-      <Box
-        sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 0.25, ml: { md: 'auto' } }}
-        aria-label="Show lines by verdict"
-        role="group"
-      >
+      <Box sx={{ display: 'flex', columnGap: 0.25, ml: 'auto' }} aria-label="Show lines by verdict" role="group">
         {VERDICT_ORDER.map((verdict) => (
           <Tooltip key={verdict} describeChild title={`Show only ${verdict}`}>
             <ButtonBase
               aria-pressed={shown.has(verdict)}
               onClick={() => onShow(verdict)}
               sx={{
-                px: 1,
+                px: { xs: 0.25, md: 1 },
                 py: 0.5,
                 borderBottom: 2,
                 borderColor: shown.has(verdict) ? 'primary.main' : 'transparent',
@@ -67,13 +63,13 @@ export const TopBar = memo(function TopBar(props: Props) {
                 '&:hover': { bgcolor: 'action.hover' },
               }}
             >
-              <VerdictMark verdict={verdict} count={counts[verdict]} />
+              <VerdictMark verdict={verdict} count={counts[verdict]} brief />
             </ButtonBase>
           </Tooltip>
         ))}
       </Box>
-      <SearchField label="Find a line" shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+      <BarMore>
+        <SearchField label="Find a line" shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
         <Button onClick={onWhole} color="inherit" title="Overview of findings (O)">
           Overview
         </Button>
@@ -81,8 +77,7 @@ export const TopBar = memo(function TopBar(props: Props) {
           Schools
         </Button>
         <UndoRedo undo={undo} redo={redo} />
-        <SchemeButton />
-      </Box>
+      </BarMore>
     </>
   );
 });

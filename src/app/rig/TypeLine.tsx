@@ -10,6 +10,7 @@ import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import { completions, readTyped, withTyped, type Ambiguous, type Completion, type TypedLine } from '@/core/typed';
+import { typedKey } from './pasted';
 import { useDraft } from '@/ui/shell/useDraft';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { CheckWorker } from '@/workers/checkWorker';
@@ -21,6 +22,8 @@ interface Props {
   kit: readonly KitItem[];
   worker: RefObject<CheckWorker | undefined>;
   field: RefObject<HTMLInputElement | null>;
+  /** A list was pasted, which is more than lines as they are typed. */
+  onList: (text: string) => void;
   /** The rig with the new lines, and their ids. */
   onAdd: (document: RigDocument, ids: string[]) => void;
 }
@@ -29,8 +32,8 @@ interface Props {
 const PAUSE = 150;
 
 /** One field for lines as people say them; what was understood stands over it with its verdict, before it is taken. */
-export function TypeLine({ rig, document, kit, worker, field, onAdd }: Props) {
-  const [text, setText] = useDraft(`typed ${rig}`, '');
+export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: Props) {
+  const [text, setText] = useDraft(typedKey(rig), '');
   const typed = useMemo(() => readTyped(document, kit, text), [document, kit, text]);
   const options = useMemo(() => completions(document, kit, text), [document, kit, text]);
   const made = useMemo(() => withTyped(document, typed), [document, typed]);
@@ -88,12 +91,23 @@ export function TypeLine({ rig, document, kit, worker, field, onAdd }: Props) {
               label="Type a line"
               placeholder="ribbon > 10 m > desk 3"
               // Enter takes what stands there; a line of its own is Shift Enter.
+              onPaste={(event) => {
+                const list = event.clipboardData.getData('text/plain');
+                if (!isList(list)) return;
+                event.preventDefault();
+                onList(list);
+              }}
               onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && event.preventDefault()}
               slotProps={{ ...params.slotProps, inputLabel: { ...params.slotProps?.inputLabel, shrink: true } }}
             />
           )}
         />
-        <Button variant="contained" disabled={!ready} onClick={add} sx={{ minHeight: 40, whiteSpace: 'nowrap' }}>
+        <Button
+          variant="contained"
+          disabled={!ready}
+          onClick={add}
+          sx={{ minHeight: { xs: 44, md: 40 }, whiteSpace: 'nowrap' }}
+        >
           {made.ids.length > 1 ? `Put ${made.ids.length} in` : 'Put it in'}
         </Button>
       </Box>
@@ -121,6 +135,10 @@ export function TypeLine({ rig, document, kit, worker, field, onAdd }: Props) {
     </Box>
   );
 }
+
+/** Several rows that nobody typed as lines: a list of a spreadsheet, or of a message. */
+export const isList = (text: string): boolean =>
+  text.trim().includes('\n') && (text.includes('\t') || !/>|→/.test(text));
 
 /** Verdicts of lines that are not in the rig yet. */
 function useVerdicts(worker: Props['worker'], made: ReturnType<typeof withTyped>) {

@@ -29,6 +29,7 @@ import {
   type RigDocument,
 } from '@/core/rig';
 import { patchList } from '@/core/tables';
+import { withRigTemplate, type RigTemplate } from '@/core/typed';
 import { inputList } from '@/core/tables/inputList/written';
 import type { Edit } from '@/core/gear/edits';
 import { type FeedName, USUAL } from '@/core/standards/feeds';
@@ -38,13 +39,19 @@ import { fitting } from './ChooseMenus';
 import { answerOf, recorded } from './recorded';
 import { moreThanOwned } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
+import type { Imported } from './imported';
+import { pastedKey, typedKey } from './pasted';
+import { isList } from './TypeLine';
+import { useMany } from './useMany';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
+import { useDraft } from '@/ui/shell/useDraft';
 import { useShortcut } from '@/ui/shell/useShortcut';
 
 /** Still to find out over the sheet. */
 export type OpenDialog =
-  | { dialog: 'schools' | 'new line' | 'import' | 'history' | 'rename' | 'new device' | 'monitors' | 'removed' }
+  | { dialog: 'import'; dropped?: Imported }
+  | { dialog: 'schools' | 'new line' | 'history' | 'rename' | 'new device' | 'monitors' | 'removed' }
   | { dialog: 'device'; device: string }
   | { dialog: 'move'; button: HTMLElement }
   | { dialog: 'insert'; button: HTMLElement; line: string; at: number }
@@ -58,10 +65,16 @@ interface Given {
   kit: readonly KitItem[];
 }
 
+/** The keyboard goes with the selection. */
+const focusLine = (id: string): void =>
+  window.document
+    .querySelector<HTMLElement>(`[data-line="${CSS.escape(id)}"] [data-name]`)
+    ?.focus({ preventScroll: true });
+
 /** Everything that can be done with a rig on its place; all of it can be undone. */
 export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const { document, change, undo, redo } = rig;
-  const { selection, selectLine, selectGroup, paths, sections, setTips } = view;
+  const { selection, selectLine, selectGroup, paths, sections, setTips, setPicking } = view;
   const router = useRouter();
   const [open, openDialog] = useState<OpenDialog>();
   const [message, setMessage] = useState('');
@@ -84,10 +97,11 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const row = useMemo(
     () => ({
       select: selectLine,
+      mark: view.mark,
       insert: (id: string, at: number, button: HTMLElement) => openDialog({ dialog: 'insert', line: id, at, button }),
       probe: (tip: Probe['red']) => setTips({ red: tip, black: now.current.tips?.red ?? tip }),
     }),
-    [selectLine, setTips],
+    [selectLine, setTips, view.mark],
   );
 
   const show = (next: RigDocument, id: string) => {
@@ -109,6 +123,13 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const addTemplate = useCallback(
     (template: DeviceTemplate) =>
       change((from) => ({ ...from, devices: [...from.devices, fromTemplate(from, template)] })),
+    [change],
+  );
+  const addRigTemplate = useCallback(
+    (template: RigTemplate) => {
+      change((from) => withRigTemplate(from, template));
+      setMessage(`${template.name} put in. Ctrl Z takes it back.`);
+    },
     [change],
   );
   const duplicate = () => {
@@ -146,8 +167,51 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const step = (by: 1 | -1) => {
     const order = sections.flatMap(({ lines }) => lines.map(({ line: each }) => each.id));
     const to = line ? order[order.indexOf(line) + by] : order[0];
-    if (to) selectLine(to);
+    if (!to) return;
+    selectLine(to);
+    focusLine(to);
   };
+  /** The next line, with the one that is left marked: from the keyboard a range grows a line at a time. */
+  const stepMarking = (by: 1 | -1) => {
+    const from = line ?? view.order[0];
+    const to = view.order[view.order.indexOf(from) + by];
+    if (!from || !to) return;
+    view.markOnly([...view.marked, from, to]);
+    selectLine(to);
+    focusLine(to);
+  };
+  const [, setTyped] = useDraft(typedKey(rigId), '');
+  const [, setList] = useDraft(pastedKey(rigId), '');
+  const openList = useCallback(
+    (text: string) => {
+      setList(text);
+      openDialog({ dialog: 'import' });
+    },
+    [setList],
+  );
+  const many = useMany({
+    document,
+    change,
+    kit,
+    ids: view.marked.length ? view.marked : line ? [line] : [],
+    clear: view.clearMarks,
+    mark: view.markOnly,
+    say: setMessage,
+    onText: (text) => {
+      if (isList(text)) return openList(text);
+      setTyped(text.trim());
+      typeField.current?.focus();
+    },
+  });
+  const onDrop = useCallback(
+    (file: File) => {
+      void import('./imported')
+        .then(({ importedFile }) => importedFile(file, now.current.document, kit))
+        .then((dropped) => openDialog({ dialog: 'import', dropped }));
+    },
+    [kit],
+  );
+  const severally = view.marked.length > 0;
   const move = useCallback((id: string, to: InletRef) => change((from) => moveLine(from, id, to)), [change]);
   const turn = useCallback(
     (device: string, group: string, feed: FeedName) => change((from) => setFeed(from, device, group, feed)),
@@ -209,6 +273,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
       newLine: () => openDialog({ dialog: 'new line' }),
       newDevice: () => openDialog({ dialog: 'new device' }),
       monitors: () => openDialog({ dialog: 'monitors' }),
+      pickLines: () => setPicking(true),
       importFile: () => openDialog({ dialog: 'import' }),
       history: () => openDialog({ dialog: 'history' }),
       exportRig: () => {
@@ -231,7 +296,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
         );
       },
     }),
-    [rigId, router, addRig],
+    [rigId, router, addRig, setPicking],
   );
 
   useShortcut('mod+z', () => undo?.(), { instead: true }, [undo]);
@@ -239,11 +304,14 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   useShortcut('n', menu.newLine, { instead: true });
   useShortcut('h', menu.history, { instead: true });
   useShortcut('i', menu.importFile, { instead: true });
-  useShortcut('o, escape', view.selectWhole);
+  useShortcut('o, escape', () => (severally ? view.clearMarks() : view.selectWhole()));
+  useShortcut('x', () => line && view.mark(line, false));
+  useShortcut('shift+j', () => stepMarking(1));
+  useShortcut('shift+k', () => stepMarking(-1));
   useShortcut('j', () => step(1));
   useShortcut('k', () => step(-1));
-  useShortcut('d', duplicate);
-  useShortcut('delete', remove);
+  useShortcut('d', severally ? many.duplicate : duplicate);
+  useShortcut('delete', severally ? many.remove : remove);
   useShortcut('alt+down', () => shift(1), { instead: true });
   useShortcut('alt+up', () => shift(-1), { instead: true });
   useShortcut('m', () => {
@@ -262,8 +330,12 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     row,
     menu,
     typeField,
+    many,
+    openList,
+    onDrop,
     addTyped,
     addTemplate,
+    addRigTemplate,
     edit,
     duplicate,
     remove,

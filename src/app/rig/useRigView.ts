@@ -23,6 +23,9 @@ export function useRigView(document: RigDocument, asked?: string) {
   const [placed, setTips] = useState<Probe>();
   const [shown, setShown] = useState<ReadonlySet<Verdict>>(new Set());
   const [search, setSearch] = useState('');
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const [picking, setPicking] = useState(false);
+  const lastPicked = useRef<string>(undefined);
   const searchRef = useRef<HTMLInputElement>(null);
 
   const here =
@@ -50,6 +53,29 @@ export function useRigView(document: RigDocument, asked?: string) {
       }),
     [],
   );
+
+  const order = useMemo(() => sections.flatMap(({ lines }) => lines.map(({ line }) => line.id)), [sections]);
+  /** Lines for what is done to several at once, in the order of the sheet; those that are gone are not among them. */
+  const marked = useMemo(() => order.filter((id) => picked.has(id)), [order, picked]);
+  const markOnly = useCallback((ids: readonly string[]) => setPicked(new Set(ids)), []);
+  /** One more, or one less; with `through` all from the last one to this. */
+  const mark = useCallback(
+    (id: string, through: boolean) => {
+      const [from, to] = [order.indexOf(lastPicked.current ?? id), order.indexOf(id)].sort((a, b) => a - b);
+      lastPicked.current = id;
+      setPicked((before) => {
+        const next = new Set(before);
+        if (through) for (const each of order.slice(Math.max(from, 0), to + 1)) next.add(each);
+        else if (!next.delete(id)) next.add(id);
+        return next;
+      });
+    },
+    [order],
+  );
+  const clearMarks = useCallback(() => {
+    setPicked(new Set());
+    setPicking(false);
+  }, []);
 
   return useMemo(() => {
     /** The selected line's result: newest verdict and readings, remedies of the last full answer where it still speaks of them. */
@@ -125,8 +151,34 @@ export function useRigView(document: RigDocument, asked?: string) {
       resultOf,
       tipsFor,
       shownLines,
+      order,
+      marked,
+      mark,
+      markOnly,
+      clearMarks,
+      picking: picking || marked.length > 0,
+      setPicking,
     };
-  }, [sections, paths, selection, selectLine, selectGroup, selectWhole, tab, part, placed, shown, toggleShown, search]);
+  }, [
+    order,
+    marked,
+    mark,
+    markOnly,
+    clearMarks,
+    picking,
+    sections,
+    paths,
+    selection,
+    selectLine,
+    selectGroup,
+    selectWhole,
+    tab,
+    part,
+    placed,
+    shown,
+    toggleShown,
+    search,
+  ]);
 }
 
 export type RigView = ReturnType<typeof useRigView>;

@@ -9,7 +9,7 @@ import { BEGINS, ENDS, type ActionCourse } from '@/core/rigcheck';
 import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 
-const WIDTH = 344;
+const WIDTH = 330;
 const HEIGHT = 150;
 const MARGIN = { top: 20, right: 10, bottom: 22, left: 54 };
 
@@ -55,7 +55,7 @@ export function MomentChart({ course, of, title }: Props) {
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}
-        sx={{ width: '100%', maxWidth: 520, display: 'block', fontSize: 10, fontFamily: 'inherit' }}
+        sx={{ width: '100%', maxWidth: 520, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
         <title id={id}>
           {`${title}: in order up to ${quantity(right[of], 'V')}${muted ? ', muted' : ''}; hot-plugged up to ${quantity(wrong[of], 'V')}.`}

@@ -3,14 +3,12 @@
 import NotificationsNoneIcon from '@mui/icons-material/NotificationsNone';
 import NotificationsOffOutlinedIcon from '@mui/icons-material/NotificationsOffOutlined';
 import PrintOutlinedIcon from '@mui/icons-material/PrintOutlined';
-import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { BarHeading } from '@/ui/shell/barParts';
-import { SchemeButton } from '@/ui/shell/SchemeButton';
+import { BarHeading, BarMore } from '@/ui/shell/barParts';
 import { useStored } from '@/ui/shell/useStored';
 import type { Switching } from './useSwitching';
 
@@ -38,10 +36,10 @@ export function SwitchBar({ rig, name, link, who, onWho }: Props) {
   return (
     <>
       <BarHeading rig={name} />
-      <Typography variant="caption" role="status" color={link === 'lost' ? 'error' : 'textSecondary'}>
+      <Typography variant="caption" noWrap role="status" color={link === 'lost' ? 'error' : 'textSecondary'}>
         {LINKS[link]}
       </Typography>
-      <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center', gap: 0.5 }}>
+      <BarMore>
         <InputBase
           value={who}
           onChange={(event) => onWho(event.target.value.slice(0, 60))}
@@ -66,8 +64,7 @@ export function SwitchBar({ rig, name, link, who, onWho }: Props) {
             <PrintOutlinedIcon fontSize="small" />
           </IconButton>
         </Tooltip>
-        <SchemeButton />
-      </Box>
+      </BarMore>
     </>
   );
 }

@@ -114,8 +114,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               sx={{
                 borderBottom: 1,
                 borderColor: 'divider',
-                minHeight: 38,
-                '& .MuiTab-root': { minHeight: 38, py: 0.5 },
+                minHeight: { xs: 44, md: 38 },
+                '& .MuiTab-root': { minHeight: { xs: 44, md: 38 }, py: 0.5 },
               }}
             >
               <Tab value="now" label="The rig now" />
@@ -134,7 +134,12 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
         onClose={() => setOpen(false)}
         closeLabel="Back to the sheet"
       >
-        <Box component="main" sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}>
+        <Box
+          component="main"
+          id="sheet"
+          tabIndex={-1}
+          sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, overflowY: { md: 'auto' } }}
+        >
           {asking && (
             <DifferencesView
               key={untold.map(({ line }) => line).join()}

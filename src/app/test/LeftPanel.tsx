@@ -97,7 +97,7 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
                 variant="outlined"
                 onClick={() => onAct(act)}
                 aria-label={`Do this: ${act.text}`}
-                sx={{ minHeight: 40 }}
+                sx={{ minHeight: { xs: 44, md: 40 } }}
               >
                 Do this
               </Button>

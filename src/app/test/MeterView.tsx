@@ -134,7 +134,7 @@ export function MeterView({ rig, document, onChange, onTold }: Props) {
             variant="outlined"
             disabled={typed.line === '' || kept === typed.line}
             onClick={keep}
-            sx={{ minHeight: 40 }}
+            sx={{ minHeight: { xs: 44, md: 40 } }}
           >
             Use it on the rig, as measured
           </Button>

@@ -50,7 +50,7 @@ export function NumbersForm({ numbers: read, onNumbers }: Props) {
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
       ))}
-      <Button type="submit" variant="outlined" sx={{ minHeight: 40 }}>
+      <Button type="submit" variant="outlined" sx={{ minHeight: { xs: 44, md: 40 } }}>
         Take these
       </Button>
     </Box>

@@ -173,7 +173,12 @@ function LabelForm({ kit, onKit, onTold }: Pick<Props, 'kit' | 'onKit' | 'onTold
           onChange={(event) => setLabel(event.target.value.slice(0, 80))}
           sx={{ width: 180 }}
         />
-        <Button type="submit" variant="outlined" disabled={name === '' || sending} sx={{ minHeight: 40 }}>
+        <Button
+          type="submit"
+          variant="outlined"
+          disabled={name === '' || sending}
+          sx={{ minHeight: { xs: 44, md: 40 } }}
+        >
           Take it into the register
         </Button>
       </Box>

@@ -13,7 +13,7 @@ export interface ContactReading {
   contact: Contact;
   /** Over the inlet's ground, or where the shield is lifted over the reference contact beside it; null where nothing connects it to either. */
   volts: Volts | null;
-  /** Direct current towards the source; null where it cannot be told apart from the shield's, and in summaries. */
+  /** Direct current towards the source; null where it cannot be told apart from the shield's, and where nobody draws it. */
   amps: Amps | null;
 }
 
@@ -81,10 +81,15 @@ export function lineResult(line: Line, schools: Schools, options: CheckOptions =
 }
 
 /** Checks one line for its verdict, findings and readings; remedies and the course over time are left out. */
-export function lineSummary(line: Line, schools: Schools): LineResult {
+export const lineSummary = (line: Line, schools: Schools): LineResult => summary(line, schools, false);
+
+/** A summary with the current through every contact, for drawing. */
+export const lineDrawing = (line: Line, schools: Schools): LineResult => summary(line, schools, true);
+
+function summary(line: Line, schools: Schools, drawn: boolean): LineResult {
   const checked = judgeLine(line, schools);
   const findings = checked.findings.map(({ answers: _answers, look: _look, ...finding }) => finding);
-  return present(line, { ...checked, findings }, false);
+  return present(line, { ...checked, findings }, drawn);
 }
 
 /** The assumed figure that every one of the worst findings turns on. */

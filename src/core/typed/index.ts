@@ -4,4 +4,6 @@ export { between, composed, LONGEST_NOTE, namesFor, plugOf, sourcesFor } from '.
 export { deviceMeant, inletsMeant } from './inlets';
 export { cableOf, isCableWord, lengthened, lengthIn, ofFeet } from './lengths';
 export { candidatesOf, matches, meant, tokensOf, type Candidate } from './match';
+export { RIG_TEMPLATES, withRigTemplate, type RigTemplate } from './rigTemplates';
+export { typedText } from './written';
 export { partMeant, readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';

@@ -6,10 +6,9 @@ import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
-import { BarHeading, UndoRedo } from '@/ui/shell/barParts';
+import { BarHeading, BarMore, UndoRedo } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import type { PlacePath } from '@/ui/shell/PlaceRail';
-import { SchemeButton } from '@/ui/shell/SchemeButton';
 import { savingText } from './savingText';
 import { RigNotice } from './RigNotice';
 import type { useRig } from './useRig';
@@ -55,15 +54,15 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
             <Typography
               variant="caption"
               role="status"
+              noWrap
               suppressHydrationWarning
               color={saving.state === 'failed' ? 'error' : 'textSecondary'}
             >
               {savingText(saving, revision)}
             </Typography>
-            <Box sx={{ ml: { md: 'auto' }, display: 'flex', alignItems: 'center' }}>
+            <BarMore>
               <UndoRedo undo={undo} redo={redo} />
-              <SchemeButton />
-            </Box>
+            </BarMore>
           </>
         }
         notice={<RigNotice rig={rig} />}
@@ -71,6 +70,8 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
       >
         <Box
           component="main"
+          id="sheet"
+          tabIndex={-1}
           sx={{ gridArea: 'sheet', minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}
         >
           <Box
@@ -90,8 +91,13 @@ export function TabbedPlace<T extends string>(props: Props<T>) {
               variant="scrollable"
               scrollButtons={false}
               sx={{
-                minHeight: 38,
-                '& .MuiTab-root': { minHeight: 38, py: 0.5, minWidth: { xs: 0, md: 90 }, px: { xs: 1.25, md: 2 } },
+                minHeight: { xs: 44, md: 38 },
+                '& .MuiTab-root': {
+                  minHeight: { xs: 44, md: 38 },
+                  py: 0.5,
+                  minWidth: { xs: 0, md: 90 },
+                  px: { xs: 1.25, md: 2 },
+                },
               }}
             >
               {tabs.map(({ value, label }) => (

@@ -26,7 +26,7 @@ export function MessagePlace({ title, children }: Props) {
       <Suspense>
         <Rail />
       </Suspense>
-      <Box component="main" sx={{ gridArea: 'sheet', p: 4, maxWidth: 640 }}>
+      <Box component="main" id="sheet" tabIndex={-1} sx={{ gridArea: 'sheet', p: 4, maxWidth: 640 }}>
         <Typography variant="h1" gutterBottom>
           {title}
         </Typography>

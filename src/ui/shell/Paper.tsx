@@ -18,6 +18,8 @@ export function Paper({ title, note, back, children }: Props) {
   return (
     <Box
       component="main"
+      id="sheet"
+      tabIndex={-1}
       sx={{
         bgcolor: '#fff',
         color: '#111',

@@ -1,6 +1,7 @@
 'use client';
 
 import CloseIcon from '@mui/icons-material/Close';
+import { visuallyHidden } from '@mui/utils';
 import Box from '@mui/material/Box';
 import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
@@ -27,6 +28,34 @@ interface Props {
   children: ReactNode;
 }
 
+/** The first things that Tab reaches: past the bar and the places, to what the page is about. */
+const SkipLinks = ({ panel }: { panel?: string }) => (
+  <Box
+    sx={({ vars }) => ({
+      position: 'absolute',
+      zIndex: 10,
+      '& a': { ...visuallyHidden },
+      '& a:focus': {
+        all: 'unset',
+        position: 'absolute',
+        left: 8,
+        top: 6,
+        px: 2,
+        py: 1,
+        whiteSpace: 'nowrap',
+        fontWeight: 650,
+        cursor: 'pointer',
+        bgcolor: 'background.paper',
+        color: 'primary.main',
+        outline: `2px solid ${vars!.palette.primary.main}`,
+      },
+    })}
+  >
+    <a href="#sheet">Skip to the sheet</a>
+    {panel !== undefined && <a href="#panel">Skip to: {panel}</a>}
+  </Box>
+);
+
 /** What every place has in common: the bar, the rail of places, the sheet, and the panel beside it. */
 export function PlaceFrame(props: Props) {
   const { here, rig, bar, notice, panel, panelLabel, panelWidth, open, onClose, closeLabel, children } = props;
@@ -50,16 +79,17 @@ export function PlaceFrame(props: Props) {
         gridTemplateRows: { xs: 'auto auto 1fr auto', md: 'auto auto minmax(0, 1fr)' },
       }}
     >
+      <SkipLinks panel={wide ? panelLabel : undefined} />
       <Box
         component="header"
         sx={{
           gridArea: 'bar',
           display: 'flex',
           alignItems: 'center',
-          flexWrap: 'wrap',
-          columnGap: 1.5,
+          flexWrap: { md: 'wrap' },
+          columnGap: { xs: 0.5, md: 1.5 },
           rowGap: 0.25,
-          px: 2,
+          px: { xs: 1, md: 2 },
           py: 0.5,
           borderBottom: 1,
           borderColor: 'divider',
@@ -75,6 +105,8 @@ export function PlaceFrame(props: Props) {
       {wide ? (
         <Box
           component="aside"
+          id="panel"
+          tabIndex={-1}
           aria-label={panelLabel}
           sx={{
             gridArea: 'panel',

@@ -2,17 +2,58 @@
 
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
+import MoreVertIcon from '@mui/icons-material/MoreVert';
+import Box from '@mui/material/Box';
+import Popover from '@mui/material/Popover';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
-import type { RefObject } from 'react';
+import { HelpButton } from '../help/HelpButton';
+import { SchemeButton } from './SchemeButton';
+import { useState, type ReactNode, type RefObject } from 'react';
 
 /** What the bars of all places have in common. */
 
+/** What a bar has besides: in it where there is room, behind one button on a phone, whose bar is one row. */
+export function BarMore({ children }: { children: ReactNode }) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  return (
+    <>
+      <Box sx={{ display: { xs: 'none', md: 'flex' }, alignItems: 'center', flexWrap: 'wrap', gap: 0.5, ml: 'auto' }}>
+        {children}
+        <HelpButton listens />
+        <SchemeButton />
+      </Box>
+      <Box sx={{ display: { md: 'none' }, ml: 'auto' }}>
+        <IconButton aria-label="More" aria-haspopup="dialog" onClick={({ currentTarget }) => setAnchor(currentTarget)}>
+          <MoreVertIcon />
+        </IconButton>
+      </Box>
+      <Popover
+        open={Boolean(anchor)}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
+        transformOrigin={{ vertical: 'top', horizontal: 'right' }}
+        slotProps={{ paper: { 'aria-label': 'More', role: 'dialog' } }}
+      >
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, p: 1, maxWidth: 320 }}>
+          {children}
+          <HelpButton listens={false} />
+          <SchemeButton />
+        </Box>
+      </Popover>
+    </>
+  );
+}
+
 export function ProductName() {
   return (
-    <Typography component="p" sx={{ fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}>
+    <Typography
+      component="p"
+      sx={{ display: { xs: 'none', md: 'block' }, fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}
+    >
       Inlet Check
     </Typography>
   );
@@ -23,7 +64,7 @@ export function BarHeading({ rig }: { rig: string }) {
   return (
     <>
       <ProductName />
-      <Typography variant="h1" sx={{ fontSize: '0.95rem', fontWeight: 550 }}>
+      <Typography variant="h1" noWrap sx={{ fontSize: '0.95rem', fontWeight: 550, minWidth: 0 }}>
         {rig}
       </Typography>
     </>

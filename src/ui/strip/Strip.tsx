@@ -7,8 +7,10 @@ import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
 import { columns, HEIGHT, JOINT, leastWidth, rowOf, socketVolts, type Columns } from './geometry';
+import { Currents } from './Currents';
 import { LinkDrawing } from './LinkDrawing';
 import { Rail } from './Rail';
+import { figure, spoken } from './spoken';
 
 type Junction = LineResult['readings']['junctions'][number];
 type Scheme = 'light' | 'dark';
@@ -19,12 +21,16 @@ interface Props {
   room: number;
   /** What stands above the columns: each link's label, and whatever is pressed there. */
   labels?: (columns: Columns) => React.ReactNode;
+  /** On a phone the labels have the height of a thumb. */
+  tall?: boolean;
+  /** Marks of the current move along. */
+  flows?: boolean;
   /** Present where the probe can be put on the contacts. */
   probe?: { tips: { red?: ProbeTip; black?: ProbeTip }; onTip: (tip: ProbeTip) => void };
 }
 
 /** The line drawn: its conductors from the source at the left to the inlet at the right. */
-export const Strip = memo(function Strip({ result, room, labels, probe }: Props) {
+export const Strip = memo(function Strip({ result, room, labels, tall = false, flows = false, probe }: Props) {
   const scheme = useScheme();
   const { junctions } = result.readings;
   const width = Math.max(room, leastWidth(result.links.length));
@@ -32,12 +38,12 @@ export const Strip = memo(function Strip({ result, room, labels, probe }: Props)
   const last = junctions.length - 1;
   return (
     <Box sx={{ width: '100%', overflowX: width > room ? 'auto' : 'hidden', overflowY: 'hidden' }}>
-      {labels && <Box sx={{ position: 'relative', width, height: 18 }}>{labels(grid)}</Box>}
+      {labels && <Box sx={{ position: 'relative', width, height: { xs: tall ? 44 : 18, md: 18 } }}>{labels(grid)}</Box>}
       <svg
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={describe(result)}
+        aria-label={spoken(result)}
         style={{ display: 'block', fontFamily: 'inherit' }}
       >
         <Ends grid={grid} first={junctions[0]} last={junctions[last]} scheme={scheme} />
@@ -51,6 +57,7 @@ export const Strip = memo(function Strip({ result, room, labels, probe }: Props)
             after={new Map(junctions[n + 1].contacts.map(({ contact, volts }) => [contact, volts]))}
           />
         ))}
+        <Currents result={result} grid={grid} flows={flows} />
         {junctions.map((junction, n) => (
           <Joint key={n} junctions={junctions} n={n} x={grid.junction(n)} scheme={scheme} probe={probe} />
         ))}
@@ -64,14 +71,6 @@ export function useScheme(): Scheme {
   const dark = useMediaQuery('(prefers-color-scheme: dark)');
   return colorScheme ?? (dark ? 'dark' : 'light');
 }
-
-const describe = (result: LineResult): string =>
-  result.readings.junctions
-    .map(
-      ({ at, contacts }) =>
-        `${at}: ${contacts.map(({ contact, volts }) => `${contact} ${volts === null ? 'floats' : `${figure(volts)} V`}`).join(', ')}`,
-    )
-    .join('; ');
 
 /** Contacts whose voltage changes between two junctions; at both ends every one is written. */
 function changesAt(junctions: Junction[], n: number): (contact: Contact) => boolean {
@@ -103,7 +102,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
       x={x}
       y={y + 3.7}
       textAnchor={anchor}
-      fontSize={11}
+      fontSize={12}
       fontWeight={Math.abs(volts ?? 0) < 0.005 ? 400 : 650}
       fill={Math.abs(volts ?? 0) < 0.005 ? palette.text.secondary : palette.text.primary}
     >
@@ -191,7 +190,7 @@ function Joint({ junctions, n, x, scheme, probe }: JointProps) {
 }
 
 /** Width of a tabular digit at the size of the figures. */
-const DIGIT = 6.4;
+const DIGIT = 7.3;
 
 /** A figure on a rail, which does not show through: over a line a point reads as a colon. */
 function Volts({ x, y, children }: { x: number; y: number; children: string }) {
@@ -200,12 +199,12 @@ function Volts({ x, y, children }: { x: number; y: number; children: string }) {
     <>
       <rect
         x={x - 2}
-        y={y - 5.5}
+        y={y - 6}
         width={children.length * DIGIT + (children.includes('.') ? 1 : 4)}
-        height={11}
+        height={12}
         fill={palette.background.default}
       />
-      <text x={x} y={y + 3.7} fontSize={10.5} fontWeight={600} fill={palette.text.primary}>
+      <text x={x} y={y + 3.7} fontSize={12} fontWeight={600} fill={palette.text.primary}>
         {children}
       </text>
     </>
@@ -240,7 +239,3 @@ function Tip({ contact, plug, n, x, probe: { tips, onTip } }: TipProps) {
     </g>
   );
 }
-
-/** Volts without the unit, to the digits that a meter on the 60 V range shows. */
-const figure = (volts: number): string =>
-  Math.abs(volts) < 0.005 ? '0' : volts.toFixed(Math.abs(volts) < 10 ? 2 : 1).replace('-', '−');

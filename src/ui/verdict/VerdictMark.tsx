@@ -1,3 +1,4 @@
+import { visuallyHidden } from '@mui/utils';
 import Box from '@mui/material/Box';
 import type { Verdict } from '@/core/check';
 
@@ -14,10 +15,13 @@ export function VerdictMark({
   verdict,
   count,
   size = 'small',
+  brief = false,
 }: {
   verdict: Verdict;
   count?: number;
   size?: 'small' | 'large';
+  /** Without its word where the screen is as narrow as a phone's; it is still read out. */
+  brief?: boolean;
 }) {
   const pixels = size === 'large' ? 18 : 13;
   return (
@@ -37,7 +41,9 @@ export function VerdictMark({
         {SHAPES[verdict]}
       </svg>
       {count !== undefined && `${count} `}
-      {verdict}
+      <Box component="span" sx={brief ? { [`@media (max-width: 719.95px)`]: visuallyHidden } : undefined}>
+        {verdict}
+      </Box>
     </Box>
   );
 }

@@ -10,6 +10,7 @@ import { SCHOOLS, schoolLabel } from '@/core/schools';
 import { BASIS_LABELS } from '@/core/gear';
 import type { Edit } from '@/core/gear/edits';
 import { quantity } from '@/core/units/format';
+import { TermText } from '../help/TermText';
 import { VerdictMark } from '../verdict/VerdictMark';
 
 interface Props {
@@ -60,7 +61,9 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
       <Typography variant="h2" component="h3" sx={{ mt: 0.25, mb: 0.5 }}>
         {what}
       </Typography>
-      <Typography variant="body2">{why}</Typography>
+      <Typography variant="body2">
+        <TermText>{why}</TermText>
+      </Typography>
       {numbers.length > 0 && (
         <Box
           component="dl"

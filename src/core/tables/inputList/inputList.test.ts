@@ -86,7 +86,7 @@ test('48 V is compared with what the line needs, and sets the switches of the dr
   const list = read('Ch,Name,Mic,48V\n1,Violin,SDC,no\n2,Cello,ribbon,yes\n9,Viola,SDC,yes');
   expect(list.rows[0].remarks.join()).toMatch(/The list says no 48 V; small condenser.* needs a feed/);
   expect(list.rows[1].remarks.join()).toMatch(/The list asks for 48 V; .*ribbon.* needs none/);
-  expect(list.rows[1].remarks.join()).toMatch(/bank A is one switch/);
+  expect(list.rows[1].remarks.join()).toMatch(/bank A: one switch/);
   const feeds = (made: InputList) =>
     made.document.devices.find(({ id }) => id === 'desk')!.groups.map(({ feed }) => feed);
   const before = empty.devices.find(({ id }) => id === 'desk')!.groups.map(({ feed }) => feed);

@@ -389,7 +389,9 @@ function withFeeds(rig: RigDocument, rows: readonly InputRow[]): RigDocument {
       const key = `${inlet.device} ${group.id}`;
       const before = wanted.get(key);
       if (before && before.on !== (row.feed === 'on'))
-        row.remarks.push(`${group.name} is one switch: the list asks for ${FEEDS.P48.label} on it and for none.`);
+        row.remarks.push(
+          `${group.name}: one switch, but the list asks for ${FEEDS.P48.label} on some of its rows and not on others.`,
+        );
       wanted.set(key, { device: inlet.device, group: group.id, on: row.feed === 'on' && before?.on !== false, row });
     }
   return [...wanted.values()].reduce(

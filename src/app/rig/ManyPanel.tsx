@@ -1,0 +1,198 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { isCable } from '@/core/gear';
+import type { KitItem } from '@/core/kit';
+import type { InletRef, RigDocument } from '@/core/rig';
+import { plural } from '@/core/units';
+
+/** What can be done to several lines; each says why where it cannot be done. */
+export interface ManyActions {
+  cable: (text: string) => string | undefined;
+  position: (name: string) => void;
+  note: (text: string) => string | undefined;
+  names: (series: string) => void;
+  move: (from: InletRef) => string | undefined;
+  duplicate: () => void;
+  remove: () => void;
+  copy: () => void;
+  clear: () => void;
+}
+
+interface Props {
+  document: RigDocument;
+  kit: readonly KitItem[];
+  ids: readonly string[];
+  actions: ManyActions;
+}
+
+/** Several lines at once: what is set here is set on each of them. */
+export function ManyPanel({ document, kit, ids, actions }: Props) {
+  const [refused, setRefused] = useState<string>();
+  const names = ids.map((id) => document.lines.find((line) => line.id === id)?.name ?? id);
+  const cables = [...new Set(kit.flatMap((item) => (item.role === 'link' && isCable(item.part) ? [item.name] : [])))];
+  return (
+    <Box sx={{ p: 2 }}>
+      <Typography variant="h1" component="h2">
+        {plural(ids.length, 'line')} selected
+      </Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
+        {names.slice(0, 6).join(' · ')}
+        {names.length > 6 && ` · and ${names.length - 6} more`}
+      </Typography>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1.5 }}>
+        <Button variant="outlined" onClick={actions.duplicate}>
+          Duplicate {plural(ids.length, 'line')}
+        </Button>
+        <Button variant="outlined" onClick={actions.copy}>
+          Copy {plural(ids.length, 'line')}
+        </Button>
+        <Button variant="outlined" color="error" onClick={actions.remove}>
+          Remove {plural(ids.length, 'line')}
+        </Button>
+        <Button color="inherit" onClick={actions.clear}>
+          Clear selection
+        </Button>
+      </Box>
+      <Box aria-live="polite">
+        {refused && (
+          <Alert severity="error" sx={{ mb: 1.5 }}>
+            {refused} Nothing was changed.
+          </Alert>
+        )}
+      </Box>
+      <Setting
+        label="Cable of each"
+        button="Set cable"
+        help="A length such as 10 m or 30 ft, or a cable of the kit."
+        options={cables}
+        onSet={(text) => setRefused(actions.cable(text))}
+      />
+      <Setting
+        label="Position of each source"
+        button="Set position"
+        options={(document.locations ?? []).map(({ name }) => name)}
+        onSet={(text) => setRefused(void actions.position(text) as undefined)}
+      />
+      <Setting label="Add to each note" button="Add note" onSet={(text) => setRefused(actions.note(text))} />
+      <Setting
+        label="Names in a series"
+        button="Set names"
+        help="# counts: Guest # becomes Guest 1, Guest 2 …"
+        onSet={(text) => setRefused(void actions.names(text) as undefined)}
+      />
+      <MoveTo document={document} count={ids.length} onMove={(from) => setRefused(actions.move(from))} />
+    </Box>
+  );
+}
+
+interface SettingProps {
+  label: string;
+  button: string;
+  help?: string;
+  options?: string[];
+  onSet: (text: string) => void;
+}
+
+function Setting({ label, button, help, options = [], onSet }: SettingProps) {
+  const [text, setText] = useState('');
+  const set = (event: FormEvent) => {
+    event.preventDefault();
+    if (!text.trim()) return;
+    onSet(text.trim());
+    setText('');
+  };
+  return (
+    <Line onSubmit={set} button={button} disabled={!text.trim()}>
+      <Autocomplete
+        freeSolo
+        fullWidth
+        options={options}
+        inputValue={text}
+        onInputChange={(_, to) => setText(to)}
+        renderInput={(params) => <TextField {...params} label={label} helperText={help} />}
+      />
+    </Line>
+  );
+}
+
+function MoveTo({
+  document,
+  count,
+  onMove,
+}: {
+  document: RigDocument;
+  count: number;
+  onMove: (from: InletRef) => void;
+}) {
+  const [device, setDevice] = useState(document.devices[0]?.id ?? '');
+  const [inlet, setInlet] = useState('');
+  const inlets = document.devices.find(({ id }) => id === device)?.inlets ?? [];
+  const from = inlets.some(({ id }) => id === inlet) ? inlet : (inlets[0]?.id ?? '');
+  return (
+    <Line
+      onSubmit={(event) => {
+        event.preventDefault();
+        onMove({ device, inlet: from });
+      }}
+      button={count === 1 ? 'Move line' : 'Move lines'}
+      disabled={from === ''}
+    >
+      <TextField
+        select
+        label="To"
+        value={device}
+        onChange={({ target }) => setDevice(target.value)}
+        sx={{ flex: 1, minWidth: 0 }}
+      >
+        {document.devices.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="From inlet"
+        value={from}
+        onChange={({ target }) => setInlet(target.value)}
+        sx={{ minWidth: 78 }}
+      >
+        {inlets.map(({ id, name }) => (
+          <MenuItem key={id} value={id}>
+            {name ?? id}
+          </MenuItem>
+        ))}
+      </TextField>
+    </Line>
+  );
+}
+
+interface LineProps {
+  onSubmit: (event: FormEvent) => void;
+  button: string;
+  disabled: boolean;
+  children: ReactNode;
+}
+
+/** Fields with the button that does what they say; Enter does it too. */
+const Line = ({ onSubmit, button, disabled, children }: LineProps) => (
+  <Box component="form" onSubmit={onSubmit} sx={{ display: 'flex', gap: 1, alignItems: 'flex-start', mb: 1.5 }}>
+    {children}
+    <Button
+      type="submit"
+      variant="outlined"
+      disabled={disabled}
+      sx={{ minHeight: { xs: 44, md: 40 }, whiteSpace: 'nowrap', flexShrink: 0, px: 1.25 }}
+    >
+      {button}
+    </Button>
+  </Box>
+);

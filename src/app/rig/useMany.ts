@@ -1,0 +1,137 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, type RefObject } from 'react';
+import type { KitItem } from '@/core/kit';
+import {
+  copied,
+  DocumentError,
+  duplicatedTogether,
+  movedTogether,
+  pasted,
+  readDocument,
+  removeLine,
+  withCable,
+  withLocation,
+  withNames,
+  withNote,
+  type CopiedLine,
+  type NotAll,
+  type RigDocument,
+} from '@/core/rig';
+import { bestFreeInlet } from '@/core/rigcheck';
+import { LONGEST_NOTE, partMeant, typedText } from '@/core/typed';
+import { plural } from '@/core/units';
+import type { ManyActions } from './ManyPanel';
+
+/** Whole lines on the clipboard, for another rig; beside them stands the text as somebody would type it. */
+const COPIED = 'application/vnd.inlet-check.lines+json';
+
+interface Given {
+  document: RigDocument;
+  change: (to: RigDocument) => void;
+  kit: readonly KitItem[];
+  /** Ids of the lines that are selected, in their order; or of the one that is looked at. */
+  ids: readonly string[];
+  clear: () => void;
+  mark: (ids: readonly string[]) => void;
+  say: (message: string) => void;
+  /** A text was pasted that is no copied line: typed lines, or a list. */
+  onText: (text: string) => void;
+}
+
+/** What is done to several lines at once, and lines on the clipboard. */
+export function useMany(given: Given): ManyActions {
+  const now = useRef(given);
+  useEffect(() => {
+    now.current = given;
+  });
+  useClipboard(now);
+  const tried = useCallback((next: RigDocument | NotAll): string | undefined => {
+    if ('problem' in next) return next.problem;
+    now.current.change(next);
+    return undefined;
+  }, []);
+  return useMemo(
+    () => ({
+      cable: (text) => {
+        const { document, ids, kit } = now.current;
+        const part = partMeant('link', kit, text);
+        return part ? tried(withCable(document, ids, part)) : `“${text}” is no length and no cable of the kit.`;
+      },
+      position: (name) => void tried(withLocation(now.current.document, now.current.ids, name)),
+      note: (text) => tried(withNote(now.current.document, now.current.ids, text, LONGEST_NOTE)),
+      names: (series) => void tried(withNames(now.current.document, now.current.ids, series)),
+      move: (from) => tried(movedTogether(now.current.document, now.current.ids, from)),
+      duplicate: () => {
+        const { document, ids, change, mark, say } = now.current;
+        const made = duplicatedTogether(document, ids, bestFreeInlet);
+        if ('problem' in made) return say(made.problem);
+        change(made.document);
+        mark(made.ids);
+      },
+      remove: () => {
+        const { document, ids, change, clear, say } = now.current;
+        change(ids.reduce(removeLine, document));
+        clear();
+        say(`${plural(ids.length, 'line was', 'lines were')} removed. Undo brings them back.`);
+      },
+      copy: () => {
+        window.document.execCommand('copy');
+      },
+      clear: () => now.current.clear(),
+    }),
+    [tried],
+  );
+}
+
+const isTyping = ({ target }: Event): boolean =>
+  target instanceof HTMLElement && target.closest('input, textarea, [contenteditable], [role="dialog"]') !== null;
+
+/** Ctrl C copies the selected lines, Ctrl V puts copied ones in; in fields and dialogs both do what they always do. */
+function useClipboard(now: RefObject<Given>): void {
+  useEffect(() => {
+    const copy = (event: ClipboardEvent) => {
+      const { document, ids, say } = now.current;
+      if (isTyping(event) || !event.clipboardData || ids.length === 0 || window.getSelection()?.toString()) return;
+      const lines = copied(document, ids);
+      if (lines.length === 0)
+        return say('A line that begins or ends at another line’s link cannot be copied by itself.');
+      event.preventDefault();
+      event.clipboardData.setData('text/plain', typedText(document, ids));
+      event.clipboardData.setData(COPIED, JSON.stringify(lines));
+      const left = ids.length - lines.length;
+      say(
+        `${plural(lines.length, 'line')} copied; Ctrl V puts them into this rig or another.${left ? ` ${plural(left, 'line hangs', 'lines hang')} on another line’s link and stayed out.` : ''}`,
+      );
+    };
+    const paste = (event: ClipboardEvent) => {
+      if (isTyping(event) || !event.clipboardData) return;
+      const { document, change, mark, say, onText } = now.current;
+      const lines = event.clipboardData.getData(COPIED);
+      const text = event.clipboardData.getData('text/plain');
+      if (!lines && !text.trim()) return;
+      event.preventDefault();
+      if (!lines) return onText(text);
+      try {
+        const made = pasted(document, JSON.parse(lines) as CopiedLine[]);
+        if ('problem' in made) return say(`${made.problem} Nothing was changed.`);
+        change(readDocument(made.document));
+        mark(made.ids);
+        say(
+          `${plural(made.ids.length, 'line')} put in.${made.elsewhere ? ` ${plural(made.elsewhere, 'line')} on another inlet: the one it had is taken or not here.` : ''} Ctrl Z takes it back.`,
+        );
+      } catch (problem) {
+        // Another version's lines, or somebody else's.
+        if (problem instanceof DocumentError || problem instanceof TypeError)
+          say('What was copied is no line of this version. Nothing was changed.');
+        else throw problem;
+      }
+    };
+    window.document.addEventListener('copy', copy);
+    window.document.addEventListener('paste', paste);
+    return () => {
+      window.document.removeEventListener('copy', copy);
+      window.document.removeEventListener('paste', paste);
+    };
+  }, [now]);
+}
