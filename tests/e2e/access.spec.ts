@@ -52,6 +52,7 @@ for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', w
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0);
     if (width < 1120) await page.getByRole('button', { name: 'Back to the sheet' }).click();
+    if (width < 720) await page.getByRole('button', { name: 'More', exact: true }).click();
     await page.getByRole('button', { name: 'Schools' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await drawn(page);

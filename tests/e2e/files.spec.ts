@@ -12,7 +12,7 @@ const json = (value: unknown) => ({
 async function openImport(page: Page) {
   await page.getByRole('button', { name: /^Rig: / }).click();
   await page.getByRole('menuitem', { name: 'Import an input list or a rig' }).click();
-  return page.getByLabel('A rig (JSON) or a patch list (CSV)');
+  return page.getByLabel('An input list (CSV, TSV, XLSX, text), a rig (JSON) or a patch list (CSV)');
 }
 
 test('files that are no rig are refused with path and reason, and nothing changes', async ({ page }) => {

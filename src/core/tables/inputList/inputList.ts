@@ -184,13 +184,13 @@ function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Reading): I
     remarks: [],
     lines: [],
   };
+  const said = [name, sourceText, ...of('links')].filter(Boolean);
+  if (said.every(isSpare)) return { ...row, becomes: 'spare', name: name || 'spare' };
   const filled = cells.filter(Boolean);
   if (filled.length === 1 && !numbers && !sourceText && chosen === undefined) {
     const alone = found(filled[0], candidatesOf('source', kit, rig));
     if (alone?.certainty !== 'sure') return { ...row, becomes: 'heading', name: filled[0] };
   }
-  const said = [name, sourceText, ...of('links')].filter(Boolean);
-  if (said.every(isSpare)) return { ...row, becomes: 'spare', name: name || 'spare' };
   if (name && rig.lines.some((line) => line.name.toLowerCase() === name.toLowerCase() && !startsAtLink(line)))
     return {
       ...row,
