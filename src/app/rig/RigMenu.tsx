@@ -83,6 +83,9 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
         {item('Export this rig (JSON)', actions.exportRig)}
         {item('Export the input list (CSV)', actions.exportInputList)}
         {item('Export the patch list (CSV)', actions.exportPatchList)}
+        <MenuItem component="a" href={`/rig/print?rig=${here}`}>
+          Print: input list, positions, pull list, labels
+        </MenuItem>
         {item('History', actions.history, 'H')}
         <Divider />
         <ListSubheader sx={{ lineHeight: 2.2 }}>Rigs</ListSubheader>

@@ -85,7 +85,8 @@ export function useMany(given: Given): ManyActions {
 }
 
 const isTyping = ({ target }: Event): boolean =>
-  target instanceof HTMLElement && target.closest('input:not([type=checkbox]), textarea, [contenteditable], [role="dialog"]') !== null;
+  target instanceof HTMLElement &&
+  target.closest('input:not([type=checkbox]), textarea, [contenteditable], [role="dialog"]') !== null;
 
 /** Ctrl C copies the selected lines, Ctrl V puts copied ones in; in fields and dialogs both do what they always do. */
 function useClipboard(now: RefObject<Given>): void {

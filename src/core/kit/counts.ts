@@ -11,8 +11,8 @@ export interface Overdrawn {
   uses: number;
 }
 
-/** What a rig uses more of than the kit has, in the kit's order; what the rig has that is no item of the kit is not counted. */
-export function overdrawn({ lines, devices }: RigDocument, kit: readonly KitItem[]): Overdrawn[] {
+/** How many of each item of the kit a rig uses, by the item's id; left and right of one instrument are one thing. */
+export function usesByItem({ lines, devices }: Pick<RigDocument, 'lines' | 'devices'>): ReadonlyMap<string, number> {
   const uses = new Map<string, number>();
   const count = (item?: string) => item !== undefined && uses.set(item, (uses.get(item) ?? 0) + 1);
   /** Sources with several outputs, by item and name without its side: how many lines there are of each side. */
@@ -34,6 +34,12 @@ export function overdrawn({ lines, devices }: RigDocument, kit: readonly KitItem
   // Left and right of one instrument are one thing; two lines of its left are not.
   for (const { item, lines: of } of sides.values()) for (let n = 0; n < Math.max(...of.values()); n++) count(item);
   for (const { item } of devices) count(item);
+  return uses;
+}
+
+/** What a rig uses more of than the kit has, in the kit's order; what the rig has that is no item of the kit is not counted. */
+export function overdrawn(document: RigDocument, kit: readonly KitItem[]): Overdrawn[] {
+  const uses = usesByItem(document);
   return kit.flatMap((item) => {
     const { id, name } = item;
     const has = countOf(item);

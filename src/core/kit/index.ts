@@ -4,3 +4,4 @@ export * from './facts';
 export { kitSchema, parseKit, readItem, readKit } from './schema';
 export { mergedItem } from './merge';
 export { overdrawn, type Overdrawn } from './counts';
+export { byPosition, inletText, pullList, type PullRow } from './pullList';

@@ -13,7 +13,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { CHEMISTRIES, type Device } from '@/core/rig';
-import { deviceOf, formOf, typedNumber, type DeviceForm } from './deviceForm';
+import { deviceOf, formOf, mended, shaped, typedNumber, type DeviceForm } from './deviceForm';
 import { InletFields } from './InletFields';
 import { SwitchFields } from './SwitchFields';
 
@@ -32,7 +32,9 @@ interface Props {
 /** A device: its inlets, its switches and what they reach, what it can feed, what it runs on. */
 export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemove, onClose }: Props) {
   const [device, setDevice] = useState(given);
-  const { register, control, handleSubmit, reset, formState } = useForm<DeviceForm>({ defaultValues: formOf(device) });
+  const { register, control, handleSubmit, reset, getValues, setValue, formState } = useForm<DeviceForm>({
+    defaultValues: formOf(device),
+  });
   const [refused, setRefused] = useState<string>();
   const { errors } = formState;
   return (
@@ -112,7 +114,19 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
                 helperText={errors.capacity?.message}
               />
             </Box>
-            <InletFields control={control} register={register} errors={errors} />
+            <InletFields
+              control={control}
+              register={register}
+              errors={errors}
+              onShape={(count, kind, pattern) =>
+                reset(shaped(getValues(), count, kind, pattern), { keepDefaultValues: true })
+              }
+              onRemove={(n) => {
+                const inlets = getValues('inlets').toSpliced(n, 1);
+                setValue('groups', mended(getValues('groups'), inlets));
+                setValue('inlets', inlets);
+              }}
+            />
             <SwitchFields control={control} register={register} errors={errors} />
           </Stack>
         </DialogContent>

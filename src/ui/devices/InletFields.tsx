@@ -18,16 +18,21 @@ import {
   type UseFormRegister,
 } from 'react-hook-form';
 import { INLETS } from '@/core/gear';
-import { nextNumber, type DeviceForm } from './deviceForm';
+import { useState } from 'react';
+import { MOST_INLETS, nextNumber, PATTERNS, type DeviceForm, type Pattern } from './deviceForm';
 
 interface Props {
   control: Control<DeviceForm>;
   register: UseFormRegister<DeviceForm>;
   errors: FieldErrors<DeviceForm>;
+  /** All inlets and switches anew. */
+  onShape: (count: number, kind: string, pattern: Pattern) => void;
+  /** An inlet is taken out, of its switch too. */
+  onRemove: (n: number) => void;
 }
 
 /** The inlets of a device. */
-export function InletFields({ control, register, errors }: Props) {
+export function InletFields({ control, register, errors, onShape, onRemove }: Props) {
   const inlets = useFieldArray({ control, name: 'inlets' });
   const known = useWatch({ control, name: 'inlets' });
   return (
@@ -35,6 +40,7 @@ export function InletFields({ control, register, errors }: Props) {
       <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
         Inlets
       </Typography>
+      <ShapeFields count={known.length} kind={known.at(-1)?.kind ?? 'three-pin'} onShape={onShape} />
       <Stack spacing={1}>
         {inlets.fields.map((field, n) => (
           <Box
@@ -68,7 +74,7 @@ export function InletFields({ control, register, errors }: Props) {
               )}
             />
             <TextField label="Name, if it has one" {...register(`inlets.${n}.name`)} />
-            <IconButton aria-label={`Remove inlet ${known[n]?.id}`} onClick={() => inlets.remove(n)}>
+            <IconButton aria-label={`Remove inlet ${known[n]?.id}`} onClick={() => onRemove(n)}>
               <DeleteOutlineIcon fontSize="small" />
             </IconButton>
           </Box>
@@ -82,6 +88,68 @@ export function InletFields({ control, register, errors }: Props) {
         }
       >
         Add an inlet
+      </Button>
+    </Box>
+  );
+}
+
+interface ShapeProps {
+  count: number;
+  kind: string;
+  onShape: Props['onShape'];
+}
+
+/** How many inlets, of what kind, with how many switches: said once instead of inlet by inlet. */
+function ShapeFields({ count, kind: now, onShape }: ShapeProps) {
+  const [number, setNumber] = useState(String(count));
+  const [kind, setKind] = useState(now);
+  const [pattern, setPattern] = useState<Pattern>('each');
+  const wanted = Number(number);
+  const valid = Number.isInteger(wanted) && wanted >= 1 && wanted <= MOST_INLETS;
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        alignItems: 'start',
+        mb: 2,
+        gridTemplateColumns: { xs: '1fr 1fr', sm: '120px 1fr 1fr auto' },
+      }}
+    >
+      <TextField
+        label="How many"
+        value={number}
+        onChange={({ target }) => setNumber(target.value)}
+        error={!valid}
+        helperText={valid ? undefined : `1 to ${MOST_INLETS}`}
+        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+      />
+      <TextField select label="Kind of all" value={kind} onChange={({ target }) => setKind(target.value)}>
+        {INLETS.map(({ kind: value, label }) => (
+          <MenuItem key={value} value={value}>
+            {label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField
+        select
+        label="Feed switches"
+        value={pattern}
+        onChange={({ target }) => setPattern(target.value as Pattern)}
+      >
+        {PATTERNS.map(({ value, label }) => (
+          <MenuItem key={value} value={value}>
+            {label}
+          </MenuItem>
+        ))}
+      </TextField>
+      <Button
+        variant="outlined"
+        disabled={!valid}
+        onClick={() => onShape(wanted, kind, pattern)}
+        sx={{ minHeight: { xs: 44, md: 40 } }}
+      >
+        Set inlets
       </Button>
     </Box>
   );

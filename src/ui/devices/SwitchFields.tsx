@@ -58,12 +58,12 @@ export function SwitchFields({ control, register, errors }: Props) {
             <Many
               control={control}
               name={`groups.${n}.offers`}
-              label="Offers"
+              label="Settings"
               options={FEED_NAMES.map((feed) => [feed, feedLabel(feed)])}
             />
             <TextField label="Where it is" {...register(`groups.${n}.control`)} placeholder="menu, inputs, page 2" />
             <TextField
-              label="Rises in (s)"
+              label="Soft start (s)"
               {...register(`groups.${n}.ramp`, { validate: typedNumber })}
               error={Boolean(errors.groups?.[n]?.ramp)}
             />

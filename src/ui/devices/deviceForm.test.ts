@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseDocument } from '@/core/rig';
-import { deviceOf, formOf, nextNumber, typedNumber } from './deviceForm';
+import { PATTERNS, deviceOf, formOf, mended, nextNumber, shaped, typedNumber } from './deviceForm';
 
 const { devices } = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 
@@ -43,4 +43,36 @@ test('numbers: the next one, and what is none', () => {
   expect(typedNumber('1,5')).toBe(true);
   expect(typedNumber('')).toBe(true);
   expect(typedNumber('many')).toMatch(/Type a number/);
+});
+
+const plain = formOf({ id: 'x', name: 'x', inlets: [{ id: '1', kind: 'three-pin', name: 'vocal' }], groups: [] });
+
+test.each(PATTERNS.map(({ value }) => value))('switches: %s', (pattern) => {
+  const { inlets, groups } = shaped(plain, 16, 'three-pin', pattern);
+  expect(inlets.map(({ id }) => id)).toEqual(Array.from({ length: 16 }, (_, n) => String(n + 1)));
+  expect(inlets[0].name).toBe('vocal');
+  const counts = { all: 1, each: 16, pairs: 8, 'banks of 4': 4, 'banks of 8': 2, none: 0 };
+  expect(groups).toHaveLength(counts[pattern]);
+  // Every inlet is on one switch and no more, or on none at all.
+  expect(groups.flatMap((group) => group.inlets).toSorted((a, b) => Number(a) - Number(b))).toEqual(
+    pattern === 'none' ? [] : inlets.map(({ id }) => id),
+  );
+  expect(new Set(groups.map(({ id }) => id)).size).toBe(groups.length);
+});
+
+test('line inlets have no feed switch whatever is asked for; fewer inlets leave fewer switches', () => {
+  expect(shaped(plain, 6, 'balanced-jack', 'each').groups).toEqual([]);
+  const eight = shaped(plain, 8, 'three-pin', 'pairs');
+  expect(shaped(eight, 3, 'three-pin', 'pairs').groups.map(({ inlets }) => inlets)).toEqual([['1', '2'], ['3']]);
+});
+
+test('an inlet that goes takes itself out of its switch; a switch that feeds nothing goes too', () => {
+  const { inlets, groups } = shaped(plain, 3, 'three-pin', 'pairs');
+  const mendedFrom = (gone: string[]) =>
+    mended(
+      groups,
+      inlets.filter(({ id }) => !gone.includes(id)),
+    ).map((group) => group.inlets);
+  expect(mendedFrom(['2'])).toEqual([['1'], ['3']]);
+  expect(mendedFrom(['3'])).toEqual([['1', '2']]);
 });

@@ -1,6 +1,6 @@
-import type { Grounding } from '@/core/gear';
+import { inletKind, type Grounding } from '@/core/gear';
 import type { CHEMISTRIES, Device, SwitchGroup } from '@/core/rig';
-import type { FeedName } from '@/core/standards/feeds';
+import { USUAL, type FeedName } from '@/core/standards/feeds';
 
 /** A device as a form holds it: every figure as it is typed. */
 export interface DeviceForm {
@@ -103,3 +103,61 @@ export function deviceOf(device: Device, form: DeviceForm): Device {
 /** Says what is wrong with a figure that is typed; an empty one is not known. */
 export const typedNumber = (text: string): true | string =>
   text.trim() === '' || Number.isFinite(amount(text)) || 'Type a number, or leave it empty';
+
+/** How many inlets one switch feeds. */
+export const PATTERNS = [
+  { value: 'all', label: 'one for all inlets', perSwitch: Infinity },
+  { value: 'each', label: 'one for each inlet', perSwitch: 1 },
+  { value: 'pairs', label: 'one for each pair', perSwitch: 2 },
+  { value: 'banks of 4', label: 'banks of 4', perSwitch: 4 },
+  { value: 'banks of 8', label: 'banks of 8', perSwitch: 8 },
+  { value: 'none', label: 'none: no feed', perSwitch: 0 },
+] as const;
+export type Pattern = (typeof PATTERNS)[number]['value'];
+
+/** Most inlets of a device, as the document allows them. */
+export const MOST_INLETS = 128;
+
+/**
+ * A form with so many inlets of one kind, and switches by a pattern; inlets that are there keep their names and figures, and
+ * switches what they offer and how they behave.
+ */
+export function shaped(form: DeviceForm, count: number, kind: string, pattern: Pattern): DeviceForm {
+  const inlets = Array.from({ length: count }, (_, n): DeviceForm['inlets'][number] => {
+    const before = form.inlets[n];
+    return before ? { ...before, kind } : { id: String(n + 1), kind, name: '', was: '' };
+  });
+  const { perSwitch } = PATTERNS.find(({ value }) => value === pattern)!;
+  const fed = 'feed' in inletKind(kind).choices ? perSwitch : 0;
+  const size = Math.min(fed, count);
+  const groups = Array.from({ length: size === 0 ? 0 : Math.ceil(count / size) }, (_, n) => {
+    const own = inlets.slice(n * size, (n + 1) * size).map(({ id }) => id);
+    const range = own.length > 1 ? `inlets ${own[0]}–${own.at(-1)}` : `inlet ${own[0]}`;
+    const like = form.groups[n] ?? form.groups.at(-1);
+    return {
+      ...(like ?? { offers: [USUAL], control: '', latched: false, mutes: false, ramp: '' }),
+      id: form.groups[n]?.id ?? `switch-${n + 1}`,
+      name: range,
+      inlets: own,
+    };
+  });
+  return { ...form, inlets, groups: distinct(groups) };
+}
+
+/** Ids that are there twice get others: a new switch may be called as an old one is. */
+function distinct(groups: DeviceForm['groups']): DeviceForm['groups'] {
+  const seen = new Set<string>();
+  return groups.map((group) => {
+    let { id } = group;
+    for (let n = 2; seen.has(id); n++) id = `${group.id}-${n}`;
+    seen.add(id);
+    return { ...group, id };
+  });
+}
+
+/** Switches without the inlets that are gone; one that feeds none any more goes too. */
+export const mended = (groups: DeviceForm['groups'], inlets: readonly { id: string }[]): DeviceForm['groups'] =>
+  groups.flatMap((group) => {
+    const left = group.inlets.filter((id) => inlets.some((inlet) => inlet.id === id));
+    return left.length || group.inlets.length === 0 ? [{ ...group, inlets: left }] : [];
+  });

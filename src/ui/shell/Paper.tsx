@@ -32,7 +32,7 @@ export function Paper({ title, note, back, children }: Props) {
         '& thead th': { borderTop: 0, fontWeight: 650 },
         '& h2': { fontSize: '1rem', mt: 3, mb: 0.5, breakAfter: 'avoid' },
         '& tr, & li': { breakInside: 'avoid' },
-        '@media print': { p: 0 },
+        '@media print': { p: 0, '& .screen-only': { display: 'none' } },
       }}
     >
       <Box sx={{ maxWidth: 900, mx: 'auto' }}>
