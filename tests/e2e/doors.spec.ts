@@ -209,7 +209,7 @@ test('a save whose answer gets lost is no change of somebody else, with or witho
 
   lose = true;
   await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
-  await expect(told).toContainText('The server does not answer.');
+  await expect(told).toContainText('No connection.');
   await feed(page, 'Hold desk, bank B', 'off').click();
   await expect(told).toContainText('revision 4');
   await expect(page.getByText(/changed in another tab/)).toHaveCount(0);

@@ -28,8 +28,8 @@ test('a new line from the kit, by keys; then a link, a fault, a figure', async (
   await why(page).getByRole('button', { name: 'Cable', exact: true }).click();
   await why(page).getByRole('button', { name: 'Add a fault' }).click();
   await expect(verdict(page)).toHaveText('Watch');
-  await expect(page.getByRole('img', { name: /source: 1 0 V, 2 27\.6 V/ })).toBeVisible();
-  await why(page).getByRole('button', { name: 'Take fault 1 away' }).click();
+  await expect(page.getByRole('img', { name: /source: pin 2 .*27\.6 V/ })).toBeVisible();
+  await why(page).getByRole('button', { name: 'Remove fault 1' }).click();
   await why(page).getByRole('button', { name: 'large condenser', exact: true }).click();
   await why(page).getByLabel('Supply current', { exact: true }).fill('900');
   await why(page).getByLabel('Supply current', { exact: true }).press('Enter');
@@ -133,7 +133,7 @@ test('a maker’s answer, with who and when, is a fact on every line and in the 
     .getByRole('button', { name: /no centre tap/ })
     .click();
   await page.getByRole('button', { name: 'Record', exact: true }).click();
-  await expect(page.getByText('Say who: the maker')).toBeVisible();
+  await expect(page.getByText('Who says so?')).toBeVisible();
   await page.getByLabel('Who answered').fill('maker');
   await page.getByLabel('Where it is written').fill('letter of May');
   await page.getByRole('button', { name: 'Record', exact: true }).click();
@@ -220,7 +220,7 @@ test('when the server does not answer the change is kept, said, and saved later'
   await openRig(page, rig);
   await page.route('**/api/rigs/*', (route) => route.abort());
   await feed(page, 'Hold desk, bank A', 'off').click();
-  await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toContainText('kept here and sent again');
+  await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toContainText('kept on this page');
   await expect(row(page, 'Trio, ribbon left')).toContainText('Clear');
   await page.unroute('**/api/rigs/*');
   await saved(page);
@@ -245,7 +245,7 @@ test('an empty rig says what to do first', async ({ page }) => {
   await page.getByRole('button', { name: /^Rig: / }).click();
   await page.getByRole('menuitem', { name: 'New rig' }).click();
   await expect(page.getByRole('heading', { name: 'An empty rig' })).toBeVisible();
-  await page.getByRole('button', { name: 'None of these: set one up' }).click();
+  await page.getByRole('button', { name: 'Set up another device' }).click();
   await page.getByRole('combobox', { name: 'Begin with' }).click();
   await page.getByRole('option', { name: 'Hold desk' }).click();
   await page.getByRole('button', { name: 'Add the device' }).click();

@@ -180,7 +180,7 @@ test('what is wrong as it is wired is said first; a line beside that is harmed; 
   await page.route('**/repairs', (route) => route.abort());
   await page.getByRole('button', { name: 'Do this: Swap cable 20 m, old for a good one' }).click();
   await page.getByRole('button', { name: 'It helped' }).click();
-  await expect(page.getByText('Not written down: The server does not answer')).toBeVisible();
+  await expect(page.getByText('Not written down: No connection')).toBeVisible();
   await page.unroute('**/repairs');
   await page.getByRole('button', { name: 'It helped' }).click();
   await expect(page.getByRole('region', { name: 'Solved' })).toBeVisible();

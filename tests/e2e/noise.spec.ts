@@ -78,7 +78,7 @@ test('the sound of a long recording is kept byte for byte, and sent again where 
   const file = wavFile('evening.wav', noise(90 * RATE, amplitude(-70)));
   expect(file.buffer.length).toBeGreaterThan(12 * 1024 * 1024);
   await page.getByLabel('WAV file to measure').setInputFiles(file);
-  await page.getByRole('checkbox', { name: 'the sound too' }).check();
+  await page.getByRole('checkbox', { name: 'save the audio too' }).check();
   let lose = true;
   await page.route('**/audio', (route) => {
     if (route.request().method() !== 'PUT' || !lose) return route.continue();
@@ -87,7 +87,7 @@ test('the sound of a long recording is kept byte for byte, and sent again where 
   });
   await page.getByRole('button', { name: 'Keep the figures' }).click();
   const alert = page.getByRole('alert').filter({ hasText: 'The figures are kept, the sound is not' });
-  await expect(alert).toContainText('The server does not answer');
+  await expect(alert).toContainText('No connection');
   await alert.getByRole('button', { name: 'Send the sound again' }).press('Enter');
   const link = page.getByRole('link', { name: 'Sound of evening.wav' });
   await expect(link).toBeVisible();
@@ -114,9 +114,9 @@ test('the simulated interface: faults named, the surplus explained, figures kept
   await openNoise(page, rig, "Guide's stand", 'Measure');
   const simulated = page.getByRole('button', { name: 'Simulated interface' });
   await simulated.click();
-  await expect(page.getByLabel('Where it comes from')).toContainText('agree within 3 dB');
+  await expect(page.getByLabel('Where it comes from')).toContainText('As predicted (within 3 dB)');
   await page.getByLabel('Name', { exact: true }).fill('before the show');
-  await page.getByRole('checkbox', { name: 'the sound too' }).check();
+  await page.getByRole('checkbox', { name: 'save the audio too' }).check();
   await page.getByRole('button', { name: 'Keep the figures' }).click();
   await expect(page.getByRole('link', { name: 'Sound of before the show' })).toBeVisible();
 
@@ -228,7 +228,7 @@ test('the hunt on Lock Nine: left and gone on with, it finds the loop and the ch
   await expect(page.getByRole('alert').filter({ hasText: 'Never lift the protective earth' })).toBeVisible();
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
   const measure = page.getByRole('region', { name: 'Next measurement' });
-  const done = page.getByText(/After \d+ measurements nothing more would be learned/);
+  const done = page.getByText(/Done after \d+ measurements. Result below/);
   let count = 0;
   for (; count < 16 && !(await done.isVisible()); count++) {
     await measure.getByRole('button', { name: 'Simulated interface' }).click();
@@ -242,7 +242,7 @@ test('the hunt on Lock Nine: left and gone on with, it finds the loop and the ch
   }
   await expect(done).toBeVisible();
   expect(count).toBeLessThan(16);
-  const account = page.getByRole('region', { name: 'The account' });
+  const account = page.getByRole('region', { name: 'Result' });
   await expect(account).toContainText('Laptop – alone, or in a loop with what stays on (Hold desk');
   await expect(account).toContainText('Phone charger');
   await page.getByRole('link', { name: 'As a page to share' }).click();

@@ -101,7 +101,7 @@ test.describe('the patch', () => {
     await page.getByRole('button', { name: 'Compare' }).click();
     const table = page.getByRole('region', { name: 'Comparison of proposals' });
     await expect(table.getByRole('row', { name: /^Proven best yes yes yes/ })).toBeVisible();
-    await expect(table).toContainText('Bag recorder, one set of cells');
+    await expect(table).toContainText('Bag recorder, one set of batteries');
     await page.getByRole('button', { name: 'Drop proposal 2' }).click();
     await expect(page.getByRole('button', { name: /^Proposal \d$/ })).toHaveCount(2);
   });
@@ -192,7 +192,7 @@ test('supplies: what would do for a line, and boxes arranged on direct-current o
   await expect(dialog).toContainText('Give it a name');
   await expect(dialog).toContainText('Not below the least voltage');
   await dialog.getByLabel('Name').fill('Battery-type direct box');
-  await dialog.getByLabel('Most voltage it stands (V)').fill('24');
+  await dialog.getByLabel('Maximum voltage (V)').fill('24');
   await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(row(page, 'Battery-type direct box')).toContainText('hangs on no supply');
   await saved(page);
@@ -205,7 +205,7 @@ test('batteries: the time at each voltage, a figure put right, the switches set'
   const heading = bag.getByRole('heading', { name: /^Bag recorder: 3 h/ });
   await expect(heading).toBeVisible();
   await expect(bag).toContainText('Wheelhouse, large condenser (pair 3–4)');
-  await expect(bag.getByRole('img', { name: /new cells at/ })).toBeVisible();
+  await expect(bag.getByRole('img', { name: /new batteries at/ })).toBeVisible();
   const load = bag.getByLabel('What it takes with every feed off (W)');
   await load.fill('a lot');
   await expect(bag).toContainText('From 0.001 to 500 W, or empty');

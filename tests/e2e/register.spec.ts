@@ -110,7 +110,7 @@ test('inlets in a row: lamps by keyboard, meter and load by Enter, a weak one to
   expect(desk.inlets[0].figures).toMatchObject({ feedVolts: { value: 48, basis: 'measured' } });
   await page.route('**/inlet-sheets', (route) => route.abort());
   await page.getByRole('button', { name: 'Keep this sheet' }).click();
-  await expect(page.getByText('Not kept: The server does not answer')).toBeVisible();
+  await expect(page.getByText('Not kept: No connection')).toBeVisible();
   await page.unroute('**/inlet-sheets');
   await page.getByRole('button', { name: 'Keep this sheet' }).click();
   const sheets = page.getByRole('list', { name: 'Inlet sheets' }).getByRole('listitem');

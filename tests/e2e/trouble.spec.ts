@@ -195,12 +195,12 @@ test('what is begun survives a change of place and a reload: a reading, a rung, 
   await expect(page.getByRole('button', { name: 'Kept', exact: true })).toBeDisabled();
 
   await page.goto(`/plan?rig=${rig}`);
-  await page.getByRole('checkbox', { name: /Only/ }).check();
+  await page.getByRole('checkbox', { name: /only my kit/ }).check();
   await page.getByRole('button', { name: 'Plan the patch' }).click();
   await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible({ timeout: 60_000 });
   await page.reload();
   await expect(page.getByRole('button', { name: 'Plan again' })).toBeVisible();
-  await expect(page.getByRole('checkbox', { name: /Only/ })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: /only my kit/ })).toBeChecked();
 });
 
 test('a file that is refused stands by itself: the reading from before comes back with one press', async ({ page }) => {
@@ -223,7 +223,7 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
   {
     place: 'rig',
     act: (page) => feed(page, 'Hold desk, bank A', 'off').click(),
-    told: (page) => expect(page.getByText('The server does not answer').first()).toBeVisible(),
+    told: (page) => expect(page.getByText('No connection').first()).toBeVisible(),
   },
   {
     place: 'kit',
@@ -241,7 +241,7 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
       await page.getByRole('textbox', { name: 'Note' }).fill('Kept while the server is away');
       await page.getByRole('button', { name: 'Add note' }).click();
     },
-    told: (page) => expect(page.getByRole('alert').filter({ hasText: 'does not answer' })).toBeVisible(),
+    told: (page) => expect(page.getByRole('alert').filter({ hasText: 'No connection' })).toBeVisible(),
   },
   {
     place: 'switch',
@@ -253,7 +253,7 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
   {
     place: 'plan',
     act: (page) => choose(page, 'The last one in the case', 'keep it where something else will do'),
-    told: (page) => expect(page.getByRole('status').filter({ hasText: 'does not answer' })).toBeVisible(),
+    told: (page) => expect(page.getByRole('status').filter({ hasText: 'No connection' })).toBeVisible(),
   },
   {
     place: 'noise',
@@ -342,7 +342,7 @@ test('a change that fails again and again before the page can draw it is still s
   });
   await select(page, 'Announcer');
   await page.getByRole('button', { name: 'Duplicate this line' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'not saved: The server does not answer.' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'not saved: No connection.' })).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
 });
 
@@ -391,8 +391,8 @@ test('with a storage that is full every place does its work all the same', async
   await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
   await page.goto(`/plan?rig=${rig}`);
-  await page.getByRole('checkbox', { name: /Only/ }).check();
-  await expect(page.getByRole('checkbox', { name: /Only/ })).toBeChecked();
+  await page.getByRole('checkbox', { name: /only my kit/ }).check();
+  await expect(page.getByRole('checkbox', { name: /only my kit/ })).toBeChecked();
   await openNoise(page, rig, "Guide's stand", 'Measure');
   await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
   await expect(reading(page)).toBeVisible();

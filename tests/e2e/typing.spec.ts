@@ -44,6 +44,7 @@ test('several at once, pasted; what cannot be said stops nothing else from being
   await expect(typing(page)).toContainText('Not understood, kept as a note: wobble');
   await expect(typing(page).getByRole('button', { name: /^Put/ })).toBeDisabled();
   await page.reload();
+  await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
   await expect(field(page)).toHaveValue('dynamic "Host" > 5 m > desk 1\ndynamic "Guest" > wobble > desk 15');
   await field(page).fill('dynamic "Host" > 5 m > desk 16\ndynamic "Guest" > wobble > desk 15');
   await typing(page).getByRole('button', { name: 'Put 2 in' }).click();

@@ -160,7 +160,11 @@ export function applied({ nextUrl }: NextRequest): number | undefined {
 /** A text as a file to keep. */
 export const download = (text: string, type: string, name: string): NextResponse =>
   new NextResponse(text, {
-    headers: { 'content-type': `${type}; charset=utf-8`, 'content-disposition': `attachment; filename="${name}"` },
+    headers: {
+      'content-type': `${type}; charset=utf-8`,
+      // Letters beyond ASCII as RFC 6266 has them, section 4.3, with a plain name for whoever does not know that.
+      'content-disposition': `attachment; filename="${name.replaceAll(/[^\x20-\x7e]/g, '_')}"; filename*=UTF-8''${encodeURIComponent(name)}`,
+    },
   });
 
 export const notFound = (what: string) => new Refused(404, 'not-found', `There is no ${what}.`);

@@ -55,7 +55,7 @@ export function HuntBoard({ rig, saved, sine, who, worker, onHunt }: Props) {
         else if (body.error.current) onHunt(body.error.current);
         setOwn(undefined);
       } catch {
-        setProblem('The server does not answer. Nothing was taken; measure again when it runs.');
+        setProblem('No connection. Nothing was measured; measure again when the server is back.');
       }
     },
     [rig, id, version, who, onHunt],

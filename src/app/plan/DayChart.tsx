@@ -66,7 +66,7 @@ export function DayChart({ time }: { time: RunningTime }) {
         <NumberField label="Lasts (h)" value={length} valid={valid(length, 0.5, 48)} onChange={setLength} />
         <NumberField label="Reserve (h)" value={reserve} valid={valid(reserve, 0, 12)} onChange={setReserve} />
       </Box>
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="The day">
+      <Box sx={{ overflowX: 'auto', contain: 'inline-size' }} tabIndex={0} role="group" aria-label="The day">
         <Box
           component="svg"
           viewBox={`0 0 ${WIDTH} ${HEIGHT}`}

@@ -30,7 +30,8 @@ export function FigureField({ spec, figure, onChange }: Props) {
       onChange({
         value: parse(draft),
         unit: spec.unit,
-        basis: figure?.basis ?? 'maker',
+        // A length is what somebody measures or reads off the cable; no data sheet says it.
+        basis: figure?.basis ?? (spec.unit === 'm' ? 'measured' : 'maker'),
         ...(figure?.where && { where: figure.where }),
       });
   };

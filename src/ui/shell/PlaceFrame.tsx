@@ -29,7 +29,7 @@ interface Props {
 }
 
 /** The first things that Tab reaches: past the bar and the places, to what the page is about. */
-const SkipLinks = ({ panel }: { panel?: string }) => (
+const SkipLinks = ({ panel }: { panel: boolean }) => (
   <Box
     sx={({ vars }) => ({
       position: 'absolute',
@@ -52,7 +52,7 @@ const SkipLinks = ({ panel }: { panel?: string }) => (
     })}
   >
     <a href="#sheet">Skip to the sheet</a>
-    {panel !== undefined && <a href="#panel">Skip to: {panel}</a>}
+    {panel && <a href="#panel">Skip to the panel</a>}
   </Box>
 );
 
@@ -79,7 +79,7 @@ export function PlaceFrame(props: Props) {
         gridTemplateRows: { xs: 'auto auto 1fr auto', md: 'auto auto minmax(0, 1fr)' },
       }}
     >
-      <SkipLinks panel={wide ? panelLabel : undefined} />
+      <SkipLinks panel={wide} />
       <Box
         component="header"
         sx={{

@@ -32,6 +32,6 @@ export async function ask<T>(
     const { error } = body as { error: NonNullable<Asked<T>['error']> & { path?: string } };
     return { failed: error.path ? `${error.path}: ${error.message}` : error.message, status, error };
   } catch {
-    return { failed: 'The server does not answer; try again when it runs.' };
+    return { failed: 'No connection. Try again when the server is back.' };
   }
 }

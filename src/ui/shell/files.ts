@@ -8,13 +8,3 @@ export function saveFile(name: string, type: string, text: string): void {
   // The browser needs the address until it has begun to save.
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
-
-/** A name without what file systems dislike. */
-export const fileName = (name: string, ending: string): string =>
-  `${
-    name
-      .replace(/[^\p{L}\p{N} _-]+/gu, '')
-      .trim()
-      .replace(/\s+/g, '-')
-      .toLowerCase() || 'rig'
-  }.${ending}`;

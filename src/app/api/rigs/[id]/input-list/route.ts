@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { gridFrom, inputList, readInputList } from '@/core/tables/inputList';
+import { fileName } from '@/core/tables/fileName';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { loadRig, saveRig } from '@/store/rigs';
@@ -15,7 +16,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
     const { id } = await params;
     const rig = loadRig(theStore(), id);
     if (!rig) throw notFound(`rig ${id}`);
-    return download(inputList(rig.document), 'text/csv', `${id}-input-list.csv`);
+    return download(inputList(rig.document), 'text/csv', fileName(`${rig.document.name} input list`, 'csv'));
   });
 
 /** Says what each row of an input list would become; with `?apply=REVISION` adds its lines, as a change to that revision. */

@@ -3,6 +3,7 @@ import { NextResponse, type NextRequest } from 'next/server';
 import { ENTRY_KINDS, exposures, filtered, type LogFilter } from '@/core/log';
 import { logCsv, logJson } from '@/core/tables';
 import type { RigDocument } from '@/core/rig';
+import { fileName } from '@/core/tables/fileName';
 import { theStore } from '@/store/database';
 import { addEntries, loadFed, loadLog, loadLogPage, logState, type Mark } from '@/store/log';
 import { hasRig, loadRig } from '@/store/rigs';
@@ -91,8 +92,12 @@ export const GET = (request: NextRequest, { params }: Context) =>
     const wanted = filtered(loadLog(store, id), filter);
     const nameOf = nameIn(saved.document);
     return as === 'csv'
-      ? download(logCsv(wanted, nameOf), 'text/csv', `${id}-log.csv`)
-      : download(logJson(saved.document.name, wanted, record(), nameOf), 'application/json', `${id}-log.json`);
+      ? download(logCsv(wanted, nameOf), 'text/csv', fileName(`${saved.document.name} log`, 'csv'))
+      : download(
+          logJson(saved.document.name, wanted, record(), nameOf),
+          'application/json',
+          fileName(`${saved.document.name} log`, 'json'),
+        );
   });
 
 /** Writes a note down. */

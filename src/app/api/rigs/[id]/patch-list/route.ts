@@ -1,5 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import { patchList, readPatchList } from '@/core/tables';
+import { fileName } from '@/core/tables/fileName';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
 import { loadRig, saveRig } from '@/store/rigs';
@@ -15,7 +16,7 @@ export const GET = (_request: NextRequest, { params }: Context) =>
     const { id } = await params;
     const rig = loadRig(theStore(), id);
     if (!rig) throw notFound(`rig ${id}`);
-    return download(patchList(rig.document), 'text/csv', `${id}-patch-list.csv`);
+    return download(patchList(rig.document), 'text/csv', fileName(`${rig.document.name} patch list`, 'csv'));
   });
 
 /** Says what each row of a patch list would do; with `?apply=REVISION` does it, as a change to that revision. */
