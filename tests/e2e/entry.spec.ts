@@ -143,13 +143,11 @@ test('a workbook is dropped on the sheet; one of its sheets is chosen', async ({
   await expect(row(page, 'Bow')).toContainText('inlet 15');
   // Another kind of workbook says what to do.
   await page.keyboard.press('i');
-  await dialog
-    .getByLabel(/^An input list/)
-    .setInputFiles({
-      name: 'old.xls',
-      mimeType: 'application/vnd.ms-excel',
-      buffer: Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 1]),
-    });
+  await dialog.getByLabel(/^An input list/).setInputFiles({
+    name: 'old.xls',
+    mimeType: 'application/vnd.ms-excel',
+    buffer: Buffer.from([0xd0, 0xcf, 0x11, 0xe0, 1]),
+  });
   await expect(dialog.getByRole('alert')).toContainText('old.xls can’t be imported. Nothing was changed.');
   await expect(dialog.getByRole('alert')).toContainText('save it as XLSX');
 });

@@ -15,7 +15,7 @@ const wavFile = (name: string, samples: Float32Array) => ({
 });
 
 async function fault(page: Page, ...names: string[]) {
-  await page.getByRole('combobox', { name: 'It has' }).click();
+  await page.getByRole('combobox', { name: 'Add faults' }).click();
   for (const name of names) await page.getByRole('option', { name }).click();
   await page.keyboard.press('Escape');
 }

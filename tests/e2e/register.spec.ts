@@ -167,7 +167,7 @@ test('from a step of the sheet and from a reading to the fault of that line', as
   await expect(page.getByText('No sound, or a bad one, on Announcer')).toBeVisible();
   // A buzz that was measured leads there too, with what is heard answered already.
   await openNoise(page, rig, 'Announcer', 'Measure');
-  await page.getByRole('combobox', { name: 'It has' }).click();
+  await page.getByRole('combobox', { name: 'Add faults' }).click();
   await page.getByRole('option', { name: 'a ground loop' }).click();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Simulated interface' }).click();

@@ -283,4 +283,39 @@ export const LISTS: readonly List[] = [
     text: 'Inputs\n1 Violin - SDC\n2 Cello - ribbon\n3 Announcer - dynamic',
     means: `- ${S}@1 ${R}@2 ${D}@3`,
   },
+  {
+    habit: 'headings in another language',
+    text: 'INPUT LIST;;;;\n#;Instrument;Micro;Phantom;Pied\n1;Violon;SDC;oui;grand\n2;Annonce;dynamic;non;table',
+    means: `${S}@1 ${D}@2`,
+  },
+  {
+    habit: 'what it is in brackets, acoustic guitar, tracks',
+    text: 'Chan\tDesc\tMic/Line\tPh\n1\tLead vox\tDynamic hand-held\tN\n2\tVoice\tDynamic\tN\n3\tAc. guitar\tDI (active)\tY\n4\tTracks L\tLine\tN\n5\tTracks R\tLine\tN',
+    means: `${D}@1 ${D}@2 ${PIEZO}@3 ${LINE}@4 ${LINE}@5`,
+  },
+  {
+    habit: 'a message with a greeting, and ditto',
+    text: 'Hi! For Saturday:\n1 - announcer - dynamic mic\n2 - violin - small diaphragm condenser (48v)\n3 - cello - same\n4 - keys left - DI\nthanks!',
+    means: `- ${D}@1 ${S}@2 ${S}@3 ${LINE}@4 -`,
+  },
+  {
+    habit: 'the microphone under “Type”',
+    text: 'Input;Source;Type;Power\nA1;Violin;condenser;48V\nA2;Ribbon spot;ribbon;none\nA3;Talkback;dynamic;none',
+    means: `${S}@1 ${R}@2 ${D}@3`,
+  },
+  {
+    habit: 'columns in no order, questions in the headings',
+    text: 'Name,Input #,Microphone,Stand?,P48?\nKeeper,5,Dynamic,short,0\nVisitor,6,Condenser,tall,1',
+    means: `${D}@5 ${S}@6`,
+  },
+  {
+    habit: 'words in a row without anything between',
+    text: '01 Violin SDC 48v\n02 Cello ribbon\n03 Bass piezo via active DI\n04 Host dyn',
+    means: `${S}@1 ${R}@2 ${PIEZO}@3 ${D}@4`,
+  },
+  {
+    habit: 'a list of tracks',
+    text: 'Track list\nTrack 1: Boom (shotgun)\nTrack 2: Keeper (wireless)\nTrack 3: Guide (wireless)',
+    means: `- ${GUN}@1 ${RX}@2 ${RX}@3`,
+  },
 ];

@@ -90,8 +90,8 @@ function fromJson(text: string, items: readonly KitItem[]): Read {
     return {
       line: n + 1,
       name: item.name,
-      did: same ? 'leaves as it is' : before ? 'changes' : 'adds',
-      what: same ? 'unchanged' : before ? 'replaces the whole item' : item.role,
+      did: same ? 'unchanged' : before ? 'changes' : 'adds',
+      what: same ? '' : before ? 'replaces the whole item' : item.role,
     };
   });
   const fresh = new Map(given.map((item) => [item.id, item]));

@@ -176,7 +176,7 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
       <Figure
         label="At the inlet"
         value={quantity(plan.inlet, 'dBu')}
-        note={`noise ${quantity(budget.level, 'dBu')}; ${quantity(headroom.atInlet, 'dB')} to its most`}
+        note={`noise ${quantity(budget.level, 'dBu')}; ${quantity(headroom.atInlet, 'dB')} before the inlet clips`}
       />
       <Figure
         label="Peak to floor"
@@ -280,7 +280,7 @@ function gained({ gainsA, gains, peak }: NoiseRemedy): string {
   if (peak > 0.5) return `peaks ${quantity(peak, 'dB')} nearer`;
   const most = Math.abs(gainsA) >= Math.abs(gains) ? gainsA : gains;
   if (Math.abs(most) < 0.1) return 'nothing';
-  return most > 0 ? `${quantity(most, 'dB')} less noise` : `${quantity(-most, 'dB')} more noise`;
+  return most > 0 ? `${quantity(most, 'dB')} better signal-to-noise` : `${quantity(-most, 'dB')} worse signal-to-noise`;
 }
 
 /** What is gained by taking away a part of the noise power: "20 dB quieter". */

@@ -73,7 +73,7 @@ export function KeptPanel(props: Props) {
           label="Acceptable floor (dBFS RMS)"
           value={target}
           error={!valid}
-          helperText={valid ? 'at the gain that is used' : 'a level below 0, such as −60'}
+          helperText={valid ? 'at the gain that is used' : 'dBFS, below 0, e.g. −60'}
           onChange={(event) => onTarget(event.target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
@@ -83,7 +83,7 @@ export function KeptPanel(props: Props) {
           options={FLOOR_METERS.map((meter) => [meter, schoolLabel('floorMeter', meter)])}
           onChoose={(to) => onFloorMeter(to as FloorMeter)}
         />
-        <Choice label="RMS levels" value={sine} options={Object.entries(SINE_READS)} onChoose={onSine} />
+        <Choice label="Full-scale sine reads" value={sine} options={Object.entries(SINE_READS)} onChoose={onSine} />
         <TextField label="Your name" value={who} onChange={(event) => onWho(event.target.value.slice(0, 60))} />
       </Box>
       <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>

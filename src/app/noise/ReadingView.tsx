@@ -107,8 +107,8 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
         )}
         {surplus && (
           <Figure
-            label="Measured over predicted"
-            value={quantity(surplus.surplus, 'dB')}
+            label={surplus.surplus < 0 ? 'Quieter than predicted by' : 'Louder than predicted by'}
+            value={quantity(Math.abs(surplus.surplus), 'dB')}
             mark={surplus.because.length ? 'bad' : 'good'}
             note={`${quantity(surplus.surplusA, 'dB')} A-weighted`}
           />

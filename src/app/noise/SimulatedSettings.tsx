@@ -19,7 +19,7 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
     <>
       <TextField
         select
-        label="It has"
+        label="Add faults"
         value={faults}
         onChange={(event) => onFaults(event.target.value as unknown as FaultName[])}
         slotProps={{
@@ -28,7 +28,7 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
             multiple: true,
             displayEmpty: true,
             renderValue: (chosen) =>
-              (chosen as FaultName[]).map((name) => SIMULATED_FAULTS[name].label).join(', ') || 'nothing wrong',
+              (chosen as FaultName[]).map((name) => SIMULATED_FAULTS[name].label).join(', ') || 'none',
           },
         }}
         sx={{ width: 210 }}

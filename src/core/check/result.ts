@@ -1,4 +1,4 @@
-import { CONNECTORS, type Basis, type ConnectorId, type Contact, type LinkView, type Line } from '../gear';
+import { CONNECTORS, isStated, type Basis, type ConnectorId, type Contact, type LinkView, type Line } from '../gear';
 import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { checkLine, judgeLine } from './check';
 import type { CheckOptions } from './options';
@@ -136,7 +136,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
         state,
         needs: stake.needs.value,
         stops: stake.stops.value,
-        stated: ['maker', 'measured', 'published'].includes(stake.needs.basis),
+        stated: isStated(stake.needs.basis),
       })),
       feeds: circuit.stakes.flatMap((stake) =>
         stake.type === 'feed'

@@ -4,6 +4,9 @@ export const BASES = ['published', 'maker', 'measured', 'common practice', 'from
 /** Where a figure comes from: a published standard, the maker's sheet, a measurement, trade practice, memory, or a guess. */
 export type Basis = (typeof BASES)[number];
 
+/** Whether somebody has said a figure of this very thing: its data sheet, a meter or a standard. */
+export const isStated = (basis: Basis): boolean => ['published', 'maker', 'measured'].includes(basis);
+
 export const BASIS_LABELS: Record<Basis, string> = {
   published: 'published standard',
   maker: 'data sheet',

@@ -8,7 +8,7 @@ export const ENTRY_KINDS = {
   sheet: 'Run sheet',
   step: 'Step done',
   found: 'It was different',
-  'not-possible': 'Not possible',
+  'not-possible': 'Couldn’t be done',
   'line-check': 'Line check',
   incident: 'Incident',
   measured: 'Measured',

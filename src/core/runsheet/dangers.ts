@@ -12,7 +12,7 @@ export function dangers(rig: SheetRig, state: SheetState): string[] {
     const { name: desk } = rig.devices.find(({ id }) => id === device)!;
     const feed = feedLabel(state.feeds[key].feed as FeedName);
     return [
-      `${name} still feeds ${feed} into ${list(harmed)}, which harms it. Call whoever runs ${desk}; nothing else on this switch is touched until it is off.`,
+      `${name} still feeds ${feed} into ${list(harmed)} and can damage it. Call whoever runs ${desk}; nothing else on this switch is touched until it is off.`,
     ];
   });
   const supplied = harmedBySupply(rig, state).map(

@@ -108,7 +108,7 @@ export function readKitCsv(items: readonly KitItem[], file: string): KitImport {
       else next.push(made);
       if (!before) return report('adds', `${made.role}, ${made.count} of it`);
       const differs = differences(before, made);
-      return report(differs.length ? 'changes' : 'leaves as it is', differs.join(', ') || 'unchanged');
+      return report(differs.length ? 'changes' : 'unchanged', differs.join(', '));
     } catch (error) {
       if (error instanceof RowRefused || error instanceof DocumentError) return report('refused', error.message);
       throw error;

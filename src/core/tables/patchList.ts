@@ -107,9 +107,7 @@ function applyRows(
       document = turned.document;
       if (made.moved) placed.set(made.id, row.line);
       const what = [...made.what, ...turned.what];
-      return before
-        ? report(what.length ? 'changes' : 'leaves as it is', what.join('; ') || 'unchanged')
-        : report('adds', what.join('; '));
+      return before ? report(what.length ? 'changes' : 'unchanged', what.join('; ')) : report('adds', what.join('; '));
     } catch (error) {
       if (error instanceof RowRefused) return report('refused', error.message);
       throw error;

@@ -3,7 +3,7 @@ export interface RowReport {
   /** Where the row stands in the file, counted from 1. */
   line: number;
   name: string;
-  did: 'adds' | 'changes' | 'leaves as it is' | 'refused';
+  did: 'adds' | 'changes' | 'unchanged' | 'refused';
   /** In words: what is added or changed, or why it is refused and what would be right. */
   what: string;
 }

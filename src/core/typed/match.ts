@@ -85,6 +85,16 @@ function scoreOf(words: readonly string[], term: string): number {
   return 0;
 }
 
+/** What fits no single term but all of them together: "small diaphragm condenser". */
+const TOGETHER = 62;
+
+function bestOf(words: readonly string[], { terms }: Candidate): number {
+  const single = Math.max(...terms.map((term) => scoreOf(words, term)));
+  if (single >= TOGETHER || words.length < 2) return single;
+  const tokens = terms.flatMap(tokensOf);
+  return words.every((word) => tokens.some((token) => begins(token, word))) ? TOGETHER : single;
+}
+
 /** What words may mean, best first. @param least score that is worth a mention */
 export function matches(text: string, candidates: readonly Candidate[], least = 40): Match[] {
   const words = tokensOf(text);
@@ -99,7 +109,7 @@ function scored(words: readonly string[], candidates: readonly Candidate[], leas
   return candidates
     .map((candidate): Match => ({
       candidate,
-      score: Math.max(...candidate.terms.map((term) => scoreOf(words, term))) - (candidate.left > 0 ? 0 : USED_UP),
+      score: bestOf(words, candidate) - (candidate.left > 0 ? 0 : USED_UP),
     }))
     .filter(({ score }) => score >= least)
     .sort((a, b) => b.score - a.score || Number(b.candidate.owned) - Number(a.candidate.owned));

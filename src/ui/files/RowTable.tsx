@@ -13,8 +13,8 @@ export function RowTable({ rows }: { rows: RowReport[] }) {
   return (
     <Box>
       <Typography variant="body2" gutterBottom>
-        {count('adds')} added, {count('changes')} changed, {count('leaves as it is')} left as they are,{' '}
-        {count('refused')} refused. Nothing is changed yet.
+        {count('adds')} added, {count('changes')} changed, {count('unchanged')} unchanged, {count('refused')} refused.
+        Nothing is changed yet.
       </Typography>
       <Box sx={{ maxHeight: 320, overflowY: 'auto' }}>
         <Table size="small" stickyHeader aria-label="What each row would do">

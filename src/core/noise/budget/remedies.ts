@@ -115,7 +115,7 @@ export function noiseRemedies(
   for (const inlet of differing(free, line))
     offer(`Move to ${inlet.inlet.name ?? 'a free inlet'}`, [{ do: 'move', ...inlet }]);
   offer(
-    'A quieter preamplifier',
+    'A quieter preamp',
     [
       {
         do: 'set figure',
@@ -125,7 +125,7 @@ export function noiseRemedies(
       },
       { do: 'choose', part: 'inlet', choice: 'einWeighting', value: 'unweighted' },
     ],
-    `one of ${QUIET_PREAMPLIFIER} dBu with 150 Ω, as quiet as they are made`.replace('-', '−'),
+    `EIN ${QUIET_PREAMPLIFIER} dBu at 150 Ω, about the best made`.replace('-', '−'),
     false,
   );
   for (const { part, choice, label } of lowCuts(line))

@@ -1,4 +1,15 @@
-import { isCable, LINKS, planningOf, linkKind, reader, sourceKind, inletKind, type Line, type Part } from '../../gear';
+import {
+  isCable,
+  isStated,
+  LINKS,
+  planningOf,
+  linkKind,
+  reader,
+  sourceKind,
+  inletKind,
+  type Line,
+  type Part,
+} from '../../gear';
 import { SEVERITIES, type Finding, type Verdict } from '../../check/finding';
 import { judgeLine } from '../../check/check';
 import { CircuitError } from '../../circuit';
@@ -147,7 +158,12 @@ function judged(
         ? 'The source takes no power from the line: there is nothing for it to do.'
         : reasonOf(
             worst,
-            own && { volts: own.volts, needs: own.stake.needs.value, what: own.stake.what },
+            own && {
+              volts: own.volts,
+              needs: own.stake.needs.value,
+              what: own.stake.what,
+              stated: isStated(own.stake.needs.basis),
+            },
             solved.level?.gainNeeded,
           ),
     };
@@ -159,12 +175,12 @@ function judged(
 
 function reasonOf(
   worst: Finding | undefined,
-  own: { volts: Volts; needs: Volts; what: string } | undefined,
+  own: { volts: Volts; needs: Volts; what: string; stated: boolean } | undefined,
   gainNeeded: number | undefined,
 ): string {
   if (worst) return `${worst.what}. ${worst.why}`;
   if (own)
-    return `${own.what} gets ${quantity(own.volts, 'V')}; its maker specifies it from ${quantity(own.needs, 'V')}.`.replace(
+    return `${own.what} gets ${quantity(own.volts, 'V')}; ${own.stated ? 'needs' : 'usually needs'} ${quantity(own.needs, 'V')}.`.replace(
       /^./,
       (c) => c.toUpperCase(),
     );

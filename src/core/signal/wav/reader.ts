@@ -68,7 +68,7 @@ export function wavReader({ onFormat, onBlock }: WavListener): WavReader {
       return true;
     }
     if (id === 'fmt ' || id === 'ds64') {
-      if (size > 4096) throw new WavError('broken', `The chunk “${id}” says it has ${size} bytes; that cannot be.`);
+      if (size > 4096) throw new WavError('broken', `Broken file: its chunk “${id}” claims ${size} bytes.`);
       if (pending.length < 8 + size) return false;
       take(8);
       const body = viewOf(take(size));

@@ -139,7 +139,7 @@ test.each<[string, string, RegExp, (wav: Buffer) => Uint8Array]>([
   [
     'a header that lies about its length',
     'broken',
-    /says it has 99999 bytes/,
+    /claims 99999 bytes/,
     (wav) => changed(wav, (view, fmt) => view.setUint32(fmt - 4, 99_999, true)),
   ],
 ])('%s: a clear answer', (_, code, message, make) =>

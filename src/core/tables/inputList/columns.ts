@@ -35,7 +35,7 @@ export function columnsOf(
   const byHeading = at < 0 ? undefined : rolesOf(headings);
   const roles = said
     ? [...said]
-    : (byHeading ?? byContent(grid, candidates)).map(
+    : (byHeading ? completed(byHeading, grid.slice(first), candidates) : byContent(grid, candidates)).map(
         (role, column) => role ?? untitled(grid, headings, first, column, byHeading),
       );
   return { roles, headings, titles: grid.slice(0, Math.max(at, 0)).filter((row) => row.some(Boolean)), first };
@@ -51,12 +51,51 @@ const isNoRow = (row: readonly string[], roles: readonly (Role | undefined)[], {
 
 /** The headings; where one says nothing by itself, with what stands over it, which may reach over several columns. */
 function joined(grid: Grid, at: number): string[] {
+  // A title alone in its row is over nothing.
+  const upper = grid[at - 1]?.filter(Boolean).length > 1 ? grid[at - 1] : [];
   let over = '';
   return grid[at].map((cell, column) => {
-    const above = grid[at - 1]?.[column] ?? '';
+    const above = upper[column] ?? '';
     if (above !== '') over = isHeading(above) ? above : '';
     return over !== '' && cell !== '' && !isHeading(cell) ? `${over} ${cell}` : cell;
   });
+}
+
+/** How many of a column's cells say what picks something up. */
+const sourcesIn = (cells: readonly string[], { sources, links }: Candidates): number => {
+  const filled = cells.filter(Boolean);
+  const known = filled.filter((cell) => [sources, links].some((own) => found(cell, own)?.certainty === 'sure'));
+  return known.length / Math.max(filled.length, 1);
+};
+
+/**
+ * Roles by headings, put right by what is in the columns: where none has the sources, or another has them more clearly
+ * ("Source" over names, "Type" over microphones), that one does; where none has the names, a column of words does.
+ */
+function completed(roles: readonly (Role | undefined)[], rows: Grid, candidates: Candidates): (Role | undefined)[] {
+  const share = roles.map((role, column) =>
+    role === undefined || role === 'source'
+      ? sourcesIn(
+          rows.map((row) => row[column]),
+          candidates,
+        )
+      : 0,
+  );
+  const now = roles.indexOf('source');
+  const best = share.indexOf(Math.max(...share));
+  let next = [...roles];
+  if (best >= 0 && best !== now && share[best] >= 0.4 && share[best] > 2 * (share[now] ?? 0)) {
+    if (now >= 0) next[now] = next.includes('name') ? undefined : 'name';
+    next[best] = 'source';
+  }
+  if (!next.includes('name')) {
+    const words = next.findIndex(
+      (role, column) =>
+        role === undefined && rows.filter((row) => /[a-z]{2}/i.test(row[column])).length > rows.length / 2,
+    );
+    if (words >= 0) next = next.with(words, 'name');
+  }
+  return next;
 }
 
 /** A column without a heading that counts up is the number. */

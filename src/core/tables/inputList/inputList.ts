@@ -87,6 +87,7 @@ export function readInputList(document: RigDocument, kit: readonly KitItem[], gr
   const { rig, device } = deviceFor(document, grid, columns, said.device);
   let next = rig;
   let section = '';
+  let before = '';
   const rows: InputRow[] = [];
   const left = columns.titles.map((row) => row.filter(Boolean).join(' '));
   for (const [n, cells] of grid.entries()) {
@@ -97,10 +98,13 @@ export function readInputList(document: RigDocument, kit: readonly KitItem[], gr
       columns,
       device,
       section,
+      before,
       chosen: said.sources?.[n + 1],
       next: grid[n + 1],
     });
     rows.push(row);
+    const own = columns.roles.flatMap((role, column) => (role === 'source' ? [cells[column]] : [])).join(' ');
+    if (own && !DITTO.test(own)) before = own;
     if (row.becomes === 'heading') section = row.name;
     if (row.becomes === 'spare' || row.becomes === 'there') left.push(cells.filter(Boolean).join(' '));
     next = row.lines.reduce(withLocated, next);
@@ -109,8 +113,8 @@ export function readInputList(document: RigDocument, kit: readonly KitItem[], gr
   const last = rows.findLastIndex(({ becomes }) => becomes === 'lines' || becomes === 'open');
   for (const [n, { becomes, name }] of rows.entries()) if (becomes === 'heading' && n > last) left.push(name);
   if (said.setFeeds !== false) next = withFeeds(next, rows);
-  const before = new Set(document.lines.map(({ id }) => id));
-  const ids = next.lines.map(({ id }) => id).filter((id) => !before.has(id));
+  const known = new Set(document.lines.map(({ id }) => id));
+  const ids = next.lines.map(({ id }) => id).filter((id) => !known.has(id));
   const note = [next.note, ...left].filter(Boolean).join('\n');
   return {
     columns,
@@ -159,6 +163,8 @@ interface Reading {
   cells: string[];
   columns: Columns;
   device: Device;
+  /** What the row before it says of its source, for "same" and "ditto". */
+  before: string;
   /** Under which the row stands. */
   section: string;
   /** What somebody says its source is. */
@@ -168,7 +174,7 @@ interface Reading {
 }
 
 function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Reading): InputRow {
-  const { n, cells, columns, device, section, chosen } = reading;
+  const { n, cells, columns, device, section, before, chosen } = reading;
   const of = (role: Role) =>
     columns.roles.flatMap((own, column) => (own === role && cells[column] ? [cells[column]] : []));
   const [number, name, sourceText] = (['number', 'name', 'source'] as const).map((role) => of(role).join(' '));
@@ -185,7 +191,7 @@ function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Reading): I
     lines: [],
   };
   const said = [name, sourceText, ...of('links')].filter(Boolean);
-  if (said.every(isSpare)) return { ...row, becomes: 'spare', name: name || 'spare' };
+  if (said.every(isSpare) && (said.length > 0 || numbers)) return { ...row, becomes: 'spare', name: name || 'spare' };
   const filled = cells.filter(Boolean);
   if (filled.length === 1 && !numbers && !sourceText && chosen === undefined) {
     const alone = found(filled[0], candidatesOf('source', kit, rig));
@@ -199,9 +205,12 @@ function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Reading): I
     };
 
   const candidates: Candidates = { sources: candidatesOf('source', kit, rig), links: candidatesOf('link', kit, rig) };
-  const meaning = meaningOf(sourceText, candidates);
+  const meaning = meaningOf(DITTO.test(sourceText) ? before : sourceText, candidates);
   const links = of('links').map((cell) => meaningOf(cell, candidates));
-  const source = sourceOf(chosen, meaning, name, candidates);
+  // A name may say all of it: "Bass piezo via active DI".
+  const byName = sourceText === '' ? meaningOf(name, candidates) : undefined;
+  if (byName) links.push({ ...byName, sources: [], open: [] });
+  const source = sourceOf(chosen, meaning, byName, name, candidates);
   row.feed = of('feed').map(feedIn).find(Boolean) ?? meaning.feed ?? withoutFeedIn(of('note'));
   if (!source)
     return {
@@ -257,6 +266,9 @@ function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Reading): I
   return row;
 }
 
+/** As in the row before. */
+const DITTO = /^(?:same(?: again)?|ditto|do\.?|as above|idem|["″〃]|'')$/i;
+
 /** A note that says that 48 V is wanted. */
 const withoutFeedIn = (notes: readonly string[]): FeedWanted | undefined =>
   notes.map((note) => meaningOf(note, { sources: [], links: [] }).feed).find(Boolean);
@@ -265,12 +277,13 @@ const withoutFeedIn = (notes: readonly string[]): FeedWanted | undefined =>
 function sourceOf(
   chosen: string | undefined,
   meaning: CellMeaning,
+  called: CellMeaning | undefined,
   name: string,
   { sources }: Candidates,
 ): Found | undefined {
   if (chosen !== undefined) return found(chosen, sources);
   if (meaning.sources.length) return meaning.sources[0];
-  const byName = found(name, sources);
+  const byName = called?.sources[0] ?? found(name, sources);
   return byName && { ...byName, certainty: 'guess' };
 }
 

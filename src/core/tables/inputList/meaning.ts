@@ -1,4 +1,4 @@
-import { linkKind, sourceKind, type Part } from '../../gear';
+import { linkKind, SOURCES, sourceKind, type Part } from '../../gear';
 import { isCableWord, lengthened, lengthIn, matches, meant, tokensOf, type Candidate } from '../../typed';
 import type { Metres } from '../../units';
 import { tidy, withoutFeed, type FeedWanted } from './cells';
@@ -101,19 +101,26 @@ export function found(text: string, candidates: readonly Candidate[]): Found | u
     const bare = meantBy(words.join(' '), candidates);
     if (bare) return { ...bare, of: words.join(' '), certainty: 'sure' };
   }
-  for (let size = words.length - 1; size > 0; size--)
-    for (let at = words.length - size; at >= 0; at--) {
-      const run = words.slice(at, at + size).join(' ');
+  for (let size = words.length - 1; size > 0; size--) {
+    const runs = Array.from({ length: words.length - size + 1 }, (_, at) => words.slice(at, at + size).join(' '))
       // Of a number or a letter alone nobody can say what it means.
-      if (/^(?:\d+|[a-z])$/.test(run)) continue;
-      const some = meantBy(run, candidates, WELL);
-      if (some) return { ...some, of: run, certainty: 'likely' };
-    }
+      .filter((run) => !/^(?:\d+|[a-z])$/.test(run))
+      .flatMap((run): Found[] => {
+        const some = meantBy(run, candidates, size > 1 ? TOGETHER : WELL);
+        return some ? [{ ...some, of: run, certainty: 'likely' }] : [];
+      })
+      .sort((a, b) => b.score - a.score || Number(isInstrument(a)) - Number(isInstrument(b)));
+    if (runs.length) return runs[0];
+  }
   return undefined;
 }
 
-/** What a run of words has to fit at least. */
-const WELL = 70;
+const PICKUPS = new Set(SOURCES.filter(({ character }) => character === 'pickup').map(({ kind }) => kind));
+/** In "Violin SDC" the violin is whom it stands before, and not its pickup. */
+const isInstrument = ({ candidate }: Found): boolean => PICKUPS.has(candidate.part.kind);
+
+/** What one word has to fit at least, and several together. */
+const [WELL, TOGETHER] = [70, 60];
 
 function meantBy(text: string, candidates: readonly Candidate[], least = 0) {
   const [first] = matches(text, candidates);

@@ -36,6 +36,11 @@ export const ROLES: Record<Role, { label: string; headings: readonly string[] }>
       'scribble',
       'voice',
       'input',
+      'desc',
+      'description',
+      'channel name',
+      'performer',
+      'part',
     ],
   },
   source: {
@@ -55,6 +60,9 @@ export const ROLES: Record<Role, { label: string; headings: readonly string[] }>
       'di',
       'pickup',
       'mic choice',
+      'mic/line',
+      'micro',
+      'mikrofon',
     ],
   },
   links: {
