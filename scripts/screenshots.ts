@@ -165,7 +165,7 @@ pictures.push(
       await tab('Measure')(page);
       await listen(page);
       await page.getByRole('button', { name: 'Keep the figures' }).click();
-      await page.getByRole('combobox', { name: 'It has' }).click();
+      await page.getByRole('combobox', { name: 'Add faults' }).click();
       for (const name of ['a ground loop', 'a charger on the audio strip'])
         await page.getByRole('option', { name }).click();
       await page.keyboard.press('Escape');
@@ -183,7 +183,7 @@ pictures.push(
     then: async (page) => {
       await tab('Hunt')(page);
       await page.getByRole('button', { name: 'Begin the hunt' }).click();
-      const done = page.getByText(/nothing more would be learned/);
+      const done = page.getByText(/measurements. Result below/);
       for (let step = 2; !(await done.isVisible()); step++) {
         await listen(page);
         await page

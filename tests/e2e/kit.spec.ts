@@ -9,12 +9,12 @@ test('something is copied from the catalogue, gets its figures, says what is ope
   const rig = await copyOf(page, 'Kit trial');
   await page.goto(`/kit?rig=${rig}`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByRole('button', { name: 'Add item' }).click();
   await expect(page.getByText('Choose what it is')).toBeVisible();
   await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
   await page.getByRole('option', { name: 'Passive ribbon' }).click();
   await page.getByLabel('Name').fill('borrowed ribbon');
-  await page.getByRole('button', { name: 'Add it' }).click();
+  await page.getByRole('button', { name: 'Add item' }).click();
   await expect(item(page).getByRole('region', { name: 'Still to find out' })).toContainText('centre tap');
   // Only what a ribbon needs is asked.
   await expect(item(page).getByLabel('Supply current')).toHaveCount(0);
@@ -111,7 +111,7 @@ test('two tabs change one item: what goes together is kept, what does not is ask
     await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
     await page.getByRole('option', { name: 'Passive ribbon' }).click();
     await page.getByLabel('Name').fill(name);
-    await page.getByRole('button', { name: 'Add it' }).click();
+    await page.getByRole('button', { name: 'Add item' }).click();
     await expect(page.getByRole('status')).toHaveText(/kit saved/);
   };
   const choose = async (at: Page, name: string) => {
@@ -153,4 +153,19 @@ test('two tabs change one item: what goes together is kept, what does not is ask
   await notice.getByRole('button', { name: 'Remove it here too' }).click();
   await expect(other.getByRole('status')).toHaveText(/kit saved/);
   await expect(other.getByRole('gridcell', { name: 'shared ribbon', exact: true })).toHaveCount(0);
+});
+
+test('several items at once, with labels of their own; another one like one that is there', async ({ page }) => {
+  await page.goto('/kit?rig=lock-nine');
+  const dialog = page.getByRole('dialog', { name: 'Add to the kit' });
+  await page.getByRole('button', { name: 'Add', exact: false }).first().click();
+  await dialog.getByRole('combobox', { name: 'From the catalogue' }).fill('XLR cable');
+  await page.getByRole('option', { name: 'Cable', exact: true }).click();
+  await dialog.getByLabel('Name').fill('cable Z #');
+  await dialog.getByLabel('How many').fill('3');
+  await dialog.getByRole('button', { name: 'Add 3 items' }).click();
+  await page.getByLabel('Find in the kit').fill('cable Z');
+  await expect(page.getByRole('gridcell', { name: /^cable Z [123]$/ })).toHaveCount(3);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('gridcell', { name: /^cable Z/ })).toHaveCount(0);
 });

@@ -9,7 +9,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { LINKS, SOURCES } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { emptyRig, freeId, freeName, newDevice } from '@/core/rig';
@@ -57,6 +57,20 @@ const CHOICES: Choice[] = [
   },
 ];
 
+/** Most that are added at once. */
+const MOST = 200;
+
+/** Another one like an item that is there: its figures and choices, and nothing of its history. */
+const likeOne = (item: KitItem): Choice => ({
+  group: 'Like one you have',
+  label: item.name,
+  summary: 'Its figures and choices are copied.',
+  make: (head) => {
+    const { register: _register, ...copy } = structuredClone(item);
+    return { ...copy, ...head };
+  },
+});
+
 /** Found by the trade’s words as well. */
 const byWords = createFilterOptions<Choice>({
   stringify: ({ label, words = [] }) => [label, ...words].join(' · '),
@@ -70,16 +84,28 @@ export function AddItemDialog({
 }: {
   items: readonly KitItem[];
   onClose: () => void;
-  onAdd: (item: KitItem) => void;
+  onAdd: (items: KitItem[]) => void;
 }) {
   const [choice, setChoice] = useState<Choice | null>(null);
   const [name, setName] = useState('');
+  const [count, setCount] = useState('1');
   const [asked, setAsked] = useState(false);
+  const wanted = Number(count);
+  const valid = Number.isInteger(wanted) && wanted >= 1 && wanted <= MOST;
+  const choices = useMemo(() => [...CHOICES, ...items.map(likeOne)], [items]);
   const add = () => {
     setAsked(true);
-    if (!choice) return;
-    const called = freeName(items, name.trim() || choice.label);
-    onAdd(choice.make({ id: freeId(items, called), name: called, count: 1 }));
+    if (!choice || !valid) return;
+    const called = name.trim() || choice.label;
+    // With # each is an item of its own, as cables with labels are; without, one item of which there are so many.
+    const each = called.includes('#');
+    const made: KitItem[] = [];
+    for (let n = 0; n < (each ? wanted : 1); n++) {
+      const all = [...items, ...made];
+      const own = freeName(all, called.replaceAll('#', String(n + 1)));
+      made.push(choice.make({ id: freeId(all, own), name: own, count: each ? 1 : wanted }));
+    }
+    onAdd(made);
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs">
@@ -93,7 +119,7 @@ export function AddItemDialog({
         <DialogContent>
           <Stack spacing={2} sx={{ pt: 0.5 }}>
             <Autocomplete
-              options={CHOICES}
+              options={choices}
               filterOptions={byWords}
               groupBy={({ group }) => group}
               value={choice}
@@ -115,6 +141,18 @@ export function AddItemDialog({
               onChange={(event) => setName(event.target.value)}
               slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
             />
+            <TextField
+              label="How many"
+              value={count}
+              onChange={(event) => setCount(event.target.value)}
+              error={!valid}
+              helperText={
+                valid
+                  ? 'With # in the name each is an item of its own: cable A # becomes cable A 1, cable A 2 …'
+                  : `1 to ${MOST}`
+              }
+              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+            />
             <Typography variant="caption" color="textSecondary">
               Typical figures are used until you enter the data sheet.
             </Typography>
@@ -125,7 +163,7 @@ export function AddItemDialog({
             Cancel
           </Button>
           <Button type="submit" variant="contained">
-            Add it
+            {wanted > 1 && name.includes('#') ? `Add ${wanted} items` : 'Add item'}
           </Button>
         </DialogActions>
       </form>

@@ -50,9 +50,9 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
   const shown = useMemo(() => items.filter((each) => role === 'all' || each.role === role), [items, role]);
 
   const put = (next: KitItem) => change((from) => from.map((each) => (each.id === next.id ? next : each)));
-  const add = (next: KitItem) => {
-    change((from) => [...from, next]);
-    setChosen(next.id);
+  const add = (made: KitItem[]) => {
+    change((from) => [...from, ...made]);
+    setChosen(made[0].id);
     setDialog(undefined);
   };
   const remove = (gone: KitItem) => {

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { VERDICT_ORDER, type LineResult, type Verdict } from '@/core/check';
-import { CONNECTORS, type PartRef } from '@/core/gear';
+import { VERDICT_ORDER, type Finding, type LineResult, type Verdict } from '@/core/check';
+import { CONNECTORS, kindAt, type PartRef } from '@/core/gear';
 import { sections as sectionsOf, type RigDocument } from '@/core/rig';
 import type { PanelTab } from './LinePanel';
 import type { Selection } from './Sheet';
@@ -110,13 +110,16 @@ export function useRigView(document: RigDocument, asked?: string) {
       };
     };
     const words = search.trim().toLowerCase();
-    const matches = (id: string) => {
+    const matches = (id: string, found: readonly Finding[] = []) => {
       const path = paths.get(id)!;
       const text = [
         path.line.name,
-        path.line.source.name,
         path.line.inlet.name,
-        ...path.line.links.map(({ name }) => name),
+        ...[path.line.source, ...path.line.links].flatMap((part, n) => [
+          part.name,
+          kindAt(n === 0 ? 'source' : n - 1, part.kind).label,
+        ]),
+        ...found.map(({ what }) => what),
       ];
       return !words || text.some((each) => each?.toLowerCase().includes(words));
     };
@@ -124,9 +127,9 @@ export function useRigView(document: RigDocument, asked?: string) {
       const counts = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
       const visible = new Set<string>();
       for (const id of paths.keys()) {
-        const verdict = solution.lines.get(id)?.verdict;
+        const { verdict, findings } = solution.lines.get(id) ?? {};
         if (verdict) counts[verdict]++;
-        if (matches(id) && (shown.size === 0 || (verdict && shown.has(verdict)))) visible.add(id);
+        if (matches(id, findings) && (shown.size === 0 || (verdict && shown.has(verdict)))) visible.add(id);
       }
       return { counts, visible };
     };
