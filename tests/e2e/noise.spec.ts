@@ -33,7 +33,7 @@ test('level and budget: whose noise it is, what a booster gains, a quieter room'
   // Its switch feeds a self-powered microphone on a plain adapter too: that is nothing to be pressed here.
   const remedies = page.getByRole('region', { name: 'What would help' });
   await expect(remedies).toContainText('Its switch feeds Lock keeper, self-powered too');
-  await expect(page.getByRole('button', { name: 'Do it: Insert an inline booster' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Do it: Add an inline booster' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Do it: Move to Stream interface, inlet 2' }).click();
   await expect(remedies).not.toContainText('Lock keeper');
   await page.getByRole('button', { name: 'Undo' }).click();

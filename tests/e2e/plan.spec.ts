@@ -126,15 +126,15 @@ test.describe('the patch', () => {
     const rig = await copyOf(page, 'With wishes', 'lock-nine-mended');
     await openPlan(page, rig);
     const panel = page.getByRole('complementary', { name: 'Rules for the plan' });
-    await panel.getByRole('button', { name: 'Forbid an inlet' }).click();
+    await panel.getByRole('button', { name: 'Block an inlet' }).click();
     await choose(page, 'Inlet', 'Hold desk, inlet 1');
-    await panel.getByRole('button', { name: 'Forbid an inlet' }).click();
+    await panel.getByRole('button', { name: 'Block an inlet' }).click();
     await panel.getByRole('button', { name: 'Keep two lines together' }).click();
     await choose(page, 'One line', 'Trio, ribbon left');
     await choose(page, 'Other line', 'Trio, long ribbon');
     await panel.getByRole('button', { name: 'Keep two lines together' }).click();
-    await panel.getByRole('button', { name: 'Places and runs …' }).click();
-    const dialog = page.getByRole('dialog', { name: 'Places and runs' });
+    await panel.getByRole('button', { name: 'Positions and cable runs …' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Positions and cable runs' });
     await dialog.getByLabel('New place').fill('Towpath');
     await dialog.getByRole('button', { name: 'Add' }).click();
     const run = dialog.getByLabel('Hold, desk end – Towpath');
@@ -215,7 +215,10 @@ test('batteries: the time at each voltage, a figure put right, the switches set'
   await bag.getByLabel('How long one set has to last (h)').fill('9');
   await bag.getByLabel('How long one set has to last (h)').blur();
   await expect(bag).toContainText('are not enough for 9 h');
-  await bag.getByRole('button', { name: 'Set the switches' }).first().click();
+  await bag
+    .getByRole('button', { name: /^Set .* in the rig$/ })
+    .first()
+    .click();
   await expect(bag.getByText('set now').first()).toBeVisible();
   await saved(page);
 });

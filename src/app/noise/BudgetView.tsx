@@ -258,7 +258,7 @@ function Remedies({ remedies, onApply }: { remedies: NoiseRemedy[]; onApply: (re
                 </Typography>
               )}
             </Box>
-            <Typography variant="body2" sx={{ textAlign: 'right' }}>
+            <Typography variant="body2" sx={{ textAlign: 'right', whiteSpace: { md: 'nowrap' } }}>
               {gained(remedy)}
             </Typography>
             <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, textAlign: 'right' }}>

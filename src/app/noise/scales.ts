@@ -1,7 +1,7 @@
 import { quantity } from '@/core/units/format';
 
 /** A full-scale sine reads −3.01 dBFS RMS here; some would have it read 0. */
-export const SINE_READS = { '-3': 'a full-scale sine reads −3.01', '0': 'a full-scale sine reads 0' } as const;
+export const SINE_READS = { '-3': '−3.01 dBFS RMS', '0': '0 dBFS RMS' } as const;
 export type SineReads = keyof typeof SINE_READS;
 
 /** An RMS level as the user wants it written. */

@@ -139,7 +139,7 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
       </Typography>
       <Typography variant="body2" color="textSecondary">
         {option.accepted
-          ? 'Every line on its switches accepts it.'
+          ? 'OK for every line on its switches.'
           : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${uncapital(what)}`).join('; ')}. Those switches keep the higher voltage.`}
       </Typography>
       {shown ? (
@@ -148,7 +148,7 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
         </Typography>
       ) : (
         <Button onClick={onApply} sx={{ whiteSpace: 'nowrap' }}>
-          Set the switches
+          Set {feedLabel(option.feed)} in the rig
         </Button>
       )}
     </Box>

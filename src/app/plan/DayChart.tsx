@@ -13,7 +13,7 @@ import { plural } from '@/core/units';
 
 const WIDTH = 720;
 const HEIGHT = 200;
-const MARGIN = { top: 14, right: 62, bottom: 26, left: 40 };
+const MARGIN = { top: 14, right: 62, bottom: 26, left: 48 };
 
 interface Curve {
   label: string;
@@ -145,7 +145,7 @@ export function DayChart({ time }: { time: RunningTime }) {
                 strokeDasharray="2 3"
               />
               <text x={x(at)} y={MARGIN.top - 3} textAnchor="middle" fill={palette.text.primary}>
-                new cells {clock(start + at)}
+                new batteries {clock(start + at)}
               </text>
             </g>
           ))}

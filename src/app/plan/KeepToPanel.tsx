@@ -80,7 +80,7 @@ export function KeepToPanel({ document, onChange }: Props) {
           />
         ))}
         <Adding
-          label="Forbid an inlet"
+          label="Block an inlet"
           fields={[
             { label: 'Inlet', options: inlets },
             { label: 'To', options: [{ key: '', name: 'every line' }, ...lines], start: '' },
@@ -123,14 +123,14 @@ export function KeepToPanel({ document, onChange }: Props) {
         />
       </Part>
 
-      <Part title="Places and runs">
+      <Part title="Positions and cable runs">
         <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
           {document.locations?.length
             ? `${document.locations.map(({ name }) => name).join(', ')}. ${document.runs?.length ?? 0} runs are measured.`
             : 'Not set: every line keeps its present cable length, wherever it goes.'}
         </Typography>
         <Button variant="outlined" color="inherit" onClick={() => setPlacing(true)}>
-          Places and runs …
+          Positions and cable runs …
         </Button>
       </Part>
 

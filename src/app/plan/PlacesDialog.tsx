@@ -39,7 +39,7 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
   const pairs = locations.flatMap((a, n) => locations.slice(n + 1).map((b): [Location, Location] => [a, b]));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
-      <DialogTitle>Places and runs</DialogTitle>
+      <DialogTitle>Positions and cable runs</DialogTitle>
       <DialogContent>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
           A run is the cable length between two positions, along the real route. Where no run is stated, a line needs as

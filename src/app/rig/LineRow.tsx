@@ -44,7 +44,7 @@ interface Props {
   actions: RowActions;
 }
 
-export const NAME_WIDTH = 208;
+export const NAME_WIDTH = 216;
 export const VERDICT_WIDTH = 104;
 
 /** One line of the sheet: its name, its strip, its verdict. */

@@ -67,7 +67,7 @@ export function noiseRemedies(
     // A switch that feeds others too is not turned on from here: what it does to them stands in the Rig place.
     const others = feedOf(line) === USUAL ? [] : (line.switch?.reaches ?? []);
     offer(
-      'Insert an inline booster',
+      'Add an inline booster',
       [
         { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
         { do: 'choose', part: 'inlet', choice: 'feed', value: USUAL },
@@ -102,7 +102,7 @@ export function noiseRemedies(
   }
   if (before.plan.gainNeeded < before.plan.gainMin && CONNECTORS[junctions.at(-1)!.plug].size === CONNECTORS.xlr3.size)
     offer(
-      'Insert a pad of 20 dB',
+      'Add a pad of 20 dB',
       [
         {
           do: 'insert',
