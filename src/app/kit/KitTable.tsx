@@ -43,7 +43,7 @@ const columns: GridColDef<Row>[] = [
   { field: 'count', headerName: 'Count', type: 'number', width: 74 },
   {
     field: 'open',
-    headerName: 'Open',
+    headerName: 'To find out',
     type: 'number',
     width: 74,
     description: 'Unanswered questions and assumed figures',
