@@ -45,7 +45,7 @@ const columns: GridColDef<Row>[] = [
     field: 'open',
     headerName: 'To find out',
     type: 'number',
-    width: 74,
+    width: 96,
     description: 'Unanswered questions and assumed figures',
   },
   { field: 'used', headerName: 'Used on', flex: 1.4, minWidth: 120 },

@@ -7,8 +7,8 @@ import { numbersIn, tidy, withoutFeed } from './cells';
 export type Grid = string[][];
 
 /** Most rows and columns of an input list. */
-export const MOST_ROWS = 1000;
-export const MOST_COLUMNS = 60;
+const MOST_ROWS = 1000;
+const MOST_COLUMNS = 60;
 const DELIMITERS = ['\t', ';', ',', '|'];
 
 /** @throws CsvError where it is larger than an input list can be */

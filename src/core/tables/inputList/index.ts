@@ -1,5 +1,5 @@
 /** Input lists: as engineers write them in spreadsheets and messages, read into a rig and written from it. */
-export { gridFrom, gridOf, type Grid } from './grid';
+export { gridFrom, type Grid } from './grid';
 export { NEW_DEVICE, readInputList, type InputList, type Said } from './inputList';
 export { type InputRow } from './row';
 export { isWorkbook, readWorkbook, type Sheet } from './spreadsheet';
