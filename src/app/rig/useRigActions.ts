@@ -10,7 +10,6 @@ import type { KitItem } from '@/core/kit';
 import {
   applyToRig,
   duplicateLine,
-  emptyRig,
   fromTemplate,
   moveLine,
   newDevice,
@@ -28,35 +27,23 @@ import {
   type MonitorGroup,
   type RigDocument,
 } from '@/core/rig';
-import { patchList } from '@/core/tables';
 import { withRigTemplate, type RigTemplate } from '@/core/typed';
-import { inputList } from '@/core/tables/inputList/written';
 import type { Edit } from '@/core/gear/edits';
 import { type FeedName, USUAL } from '@/core/standards/feeds';
 import { ask } from '@/ui/shell/ask';
-import { saveFile } from '@/ui/shell/files';
-import { fileName } from '@/core/tables/fileName';
 import { fitting } from './ChooseMenus';
 import { answerOf, recorded } from './recorded';
 import { moreThanOwned } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
-import type { Imported } from './imported';
 import { pastedKey, typedKey } from './pasted';
 import { isList } from './TypeLine';
 import { useMany } from './useMany';
+import type { OpenDialog } from './openDialog';
+import { useRigKeys } from './useRigKeys';
+import { useRigMenu } from './useRigMenu';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
 import { useDraft } from '@/ui/shell/useDraft';
-import { useShortcut } from '@/ui/shell/useShortcut';
-
-/** Still to find out over the sheet. */
-export type OpenDialog =
-  | { dialog: 'import'; dropped?: Imported }
-  | { dialog: 'schools' | 'new line' | 'history' | 'rename' | 'new device' | 'monitors' | 'removed' }
-  | { dialog: 'device'; device: string }
-  | { dialog: 'move'; button: HTMLElement }
-  | { dialog: 'insert'; button: HTMLElement; line: string; at: number }
-  | { dialog: 'answer'; answer: PossibleAnswer };
 
 interface Given {
   rig: ReturnType<typeof useRig>;
@@ -268,59 +255,25 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     },
     [router],
   );
-  const menu = useMemo(
-    () => ({
-      rename: () => openDialog({ dialog: 'rename' }),
-      newLine: () => openDialog({ dialog: 'new line' }),
-      newDevice: () => openDialog({ dialog: 'new device' }),
-      monitors: () => openDialog({ dialog: 'monitors' }),
-      pickLines: () => setPicking(true),
-      importFile: () => openDialog({ dialog: 'import' }),
-      history: () => openDialog({ dialog: 'history' }),
-      exportRig: () => {
-        const { document: all } = now.current;
-        saveFile(fileName(all.name, 'json'), 'application/json', JSON.stringify(all, null, 2));
-      },
-      exportPatchList: () => {
-        const { document: all } = now.current;
-        saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
-      },
-      exportInputList: () => {
-        const { document: all } = now.current;
-        saveFile(fileName(`${all.name} input list`, 'csv'), 'text/csv', inputList(all));
-      },
-      removedRigs: () => openDialog({ dialog: 'removed' }),
-      newRig: () => void addRig(emptyRig('New rig')),
-      removeRig: () => {
-        void ask(`/api/rigs/${rigId}`, { method: 'DELETE' }).then(({ failed }) =>
-          failed ? setMessage(failed) : router.push(`/rig?removed=${rigId}`),
-        );
-      },
-    }),
-    [rigId, router, addRig, setPicking],
-  );
+  const menu = useRigMenu({ rigId, now, openDialog, setPicking, addRig, say: setMessage });
 
-  useShortcut('mod+z', () => undo?.(), { instead: true }, [undo]);
-  useShortcut('mod+shift+z, mod+y', () => redo?.(), { instead: true }, [redo]);
-  useShortcut('n', menu.newLine, { instead: true });
-  useShortcut('h', menu.history, { instead: true });
-  useShortcut('i', menu.importFile, { instead: true });
-  useShortcut('o, escape', () => (severally ? view.clearMarks() : view.selectWhole()));
-  useShortcut('x', () => line && view.mark(line, false));
-  useShortcut('shift+j', () => stepMarking(1));
-  useShortcut('shift+k', () => stepMarking(-1));
-  useShortcut('j', () => step(1));
-  useShortcut('k', () => step(-1));
-  useShortcut('d', severally ? many.duplicate : duplicate);
-  useShortcut('delete', severally ? many.remove : remove);
-  useShortcut('alt+down', () => shift(1), { instead: true });
-  useShortcut('alt+up', () => shift(-1), { instead: true });
-  useShortcut('m', () => {
-    const button = window.document.querySelector<HTMLElement>('[aria-label="Move to another inlet"]');
-    if (button) openDialog({ dialog: 'move', button });
+  useRigKeys({
+    undo,
+    redo,
+    newLine: menu.newLine,
+    history: menu.history,
+    importFile: menu.importFile,
+    back: () => (severally ? view.clearMarks() : view.selectWhole()),
+    mark: () => line && view.mark(line, false),
+    stepMarking,
+    step,
+    shift,
+    duplicate: severally ? many.duplicate : duplicate,
+    remove: severally ? many.remove : remove,
+    move: (button) => openDialog({ dialog: 'move', button }),
+    type: () => typeField.current?.focus(),
+    find: () => view.searchRef.current?.focus(),
   });
-  useShortcut('slash', () => typeField.current?.focus(), { instead: true });
-  useShortcut('f', () => view.searchRef.current?.focus(), { instead: true });
 
   return {
     open,
