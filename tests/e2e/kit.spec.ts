@@ -48,7 +48,7 @@ test('a table is previewed row by row before anything changes', async ({ page })
   await page
     .getByLabel('A kit (JSON or CSV)')
     .setInputFiles({ name: 'kit.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
-  await expect(page.getByRole('dialog')).toContainText('1 added, 0 changed, 0 left as they are, 1 refused');
+  await expect(page.getByRole('dialog')).toContainText('1 added, 0 changed, 0 unchanged, 1 refused');
   await expect(page.getByRole('row', { name: /harp refused/ })).toContainText('there is no source of the kind “harp”');
   await page.getByRole('button', { name: 'Import these rows' }).click();
   await page.getByLabel('Find in the kit').fill('spare');

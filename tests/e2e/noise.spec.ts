@@ -187,7 +187,7 @@ test('the target is typed and stays', async ({ page }) => {
   await page.getByLabel('Acceptable floor (dBFS RMS)').fill('-80');
   await expect(page.getByLabel('Level plan')).toContainText('target −80 dBFS');
   await page.getByLabel('Acceptable floor (dBFS RMS)').fill('loud');
-  await expect(page.getByText('a level below 0, such as −60')).toBeVisible();
+  await expect(page.getByText('dBFS, below 0, e.g. −60')).toBeVisible();
 });
 
 test('the ladder on the moving coil names the preamplifier; from the bottom up it is refused', async ({ page }) => {

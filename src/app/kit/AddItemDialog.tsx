@@ -102,7 +102,8 @@ export function AddItemDialog({
     const made: KitItem[] = [];
     for (let n = 0; n < (each ? wanted : 1); n++) {
       const all = [...items, ...made];
-      const own = freeName(all, called.replaceAll('#', String(n + 1)));
+      const wish = called.replaceAll('#', String(n + 1));
+      const own = all.some(({ name: taken }) => taken === wish) ? freeName(all, wish) : wish;
       made.push(choice.make({ id: freeId(all, own), name: own, count: each ? 1 : wanted }));
     }
     onAdd(made);
