@@ -71,6 +71,7 @@ export const theme = createTheme({
         ':focus-visible': focusRing(theme),
         // A field with a border shows it by that; another one has the ring.
         '.MuiInputBase-root:not(.MuiOutlinedInput-root) .MuiInputBase-input:focus-visible': focusRing(theme),
+        ...onPhone(theme, { summary: { paddingBlock: 13 } }),
         '@media (prefers-reduced-motion: reduce)': {
           '*': { transition: 'none !important', animation: 'none !important' },
         },
