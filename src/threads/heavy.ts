@@ -1,3 +1,4 @@
+import type { Verdict } from '@/core/check';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
@@ -28,6 +29,10 @@ export function check({ body, brief }: { body: unknown; brief: boolean }): { jso
     throw problem;
   }
 }
+
+/** The verdict of every line of a rig that could be solved, by its id. */
+export const verdicts = (document: RigDocument): Record<string, Verdict> =>
+  Object.fromEntries(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
 
 /** What a run sheet must know of a rig: its circuits followed. */
 export const sheet = (document: RigDocument): SheetRig => sheetRig(document);

@@ -1,4 +1,5 @@
 import { Workbook } from 'exceljs';
+import { TWELVE_LINES } from '../lists/twelveLines';
 import { expect, test, type Page } from './test';
 import { copyOf, openRig, row, saved, verdict } from './rig';
 
@@ -47,17 +48,7 @@ test('from nothing to a run sheet: three devices, twelve lines, the first step; 
     await page.keyboard.press(key);
   };
   await press('/');
-  for (const line of [
-    '2 x sdc "Trio #" > 10m > desk 1-2',
-    'ribbon > 6m > desk 3',
-    'dyn "Guide" > 10m > desk 4',
-    'dyn "Host" > 20m > desk 9',
-    'kbd "Piano L/R" > di > 10m > desk 10-11',
-    '2 x lav "Guest #" > converter > desk 12-13',
-    'ldc "Voice" > 10m > bag 1',
-    'shotgun > 5m > bag 3',
-    'on-camera > camera',
-  ]) {
+  for (const line of TWELVE_LINES) {
     await type(line);
     await press('Escape');
     await press('Enter');
@@ -97,7 +88,7 @@ test('an input list is pasted: what each row becomes, what it asks for, a word w
       'Saturday matinee,,,,\nCh,Name,Mic,48V,Stand\n15,Cello,SDC,no,tall boom\n16,Host,dynamic,,round base\n,Visitor,whatsit,,\n,spare,,,',
     );
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('2 lines, 1 spare, 1 row needs a word from you.');
+  await expect(dialog).toContainText('2 lines, 1 spare, 1 row needs your answer.');
   await expect(dialog.getByRole('row', { name: /Cello/ })).toContainText('The list says no 48 V');
   await expect(dialog).toContainText('Kept in the rig’s note: Saturday matinee · spare');
   // A column can be said to be something else.
@@ -105,7 +96,7 @@ test('an input list is pasted: what each row becomes, what it asks for, a word w
   await page.getByRole('option', { name: 'Position' }).click();
   await dialog.getByRole('button', { name: 'Add 2 lines, keep the rest here' }).click();
   // The row that nobody understood is still there, and is told by hand.
-  await expect(dialog.getByRole('row', { name: /Visitor/ })).toContainText('“whatsit” is no source');
+  await expect(dialog.getByRole('row', { name: /Visitor/ })).toContainText('“whatsit” is not in the kit');
   await dialog.getByLabel('What is Visitor?').fill('ribbon');
   await dialog.getByLabel('What is Visitor?').press('Enter');
   await dialog.getByRole('button', { name: 'Add 1 line' }).click();
@@ -160,7 +151,7 @@ test('several lines at once, by mouse and by keyboard: cable, position, names, m
   await page.getByRole('checkbox', { name: 'Mark Vocal 1' }).click();
   await page.getByRole('checkbox', { name: 'Mark Vocal 3' }).click({ modifiers: ['Shift'] });
   const panel = page.getByRole('complementary', { name: 'Why' });
-  await expect(panel.getByRole('heading', { name: '3 lines selected' })).toBeVisible();
+  await expect(panel.getByRole('heading', { name: '3 lines marked' })).toBeVisible();
   const set = async (label: string, text: string) => {
     await panel.getByLabel(label).fill(text);
     await panel.getByLabel(label).press('Enter');
@@ -177,14 +168,14 @@ test('several lines at once, by mouse and by keyboard: cable, position, names, m
   );
   await set('Cable of each', 'a rope');
   await expect(panel.getByRole('alert')).toContainText(
-    '“a rope” is no length and no cable of the kit. Nothing was changed.',
+    '“a rope” is not a length or a cable of the kit. Nothing was changed.',
   );
   // From the keyboard: the one that is left and the next are marked, Delete takes them, Undo brings them back.
-  await panel.getByRole('button', { name: 'Clear selection' }).click();
+  await panel.getByRole('button', { name: 'Clear marks' }).click();
   await row(page, 'Kick').getByRole('button', { name: /^Kick/ }).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('Shift+J');
-  await expect(panel.getByRole('heading', { name: '2 lines selected' })).toBeVisible();
+  await expect(panel.getByRole('heading', { name: '2 lines marked' })).toBeVisible();
   await expect(row(page, 'Snare').getByRole('button', { name: /^Snare/ })).toBeFocused();
   await page.keyboard.press('Delete');
   await expect(row(page, 'Kick')).toHaveCount(0);
@@ -211,7 +202,7 @@ test('lines are copied into another rig, whole; as text they are what somebody w
   await expect(page.getByLabel('Type a line')).toBeVisible();
   await page.keyboard.press('Control+v');
   await expect(row(page, 'Announcer')).toBeVisible();
-  await expect(page.getByText('1 line put in. 1 line on another inlet')).toBeVisible();
+  await expect(page.getByText('1 line added. 1 line is on another inlet')).toBeVisible();
   await saved(page);
   const [line] = await linesOf(page, to);
   // The broken cable came along as it is.

@@ -1,3 +1,4 @@
+import { TWELVE_LINES } from '../lists/twelveLines';
 import { expect, test, type Page } from './test';
 import { copyOf, openRig, row, saved, verdict } from './rig';
 
@@ -42,12 +43,12 @@ test('several at once, pasted; what cannot be said stops nothing else from being
   await field(page).fill('dynamic "Host" > 5 m > desk 1\ndynamic "Guest" > wobble > desk 15');
   await expect(typing(page)).toContainText('Hold desk, inlet 1 is taken by Trio, pair A left');
   await expect(typing(page)).toContainText('Not understood, kept as a note: wobble');
-  await expect(typing(page).getByRole('button', { name: /^Put/ })).toBeDisabled();
+  await expect(typing(page).getByRole('button', { name: /^Add .*line/ })).toBeDisabled();
   await page.reload();
   await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
   await expect(field(page)).toHaveValue('dynamic "Host" > 5 m > desk 1\ndynamic "Guest" > wobble > desk 15');
   await field(page).fill('dynamic "Host" > 5 m > desk 16\ndynamic "Guest" > wobble > desk 15');
-  await typing(page).getByRole('button', { name: 'Put 2 in' }).click();
+  await typing(page).getByRole('button', { name: 'Add 2 lines' }).click();
   await expect(row(page, 'Host')).toBeVisible();
   await saved(page);
   const made = (await linesOf(page, rig)).slice(-2);
@@ -102,20 +103,8 @@ test('from an empty rig: three devices in three presses, twelve lines typed, all
   const devices = page.getByRole('group', { name: 'Add a device' });
   for (const name of [/^Desk 16/, /^Bag recorder/, /^Camera/]) await devices.getByRole('button', { name }).click();
   await page.keyboard.press('/');
-  await page.keyboard.insertText(
-    [
-      '2 x sdc "Trio #" > 10m > desk 1-2',
-      'ribbon > 6m > desk 3',
-      'dyn "Guide" > 10m > desk 4',
-      'dyn "Host" > 20m > desk 9',
-      'kbd "Piano L/R" > di > 10m > desk 10-11',
-      '2 x lav "Guest #" > converter > desk 12-13',
-      'ldc "Voice" > 10m > bag 1',
-      'shotgun > 5m > bag 3',
-      'on-camera > camera',
-    ].join('\n'),
-  );
-  await page.getByRole('button', { name: 'Put 12 in' }).click();
+  await page.keyboard.insertText(TWELVE_LINES.join('\n'));
+  await page.getByRole('button', { name: 'Add 12 lines' }).click();
   await expect(row(page, 'Voice')).toContainText(/Stop|Silent|Watch|Clear/);
   await expect(row(page, 'Piano R')).toContainText(/Stop|Silent|Watch|Clear/);
   await saved(page);

@@ -10,10 +10,11 @@ import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { differences, type RigDocument } from '@/core/rig';
-import { readInputList, type InputList, type Said } from '@/core/tables/inputList';
+import { readPatchList } from '@/core/tables';
+import { openRows, readInputList, type InputList, type Said } from '@/core/tables/inputList';
 import { plural } from '@/core/units';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
@@ -21,7 +22,7 @@ import { useDraft } from '@/ui/shell/useDraft';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
 import { importedFile, importedText, type Imported } from './imported';
 import { InputListView } from './InputListView';
-import { pastedKey } from './pasted';
+import { pastedKey, waitingKey } from './pasted';
 
 interface Props {
   rig: string;
@@ -37,37 +38,54 @@ interface Props {
 
 const NOTHING_SAID: Said = {};
 
+/** Rows of earlier lists that still need an answer. */
+type Waiting = readonly NonNullable<ReturnType<typeof openRows>>[];
+const NONE: Waiting = [];
+
 /** A rig, a patch list or an input list, from a file or pasted: what it would do is shown before anything changes. */
 export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, onAddRig }: Props) {
   const [pasted, setPasted] = useDraft(pastedKey(rig), '');
+  const [waiting, setWaiting] = useDraft(waitingKey(rig), NONE);
   const [file, setFile] = useState(dropped);
-  const [said, setSaid] = useState<Said>(NOTHING_SAID);
+  const [answers, setAnswers] = useState<Said>(NOTHING_SAID);
   const [sheet, setSheet] = useState(0);
   const [failed, setFailed] = useState<string>();
+  // What is typed is read a moment later; what is taken away is gone at once, so that no answer goes to a list that left.
+  const later = useDeferredValue(pasted);
+  const text = pasted && later;
   const read = useMemo(
-    () => file ?? (pasted.trim() ? importedText('The pasted text', pasted, document, kit) : undefined),
-    [file, pasted, document, kit],
+    (): Imported | undefined =>
+      file ?? (text.trim() ? importedText('The pasted text', text, document, kit) : rowsLeft(waiting)),
+    [file, text, waiting, document, kit],
   );
+  const patch = useMemo(
+    () => (read?.kind === 'patch list' ? readPatchList(document, kit, read.text) : undefined),
+    [read, document, kit],
+  );
+  const isWaiting = !file && !text.trim() && waiting.length > 0;
+  const said = useMemo(() => (isWaiting ? { ...waiting[0].said, ...answers } : answers), [isWaiting, waiting, answers]);
   const grid = read?.kind === 'input list' ? read.sheets[Math.min(sheet, read.sheets.length - 1)]?.grid : undefined;
   const list = useMemo(() => grid && readInputList(document, kit, grid, said), [document, kit, grid, said]);
   const begin = (next: Imported | undefined) => {
     setFailed(undefined);
-    setSaid(NOTHING_SAID);
+    setAnswers(NOTHING_SAID);
     setSheet(0);
     setFile(next);
   };
   const put = (next: RigDocument) => {
-    setPasted('');
+    if (!file) setPasted('');
     onReplace(next);
     onClose();
   };
-  /** Rows that still need a word stay here, to be said or to be left for later. */
+  /** Rows that still need an answer stay here, to be answered now or later. */
   const putList = (made: InputList) => {
-    const open = made.rows.filter(({ becomes }) => becomes === 'open');
-    if (open.length === 0) return put(made.document);
-    const kept = [made.columns.headings, ...open.map(({ cells }) => cells)].filter((row) => row.length);
+    const rest = openRows(made);
+    const others = isWaiting ? waiting.slice(1) : waiting;
+    const still = rest ? [rest, ...others] : others;
+    setWaiting(still);
+    if (still.length === 0) return put(made.document);
+    if (!file) setPasted('');
     begin(undefined);
-    setPasted(kept.map((row) => row.join('\t')).join('\n'));
     onReplace(made.document);
   };
   return (
@@ -111,14 +129,14 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
               <DifferenceList title="Compared with this rig" list={differences(document, read.document)} />
             </>
           )}
-          {read?.kind === 'patch list' && <RowTable rows={read.made.rows} />}
+          {patch && <RowTable rows={patch.rows} />}
           {read?.kind === 'input list' && read.sheets.length > 1 && (
             <TextField
               select
               label="Sheet"
               value={sheet}
               onChange={({ target }) => {
-                setSaid(NOTHING_SAID);
+                setAnswers(NOTHING_SAID);
                 setSheet(Number(target.value));
               }}
               sx={{ minWidth: 200, mb: 1.5 }}
@@ -131,7 +149,7 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
             </TextField>
           )}
         </Box>
-        {list && <InputListView document={document} kit={kit} list={list} said={said} onSaid={setSaid} />}
+        {list && <InputListView document={document} kit={kit} list={list} said={said} onSaid={setAnswers} />}
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} color="inherit">
@@ -147,13 +165,18 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
             </Button>
           </>
         )}
-        {read?.kind === 'patch list' && (
+        {patch && (
           <Button
             variant="contained"
-            disabled={!read.made.rows.some(({ did }) => did === 'adds' || did === 'changes')}
-            onClick={() => put(read.made.document)}
+            disabled={!patch.rows.some(({ did }) => did === 'adds' || did === 'changes')}
+            onClick={() => put(patch.document)}
           >
             Import these rows
+          </Button>
+        )}
+        {isWaiting && (
+          <Button color="error" onClick={() => setWaiting(waiting.slice(1))} sx={{ order: -1, mr: 'auto' }}>
+            Discard {plural(waiting[0].grid.length - 1, 'row')}
           </Button>
         )}
         {list && (
@@ -166,6 +189,10 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
     </Dialog>
   );
 }
+
+/** The first of the lists whose rows wait, as something that was read. */
+const rowsLeft = ([first]: Waiting): Imported | undefined =>
+  first && { kind: 'input list', file: 'Rows left', sheets: [{ name: 'Rows left', grid: first.grid }] };
 
 function RefusedFile({ file, reasons }: Extract<Imported, { kind: 'refused' }>) {
   return (

@@ -58,7 +58,7 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
         {count('spare') > 0 && `, ${count('spare')} spare`}
         {open > 0 && (
           <Box component="span" sx={{ color: 'error.main' }}>
-            , {plural(open, 'row needs', 'rows need')} a word from you
+            , {plural(open, 'row needs', 'rows need')} your answer
           </Box>
         )}
         . Nothing is changed yet. What no line says by itself is kept in its note.
@@ -121,7 +121,7 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
               <TableCell>Row</TableCell>
               <TableCell>Name</TableCell>
               <TableCell>Becomes</TableCell>
-              <TableCell>Look at</TableCell>
+              <TableCell>Check</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -137,6 +137,11 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
           </TableBody>
         </Table>
       </Box>
+      {list.lost.length > 0 && (
+        <Typography color="error" sx={{ mt: 1 }}>
+          The rig’s note is full. Copy what it cannot keep: {list.lost.join(' · ')}
+        </Typography>
+      )}
       {list.left.length > 0 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
           Kept in the rig’s note: {list.left.join(' · ')}

@@ -277,11 +277,11 @@ function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
               position: 'absolute',
               left: grid.junction(n) + JOINT / 2 - 9,
               bottom: 0,
-              width: 18,
-              height: 18,
-              p: 0,
               // For a thumb, about the same middle.
-              [`@media (max-width: 719.95px)`]: { width: 44, height: 44, ml: '-13px' },
+              width: { xs: 44, md: 18 },
+              height: { xs: 44, md: 18 },
+              ml: { xs: '-13px', md: 0 },
+              p: 0,
             }}
           >
             <AddIcon sx={{ fontSize: 14 }} />

@@ -16,9 +16,9 @@ import { plural } from '@/core/units';
 /** What can be done to several lines; each says why where it cannot be done. */
 export interface ManyActions {
   cable: (text: string) => string | undefined;
-  position: (name: string) => void;
+  position: (name: string) => string | undefined;
   note: (text: string) => string | undefined;
-  names: (series: string) => void;
+  names: (series: string) => string | undefined;
   move: (from: InletRef) => string | undefined;
   duplicate: () => void;
   remove: () => void;
@@ -41,7 +41,7 @@ export function ManyPanel({ document, kit, ids, actions }: Props) {
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h1" component="h2">
-        {plural(ids.length, 'line')} selected
+        {plural(ids.length, 'line')} marked
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
         {names.slice(0, 6).join(' · ')}
@@ -58,7 +58,7 @@ export function ManyPanel({ document, kit, ids, actions }: Props) {
           Remove {plural(ids.length, 'line')}
         </Button>
         <Button color="inherit" onClick={actions.clear}>
-          Clear selection
+          Clear marks
         </Button>
       </Box>
       <Box aria-live="polite">
@@ -79,14 +79,14 @@ export function ManyPanel({ document, kit, ids, actions }: Props) {
         label="Position of each source"
         button="Set position"
         options={(document.locations ?? []).map(({ name }) => name)}
-        onSet={(text) => setRefused(void actions.position(text) as undefined)}
+        onSet={(text) => setRefused(actions.position(text))}
       />
       <Setting label="Add to each note" button="Add note" onSet={(text) => setRefused(actions.note(text))} />
       <Setting
         label="Names in a series"
         button="Set names"
         help="# counts: Guest # becomes Guest 1, Guest 2 …"
-        onSet={(text) => setRefused(void actions.names(text) as undefined)}
+        onSet={(text) => setRefused(actions.names(text))}
       />
       <MoveTo document={document} count={ids.length} onMove={(from) => setRefused(actions.move(from))} />
     </Box>

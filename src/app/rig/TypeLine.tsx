@@ -10,6 +10,7 @@ import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import { completions, readTyped, withTyped, type Ambiguous, type Completion, type TypedLine } from '@/core/typed';
+import { plural } from '@/core/units';
 import { typedKey } from './pasted';
 import { useDraft } from '@/ui/shell/useDraft';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
@@ -108,7 +109,7 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
           onClick={add}
           sx={{ minHeight: { xs: 44, md: 40 }, whiteSpace: 'nowrap' }}
         >
-          {made.ids.length > 1 ? `Put ${made.ids.length} in` : 'Put it in'}
+          Add {made.ids.length > 1 ? plural(made.ids.length, 'line') : 'line'}
         </Button>
       </Box>
       <Box aria-live="polite" sx={{ maxHeight: { xs: 180, md: 260 }, overflowY: 'auto', mt: typed.length ? 1 : 0 }}>

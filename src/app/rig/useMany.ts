@@ -9,6 +9,7 @@ import {
   movedTogether,
   pasted,
   readDocument,
+  tidied,
   removeLine,
   withCable,
   withLocation,
@@ -19,8 +20,9 @@ import {
   type RigDocument,
 } from '@/core/rig';
 import { bestFreeInlet } from '@/core/rigcheck';
-import { LONGEST_NOTE, partMeant, typedText } from '@/core/typed';
+import { cableMeant, LONGEST_NOTE, typedText } from '@/core/typed';
 import { plural } from '@/core/units';
+import { moreThanOwned } from './overdrawnWords';
 import type { ManyActions } from './ManyPanel';
 
 /** Whole lines on the clipboard, for another rig; beside them stands the text as somebody would type it. */
@@ -46,27 +48,37 @@ export function useMany(given: Given): ManyActions {
     now.current = given;
   });
   useClipboard(now);
+  /** Takes a changed rig over. @returns why not, where it cannot be; what is now more than the kit has is told */
   const tried = useCallback((next: RigDocument | NotAll): string | undefined => {
     if ('problem' in next) return next.problem;
-    now.current.change(next);
+    const { document, kit, change, say } = now.current;
+    try {
+      change(readDocument(tidied(next)));
+    } catch (problem) {
+      if (problem instanceof DocumentError) return problem.message;
+      throw problem;
+    }
+    const more = moreThanOwned(document, next, kit);
+    if (more) say(more);
     return undefined;
   }, []);
   return useMemo(
     () => ({
       cable: (text) => {
         const { document, ids, kit } = now.current;
-        const part = partMeant('link', kit, text);
-        return part ? tried(withCable(document, ids, part)) : `“${text}” is no length and no cable of the kit.`;
+        const cable = cableMeant(kit, text);
+        return cable ? tried(withCable(document, ids, cable)) : `“${text}” is not a length or a cable of the kit.`;
       },
-      position: (name) => void tried(withLocation(now.current.document, now.current.ids, name)),
+      position: (name) => tried(withLocation(now.current.document, now.current.ids, name)),
       note: (text) => tried(withNote(now.current.document, now.current.ids, text, LONGEST_NOTE)),
-      names: (series) => void tried(withNames(now.current.document, now.current.ids, series)),
+      names: (series) => tried(withNames(now.current.document, now.current.ids, series)),
       move: (from) => tried(movedTogether(now.current.document, now.current.ids, from)),
       duplicate: () => {
-        const { document, ids, change, mark, say } = now.current;
+        const { document, ids, mark, say } = now.current;
         const made = duplicatedTogether(document, ids, bestFreeInlet);
         if ('problem' in made) return say(made.problem);
-        change(made.document);
+        const refused = tried(made.document);
+        if (refused) return say(`${refused} Nothing was changed.`);
         mark(made.ids);
       },
       remove: () => {
@@ -119,12 +131,12 @@ function useClipboard(now: RefObject<Given>): void {
         change(readDocument(made.document));
         mark(made.ids);
         say(
-          `${plural(made.ids.length, 'line')} put in.${made.elsewhere ? ` ${plural(made.elsewhere, 'line')} on another inlet: the one it had is taken or not here.` : ''} Ctrl Z takes it back.`,
+          `${plural(made.ids.length, 'line')} added.${made.elsewhere ? ` ${plural(made.elsewhere, 'line is', 'lines are')} on another inlet, as the old one is taken or not here.` : ''} Ctrl Z undoes it.`,
         );
       } catch (problem) {
         // Another version's lines, or somebody else's.
-        if (problem instanceof DocumentError || problem instanceof TypeError)
-          say('What was copied is no line of this version. Nothing was changed.');
+        if ([DocumentError, TypeError, SyntaxError].some((sort) => problem instanceof sort))
+          say('These lines come from another version of Inlet Check. Nothing was changed.');
         else throw problem;
       }
     };

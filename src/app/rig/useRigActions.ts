@@ -30,6 +30,7 @@ import {
 import { withRigTemplate, type RigTemplate } from '@/core/typed';
 import type { Edit } from '@/core/gear/edits';
 import { type FeedName, USUAL } from '@/core/standards/feeds';
+import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { fitting } from './ChooseMenus';
 import { answerOf, recorded } from './recorded';
@@ -102,9 +103,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
       change(next);
       if (ids.length) selectLine(ids[ids.length - 1]);
       const more = moreThanOwned(now.current.document, next, kit);
-      setMessage(
-        `${ids.length === 1 ? '1 line' : `${ids.length} lines`} put in. Ctrl Z takes it back.${more && ` ${more}`}`,
-      );
+      setMessage(`${plural(ids.length, 'line')} added. Ctrl Z undoes it.${more && ` ${more}`}`);
     },
     [change, selectLine, kit],
   );
@@ -116,7 +115,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const addRigTemplate = useCallback(
     (template: RigTemplate) => {
       change((from) => withRigTemplate(from, template));
-      setMessage(`${template.name} put in. Ctrl Z takes it back.`);
+      setMessage(`${template.name} added. Ctrl Z undoes it.`);
     },
     [change],
   );

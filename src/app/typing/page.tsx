@@ -19,7 +19,7 @@ const RULES = [
   'A number and x in front is as many lines. A name in quotes is theirs: # counts, L/R and left/right are the two of a pair.',
   'A device by a word of its name, then inlets: 3, 1-4, 1+3. Without a number, the first free one; without a device, the first free one of the rig.',
   'Several lines at once: on lines of their own (Shift Enter), or separated by semicolons.',
-  'What nobody understands is told, and kept as a note on the line. Nothing changes until you put it in, and Ctrl Z takes it back.',
+  'What is not understood is shown, and kept as a note on the line. Nothing changes until you add it, and Ctrl Z undoes it.',
 ];
 
 /** The grammar of typed lines, and every word that it knows. */
@@ -27,7 +27,7 @@ export default function TypingPage() {
   return (
     <Paper
       title="How to type lines"
-      note="In Rig, at the foot of the sheet. / puts the cursor there, Enter puts the lines in."
+      note="In Rig, at the foot of the sheet. / puts the cursor there, Enter adds the lines."
       back={{ href: '/rig', label: 'Back to the rig' }}
     >
       <table>

@@ -1,3 +1,4 @@
+import { TWELVE_LINES } from '../../../tests/lists/twelveLines';
 import { checkRig } from '../rigcheck';
 import { readTyped, withTyped } from '../typed';
 import { DEVICE_TEMPLATES, fromTemplate } from './deviceTemplates';
@@ -37,17 +38,7 @@ test('twelve lines on three devices from an empty page: typed in under 400 keys,
     }),
     emptyRig('trial'),
   );
-  const typed = [
-    '2 x sdc "Trio #" > 10m > desk 1-2',
-    'ribbon > 6m > desk 3',
-    'dyn "Guide" > 10m > desk 4',
-    'dyn "Host" > 20m > desk 9',
-    'kbd "Piano L/R" > di > 10m > desk 10-11',
-    '2 x lav "Guest #" > converter > desk 12-13',
-    'ldc "Voice" > 10m > bag 1',
-    'shotgun > 5m > bag 3',
-    'on-camera > camera',
-  ];
+  const typed = TWELVE_LINES;
   expect(typed.join('\n').length + typed.length).toBeLessThan(400);
   const found = readTyped(devices, [], typed.join('\n'));
   expect(found.flatMap(({ problem, open }) => [...(problem ? [problem] : []), ...open])).toEqual([]);

@@ -14,7 +14,7 @@ import {
   type RigDocument,
 } from '.';
 import { bestFreeInlet } from '../rigcheck';
-import { readTyped, typedText, withTyped } from '../typed';
+import { cableMeant, readTyped, typedText, withTyped } from '../typed';
 
 const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 const bare: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined };
@@ -27,17 +27,17 @@ const line = (document: RigDocument, id: string) => document.lines.find((each) =
 
 test('a cable: in place of the last one, before the inlet where there is none; other links stay', () => {
   const cable = { kind: 'cable', name: 'cable 20 m' };
-  const next = withCable(rig, [one, violin], cable);
+  const next = withCable(rig, [one, violin], () => cable);
   expect(line(next, one).links).toEqual([cable]);
   expect(line(next, violin).links.at(-1)).toEqual(cable);
   expect(line(next, two)).toBe(line(rig, two));
   const boxed = { ...rig, lines: [{ ...line(rig, one), links: [{ kind: 'pad' }] }] };
-  expect(withCable(boxed, [one], cable).lines[0].links).toEqual([{ kind: 'pad' }, cable]);
+  expect(withCable(boxed, [one], () => cable).lines[0].links).toEqual([{ kind: 'pad' }, cable]);
 });
 
 test('a cable that another line hangs on keeps its id', () => {
   const own = { ...rig, lines: [{ ...line(rig, one), links: [{ kind: 'cable', id: 'joint' }] }] };
-  expect(withCable(own, [one], { kind: 'cable', name: 'new' }).lines[0].links).toEqual([
+  expect(withCable(own, [one], () => ({ kind: 'cable', name: 'new' })).lines[0].links).toEqual([
     { kind: 'cable', name: 'new', id: 'joint' },
   ]);
 });
@@ -128,4 +128,17 @@ test('as text, copied lines are what somebody would type: read again they are th
       .map((id) => line(rig, id))
       .map(({ name, inlet, links }) => [name, inlet, links.map(({ kind }) => kind)]),
   );
+});
+
+test('a length keeps the plug that each line has there', () => {
+  const keys = withTyped(bare, readTyped(bare, [], 'keyboard "Keys" > 3 m > desk 5; dynamic > 5 m > desk 6')).document;
+  const cable = cableMeant([], '7 m')!;
+  const plugs = withCable(
+    keys,
+    keys.lines.map(({ id }) => id),
+    cable,
+  ).lines.map(({ links }) => links[0].choices?.connector);
+  expect(plugs).toEqual([expect.stringMatching(/^t/), undefined]);
+  expect(cableMeant([], 'a rope')).toBeUndefined();
+  expect(cableMeant([], 'pad')).toBeUndefined();
 });

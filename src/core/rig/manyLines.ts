@@ -1,4 +1,4 @@
-import { isCable, type Part } from '../gear';
+import { isCable, linkKind, reader, sourceKind, type ConnectorId, type Part } from '../gear';
 import type { Location } from './arrangement';
 import { endsInLink, startsAtLink, withEnds, type InletRef, type RigDocument, type RigLine } from './document';
 import { addLine, duplicateLine, freeId, freeInlets, freeName } from './rigEdits';
@@ -15,20 +15,36 @@ const withLines = (document: RigDocument, ids: readonly string[], change: (line:
   lines: document.lines.map((line) => (ids.includes(line.id) ? change(line, ids.indexOf(line.id)) : line)),
 });
 
-/** The last plain cable of each line becomes another one; a line without any gets it before its inlet. */
-export const withCable = (document: RigDocument, ids: readonly string[], cable: Part): RigDocument =>
+/**
+ * The last plain cable of each line becomes another one; a line without any gets it before its inlet.
+ * @param cable the new one, by the plug that the line has there: an instrument lead stays one
+ */
+export const withCable = (
+  document: RigDocument,
+  ids: readonly string[],
+  cable: (plug: ConnectorId) => Part,
+): RigDocument =>
   withLines(document, ids, (line) => {
     const at = line.links.findLastIndex((part) => isCable(part));
     const { id } = line.links[at] ?? {};
-    const next = { ...structuredClone(cable), ...(id !== undefined && { id }) };
+    const next = { ...structuredClone(cable(plugAt(line, at))), ...(id !== undefined && { id }) };
     return { ...line, links: at < 0 ? [...line.links, next] : line.links.with(at, next) };
   });
+
+/** The plug of a line's cable; where it has none, of what comes before the inlet. */
+function plugAt({ source, links }: RigLine, cable: number): ConnectorId {
+  const part = cable < 0 ? links.at(-1) : links[cable];
+  if (part) return linkKind(part.kind).ends(reader(linkKind(part.kind), part)).output;
+  if (!('kind' in source)) return 'xlr3';
+  const kind = sourceKind(source.kind);
+  return kind.connector(reader(kind, source));
+}
 
 /** All of them at a position; it is made where the rig does not have it yet. */
 export function withLocation(document: RigDocument, ids: readonly string[], name: string): RigDocument {
   const known = locationNamed(document, name);
   const { locations = [] } = document;
-  const location = known ?? { id: freeId(locations, name), name: name.trim().slice(0, 80) };
+  const location = known ?? { id: freeId(locations, name), name: name.trim().slice(0, 80).trim() };
   const placed = withLines(document, ids, (line) => ({ ...line, location: location.id }));
   return known ? placed : { ...placed, locations: [...locations, location] };
 }
@@ -79,7 +95,7 @@ export function withNames(document: RigDocument, ids: readonly string[], series:
   const others = document.lines.filter(({ id }) => !ids.includes(id));
   return withLines(document, ids, (line, n) => ({
     ...line,
-    name: (others.some(({ name }) => name === names[n]) ? freeName(others, names[n]) : names[n]).slice(0, 80),
+    name: (others.some(({ name }) => name === names[n]) ? freeName(others, names[n]) : names[n]).slice(0, 80).trim(),
   }));
 }
 

@@ -15,17 +15,17 @@ interface Composed {
   links: readonly Part[];
   inlets: readonly InletRef[];
   note: string;
-  location?: string;
 }
 
 /** Lines put together from what was meant; each has a name that the rig does not have yet. */
-export function composed(document: RigDocument, { names, sources, links, inlets, note, location }: Composed) {
+export function composed(document: RigDocument, { names, sources, links, inlets, note }: Composed) {
   let rig = document;
   return inlets.map((inlet, n): Omit<RigLine, 'id'> => {
     const line: Omit<RigLine, 'id'> = {
-      name: rig.lines.some(({ name }) => name === names[n]) ? freeName(rig.lines, names[n]) : names[n].slice(0, 80),
-      ...(note && { note: note.slice(0, LONGEST_NOTE) }),
-      ...(location !== undefined && { location }),
+      name: rig.lines.some(({ name }) => name === names[n])
+        ? freeName(rig.lines, names[n])
+        : names[n].slice(0, 80).trim(),
+      ...(note && { note: note.slice(0, LONGEST_NOTE).trim() }),
       source: structuredClone(sources[n].part),
       links: structuredClone([...links]),
       inlet,

@@ -6,4 +6,4 @@ export { cableOf, isCableWord, lengthened, lengthIn, ofFeet } from './lengths';
 export { candidatesOf, matches, meant, tokensOf, type Candidate } from './match';
 export { RIG_TEMPLATES, withRigTemplate, type RigTemplate } from './rigTemplates';
 export { typedText } from './written';
-export { partMeant, readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';
+export { cableMeant, partMeant, readTyped, withTyped, type Ambiguous, type TypedLine } from './typed';

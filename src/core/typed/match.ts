@@ -11,7 +11,13 @@ export interface Candidate {
   left: number;
   part: Part;
   /** By what it may be called. */
-  terms: readonly string[];
+  terms: readonly Term[];
+}
+
+/** What something is called, cut into words, and as one. */
+interface Term {
+  tokens: readonly string[];
+  plain: string;
 }
 
 /** A candidate with how well words fit it, from 0 to 100. */
@@ -30,11 +36,7 @@ export function candidatesOf(
   for (const { source, links } of lines)
     for (const { item } of role === 'link' ? links : 'kind' in source ? [source] : [])
       if (item !== undefined) used.set(item, (used.get(item) ?? 0) + 1);
-  const kinds = role === 'source' ? SOURCES : LINKS;
-  const termsOf = (kind: string): string[] => {
-    const { label, words = [] } = kinds.find((each) => each.kind === kind)!;
-    return [label, kind.replaceAll('-', ' '), ...words];
-  };
+  const terms = role === 'source' ? SOURCE_TERMS : LINK_TERMS;
   return [
     ...kit.flatMap((item): Candidate[] =>
       // What is broken is put on a line by hand alone.
@@ -45,17 +47,17 @@ export function candidatesOf(
               owned: true,
               left: countOf(item) - (used.get(item.id) ?? 0),
               part: partOf(item),
-              terms: [item.name, ...termsOf(item.part.kind)],
+              terms: [termOf(item.name), ...terms.get(item.part.kind)!],
             },
           ]
         : [],
     ),
-    ...kinds.map(({ kind, label }): Candidate => ({
+    ...(role === 'source' ? SOURCES : LINKS).map(({ kind, label }): Candidate => ({
       label,
       owned: false,
       left: Infinity,
       part: { kind },
-      terms: termsOf(kind),
+      terms: terms.get(kind)!,
     })),
   ];
 }
@@ -68,31 +70,49 @@ export const tokensOf = (text: string): string[] =>
     .split(/[^a-z0-9]+/)
     .filter(Boolean);
 
-/** One `s` at the end more or less makes no difference. */
-const begins = (token: string, word: string): boolean =>
-  token.startsWith(word) || token.startsWith(word.replace(/s$/, ''));
+const termOf = (text: string): Term => {
+  const tokens = tokensOf(text);
+  return { tokens, plain: tokens.join('') };
+};
+
+/** Words that are looked for: `stems` without one `s` at the end, which makes no difference. */
+interface Wanted {
+  words: readonly string[];
+  stems: readonly string[];
+  plain: string;
+}
+const wantedOf = (words: readonly string[]): Wanted => ({
+  words,
+  stems: words.map((word) => (word.length > 2 ? word.replace(/s$/, '') : word)),
+  plain: words.join(''),
+});
 
 /** What every line has already is hardly meant. */
 const USED_UP = 30;
 
+/** What the trade calls each kind, cut into words. */
+const termsOf = (kinds: readonly { kind: string; label: string; words?: readonly string[] }[]) =>
+  new Map(kinds.map(({ kind, label, words = [] }) => [kind, [label, kind.replaceAll('-', ' '), ...words].map(termOf)]));
+const [SOURCE_TERMS, LINK_TERMS] = [termsOf(SOURCES), termsOf(LINKS)];
+
 /** How well words fit one of the terms: all of it, its beginning, or some of its words. */
-function scoreOf(words: readonly string[], term: string): number {
-  const tokens = tokensOf(term);
-  if (tokens.join(' ') === words.join(' ')) return 100;
-  if (tokens.join('') === words.join('')) return 95;
-  if (words.every((word) => tokens.some((token) => begins(token, word))))
-    return 80 - Math.min(20, 3 * (tokens.length - words.length)) - (tokens.includes(words[0]) ? 0 : 8);
+function scoreOf({ words, stems, plain }: Wanted, term: Term): number {
+  if (term.plain === plain) return term.tokens.length === words.length ? 100 : 95;
+  if (stems.every((stem) => term.tokens.some((token) => token.startsWith(stem))))
+    return 80 - Math.min(20, 3 * (term.tokens.length - words.length)) - (term.tokens.includes(words[0]) ? 0 : 8);
   return 0;
 }
 
 /** What fits no single term but all of them together: "small diaphragm condenser". */
 const TOGETHER = 62;
 
-function bestOf(words: readonly string[], { terms }: Candidate): number {
-  const single = Math.max(...terms.map((term) => scoreOf(words, term)));
-  if (single >= TOGETHER || words.length < 2) return single;
-  const tokens = terms.flatMap(tokensOf);
-  return words.every((word) => tokens.some((token) => begins(token, word))) ? TOGETHER : single;
+function bestOf(wanted: Wanted, { terms }: Candidate): number {
+  let best = 0;
+  for (const term of terms) best = Math.max(best, scoreOf(wanted, term));
+  if (best >= TOGETHER || wanted.words.length < 2) return best;
+  return wanted.stems.every((stem) => terms.some(({ tokens }) => tokens.some((token) => token.startsWith(stem))))
+    ? TOGETHER
+    : best;
 }
 
 /** What words may mean, best first. @param least score that is worth a mention */
@@ -106,10 +126,11 @@ export function matches(text: string, candidates: readonly Candidate[], least = 
 
 function scored(words: readonly string[], candidates: readonly Candidate[], least: number): Match[] {
   if (words.length === 0) return [];
+  const wanted = wantedOf(words);
   return candidates
     .map((candidate): Match => ({
       candidate,
-      score: bestOf(words, candidate) - (candidate.left > 0 ? 0 : USED_UP),
+      score: bestOf(wanted, candidate) - (candidate.left > 0 ? 0 : USED_UP),
     }))
     .filter(({ score }) => score >= least)
     .sort((a, b) => b.score - a.score || Number(b.candidate.owned) - Number(a.candidate.owned));

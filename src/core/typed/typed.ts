@@ -1,4 +1,4 @@
-import { linkKind, reader, type Part } from '../gear';
+import { isCable, linkKind, reader, type ConnectorId, type Part } from '../gear';
 import type { KitItem } from '../kit/item';
 import { addLine } from '../rig/rigEdits';
 import type { Device, InletRef, RigDocument, RigLine } from '../rig/document';
@@ -71,6 +71,14 @@ export function partMeant(role: 'source' | 'link', kit: readonly KitItem[], text
   if (length && isCableWord(words)) return cableOf(kit, length.metres, 'xlr3');
   const { best } = meant(words, candidatesOf(role, kit, { lines: [] }));
   return best && lengthened(best, words, length?.metres);
+}
+
+/** A cable as people type it: a length, with whatever plug is needed, or one of the kit; nothing for what is none. */
+export function cableMeant(kit: readonly KitItem[], text: string): ((plug: ConnectorId) => Part) | undefined {
+  const length = lengthIn(text);
+  if (length && isCableWord(length.rest)) return (plug) => cableOf(kit, length.metres, plug);
+  const part = partMeant('link', kit, text);
+  return part && isCable(part) ? () => part : undefined;
 }
 
 function readOne(

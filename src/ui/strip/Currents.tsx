@@ -63,9 +63,11 @@ export function Currents({ result, grid, flows }: Props) {
   const text = over && quantity(over.amps, 'A');
   return (
     <g fill="none" stroke={stop ? palette.verdict.Stop : palette.text.primary} strokeWidth={stop ? 1.5 : 1.1}>
-      {stretches.map((stretch, n) => (
-        <Marks key={n} {...stretch} flows={flows} />
-      ))}
+      {flows ? (
+        stretches.map((stretch, n) => <Flowing key={n} {...stretch} />)
+      ) : (
+        <path d={stretches.map((stretch) => marks(stretch, 0)).join('')} />
+      )}
       {text && (
         <g stroke="none">
           <rect
@@ -90,29 +92,39 @@ export function Currents({ result, grid, flows }: Props) {
   );
 }
 
-const along = keyframes`to { transform: translate(var(--dx), var(--dy)); }`;
-
-/** Arrowheads along a stretch; moving, they go on by their distance and begin anew. */
-function Marks({ from, to, amps, flows }: Stretch & { flows: boolean }) {
-  const [start, end] = amps > 0 ? [to, from] : [from, to];
-  const length = Math.hypot(end.x - start.x, end.y - start.y);
+/** Arrowheads along a stretch, as a path. @param back by how much of their distance they begin earlier */
+function marks({ from, to, amps }: Stretch, back: number): string {
+  const { x, y, ux, uy, length } = way({ from, to, amps });
   const step = spacing(amps);
   const count = Math.floor((length - 4) / step);
-  if (count < 1 && length < 12) return null;
-  const [ux, uy] = [(end.x - start.x) / length, (end.y - start.y) / length];
+  if (count < 1 && length < 12) return '';
   const reach = size(amps);
-  const offset = (length - Math.max(count - 1, 0) * step) / 2 - (flows ? step / 2 : 0);
-  const d = Array.from({ length: Math.max(count, 1) }, (_, n) => {
-    const [x, y] = [start.x + ux * (offset + n * step), start.y + uy * (offset + n * step)];
+  const offset = (length - Math.max(count - 1, 0) * step) / 2 - back * step;
+  return Array.from({ length: Math.max(count, 1) }, (_, n) => {
+    const [tipX, tipY] = [x + ux * (offset + n * step), y + uy * (offset + n * step)];
     const corner = (side: 1 | -1) =>
-      `${(x - ux * reach - side * uy * reach).toFixed(1)} ${(y - uy * reach + side * ux * reach).toFixed(1)}`;
-    return `M${corner(1)}L${x.toFixed(1)} ${y.toFixed(1)}L${corner(-1)}`;
+      `${(tipX - ux * reach - side * uy * reach).toFixed(1)} ${(tipY - uy * reach + side * ux * reach).toFixed(1)}`;
+    return `M${corner(1)}L${tipX.toFixed(1)} ${tipY.toFixed(1)}L${corner(-1)}`;
   }).join('');
-  if (!flows) return <path d={d} />;
+}
+
+/** Where a current enters a stretch, and which way it goes. */
+function way({ from, to, amps }: Stretch) {
+  const [start, end] = amps > 0 ? [to, from] : [from, to];
+  const length = Math.hypot(end.x - start.x, end.y - start.y);
+  return { ...start, ux: (end.x - start.x) / length, uy: (end.y - start.y) / length, length };
+}
+
+const along = keyframes`to { transform: translate(var(--dx), var(--dy)); }`;
+
+/** The arrowheads of a stretch, moving on by their distance and beginning anew. */
+function Flowing(stretch: Stretch) {
+  const { ux, uy } = way(stretch);
+  const step = spacing(stretch.amps);
   return (
     <Box
       component="path"
-      d={d}
+      d={marks(stretch, 0.5)}
       style={{ '--dx': `${ux * step}px`, '--dy': `${uy * step}px` } as React.CSSProperties}
       sx={{ animation: `${along} 1.4s linear infinite` }}
     />

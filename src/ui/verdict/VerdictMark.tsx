@@ -41,7 +41,7 @@ export function VerdictMark({
         {SHAPES[verdict]}
       </svg>
       {count !== undefined && `${count} `}
-      <Box component="span" sx={brief ? { [`@media (max-width: 719.95px)`]: visuallyHidden } : undefined}>
+      <Box component="span" sx={({ breakpoints }) => (brief ? { [breakpoints.down('md')]: visuallyHidden } : {})}>
         {verdict}
       </Box>
     </Box>

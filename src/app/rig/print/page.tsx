@@ -6,10 +6,10 @@ import type { Verdict } from '@/core/check';
 import { linkKind, sourceKind } from '@/core/gear';
 import { byPosition, inletText, pullList, type KitItem } from '@/core/kit';
 import { endsInLink, groupOf, startsAtLink, type RigDocument, type RigLine } from '@/core/rig';
-import { checkRig } from '@/core/rigcheck';
 import { feedLabel } from '@/core/standards/feeds';
 import { loadKit } from '@/store/kit';
 import { loadRig } from '@/store/rigs';
+import { heavily } from '@/threads/pool';
 import { Paper } from '@/ui/shell/Paper';
 import { onStore } from '../../onStore';
 
@@ -27,8 +27,8 @@ type Sheet = keyof typeof SHEETS;
 /** A rig on paper: who goes where, where they are, what to pack, and labels; A4 and Letter alike. */
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string; sheet?: string }> }) => {
   const { rig = '', sheet = 'input' } = await searchParams;
-  const saved = loadRig(store, rig);
-  if (!saved || !(sheet in SHEETS)) notFound();
+  const saved = typeof rig === 'string' ? loadRig(store, rig) : undefined;
+  if (!saved || !Object.hasOwn(SHEETS, sheet)) notFound();
   const { document } = saved;
   return (
     <Paper
@@ -58,15 +58,15 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       }
       back={{ href: `/rig?rig=${encodeURIComponent(rig)}`, label: 'Back to the rig' }}
     >
-      {view(sheet as Sheet, document, loadKit(store))}
+      {await view(sheet as Sheet, document, loadKit(store))}
     </Paper>
   );
 });
 
-function view(sheet: Sheet, document: RigDocument, kit: readonly KitItem[]): ReactNode {
+async function view(sheet: Sheet, document: RigDocument, kit: readonly KitItem[]): Promise<ReactNode> {
   switch (sheet) {
     case 'input':
-      return <InputTable document={document} />;
+      return <InputTable document={document} verdicts={await heavily('verdicts', document)} />;
     case 'position':
       return <Positions document={document} />;
     case 'pull':
@@ -95,10 +95,6 @@ const feedText = ({ devices }: RigDocument, line: RigLine): string => {
 const positionOf = ({ locations }: RigDocument, line: RigLine): string =>
   locations?.find(({ id }) => id === line.location)?.name ?? '';
 
-function verdictsOf(document: RigDocument): ReadonlyMap<string, Verdict> {
-  return new Map(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
-}
-
 /** A table of cells; a heading for each column. */
 const Table = ({ heads, rows }: { heads: readonly string[]; rows: readonly (readonly ReactNode[])[] }) => (
   <table>
@@ -123,25 +119,22 @@ const Table = ({ heads, rows }: { heads: readonly string[]; rows: readonly (read
   </table>
 );
 
-function InputTable({ document }: { document: RigDocument }) {
-  const verdicts = verdictsOf(document);
-  return (
-    <Table
-      heads={['', 'Name', 'Source', 'Via', 'Inlet', 'Feed', 'Position', 'Verdict', 'Note']}
-      rows={document.lines.map((line, n) => [
-        n + 1,
-        <strong key="name">{line.name}</strong>,
-        sourceText(document, line),
-        linksText(line),
-        inletText(document, line),
-        feedText(document, line),
-        positionOf(document, line),
-        verdicts.get(line.id) ?? 'not solved',
-        line.note ?? '',
-      ])}
-    />
-  );
-}
+const InputTable = ({ document, verdicts }: { document: RigDocument; verdicts: Record<string, Verdict> }) => (
+  <Table
+    heads={['', 'Name', 'Source', 'Via', 'Inlet', 'Feed', 'Position', 'Verdict', 'Note']}
+    rows={document.lines.map((line, n) => [
+      n + 1,
+      <strong key="name">{line.name}</strong>,
+      sourceText(document, line),
+      linksText(line),
+      inletText(document, line),
+      feedText(document, line),
+      positionOf(document, line),
+      verdicts[line.id] ?? 'no result',
+      line.note ?? '',
+    ])}
+  />
+);
 
 const Positions = ({ document }: { document: RigDocument }) => (
   <>

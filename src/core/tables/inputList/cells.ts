@@ -41,6 +41,8 @@ const DAY =
 
 /** A cell with a channel number or several: "1", "Ch 1-2", "3/4", "5 & 6"; undefined where it is none. */
 export function numbersIn(cell: string): number[] | undefined {
+  const date = /^\d{4}-(\d\d)-(\d\d)$/.exec(cell.trim());
+  if (date) return [Number(date[1]), Number(date[2])].sort((a, b) => a - b);
   const day = DAY.exec(cell.trim());
   if (day) {
     const month = MONTHS.indexOf((day[2] ?? day[3]).toLowerCase()) + 1;

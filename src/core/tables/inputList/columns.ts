@@ -17,19 +17,20 @@ export interface Columns {
 /** How far down headings are looked for. */
 const DEEPEST = 20;
 
-/**
- * Finds the headings of a list and what its columns hold; a list without headings is told by what is in its columns.
- * @param said what somebody says the columns hold
- */
-export function columnsOf(
-  grid: Grid,
-  said: readonly (Role | undefined)[] | undefined,
-  candidates: Candidates,
-): Columns {
+/** What somebody says about the columns: what they hold, and whether the first row is their headings. */
+export interface SaidOfColumns {
+  roles?: readonly (Role | undefined)[];
+  headed?: boolean;
+}
+
+/** Finds the headings of a list and what its columns hold; a list without headings is told by what is in its columns. */
+export function columnsOf(grid: Grid, { roles: said, headed }: SaidOfColumns, candidates: Candidates): Columns {
   const counts = grid.slice(0, DEEPEST).map(headingsIn);
   const most = Math.max(0, ...counts);
-  const at = most >= 2 ? counts.indexOf(most) : -1;
-  const own = at < 0 && said !== undefined && grid.length > 1 && isNoRow(grid[0], said, candidates);
+  const seen = most >= 2 ? counts.indexOf(most) : -1;
+  const at = headed === undefined ? seen : headed ? 0 : -1;
+  const own =
+    at < 0 && headed === undefined && said !== undefined && grid.length > 1 && isNoRow(grid[0], said, candidates);
   const headings = at < 0 ? (own ? grid[0] : []) : joined(grid, at);
   const first = at < 0 ? Number(own) : at + 1;
   const byHeading = at < 0 ? undefined : rolesOf(headings);

@@ -21,8 +21,7 @@ export function gridOf(rows: readonly (readonly unknown[])[]): Grid {
 
 function cellText(cell: unknown): string {
   if (cell === null || cell === undefined) return '';
-  // A spreadsheet takes "1-2" for a day.
-  if (cell instanceof Date) return `${cell.getUTCDate()}-${cell.getUTCMonth() + 1}`;
+  if (cell instanceof Date) return cell.toISOString().replace('T00:00:00.000Z', '');
   if (typeof cell === 'boolean') return cell ? 'yes' : 'no';
   const text = String(cell).replaceAll(/\s+/g, ' ').trim();
   return /^[-–—=_*]{2,}$/.test(text) ? '' : text;

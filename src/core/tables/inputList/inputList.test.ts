@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { LISTS } from '../../../../tests/lists/lists';
 import { parseKit } from '../../kit';
 import { parseDocument, readDocument, type RigDocument } from '../../rig';
-import { gridFrom, inputList, readInputList, type InputList, type InputRow } from '.';
+import { gridFrom, inputList, openRows, readInputList, type InputList, type InputRow } from '.';
+import { gridOf } from './grid';
 
 const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 /** The demo's devices with nothing plugged. */
@@ -116,7 +118,10 @@ test('a rig without a device gets one that is large enough; another device can b
 
 test('what somebody says of a row or a column goes before what the list says', () => {
   const list = read('Ch,Name,Mic\n1,Visitor,whatsit\n2,Host,dynamic');
-  expect(list.rows[0]).toMatchObject({ becomes: 'open', problem: expect.stringContaining('“whatsit” is no source') });
+  expect(list.rows[0]).toMatchObject({
+    becomes: 'open',
+    problem: expect.stringContaining('“whatsit” is not in the kit'),
+  });
   const said = read('Ch,Name,Mic\n1,Visitor,whatsit\n2,Host,dynamic', empty, kit, { sources: { 2: 'ribbon' } });
   expect(said.rows[0].lines[0].note).toBe('Mic: whatsit');
   expect(became(said.rows[0])).toBe('passive-ribbon@1');
@@ -148,4 +153,78 @@ test('sixty-four rows of one device, each on its inlet', () => {
   expect(list.document.lines.map(({ inlet }) => ('device' in inlet ? inlet.inlet : ''))).toEqual(
     rows.map((_, n) => String(n + 1)),
   );
+});
+
+test('whatever is in the cells, what it makes is a rig that can be saved, and rows that wait are kept whole', () => {
+  const words = [
+    '',
+    'Ch',
+    'Name',
+    'Mic',
+    '48V',
+    'Notes',
+    '1',
+    '1-2',
+    'dynamic',
+    'SDC',
+    'DI',
+    '2x ribbon',
+    'spare',
+    'same',
+    'x',
+    '30 ft',
+    ' ',
+    '"',
+    '=1+1',
+    'Desk 3',
+    `${'long words '.repeat(70)}end`,
+  ];
+  const cell = fc.oneof(
+    { weight: 4, arbitrary: fc.constantFrom(...words) },
+    fc.string({ unit: 'grapheme', maxLength: 120 }),
+  );
+  const grids = fc.array(fc.array(cell, { minLength: 1, maxLength: 7 }), { minLength: 1, maxLength: 14 });
+  fc.assert(
+    fc.property(grids, fc.boolean(), (rows, bare) => {
+      const list = readInputList(bare ? { ...empty, devices: [] } : empty, kit, gridOf(rows));
+      expect(() => readDocument(structuredClone(list.document))).not.toThrow();
+      const open = list.rows.filter(({ becomes }) => becomes === 'open').map(({ cells }) => cells);
+      const rest = openRows(list);
+      if (!rest) return;
+      const again = readInputList(list.document, kit, rest.grid, rest.said);
+      expect(again.rows.map(({ cells }) => cells)).toEqual(open);
+    }),
+    { numRuns: process.env.EXPLORE === 'whole' ? 5000 : 100 },
+  );
+});
+
+test('rows that wait are read again as they were, by what was said of their columns', () => {
+  const list = read('Figur,Kapsel\nVisitor,whatsit\nAnnouncer,dynamic', empty, kit, { roles: ['name', 'source'] });
+  const rest = openRows(list)!;
+  expect(rest.grid).toEqual([
+    ['Figur', 'Kapsel'],
+    ['Visitor', 'whatsit'],
+  ]);
+  const again = readInputList(list.document, kit, rest.grid, { ...rest.said, sources: { 2: 'ribbon' } });
+  expect(again.rows.map(became)).toEqual(['passive-ribbon@2']);
+  expect(openRows(again)).toBeUndefined();
+});
+
+test('notes that a line cannot keep go to the rig’s note; what is too much for that is told', () => {
+  const long = 'under the hatch, '.repeat(40).trim();
+  const list = read(`Ch,Name,Mic,Notes\n1,Announcer,dynamic,"${long}"`);
+  const [line] = list.document.lines;
+  expect(line.note!.length).toBeLessThanOrEqual(500);
+  expect(`${line.note} ${list.document.note}`).toContain('under the hatch');
+  expect(list.lost).toEqual([]);
+  const titles = Array.from({ length: 12 }, (_, n) => `${n} ${long}`);
+  const full = read(`${titles.map((title) => `"${title}",,`).join('\n')}\nCh,Name,Mic\n1,Announcer,dynamic`);
+  expect(full.lost.length).toBeGreaterThan(0);
+  expect(full.document.note!.length + full.lost.join('').length).toBeGreaterThanOrEqual(titles.join('').length);
+  // Read again, nothing is noted twice.
+  const again = read(
+    'Title,,\nCh,Name,Mic\n2,Host,dynamic',
+    read('Title,,\nCh,Name,Mic\n1,Announcer,dynamic').document,
+  );
+  expect(again.document.note).toBe('Title');
 });

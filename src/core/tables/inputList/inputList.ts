@@ -1,11 +1,11 @@
 import type { KitItem } from '../../kit/item';
-import { type RigDocument } from '../../rig/document';
+import type { RigDocument } from '../../rig/document';
+import { withLocation } from '../../rig/manyLines';
+import { addLine } from '../../rig/rigEdits';
 import { candidatesOf } from '../../typed';
-import { columnsOf, type Columns } from './columns';
+import { columnsOf, type Columns, type SaidOfColumns } from './columns';
 import type { Grid } from './grid';
-import type { Role } from './roles';
-
-import { deviceFor, withFeeds, withLocated } from './placing';
+import { deviceFor, withFeeds } from './placing';
 import { DITTO, readRow, type InputRow } from './row';
 
 /** What an input list becomes. */
@@ -14,6 +14,8 @@ export interface InputList {
   rows: InputRow[];
   /** What belongs to no line and is kept in the rig's note: titles, totals, spare channels. */
   left: string[];
+  /** Of that, what does not fit into the rig's note any more. */
+  lost: string[];
   /** The rig with every row that could be put in. */
   document: RigDocument;
   /** Id of the device that the numbers are inlets of. */
@@ -23,9 +25,7 @@ export interface InputList {
 }
 
 /** What somebody says about a list where it does not say so itself. */
-export interface Said {
-  /** What the columns hold. */
-  roles?: readonly (Role | undefined)[];
+export interface Said extends SaidOfColumns {
   /** Id of the device that the numbers are inlets of; `new` for one that is made for it. */
   device?: string;
   /** By row: what its source is, as somebody calls it. */
@@ -36,6 +36,7 @@ export interface Said {
 
 /** A device for a rig that has none. */
 export const NEW_DEVICE = 'new';
+/** Longest note of a rig. */
 const MOST_NOTE = 2000;
 
 /**
@@ -43,7 +44,7 @@ const MOST_NOTE = 2000;
  * is lost: what no line says by itself is kept as a note on it, and what belongs to no line in the rig's note.
  */
 export function readInputList(document: RigDocument, kit: readonly KitItem[], grid: Grid, said: Said = {}): InputList {
-  const columns = columnsOf(grid, said.roles, {
+  const columns = columnsOf(grid, said, {
     sources: candidatesOf('source', kit, document),
     links: candidatesOf('link', kit, document),
   });
@@ -52,39 +53,55 @@ export function readInputList(document: RigDocument, kit: readonly KitItem[], gr
   let section = '';
   let before = '';
   const rows: InputRow[] = [];
+  const ids: string[] = [];
   const left = columns.titles.map((row) => row.filter(Boolean).join(' '));
   for (const [n, cells] of grid.entries()) {
     if (n < columns.first || cells.every((cell) => cell === '')) continue;
-    const row = readRow(next, kit, {
-      n,
-      cells,
-      columns,
-      device,
-      section,
-      before,
-      chosen: said.sources?.[n + 1],
-      next: grid[n + 1],
-    });
+    const chosen = said.sources?.[n + 1];
+    const row = readRow(next, kit, { n, cells, columns, device, section, before, chosen });
     rows.push(row);
     const own = columns.roles.flatMap((role, column) => (role === 'source' ? [cells[column]] : [])).join(' ');
     if (own && !DITTO.test(own)) before = own;
     if (row.becomes === 'heading') section = row.name;
-    if (row.becomes === 'spare' || row.becomes === 'there') left.push(cells.filter(Boolean).join(' '));
-    next = row.lines.reduce(withLocated, next);
+    if (row.becomes === 'spare') left.push(cells.filter(Boolean).join(' '));
+    if (row.over) left.push(`${row.name}: ${row.over}`);
+    next = row.lines.reduce(addLine, next);
+    const made = row.lines.length ? next.lines.slice(-row.lines.length).map(({ id }) => id) : [];
+    if (row.position) next = withLocation(next, made, row.position);
+    ids.push(...made);
   }
   // What comes after the last line is no heading of anything.
   const last = rows.findLastIndex(({ becomes }) => becomes === 'lines' || becomes === 'open');
   for (const [n, { becomes, name }] of rows.entries()) if (becomes === 'heading' && n > last) left.push(name);
   if (said.setFeeds !== false) next = withFeeds(next, rows);
-  const known = new Set(document.lines.map(({ id }) => id));
-  const ids = next.lines.map(({ id }) => id).filter((id) => !known.has(id));
-  const note = [next.note, ...left].filter(Boolean).join('\n');
+  const { note, lost } = noteWith(document.note, left);
   return {
     columns,
     rows,
     left,
+    lost,
     device: device.id,
-    document: ids.length ? { ...next, ...(note && { note: note.slice(0, MOST_NOTE) }) } : document,
+    document: ids.length ? { ...next, ...(note && { note }) } : document,
     ids,
   };
+}
+
+/** The rig's note with what belongs to no line, each once; what is too much for it is told. */
+function noteWith(before: string | undefined, left: readonly string[]): { note?: string; lost: string[] } {
+  let note = before;
+  const lost: string[] = [];
+  for (const each of left) {
+    if (note?.split('\n').includes(each)) continue;
+    const longer: string = [note, each].filter(Boolean).join('\n');
+    if (longer.length > MOST_NOTE) lost.push(each);
+    else note = longer;
+  }
+  return { ...(note && { note }), lost };
+}
+
+/** Rows that still need an answer, as a list of their own under its headings, with what is known of its columns. */
+export function openRows({ columns: { roles, headings }, rows }: InputList): { grid: Grid; said: Said } | undefined {
+  const open = rows.filter(({ becomes }) => becomes === 'open').map(({ cells }) => cells);
+  if (open.length === 0) return undefined;
+  return { grid: [open[0].map((_, n) => headings[n] ?? ''), ...open], said: { roles, headed: true } };
 }

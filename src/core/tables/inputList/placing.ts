@@ -1,4 +1,4 @@
-import { addLine, freeId, freeInlets, newDevice, setFeed } from '../../rig/rigEdits';
+import { freeInlets, newDevice, setFeed } from '../../rig/rigEdits';
 import { groupOf, type Device, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
 import { FEEDS } from '../../standards/feeds';
 import { deviceMeant, inletsMeant } from '../../typed';
@@ -6,15 +6,8 @@ import { numbersIn, type FeedWanted } from './cells';
 import { type Columns } from './columns';
 import type { Grid } from './grid';
 
-/** A line put in; a position that the rig does not have yet is made. */
-export function withLocated(rig: RigDocument, line: Omit<RigLine, 'id'>): RigDocument {
-  const name = line.location;
-  if (name === undefined) return addLine(rig, line);
-  const known = rig.locations?.find((location) => location.name.toLowerCase() === name.toLowerCase());
-  const location = known ?? { id: freeId(rig.locations ?? [], name), name: name.slice(0, 80) };
-  const placed = { ...line, location: location.id };
-  return addLine(known ? rig : { ...rig, locations: [...(rig.locations ?? []), location] }, placed as typeof line);
-}
+/** How many inlets a device may have that is made for a list. */
+const SIZES = [2, 4, 8, 16, 24, 32, 48, 64, 96, 128];
 
 /** The device whose inlets the numbers are: the one that is said, else the one whose inlets fit the most of them. */
 export function deviceFor(document: RigDocument, grid: Grid, { roles, first }: Columns, said: string | undefined) {
@@ -31,7 +24,7 @@ export function deviceFor(document: RigDocument, grid: Grid, { roles, first }: C
   const made = newDevice(document, {
     name: 'Desk',
     kind: 'three-pin',
-    inlets: Math.min([2, 4, 8, 16, 24, 32, 48, 64].find((size) => size >= count) ?? 64, 64),
+    inlets: SIZES.find((size) => size >= count) ?? SIZES.at(-1)!,
     perSwitch: 1,
     offers: ['P48'],
   });

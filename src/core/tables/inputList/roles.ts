@@ -66,7 +66,7 @@ export const ROLES: Record<Role, { label: string; headings: readonly string[] }>
     ],
   },
   links: {
-    label: 'What lies between',
+    label: 'Links',
     headings: [
       'links',
       'via',

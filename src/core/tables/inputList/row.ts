@@ -1,6 +1,13 @@
 import { linkKind, livesOnFeed, reader, sourceKind, type ConnectorId, type Part } from '../../gear';
 import type { KitItem } from '../../kit/item';
-import { startsAtLink, type Device, type InletRef, type RigDocument, type RigLine } from '../../rig/document';
+import {
+  MOST_LINES,
+  startsAtLink,
+  type Device,
+  type InletRef,
+  type RigDocument,
+  type RigLine,
+} from '../../rig/document';
 import { between, cableOf, candidatesOf, composed, LONGEST_NOTE, namesFor, plugOf, sourcesFor } from '../../typed';
 import { feedIn, isSpare, metresIn, numbersIn, type FeedWanted } from './cells';
 import { type Columns } from './columns';
@@ -28,6 +35,10 @@ export interface InputRow {
   /** What somebody should know of it: another inlet than the list says, 48 V where none is needed. */
   remarks: string[];
   lines: Omit<RigLine, 'id'>[];
+  /** Where its source is, by name. */
+  position?: string;
+  /** What is too long for the notes of its lines. */
+  over?: string;
   /** Why it stays open, and what to do. */
   problem?: string;
 }
@@ -44,8 +55,6 @@ export interface Reading {
   section: string;
   /** What somebody says its source is. */
   chosen?: string;
-  /** The row after it. */
-  next?: string[];
 }
 
 /** Reads one row against the rig with those before it. */
@@ -59,7 +68,7 @@ export function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Read
     row: n + 1,
     cells,
     becomes: 'lines',
-    name: name || sourceText || number,
+    name: name || sourceText || number || `Row ${n + 1}`,
     understood: [],
     certainty: 'sure',
     others: [],
@@ -92,9 +101,10 @@ export function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Read
     return {
       ...row,
       becomes: 'open',
-      problem: sourceText
-        ? `“${sourceText}” is no source of the kit or the catalogue: say what it is.`
-        : 'The list does not say what picks it up: say what it is.',
+      problem:
+        (chosen ?? sourceText)
+          ? `“${chosen ?? sourceText}” is not in the kit or the catalogue. Choose a source.`
+          : 'No microphone, pickup or line source given. Choose a source.',
     };
   row.certainty = source.certainty;
   row.others = source.others.map(({ label }) => label);
@@ -105,10 +115,11 @@ export function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Read
     { numbers, device: of('device').join(' '), inlet: of('inlet').join(' ') },
     row.remarks,
   );
-  const notes = notesOf(reading, meaning, links, source, named, row);
   const count = where.length;
+  if (count > 0 && rig.lines.length + count > MOST_LINES)
+    return { ...row, becomes: 'open', problem: `A rig takes ${MOST_LINES} lines. Put the rest into another one.` };
   if (count === 0)
-    return { ...row, becomes: 'open', problem: `No inlet of ${device.name} is free: add a device, or choose another.` };
+    return { ...row, becomes: 'open', problem: `No inlet is free for it. Add a device, or choose another one above.` };
   const chain = chainOf(rig, kit, source, [meaning, ...links], of('cable'), columns, where[0]);
   const both =
     meaning.sources.length === count && count > 1 ? meaning.sources.map(({ candidate }) => candidate) : undefined;
@@ -124,14 +135,16 @@ export function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Read
     row.remarks.push(
       `The list says ${meaning.count}; there is ${count === 1 ? 'one inlet' : `${count} inlets`} for it.`,
     );
-  const location = of('location')[0];
+  const note = [section, ...notesOf(reading, meaning, links, source, named)].filter(Boolean).join('; ');
+  if (note.length > LONGEST_NOTE) row.over = note.slice(LONGEST_NOTE);
+  const [position] = of('location');
+  if (position) row.position = position;
   row.lines = composed(rig, {
     names: namesFor(row.name, count),
     sources,
     links: chain,
     inlets: where,
-    note: [section, ...notes].filter(Boolean).join('; '),
-    ...(location !== undefined && { location: location.slice(0, 80) }),
+    note,
   });
   row.understood = [
     `${count > 1 ? `${count} × ` : ''}${[...new Set(sources.map(({ label }) => label))].join(' + ')}`,
@@ -170,9 +183,8 @@ function notesOf(
   links: readonly CellMeaning[],
   source: Found | undefined,
   named: boolean,
-  row: InputRow,
 ): string[] {
-  const kept = columns.roles.flatMap((role, column): string[] => {
+  return columns.roles.flatMap((role, column): string[] => {
     const [cell, heading] = [cells[column], columns.headings[column] ?? ''];
     if (!cell) return [];
     const headed = heading && role !== 'note' ? `${heading}: ${cell}` : cell;
@@ -189,9 +201,6 @@ function notesOf(
     if (role === 'inlet' || role === 'device') return named || numbersIn(cell) ? [] : [headed];
     return [];
   });
-  const long = kept.join('; ').length > LONGEST_NOTE;
-  if (long) row.remarks.push('Its notes are longer than a line can keep; the end is cut off.');
-  return kept;
 }
 
 /** What lies between: as the list says it, then the cable; one that fits where it says nothing. */

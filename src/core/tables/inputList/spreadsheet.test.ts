@@ -27,7 +27,7 @@ test('sheets with cells of every kind; a day is the pair that was typed', async 
   expect(sheets[0].grid.slice(1)).toEqual([
     ['Ch', 'Name', 'Mic', '48V'],
     [expect.any(String), 'Violin', 'SDC', 'yes'],
-    ['1-2', 'Trio', 'SDC', 'x'],
+    ['2026-02-01', 'Trio', 'SDC', 'x'],
     ['', 'Announcer', 'dynamic', 'no'],
   ]);
 });
