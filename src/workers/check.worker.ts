@@ -1,5 +1,5 @@
 import { lineDrawing, probe, withFloor, type Floor, type LineResult } from '@/core/check';
-import { checkRig, checkRigLine, groupFeeds } from '@/core/rigcheck';
+import { checkRig, checkRigLine, groupFeeds, remembering } from '@/core/rigcheck';
 import { peakTargetOf, type Schools } from '@/core/schools';
 import type { Line } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
@@ -8,19 +8,8 @@ import { emptyRig, rigPath, schoolsOf } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import type { Answer, Floors, Question } from './messages';
 
-/** Lines solved before, by everything that their result depends on; most of a rig stays as it is when a switch turns. */
-const solved = new Map<string, LineResult>();
-const MOST = 6000;
-
-function judge(line: Line, schools: Schools): LineResult {
-  const key = JSON.stringify([line, schools]);
-  const known = solved.get(key);
-  if (known) return known;
-  const result = lineDrawing(line, schools);
-  if (solved.size >= MOST) solved.clear();
-  solved.set(key, result);
-  return result;
-}
+/** Most of a rig stays as it is when a switch turns. */
+const judge = remembering(lineDrawing);
 
 let kit: readonly KitItem[] = [];
 let floors: Floors = {};

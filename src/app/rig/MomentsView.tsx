@@ -1,5 +1,6 @@
 'use client';
 
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
@@ -15,7 +16,7 @@ type Step = NonNullable<Moments['on']>;
 export const MomentsView = memo(function MomentsView({ result }: { result: LineResult }) {
   const { moments } = result;
   if (!moments) return <Typography variant="body2">Following the circuit over time …</Typography>;
-  if (!moments.on && !moments.off && moments.plugged.length === 0)
+  if (!moments.on && !moments.off && moments.plugged.length === 0 && !moments.notFollowed)
     return (
       <Typography variant="body2" color="textSecondary">
         The feed is off as drawn, so there is no thump. Try the switch on to see it.
@@ -23,7 +24,13 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
     );
   return (
     <Stack spacing={2.25}>
-      {moments.worse && <Worse {...moments.worse} />}
+      {moments.notFollowed && (
+        <Alert severity="warning">
+          Part of this can’t be calculated for this line. Treat plugging it live as harmful: feed off, and wait, before
+          you plug.
+        </Alert>
+      )}
+      {moments.worse && moments.worse.plugged.length > 0 && <Worse {...moments.worse} />}
       {moments.plugged.map((plugged) => (
         <Box key={plugged.at + plugged.junction} component="section" aria-label={title(plugged.at)}>
           <Typography variant="h3" gutterBottom>

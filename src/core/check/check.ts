@@ -1,8 +1,7 @@
-import { CircuitError } from '../circuit';
 import { asDrawn, choose, questions, UNKNOWN, type Line, type Wiring } from '../gear';
 import { once } from './once';
 import { applyEdits, type Edit } from '../gear/edits';
-import { plugging } from '../transients';
+import { attempt, type Attempt } from './attempts';
 import type { Alternative, Case } from './case';
 import { SEVERITIES, verdictOf, type Finding } from './finding';
 import { foldFaults, foldKnown } from './fold';
@@ -12,6 +11,7 @@ import { searchRemedies } from './search';
 import { solveLine, type Solved } from './solve';
 import type { Checked } from './checked';
 import type { CheckOptions } from './options';
+import { keptIn, likeness, sharedByLines } from './shared';
 
 /** A shield above this at mains frequency leaves it to the grounds of the devices what happens. */
 const SHIELD_OPEN = 100;
@@ -32,7 +32,7 @@ function caseOf(
     alternatives,
     free: options.free ?? [],
     kit: options.kit,
-    plugged: options.overTime && (() => plugging(line)),
+    plugged: options.plugged,
     solve,
     whatIf: (edits: Edit[]) => solve(applyEdits(line, edits)),
   });
@@ -131,11 +131,10 @@ export function judgeAsDrawn(line: Line, schools: Schools): Checked {
 /** Solves and judges one line, and says what each remedy and each answer would give. */
 export function checkLine(line: Line, schools: Schools, options: CheckOptions = {}): Checked {
   const { at, checked } = judged(line, schools, options);
-  const tried = new Map<string, Checked | undefined>();
-  const after = (edits: Edit[]): Checked | undefined => {
-    const key = JSON.stringify(edits);
-    if (!tried.has(key)) tried.set(key, attempt(line, edits, schools));
-    return tried.get(key);
+  const { attempts } = options.shared ?? sharedByLines();
+  const after = (edits: Edit[]): Attempt => {
+    const edited = applyEdits(line, edits);
+    return keptIn(attempts, likeness(edited, schools), () => attempt(() => judgeLine(edited, schools)));
   };
   const remedies = searchRemedies(at, checked, after);
   const findings = checked.findings.map((finding, n) => {
@@ -150,14 +149,4 @@ export function checkLine(line: Line, schools: Schools, options: CheckOptions = 
     };
   });
   return { ...checked, findings };
-}
-
-/** The line judged after some edits, or nothing where its circuit has no answer: what cannot be solved is no remedy. */
-function attempt(line: Line, edits: Edit[], schools: Schools): Checked | undefined {
-  try {
-    return judgeLine(applyEdits(line, edits), schools);
-  } catch (error) {
-    if (error instanceof CircuitError) return undefined;
-    throw error;
-  }
 }

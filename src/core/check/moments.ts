@@ -1,3 +1,4 @@
+import { CircuitError } from '../circuit';
 import { choose, inletKind, inletReader, linkKind, questions, type Line } from '../gear';
 import { plugging, switchOff, switchOn, type Plugging, type SwitchOff } from '../transients';
 import type { Dbfs, Dbu, Decibels, Seconds, Volts } from '../units';
@@ -24,27 +25,45 @@ export interface Moments {
   worse?: { ask: string; answer: string; plugged: Plugging[] };
   on: Step | null;
   off: SwitchOff | null;
+  /** Why some of this could not be followed and is missing. */
+  notFollowed?: string;
 }
 
-/** Follows a line over time. A line without a live feed has nothing to tell. */
-export function moments(line: Line, { circuit, level }: Pick<Solved, 'circuit' | 'level'>): Moments {
+/**
+ * Follows a line over time. A line without a live feed has nothing to tell.
+ * @param last the plugging of what is plugged last, where somebody may have followed it already
+ */
+export function moments(
+  line: Line,
+  { circuit, level }: Pick<Solved, 'circuit' | 'level'>,
+  last: () => Plugging = () => plugging(line),
+): Moments {
   const fed = [...circuit.stakes, ...circuit.others.map(({ stake }) => stake)].some(({ type }) => type === 'feed');
   if (!fed) return { plugged: [], on: null, off: null };
   const patch = line.links.findIndex((part) => linkKind(part.kind).nature === 'TRS patch point');
   const places = [{ junction: 0, patch: false }, ...(patch < 0 ? [] : [{ junction: patch, patch: true }])];
   const worse = feared(line);
-  return {
-    plugged: places.map((place) => plugging(line, place)),
-    ...(worse && {
-      worse: {
-        ask: worse.ask,
-        answer: worse.answer,
-        plugged: places.map((place) => plugging(worse.line, place)),
-      },
-    }),
-    on: step(line, level, circuit),
-    off: switchOff(line) ?? null,
+  let notFollowed: string | undefined;
+  /** A course that has no answer costs nothing else. */
+  const tried = <T>(follow: () => T): T | undefined => {
+    try {
+      return follow();
+    } catch (error) {
+      if (!(error instanceof CircuitError)) throw error;
+      notFollowed ??= error.message;
+      return undefined;
+    }
   };
+  const pluggings = (of: Line) => places.flatMap((place) => tried(() => plugging(of, place)) ?? []);
+  const result: Moments = {
+    plugged: places.flatMap(
+      (place, n) => tried(() => (n === places.length - 1 ? last() : plugging(line, place))) ?? [],
+    ),
+    ...(worse && { worse: { ask: worse.ask, answer: worse.answer, plugged: pluggings(worse.line) } }),
+    on: tried(() => step(line, level, circuit)) ?? null,
+    off: tried(() => switchOff(line)) ?? null,
+  };
+  return { ...result, ...(notFollowed && { notFollowed }) };
 }
 
 /** The line with the tap where nobody hopes it is, if nobody knows. */

@@ -1,5 +1,7 @@
 import type { FreeInlet } from '../gear';
+import type { Plugging } from '../transients';
 import type { Spare } from './case';
+import type { Shared } from './shared';
 
 /** What a line may be moved to, and whether to spend time on what only a reader of its reasons wants to know. */
 export interface CheckOptions {
@@ -7,6 +9,8 @@ export interface CheckOptions {
   free?: readonly FreeInlet[];
   /** Links of the kit that nothing uses. */
   kit?: readonly Spare[];
-  /** Follow over time what happens while it is plugged. */
-  overTime?: boolean;
+  /** What the source takes while it is plugged live, followed over time. */
+  plugged?: () => Plugging;
+  /** What was computed for other lines of the rig. */
+  shared?: Shared;
 }

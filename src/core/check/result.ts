@@ -3,7 +3,10 @@ import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { checkLine, judgeLine } from './check';
 import type { CheckOptions } from './options';
 import type { Checked } from './checked';
+import { plugging } from '../transients';
 import { moments, type Moments } from './moments';
+import { once } from './once';
+import { keptIn, likeness, sharedByLines } from './shared';
 import { contactCurrents } from './currents';
 import type { Finding, Verdict } from './finding';
 import type { Schools } from '../schools/schools';
@@ -76,8 +79,14 @@ const orNull = (value: number | undefined): number | null =>
 
 /** Checks one line with everything about it: remedies tried, and followed over time. */
 export function lineResult(line: Line, schools: Schools, options: CheckOptions = {}): LineResult {
-  const checked = checkLine(line, schools, { overTime: true, ...options });
-  return { ...present(line, checked, true), moments: moments(line, checked.solved) };
+  const { shared = sharedByLines() } = options;
+  const like = once(() => likeness(line, schools));
+  const plugged = () => keptIn(shared.plugged, like(), () => plugging(line));
+  const checked = checkLine(line, schools, { plugged, ...options, shared });
+  return {
+    ...present(line, checked, true),
+    moments: keptIn(shared.moments, like(), () => moments(line, checked.solved, plugged)),
+  };
 }
 
 /** Checks one line for its verdict, findings and readings; remedies and the course over time are left out. */

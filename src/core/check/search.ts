@@ -1,6 +1,6 @@
 import type { Edit } from '../gear/edits';
 import type { Case } from './case';
-import type { Checked } from './checked';
+import type { Attempt } from './attempts';
 import { REMEDY_ORDER, SEVERITIES, type Finding, type Remedy, type RemedyClass, type Verdict, rankOf } from './finding';
 import { candidates } from './remedies';
 
@@ -9,11 +9,13 @@ const MOST = 6;
 /** Most pairs of steps that are tried where no single one is enough. */
 const MOST_PAIRS = 90;
 
+type Judged = NonNullable<Attempt>;
+
 const works = (verdict: Verdict): boolean => verdict === 'Clear' || verdict === 'Watch';
 const order = ({ severity }: Pick<Finding, 'severity'>): number => SEVERITIES.indexOf(severity);
 
 /** Whether a finding is gone, or told as something less. */
-const gone = (finding: Finding, { findings }: Checked): boolean =>
+const gone = (finding: Finding, { findings }: Judged): boolean =>
   !findings.some(
     (other) =>
       (other.code === finding.code && order(other) <= order(finding)) ||
@@ -21,7 +23,7 @@ const gone = (finding: Finding, { findings }: Checked): boolean =>
   );
 
 /** Findings as bad as this one that were not there before: a remedy that brings one is none. */
-const brings = (finding: Finding, before: Checked, after: Checked): boolean => {
+const brings = (finding: Finding, before: Judged, after: Judged): boolean => {
   const known = new Set(
     before.findings.flatMap(({ code, consequences }) => [code, ...(consequences ?? []).map((c) => c.code)]),
   );
@@ -57,14 +59,14 @@ const worthwhile = ({ severity, code }: Finding): boolean => severity !== 'note'
  * Tries what an engineer would try and keeps what really mends each finding without making the line worse: one step, or
  * two where one is not enough, in an engineer's order.
  */
-export function searchRemedies(at: Case, before: Checked, after: (edits: Edit[]) => Checked | undefined): Remedy[][] {
+export function searchRemedies(at: Case, before: Judged, after: (edits: Edit[]) => Attempt): Remedy[][] {
   const wanted = before.findings.some(worthwhile);
   const all = wanted ? candidates(at) : [];
   const judged = all.flatMap((remedy) => {
     const result = after(remedy.edits);
     return result ? [{ remedy, result }] : [];
   });
-  const enough = (finding: Finding, result: Checked) =>
+  const enough = (finding: Finding, result: Judged) =>
     gone(finding, result) && rankOf(result.verdict) >= rankOf(before.verdict) && !brings(finding, before, result);
   return before.findings.map((finding) => {
     if (!worthwhile(finding)) return [];
@@ -77,15 +79,15 @@ export function searchRemedies(at: Case, before: Checked, after: (edits: Edit[])
   });
 }
 
-type Tried = { remedy: Remedy; result: Checked };
+type Tried = { remedy: Remedy; result: Judged };
 
 /** Two steps one after the other, for what stays with any single one. */
 function pairs(
   at: Case,
   finding: Finding,
   all: readonly Remedy[],
-  after: (edits: Edit[]) => Checked | undefined,
-  enough: (finding: Finding, result: Checked) => boolean,
+  after: (edits: Edit[]) => Attempt,
+  enough: (finding: Finding, result: Judged) => boolean,
 ): Tried[] {
   if (finding.severity === 'note') return [];
   const possible = all.filter((remedy) => sensible(at, finding, remedy));

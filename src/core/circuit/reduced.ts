@@ -14,7 +14,6 @@ const ROUNDING = 1e-13;
  */
 export function reduced(system: System, pins: number[]): { x: Float64Array; slopes: number[] } | undefined {
   const { size: n, g, z, nonLinear } = system;
-  const count = nonLinear.length;
   const a = g.slice();
   const b = z.slice();
   for (const pin of pins) a[pin * n + pin] += 1;
@@ -23,20 +22,24 @@ export function reduced(system: System, pins: number[]): { x: Float64Array; slop
   if (factor(a, n, space) >= 0) return undefined;
   const x = new Float64Array(n);
   solve(a, n, space, z, x);
+  const count = nonLinear.length;
   if (count === 0) return { x, slopes: [] };
 
+  const into = new Float64Array(n);
   const ways = nonLinear.map((part) => {
-    const into = new Float64Array(n);
+    into.fill(0);
     if (part.a >= 0) into[part.a] = 1;
     if (part.b >= 0) into[part.b] -= 1;
     const way = new Float64Array(n);
     solve(a, n, space, into, way);
     return way;
   });
-  const open = nonLinear.map((part) => voltage(x, part));
-  const seen = nonLinear.map((part) => ways.map((way) => voltage(way, part)));
-
-  const volts = iterate(nonLinear, inside, open, seen);
+  const open = Float64Array.from(nonLinear, (part) => voltage(x, part));
+  const resistances = new Float64Array(count * count);
+  nonLinear.forEach((part, row) => {
+    for (let k = 0; k < count; k++) resistances[row * count + k] = voltage(ways[k], part);
+  });
+  const volts = iterate(nonLinear, { inside, open, resistances, from: nonLinear.map(() => 0) });
   if (!volts) return undefined;
   nonLinear.forEach(({ characteristic }, k) => {
     // What flows besides the share that is already inside the decomposed matrix.
@@ -48,32 +51,51 @@ export function reduced(system: System, pins: number[]): { x: Float64Array; slop
     : undefined;
 }
 
-/** The voltages v with v + seen · (i(v) - inside · v) = open. */
-function iterate(nonLinear: NonLinear[], inside: number[], open: Volts[], seen: number[][]): Volts[] | undefined {
+/** What the iteration on so many elements needs; one runs at a time. */
+const scratchOf = (count: number) => ({
+  space: workspace(count),
+  matrix: new Float64Array(count * count),
+  right: new Float64Array(count),
+  next: new Float64Array(count),
+});
+const scratch: ReturnType<typeof scratchOf>[] = [];
+
+/**
+ * The voltages v with v + resistances · (i(v) - inside · v) = open, from a guess, which is overwritten.
+ * @param close whether a step from one voltage to another may be the last; else those count that change nothing any more
+ */
+export function iterate(
+  nonLinear: NonLinear[],
+  seen: { inside: readonly number[]; open: Float64Array; resistances: Float64Array; from: Volts[] },
+  close?: (before: Volts, next: Volts) => boolean,
+): Volts[] | undefined {
+  const { inside, open, resistances, from: at } = seen;
   const count = nonLinear.length;
-  const space = workspace(count);
-  const matrix = new Float64Array(count * count);
-  const right = new Float64Array(count);
-  const next = new Float64Array(count);
-  const at = nonLinear.map(() => 0);
+  const { space, matrix, right, next } = (scratch[count] ??= scratchOf(count));
   for (let step = 0; step < STEPS; step++) {
-    const tangents = nonLinear.map(({ characteristic }, k) => characteristic.at(at[k]));
-    for (let row = 0; row < count; row++) {
-      right[row] = open[row];
-      for (let k = 0; k < count; k++) {
-        const { amps, siemens } = tangents[k];
-        matrix[row * count + k] = (row === k ? 1 : 0) + seen[row][k] * (siemens - inside[k]);
-        right[row] -= seen[row][k] * (amps - siemens * at[k]);
+    right.set(open);
+    for (let k = 0; k < count; k++) {
+      const { amps, siemens } = nonLinear[k].characteristic.at(at[k]);
+      const more = siemens - inside[k];
+      const rest = amps - siemens * at[k];
+      for (let row = 0; row < count; row++) {
+        const ohms = resistances[row * count + k];
+        matrix[row * count + k] = (row === k ? 1 : 0) + ohms * more;
+        right[row] -= ohms * rest;
       }
     }
-    if (factor(matrix, count, space) >= 0) return undefined;
-    solve(matrix, count, space, right, next);
+    if (count === 1) next[0] = right[0] / matrix[0];
+    else {
+      if (factor(matrix, count, space) >= 0) return undefined;
+      solve(matrix, count, space, right, next);
+    }
     let settled = true;
-    nonLinear.forEach(({ characteristic }, k) => {
+    for (let k = 0; k < count; k++) {
+      const { characteristic } = nonLinear[k];
       const to = characteristic.limit(next[k], at[k]);
-      if (!still(characteristic, at[k], to)) settled = false;
+      if (!still(characteristic, at[k], to) && !close?.(at[k], to)) settled = false;
       at[k] = to;
-    });
+    }
     if (settled) return at;
   }
   return undefined;

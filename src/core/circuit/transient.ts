@@ -39,10 +39,10 @@ export function transient(netlist: Netlist, options: TransientOptions): Course {
     if (stop && times.length > 1 && stopped(stop, system, x, start)) return;
     const stepper = stepperOf(system, tolerance, states);
     let now = start;
-    let step = Math.min(FIRST_STEP, end - start);
+    let step = doubled(FIRST_STEP);
     while (now < end) {
       if (times.length > MOST_STEPS) throw stuck(now);
-      const length = Math.min(step, end - now, longestStep);
+      const length = Math.min(step, end - now);
       const made = stepper(x, now, length);
       if (!made) {
         step = length / 4;
@@ -50,22 +50,22 @@ export function transient(netlist: Netlist, options: TransientOptions): Course {
         continue;
       }
       const { next, error } = made;
-      const better = length * Math.min(Math.max(0.9 / Math.sqrt(error), 0.2), 3);
-      if (error > 1 && length > SHORTEST_STEP) {
-        step = Math.max(better, SHORTEST_STEP);
-        continue;
-      }
+      step = doubled(Math.min(length * Math.min(Math.max(1 / Math.sqrt(error), 0.2), 4), longestStep));
+      if (error > 1 && length > SHORTEST_STEP) continue;
       // The end of a phase is met exactly, whatever rounding made of the sum.
       now = length >= end - now ? end : now + length;
       x = next;
       times.push(now);
       states.push(x);
-      step = Math.max(better, SHORTEST_STEP);
       if (stop && stopped(stop, system, x, now)) break;
     }
   });
   return courseOf(netlist, system, Float64Array.from(times), states);
 }
+
+/** The longest length within reach that is the shortest step some times doubled: few lengths, so that few matrices are decomposed. */
+const doubled = (within: Seconds): Seconds =>
+  SHORTEST_STEP * 2 ** Math.max(0, Math.floor(Math.log2(within / SHORTEST_STEP)));
 
 const stuck = (at: Seconds) =>
   new CircuitError('no-convergence', [], `the analysis over time does not get past ${at.toExponential(3)} s`);

@@ -70,9 +70,9 @@ export interface GroupFeeds {
 }
 
 /** The settings of every switch of a rig. */
-export const allGroupFeeds = (document: RigDocument): GroupFeeds[] =>
+export const allGroupFeeds = (document: RigDocument, judge?: Judge): GroupFeeds[] =>
   document.devices.flatMap(({ id: device, groups }) =>
-    groups.map(({ id: group }) => ({ device, group, options: groupFeeds(document, device, group) })),
+    groups.map(({ id: group }) => ({ device, group, options: groupFeeds(document, device, group, judge) })),
   );
 
 /** What one setting of a switch does to given lines. */

@@ -5,3 +5,4 @@ export type { GroupResult } from './groups';
 export { faultReadings, type FaultReading } from './faultReadings';
 export { actionCourse, BEGINS, ENDS, type ActionCourse, type OneCourse } from './actionCourse';
 export { bestFreeInlet } from './bestInlet';
+export { remembering } from './remembering';

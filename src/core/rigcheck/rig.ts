@@ -8,6 +8,8 @@ import type { FeedName } from '../standards/feeds';
 import { allGroupFeeds, feedOption, linesOn, type FeedOption, type GroupFeeds } from './feedOptions';
 import { type Remedy, type Verdict, rankOf } from '../check/finding';
 import { groupResults, type GroupResult } from './groups';
+import { remembering } from './remembering';
+import { sharedByLines, type Shared } from '../check/shared';
 import { solvedOrNot, type Judge, type Unsolved } from './judging';
 import { lineResult, lineSummary, type LineResult } from '../check/result';
 import type { Schools } from '../schools/schools';
@@ -55,21 +57,29 @@ const rigResultOf = (
 export function fullRigResult(document: RigDocument): RigResult & { feeds: GroupFeeds[] } {
   const schools = schoolsOf(document);
   const paths = rigPaths(document);
-  const solved = solvedOrNot(paths, schools, (line) => checkRigLine(document, line.id)!);
-  return { ...rigResultOf(document, schools, paths, solved), feeds: allGroupFeeds(document) };
+  const judge = remembering(lineSummary);
+  const shared = sharedByLines();
+  const solved = solvedOrNot(paths, schools, (line) => checkRigLine(document, line.id, judge, undefined, shared)!);
+  return { ...rigResultOf(document, schools, paths, solved), feeds: allGroupFeeds(document, judge) };
 }
 
-/** One line of a rig with everything about it; undefined if there is none of that id. @throws CircuitError */
+/**
+ * One line of a rig with everything about it; undefined if there is none of that id.
+ * @param shared what was computed for its other lines
+ * @throws CircuitError
+ */
 export function checkRigLine(
   document: RigDocument,
   id: string,
   judge: Judge = lineSummary,
   kit?: readonly KitItem[],
+  shared?: Shared,
 ): LineResult | undefined {
   const path = rigPath(document, id);
   if (!path) return undefined;
   const result = lineResult(path.line, schoolsOf(document), {
     free: reachable(document, path),
+    shared,
     ...(kit && { kit: sparesOf(kit, document) }),
   });
   const { device, inlet } = path.inlet;

@@ -233,5 +233,5 @@ function chargeOf(lines: readonly Line[], threshold: Volts, course: Course): Cha
 function decaysIn(charge: readonly ChargeLeft[], threshold: Volts): Seconds | undefined {
   const end = charge.at(-1);
   if (!end) return 0;
-  return end.volts < threshold ? end.at : undefined;
+  return end.volts <= threshold ? end.at : undefined;
 }

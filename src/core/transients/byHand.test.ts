@@ -174,7 +174,7 @@ r3 a3 0 1k
     const read = await byHand(empties(ohms));
     const [times, volts] = [read('time'), read('v(p2)')];
     const theirs = times[volts.findIndex((value, n) => n > 2 && value < 1)];
-    expect(Math.abs(ours / theirs - 1)).toBeLessThan(0.03);
+    expect(Math.abs(ours / theirs - 1)).toBeLessThan(0.02);
     expect(Math.abs(ours / about - 1)).toBeLessThan(0.2);
   });
 });

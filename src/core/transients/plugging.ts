@@ -198,12 +198,10 @@ export function voltageAcross(circuit: LineCircuit, course: Course): Float64Arra
 const largest = (courses: Float64Array[], length: number): Float64Array =>
   Float64Array.from({ length }, (_, n) => courses.reduce((most, c) => Math.max(most, Math.abs(c[n])), 0));
 
+/** The largest of a course, and when it first comes within a hundredth of that. */
 function peakOf(values: Float64Array, times: Float64Array): { value: number; at: Seconds } {
-  let best = 0;
-  values.forEach((value, n) => {
-    if (Math.abs(value) > Math.abs(values[best])) best = n;
-  });
-  return { value: Math.abs(values[best]), at: times[best] };
+  const value = values.reduce((most, each) => Math.max(most, Math.abs(each)), 0);
+  return { value, at: times[values.findIndex((each) => Math.abs(each) >= 0.99 * value)] };
 }
 
 function durationAbove(values: Float64Array, times: Float64Array, level: number): Seconds {

@@ -12,21 +12,20 @@ export const constantCurrentLoad: ElementRules<ConstantCurrentLoad> = {
     positive('knee voltage', e.kneeVolts) ??
     (e.cutoffVolts === undefined ? undefined : positive('cut-off voltage', e.cutoffVolts)),
   stamp: () => undefined,
-  characteristic: (e) => ({
-    at(volts) {
-      const { scale, middle, width, offset } = curve(e);
-      const share = Math.tanh((volts - middle) / width);
-      return {
-        amps: scale * (offset + share) + LEAKAGE * volts,
-        siemens: (scale / width) * (1 - share * share) + LEAKAGE,
-      };
-    },
-    // Where the curve is flat a step tells little: never jump across its middle in one go.
-    limit: (next, previous) => {
-      const { middle } = curve(e);
-      return (next - middle) * (previous - middle) < 0 ? middle : next;
-    },
-  }),
+  characteristic: (e) => {
+    const { scale, middle, width, offset } = curve(e);
+    return {
+      at(volts) {
+        const share = Math.tanh((volts - middle) / width);
+        return {
+          amps: scale * (offset + share) + LEAKAGE * volts,
+          siemens: (scale / width) * (1 - share * share) + LEAKAGE,
+        };
+      },
+      // Where the curve is flat a step tells little: never jump across its middle in one go.
+      limit: (next, previous) => ((next - middle) * (previous - middle) < 0 ? middle : next),
+    };
+  },
   spice: (e, names) => {
     const { scale, middle, width, offset } = curve(e);
     const volts = `v(${names.node(e.a)},${names.node(e.b)})`;
