@@ -1,4 +1,6 @@
-import type { Verdict } from '@/core/check';
+import { lineDrawing, type Verdict } from '@/core/check';
+import { heardRig, type Floors } from '@/core/noise/heard';
+import type { RigAnswer } from '@/workers/messages';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
@@ -33,6 +35,12 @@ export function check({ body, brief }: { body: unknown; brief: boolean }): { jso
 /** The verdict of every line of a rig that could be solved, by its id. */
 export const verdicts = (document: RigDocument): Record<string, Verdict> =>
   Object.fromEntries(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
+
+/** A rig as its page shows it first. */
+export function drawn({ document, floors }: { document: RigDocument; floors: Floors }): RigAnswer {
+  const { lines, unsolved, groups } = heardRig(document, floors, lineDrawing);
+  return { changed: lines, unsolved, groups };
+}
 
 /** What a run sheet must know of a rig: its circuits followed. */
 export const sheet = (document: RigDocument): SheetRig => sheetRig(document);

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import Piscina from 'piscina';
 import * as inline from './heavy';
 import { Refused } from '@/store/refused';
@@ -43,7 +44,8 @@ const here = (): Shared => (shared.inletCheckThreads ??= { works: new Map() });
 const poolOf = (): Piscina =>
   (here().pool ??= new Piscina({
     filename: THREAD,
-    minThreads: 0,
+    // One stays, so that nobody waits for it to begin.
+    minThreads: 1,
     // One core is left for everybody else, where there is more than one.
     maxThreads: Math.max(1, availableParallelism() - 1),
     maxQueue: QUEUE,
@@ -119,3 +121,10 @@ async function run<N extends keyof Heavy>(
     throw problem;
   }
 }
+
+/** What is computed soon enough for whoever waits; undefined where it takes longer, or fails: it is kept for the next. */
+export const soon = <T>(answer: Promise<T>, milliseconds: number): Promise<T | undefined> =>
+  Promise.race([
+    answer.catch(() => undefined),
+    pause(milliseconds, undefined, { ref: false }),
+  ]);

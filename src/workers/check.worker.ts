@@ -1,30 +1,16 @@
-import { lineDrawing, probe, withFloor, type Floor, type LineResult } from '@/core/check';
+import { lineDrawing, probe, withFloor, type LineResult } from '@/core/check';
 import { checkRig, checkRigLine, groupFeeds, remembering } from '@/core/rigcheck';
-import { peakTargetOf, type Schools } from '@/core/schools';
-import type { Line } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
-import { knownOf, noiseBudget } from '@/core/noise/budget';
+import { floorOf, heardRig, type Floors } from '@/core/noise/heard';
 import { emptyRig, rigPath, schoolsOf } from '@/core/rig';
-import { roomOf } from '@/core/rig/places';
-import type { Answer, Floors, Question } from './messages';
+import type { Answer, Question } from './messages';
+
 
 /** Most of a rig stays as it is when a switch turns. */
 const judge = remembering(lineDrawing);
 
 let kit: readonly KitItem[] = [];
 let floors: Floors = {};
-
-/** With the noise floor, where it is known: measured, or from a room stated octave by octave. */
-const heard = (line: Line, schools: Schools): LineResult => withFloor(judge(line, schools), schools, floorOf(line.id));
-
-function floorOf(id: string): Floor | undefined {
-  if (floors[id]) return floors[id];
-  const room = roomOf(document, id);
-  const path = room && 'bands' in room ? rigPath(document, id) : undefined;
-  if (!path) return undefined;
-  const budget = noiseBudget(path.line, { target: peakTargetOf(schoolsOf(document)), room });
-  return 'reason' in budget ? undefined : { dbfs: knownOf(budget), from: 'predicted' };
-}
 
 let document = emptyRig('');
 let sent = new Map<string, LineResult>();
@@ -35,7 +21,7 @@ function answer(question: Question): Answer {
     switch (question.ask) {
       case 'rig': {
         ({ document, kit, floors } = question);
-        const { lines, unsolved, groups } = checkRig(document, heard);
+        const { lines, unsolved, groups } = heardRig(document, floors, judge);
         const changed = lines.filter((line) => sent.get(line.id) !== line);
         sent = new Map(lines.map((line) => [line.id, line]));
         return { ticket, ask: 'rig', changed, unsolved, groups };
@@ -72,7 +58,7 @@ function answer(question: Question): Answer {
 
 function full(id: string): LineResult | undefined {
   const result = checkRigLine(document, id, judge, kit);
-  return result && withFloor(result, schoolsOf(document), floorOf(id));
+  return result && withFloor(result, schoolsOf(document), floorOf(document, id, floors));
 }
 
 self.onmessage = ({ data }: MessageEvent<Question>) => self.postMessage(answer(data));

@@ -1,10 +1,8 @@
-import type { Floor, LineResult, ProbeTip, Verdict } from '@/core/check';
+import type { LineResult, ProbeTip, Verdict } from '@/core/check';
 import type { FeedOption, RigResult } from '@/core/rigcheck';
 import type { KitItem } from '@/core/kit';
+import type { Floors } from '@/core/noise/heard';
 import type { RigDocument } from '@/core/rig';
-
-/** Noise floors that are known, by line. */
-export type Floors = Readonly<Record<string, Floor>>;
 
 /** What a page asks the check worker. `ticket` comes back with the answer; all but `rig` speak of the rig asked about last. */
 export type Question = { ticket: number } & (

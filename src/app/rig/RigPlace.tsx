@@ -9,7 +9,8 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
-import type { Floors } from '@/workers/messages';
+import type { Floors } from '@/core/noise/heard';
+import type { RigAnswer } from '@/workers/messages';
 import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
@@ -36,18 +37,20 @@ interface Props {
   kit: KitItem[];
   /** Noise floors as they were last measured, by line. */
   floors: Floors;
+  /** The verdicts of the rig as it was saved, where they came with the page. */
+  first?: RigAnswer;
   selected?: string;
   /** A rig that was just removed, to be brought back. */
   removed?: string;
 }
 
 /** The Rig place: every line under its switch, and why the selected one has its verdict. */
-export function RigPlace({ saved, rigs, kit, floors, selected, removed }: Props) {
+export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }: Props) {
   const rig = useRig(saved);
   const { document, revision, saving, undo, redo } = rig;
   const view = useRigView(document, selected);
   const lineId = 'line' in view.selection ? view.selection.line : undefined;
-  const { solution, worker, again } = useRigCheck(document, lineId, kit, floors);
+  const { solution, worker, again } = useRigCheck(document, lineId, kit, floors, first);
   const path = view.paths.get(lineId ?? '');
   const result = useMemo(() => view.resultOf(solution, lineId), [view, solution, lineId]);
   const tips = useMemo(() => view.tipsFor(result), [view, result]);

@@ -4,11 +4,17 @@ import { lastFloors } from '@/core/noise/kept';
 import { loadKit } from '@/store/kit';
 import { loadMeasurements } from '@/store/noise';
 import { openRig } from '@/store/opened';
+import { heavily, soon } from '@/threads/pool';
 import { RigPlace } from './RigPlace';
 import { onStore } from '../onStore';
 
 export const metadata: Metadata = { title: 'Rig' };
 export const dynamic = 'force-dynamic';
+
+/** Longest that the page waits for its verdicts, in milliseconds; what takes longer is computed in the browser. */
+const WAITS = 800;
+/** Most lines whose verdicts come with the page. */
+const MOST = 128;
 
 export default onStore(
   async (
@@ -22,13 +28,18 @@ export default onStore(
     const { rig: wanted, line, removed } = await searchParams;
     const { saved, rigs, removed: gone, unknown } = openRig(store, wanted);
     if (unknown) notFound();
+    const { document } = saved;
+    const floors = lastFloors(loadMeasurements(store, saved.id));
+    const first =
+      document.lines.length <= MOST ? await soon(heavily('drawn', { document, floors }), WAITS) : undefined;
     return (
       <RigPlace
         key={saved.id}
         saved={saved}
         rigs={rigs}
         kit={loadKit(store)}
-        floors={lastFloors(loadMeasurements(store, saved.id))}
+        floors={floors}
+        first={first}
         selected={line}
         removed={removed ?? gone}
       />

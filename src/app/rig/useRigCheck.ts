@@ -5,7 +5,8 @@ import type { LineResult, ProbeTip } from '@/core/check';
 import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
-import type { Floors } from '@/workers/messages';
+import type { Floors } from '@/core/noise/heard';
+import type { RigAnswer } from '@/workers/messages';
 import { startCheckWorker, type CheckWorker } from '@/workers/checkWorker';
 
 export const groupKey = (device: string, group: string): string => `${device} ${group}`;
@@ -25,17 +26,42 @@ export interface Solution {
 
 const NOTHING: Solution = { lines: new Map(), unsolved: new Map(), groups: new Map(), feeds: new Map() };
 
-/** Solves a rig in a worker: all lines first, then what the reader of the selected one wants, then every switch's settings. */
+/** What is known after an answer to a rig; what is as it was stays the same object. */
+function withAnswer(before: Solution, document: RigDocument, answer: RigAnswer): Solution {
+  const present = new Set(document.lines.map(({ id }) => id));
+  const lines = new Map([...before.lines].filter(([id]) => present.has(id)));
+  for (const line of answer.changed) lines.set(line.id, kept(before.lines.get(line.id), line));
+  for (const { id } of answer.unsolved) lines.delete(id);
+  return {
+    ...before,
+    failed: undefined,
+    document,
+    lines,
+    unsolved: new Map(answer.unsolved.map(({ id, message }) => [id, message])),
+    groups: new Map(
+      answer.groups.map((group) => {
+        const key = groupKey(group.device, group.group);
+        return [key, kept(before.groups.get(key), group)];
+      }),
+    ),
+  };
+}
+
+/**
+ * Solves a rig in a worker: all lines first, then what the reader of the selected one wants, then every switch's settings.
+ * @param first the answer that came with the page, for the document that is there at first
+ */
 export function useRigCheck(
   document: RigDocument,
   selected: string | undefined,
   kit: readonly KitItem[],
   floors: Floors,
+  first?: RigAnswer,
 ) {
   const worker = useRef<CheckWorker>(undefined);
   const wanted = useRef({ document, selected });
   const busy = useRef(false);
-  const [solution, setSolution] = useState(NOTHING);
+  const [solution, setSolution] = useState(() => (first ? withAnswer(NOTHING, document, first) : NOTHING));
   const [tries, setTries] = useState(0);
 
   useEffect(() => {
@@ -103,25 +129,7 @@ async function solveRig(
     update((before) => ({ ...before, failed: answer.ask === 'failed' ? answer.message : '' }));
     return false;
   }
-  const present = new Set(document.lines.map(({ id }) => id));
-  update((before) => {
-    const lines = new Map([...before.lines].filter(([id]) => present.has(id)));
-    for (const line of answer.changed) lines.set(line.id, line);
-    for (const { id } of answer.unsolved) lines.delete(id);
-    return {
-      ...before,
-      failed: undefined,
-      document,
-      lines,
-      unsolved: new Map(answer.unsolved.map(({ id, message }) => [id, message])),
-      groups: new Map(
-        answer.groups.map((group) => {
-          const key = groupKey(group.device, group.group);
-          return [key, kept(before.groups.get(key), group)];
-        }),
-      ),
-    };
-  });
+  update((before) => withAnswer(before, document, answer));
   return true;
 }
 

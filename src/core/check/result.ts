@@ -84,7 +84,7 @@ export function lineResult(line: Line, schools: Schools, options: CheckOptions =
   const plugged = () => keptIn(shared.plugged, like(), () => plugging(line));
   const checked = checkLine(line, schools, { plugged, ...options, shared });
   return {
-    ...present(line, checked, true),
+    ...present(line, checked, true, true),
     moments: keptIn(shared.moments, like(), () => moments(line, checked.solved, plugged)),
   };
 }
@@ -107,7 +107,7 @@ function guessed(findings: readonly Finding[]): string | undefined {
   return worst.every(({ assumed }) => assumed) ? worst[0]?.assumed : undefined;
 }
 
-function present(line: Line, { solved, findings, verdict }: Checked, drawn: boolean): LineResult {
+function present(line: Line, { solved, findings, verdict }: Checked, drawn: boolean, whole = false): LineResult {
   const { circuit, point, signal, supplies } = solved;
   const last = circuit.junctions.length - 1;
   const guess = verdict === 'Clear' ? undefined : guessed(findings);
@@ -191,7 +191,7 @@ function present(line: Line, { solved, findings, verdict }: Checked, drawn: bool
         load: orNull(signal.load),
         lowCut: orNull(signal.lowCut),
         highCut: orNull(signal.highCut),
-        response: drawn ? signal.drawn().map(({ frequency, level }) => ({ frequency, level: orNull(level) })) : [],
+        response: whole ? signal.drawn().map(({ frequency, level }) => ({ frequency, level: orNull(level) })) : [],
       },
       level: solved.level ?? null,
     },

@@ -1,6 +1,5 @@
 import type { LineResult } from '../check/result';
 import type { Line } from '../gear';
-import type { Schools } from '../schools/schools';
 import type { Judge } from './judging';
 
 /** Most answers that are kept. */
