@@ -1,5 +1,5 @@
 import { asDrawn, choose, questions, UNKNOWN, type Line, type Wiring } from '../gear';
-import { once } from './once';
+import { once } from '../units/once';
 import { applyEdits, type Edit } from '../gear/edits';
 import { attempt, type Attempt } from './attempts';
 import type { Alternative, Case } from './case';

@@ -5,7 +5,7 @@ import type { CheckOptions } from './options';
 import type { Checked } from './checked';
 import { plugging } from '../transients';
 import { moments, type Moments } from './moments';
-import { once } from './once';
+import { once } from '../units/once';
 import { keptIn, likeness, sharedByLines } from './shared';
 import { contactCurrents } from './currents';
 import type { Finding, Verdict } from './finding';

@@ -1,6 +1,6 @@
 import { magnitude, phase, smallSignal, sweep, type Complex, type OperatingPoint, type Response } from '../circuit';
 import { CONNECTORS, sourcePair, type Channel, type Contact, type Line, type LineCircuit } from '../gear';
-import { once } from './once';
+import { once } from '../units/once';
 import { decibels, ratio, type Decibels, type Hertz, type Ohms } from '../units';
 
 /** Where levels are compared. */

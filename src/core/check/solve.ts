@@ -13,7 +13,7 @@ import {
   type Wiring,
 } from '../gear';
 import { levelPlan, type LevelPlan } from '../level/plan';
-import { once } from './once';
+import { once } from '../units/once';
 import type { Volts } from '../units';
 import { settled } from './converting';
 import { lineGain, readSignal, type SignalReading } from './signal';

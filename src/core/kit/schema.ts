@@ -14,6 +14,7 @@ import {
   type KitItem,
   type Register,
 } from './item';
+import { once } from '../units/once';
 
 const head = {
   id: identifier.required(),
@@ -29,41 +30,45 @@ const head = {
 };
 
 type PartItem = Extract<KitItem, { part: unknown }>;
-const item = oneOf<KitItem['role']>('role', {
-  source: exactly<PartItem>({
-    ...head,
-    role: Joi.valid('source').required(),
-    part: part(SOURCES).required(),
-  }),
-  link: exactly<PartItem>({ ...head, role: Joi.valid('link').required(), part: part(LINKS).required() }),
-  device: exactly<Exclude<KitItem, PartItem>>({
-    ...head,
-    role: Joi.valid('device').required(),
-    device: exactly<DeviceModel>(deviceFields).required(),
-  }),
-}).shared(fact);
+const item = once(() =>
+  oneOf<KitItem['role']>('role', {
+    source: exactly<PartItem>({
+      ...head,
+      role: Joi.valid('source').required(),
+      part: part(SOURCES).required(),
+    }),
+    link: exactly<PartItem>({ ...head, role: Joi.valid('link').required(), part: part(LINKS).required() }),
+    device: exactly<Exclude<KitItem, PartItem>>({
+      ...head,
+      role: Joi.valid('device').required(),
+      device: exactly<DeviceModel>(deviceFields()).required(),
+    }),
+  }).shared(fact),
+);
 
 /** What a kit may hold. */
-export const kitShape = exactly<KitDocument>({
-  format: Joi.valid(KIT_FORMAT).required(),
-  version: Joi.valid(KIT_VERSION).required(),
-  items: Joi.array().items(item).max(MOST_ITEMS).unique('id').required(),
-}).shared(fact);
+export const kitShape = once(() =>
+  exactly<KitDocument>({
+    format: Joi.valid(KIT_FORMAT).required(),
+    version: Joi.valid(KIT_VERSION).required(),
+    items: Joi.array().items(item()).max(MOST_ITEMS).unique('id').required(),
+  }).shared(fact),
+);
 
 /** The published JSON Schema of a kit. */
-export const kitSchema = () => published(`Inlet Check kit, version ${KIT_VERSION}`, kitShape);
+export const kitSchema = () => published(`Inlet Check kit, version ${KIT_VERSION}`, kitShape());
 
 /** Checks one item that came from outside. @throws DocumentError */
 export function readItem(value: unknown): KitItem {
-  const { error, value: read } = item.validate(value, VALIDATION);
-  if (error) throw new DocumentError(refusalsOf(error, value, item));
+  const { error, value: read } = item().validate(value, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, value, item()));
   return wired(read as KitItem, '');
 }
 
 /** Reads a kit that came from outside. @throws DocumentError */
 export function readKit(value: unknown): KitDocument {
-  const { error, value: kit } = kitShape.validate(value, VALIDATION);
-  if (error) throw new DocumentError(refusalsOf(error, value, kitShape));
+  const { error, value: kit } = kitShape().validate(value, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, value, kitShape()));
   (kit as KitDocument).items.forEach((each, n) => wired(each, `items[${n}].`));
   return kit as KitDocument;
 }

@@ -1,6 +1,6 @@
 import { schoolsOf, type Device, type RigDocument } from '../rig/document';
 import { checkRig, type RigResult } from '../rigcheck/rig';
-import { once } from '../check/once';
+import { once } from '../units/once';
 import type { Assess } from './assess';
 import { columnsAt, isHome, isUnchanged, type Column, type Problem } from './assign/columns';
 import { ownPieces, reachesOver } from './asItIs';

@@ -27,6 +27,7 @@ import {
 } from './arrangement';
 import type { DcLoad, DcSupply, DirectCurrent } from './directCurrent';
 import type { InletRef } from '../gear';
+import { once } from '../units/once';
 
 /** A field for each figure; `required` names those that must be there. */
 export const deviceFigures = <N extends string>(ranges: Record<N, Range>, required: readonly NoInfer<N>[] = []) =>
@@ -42,88 +43,98 @@ const two = (items: Joi.Schema) => Joi.array().items(items).length(2).unique();
 const centre = Joi.valid('negative', 'positive').required();
 const head = { id: identifier.required(), name: text(80).required() };
 
-const roomBands = Joi.array()
-  .items(
-    exactly<RoomBand>({
-      hz: Joi.valid(...OCTAVES).required(),
-      level: Joi.number().min(-20).max(140).required(),
-    }),
-  )
-  .min(1)
-  .max(OCTAVES.length)
-  .unique('hz')
-  .description('room noise by octaves, in dB SPL; taken before `room`');
+const roomBands = once(() =>
+  Joi.array()
+    .items(
+      exactly<RoomBand>({
+        hz: Joi.valid(...OCTAVES).required(),
+        level: Joi.number().min(-20).max(140).required(),
+      }),
+    )
+    .min(1)
+    .max(OCTAVES.length)
+    .unique('hz')
+    .description('room noise by octaves, in dB SPL; taken before `room`'),
+);
 
-const unit = exactly<Unit>({
-  ...head,
-  kind: Joi.valid(...Object.keys(UNIT_KINDS)).required(),
-  outlet: text(80).description('the outlet or strip that it hangs on'),
-  device: identifier.description('the device of the rig that it is'),
-  line: identifier.description('the line whose source it is'),
-});
+const unit = once(() =>
+  exactly<Unit>({
+    ...head,
+    kind: Joi.valid(...Object.keys(UNIT_KINDS)).required(),
+    outlet: text(80).description('the outlet or strip that it hangs on'),
+    device: identifier.description('the device of the rig that it is'),
+    line: identifier.description('the line whose source it is'),
+  }),
+);
 
-const monitors = exactly<MonitorGroup>({
-  ...head,
-  location: identifier.description('where they are turned up and down'),
-  devices: Joi.array()
-    .items(identifier)
-    .max(MOST_MONITORED)
-    .unique()
-    .required()
-    .description('devices that are heard on them'),
-});
+const monitors = once(() =>
+  exactly<MonitorGroup>({
+    ...head,
+    location: identifier.description('where they are turned up and down'),
+    devices: Joi.array()
+      .items(identifier)
+      .max(MOST_MONITORED)
+      .unique()
+      .required()
+      .description('devices that are heard on them'),
+  }),
+);
 
-const wishes = exactly<Wishes>({
-  pinned: Joi.array()
-    .items(Joi.object({ line: identifier.required(), to: inletRef.required() }))
-    .max(MOST_WISHES)
-    .unique('line')
-    .description('lines that belong on one particular inlet'),
-  forbidden: Joi.array()
-    .items(Joi.object({ to: inletRef.required(), line: identifier }))
-    .max(MOST_WISHES)
-    .description('inlets that are not to be used, by one line or by any'),
-  neighbours: Joi.array()
-    .items(two(identifier))
-    .max(MOST_WISHES)
-    .description('lines that belong on neighbouring inlets of one device'),
-}).description('what a plan has to keep to');
+const wishes = once(() =>
+  exactly<Wishes>({
+    pinned: Joi.array()
+      .items(Joi.object({ line: identifier.required(), to: inletRef.required() }))
+      .max(MOST_WISHES)
+      .unique('line')
+      .description('lines that belong on one particular inlet'),
+    forbidden: Joi.array()
+      .items(Joi.object({ to: inletRef.required(), line: identifier }))
+      .max(MOST_WISHES)
+      .description('inlets that are not to be used, by one line or by any'),
+    neighbours: Joi.array()
+      .items(two(identifier))
+      .max(MOST_WISHES)
+      .description('lines that belong on neighbouring inlets of one device'),
+  }).description('what a plan has to keep to'),
+);
 
 const outlet = Joi.number().integer().min(1).max(32).required();
-const directCurrent = exactly<DirectCurrent>({
-  supplies: Joi.array()
-    .items(
-      exactly<DcSupply>({
-        ...head,
-        outlets: outlet,
-        isolated: Joi.boolean().required().description('every outlet floats by itself'),
-        centre,
-        ...deviceFigures(DC_SUPPLY_FIGURES, ['volts', 'limit']),
-      }),
-    )
-    .max(MOST_SUPPLIES)
-    .unique('id')
-    .required(),
-  loads: Joi.array()
-    .items(
-      exactly<DcLoad>({
-        ...head,
-        centre,
-        ground: centre.description('the pole that its signal ground is joined to'),
-        digital: Joi.boolean().required(),
-        ...deviceFigures(DC_LOAD_FIGURES, ['lowest', 'highest', 'current']),
-        on: Joi.object({ supply: identifier.required(), outlet }),
-      }),
-    )
-    .max(MOST_SUPPLIES)
-    .unique('id')
-    .required(),
-}).description('direct-current supplies for boxes and pedals, and what hangs on them');
+const directCurrent = once(() =>
+  exactly<DirectCurrent>({
+    supplies: Joi.array()
+      .items(
+        exactly<DcSupply>({
+          ...head,
+          outlets: outlet,
+          isolated: Joi.boolean().required().description('every outlet floats by itself'),
+          centre,
+          ...deviceFigures(DC_SUPPLY_FIGURES, ['volts', 'limit']),
+        }),
+      )
+      .max(MOST_SUPPLIES)
+      .unique('id')
+      .required(),
+    loads: Joi.array()
+      .items(
+        exactly<DcLoad>({
+          ...head,
+          centre,
+          ground: centre.description('the pole that its signal ground is joined to'),
+          digital: Joi.boolean().required(),
+          ...deviceFigures(DC_LOAD_FIGURES, ['lowest', 'highest', 'current']),
+          on: Joi.object({ supply: identifier.required(), outlet }),
+        }),
+      )
+      .max(MOST_SUPPLIES)
+      .unique('id')
+      .required(),
+  }).description('direct-current supplies for boxes and pedals, and what hangs on them'),
+);
 
 /** What a document says of places, wishes and direct-current supplies. */
-export const arrangementFields: { [K in keyof Required<Arrangement> | 'directCurrent']: Joi.Schema } = {
+export const arrangementFields = once((): { [K in keyof Required<Arrangement> | 'directCurrent']: Joi.Schema } => ({
   locations: Joi.array()
-    .items(exactly<Location>({ ...head, room: figure(ROOM_FIGURE), roomBands }))
+    .items(exactly<Location>({ ...head, room: figure(ROOM_FIGURE), roomBands: roomBands() }))
     .max(MOST_LOCATIONS)
     .unique('id')
     .description('where sources and devices stand'),
@@ -131,16 +142,16 @@ export const arrangementFields: { [K in keyof Required<Arrangement> | 'directCur
     .items(exactly<Run>({ between: two(identifier).required(), length: figure(RUN_FIGURE).required() }))
     .max(MOST_RUNS)
     .description('the cable that is needed from one location to another'),
-  wishes,
+  wishes: wishes(),
   monitors: Joi.array()
-    .items(monitors)
+    .items(monitors())
     .max(MOST_MONITORS)
     .unique('id')
     .description('loudspeakers, headphones and streams that are turned up and down together'),
   units: Joi.array()
-    .items(unit)
+    .items(unit())
     .max(MOST_UNITS)
     .unique('id')
     .description('what may disturb a recording, whether sound runs through it or not'),
-  directCurrent,
-};
+  directCurrent: directCurrent(),
+}));

@@ -11,6 +11,7 @@ import {
   type LinkKind,
   type Part,
 } from '../gear';
+import { once } from '../units/once';
 
 /** An object with exactly the fields of a type: one that is forgotten here, or there, does not compile. */
 export const exactly = <T>(fields: { [K in keyof Required<T>]: Joi.Schema }): Joi.ObjectSchema<T> =>
@@ -72,21 +73,23 @@ const contact = Joi.valid(...new Set(Object.values(CONNECTORS).flatMap(({ contac
 const contacts = Joi.array().items(contact).length(2).unique().required();
 
 type FaultOf<T extends Fault['type']> = Extract<Fault, { type: T }>;
-const fault = oneOf<Fault['type']>('type', {
-  open: exactly<FaultOf<'open'>>({
-    type: Joi.valid('open').required(),
-    contact: contact.required(),
-    at: Joi.number().min(0).max(500).description('metres from the end nearer the source'),
+const fault = once(() =>
+  oneOf<Fault['type']>('type', {
+    open: exactly<FaultOf<'open'>>({
+      type: Joi.valid('open').required(),
+      contact: contact.required(),
+      at: Joi.number().min(0).max(500).description('metres from the end nearer the source'),
+    }),
+    swapped: exactly<FaultOf<'swapped'>>({ type: Joi.valid('swapped').required(), contacts }),
+    shorted: exactly<FaultOf<'shorted'>>({ type: Joi.valid('shorted').required(), contacts }),
+    leaky: exactly<FaultOf<'leaky'>>({
+      type: Joi.valid('leaky').required(),
+      contacts,
+      ohms: Joi.number().min(0.1).max(1e9).required(),
+    }),
+    'shield to cold': exactly<FaultOf<'shield to cold'>>({ type: Joi.valid('shield to cold').required() }),
   }),
-  swapped: exactly<FaultOf<'swapped'>>({ type: Joi.valid('swapped').required(), contacts }),
-  shorted: exactly<FaultOf<'shorted'>>({ type: Joi.valid('shorted').required(), contacts }),
-  leaky: exactly<FaultOf<'leaky'>>({
-    type: Joi.valid('leaky').required(),
-    contacts,
-    ohms: Joi.number().min(0.1).max(1e9).required(),
-  }),
-  'shield to cold': exactly<FaultOf<'shield to cold'>>({ type: Joi.valid('shield to cold').required() }),
-});
+);
 
 const choice = ({ label, options, standard, help }: ChoiceSpec) =>
   Joi.valid(...options.map(({ value }) => value)).description(
@@ -112,7 +115,7 @@ function partOfKind(kind: AnyKind, id: Joi.Schema | undefined, without: readonly
     note: text(500).allow(''),
     figures: byName(kind.figures, figure),
     choices: byName(choices, choice),
-    faults: (kind as LinkKind).faults ? Joi.array().items(fault).max(8) : undefined,
+    faults: (kind as LinkKind).faults ? Joi.array().items(fault()).max(8) : undefined,
     facts: byName({ ...kind.figures, ...kind.choices }, () => Joi.link('#fact')).description(
       'who answered for a figure or a choice, when, and where it is written',
     ),

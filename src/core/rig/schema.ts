@@ -16,6 +16,7 @@ import {
   type Socket,
   type SwitchGroup,
 } from './document';
+import { once } from '../units/once';
 import { migrated } from './migrate';
 import { exactly, fact, figure, identifier, part, text } from './parts.schema';
 import { published } from './published';
@@ -24,33 +25,35 @@ import { DocumentError, parsedJson, refusalsOf, VALIDATION } from './refusals';
 
 const feeds = Object.keys(FEEDS);
 
-const group = exactly<SwitchGroup>({
-  id: identifier.required(),
-  name: text(80).required(),
-  inlets: Joi.array().items(identifier).min(1).max(128).required(),
-  offers: Joi.array()
-    .items(Joi.valid(...feeds))
-    .unique()
-    .max(feeds.length)
-    .required(),
-  feed: Joi.valid('off', ...feeds)
-    .required()
-    .description('what it is set to now'),
-  control: text(200).allow('').description('where the switch is found'),
-  latched: Joi.boolean().description('keeps its state without mains'),
-  mutes: Joi.boolean().description('mutes its inlets while it switches'),
-  ramp: figure(DEVICE_FIGURES.ramp),
-}).description('the inlets whose feed one switch turns on together');
+const group = once(() =>
+  exactly<SwitchGroup>({
+    id: identifier.required(),
+    name: text(80).required(),
+    inlets: Joi.array().items(identifier).min(1).max(128).required(),
+    offers: Joi.array()
+      .items(Joi.valid(...feeds))
+      .unique()
+      .max(feeds.length)
+      .required(),
+    feed: Joi.valid('off', ...feeds)
+      .required()
+      .description('what it is set to now'),
+    control: text(200).allow('').description('where the switch is found'),
+    latched: Joi.boolean().description('keeps its state without mains'),
+    mutes: Joi.boolean().description('mutes its inlets while it switches'),
+    ramp: figure(DEVICE_FIGURES.ramp),
+  }).description('the inlets whose feed one switch turns on together'),
+);
 
 type Placed = 'id' | 'name' | 'note' | 'item' | 'location';
 /** What a device is, in a rig and in the kit. */
-export const deviceFields: { [K in keyof Required<Omit<Device, Placed>>]: Joi.Schema } = {
+export const deviceFields = once((): { [K in keyof Required<Omit<Device, Placed>>]: Joi.Schema } => ({
   inlets: Joi.array()
     .items(part(INLETS, identifier.required(), ['feed']))
     .max(128)
     .unique('id')
     .required(),
-  groups: Joi.array().items(group).max(128).unique('id').required(),
+  groups: Joi.array().items(group()).max(128).unique('id').required(),
   ground: Joi.valid(...GROUNDINGS).description(
     'how its ground stands to mains earth; what runs on batteries floats unless this says otherwise',
   ),
@@ -60,46 +63,52 @@ export const deviceFields: { [K in keyof Required<Omit<Device, Placed>>]: Joi.Sc
     chemistry: Joi.valid(...CHEMISTRIES).required(),
     ...deviceFigures(BATTERY_FIGURES),
   }),
-};
+}));
 
-const device = exactly<Device>({
-  id: identifier.required(),
-  name: text(80).required(),
-  note: text(500).allow(''),
-  item: identifier,
-  location: identifier,
-  ...deviceFields,
-});
+const device = once(() =>
+  exactly<Device>({
+    id: identifier.required(),
+    name: text(80).required(),
+    note: text(500).allow(''),
+    item: identifier,
+    location: identifier,
+    ...deviceFields(),
+  }),
+);
 
-const socket = exactly<Socket>({
-  line: identifier.required(),
-  link: identifier.required(),
-  port: text(20).required(),
-}).description("a further socket of a link on another line: a splitter's leg, a link-through, a Y-lead's second end");
+const socket = once(() =>
+  exactly<Socket>({
+    line: identifier.required(),
+    link: identifier.required(),
+    port: text(20).required(),
+  }).description("a further socket of a link on another line: a splitter's leg, a link-through, a Y-lead's second end"),
+);
 
-const line = exactly<RigLine>({
-  id: identifier.required(),
-  name: text(80).required(),
-  note: text(500).allow(''),
-  location: identifier.description('where its source stands'),
-  source: Joi.alternatives()
-    .conditional(Joi.object({ from: Joi.exist() }).unknown(), {
-      then: Joi.object({ from: socket.required() }),
-      otherwise: part(SOURCES),
-    })
-    .required(),
-  links: Joi.array()
-    .items(part(LINKS, identifier))
-    .max(16)
-    .unique((a, b) => a?.id !== undefined && a.id === b?.id)
-    .required(),
-  inlet: Joi.alternatives()
-    .conditional(Joi.object({ into: Joi.exist() }).unknown(), {
-      then: Joi.object({ into: socket.required() }),
-      otherwise: exactly<InletRef>({ device: identifier.required(), inlet: identifier.required() }),
-    })
-    .required(),
-});
+const line = once(() =>
+  exactly<RigLine>({
+    id: identifier.required(),
+    name: text(80).required(),
+    note: text(500).allow(''),
+    location: identifier.description('where its source stands'),
+    source: Joi.alternatives()
+      .conditional(Joi.object({ from: Joi.exist() }).unknown(), {
+        then: Joi.object({ from: socket().required() }),
+        otherwise: part(SOURCES),
+      })
+      .required(),
+    links: Joi.array()
+      .items(part(LINKS, identifier))
+      .max(16)
+      .unique((a, b) => a?.id !== undefined && a.id === b?.id)
+      .required(),
+    inlet: Joi.alternatives()
+      .conditional(Joi.object({ into: Joi.exist() }).unknown(), {
+        then: Joi.object({ into: socket().required() }),
+        otherwise: exactly<InletRef>({ device: identifier.required(), inlet: identifier.required() }),
+      })
+      .required(),
+  }),
+);
 
 /** One of the options; where a figure may be typed in, that figure as text. */
 function school(name: SchoolName): Joi.Schema {
@@ -119,24 +128,26 @@ function school(name: SchoolName): Joi.Schema {
 }
 
 /** What a document may hold; that its references lead somewhere is looked at besides. */
-export const rigShape = exactly<RigDocument>({
-  format: Joi.valid(FORMAT).required(),
-  version: Joi.valid(VERSION).required(),
-  name: text(80).required(),
-  note: text(2000).allow(''),
-  schools: Joi.object(Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)]))),
-  devices: Joi.array().items(device).max(MOST_DEVICES).unique('id').required(),
-  lines: Joi.array()
-    .items(line)
-    .max(MOST_LINES)
-    .unique('id')
-    .required()
-    .description('Every line has an id of its own, every inlet one line.'),
-  ...arrangementFields,
-}).shared(fact);
+export const rigShape = once(() =>
+  exactly<RigDocument>({
+    format: Joi.valid(FORMAT).required(),
+    version: Joi.valid(VERSION).required(),
+    name: text(80).required(),
+    note: text(2000).allow(''),
+    schools: Joi.object(Object.fromEntries(SCHOOL_NAMES.map((name) => [name, school(name)]))),
+    devices: Joi.array().items(device()).max(MOST_DEVICES).unique('id').required(),
+    lines: Joi.array()
+      .items(line())
+      .max(MOST_LINES)
+      .unique('id')
+      .required()
+      .description('Every line has an id of its own, every inlet one line.'),
+    ...arrangementFields(),
+  }).shared(fact),
+);
 
 /** The published JSON Schema of the rig document. */
-export const jsonSchema = () => published(`Inlet Check rig document, version ${VERSION}`, rigShape);
+export const jsonSchema = () => published(`Inlet Check rig document, version ${VERSION}`, rigShape());
 
 /**
  * Reads a document that came from outside, of this version or an older one.
@@ -153,8 +164,8 @@ export function readDocument(value: unknown): RigDocument {
       },
     ]);
   const current = migrated(value);
-  const { error, value: document } = rigShape.validate(current, VALIDATION);
-  if (error) throw new DocumentError(refusalsOf(error, current, rigShape));
+  const { error, value: document } = rigShape().validate(current, VALIDATION);
+  if (error) throw new DocumentError(refusalsOf(error, current, rigShape()));
   const broken = brokenReferences(document as RigDocument);
   if (broken.length) throw new DocumentError(broken.slice(0, 20));
   return document as RigDocument;
