@@ -1,6 +1,5 @@
 import { lineDrawing, type Verdict } from '@/core/check';
-import { heardRig, type Floors } from '@/core/noise/heard';
-import type { RigAnswer } from '@/workers/messages';
+import { heardRig, type FirstResult, type Floors } from '@/core/noise/heard';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
@@ -37,9 +36,9 @@ export const verdicts = (document: RigDocument): Record<string, Verdict> =>
   Object.fromEntries(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
 
 /** A rig as its page shows it first. */
-export function drawn({ document, floors }: { document: RigDocument; floors: Floors }): RigAnswer {
+export function drawn({ document, floors }: { document: RigDocument; floors: Floors }): FirstResult {
   const { lines, unsolved, groups } = heardRig(document, floors, lineDrawing);
-  return { changed: lines, unsolved, groups };
+  return { lines, unsolved, groups };
 }
 
 /** What a run sheet must know of a rig: its circuits followed. */

@@ -124,7 +124,4 @@ async function run<N extends keyof Heavy>(
 
 /** What is computed soon enough for whoever waits; undefined where it takes longer, or fails: it is kept for the next. */
 export const soon = <T>(answer: Promise<T>, milliseconds: number): Promise<T | undefined> =>
-  Promise.race([
-    answer.catch(() => undefined),
-    pause(milliseconds, undefined, { ref: false }),
-  ]);
+  Promise.race([answer.catch(() => undefined), pause(milliseconds, undefined, { ref: false })]);

@@ -5,7 +5,6 @@ import { floorOf, heardRig, type Floors } from '@/core/noise/heard';
 import { emptyRig, rigPath, schoolsOf } from '@/core/rig';
 import type { Answer, Question } from './messages';
 
-
 /** Most of a rig stays as it is when a switch turns. */
 const judge = remembering(lineDrawing);
 

@@ -34,9 +34,9 @@ const files = readdirSync('src/app/api', { recursive: true, encoding: 'utf8' })
   .map((name) => `src/app/api/${name}`);
 const routes = files.flatMap((file) => {
   const path = file.replace(/^src\/app|\/route\.ts$/g, '');
-  const methods = [...readFileSync(file, 'utf8').matchAll(/^export (?:const|async function|function) [^=(]*/gm)].flatMap(
-    ([line]) => line.match(/\b(GET|POST|PUT|DELETE|PATCH)\b/g) ?? [],
-  );
+  const methods = [
+    ...readFileSync(file, 'utf8').matchAll(/^export (?:const|async function|function) [^=(]*/gm),
+  ].flatMap(([line]) => line.match(/\b(GET|POST|PUT|DELETE|PATCH)\b/g) ?? []);
   return methods.map((method) => ({ method, path }));
 });
 

@@ -9,8 +9,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
-import type { Floors } from '@/core/noise/heard';
-import type { RigAnswer } from '@/workers/messages';
+import type { FirstResult, Floors } from '@/core/noise/heard';
 import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
@@ -38,7 +37,7 @@ interface Props {
   /** Noise floors as they were last measured, by line. */
   floors: Floors;
   /** The verdicts of the rig as it was saved, where they came with the page. */
-  first?: RigAnswer;
+  first?: FirstResult;
   selected?: string;
   /** A rig that was just removed, to be brought back. */
   removed?: string;

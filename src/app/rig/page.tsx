@@ -30,8 +30,7 @@ export default onStore(
     if (unknown) notFound();
     const { document } = saved;
     const floors = lastFloors(loadMeasurements(store, saved.id));
-    const first =
-      document.lines.length <= MOST ? await soon(heavily('drawn', { document, floors }), WAITS) : undefined;
+    const first = document.lines.length <= MOST ? await soon(heavily('drawn', { document, floors }), WAITS) : undefined;
     return (
       <RigPlace
         key={saved.id}

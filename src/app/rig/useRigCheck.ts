@@ -5,7 +5,7 @@ import type { LineResult, ProbeTip } from '@/core/check';
 import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
-import type { Floors } from '@/core/noise/heard';
+import type { FirstResult, Floors } from '@/core/noise/heard';
 import type { RigAnswer } from '@/workers/messages';
 import { startCheckWorker, type CheckWorker } from '@/workers/checkWorker';
 
@@ -56,12 +56,14 @@ export function useRigCheck(
   selected: string | undefined,
   kit: readonly KitItem[],
   floors: Floors,
-  first?: RigAnswer,
+  first?: FirstResult,
 ) {
   const worker = useRef<CheckWorker>(undefined);
   const wanted = useRef({ document, selected });
   const busy = useRef(false);
-  const [solution, setSolution] = useState(() => (first ? withAnswer(NOTHING, document, first) : NOTHING));
+  const [solution, setSolution] = useState(() =>
+    first ? withAnswer(NOTHING, document, { ...first, changed: first.lines }) : NOTHING,
+  );
   const [tries, setTries] = useState(0);
 
   useEffect(() => {

@@ -23,15 +23,13 @@ const part = (n: number) =>
       .record({ ends: between, henries: value(1e-3, 10) })
       .map(({ ends, henries }): Element => ({ type: 'inductor', name: `l${n}`, ...ends, henries })),
     between.map((ends): Element => ({ type: 'diode', name: `d${n}`, ...ends, saturationAmps: 1e-12, emission: 1 })),
-    fc
-      .record({ ends: between, amps: value(1e-4, 1e-2) })
-      .map(({ ends, amps }): Element => ({
-        type: 'constantCurrentLoad',
-        name: `i${n}`,
-        ...ends,
-        amps,
-        kneeVolts: 0.5,
-      })),
+    fc.record({ ends: between, amps: value(1e-4, 1e-2) }).map(({ ends, amps }): Element => ({
+      type: 'constantCurrentLoad',
+      name: `i${n}`,
+      ...ends,
+      amps,
+      kneeVolts: 0.5,
+    })),
   );
 /** Every node has a way to ground, so that each circuit has an answer. */
 const ground = NODES.slice(1).map((a): Element => ({ type: 'resistor', name: `g${a}`, a, b: 'gnd', ohms: 1e5 }));

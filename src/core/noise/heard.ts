@@ -10,6 +10,9 @@ import { knownOf, noiseBudget } from './budget';
 /** Noise floors that are known, by line. */
 export type Floors = Readonly<Record<string, Floor>>;
 
+/** What the page of a rig shows first. */
+export type FirstResult = Pick<RigResult, 'lines' | 'unsolved' | 'groups'>;
+
 /** The noise floor of a line, where it is known: measured, or from a room that was stated octave by octave. */
 export function floorOf(document: RigDocument, id: string, floors: Floors): Floor | undefined {
   if (floors[id]) return floors[id];
