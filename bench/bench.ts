@@ -9,23 +9,14 @@ import { solveSystem } from '@/core/circuit/operatingPoint';
 import { lineCircuit, type Line } from '@/core/gear';
 import { parseDocument } from '@/core/rig';
 import { faults } from './faults';
+import { aims } from './aims';
+import { measure, middle, ngspice } from './measure';
+import { running } from './opening';
 import { plans } from './plans';
 import { enormousRecording, recordings } from './recordings';
-import { bigRig } from './rigs';
+import { bigRig, typical as line } from './rigs';
 import { switchPresses } from './screen';
 import { crews, sheets } from './sheets';
-
-const middle = (values: number[]): number => values.toSorted((a, b) => a - b)[values.length >> 1];
-
-/** Microseconds per call: the middle of several rounds, after a warm-up. */
-function measure(calls: number, run: () => unknown, rounds = 9): number {
-  const times = Array.from({ length: rounds + 1 }, () => {
-    const start = performance.now();
-    for (let n = 0; n < calls; n++) run();
-    return ((performance.now() - start) * 1000) / calls;
-  });
-  return middle(times.slice(1));
-}
 
 const row = (what: string, micros: number, note = '') =>
   console.log(
@@ -33,30 +24,6 @@ const row = (what: string, micros: number, note = '') =>
       ? `${what.padEnd(64)} ${(micros / 1000).toFixed(1).padStart(9)} ms  ${note}`
       : `${what.padEnd(64)} ${micros.toFixed(micros < 100 ? 1 : 0).padStart(9)} µs  ${note}`,
   );
-
-/** A condenser on P48 over 15 m of cable: the typical line. */
-const line: Line = {
-  id: 'typical',
-  name: 'typical',
-  source: { kind: 'condenser-48' },
-  links: [{ kind: 'cable', figures: { length: { value: 15, unit: 'm', basis: 'assumed' } } }],
-  inlet: { kind: 'three-pin', choices: { feed: 'P48' } },
-};
-
-/** The operating point by ngspice, netlist text to voltages, in microseconds: the middle of 31 runs. */
-async function ngspice(text: string): Promise<number> {
-  const { Simulation } = await import('eecircuit-engine');
-  const simulation = new Simulation();
-  await simulation.start();
-  const runs: number[] = [];
-  for (let n = 0; n < 31; n++) {
-    simulation.setNetList(text);
-    const start = performance.now();
-    await simulation.runSim();
-    runs.push((performance.now() - start) * 1000);
-  }
-  return middle(runs);
-}
 
 async function oneLine(): Promise<void> {
   const { netlist, channels } = lineCircuit(line);
@@ -156,7 +123,7 @@ async function wholeRigs(): Promise<void> {
 
 async function screen(): Promise<void> {
   console.log('\nFrom switch press to repainted sheet, 64 lines in 8 groups, headless Chromium\n');
-  const presses = await switchPresses(64);
+  const presses = await running((app) => switchPresses(app, 64));
   if (!presses) return console.log('no build or no browser: run `npm run build` and install Debian’s chromium');
   const sorted = presses.toSorted((a, b) => a - b);
   console.log(
@@ -164,14 +131,17 @@ async function screen(): Promise<void> {
   );
 }
 
+async function all(): Promise<void> {
+  await oneLine();
+  await wholeRigs();
+  sheets();
+  crews();
+  recordings();
+  await enormousRecording();
+  await plans();
+  await faults();
+  await screen();
+}
+
 console.log(`Node.js ${process.version}\n`);
-void oneLine()
-  .then(wholeRigs)
-  .then(sheets)
-  .then(crews)
-  .then(recordings)
-  .then(enormousRecording)
-  .then(plans)
-  .then(faults)
-  .then(screen)
-  .then(() => process.exit(0));
+void (process.argv.includes('--json') ? aims() : all()).then(() => process.exit(0));

@@ -1,6 +1,15 @@
-import type { Part } from '@/core/gear';
+import type { Line, Part } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { emptyRig, type Device, type RigDocument, type RigLine } from '@/core/rig';
+
+/** A condenser on P48 over 15 m of cable: the typical line. */
+export const typical: Line = {
+  id: 'typical',
+  name: 'typical',
+  source: { kind: 'condenser-48' },
+  links: [{ kind: 'cable', figures: { length: { value: 15, unit: 'm', basis: 'assumed' } } }],
+  inlet: { kind: 'three-pin', choices: { feed: 'P48' } },
+};
 
 const cable = (metres: number, connector = 'xlr3'): Part => ({
   kind: 'cable',

@@ -1,48 +1,24 @@
-import { spawn } from 'node:child_process';
-import { existsSync, mkdtempSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium } from '@playwright/test';
-import { chromiumLaunch } from '../tests/chromium';
 import { bigRig } from './rigs';
+import { addRig, type Running } from './opening';
 
-const PORT = 3219;
 const PRESSES = 24;
 
 /**
  * From the press of a switch to the repainted sheet, in milliseconds, on the production build in headless Chromium: every
- * press, in order. Undefined where there is no build or no browser.
+ * press, in order.
  */
-export async function switchPresses(lines: number): Promise<number[] | undefined> {
-  if (!existsSync('.next/BUILD_ID') || !existsSync(chromiumLaunch.executablePath)) return undefined;
-  const server = spawn('node_modules/.bin/next', ['start', '--hostname', '127.0.0.1', '--port', String(PORT)], {
-    env: { ...process.env, INLET_CHECK_DATABASE: join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'bench.sqlite') },
-    stdio: 'ignore',
-  });
-  const browser = await chromium.launch(chromiumLaunch);
-  try {
-    const at = `http://127.0.0.1:${PORT}`;
-    for (let n = 0; n < 100 && !(await fetch(`${at}/api/health`).catch(() => undefined))?.ok; n++)
-      await new Promise((wait) => setTimeout(wait, 200));
-    const made = await fetch(`${at}/api/rigs`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(bigRig(lines)),
-    });
-    const { id } = (await made.json()) as { id: string };
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(`${at}/rig?rig=${id}`);
-    await page.getByText('Every line accepts 48 V').last().waitFor();
-    const presses: number[] = [];
-    for (let n = 0; n < PRESSES; n++) {
-      presses.push(await page.evaluate(pressed));
-      await page.waitForTimeout(700);
-    }
-    return presses;
-  } finally {
-    await browser.close();
-    server.kill();
+export async function switchPresses({ at, browser }: Running, lines: number): Promise<number[]> {
+  const id = await addRig(at, bigRig(lines));
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${at}/rig?rig=${id}`);
+  await page.getByText('Every line accepts 48 V').last().waitFor({ timeout: 120_000 });
+  const presses: number[] = [];
+  for (let n = 0; n < PRESSES; n++) {
+    presses.push(await page.evaluate(pressed));
+    await page.waitForTimeout(700);
   }
+  await page.close();
+  return presses;
 }
 
 /** Runs in the page: turns the first switch and waits until a verdict of its lines is another one, and painted. */

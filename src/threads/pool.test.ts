@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import { existsSync, readFileSync } from 'node:fs';
 import { emptyRig } from '@/core/rig';
-import { heavily, ThreadTrouble } from './pool';
+import { heavily, soon, ThreadTrouble } from './pool';
 
 interface Task {
   given: { body?: { name: string } };
@@ -84,4 +84,10 @@ test('without a build it runs where it is asked for, with the same answer', asyn
   const found = await heavily('check', { body: rig, brief: true });
   expect(JSON.parse((found as { json: string }).json).lines).toHaveLength(24);
   expect(await heavily('check', { body: { format: 'x' }, brief: true })).toMatchObject({ refusals: expect.any(Array) });
+});
+
+test('who cannot wait gets what is there in time, and nothing where it is late or fails', async () => {
+  expect(await soon(Promise.resolve('in time'), 1000)).toBe('in time');
+  expect(await soon(new Promise(() => undefined), 1)).toBeUndefined();
+  expect(await soon(Promise.reject(new ThreadTrouble('busy', 'too much')), 1000)).toBeUndefined();
 });

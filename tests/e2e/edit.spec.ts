@@ -119,6 +119,19 @@ test('a device is built, its switch offered, and what does not go together is re
   await page.getByRole('button', { name: 'Stage box, inlets 1–2', exact: true }).click();
   await expect(why(page)).toContainText('Where: back panel, red');
   await expect(why(page)).toContainText('20 mA maximum');
+  // Another job may want it too: it goes into the kit as it is, with its feed off.
+  await why(page).getByRole('button', { name: 'Edit Stage box' }).click();
+  await dialog.getByRole('button', { name: 'Save, and add to the kit' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByText('Stage box is in the kit.')).toBeVisible();
+  await saved(page);
+  const owned = (await (await page.request.get('/api/kit/stage-box')).json()) as { device: { groups: object[]; feedLimit: object }; count: number };
+  expect(owned.count).toBe(1);
+  expect(owned.device.groups[0]).toMatchObject({ offers: ['P48'], feed: 'off', control: 'back panel, red' });
+  expect(owned.device.feedLimit).toMatchObject({ value: 20 });
+  await why(page).getByRole('button', { name: 'Edit Stage box' }).click();
+  await expect(dialog.getByRole('button', { name: 'Save the device' })).toBeVisible();
+  await expect(dialog.getByRole('button', { name: /add to the kit/ })).toHaveCount(0);
 });
 
 test('a maker’s answer, with who and when, is a fact on every line and in the kit', async ({ page }) => {

@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
+import Typography from '@mui/material/Typography';
 import { MOST_HELD, type Planning } from './usePlanning';
 
 interface Props {
@@ -15,7 +16,7 @@ interface Props {
 
 /** The plans that are kept, the one looked at marked. */
 export function ProposalTabs({ planning, comparing, onCompare }: Props) {
-  const { held, shown, choose, drop } = planning;
+  const { held, shown, again, choose, drop } = planning;
   return (
     <Box
       sx={{
@@ -56,6 +57,11 @@ export function ProposalTabs({ planning, comparing, onCompare }: Props) {
           </Box>
         );
       })}
+      {again !== undefined && again === shown?.id && (
+        <Typography variant="body2" color="textSecondary" role="status">
+          Same plan as before. It is kept once.
+        </Typography>
+      )}
       {held.length > 1 && (
         <Button color="inherit" aria-pressed={comparing} onClick={onCompare} sx={{ ml: 'auto' }}>
           {comparing ? 'Hide the comparison' : 'Compare'}

@@ -51,6 +51,8 @@ export function usePlanning(rig: string, document: RigDocument, kit: readonly Ki
   const chosen = held.some(({ id }) => id === wanted) ? wanted : held.at(-1)?.id;
   const [running, setRunning] = useState<Running>();
   const [failed, setFailed] = useState('');
+  /** The proposal that the last search found once more. */
+  const [again, setAgain] = useState<number>();
   const [off, setOff] = useState<Record<number, Ticked>>({});
   const job = useRef<{ stop: () => void }>(undefined);
   const best = useRef<Proposal>(undefined);
@@ -58,8 +60,12 @@ export function usePlanning(rig: string, document: RigDocument, kit: readonly Ki
   const keep = useCallback(
     (plan: Omit<Held, 'id'>) => {
       setHeld((before) => {
-        const id = Math.max(0, ...before.map((each) => each.id)) + 1;
+        const twin = before.find((each) => isSamePlan(each, plan));
+        const id = twin?.id ?? Math.max(0, ...before.map((each) => each.id)) + 1;
         setChosen(id);
+        setAgain(twin?.id);
+        // Found once more it may be proven, or found sooner: the later search is the one that is told of.
+        if (twin) return before.map((each) => (each === twin ? { ...plan, id } : each));
         return [...before, { ...plan, id }].slice(-MOST_HELD);
       });
       setRunning(undefined);
@@ -73,6 +79,7 @@ export function usePlanning(rig: string, document: RigDocument, kit: readonly Ki
       job.current?.stop();
       best.current = undefined;
       setFailed('');
+      setAgain(undefined);
       setRunning({ since: Date.now(), seconds });
       job.current = startPlan({ document, kit, seconds, onlyKit }, (answer) => {
         if (answer.ask === 'progress') {
@@ -176,6 +183,7 @@ export function usePlanning(rig: string, document: RigDocument, kit: readonly Ki
     drop,
     running,
     failed,
+    again,
     start,
     stop,
     accepted,
@@ -191,5 +199,9 @@ const sameRig = (a: RigDocument, b: RigDocument): boolean =>
   (['lines', 'devices', 'schools'] as const).every(
     (field) => a[field] === b[field] || JSON.stringify(a[field]) === JSON.stringify(b[field]),
   );
+
+/** Whether two plans make the same rig of the same rig. */
+const isSamePlan = (a: Pick<Held, 'from' | 'proposal'>, b: Pick<Held, 'from' | 'proposal'>): boolean =>
+  sameRig(a.from, b.from) && sameRig(a.proposal.document, b.proposal.document);
 
 export type Planning = ReturnType<typeof usePlanning>;

@@ -132,6 +132,15 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
             if (!refused) closeDialog();
             return refused;
           }}
+          onKeep={
+            device.item
+              ? undefined
+              : async (made) => {
+                  const refused = await actions.keepDevice(made);
+                  if (!refused) closeDialog();
+                  return refused;
+                }
+          }
           onRemove={() => {
             actions.removeDevice(device.id);
             closeDialog();

@@ -12,16 +12,9 @@ import {
   duplicateLine,
   fromTemplate,
   moveLine,
-  newDevice,
-  readDocument,
   removeLine,
   reorderLine,
   setFeed,
-  tidied,
-  withDevice,
-  withoutDevice,
-  DocumentError,
-  type Device,
   type DeviceTemplate,
   type InletRef,
   type MonitorGroup,
@@ -29,10 +22,11 @@ import {
 } from '@/core/rig';
 import { withRigTemplate, type RigTemplate } from '@/core/typed';
 import type { Edit } from '@/core/gear/edits';
-import { type FeedName, USUAL } from '@/core/standards/feeds';
+import type { FeedName } from '@/core/standards/feeds';
 import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { fitting } from './ChooseMenus';
+import { deviceActions } from './deviceActions';
 import { answerOf, recorded } from './recorded';
 import { moreThanOwned } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
@@ -205,26 +199,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     [change],
   );
 
-  /** @returns what is wrong with a changed document, if anything; else it is taken over */
-  const checked = (next: RigDocument): string | undefined => {
-    try {
-      change(readDocument(tidied(next)));
-      return undefined;
-    } catch (error) {
-      if (error instanceof DocumentError) return error.message;
-      throw error;
-    }
-  };
-  const saveDevice = (device: Device): string | undefined => {
-    const known = document.devices.some(({ id }) => id === device.id);
-    return checked(
-      known ? withDevice(document, device.id, () => device) : { ...document, devices: [...document.devices, device] },
-    );
-  };
-  const removeDevice = (id: string) => {
-    change((from) => withoutDevice(from, id));
-    setMessage('The device and its lines were removed. Undo brings them back.');
-  };
+  const devices = deviceActions({ document, kit, change, say: setMessage, refresh: () => router.refresh() });
 
   /** Takes an answer in wherever the item is used; the kit and the other rigs are told by the server. */
   const record = async ({ edits }: PossibleAnswer, fact: Fact) => {
@@ -296,8 +271,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     reorder,
     record,
     addRig,
-    saveDevice,
-    removeDevice,
+    ...devices,
     selectGroup,
     openSchools: useCallback(() => openDialog({ dialog: 'schools' }), []),
     answer: useCallback(
@@ -327,8 +301,6 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     },
     replace: (next: RigDocument) => change(next),
     addLine: show,
-    freshDevice: () =>
-      newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: [USUAL] }),
     rename: (name: string, note: string) =>
       change((from) => ({ ...from, name, ...(note || from.note ? { note } : {}) })),
   };

@@ -1,5 +1,6 @@
 import type { Part } from '../gear';
 import type { Device } from '../rig/document';
+import { freeId } from '../rig/rigEdits';
 
 /** Name and version of the open format. */
 export const KIT_FORMAT = 'inlet-check-kit';
@@ -33,6 +34,20 @@ interface ItemHead {
 
 /** Something that somebody owns. */
 export type KitItem = ItemHead & ({ role: 'source' | 'link'; part: Part } | { role: 'device'; device: DeviceModel });
+
+/** A device of a rig as something owned: without what is its own there, and with every feed off. */
+export function itemOfDevice(taken: readonly { id: string }[], device: Device): KitItem {
+  const { id: _id, item: _item, location: _location, name, note, ...model } = device;
+  const groups = model.groups.map((group) => ({ ...group, feed: 'off' as const }));
+  return {
+    id: freeId(taken, name),
+    name,
+    count: 1,
+    ...(note && { note }),
+    role: 'device',
+    device: { ...model, groups },
+  };
+}
 
 /** A kit as a file holds it. */
 export interface KitDocument {

@@ -3,6 +3,7 @@ import Ajv from 'ajv/dist/2020';
 import { DocumentError, parseDocument } from '../rig';
 import {
   answered,
+  itemOfDevice,
   kitSchema,
   openPoints,
   parseKit,
@@ -162,4 +163,18 @@ describe('as a table', () => {
       expect.stringMatching(/is no fault; write open 3/),
     ]);
   });
+});
+
+test('a device of a rig becomes an item: without what is its own there, every feed off, under an id that is free', () => {
+  const { devices } = rig;
+  expect(devices.some(({ groups }) => groups.some(({ feed }) => feed !== 'off'))).toBe(true);
+  for (const device of devices) {
+    const [first, second] = [itemOfDevice([], device), itemOfDevice([itemOfDevice([], device)], device)];
+    expect(readItem(first)).toEqual(first);
+    expect(second.id).not.toBe(first.id);
+    if (first.role !== 'device') throw new Error('no device');
+    expect(first.device.inlets).toEqual(device.inlets);
+    expect(first.device.groups.map(({ feed }) => feed)).toEqual(device.groups.map(() => 'off'));
+    expect(first.device).not.toHaveProperty('location');
+  }
 });

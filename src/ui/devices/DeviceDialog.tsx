@@ -25,12 +25,14 @@ interface Props {
   models?: readonly { name: string; device: Device }[];
   /** @returns what is wrong with it, if anything */
   onSave: (device: Device) => string | undefined;
+  /** Puts it into the kit. @returns what is wrong, if anything */
+  onKeep?: (device: Device) => Promise<string | undefined>;
   onRemove?: () => void;
   onClose: () => void;
 }
 
 /** A device: its inlets, its switches and what they reach, what it can feed, what it runs on. */
-export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemove, onClose }: Props) {
+export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep, onRemove, onClose }: Props) {
   const [device, setDevice] = useState(given);
   const { register, control, handleSubmit, reset, getValues, setValue, formState } = useForm<DeviceForm>({
     defaultValues: formOf(device),
@@ -134,6 +136,14 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onRemo
           {onRemove && (
             <Button color="error" onClick={onRemove} sx={{ mr: 'auto' }}>
               Remove the device and its lines
+            </Button>
+          )}
+          {onKeep && (
+            <Button
+              color="inherit"
+              onClick={handleSubmit(async (form) => setRefused(await onKeep(deviceOf(device, form))))}
+            >
+              Save, and add to the kit
             </Button>
           )}
           <Button onClick={onClose} color="inherit">

@@ -1,0 +1,26 @@
+export const middle = (values: readonly number[]): number => values.toSorted((a, b) => a - b)[values.length >> 1];
+
+/** The operating point by ngspice, netlist text to voltages, in microseconds: the middle of 31 runs. */
+export async function ngspice(text: string): Promise<number> {
+  const { Simulation } = await import('eecircuit-engine');
+  const simulation = new Simulation();
+  await simulation.start();
+  const runs: number[] = [];
+  for (let n = 0; n < 31; n++) {
+    simulation.setNetList(text);
+    const start = performance.now();
+    await simulation.runSim();
+    runs.push((performance.now() - start) * 1000);
+  }
+  return middle(runs);
+}
+
+/** Microseconds per call: the middle of several rounds, after a warm-up. */
+export function measure(calls: number, run: () => unknown, rounds = 9): number {
+  const times = Array.from({ length: rounds + 1 }, () => {
+    const start = performance.now();
+    for (let n = 0; n < calls; n++) run();
+    return ((performance.now() - start) * 1000) / calls;
+  });
+  return middle(times.slice(1));
+}
