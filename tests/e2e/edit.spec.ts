@@ -125,7 +125,10 @@ test('a device is built, its switch offered, and what does not go together is re
   await expect(dialog).toHaveCount(0);
   await expect(page.getByText('Stage box is in the kit.')).toBeVisible();
   await saved(page);
-  const owned = (await (await page.request.get('/api/kit/stage-box')).json()) as { device: { groups: object[]; feedLimit: object }; count: number };
+  const owned = (await (await page.request.get('/api/kit/stage-box')).json()) as {
+    device: { groups: object[]; feedLimit: object };
+    count: number;
+  };
   expect(owned.count).toBe(1);
   expect(owned.device.groups[0]).toMatchObject({ offers: ['P48'], feed: 'off', control: 'back panel, red' });
   expect(owned.device.feedLimit).toMatchObject({ value: 20 });

@@ -196,7 +196,7 @@ test('lines are copied into another rig, whole; as text they are what somebody w
   await page.keyboard.press('Control+c');
   await expect(page.getByText('1 line copied; Ctrl V puts them into this rig or another.')).toBeVisible();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(
-    /^moving coil, announcer "Announcer" > cable 20 m, old > Hold desk 8$/,
+    /^dynamic, announcer "Announcer" > cable 20 m, old > Hold desk 8$/,
   );
   await page.goto(`/rig?rig=${to}`);
   await expect(page.getByLabel('Type a line')).toBeVisible();

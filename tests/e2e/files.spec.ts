@@ -103,7 +103,7 @@ test('by API: patch list and kit, previewed and applied', async ({ page, request
   expect(applied).toMatchObject({ applied: true, revision: 2 });
   expect((await request.post(`/api/rigs/${rig}/patch-list?apply=1`, csv)).status()).toBe(409);
   expect(await (await request.get(`/api/rigs/${rig}/patch-list`)).text()).toContain(
-    'Announcer,"moving coil, announcer"',
+    'Announcer,"dynamic, announcer"',
   );
   const bad = await request.post(`/api/rigs/${rig}/patch-list`, {
     headers: { 'content-type': 'text/csv' },

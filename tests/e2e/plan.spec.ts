@@ -159,7 +159,7 @@ test.describe('the patch', () => {
 test('chains: the best first, the tempting one refused with its reason, one of them used', async ({ page }) => {
   const rig = await copyOf(page, 'Chains');
   await openPlan(page, rig, 'Chains');
-  await choose(page, 'From', 'Guide, body-worn');
+  await choose(page, 'From', 'Guide, lavalier');
   const best = page.getByRole('region', { name: 'Best first' }).getByRole('listitem').first();
   await expect(best).toContainText('phantom to plug-in converter');
   await expect(best).toContainText('Clear');

@@ -13,7 +13,7 @@ test('Lock Nine opens with every mistake, worst first; each is explained', async
   for (const [line, what] of [
     ['Trio, ribbon left', /48 V on a passive ribbon/],
     ['Trio, long ribbon', /48 V on a TRS patch point/],
-    ['Guide, body-worn', /Too much voltage on the capsule/],
+    ['Guide, lavalier', /Too much voltage on the capsule/],
     ['Announcer', /Dead cable: cable 20 m, old/],
     ['Double bass', /Bass rolls off below/],
     ['Electric piano, left', /Thru socket used as a second input/],
@@ -66,7 +66,7 @@ test('a switch tells what each setting would do, and turns', async ({ page }) =>
 
 test('a remedy: 46 V on the capsule, one press on the converter, undo brings it back', async ({ page }) => {
   const rig = await copyOf(page, 'Remedy trial');
-  await openLine(page, 'Guide, body-worn', rig);
+  await openLine(page, 'Guide, lavalier', rig);
   await expect(finding(page, 'Too much voltage on the capsule')).toContainText(/46 V on a capsule rated for 10 V/);
   await finding(page, 'Too much voltage on the capsule')
     .getByRole('button', { name: /plug-in/ })

@@ -93,14 +93,14 @@ describe('the mended rig', () => {
   test('with the last converter gone from the kit, the list of things to get names one', async () => {
     const kit = demoKit().map((item) => (item.id === 'plug-in-converter' ? { ...item, count: 0 } : item));
     const { proposal } = await planned(demoRig('lock-nine-mended'), kit);
-    expect(proposal.toGet).toMatchObject([{ kind: 'plug-in-converter', count: 1, lines: ['Guide, body-worn'] }]);
+    expect(proposal.toGet).toMatchObject([{ kind: 'plug-in-converter', count: 1, lines: ['Guide, lavalier'] }]);
     expect(change(proposal, 'guide-body-worn').reason).toBe('The kit has no phantom to plug-in converter any more.');
   });
 
   test('and where nothing may be got, the line is left out with the reason', async () => {
     const kit = demoKit().map((item) => (item.id === 'plug-in-converter' ? { ...item, count: 0 } : item));
     const { proposal } = await planned(demoRig('lock-nine-mended'), kit, { onlyKit: true });
-    expect(proposal.leftOut.map(({ name }) => name)).toEqual(['Guide, body-worn']);
+    expect(proposal.leftOut.map(({ name }) => name)).toEqual(['Guide, lavalier']);
     expect(proposal.leftOut[0].reason).toMatch(/^Nothing in the kit makes it work/);
     expect(proposal.document.lines.some(({ id }) => id === 'guide-body-worn')).toBe(false);
   });

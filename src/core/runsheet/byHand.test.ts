@@ -143,7 +143,7 @@ describe('the demo', () => {
       'Wireless receiver',
       'Laptop, playback',
     ]);
-    expect(own('keeper-self-powered').unset).toEqual(['self-powered body-worn: battery off, or out']);
+    expect(own('keeper-self-powered').unset).toEqual(['self-powered lavalier: battery off, or out']);
   });
   test('what is off is looked at with the plug, and has no step of its own', () => {
     expect(own('double-bass').ready).toBeUndefined();

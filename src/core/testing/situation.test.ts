@@ -12,7 +12,7 @@ test('whom the feed of its switch harms, by name; on the mended rig nobody', () 
     'Trio, ribbon left',
     'Trio, ribbon right',
     'Trio, long ribbon',
-    'Guide, body-worn',
+    'Guide, lavalier',
   ]);
   for (const { id } of mended.lines) expect(situationOf(mended, id)).toEqual({ harmed: [] });
   expect(situationOf(rig, 'nobody')).toBeUndefined();

@@ -147,7 +147,7 @@ describe('chains of the demo kit', () => {
     const { allowed } = rankedChains(document, demoKit(), 'moving-coil-guide', { device: 'bag', inlet: '1' }, 'off')!;
     expect(allowed[0]).toMatchObject({ verdict: 'Clear', present: false });
     const applied = withChain(document, 'moving-coil-guide', { device: 'bag', inlet: '1' }, allowed[0]);
-    expect(applied.lines.at(-1)).toMatchObject({ name: 'moving coil, guide', inlet: { inlet: '1' } });
+    expect(applied.lines.at(-1)).toMatchObject({ name: 'dynamic, guide', inlet: { inlet: '1' } });
     expect(withChain(document, 'moving-coil-guide', { device: 'desk', inlet: '1' }, allowed[0])).toBe(document);
   });
 
