@@ -37,6 +37,8 @@ const seconds = (run: () => unknown, rounds = 3): number => measure(1, run, roun
 
 /** How a cost grows: the power of the size that it grows with, from the first size to the last. */
 function growth(what: string, sizes: readonly number[], cost: (size: number) => number, unit: string): void {
+  // What runs for the first time is slow for that.
+  cost(sizes[0]);
   const costs = sizes.map(cost);
   const power = Math.log(costs.at(-1)! / costs[0]) / Math.log(sizes.at(-1)! / sizes[0]);
   told(`${what}: grows from ${sizes[0]} to ${sizes.at(-1)} ${unit} with the power of`, power, '');

@@ -11,7 +11,10 @@ export async function switchPresses({ at, browser }: Running, lines: number): Pr
   const id = await addRig(at, bigRig(lines));
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${at}/rig?rig=${id}`);
-  await page.getByText('Every line accepts 48 V').last().waitFor({ timeout: 120_000 });
+  await page
+    .getByText(/^OK for every line|^No setting suits/)
+    .last()
+    .waitFor({ timeout: 120_000 });
   const presses: number[] = [];
   for (let n = 0; n < PRESSES; n++) {
     presses.push(await page.evaluate(pressed));

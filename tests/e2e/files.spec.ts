@@ -102,9 +102,7 @@ test('by API: patch list and kit, previewed and applied', async ({ page, request
   const applied = await (await request.post(`/api/rigs/${rig}/patch-list?apply=1`, csv)).json();
   expect(applied).toMatchObject({ applied: true, revision: 2 });
   expect((await request.post(`/api/rigs/${rig}/patch-list?apply=1`, csv)).status()).toBe(409);
-  expect(await (await request.get(`/api/rigs/${rig}/patch-list`)).text()).toContain(
-    'Announcer,"dynamic, announcer"',
-  );
+  expect(await (await request.get(`/api/rigs/${rig}/patch-list`)).text()).toContain('Announcer,"dynamic, announcer"');
   const bad = await request.post(`/api/rigs/${rig}/patch-list`, {
     headers: { 'content-type': 'text/csv' },
     data: 'who\nx',

@@ -98,15 +98,15 @@ export function MomentChart({ course, of, title }: Props) {
             in order{muted ? ', muted' : ''}
           </text>
           <line
-            x1={150}
-            x2={166}
+            x1={118}
+            x2={134}
             y1={0}
             y2={0}
             stroke={palette.verdict.Stop}
             strokeWidth={1.5}
             strokeDasharray="4 2.5"
           />
-          <text x={171} y={3.5} fill={palette.text.primary}>
+          <text x={139} y={3.5} fill={palette.text.primary}>
             hot-plugged{muted ? ', unmuted' : ''}
           </text>
         </g>
