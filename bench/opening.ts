@@ -18,7 +18,7 @@ export interface Running {
 }
 
 /** @returns undefined where there is no build or no browser */
-export async function running<T>(use: (app: Running) => Promise<T>): Promise<T | undefined> {
+export async function running<T>(run: (app: Running) => Promise<T>): Promise<T | undefined> {
   if (!existsSync('.next/BUILD_ID') || !existsSync(chromiumLaunch.executablePath)) return undefined;
   const database = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'bench.sqlite');
   const env = { ...process.env, INLET_CHECK_DATABASE: database };
@@ -33,7 +33,7 @@ export async function running<T>(use: (app: Running) => Promise<T>): Promise<T |
     const at = `http://127.0.0.1:${PORT}`;
     for (let n = 0; n < 100 && !(await fetch(`${at}/api/health`).catch(() => undefined))?.ok; n++)
       await new Promise((wait) => setTimeout(wait, 200));
-    return await use({ at, browser });
+    return await run({ at, browser });
   } finally {
     await browser.close();
     server.kill();
