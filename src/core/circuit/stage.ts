@@ -32,9 +32,10 @@ export type Stage = (charge: Float64Array, at: Seconds, share: number, guess: Fl
  * The equations of one stage of a step. Few unknowns hold energy, and most steps of a course have a length that others had
  * before: the others are eliminated once, the rest is decomposed once for each length, and Newton's iteration concerns the
  * non-linear elements alone. Where that loses digits, the whole circuit is iterated.
+ * @param careful iterates the whole circuit always
  * @throws CircuitError `singular`
  */
-export function stagesOf(system: System): Stage {
+export function stagesOf(system: System, careful = false): Stage {
   const { size: n, nonLinear } = system;
   const pins = system.islands('signal').map(([node]) => system.node(node)!);
   const small = eliminate(system, pins);
@@ -123,7 +124,7 @@ export function stagesOf(system: System): Stage {
   };
 
   return (charge, at, share, guess) => {
-    const found = quick(charge, at, share, guess);
+    const found = careful ? undefined : quick(charge, at, share, guess);
     if (found) return found;
     const z = small.whole(at);
     for (let row = 0; row < n; row++) z[row] += charge[row];

@@ -16,13 +16,13 @@ export type Step = (
 ) => { next: Float64Array; error: number } | undefined;
 
 /** Makes steps of one phase, in which no switch moves. */
-export function stepperOf(system: System, tolerance: number, history: Float64Array[]): Step {
+export function stepperOf(system: System, tolerance: number, history: Float64Array[], careful = false): Step {
   const { size: n, c } = system;
   const watched = watchedOf(system);
   const largest = watched.map((each) => history.reduce((most, x) => Math.max(most, Math.abs(of(x, each))), each.floor));
   const charge = new Float64Array(n);
   const flow = new Float64Array(n);
-  const stage = stagesOf(system);
+  const stage = stagesOf(system, careful);
   const stored = entriesOf(c, n);
 
   /** share · C·(x − from). */

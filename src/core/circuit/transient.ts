@@ -20,6 +20,8 @@ export interface TransientOptions {
 const FIRST_STEP: Seconds = 1e-9;
 const SHORTEST_STEP: Seconds = 1e-11;
 const MOST_STEPS = 200_000;
+/** Most of the slow ones. */
+const MOST_CAREFUL = 5000;
 
 /**
  * Follows a circuit from its operating point, or from the initial voltages and currents that its elements state, through
@@ -27,6 +29,16 @@ const MOST_STEPS = 200_000;
  * @throws CircuitError as `operatingPoint` does; `no-convergence` if a step cannot be made
  */
 export function transient(netlist: Netlist, options: TransientOptions): Course {
+  try {
+    return followed(netlist, options, MOST_STEPS, false);
+  } catch (error) {
+    // What rounding stops may get past if nothing is eliminated.
+    if (!(error instanceof CircuitError) || error.fault === 'bad-element') throw error;
+    return followed(netlist, options, MOST_CAREFUL, true);
+  }
+}
+
+function followed(netlist: Netlist, options: TransientOptions, mostSteps: number, careful: boolean): Course {
   const { until, tolerance = 1e-3, longestStep = until / 50, stop } = options;
   const starts = [...new Set([0, ...events(netlist).filter((at) => at > 0 && at < until)])].sort((a, b) => a - b);
   let system = assemble(inState(netlist, 0));
@@ -37,11 +49,11 @@ export function transient(netlist: Netlist, options: TransientOptions): Course {
     const end = starts[phase + 1] ?? until;
     if (phase > 0) system = assemble(inState(netlist, start));
     if (stop && times.length > 1 && stopped(stop, system, x, start)) return;
-    const stepper = stepperOf(system, tolerance, states);
+    const stepper = stepperOf(system, tolerance, states, careful);
     let now = start;
     let step = doubled(FIRST_STEP);
     while (now < end) {
-      if (times.length > MOST_STEPS) throw stuck(now);
+      if (times.length > mostSteps) throw stuck(now);
       const length = Math.min(step, end - now);
       const made = stepper(x, now, length);
       if (!made) {
