@@ -148,10 +148,13 @@ async function pages(): Promise<void> {
 const WHY: [says: RegExp, why: string][] = [
   [/^Operating point/, 'half of its time goes into writing the equations'],
   [/^Demo rig/, 'most of it follows plugging and switching over time, some 13,000 steps'],
-  [/^(Two minutes|An hour)/, 'every block is looked at for a dozen disturbances besides its spectrum'],
+  [
+    /^(Two minutes|An hour)/,
+    'levels, spectra and a dozen disturbances in one thread; where it goes has not been measured again',
+  ],
   [/^Whole check|^First run sheet/, 'circuits are followed over time'],
   [/^512 lines/, 'every row is in the page, and verdicts come with it up to 128 lines only'],
-  [/^Switch to repainted/, 'the whole sheet is compared before the rows that changed are drawn'],
+  [/^Switch to repainted/, 'where it goes has not been measured yet'],
   [/^Kit opened/, 'its grid is drawn in the browser alone'],
   [/held up/, 'the browser goes through every component of the page once (hydration)'],
   [/scripts/, 'framework and component library alone are about 240 kB'],
