@@ -23,14 +23,16 @@ interface Given {
 
 /** What is done to the devices of a rig. */
 export function deviceActions({ document, kit, change, say, refresh }: Given) {
-  /** @returns what is wrong with it, if anything; else it is taken over */
-  const saveDevice = (device: Device): string | undefined => {
-    const known = document.devices.some(({ id }) => id === device.id);
-    const next = known
-      ? withDevice(document, device.id, () => device)
-      : { ...document, devices: [...document.devices, device] };
+  const having = (from: RigDocument, device: Device): RigDocument =>
+    tidied(
+      from.devices.some(({ id }) => id === device.id)
+        ? withDevice(from, device.id, () => device)
+        : { ...from, devices: [...from.devices, device] },
+    );
+  /** @returns what is wrong with a rig that has this device, if anything */
+  const refusal = (device: Device): string | undefined => {
     try {
-      change(readDocument(tidied(next)));
+      readDocument(having(document, device));
       return undefined;
     } catch (error) {
       if (error instanceof DocumentError) return error.message;
@@ -38,17 +40,25 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
     }
   };
   return {
-    saveDevice,
+    /** @returns what is wrong with it, if anything; else it is taken over */
+    saveDevice: (device: Device): string | undefined => {
+      const refused = refusal(device);
+      if (!refused) change((from) => having(from, device));
+      return refused;
+    },
     /** Puts a device into the kit as it is; the one on the rig is then one of the kit's. @returns why not */
     keepDevice: async (device: Device): Promise<string | undefined> => {
       const made = itemOfDevice(kit, device);
+      const owned = { ...device, item: made.id };
+      const refused = refusal(owned);
+      if (refused) return refused;
       const { failed } = await ask(`/api/kit/${made.id}`, {
         method: 'PUT',
         json: made,
         headers: { 'if-none-match': '*' },
       });
-      const refused = failed ?? saveDevice({ ...device, item: made.id });
-      if (refused) return refused;
+      if (failed) return `Not added to the kit: ${failed}`;
+      change((from) => having(from, owned));
       say(`${device.name} is in the kit.`);
       refresh();
       return undefined;

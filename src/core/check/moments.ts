@@ -1,4 +1,4 @@
-import { CircuitError } from '../circuit';
+import { answered } from '../circuit';
 import { choose, inletKind, inletReader, linkKind, questions, type Line } from '../gear';
 import { plugging, switchOff, switchOn, type Plugging, type SwitchOff } from '../transients';
 import type { Dbfs, Dbu, Decibels, Seconds, Volts } from '../units';
@@ -45,15 +45,7 @@ export function moments(
   const worse = feared(line);
   let notFollowed: string | undefined;
   /** A course that has no answer costs nothing else. */
-  const tried = <T>(follow: () => T): T | undefined => {
-    try {
-      return follow();
-    } catch (error) {
-      if (!(error instanceof CircuitError)) throw error;
-      notFollowed ??= error.message;
-      return undefined;
-    }
-  };
+  const tried = <T>(follow: () => T): T | undefined => answered(follow, ({ message }) => (notFollowed ??= message));
   const pluggings = (of: Line) => places.flatMap((place) => tried(() => plugging(of, place)) ?? []);
   const result: Moments = {
     plugged: places.flatMap(

@@ -13,3 +13,17 @@ export class CircuitError extends Error {
     this.name = 'CircuitError';
   }
 }
+
+/**
+ * What a circuit answers; undefined where it has no single answer.
+ * @param told is told why
+ */
+export function answered<T>(ask: () => T, told?: (why: CircuitError) => void): T | undefined {
+  try {
+    return ask();
+  } catch (problem) {
+    if (!(problem instanceof CircuitError)) throw problem;
+    told?.(problem);
+    return undefined;
+  }
+}

@@ -1,6 +1,6 @@
 import { groupFeeds } from '../rigcheck/feedOptions';
 import type { Judge } from '../rigcheck/judging';
-import { CircuitError, operatingPoint } from '../circuit';
+import { answered, operatingPoint } from '../circuit';
 import {
   asDrawn,
   CONNECTORS,
@@ -84,7 +84,7 @@ export function reachesOf(document: RigDocument): Map<string, string[]> {
       for (const { line } of fed) {
         if (!onIt.has(line.id) && !branchLines(line.branches).some((id) => onIt.has(id))) continue;
         const circuit = circuitKey(line);
-        if (!known.has(circuit)) known.set(circuit, followed(() => getsToSource(line)) ?? true);
+        if (!known.has(circuit)) known.set(circuit, answered(() => getsToSource(line)) ?? true);
         if (known.get(circuit)) found.set(line.id, [...(found.get(line.id) ?? []), key]);
       }
     }
@@ -133,16 +133,6 @@ export function fedAlone(document: RigDocument, device: string, { id, offers }: 
   const dark = feedsOff(document);
   const highest = highestOf(offers);
   return highest ? setFeed(dark, device, id, highest) : dark;
-}
-
-/** What following a circuit found; nothing where it has no single answer: the check says so, and the school's wait stands. */
-export function followed<T>(follow: () => T): T | undefined {
-  try {
-    return follow();
-  } catch (problem) {
-    if (!(problem instanceof CircuitError)) throw problem;
-    return undefined;
-  }
 }
 
 /** What makes a circuit; lines that are alike in it are followed once. */

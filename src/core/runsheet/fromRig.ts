@@ -1,5 +1,6 @@
 import type { Judge } from '../rigcheck/judging';
 import { lineSummary } from '../check/result';
+import { answered } from '../circuit';
 import { lineCircuit, linkKind, sourceKind, type Line } from '../gear';
 import {
   endsInLink,
@@ -11,6 +12,7 @@ import {
   type SwitchGroup,
 } from '../rig/document';
 import { inletName, rigPaths, rigPathsOf, type RigPath } from '../rig/paths';
+import { waitAfterOff } from '../schools/schools';
 import type { Seconds, Volts } from '../units';
 import { discharge, switchOn } from '../transients/feedSteps';
 import {
@@ -25,7 +27,7 @@ import {
   type SheetMonitors,
   type SheetRig,
 } from './rig';
-import { branchLines, circuitKey, fedAlone, followed, groupAt, harmsOf, hasSupply, reachesOf } from './feedsOnLines';
+import { branchLines, circuitKey, fedAlone, groupAt, harmsOf, hasSupply, reachesOf } from './feedsOnLines';
 import { byHand, isFirstSide, partName } from './byHand';
 import { wayOf } from './way';
 
@@ -171,7 +173,7 @@ function remembered(): Course {
   const known = new Map<string, unknown>();
   return <T>(what: string, line: Line, follow: () => T): T | undefined => {
     const key = `${what} ${circuitKey(line)}`;
-    if (!known.has(key)) known.set(key, followed(follow));
+    if (!known.has(key)) known.set(key, answered(follow));
     return known.get(key) as T | undefined;
   };
 }
@@ -190,7 +192,7 @@ function sheetGroup(
   const fed = rigPathsOf(charged, ids).map(({ line }) => line);
   const circuits = [...new Map(fed.map((line) => [circuitKey(line), line])).values()];
   const threshold: Volts = Number(schoolsOf(document).chargeLeft);
-  const charge = chargeOf(circuits, threshold, course);
+  const { charge, followed } = chargeOf(circuits, threshold, course);
   const ramp = group.ramp?.value;
   const school = schoolsOf(document).afterFeedOff;
   return {
@@ -202,7 +204,7 @@ function sheetGroup(
     offers: group.offers,
     latched: group.latched ?? false,
     mutes: group.mutes ?? false,
-    decay: decayWait(school, decaysIn(charge, threshold)),
+    decay: decayWait(school, followed ? decaysIn(charge, threshold) : unfollowed(charge, threshold, school)),
     settle: settleWait(
       Math.max(0, ...circuits.map((line) => course(`on ${ramp}`, line, () => switchOn(line, ramp))?.settles ?? 0)),
       group.mutes,
@@ -214,19 +216,34 @@ function sheetGroup(
 /** Moments at which what is left is kept, in seconds. */
 const MOMENTS = [0, 0.1, 0.3, 1, 2, 3, 5, 7, 10, 15, 20, 30, 45, 60, 90, 120, 180, 300, 450, 600];
 
-/** The most that is left on any of several lines, moment by moment, until it is less than the threshold. */
-function chargeOf(lines: readonly Line[], threshold: Volts, course: Course): ChargeLeft[] {
-  const courses = lines.flatMap((line) => {
-    const left = course(`off ${threshold}`, line, () =>
-      discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source'),
-    );
-    return left ? [left] : [];
-  });
+/**
+ * The most that is left on any of several lines, moment by moment, until it is the threshold.
+ * @returns also whether every one of them could be followed
+ */
+function chargeOf(
+  lines: readonly Line[],
+  threshold: Volts,
+  course: Course,
+): { charge: ChargeLeft[]; followed: boolean } {
+  const all = lines.map((line) =>
+    // A line without a feed holds nothing; one that cannot be followed may hold anything.
+    course(`off ${threshold}`, line, () => discharge(line, threshold, hasSupply(line) ? 'inlet' : 'source') ?? []),
+  );
+  const followed = !all.includes(undefined);
+  const courses = all.flatMap((left) => (left?.length ? [left] : []));
   const longest = Math.max(0, ...courses.map((course) => course.at(-1)!.at));
   const most = (at: Seconds): Volts =>
     Math.max(0, ...courses.map((course) => course.findLast((p) => p.at <= at)!.volts));
-  if (courses.length === 0) return [];
-  return [...MOMENTS.filter((at) => at < longest), longest].map((at) => ({ at, volts: most(at) }));
+  if (courses.length === 0) return { charge: [], followed };
+  const moments = [...MOMENTS.filter((at) => at < longest), longest];
+  return { charge: moments.map((at) => ({ at, volts: most(at) })), followed };
+}
+
+/** The wait where a circuit has no answer over time: the school's at least; undefined, for the longest, where it has none. */
+function unfollowed(charge: readonly ChargeLeft[], threshold: Volts, school: string): Seconds | undefined {
+  const others = decaysIn(charge, threshold);
+  const least = waitAfterOff(school);
+  return others === undefined || least === undefined ? undefined : Math.max(others, least);
 }
 
 /** Until all have lost their charge, in seconds; undefined where that takes longer than anybody follows. */

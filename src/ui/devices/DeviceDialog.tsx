@@ -132,7 +132,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
             <SwitchFields control={control} register={register} errors={errors} />
           </Stack>
         </DialogContent>
-        <DialogActions>
+        <DialogActions sx={{ flexWrap: 'wrap', rowGap: 1 }}>
           {onRemove && (
             <Button color="error" onClick={onRemove} sx={{ mr: 'auto' }}>
               Remove the device and its lines
@@ -141,7 +141,12 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
           {onKeep && (
             <Button
               color="inherit"
-              onClick={handleSubmit(async (form) => setRefused(await onKeep(deviceOf(device, form))))}
+              // Not disabled meanwhile: a button that is loses the focus.
+              onClick={
+                formState.isSubmitting
+                  ? undefined
+                  : handleSubmit(async (form) => setRefused(await onKeep(deviceOf(device, form))))
+              }
             >
               Save, and add to the kit
             </Button>

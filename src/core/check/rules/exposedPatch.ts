@@ -1,7 +1,6 @@
-import { CircuitError, operatingPoint } from '../../circuit';
+import { answered, operatingPoint } from '../../circuit';
 import { CONNECTORS, asDrawn, lineCircuit, linkKind, socketNode, type Contact, type WindingStake } from '../../gear';
 import { LIVE } from '../../standards/feeds';
-import type { Plugging } from '../../transients';
 import { AS_JACK, positions } from '../../transients/contactOrder';
 import { characterOf, feedOf, finding, offeredFeeds, quantity, rounded, schoolOf, type Case, type Rule } from '../case';
 import type { Finding, Quantity } from '../finding';
@@ -97,23 +96,13 @@ function live(at: Case, junction: number, patch: boolean, volts: number): Findin
 
 /** Peaks of the whole way in, where somebody asked for the course over time. */
 function peaks(at: Case): Quantity[] {
-  if (!at.plugged) return [];
-  const plugged = courseOf(at.plugged);
+  // A course that has no answer is missing from the figures; the finding stands without it.
+  const plugged = at.plugged && answered(at.plugged);
   if (!plugged) return [];
   return [
     { label: `Peak current if patched hot (${plugged.worst})`, value: plugged.amps, unit: 'A' },
     { label: 'Peak voltage across the source if patched hot', value: plugged.volts, unit: 'V' },
   ];
-}
-
-/** A course over time that has no answer is missing from the figures; the finding stands without it. */
-function courseOf(plugged: () => Plugging): Plugging | undefined {
-  try {
-    return plugged();
-  } catch (error) {
-    if (error instanceof CircuitError) return undefined;
-    throw error;
-  }
 }
 
 /** The feed is off, but its switch serves others too: somebody may turn it on for them. */
