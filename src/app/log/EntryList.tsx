@@ -58,7 +58,8 @@ const someNames = (names: readonly string[]): string =>
 
 function EntryRow({ entry, nameOf, rig }: { entry: LogEntry } & Pick<Props, 'nameOf' | 'rig'>) {
   const { at, kind, text, lines, place, who, photo } = entry;
-  const aside = [place, who, lines.length > 1 || kind === 'note' ? someNames(lines.map(nameOf)) : ''].filter(Boolean);
+  const unnamed = lines.map(nameOf).filter((name) => !text.includes(name));
+  const aside = [place, who, someNames(unnamed)].filter(Boolean);
   return (
     <Box
       component="li"

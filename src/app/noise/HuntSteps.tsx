@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { COMPONENT_NAMES } from '@/core/noise/components';
+import { COMPONENT_NAMES, INAUDIBLE } from '@/core/noise/components';
 import type { Hunt } from '@/core/noise/hunt';
 import { ofPower } from '@/core/signal';
 
@@ -59,14 +59,14 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
               {COMPONENT_NAMES.map((name) => {
                 const level = ofPower(components[name]);
                 const before = n > 0 ? ofPower(steps[n - 1].components[name]) : level;
-                const moved = Math.max(level, -130) - Math.max(before, -130);
+                const moved = Math.max(level, INAUDIBLE) - Math.max(before, INAUDIBLE);
                 return (
                   <Box
                     component="td"
                     key={name}
                     sx={{ fontWeight: `${Math.abs(moved) > TOLD ? 700 : 400} !important` }}
                   >
-                    {level <= -130 ? '–' : level.toFixed(1).replace('-', '−')}
+                    {level <= INAUDIBLE ? '–' : level.toFixed(1).replace('-', '−')}
                     {Math.abs(moved) > TOLD && (moved > 0 ? ' ▲' : ' ▼')}
                   </Box>
                 );

@@ -7,11 +7,19 @@ import { useId } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { quantity } from '@/core/units/format';
+import { Legend } from './Legend';
 import { GridLines } from '@/ui/figures/GridLines';
 
 const WIDTH = 288;
 const HEIGHT = 120;
 const MARGIN = { top: 10, right: 10, bottom: 8, left: 34 };
+
+/** How the floor is read, in a word or two. */
+const LEGEND: Record<FloorMeter, string> = {
+  'as-set': 'floor',
+  'cut-80': 'floor above 80 Hz',
+  'a-weighted': 'floor, A-weighted',
+};
 
 interface Props {
   measurements: readonly KeptMeasurement[];
@@ -45,45 +53,61 @@ export function TrendChart({ measurements, target, floorMeter }: Props) {
     )(usable) ?? '';
   const [first, last] = [usable[0], usable.at(-1)];
   return (
-    <Box
-      component="svg"
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      role="img"
-      aria-labelledby={id}
-      sx={{ width: '100%', display: 'block', fontSize: 12, fontFamily: 'inherit', mb: 1 }}
-    >
-      <title id={id}>
-        {first && last
-          ? `${usable.length} noise floors, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.`
-          : 'None of what was kept is a noise floor.'}
-      </title>
-      <GridLines
-        ticks={y.ticks(4)}
-        y={y}
-        left={MARGIN.left}
-        right={WIDTH - MARGIN.right}
-        text={(tick) => String(tick).replace('-', '−')}
+    <>
+      <Legend
+        unit="dBFS"
+        marks={[
+          { name: LEGEND[floorMeter], colour: palette.primary.main },
+          ...(floorMeter === 'a-weighted' ? [] : [{ name: 'A-weighted', colour: palette.text.secondary, dash: '4 3' }]),
+          { name: 'acceptable', colour: palette.verdict.Watch, dash: '5 3' },
+        ]}
       />
-      <line
-        x1={MARGIN.left}
-        x2={WIDTH - MARGIN.right}
-        y1={y(target)}
-        y2={y(target)}
-        stroke={palette.verdict.Watch}
-        strokeDasharray="5 3"
-      />
-      <path d={path('plain')} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />
-      <path d={path('weighted')} fill="none" stroke={palette.text.secondary} strokeWidth={1.4} strokeDasharray="4 3" />
-      {points.map(({ key, plain, usable: good }) => (
-        <circle
-          key={key}
-          cx={x(key)}
-          cy={y(Math.max(plain, -140))}
-          r={3}
-          fill={good ? palette.primary.main : 'none'}
-          stroke={palette.primary.main}
+      <Box
+        component="svg"
+        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        role="img"
+        aria-labelledby={id}
+        sx={{ width: '100%', display: 'block', fontSize: 12, fontFamily: 'inherit', mb: 1 }}
+      >
+        <title id={id}>
+          {first && last
+            ? `${usable.length} noise floors, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.`
+            : 'None of what was kept is a noise floor.'}
+        </title>
+        <GridLines
+          ticks={y.ticks(4)}
+          y={y}
+          left={MARGIN.left}
+          right={WIDTH - MARGIN.right}
+          text={(tick) => String(tick).replace('-', '−')}
         />
-      ))}
-    </Box>
+        <line
+          x1={MARGIN.left}
+          x2={WIDTH - MARGIN.right}
+          y1={y(target)}
+          y2={y(target)}
+          stroke={palette.verdict.Watch}
+          strokeDasharray="5 3"
+        />
+        <path d={path('plain')} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />
+        <path
+          d={path('weighted')}
+          fill="none"
+          stroke={palette.text.secondary}
+          strokeWidth={1.4}
+          strokeDasharray="4 3"
+        />
+        {points.map(({ key, plain, usable: good }) => (
+          <circle
+            key={key}
+            cx={x(key)}
+            cy={y(Math.max(plain, -140))}
+            r={3}
+            fill={good ? palette.primary.main : 'none'}
+            stroke={palette.primary.main}
+          />
+        ))}
+      </Box>
+    </>
   );
 }

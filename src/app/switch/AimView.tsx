@@ -12,7 +12,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import type { RigDocument } from '@/core/rig';
 import {
   aimFor,
-  sheetKey,
+  feedsOf,
   type Aim,
   type Session,
   type SheetKind,
@@ -222,9 +222,3 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
 
 type Swapped = 'both' | 'stage' | 'desk';
 const NONE: readonly string[] = [];
-
-/** What the rig has its switches set to, by key. */
-const feedsOf = ({ devices }: RigDocument) =>
-  Object.fromEntries(
-    devices.flatMap((device) => device.groups.map((group) => [sheetKey(device.id, group.id), group.feed])),
-  );

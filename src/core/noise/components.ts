@@ -1,3 +1,4 @@
+import type { Dbfs } from '../units';
 import type { ChannelReading } from '../signal';
 import { ratio } from '../units';
 
@@ -8,6 +9,9 @@ export const COMPONENTS = {
   tones: 'whine: steady tones',
   hiss: 'hiss and rush: everything without a pitch, A-weighted',
 } as const;
+/** What is no louder than this is not there: below the noise of any converter (assumed). */
+export const INAUDIBLE: Dbfs = -130;
+
 export type Component = keyof typeof COMPONENTS;
 export const COMPONENT_NAMES = Object.keys(COMPONENTS) as Component[];
 

@@ -1,6 +1,7 @@
+import type { RigDocument } from '../rig';
 import type { FeedName } from '../standards/feeds';
 import type { Aim, SheetKind } from './report';
-import type { SheetLine, SheetRig } from './rig';
+import { sheetKey, type SheetLine, type SheetRig } from './rig';
 import type { SheetState } from './state';
 
 /**
@@ -49,3 +50,9 @@ export function aimFor(
     stuck: [],
   };
 }
+
+/** What a rig has its switches set to, by key. */
+export const feedsOf = ({ devices }: RigDocument): Record<string, FeedName> =>
+  Object.fromEntries(
+    devices.flatMap((device) => device.groups.map((group) => [sheetKey(device.id, group.id), group.feed])),
+  );

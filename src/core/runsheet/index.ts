@@ -1,6 +1,6 @@
 /** Run sheets: the rig as it really is, the steps to what is wanted, and what happened on the way. */
 export { rulesOf, type Action, type Likely } from './actions';
-export { aimFor } from './aims';
+export { aimFor, feedsOf } from './aims';
 export { residual } from './charge';
 export { dangers } from './dangers';
 export { sheetRig } from './fromRig';

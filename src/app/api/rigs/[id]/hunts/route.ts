@@ -1,6 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { WAYS } from '@/core/noise/hunt';
 import { huntSchema } from '@/core/noise/noise.schema';
+import { begunText } from '@/core/noise/told';
 import { theStore } from '@/store/database';
 import { beginHunt, loadHunts } from '@/store/noise';
 import { handled } from '../../../handled';
@@ -22,7 +22,7 @@ export const POST = (request: NextRequest, { params }: Context) =>
   handled(async () => {
     const { id, body, line } = await aboutLine(request, params, huntSchema);
     const { who, ...hunt } = body;
-    const text = `Hunt begun on ${line.name}: ${WAYS[hunt.way].toLowerCase()}, ${hunt.suspects.length} suspects`;
+    const text = begunText(hunt, line.name);
     const at = new Date().toISOString();
     return NextResponse.json(beginHunt(theStore(), id, { ...hunt, steps: [] }, { at, who, text }), { status: 201 });
   });

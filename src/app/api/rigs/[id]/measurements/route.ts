@@ -1,7 +1,6 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { ORIGINS } from '@/core/noise/kept';
 import { measurementSchema } from '@/core/noise/noise.schema';
-import { quantity } from '@/core/units/format';
+import { measuredText } from '@/core/noise/told';
 import { theStore } from '@/store/database';
 import { keepMeasurement, loadMeasurements } from '@/store/noise';
 import { handled } from '../../../handled';
@@ -23,10 +22,8 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 export const POST = (request: NextRequest, { params }: Context) =>
   handled(async () => {
     const { id, body: kept } = await aboutLine(request, params, measurementSchema);
-    const { bandDbfs, aWeightedDbfs, usable } = kept.measurement.reading;
-    if (!usable)
+    if (!kept.measurement.reading.usable)
       throw new Refused(400, 'no-floor', 'This recording is no noise floor and is not kept as one; record it again.');
-    const text = `“${kept.name}”, ${ORIGINS[kept.origin]}: ${quantity(bandDbfs, 'dBFS')} RMS, ${quantity(aWeightedDbfs, 'dBFS')} A-weighted${kept.gain === undefined ? '' : ` at ${quantity(kept.gain, 'dB')} of gain`}`;
-    const made = keepMeasurement(theStore(), id, { ...kept, at: new Date().toISOString() }, text);
+    const made = keepMeasurement(theStore(), id, { ...kept, at: new Date().toISOString() }, measuredText(kept));
     return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id) }, { status: 201 });
   });

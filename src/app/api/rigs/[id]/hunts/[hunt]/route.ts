@@ -1,8 +1,7 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { ofPower } from '@/core/signal';
-import { huntView, type Hunt, type HuntStep } from '@/core/noise/hunt';
+import { huntView } from '@/core/noise/hunt';
 import { huntChangeSchema } from '@/core/noise/noise.schema';
-import { quantity } from '@/core/units/format';
+import { stepText } from '@/core/noise/told';
 import { theStore } from '@/store/database';
 import { changeHunt, loadHunt } from '@/store/noise';
 import { handled, jsonBody, notFound, sameOrigin } from '../../../../handled';
@@ -35,13 +34,7 @@ export const POST = (request: NextRequest, { params }: Context) =>
       throw new Refused(400, 'bad-request', `"step.on" names ${stranger}, which is no suspect of this hunt`);
     const at = new Date().toISOString();
     const change = step ? { step: { ...step, at } } : ({ undo: true } as const);
-    const text = step ? stepText(before.hunt, { ...step, at }) : 'The last measurement of the hunt was taken back';
+    const text = step ? stepText(before.hunt, step) : 'The last measurement of the hunt was taken back';
     const next = changeHunt(theStore(), id, number, version, change, { at, who, text });
     return NextResponse.json(next);
   });
-
-function stepText({ suspects, steps }: Hunt, { on, components }: HuntStep): string {
-  const off = suspects.filter(({ id }) => !on.includes(id)).map(({ name }) => name);
-  const levels = Object.entries(components).map(([name, power]) => `${name} ${quantity(ofPower(power), 'dBFS')}`);
-  return `Hunt, measurement ${steps.length + 1}: ${off.length === 0 ? 'everything on' : off.length === suspects.length ? 'everything off' : `off: ${off.join(', ')}`}; ${levels.join(', ')}`;
-}
