@@ -12,6 +12,9 @@ const keyOf = ({ id, revision, savedAt }: Of): string => `${id} ${revision} ${sa
 /** What a run sheet must know of a rig, where that was computed lately. */
 export const computedSheet = (saved: Of): SheetRig | undefined => computed().get(keyOf(saved));
 
+/** Whatever was computed is written otherwise from now on. */
+export const forgetComputed = (): void => computed().clear();
+
 /** Keeps what was computed of a rig. */
 export function keepComputed(saved: Of, rig: SheetRig): SheetRig {
   const known = computed();

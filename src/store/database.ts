@@ -1,6 +1,8 @@
 import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import Database from 'better-sqlite3';
+import { setConventions } from '@/core/units/conventions';
+import { loadConventions } from './conventions';
 import { thin, thinCopies } from './keeping';
 import { quickCheck, StoreTrouble, troubleOf } from './trouble';
 import type { Store } from './store';
@@ -103,6 +105,7 @@ function keepTidy(store: Store): void {
 export function theStore(): Store {
   if (!open.inletCheckStore) {
     open.inletCheckStore = openStore(databasePath());
+    setConventions(loadConventions(open.inletCheckStore));
     keepTidy(open.inletCheckStore);
   }
   return open.inletCheckStore;

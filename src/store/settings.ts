@@ -1,7 +1,7 @@
 import type { Store } from './store';
 
 /** What is set for all rigs, by name. */
-type Setting = 'revision-days' | 'priors';
+type Setting = 'revision-days' | 'priors' | 'conventions';
 
 export const settingOf = (store: Store, name: Setting): string | undefined =>
   store.prepare('SELECT value FROM setting WHERE name = ?').pluck().get(name) as string | undefined;

@@ -4,11 +4,13 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import Piscina from 'piscina';
+import { conventions, STANDARD_CONVENTIONS } from '@/core/units/conventions';
 import * as inline from './heavy';
+import type { Task } from './thread';
 import { Refused } from '@/store/refused';
 
 /** Made by the build; where there is none, as in development, everything runs where it is asked for. */
-const THREAD = join(process.cwd(), '.next', 'threads', 'heavy.cjs');
+const THREAD = join(process.cwd(), '.next', 'threads', 'thread.cjs');
 /** How many may wait for a thread. */
 const QUEUE = 32;
 /** Longest that one of them may take, in milliseconds: 512 lines took 30 s on a slow machine (measured). */
@@ -54,6 +56,9 @@ const poolOf = (): Piscina =>
 
 type Heavy = typeof inline;
 
+/** What programs ask for: their answers are written in one way, whatever a reader has set. */
+const DOORS: ReadonlySet<keyof Heavy> = new Set(['check', 'diagnosed', 'verdicts']);
+
 /**
  * Runs something heavy beside everything else. What is being computed already, or was just now, is not computed again;
  * what nobody waits for any more is given up.
@@ -66,8 +71,9 @@ export async function heavily<N extends keyof Heavy>(
   leaves?: AbortSignal,
 ): Promise<ReturnType<Heavy[N]>> {
   const { works } = here();
-  const key = `${name} ${createHash('sha256').update(JSON.stringify(given)).digest('base64')}`;
-  const work = works.get(key) ?? begun(name, given);
+  const task: Task = { name, given, conventions: DOORS.has(name) ? STANDARD_CONVENTIONS : conventions() };
+  const key = `${name} ${createHash('sha256').update(JSON.stringify(task)).digest('base64')}`;
+  const work = works.get(key) ?? begun<N>(task);
   // Whoever was asked for last is kept longest.
   works.delete(key);
   works.set(key, work);
@@ -90,27 +96,23 @@ export async function heavily<N extends keyof Heavy>(
   }
 }
 
-function begun<N extends keyof Heavy>(name: N, given: Parameters<Heavy[N]>[0]): Work {
+function begun<N extends keyof Heavy>(task: Task): Work {
   const left = new AbortController();
-  const answer = run(name, given, left.signal);
+  const answer = run<N>(task, left.signal);
   const work: Work = { answer, waiting: 0, done: false, left };
   const end = () => void (work.done = true);
   answer.then(end, end);
   return work;
 }
 
-async function run<N extends keyof Heavy>(
-  name: N,
-  given: Parameters<Heavy[N]>[0],
-  left: AbortSignal,
-): Promise<ReturnType<Heavy[N]>> {
-  if (!existsSync(THREAD)) return (inline[name] as (given: unknown) => ReturnType<Heavy[N]>)(given);
+async function run<N extends keyof Heavy>(task: Task, left: AbortSignal): Promise<ReturnType<Heavy[N]>> {
+  if (!existsSync(THREAD)) return (inline[task.name] as (given: unknown) => ReturnType<Heavy[N]>)(task.given);
   const pool = poolOf();
   if (pool.queueSize >= QUEUE)
     throw new ThreadTrouble('busy', 'Too much is being computed already. Ask again in some seconds.');
   const limit = AbortSignal.timeout(LIMIT);
   try {
-    return (await pool.run(given, { name, signal: AbortSignal.any([limit, left]) })) as ReturnType<Heavy[N]>;
+    return (await pool.run(task, { name: 'run', signal: AbortSignal.any([limit, left]) })) as ReturnType<Heavy[N]>;
   } catch (problem) {
     if (left.aborted) throw new ThreadTrouble('left', 'Everybody who waited for this has left.');
     if (limit.aborted)

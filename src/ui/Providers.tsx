@@ -3,7 +3,8 @@
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { createContext, useContext, type ReactNode } from 'react';
+import { createContext, useContext, useState, type ReactNode } from 'react';
+import { setConventions, type Conventions } from '@/core/units/conventions';
 import { theme } from './theme';
 
 const Nonce = createContext<string | undefined>(undefined);
@@ -11,7 +12,15 @@ const Nonce = createContext<string | undefined>(undefined);
 /** The nonce that style elements made later must carry. */
 export const useNonce = () => useContext(Nonce);
 
-export function Providers({ nonce, children }: { nonce?: string; children: ReactNode }) {
+interface Props {
+  nonce?: string;
+  conventions: Conventions;
+  children: ReactNode;
+}
+
+export function Providers({ nonce, conventions, children }: Props) {
+  // Before anything of the page writes a figure, on the server as in the browser.
+  useState(() => setConventions(conventions));
   return (
     <AppRouterCacheProvider options={{ nonce, enableCssLayer: false }}>
       <ThemeProvider theme={theme} defaultMode="system">

@@ -4,6 +4,7 @@ import type { KitItem } from '@/core/kit';
 import { floorOf, heardRig, type Floors } from '@/core/noise/heard';
 import { emptyRig, rigPath, schoolsOf } from '@/core/rig';
 import type { Answer, Question } from './messages';
+import { onQuestion } from './asked';
 
 /** Most of a rig stays as it is when a switch turns. */
 const judge = remembering(lineDrawing);
@@ -60,4 +61,4 @@ function full(id: string): LineResult | undefined {
   return result && withFloor(result, schoolsOf(document), floorOf(document, id, floors));
 }
 
-self.onmessage = ({ data }: MessageEvent<Question>) => self.postMessage(answer(data));
+onQuestion<Question>((data) => self.postMessage(answer(data)));

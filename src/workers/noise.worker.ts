@@ -8,6 +8,7 @@ import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';
 import { ratio } from '@/core/units';
 import type { LineFloor, NoiseAnswer, NoiseQuestion } from './noiseMessages';
+import { onQuestion } from './asked';
 
 const wishesOf = (document: RigDocument, line: string) => ({
   target: peakTargetOf(schoolsOf(document)),
@@ -59,10 +60,10 @@ function answer(question: NoiseQuestion): NoiseAnswer {
   }
 }
 
-self.onmessage = ({ data }: MessageEvent<NoiseQuestion>) => {
+onQuestion<NoiseQuestion>((data) => {
   try {
     self.postMessage(answer(data));
   } catch (problem) {
     self.postMessage({ ticket: data.ticket, ask: 'failed', message: (problem as Error).message } satisfies NoiseAnswer);
   }
-};
+});

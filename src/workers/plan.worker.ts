@@ -10,6 +10,7 @@ import {
   type Solver,
 } from '@/core/plan';
 import type { PlanAnswer, PlanQuestion } from './planMessages';
+import { onQuestion } from './asked';
 
 const clock = () => performance.now() / 1000;
 const tell = (answer: PlanAnswer) => self.postMessage(answer);
@@ -46,7 +47,9 @@ async function answer(question: PlanQuestion): Promise<PlanAnswer> {
   }
 }
 
-self.onmessage = ({ data }: MessageEvent<PlanQuestion>) =>
-  void answer(data)
-    .catch((error: Error): PlanAnswer => ({ ticket: data.ticket, ask: 'failed', message: error.message }))
-    .then(tell);
+onQuestion<PlanQuestion>(
+  (data) =>
+    void answer(data)
+      .catch((error: Error): PlanAnswer => ({ ticket: data.ticket, ask: 'failed', message: error.message }))
+      .then(tell),
+);

@@ -1,4 +1,5 @@
 import type { PlanRequest } from '@/core/plan';
+import { conventions } from '@/core/units/conventions';
 import { startWorker } from './workerClient';
 import { silenceAfter } from './silence';
 import type { PlanAnswer, PlanQuestion } from './planMessages';
@@ -27,7 +28,7 @@ export function startPlan(request: PlanRequest, onAnswer: (answer: PlanAnswer) =
     onAnswer(data);
   };
   worker.onerror = () => fail(BROKEN);
-  worker.postMessage({ ticket: 0, ask: 'plan', request } satisfies PlanQuestion);
+  worker.postMessage({ ticket: 0, ask: 'plan', request, conventions: conventions() });
   return { stop: end };
 }
 

@@ -1,6 +1,7 @@
 import { actionCourse } from '@/core/rigcheck';
 import { changeOverWays } from '@/core/runsheet';
 import type { SwitchAnswer, SwitchQuestion } from './switchMessages';
+import { onQuestion } from './asked';
 
 function answer(question: SwitchQuestion): SwitchAnswer {
   const { ticket } = question;
@@ -18,4 +19,4 @@ function answer(question: SwitchQuestion): SwitchAnswer {
   }
 }
 
-self.onmessage = ({ data }: MessageEvent<SwitchQuestion>) => self.postMessage(answer(data));
+onQuestion<SwitchQuestion>((data) => self.postMessage(answer(data)));

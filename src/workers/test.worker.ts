@@ -1,6 +1,7 @@
 import { rigPath, schoolsOf } from '@/core/rig';
 import { cableTable, cableTest, diagnose, situationOf, waitOf } from '@/core/testing';
 import type { TestAnswer, TestQuestion } from './testMessages';
+import { onQuestion } from './asked';
 
 function answer(question: TestQuestion): TestAnswer {
   const { ticket, observations, experience } = question;
@@ -23,10 +24,10 @@ function answer(question: TestQuestion): TestAnswer {
   };
 }
 
-self.onmessage = ({ data }: MessageEvent<TestQuestion>) => {
+onQuestion<TestQuestion>((data) => {
   try {
     self.postMessage(answer(data));
   } catch (problem) {
     self.postMessage({ ticket: data.ticket, ask: 'failed', message: (problem as Error).message } satisfies TestAnswer);
   }
-};
+});

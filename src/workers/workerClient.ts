@@ -1,3 +1,5 @@
+import { conventions } from '@/core/units/conventions';
+
 interface Ticketed {
   ticket: number;
   ask: string;
@@ -60,6 +62,8 @@ export function startWorker<Question extends Ticketed, Answer extends Ticketed>(
     }
   }
 
+  const post = (question: Question) => worker?.postMessage({ ...question, conventions: conventions() });
+
   /** Begins to count the time of whatever is answered next. */
   function watch(more = 0) {
     clearTimeout(timer);
@@ -73,8 +77,8 @@ export function startWorker<Question extends Ticketed, Answer extends Ticketed>(
     const missing = primer && !waiting.some(({ question }) => primes(question)) ? primer : undefined;
     if (worker) {
       // Its answer is known already: nobody waits for it.
-      if (missing) worker.postMessage({ ...missing, ticket: 0 });
-      for (const { question } of waiting) worker.postMessage(question);
+      if (missing) post({ ...missing, ticket: 0 });
+      for (const { question } of waiting) post(question);
     } else {
       for (const each of waiting.splice(0)) fail(each);
     }
@@ -103,7 +107,7 @@ export function startWorker<Question extends Ticketed, Answer extends Ticketed>(
       return new Promise((resolve) => {
         waiting.push({ question, resolve, tries: 0 });
         if (!worker) return revive();
-        worker.postMessage(question);
+        post(question);
         if (waiting.length === 1) watch();
       });
     },

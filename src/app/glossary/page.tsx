@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { TERMS } from '@/ui/help/terms';
 import { Paper } from '@/ui/shell/Paper';
+import { worded } from '@/core/units/conventions';
 
 export const metadata: Metadata = { title: 'Glossary' };
 
@@ -16,9 +17,9 @@ export default function GlossaryPage() {
         {TERMS.toSorted((a, b) => a.term.localeCompare(b.term)).map(({ id, term, text }) => (
           <div key={id} id={id}>
             <dt>
-              <strong>{term}</strong>
+              <strong>{worded(term)}</strong>
             </dt>
-            <dd>{text}</dd>
+            <dd>{worded(text)}</dd>
           </div>
         ))}
       </dl>

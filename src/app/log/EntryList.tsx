@@ -7,6 +7,7 @@ import dayjs from 'dayjs';
 import NextLink from 'next/link';
 import { ENTRY_KINDS, type LogEntry } from '@/core/log';
 import { PhotoThumb } from '@/ui/photo/PhotoThumb';
+import { clockPattern } from '@/core/units/conventions';
 
 interface Props {
   entries: readonly LogEntry[];
@@ -74,7 +75,7 @@ function EntryRow({ entry, nameOf, rig }: { entry: LogEntry } & Pick<Props, 'nam
       })}
     >
       <Typography variant="body2" color="textSecondary" suppressHydrationWarning>
-        {dayjs(at).format('HH:mm:ss')}
+        {dayjs(at).format(clockPattern('with seconds'))}
       </Typography>
       <Typography
         variant="body2"

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import type { Exposure } from '@/core/log';
 import { exposureText } from './exposureText';
+import { clockPattern } from '@/core/units/conventions';
 
 interface Props {
   exposures: readonly Exposure[];
@@ -49,7 +50,7 @@ export function ExposureList({ exposures, nameOf, onChoose }: Props) {
               suppressHydrationWarning
               sx={(theme) => ({ color: theme.vars!.palette.verdict.Stop })}
             >
-              {dayjs(at).format('D MMM HH:mm')}: {text}
+              {dayjs(at).format(`D MMM ${clockPattern()}`)}: {text}
             </Typography>
           ))}
         </ButtonBase>

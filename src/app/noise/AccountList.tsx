@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { COMPONENTS } from '@/core/noise/components';
 import { CAUTIONS, LOOPS, type Account, type Suspect } from '@/core/noise/hunt';
 import { rms, type SineReads } from './scales';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   accounts: readonly Account[];
@@ -57,7 +58,7 @@ export function AccountList({ accounts, open, suspects, sine, done }: Props) {
             </Typography>
             <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.5, fontSize: '0.8125rem' }}>
               {mendings.map((mending) => (
-                <li key={mending}>{mending}</li>
+                <li key={mending}>{worded(mending)}</li>
               ))}
             </Box>
           </Box>

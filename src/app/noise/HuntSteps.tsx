@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import { COMPONENT_NAMES, INAUDIBLE } from '@/core/noise/components';
 import type { Hunt } from '@/core/noise/hunt';
 import { ofPower } from '@/core/signal';
+import { digits } from '@/core/units/format';
 
 /** A change of a component that is told, in dB. */
 const TOLD = 3;
@@ -66,7 +67,7 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
                     key={name}
                     sx={{ fontWeight: `${Math.abs(moved) > TOLD ? 700 : 400} !important` }}
                   >
-                    {level <= INAUDIBLE ? '–' : level.toFixed(1).replace('-', '−')}
+                    {level <= INAUDIBLE ? '–' : digits(level, 1)}
                     {Math.abs(moved) > TOLD && (moved > 0 ? ' ▲' : ' ▼')}
                   </Box>
                 );

@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Added, LadderResult } from '@/core/noise/ladder';
-import { quantity } from '@/core/units/format';
+import { digits, quantity } from '@/core/units/format';
 import { ShareChart, type Share } from './ShareChart';
 
 /** Who adds what, by the differences between rungs. */
@@ -41,5 +41,5 @@ const shareOf = ({ what, dbfs, from, to, share }: Added): Share => ({
   figure:
     dbfs === undefined || from === undefined
       ? `below ${quantity(to, 'dBFS')}`
-      : `${quantity(dbfs, 'dBFS')} ± ${((to - from) / 2).toFixed(2)}`,
+      : `${quantity(dbfs, 'dBFS')} ± ${digits((to - from) / 2, 2)}`,
 });

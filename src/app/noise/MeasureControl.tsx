@@ -9,7 +9,7 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRef, type ReactNode } from 'react';
-import { quantity } from '@/core/units/format';
+import { digits, quantity } from '@/core/units/format';
 import { DropZone } from '@/ui/files/DropZone';
 import type { useMeter } from './useMeter';
 
@@ -35,7 +35,7 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
     return (
       <Box role="status" sx={{ border: 1, borderColor: 'divider', p: 1.5 }}>
         <Typography variant="body2" sx={{ mb: 0.75 }}>
-          {origin === 'file' ? 'Measuring' : 'Listening to'} {name}: {metering.seconds.toFixed(1)} s
+          {origin === 'file' ? 'Measuring' : 'Listening to'} {name}: {digits(metering.seconds, 1)} s
           {peak > 0 && ` · peak ${quantity(level, 'dBFS')}`}
         </Typography>
         <LinearProgress

@@ -11,7 +11,7 @@ import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
 import { DISTURBANCES, type Disturbance } from '@/core/signal';
-import { quantity } from '@/core/units/format';
+import { digits, quantity } from '@/core/units/format';
 import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import { Choice } from '@/ui/shell/Choice';
 import { CourseChart } from './CourseChart';
@@ -20,6 +20,7 @@ import { KeepForm } from './KeepForm';
 import { rms, type SineReads } from './scales';
 import { SpectrumChart } from './SpectrumChart';
 import type { Measured } from './useMeter';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   rig: string;
@@ -67,7 +68,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       )}
       {measured.truncated && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          Incomplete file: {measured.seconds.toFixed(1)} s found and used.
+          Incomplete file: {digits(measured.seconds, 1)} s found and used.
         </Alert>
       )}
       {measured.warning && (
@@ -137,7 +138,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
               <Typography variant="body2" sx={{ fontWeight: 650 }}>
                 {what.replace(/^./, (letter) => letter.toUpperCase())}
               </Typography>
-              <Typography variant="body2">Usually {usually}.</Typography>
+              <Typography variant="body2">Usually {worded(usually)}.</Typography>
               <Typography variant="caption" color="textSecondary">
                 {evidence}
               </Typography>
@@ -203,7 +204,7 @@ function LeftOut({ disturbances }: { disturbances: readonly Disturbance[] }) {
     <Alert severity="info" sx={{ mb: 1 }}>
       {codes.map((code) => {
         const own = disturbances.filter((each) => each.code === code);
-        const times = own.slice(0, MOST_TIMES).map(({ from, to }) => `${from.toFixed(1)} to ${to.toFixed(1)} s`);
+        const times = own.slice(0, MOST_TIMES).map(({ from, to }) => `${digits(from, 1)} to ${digits(to, 1)} s`);
         return (
           <div key={code}>
             <strong>Left out:</strong> {DISTURBANCES[code]}, {times.join(', ')}
@@ -229,17 +230,11 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
     ['Median 400 ms', rms(reading.medianDbfs, sine)],
     ['Loudest 400 ms', rms(reading.loudestDbfs, sine)],
     ['Crest factor', quantity(reading.crestDb, 'dB')],
-    [
-      'Direct offset',
-      `${(100 * reading.dcOffset)
-        .toFixed(4)
-        .replace(/^-(0\.0+)$/, '$1')
-        .replace('-', '−')} %`,
-    ],
+    ['Direct offset', `${digits(100 * reading.dcOffset, 4).replace(/^−(0[.,]0+)$/, '$1')} %`],
     [
       'Mains',
       reading.mains
-        ? `${reading.mains.frequencyHz.toFixed(2)} Hz, ${reading.mains.harmonics.length} lines`
+        ? `${digits(reading.mains.frequencyHz, 2)} Hz, ${reading.mains.harmonics.length} lines`
         : 'none found',
     ],
     [
@@ -252,10 +247,7 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
         )
         .join(', ') || 'none',
     ],
-    [
-      'Broadband',
-      `${rms(reading.broadbandDbfs, sine)}, slope ${reading.slopeDbPerOctave.toFixed(1).replace('-', '−')} dB/octave`,
-    ],
+    ['Broadband', `${rms(reading.broadbandDbfs, sine)}, slope ${digits(reading.slopeDbPerOctave, 1)} dB/octave`],
     ['Rumble below 40 Hz', rms(reading.rumbleDbfs, sine)],
     [
       'Clipped · zeros · clicks · dropouts',

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import { scaleLinear } from 'd3';
+import { digits } from '@/core/units/format';
 
 export interface Share {
   name: string;
@@ -65,4 +66,4 @@ export function ShareChart({ label, shares }: { label: string; shares: readonly 
 }
 
 const percent = (share: number): string =>
-  share >= 0.1 ? `${Math.round(100 * share)} %` : share >= 0.001 ? `${(100 * share).toFixed(1)} %` : '< 0.1 %';
+  share >= 0.1 ? `${Math.round(100 * share)} %` : share >= 0.001 ? `${digits(100 * share, 1)} %` : '< 0.1 %';

@@ -6,7 +6,7 @@ import { useTheme } from '@mui/material/styles';
 import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
-import { quantity } from '@/core/units/format';
+import { digits, quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 import { Legend } from './Legend';
 import { DECADES, NARROW_DECADES } from './scales';
@@ -44,7 +44,7 @@ export function SpectrumChart({ measurement, predicted }: Props) {
   const summary = [
     'Spectrum, dBFS per hertz.',
     harmonics.length
-      ? `Mains at ${reading.mains!.frequencyHz.toFixed(2)} Hz with ${harmonics.length} lines, the loudest ${quantity(Math.max(...harmonics.map(({ dbfs }) => dbfs)), 'dBFS')}.`
+      ? `Mains at ${digits(reading.mains!.frequencyHz, 2)} Hz with ${harmonics.length} lines, the loudest ${quantity(Math.max(...harmonics.map(({ dbfs }) => dbfs)), 'dBFS')}.`
       : 'No mains found.',
     tones.length ? `Tones at ${tones.map(({ hz }) => `${Math.round(hz)} Hz`).join(', ')}.` : '',
   ]
@@ -63,7 +63,7 @@ export function SpectrumChart({ measurement, predicted }: Props) {
           ...(harmonics.length
             ? [
                 {
-                  name: `mains ${reading.mains!.frequencyHz.toFixed(2)} Hz and multiples`,
+                  name: `mains ${digits(reading.mains!.frequencyHz, 2)} Hz and multiples`,
                   colour: palette.verdict.Watch,
                 },
               ]

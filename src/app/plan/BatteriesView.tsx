@@ -13,7 +13,7 @@ import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument 
 import type { PlanWorker } from '@/workers/planWorker';
 import { DayChart } from './DayChart';
 import { useAnswer } from '@/ui/rig/useWorker';
-import { uncapital } from '@/core/units/format';
+import { digits, uncapital } from '@/core/units/format';
 
 interface Props {
   document: RigDocument;
@@ -69,7 +69,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
           {name}: {hours(now.hours)}
         </Typography>
         <Typography variant="body2" color="textSecondary">
-          on one set of batteries with the switches as drawn; the feeds take {now.watts.toFixed(2)} W
+          on one set of batteries with the switches as drawn; the feeds take {digits(now.watts, 2)} W
         </Typography>
       </Box>
       {recommended && (
@@ -183,7 +183,7 @@ function Figures({
         ))}
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        {energy.wattHours.toFixed(1)} Wh can be used
+        {digits(energy.wattHours, 1)} Wh can be used
         {Math.abs(capacity - 1) > 0.005 ? `, ${Math.round(100 * capacity)} % of that at this load` : ''}.{' '}
         {energy.rests
           .map(({ label, value, unit, basis }) => `${label}: ${value} ${unit} (${BASIS_LABELS[basis]})`)
@@ -254,7 +254,7 @@ function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
             <Typography variant="body2">
               {name}{' '}
               <Typography variant="body2" component="span" color="textSecondary">
-                on {lineName}, {milliamps.toFixed(milliamps < 10 ? 2 : 0)} mA from its cells
+                on {lineName}, {digits(milliamps, milliamps < 10 ? 2 : 0)} mA from its cells
               </Typography>
             </Typography>
           </Box>

@@ -5,6 +5,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import { lengthText } from '@/core/units/format';
 import type { KitItem } from '@/core/kit';
 import { withChain } from '@/core/plan';
 import {
@@ -181,7 +182,7 @@ const hangsOn = (line: RigDocument['lines'][number], host: string): boolean =>
   (endsInLink(line) && line.inlet.into.line === host && line.inlet.into.port !== 'through');
 
 const runText = (run: number): string =>
-  run > 0 ? `${Math.ceil(run)} m of cable needed` : 'no cable needed by distance';
+  run > 0 ? `${lengthText(Math.ceil(run))} of cable needed` : 'no cable needed by distance';
 
 function inletChoices({ devices }: RigDocument) {
   return devices.flatMap((device) =>

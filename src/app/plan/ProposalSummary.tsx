@@ -10,6 +10,7 @@ import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { goalText } from './goalWords';
 import type { Held } from './usePlanning';
 import { plural } from '@/core/units';
+import { digits } from '@/core/units/format';
 
 /** What the plan comes to, in one line, and how sure that is. */
 export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
@@ -30,8 +31,8 @@ export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }
         {plural(lines.length, 'line changes', 'lines change')}, {plural(same, 'stays', 'stay')} as{' '}
         {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch changes', 'switches change')}.{' '}
         {optimal
-          ? `This is the best patch possible (${seconds.toFixed(1)} s).`
-          : `${stopped ? 'Stopped' : 'Time was up'} after ${seconds.toFixed(1)} s; may not be the best.${
+          ? `This is the best patch possible (${digits(seconds, 1)} s).`
+          : `${stopped ? 'Stopped' : 'Time was up'} after ${digits(seconds, 1)} s; may not be the best.${
               open.length ? ` Perhaps fewer would do: ${open.join(', ')}.` : ''
             }`}
       </Typography>

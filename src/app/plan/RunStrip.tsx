@@ -12,6 +12,7 @@ import { useEffect, useState } from 'react';
 import type { Planning, Running } from './usePlanning';
 import { useDraft } from '@/ui/shell/useDraft';
 import { useShortcut } from '@/ui/shell/useShortcut';
+import { digits } from '@/core/units/format';
 
 const LIMITS = [5, 10, 30, 60];
 
@@ -107,8 +108,8 @@ function RunningText({ running, onStop }: { running: Running; onStop: () => void
         />
         <Typography variant="caption" color="textSecondary">
           {searching === undefined
-            ? `${spent.toFixed(0)} s`
-            : `searching for ${Math.max(0, (now - searching) / 1000).toFixed(0)} s of at most ${running.seconds} s`}
+            ? `${digits(spent, 0)} s`
+            : `searching for ${digits(Math.max(0, (now - searching) / 1000), 0)} s of at most ${running.seconds} s`}
           {best ? ` · best so far: ${shortOf(best)}` : ''}
         </Typography>
       </Box>

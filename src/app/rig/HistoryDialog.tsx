@@ -17,6 +17,7 @@ import { ask } from '@/ui/shell/ask';
 import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
 import type { SavedRig } from '@/ui/rig/useRig';
+import { clockPattern } from '@/core/units/conventions';
 
 interface Props {
   rig: string;
@@ -85,7 +86,7 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
             >
               <ListItemText
                 primary={changes || 'No description'}
-                secondary={`Revision ${revision}, ${dayjs(savedAt).format('D MMM YYYY, HH:mm:ss')}${kept ? '' : ' · thinned out'}`}
+                secondary={`Revision ${revision}, ${dayjs(savedAt).format(`D MMM YYYY, ${clockPattern('with seconds')}`)}${kept ? '' : ' · thinned out'}`}
                 slotProps={{ primary: { sx: { overflowWrap: 'anywhere' } } }}
               />
             </ListItemButton>

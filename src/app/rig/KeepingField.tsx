@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { Choice } from '@/ui/shell/Choice';
+import { digits } from '@/core/units/format';
 
 interface Keeping {
   days: number | 'all';
@@ -18,8 +19,8 @@ const inWords = (bytes: number): string =>
   bytes < 1e5
     ? `${Math.ceil(bytes / 1000)} kB`
     : bytes < 1e9
-      ? `${(bytes / 1e6).toFixed(1)} MB`
-      : `${(bytes / 1e9).toFixed(2)} GB`;
+      ? `${digits(bytes / 1e6, 1)} MB`
+      : `${digits(bytes / 1e9, 2)} GB`;
 
 /** How long every revision is kept, of all rigs, and how large the file has become. */
 export function KeepingField() {

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useState } from 'react';
 import type { LineResult, Moments } from '@/core/check';
-import { quantity } from '@/core/units/format';
+import { digits, quantity } from '@/core/units/format';
 
 type Step = NonNullable<Moments['on']>;
 
@@ -178,7 +178,7 @@ function Figures({ rows }: { rows: [string, string][] }) {
 
 const time = (seconds: number): string =>
   seconds < 1e-3
-    ? `${(seconds * 1e6).toFixed(seconds < 1e-5 ? 1 : 0)} µs`
+    ? `${digits(seconds * 1e6, seconds < 1e-5 ? 1 : 0)} µs`
     : seconds < 1
-      ? `${(seconds * 1e3).toFixed(seconds < 0.01 ? 1 : 0)} ms`
-      : `${seconds.toFixed(1)} s`;
+      ? `${digits(seconds * 1e3, seconds < 0.01 ? 1 : 0)} ms`
+      : `${digits(seconds, 1)} s`;

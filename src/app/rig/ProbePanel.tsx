@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import type { Probe } from './useRigCheck';
+import { digits } from '@/core/units/format';
 
 interface Props {
   result: LineResult;
@@ -62,6 +63,6 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
 });
 
 /** As a meter on its 60 V range shows it. */
-const meterText = (volts: number) => `${(Math.abs(volts) < 0.005 ? 0 : volts).toFixed(2).replace('-', '−')} V`;
+const meterText = (volts: number) => `${digits(Math.abs(volts) < 0.005 ? 0 : volts, 2)} V`;
 
 const keyOf = ({ junction, contact }: ProbeTip) => `${junction}.${contact}`;

@@ -13,6 +13,7 @@ import dayjs from 'dayjs';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
+import { clockPattern } from '@/core/units/conventions';
 
 interface Removed {
   id: string;
@@ -58,7 +59,7 @@ export function RemovedDialog({ onClose }: { onClose: () => void }) {
             >
               <ListItemText
                 primary={name}
-                secondary={`Revision ${revision}, removed ${dayjs(removedAt).format('D MMM YYYY, HH:mm')}`}
+                secondary={`Revision ${revision}, removed ${dayjs(removedAt).format(`D MMM YYYY, ${clockPattern()}`)}`}
               />
             </ListItem>
           ))}

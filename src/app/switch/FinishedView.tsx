@@ -9,6 +9,7 @@ import { SCHOOLS, schoolLabel, type Schools } from '@/core/schools';
 import { live, type Session, type SheetRig } from '@/core/runsheet';
 import { agoText } from './durations';
 import { useServerClock } from './useSwitching';
+import { clockPattern } from '@/core/units/conventions';
 
 interface Props {
   rig: SheetRig;
@@ -58,7 +59,7 @@ export function FinishedView({ rig, session, schools, offset, wall, onNew, onLin
       )}
       {judged > now && now > 0 && (
         <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
-          Don’t judge sound before {dayjs.unix(judged + wall).format('HH:mm:ss')} ({agoText(judged - now)}): capsules
+          Don’t judge sound before {dayjs.unix(judged + wall).format(clockPattern('with seconds'))} ({agoText(judged - now)}): capsules
           and capacitors are settling.
         </Typography>
       )}

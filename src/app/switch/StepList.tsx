@@ -10,6 +10,7 @@ import dayjs from 'dayjs';
 import { memo, useMemo, useState } from 'react';
 import { afterSteps, stepWords, type Session, type SheetRig } from '@/core/runsheet';
 import { secondsText } from './durations';
+import { clockPattern } from '@/core/units/conventions';
 
 interface Props {
   rig: SheetRig;
@@ -107,7 +108,7 @@ export const StepList = memo(function StepList({ rig, session, here, wall, onMov
                     }}
                   >
                     <Typography variant="body2" color="textSecondary">
-                      {dayjs.unix(step.at + wall).format('HH:mm:ss')}
+                      {dayjs.unix(step.at + wall).format(clockPattern('with seconds'))}
                     </Typography>
                     <Typography variant="body2" sx={{ flex: 1 }}>
                       {stepWords(rig, undefined, step).title}

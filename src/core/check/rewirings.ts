@@ -1,5 +1,6 @@
 import { CONNECTORS, isCable, isPlainAdapter, linkKind, mate } from '../gear';
 import type { Edit } from '../gear/edits';
+import { lengthText } from '../units/format';
 import { nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
@@ -79,7 +80,7 @@ function shorter(at: Case): Remedy[] {
       ? [
           {
             by: 'cable',
-            label: `Use a lead of ${SHORT} m`,
+            label: `Use a lead of ${lengthText(SHORT)}`,
             edits: [
               { do: 'set figure', part: n, figure: 'length', to: { value: SHORT, unit: 'm', basis: 'measured' } },
             ],

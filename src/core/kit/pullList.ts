@@ -1,6 +1,7 @@
 import { figureOf, linkKind, reader, sourceKind, type Part } from '../gear';
 import { endsInLink, startsAtLink, type RigDocument } from '../rig/document';
 import { usesByItem } from './counts';
+import { lengthText } from '../units/format';
 import { countOf, type KitItem } from './item';
 
 /** One row of what has to be in the cases: what it is, how many, how many there are. */
@@ -20,11 +21,11 @@ export interface PullRow {
 /** What a part is, so that two of it are the same thing to whoever packs: its kind, its plug, its length. */
 function sortOf(role: 'source' | 'link', part: Part): { key: string; name: string } {
   const kind = role === 'source' ? sourceKind(part.kind) : linkKind(part.kind);
-  const length = 'length' in kind.figures ? figureOf(kind, part, 'length') : undefined;
+  const reach = 'length' in kind.figures ? figureOf(kind, part, 'length') : undefined;
   const connector = 'connector' in kind.choices ? reader(kind, part).choice('connector') : '';
   return {
-    key: [role, part.kind, connector, length?.value ?? ''].join(' '),
-    name: `${kind.label}${length ? `, ${length.value} m` : ''}`,
+    key: [role, part.kind, connector, reach?.value ?? ''].join(' '),
+    name: `${kind.label}${reach ? `, ${lengthText(reach.value)}` : ''}`,
   };
 }
 

@@ -1,6 +1,6 @@
 import { isCable, linkKind, planningOf, reader, sourceKind, type LinkKind, type Part } from '../gear';
 import type { Metres } from '../units';
-import { uncapital } from '../units/format';
+import { lengthText, uncapital } from '../units/format';
 
 /** Links that are all alike, so that any of them serves as well as any other. */
 export interface Piece {
@@ -88,7 +88,7 @@ export function pieceLabel(part: Part): string {
   const read = reader(kind, part);
   if (isCable(part)) {
     const connector = kind.choices.connector.options.find(({ value }) => value === read.choice('connector'))!;
-    return `${connector.label} cable, ${lengthOf(part)} m`;
+    return `${connector.label} cable, ${lengthText(lengthOf(part))}`;
   }
   const { wiring } = kind.choices;
   return wiring

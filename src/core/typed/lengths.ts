@@ -2,8 +2,7 @@ import { linkKind, figureOf, isCable, reader, type ConnectorId, type Part } from
 import { countOf, partOf, type KitItem } from '../kit/item';
 import type { Candidate } from './match';
 import type { Metres } from '../units';
-
-const FOOT: Metres = 0.3048;
+import { FOOT } from '../units/format';
 
 /** Feet in metres, to the centimetre. */
 export const ofFeet = (feet: number): Metres => Number((feet * FOOT).toFixed(2));

@@ -1,5 +1,7 @@
 /** Figures as the trade says them: volts to 0.1, to 0.01 below 10 V; decibels to 0.1; three digits otherwise; a true minus sign. */
 
+import { conventions, pointed } from './conventions';
+
 const MULTIPLES: Record<string, [factor: number, unit: string][]> = {
   Ω: [
     [1e6, 'MΩ'],
@@ -19,7 +21,7 @@ const decimals = (value: number): number => (Math.abs(value) >= 99.95 ? 0 : Math
 const trimmed = (value: number, places: number): string => {
   const fixed = value.toFixed(places);
   const text = fixed.includes('.') ? fixed.replace(/\.?0+$/, '') : fixed;
-  return (/^-0(\.0*)?$/.test(text) ? '0' : text).replace('-', '−');
+  return pointed((/^-0(\.0*)?$/.test(text) ? '0' : text).replace('-', '−'));
 };
 
 /** A voltage: `48 V`, `37.8 V`, `0.84 V`, `4 mV`; what no meter in a bag shows is 0. */
@@ -38,11 +40,21 @@ function amps(value: number): string {
   return `${trimmed(milli, size >= 0.0995 ? decimals(milli) : 3)} mA`;
 }
 
+/** Metres in a foot. */
+export const FOOT = 0.3048;
+
+/** A length: `20 m`, or `20 m (66 ft)` where feet stand beside metres. */
+export const lengthText = (metres: number): string =>
+  `${trimmed(metres, 1)} m${conventions().lengths === 'feet-too' ? ` (${trimmed(metres / FOOT, metres < 3 ? 1 : 0)} ft)` : ''}`;
+
+/** A number with so many decimals and a true minus: `−21.60`. */
+export const digits = (value: number, places: number): string => pointed(value.toFixed(places).replace('-', '−'));
+
 /** A number with its unit: `37.8 V`, `7.06 mA`, `216 kΩ`, `−21.6 dB`. */
 export function quantity(value: number, unit: string): string {
   if (unit === 'V') return volts(value);
   if (unit === 'A') return amps(value);
-  if (unit === 'm') return `${trimmed(value, 1)} m`;
+  if (unit === 'm') return lengthText(value);
   if (unit.startsWith('d')) return `${trimmed(value, 1)} ${unit}`;
   const multiples = MULTIPLES[unit];
   if (!multiples) return `${trimmed(value, decimals(value))} ${unit}`;

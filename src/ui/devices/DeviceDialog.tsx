@@ -16,6 +16,7 @@ import { CHEMISTRIES, type Device } from '@/core/rig';
 import { deviceOf, formOf, mended, shaped, typedNumber, type DeviceForm } from './deviceForm';
 import { InletFields } from './InletFields';
 import { SwitchFields } from './SwitchFields';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   device: Device;
@@ -83,7 +84,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                 control={control}
                 name="ground"
                 render={({ field }) => (
-                  <TextField select label="Ground" {...field}>
+                  <TextField select label={worded('Ground')} {...field}>
                     <MenuItem value="unknown">not known</MenuItem>
                     <MenuItem value="earthed">on mains earth</MenuItem>
                     <MenuItem value="floating">floating: batteries or two-pin supply</MenuItem>

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import InputAdornment from '@mui/material/InputAdornment';
 import { useState } from 'react';
 import { BASES, BASIS_LABELS, type Basis, type Figure, type FigureSpec } from '@/core/gear';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   spec: FigureSpec;
@@ -38,7 +39,7 @@ export function FigureField({ spec, figure, onChange }: Props) {
   return (
     <Box>
       <Typography variant="caption" component="p" sx={{ fontWeight: 600, mb: 0.5 }}>
-        {spec.label}
+        {worded(spec.label)}
       </Typography>
       <Stack direction="row" spacing={1} sx={{ alignItems: 'flex-start' }}>
         <TextField

@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { worded } from '@/core/units/conventions';
 import { KEYS } from './keys';
 import { TERMS } from './terms';
 
@@ -20,7 +21,7 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
   const here = usePathname().split('/')[1];
   const words = search.trim().toLowerCase();
   const terms = useMemo(
-    () => TERMS.filter(({ term, text }) => `${term} ${text}`.toLowerCase().includes(words)),
+    () => TERMS.filter(({ term, text }) => worded(`${term} ${text}`).toLowerCase().includes(words)),
     [words],
   );
   const places = Object.keys(KEYS).filter((place) => place === 'In every place' || place.toLowerCase() === here);
@@ -64,10 +65,10 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
           {terms.map(({ id, term, text }) => (
             <Box key={id} sx={{ py: 0.75, borderTop: 1, borderColor: 'divider' }}>
               <Box component="dt" sx={{ fontWeight: 650 }}>
-                {term}
+                {worded(term)}
               </Box>
               <Box component="dd" sx={{ m: 0 }}>
-                {text}
+                {worded(text)}
               </Box>
             </Box>
           ))}

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import { worded } from '@/core/units/conventions';
 import { TERMS, type Term } from './terms';
 
 const escaped = (word: string): string => word.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
@@ -41,7 +42,7 @@ export function TermText({ children }: { children: string }) {
     <>
       {pieces.map((piece, n) =>
         typeof piece === 'string' ? (
-          piece
+          worded(piece)
         ) : (
           <Box
             key={n}
@@ -55,7 +56,7 @@ export function TermText({ children }: { children: string }) {
             }}
             sx={{ color: 'inherit', textDecorationStyle: 'dotted', textUnderlineOffset: 3, textDecorationThickness: 1 }}
           >
-            {piece.word}
+            {worded(piece.word)}
           </Box>
         ),
       )}
@@ -65,12 +66,14 @@ export function TermText({ children }: { children: string }) {
           anchorEl={shown.anchor}
           onClose={() => setShown(undefined)}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-          slotProps={{ paper: { role: 'dialog', 'aria-label': shown.term.term, sx: { p: 1.5, maxWidth: 320 } } }}
+          slotProps={{
+            paper: { role: 'dialog', 'aria-label': worded(shown.term.term), sx: { p: 1.5, maxWidth: 320 } },
+          }}
         >
           <Typography variant="h3" component="p">
-            {shown.term.term}
+            {worded(shown.term.term)}
           </Typography>
-          <Typography variant="body2">{shown.term.text}</Typography>
+          <Typography variant="body2">{worded(shown.term.text)}</Typography>
         </Popover>
       )}
     </>

@@ -9,6 +9,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Contact, Fault } from '@/core/gear';
+import { worded } from '@/core/units/conventions';
 
 const TYPES: Record<Fault['type'], string> = {
   open: 'broken conductor',
@@ -50,7 +51,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
               .filter(([type]) => type !== 'shield to cold' || contacts.includes('3'))
               .map(([type, label]) => (
                 <MenuItem key={type} value={type}>
-                  {label}
+                  {worded(label)}
                 </MenuItem>
               ))}
           </TextField>

@@ -9,6 +9,7 @@ import { memo, useState } from 'react';
 import { CONNECTORS, kindAt, linkKind, reader, type AnyKind, type Part, type PartRef } from '@/core/gear';
 import { FigureField } from '../figures/FigureField';
 import { FaultEditor } from './FaultEditor';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   role: PartRef;
@@ -59,14 +60,14 @@ export const PartEditor = memo(function PartEditor(props: Props) {
             <TextField
               key={name}
               select
-              label={spec.label}
+              label={worded(spec.label)}
               value={part.choices?.[name] ?? spec.standard}
               helperText={spec.question?.ask ?? spec.help}
               onChange={(event) => onChange({ ...part, choices: { ...part.choices, [name]: event.target.value } })}
             >
               {spec.options.map(({ value, label }) => (
                 <MenuItem key={value} value={value}>
-                  {label}
+                  {worded(label)}
                 </MenuItem>
               ))}
             </TextField>

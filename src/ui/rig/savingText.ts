@@ -1,12 +1,13 @@
 import dayjs from 'dayjs';
 import type { Saving } from './useRig';
+import { clockPattern } from '@/core/units/conventions';
 
 /** The state of a rig in a few words, for its bar. */
 export function savingText(saving: Saving, { number, savedAt }: { number: number; savedAt: string }): string {
   switch (saving.state) {
     case 'saved':
     case 'newer':
-      return `saved ${dayjs(savedAt).format('HH:mm')} · revision ${number}`;
+      return `saved ${dayjs(savedAt).format(clockPattern())} · revision ${number}`;
     case 'saving':
       return 'saving …';
     case 'failed':

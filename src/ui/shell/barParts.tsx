@@ -11,6 +11,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { HelpButton } from '../help/HelpButton';
 import { SchemeButton } from './SchemeButton';
+import { SettingsButton } from './SettingsButton';
 import { useState, type ReactNode, type RefObject } from 'react';
 
 /** What the bars of all places have in common. */
@@ -23,6 +24,7 @@ export function BarMore({ children }: { children: ReactNode }) {
       <Box sx={{ display: { xs: 'none', md: 'flex' }, alignItems: 'center', flexWrap: 'wrap', gap: 0.5, ml: 'auto' }}>
         {children}
         <HelpButton listens />
+        <SettingsButton />
         <SchemeButton />
       </Box>
       <Box sx={{ display: { md: 'none' }, ml: 'auto' }}>
@@ -41,6 +43,7 @@ export function BarMore({ children }: { children: ReactNode }) {
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, p: 1, maxWidth: 320 }}>
           {children}
           <HelpButton listens={false} />
+          <SettingsButton />
           <SchemeButton />
         </Box>
       </Popover>

@@ -1,10 +1,10 @@
 import type { ContactReading, JunctionReading, LineResult } from '@/core/check';
 import { CONNECTORS, type ConnectorId, type Contact } from '@/core/gear';
-import { quantity } from '@/core/units/format';
+import { digits, quantity } from '@/core/units/format';
 
 /** Volts without the unit, to the digits that a meter on the 60 V range shows. */
 export const figure = (volts: number): string =>
-  Math.abs(volts) < 0.005 ? '0' : volts.toFixed(Math.abs(volts) < 10 ? 2 : 1).replace('-', '−');
+  Math.abs(volts) < 0.005 ? '0' : digits(volts, Math.abs(volts) < 10 ? 2 : 1);
 
 const NAMES: Readonly<Record<string, string>> = {
   T: 'tip',

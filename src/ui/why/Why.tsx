@@ -12,6 +12,7 @@ import type { Edit } from '@/core/gear/edits';
 import { quantity } from '@/core/units/format';
 import { TermText } from '../help/TermText';
 import { VerdictMark } from '../verdict/VerdictMark';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   result: LineResult;
@@ -80,7 +81,7 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
           {numbers.map(({ label, value, unit, limit }) => (
             <Box key={label} sx={{ display: 'contents' }}>
               <Box component="dt" sx={{ color: 'text.secondary' }}>
-                {label}
+                {worded(label)}
               </Box>
               <Box component="dd" sx={{ m: 0, fontWeight: 650, textAlign: 'right' }}>
                 {quantity(value, unit)}
@@ -174,7 +175,7 @@ function RemedyButton({ remedy, onApply, quiet }: { remedy: Remedy; onApply: Pro
     >
       <Box>
         <Typography variant="body2" sx={{ fontWeight: 650, color: quiet ? 'text.primary' : 'primary.main' }}>
-          {remedy.label}
+          {worded(remedy.label)}
         </Typography>
         {remedy.note && (
           <Typography variant="caption" color="textSecondary">

@@ -9,6 +9,7 @@ import { Paper } from '@/ui/shell/Paper';
 import { AccountList } from '../AccountList';
 import { HuntSteps } from '../HuntSteps';
 import { onStore } from '../../onStore';
+import { digits } from '@/core/units/format';
 
 export const metadata: Metadata = { title: 'Noise hunt' };
 export const dynamic = 'force-dynamic';
@@ -66,7 +67,7 @@ function Changes({
 }) {
   const told = view.changes.filter(({ from, to }) => Math.abs(Math.max(from, -130) - Math.max(to, -130)) > TOLD);
   if (told.length === 0) return null;
-  const level = (dbfs: number) => (dbfs <= -130 ? 'nothing' : `${dbfs.toFixed(1).replace('-', '−')} dBFS`);
+  const level = (dbfs: number) => (dbfs <= -130 ? 'nothing' : `${digits(dbfs, 1)} dBFS`);
   return (
     <>
       <h2>Switched one at a time</h2>

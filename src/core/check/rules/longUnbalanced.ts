@@ -1,5 +1,6 @@
 import { magnitude, type Complex } from '../../circuit';
 import { CONNECTORS, linkKind } from '../../gear';
+import { lengthText } from '../../units/format';
 import { characterOf, finding, isMicrophone, quantity, readPart, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
 
@@ -64,7 +65,7 @@ export const longUnbalanced: Rule = {
             limit: { label: 'Usual at most', value: most, basis: 'common practice' },
           },
         ],
-        basis: `typical: about ${most} m`,
+        basis: `typical: about ${lengthText(most)}`,
         look: isMicrophone(at.line)
           ? 'A shorter lead, or an XLR inlet and microphone cable.'
           : 'A direct box at the source, and microphone cable from there on.',

@@ -3,6 +3,7 @@ import { openBudget, recorded, type NoBudget, type NoisePart, type Room } from '
 import { thermalPower } from '../budget/amplifier';
 import type { Rung } from '../ladder';
 import type { Dbfs, Decibels, Hertz } from '../../units';
+import { mainsFrequency } from '../../units/conventions';
 import { SIMULATED_FAULTS, type FaultName, type SimulatedFault } from './faults';
 import type { Scene } from './scene';
 
@@ -17,8 +18,8 @@ export interface InterfaceState {
   mains?: Hertz;
 }
 
-/** The mains of the country, a little off as they always are. */
-const MAINS: Hertz = 49.98;
+/** Mains are a little off as they always are, in Hz. */
+const OFF = 0.02;
 /** How much louder than the floor the room's sounds are that open a gate, and talking. */
 const [ROOM_SOUNDS, TALKING]: [Decibels, Decibels] = [24, 36];
 
@@ -27,7 +28,7 @@ const [ROOM_SOUNDS, TALKING]: [Decibels, Decibels] = [24, 36];
  * @throws CircuitError for a line whose circuit has no single answer
  */
 export function interfaceScene(line: Line, state: InterfaceState): { scene: Scene; gain: Decibels } | NoBudget {
-  const { rung = 'as-used', faults = [], mains = MAINS } = state;
+  const { rung = 'as-used', faults = [], mains = mainsFrequency() - OFF } = state;
   const planned = openBudget(line, state);
   if ('reason' in planned) return planned;
   const has = (of: 'fullGain' | 'gate' | 'talk' | 'muted') =>

@@ -12,7 +12,7 @@ import { runTo, tasksOf, type Task } from '../tasks';
 import { countOf, linksOf, type Step } from './chain';
 import { order, qualityOf, whyBest, whyBelow, worst, type Compared, type Quality } from './criteria';
 import { accepted, searchChains, type Judged } from './search';
-import { uncapital } from '../../units/format';
+import { lengthText, uncapital } from '../../units/format';
 
 /** A chain with its place among all those that were judged, and why it stands there. */
 export interface RankedChain {
@@ -175,9 +175,9 @@ function linkOf({ part, slot, piece, joined }: Step): RankedChain['links'][numbe
       .label;
   if (slot)
     return {
-      label: `${chosen('connector')} cable${slot.least > 0 ? `, ${Math.ceil(slot.least)} m or more` : ''}`,
+      label: `${chosen('connector')} cable${slot.least > 0 ? `, ${lengthText(Math.ceil(slot.least))} or more` : ''}`,
       ...(joined && {
-        set: `joined: ${[piece, ...joined].map(({ part: each }) => `${lengthOf(each)} m`).join(' + ')}`,
+        set: `joined: ${[piece, ...joined].map(({ part: each }) => lengthText(lengthOf(each))).join(' + ')}`,
       }),
     };
   const set = settingsOf(kind).map((name) => `${uncapital(kind.choices[name].label)}: ${chosen(name)}`);

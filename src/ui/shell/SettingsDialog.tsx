@@ -1,0 +1,64 @@
+'use client';
+
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { CONVENTION_NAMES, CONVENTIONS, conventions, type Conventions } from '@/core/units/conventions';
+import { ask } from './ask';
+import { Choice } from './Choice';
+
+/** How lengths, mains, ground, clock and decimals are written, for everybody who uses this database. */
+export function SettingsDialog({ onClose }: { onClose: () => void }) {
+  const [wanted, setWanted] = useState(conventions);
+  const [busy, setBusy] = useState(false);
+  const [failed, setFailed] = useState('');
+  const save = async () => {
+    setBusy(true);
+    const { failed: why } = await ask<Conventions>('/api/settings', { method: 'PUT', json: wanted });
+    // What is on the page was written the old way, in its workers too.
+    if (!why) return location.reload();
+    setBusy(false);
+    setFailed(why);
+  };
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="settings-title">
+      <DialogTitle id="settings-title">Settings</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          {CONVENTION_NAMES.map((name) => (
+            <Choice
+              key={name}
+              label={CONVENTIONS[name].label}
+              value={wanted[name]}
+              onChoose={(to) => setWanted((now) => ({ ...now, [name]: to }))}
+              options={CONVENTIONS[name].options.map(({ value, label }) => [value, label] as const)}
+            />
+          ))}
+        </Stack>
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
+          For everyone who uses this server. Files keep metres and decimal points, so that any program reads them. The
+          mains frequency is the one the simulated interface hums at.
+        </Typography>
+        {failed && (
+          <Alert severity="error" sx={{ mt: 2 }}>
+            {failed}
+          </Alert>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button variant="contained" disabled={busy} onClick={() => void save()}>
+          Save settings
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}
