@@ -177,11 +177,11 @@ function rehearse(store: Store): void {
   // The first evening: it hums, and who it is is found.
   const first = evening(store, 6, 1.2);
   first.note(WRONG, 'Jo', 'First look on board: shore power only, generator not run. Cases are in the forepeak.');
-  for (const line of ['pair-a-left', 'pair-a-right', 'active-ribbon'])
+  for (const line of ['piano-left', 'double-bass'])
     first.measure(WRONG, 'Jo', line, 'Empty hold, everything on');
   first.note(WRONG, 'Jo', 'Buzz on everything in the hold, and a whine above it. Nothing of it in the wheelhouse.', [
-    'pair-a-left',
-    'active-ribbon',
+    'piano-left',
+    'double-bass',
   ]);
   first.hunt(WRONG, 'Jo', 'pair-a-left');
   first.measure(WRONG, 'Ida', 'guide', 'Wheelhouse, pumps off');
@@ -190,7 +190,7 @@ function rehearse(store: Store): void {
   // The second: the charger has gone, the loop has not.
   const second = evening(store, 7, -0.6);
   second.note(WRONG, 'Ida', 'Phone charger moved to the second strip.');
-  for (const line of ['pair-a-left', 'pair-a-right', 'active-ribbon'])
+  for (const line of ['piano-left', 'double-bass'])
     second.measure(WRONG, 'Ida', line, 'Empty hold, charger gone', ['phone-charger']);
   second.measure(WRONG, 'Jo', 'guide', 'Wheelhouse, pumps off');
   second.ladder(WRONG, 'Jo', 'guide');
@@ -198,7 +198,7 @@ function rehearse(store: Store): void {
   // The third: the laptop runs on its battery; then everything as it is put right, from the cases and back into them.
   const third = evening(store, 8, 0.3);
   third.note(WRONG, 'Jo', 'Laptop on its battery until an isolating transformer is here.', ['laptop']);
-  for (const line of ['pair-a-left', 'pair-a-right', 'active-ribbon'])
+  for (const line of ['piano-left', 'double-bass'])
     third.measure(WRONG, 'Jo', line, 'Empty hold, laptop on battery', ['phone-charger', 'laptop']);
   third.measure(WRONG, 'Ida', 'guide', 'Wheelhouse, pumps off');
   third.measure(WRONG, 'Ida', 'hydrophone', 'Sluices shut');
@@ -212,7 +212,7 @@ function rehearse(store: Store): void {
     'guide-body-worn': { bad: ['gain'], note: '3 dB down, was clipping' },
   });
   for (const [line, name] of [
-    ['pair-a-left', 'Hold, trio has gone'],
+    ['piano-left', 'Hold, trio has gone'],
     ['guide', 'Wheelhouse, pumps off'],
   ])
     last.measure(MENDED, 'Jo', line, name);

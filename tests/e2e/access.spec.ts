@@ -1,46 +1,6 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { drawn, expect, pageWith, test, type Page } from './test';
+import { drawn, expect, pageWith, test } from './test';
 import { copyOf, openLine, openRig, verdict } from './rig';
-
-const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
-
-/** Runs axe-core for WCAG 2 A and AA; what it finds, in short. */
-async function violations(page: Page): Promise<string[]> {
-  await page.evaluate(axe);
-  return page.evaluate(async () => {
-    const { violations: found } = await (
-      window as unknown as {
-        axe: {
-          run(
-            node: Document,
-            options: object,
-          ): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
-        };
-      }
-    ).axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
-    });
-    return found.flatMap(({ id, nodes }) =>
-      nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`),
-    );
-  });
-}
-
-/** Each theme and each width once. */
-const SEEN = [
-  { colorScheme: 'light', width: 1280, height: 800 },
-  { colorScheme: 'dark', width: 390, height: 844 },
-] as const;
-
-/** Accessible, and without sideways scrolling. */
-async function fitsAndIsAccessible(page: Page) {
-  await drawn(page);
-  expect(await violations(page)).toEqual([]);
-  expect(
-    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
-  ).toBeLessThanOrEqual(0);
-}
+import { fitsAndIsAccessible, SEEN, violations } from './seen';
 
 for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', width: 820, height: 1100 } as const])
   test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {

@@ -1,60 +1,6 @@
-import { drawn, expect, pageWith, test, type Page } from './test';
+import { drawn, expect, pageWith, test } from './test';
 import { openRig } from './rig';
-
-/** Least width and height of what is pressed on a phone (WCAG 2.5.5), and least size of a text, in pixels. */
-const THUMB = 44;
-const TEXT = 12;
-
-interface Seen {
-  header: number;
-  small: string[];
-  tiny: string[];
-}
-
-/** What is too small for a thumb or an eye, of what is to be seen. Links within a text are as large as the text. */
-const look = (page: Page): Promise<Seen> =>
-  page.evaluate(
-    ({ thumb, text }) => {
-      const seen = (element: Element) => {
-        const { width, height } = element.getBoundingClientRect();
-        const { visibility, display } = getComputedStyle(element);
-        return (
-          width > 1 &&
-          height > 1 &&
-          visibility !== 'hidden' &&
-          display !== 'none' &&
-          element.closest('[aria-hidden="true"], [inert]') === null
-        );
-      };
-      const small: string[] = [];
-      const tiny: string[] = [];
-      const controls =
-        'button, a[href], input:not([type=hidden]), select, textarea, summary, [role=tab], [role=button], [role=checkbox], [role=combobox], [role=menuitem], [role=option]';
-      for (const control of document.querySelectorAll(controls)) {
-        const box = control.matches('input, textarea, [role=combobox]')
-          ? (control.closest('label, .MuiInputBase-root, .MuiCheckbox-root, .MuiRadio-root, .MuiSwitch-root') ??
-            control)
-          : control;
-        if (!seen(box) || (control.matches('a') && getComputedStyle(control).display === 'inline')) continue;
-        const { width, height } = box.getBoundingClientRect();
-        if (width < thumb - 0.5 || height < thumb - 0.5)
-          small.push(
-            `${control.getAttribute('aria-label') ?? control.textContent?.trim().slice(0, 40)}: ${Math.round(width)} x ${Math.round(height)}`,
-          );
-      }
-      const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
-        const own = node.parentElement!;
-        if (!node.textContent?.trim() || !seen(own) || own.closest('style, script, noscript, title')) continue;
-        let size = parseFloat(getComputedStyle(own).fontSize);
-        const matrix = own instanceof SVGGraphicsElement ? own.getScreenCTM() : null;
-        if (matrix) size *= Math.hypot(matrix.a, matrix.b);
-        if (size < text - 0.05) tiny.push(`${node.textContent.trim().slice(0, 30)}: ${size.toFixed(1)}`);
-      }
-      return { header: document.querySelector('header')?.getBoundingClientRect().height ?? 0, small, tiny };
-    },
-    { thumb: THUMB, text: TEXT },
-  );
+import { look } from './seen';
 
 const PLACES = ['rig', 'kit', 'plan', 'switch', 'test', 'noise', 'log'] as const;
 

@@ -73,7 +73,7 @@ export function RunStrip({ planning, ready, onWishes }: { planning: Planning; re
             label={<Typography variant="body2">Use only my kit</Typography>}
           />
           <Button color="inherit" onClick={onWishes} sx={{ display: { lg: 'none' }, ml: 'auto' }}>
-            Wishes
+            Rules
           </Button>
         </>
       )}

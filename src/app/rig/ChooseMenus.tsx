@@ -34,7 +34,11 @@ export function InsertMenu({
       transformOrigin={{ vertical: 'top', horizontal: 'center' }}
       slotProps={{ paper: { sx: { maxHeight: 430 } } }}
     >
-      {own.length > 0 && <ListSubheader sx={{ lineHeight: 2.4 }}>From your kit</ListSubheader>}
+      {own.length > 0 && (
+        <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
+          From your kit
+        </ListSubheader>
+      )}
       {own.map((item) => (
         <MenuItem key={item.id} onClick={() => item.role === 'link' && onInsert(partOf(item))}>
           <Typography variant="body2">
@@ -43,7 +47,9 @@ export function InsertMenu({
           </Typography>
         </MenuItem>
       ))}
-      <ListSubheader sx={{ lineHeight: 2.4 }}>From the catalogue</ListSubheader>
+      <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
+        From the catalogue
+      </ListSubheader>
       {LINKS.map(({ kind, label, summary }) => (
         <MenuItem key={kind} onClick={() => onInsert({ kind })} sx={{ maxWidth: 460, whiteSpace: 'normal' }}>
           <Box>
@@ -92,7 +98,9 @@ export function MoveMenu({
   );
   return (
     <Menu open={open} anchorEl={anchor} onClose={onClose} slotProps={{ paper: { sx: { maxHeight: 430 } } }}>
-      <ListSubheader sx={{ lineHeight: 2.4 }}>Move to a free inlet</ListSubheader>
+      <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
+        Move to a free inlet
+      </ListSubheader>
       {free.length === 0 && <MenuItem disabled>Every inlet is taken</MenuItem>}
       {free.map(({ to, inlet }) => (
         <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>
@@ -100,7 +108,9 @@ export function MoveMenu({
           {inlet.choices?.feed && inlet.choices.feed !== 'off' ? ' · feed on' : ''}
         </MenuItem>
       ))}
-      <ListSubheader sx={{ lineHeight: 2.4 }}>Swap with</ListSubheader>
+      <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
+        Swap with
+      </ListSubheader>
       {taken.map(({ to, name, line }) => (
         <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>
           {line}

@@ -7,6 +7,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import List from '@mui/material/List';
+import ListItem from '@mui/material/ListItem';
 import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
@@ -78,23 +79,26 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
           aria-label="Revisions"
         >
           {entries.map(({ revision, savedAt, changes, kept }) => (
-            <ListItemButton
-              key={revision}
-              disabled={!kept}
-              selected={chosen?.revision === revision}
-              onClick={() => void choose(revision)}
-            >
-              <ListItemText
-                primary={changes || 'No description'}
-                secondary={`Revision ${revision}, ${dayjs(savedAt).format(`D MMM YYYY, ${clockPattern('with seconds')}`)}${kept ? '' : ' · thinned out'}`}
-                slotProps={{ primary: { sx: { overflowWrap: 'anywhere' } } }}
-              />
-            </ListItemButton>
+            <ListItem key={revision} disablePadding>
+              <ListItemButton
+                disabled={!kept}
+                selected={chosen?.revision === revision}
+                onClick={() => void choose(revision)}
+              >
+                <ListItemText
+                  primary={changes || 'No description'}
+                  secondary={`Revision ${revision}, ${dayjs(savedAt).format(`D MMM YYYY, ${clockPattern('with seconds')}`)}${kept ? '' : ' · thinned out'}`}
+                  slotProps={{ primary: { sx: { overflowWrap: 'anywhere' } } }}
+                />
+              </ListItemButton>
+            </ListItem>
           ))}
           {next !== undefined && (
-            <ListItemButton onClick={() => void load(next)}>
-              <ListItemText primary="Show older revisions" />
-            </ListItemButton>
+            <ListItem disablePadding>
+              <ListItemButton onClick={() => void load(next)}>
+                <ListItemText primary="Show older revisions" />
+              </ListItemButton>
+            </ListItem>
           )}
         </List>
         <Box sx={{ p: 2.5, overflowY: 'auto', maxHeight: 420 }}>

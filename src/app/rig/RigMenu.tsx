@@ -88,7 +88,9 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
         </MenuItem>
         {item('History', actions.history, 'H')}
         <Divider />
-        <ListSubheader sx={{ lineHeight: 2.2 }}>Rigs</ListSubheader>
+        <ListSubheader component="div" role="none" sx={{ lineHeight: 2.2 }}>
+          Rigs
+        </ListSubheader>
         {rigs.map(({ id, name: other }) => (
           <MenuItem key={id} component="a" href={`/rig?rig=${id}`} selected={id === here}>
             {id === here ? name : other}

@@ -105,8 +105,8 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
       )}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
         {school
-          ? `Your school: ${SCHOOLS[school.name].question}, “${schoolLabel(school.name, school.choice)}”`
-          : `Based on: ${basis}`}
+          ? `Your school: ${SCHOOLS[school.name].question}, “${schoolLabel(school.name, school.choice)}”.`
+          : `Based on: ${basis}.`}
         {assumed && ` The limit is assumed: nobody has confirmed it.`}
       </Typography>
       {brings.length > 0 && (

@@ -1,0 +1,114 @@
+import { drawn, expect, pageWith, test, type Page } from './test';
+import { copyOf, openLine, openRig, why } from './rig';
+import { look, SEEN, violations } from './seen';
+
+const PHONE = 720;
+
+const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
+const more = async (page: Page, name: string) => {
+  if (page.viewportSize()!.width < PHONE) await press(page, 'More');
+  await page.getByRole('button', { name, exact: true }).click();
+};
+const ofRig = (item: string) => async (page: Page) => {
+  await openRig(page);
+  await press(page, /^Rig: /);
+  await page.getByRole('menuitem', { name: item }).click();
+};
+const at = (path: string, ...buttons: (string | RegExp)[]) =>
+  async function open(page: Page) {
+    await page.goto(path);
+    await expect(page.getByRole('main')).toBeVisible();
+    for (const name of buttons) await press(page, name);
+  };
+const tabAt = (path: string, tab: string, ...buttons: (string | RegExp)[]) =>
+  async function open(page: Page) {
+    await page.goto(path);
+    await page.getByRole('tab', { name: tab }).click();
+    for (const name of buttons) await press(page, name);
+  };
+
+/** Every dialog and menu, and how somebody gets there. */
+const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
+  Settings: async (page) => {
+    await openRig(page);
+    await more(page, 'Settings');
+  },
+  'Keys and glossary': async (page) => {
+    await openRig(page);
+    await more(page, 'Keys and glossary');
+  },
+  Schools: async (page) => {
+    await openRig(page);
+    await more(page, 'Schools');
+  },
+  'New line': ofRig('New line'),
+  'New device': ofRig('New device'),
+  'Monitors and headphones': ofRig('Monitors and headphones'),
+  'Name and note': ofRig('Name and note'),
+  Import: ofRig('Import an input list or a rig'),
+  History: ofRig('History'),
+  'Removed rigs': ofRig('Removed rigs'),
+  'Record the answer': async (page) => {
+    await openLine(page, 'Trio, long ribbon');
+    await why(page)
+      .getByRole('button', { name: /^Record /u })
+      .first()
+      .click();
+  },
+  'A word of the glossary': async (page) => {
+    await openLine(page, 'Trio, long ribbon');
+    await why(page).getByRole('link', { name: 'centre tap' }).first().click();
+  },
+  'Where a line may move': async (page) => {
+    await openLine(page, 'Trio, long ribbon');
+    await why(page).getByRole('button', { name: /^Move/ }).first().click();
+  },
+  'Add to the kit': at('/kit', /^Add to the kit|^Add$|^Item$/),
+  'Import into the kit': at('/kit', 'Import'),
+  'Positions and cable runs': async (page) => {
+    await page.goto('/plan?rig=lock-nine');
+    if (page.viewportSize()!.width < PHONE) await press(page, 'Rules');
+    await press(page, /^Positions and cable runs/);
+  },
+  'A supply': tabAt('/plan?rig=lock-nine', 'Supplies', 'Supply'),
+  'A box or pedal': tabAt('/plan?rig=lock-nine', 'Supplies', 'Box or pedal'),
+  'Room noise': at('/noise?rig=lock-nine', /^Room: /),
+  'How likely each fault is': at('/test?rig=lock-nine&line=announcer', 'How likely each fault is'),
+  'Another question': at('/test?rig=lock-nine&line=announcer', 'Nothing at all', 'Look at something else'),
+};
+
+for (const { colorScheme, width, height } of SEEN)
+  test(`every dialog is accessible, and on a phone a thumb reaches all of it, ${colorScheme}, ${width} px`, async ({
+    browser,
+  }) => {
+    test.setTimeout(300_000);
+    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
+    const fits = async (where: string) => {
+      await drawn(page);
+      const { small, tiny } = await look(page);
+      const found = { found: await violations(page), tiny, small: width < PHONE ? small : [] };
+      expect.soft({ where, ...found }).toEqual({ where, found: [], tiny: [], small: [] });
+    };
+    for (const [name, open] of Object.entries(DIALOGS)) {
+      await test.step(name, async () => {
+        await open(page);
+        await expect(page.getByRole('dialog').or(page.getByRole('menu')).last()).toBeVisible();
+        await fits(name);
+      });
+    }
+    const rig = await copyOf(page, `Dialogs at ${width}`, 'lock-nine-mended');
+    await page.goto(`/switch?rig=${rig}`);
+    await press(page, 'Start from here: Everything is packed and off');
+    await press(page, 'Begin');
+    await press(page, /^Done/);
+    for (const name of ['It was different', 'Can’t do this']) {
+      await press(page, name);
+      await fits(name);
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toHaveCount(0);
+    }
+    await press(page, /^Done so far/);
+    await press(page, 'Back to it');
+    await fits('Back');
+    await page.context().close();
+  });

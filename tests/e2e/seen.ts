@@ -1,0 +1,98 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { drawn, expect, type Page } from './test';
+
+const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
+
+/** Runs axe-core for WCAG 2 A and AA; what it finds, in short. */
+export async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  return page.evaluate(async () => {
+    const { violations: found } = await (
+      window as unknown as {
+        axe: {
+          run(
+            node: Document,
+            options: object,
+          ): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+        };
+      }
+    ).axe.run(document, {
+      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
+    });
+    return found.flatMap(({ id, nodes }) =>
+      nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`),
+    );
+  });
+}
+
+/** Each theme and each width once. */
+export const SEEN = [
+  { colorScheme: 'light', width: 1280, height: 800 },
+  { colorScheme: 'dark', width: 390, height: 844 },
+] as const;
+
+/** Accessible, and without sideways scrolling. */
+export async function fitsAndIsAccessible(page: Page) {
+  await drawn(page);
+  expect(await violations(page)).toEqual([]);
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+  ).toBeLessThanOrEqual(0);
+}
+
+/** Least width and height of what is pressed on a phone (WCAG 2.5.5), and least size of a text, in pixels. */
+const THUMB = 44;
+const TEXT = 12;
+
+interface Seen {
+  header: number;
+  small: string[];
+  tiny: string[];
+}
+
+/** What is too small for a thumb or an eye, of what is to be seen. Links within a text are as large as the text. */
+export const look = (page: Page): Promise<Seen> =>
+  page.evaluate(
+    ({ thumb, text }) => {
+      const seen = (element: Element) => {
+        const { width, height } = element.getBoundingClientRect();
+        const { visibility, display } = getComputedStyle(element);
+        return (
+          width > 1 &&
+          height > 1 &&
+          visibility !== 'hidden' &&
+          display !== 'none' &&
+          element.closest('[aria-hidden="true"], [inert]') === null
+        );
+      };
+      const small: string[] = [];
+      const tiny: string[] = [];
+      const controls =
+        'button, a[href], input:not([type=hidden]), select, textarea, summary, [role=tab], [role=button], [role=checkbox], [role=combobox], [role=menuitem], [role=option]';
+      for (const control of document.querySelectorAll(controls)) {
+        const box = control.matches('input, textarea, [role=combobox]')
+          ? (control.closest('label, .MuiInputBase-root, .MuiCheckbox-root, .MuiRadio-root, .MuiSwitch-root') ??
+            control)
+          : control;
+        if (!seen(box) || (control.matches('a') && getComputedStyle(control).display === 'inline')) continue;
+        const { width, height } = box.getBoundingClientRect();
+        if (width < thumb - 0.5 || height < thumb - 0.5)
+          small.push(
+            `${control.getAttribute('aria-label') ?? control.textContent?.trim().slice(0, 40)}: ${Math.round(width)} x ${Math.round(height)}`,
+          );
+      }
+      const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        const own = node.parentElement!;
+        if (!node.textContent?.trim() || !seen(own) || own.closest('style, script, noscript, title')) continue;
+        let size = parseFloat(getComputedStyle(own).fontSize);
+        const matrix = own instanceof SVGGraphicsElement ? own.getScreenCTM() : null;
+        if (matrix) size *= Math.hypot(matrix.a, matrix.b);
+        if (size < text - 0.05) tiny.push(`${node.textContent.trim().slice(0, 30)}: ${size.toFixed(1)}`);
+      }
+      return { header: document.querySelector('header')?.getBoundingClientRect().height ?? 0, small, tiny };
+    },
+    { thumb: THUMB, text: TEXT },
+  );
+
