@@ -108,8 +108,14 @@ test('a device is built, its switch offered, and what does not go together is re
   await dialog.getByRole('button', { name: 'Add an inlet' }).click();
   await dialog.getByRole('textbox', { name: 'Number', exact: true }).nth(2).fill('1');
   await dialog.getByRole('button', { name: 'Add the device' }).click();
-  await expect(dialog.getByRole('alert')).toContainText(/same id as/);
-  await dialog.getByRole('textbox', { name: 'Number', exact: true }).nth(2).fill('3');
+  const third = dialog.getByRole('textbox', { name: 'Number', exact: true }).nth(2);
+  await expect(third).toHaveAccessibleDescription(/same id as/);
+  await expect(third).toBeFocused();
+  await third.fill('3');
+  await dialog.getByRole('button', { name: 'Figures of all 3 inlets: XLR microphone inlet' }).click();
+  await dialog.getByLabel('Maximum gain', { exact: true }).fill('72');
+  await page.keyboard.press('Enter');
+  await dialog.getByLabel('Minimum gain', { exact: true }).fill('12');
   await dialog.getByLabel('Maximum total feed current (mA)').fill('20');
   await dialog.getByLabel('Where it is').fill('back panel, red');
   await dialog.getByRole('button', { name: 'Add the device' }).click();
@@ -119,6 +125,15 @@ test('a device is built, its switch offered, and what does not go together is re
   await page.getByRole('button', { name: 'Stage box, inlets 1–2', exact: true }).click();
   await expect(why(page)).toContainText('Where: back panel, red');
   await expect(why(page)).toContainText('20 mA maximum');
+  await saved(page);
+  const { document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  const { inlets } = document.devices.find(({ name }: { name: string }) => name === 'Stage box');
+  expect(inlets.map(({ figures }: { figures: object }) => figures)).toEqual(
+    Array(3).fill({
+      gainMax: { value: 72, unit: 'dB', basis: 'maker' },
+      gainMin: { value: 12, unit: 'dB', basis: 'maker' },
+    }),
+  );
   // Another job may want it too: it goes into the kit as it is, with its feed off.
   await why(page).getByRole('button', { name: 'Edit Stage box' }).click();
   await dialog.getByRole('button', { name: 'Save, and add to the kit' }).click();

@@ -1,6 +1,6 @@
 import { Workbook } from 'exceljs';
 import { TWELVE_LINES } from '../lists/twelveLines';
-import { expect, test, type Page } from './test';
+import { expect, pageWith, test, type Page } from './test';
 import { copyOf, openRig, row, saved, verdict } from './rig';
 
 const EMPTY = { format: 'inlet-check', version: 2, name: 'From nothing', devices: [], lines: [] };
@@ -194,7 +194,7 @@ test('lines are copied into another rig, whole; as text they are what somebody w
   await openRig(page, from);
   await page.getByRole('checkbox', { name: 'Mark Announcer', exact: true }).click();
   await page.keyboard.press('Control+c');
-  await expect(page.getByText('1 line copied; Ctrl V puts them into this rig or another.')).toBeVisible();
+  await expect(page.getByText('1 line copied. Paste with Ctrl V, or from the menu of this rig or another.')).toBeVisible();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(
     /^dynamic, announcer "Announcer" > cable 20 m, old > Hold desk 8$/,
   );
@@ -212,6 +212,29 @@ test('lines are copied into another rig, whole; as text they are what somebody w
   await page.keyboard.press('Control+v');
   await expect(page.getByRole('dialog')).toContainText('2 lines');
   await context.close();
+});
+
+test('on a phone lines are copied in the panel and pasted from the menu of another rig', async ({ browser }) => {
+  const page = await pageWith(browser, { viewport: { width: 390, height: 844 } });
+  const from = await copyOf(page, 'Copied by thumb');
+  const to = await openEmpty(page);
+  await page.getByRole('button', { name: /^Desk 16/ }).click();
+  await expect
+    .poll(async () => (await (await page.request.get(`/api/rigs/${to}`)).json()).document.devices.length)
+    .toBe(1);
+  await openRig(page, from);
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'Mark several lines' }).click();
+  await page.getByRole('checkbox', { name: 'Mark Announcer', exact: true }).click();
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await page.getByRole('button', { name: 'Copy 1 line' }).click();
+  await expect(page.getByText('1 line copied.')).toBeVisible();
+  await page.goto(`/rig?rig=${to}`);
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'Paste 1 line' }).click();
+  await expect(page.getByText('1 line added.')).toBeVisible();
+  await expect(row(page, 'Announcer')).toBeVisible();
+  await page.context().close();
 });
 
 test('by API: an input list is looked at, then put in; what is wrong is told', async ({ page, request }) => {

@@ -8,7 +8,8 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { figureOf, kindOfPart, LINKS, SOURCES, UNKNOWN, type Part } from '@/core/gear';
 import { openPoints, type Answer, type KitItem, readItem } from '@/core/kit';
-import { DocumentError, type Device } from '@/core/rig';
+import { DocumentError, type Device, type Refusal } from '@/core/rig';
+import { withinDevice } from '@/ui/devices/deviceForm';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { Facts } from '@/ui/parts/Facts';
@@ -136,7 +137,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
           onClose={() => setEditing(false)}
           onSave={(device) => {
             const refused = deviceFault(item, device, onChange);
-            if (!refused) setEditing(false);
+            if (!refused.length) setEditing(false);
             return refused;
           }}
         />
@@ -145,7 +146,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
   );
 }
 
-function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): string | undefined {
+function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): Refusal[] {
   const { inlets, groups, ground, feedLimit, batteries } = device;
   try {
     onChange(
@@ -161,9 +162,9 @@ function deviceFault(item: KitItem, device: Device, onChange: Props['onChange'])
         },
       }),
     );
-    return undefined;
+    return [];
   } catch (error) {
-    if (error instanceof DocumentError) return error.message;
+    if (error instanceof DocumentError) return withinDevice(error.refusals, 'device');
     throw error;
   }
 }

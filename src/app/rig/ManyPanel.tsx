@@ -23,6 +23,9 @@ export interface ManyActions {
   duplicate: () => void;
   remove: () => void;
   copy: () => void;
+  /** How many lines were copied last, here or in another rig. */
+  copied: number;
+  paste: () => void;
   clear: () => void;
 }
 

@@ -118,7 +118,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
           onClose={closeDialog}
           onSave={(made) => {
             const refused = actions.saveDevice(made);
-            if (!refused) closeDialog();
+            if (!refused.length) closeDialog();
             return refused;
           }}
         />
@@ -129,7 +129,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
           onClose={closeDialog}
           onSave={(made) => {
             const refused = actions.saveDevice(made);
-            if (!refused) closeDialog();
+            if (!refused.length) closeDialog();
             return refused;
           }}
           onKeep={
@@ -137,7 +137,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
               ? undefined
               : async (made) => {
                   const refused = await actions.keepDevice(made);
-                  if (!refused) closeDialog();
+                  if (!refused.length) closeDialog();
                   return refused;
                 }
           }

@@ -8,6 +8,8 @@ import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { memo, useState } from 'react';
+import { plural } from '@/core/units';
+import type { ManyActions } from './ManyPanel';
 
 export interface RigEntry {
   id: string;
@@ -18,6 +20,7 @@ interface Props {
   name: string;
   here: string;
   rigs: readonly RigEntry[];
+  many: Pick<ManyActions, 'copied' | 'paste'>;
   actions: {
     rename: () => void;
     newLine: () => void;
@@ -36,7 +39,7 @@ interface Props {
 }
 
 /** The rig's name opens what can be done with it as a whole. */
-export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Props) {
+export const RigMenu = memo(function RigMenu({ name, here, rigs, many, actions }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = () => setAnchor(null);
   const item = (label: string, run: () => void, hint?: string) => (
@@ -78,6 +81,7 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, actions }: Prop
         {item('Monitors and headphones', actions.monitors)}
         {item('Name and note', actions.rename)}
         {item('Mark several lines', actions.pickLines, 'X')}
+        {many.copied > 0 && item(`Paste ${plural(many.copied, 'line')}`, many.paste, 'Ctrl V')}
         <Divider />
         {item('Import an input list or a rig', actions.importFile, 'I')}
         {item('Export this rig (JSON)', actions.exportRig)}

@@ -84,8 +84,8 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
   }, [selectWhole]);
   const over = useMemo(() => overdrawn(document, kit), [document, kit]);
   const menu = useMemo(
-    () => <RigMenu name={document.name} here={saved.id} rigs={rigs} actions={actions.menu} />,
-    [document.name, saved.id, rigs, actions.menu],
+    () => <RigMenu name={document.name} here={saved.id} rigs={rigs} many={actions.many} actions={actions.menu} />,
+    [document.name, saved.id, rigs, actions.many, actions.menu],
   );
 
   const { addTyped, addTemplate, typeField, openList } = actions;
@@ -268,7 +268,7 @@ const Marked = ({ count, onChange, onClear }: { count: number; onChange: () => v
       Change {count === 1 ? 'it' : 'them'}
     </Button>
     <Button color="inherit" onClick={onClear} sx={{ minHeight: 44 }}>
-      Clear
+      Unmark
     </Button>
   </Box>
 );

@@ -7,9 +7,11 @@ import {
   withDevice,
   withoutDevice,
   type Device,
+  type Refusal,
   type RigDocument,
 } from '@/core/rig';
 import { USUAL } from '@/core/standards/feeds';
+import { withinDevice } from '@/ui/devices/deviceForm';
 import { ask } from '@/ui/shell/ask';
 
 interface Given {
@@ -29,39 +31,41 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
         ? withDevice(from, device.id, () => device)
         : { ...from, devices: [...from.devices, device] },
     );
-  /** @returns what is wrong with a rig that has this device, if anything */
-  const refusal = (device: Device): string | undefined => {
+  /** @returns what is wrong with a rig that has this device, by paths within the device */
+  const refusal = (device: Device): Refusal[] => {
+    const next = having(document, device);
     try {
-      readDocument(having(document, device));
-      return undefined;
+      readDocument(next);
+      return [];
     } catch (error) {
-      if (error instanceof DocumentError) return error.message;
-      throw error;
+      if (!(error instanceof DocumentError)) throw error;
+      const at = next.devices.findIndex(({ id }) => id === device.id);
+      return withinDevice(error.refusals, `devices[${at}]`);
     }
   };
   return {
     /** @returns what is wrong with it, if anything; else it is taken over */
-    saveDevice: (device: Device): string | undefined => {
+    saveDevice: (device: Device): Refusal[] => {
       const refused = refusal(device);
-      if (!refused) change((from) => having(from, device));
+      if (!refused.length) change((from) => having(from, device));
       return refused;
     },
     /** Puts a device into the kit as it is; the one on the rig is then one of the kit's. @returns why not */
-    keepDevice: async (device: Device): Promise<string | undefined> => {
+    keepDevice: async (device: Device): Promise<Refusal[]> => {
       const made = itemOfDevice(kit, device);
       const owned = { ...device, item: made.id };
       const refused = refusal(owned);
-      if (refused) return refused;
+      if (refused.length) return refused;
       const { failed } = await ask(`/api/kit/${made.id}`, {
         method: 'PUT',
         json: made,
         headers: { 'if-none-match': '*' },
       });
-      if (failed) return `Not added to the kit: ${failed}`;
+      if (failed) return [{ path: '', message: `Not added to the kit: ${failed}` }];
       change((from) => having(from, owned));
       say(`${device.name} is in the kit.`);
       refresh();
-      return undefined;
+      return [];
     },
     removeDevice: (id: string) => {
       change((from) => withoutDevice(from, id));

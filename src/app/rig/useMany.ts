@@ -22,11 +22,14 @@ import {
 import { bestFreeInlet } from '@/core/rigcheck';
 import { cableMeant, LONGEST_NOTE, typedText } from '@/core/typed';
 import { plural } from '@/core/units';
+import { useStored } from '@/ui/shell/useStored';
 import { moreThanOwned } from './overdrawnWords';
 import type { ManyActions } from './ManyPanel';
 
 /** Whole lines on the clipboard, for another rig; beside them stands the text as somebody would type it. */
 const COPIED = 'application/vnd.inlet-check.lines+json';
+/** Where this browser keeps the lines that were copied last, for whoever has no keys to paste with. */
+const KEPT = 'inlet-check-copied-lines';
 
 interface Given {
   document: RigDocument;
@@ -47,7 +50,40 @@ export function useMany(given: Given): ManyActions {
   useEffect(() => {
     now.current = given;
   });
-  useClipboard(now);
+  const [kept, keep] = useStored(KEPT, '');
+  const copy = useCallback((): string | undefined => {
+    const { document, ids, say } = now.current;
+    const lines = copied(document, ids);
+    if (lines.length === 0) {
+      say('A line that begins or ends at another line’s link cannot be copied by itself.');
+      return undefined;
+    }
+    const text = JSON.stringify(lines);
+    keep(text);
+    const left = ids.length - lines.length;
+    say(
+      `${plural(lines.length, 'line')} copied. Paste with Ctrl V, or from the menu of this rig or another.${left ? ` ${plural(left, 'line hangs', 'lines hang')} on another line’s link and stayed out.` : ''}`,
+    );
+    return text;
+  }, [keep]);
+  const paste = useCallback((lines: string) => {
+    const { document, change, mark, say } = now.current;
+    try {
+      const made = pasted(document, JSON.parse(lines) as CopiedLine[]);
+      if ('problem' in made) return say(`${made.problem} Nothing was changed.`);
+      change(readDocument(made.document));
+      mark(made.ids);
+      say(
+        `${plural(made.ids.length, 'line')} added.${made.elsewhere ? ` ${plural(made.elsewhere, 'line is', 'lines are')} on another inlet, as the old one is taken or not here.` : ''} Ctrl Z undoes it.`,
+      );
+    } catch (problem) {
+      // Another version's lines, or somebody else's.
+      if ([DocumentError, TypeError, SyntaxError].some((sort) => problem instanceof sort))
+        say('These lines come from another version of Inlet Check. Nothing was changed.');
+      else throw problem;
+    }
+  }, []);
+  const pressed = useClipboard(now, copy, paste);
   /** Takes a changed rig over. @returns why not, where it cannot be; what is now more than the kit has is told */
   const tried = useCallback((next: RigDocument | NotAll): string | undefined => {
     if ('problem' in next) return next.problem;
@@ -88,63 +124,69 @@ export function useMany(given: Given): ManyActions {
         say(`${plural(ids.length, 'line was', 'lines were')} removed. Undo brings them back.`);
       },
       copy: () => {
-        window.document.execCommand('copy');
+        // From a panel over the sheet, too; where the browser gives no clipboard the menu still pastes.
+        pressed.current = true;
+        if (!window.document.execCommand('copy')) copy();
+        pressed.current = false;
       },
+      copied: copiedCount(kept),
+      paste: () => paste(kept),
       clear: () => now.current.clear(),
     }),
-    [tried],
+    [tried, copy, paste, kept, pressed],
   );
+}
+
+/** How many lines were copied last; none where what is kept cannot be read. */
+function copiedCount(kept: string): number {
+  try {
+    const lines: unknown = kept ? JSON.parse(kept) : [];
+    return Array.isArray(lines) ? lines.length : 0;
+  } catch {
+    return 0;
+  }
 }
 
 const isTyping = ({ target }: Event): boolean =>
   target instanceof HTMLElement &&
   target.closest('input:not([type=checkbox]), textarea, [contenteditable], [role="dialog"]') !== null;
 
-/** Ctrl C copies the selected lines, Ctrl V puts copied ones in; in fields and dialogs both do what they always do. */
-function useClipboard(now: RefObject<Given>): void {
+/**
+ * Ctrl C copies the selected lines, Ctrl V puts copied ones in; in fields and dialogs both do what they always do.
+ * @returns true while a button copies, wherever the focus is
+ */
+function useClipboard(
+  now: RefObject<Given>,
+  copy: () => string | undefined,
+  paste: (lines: string) => void,
+): RefObject<boolean> {
+  const pressed = useRef(false);
   useEffect(() => {
-    const copy = (event: ClipboardEvent) => {
-      const { document, ids, say } = now.current;
-      if (isTyping(event) || !event.clipboardData || ids.length === 0 || window.getSelection()?.toString()) return;
-      const lines = copied(document, ids);
-      if (lines.length === 0)
-        return say('A line that begins or ends at another line’s link cannot be copied by itself.');
+    const onCopy = (event: ClipboardEvent) => {
+      const { document, ids } = now.current;
+      if (!event.clipboardData || ids.length === 0) return;
+      if (!pressed.current && (isTyping(event) || window.getSelection()?.toString())) return;
+      const lines = copy();
+      if (lines === undefined) return;
       event.preventDefault();
       event.clipboardData.setData('text/plain', typedText(document, ids));
-      event.clipboardData.setData(COPIED, JSON.stringify(lines));
-      const left = ids.length - lines.length;
-      say(
-        `${plural(lines.length, 'line')} copied; Ctrl V puts them into this rig or another.${left ? ` ${plural(left, 'line hangs', 'lines hang')} on another line’s link and stayed out.` : ''}`,
-      );
+      event.clipboardData.setData(COPIED, lines);
     };
-    const paste = (event: ClipboardEvent) => {
+    const onPaste = (event: ClipboardEvent) => {
       if (isTyping(event) || !event.clipboardData) return;
-      const { document, change, mark, say, onText } = now.current;
       const lines = event.clipboardData.getData(COPIED);
       const text = event.clipboardData.getData('text/plain');
       if (!lines && !text.trim()) return;
       event.preventDefault();
-      if (!lines) return onText(text);
-      try {
-        const made = pasted(document, JSON.parse(lines) as CopiedLine[]);
-        if ('problem' in made) return say(`${made.problem} Nothing was changed.`);
-        change(readDocument(made.document));
-        mark(made.ids);
-        say(
-          `${plural(made.ids.length, 'line')} added.${made.elsewhere ? ` ${plural(made.elsewhere, 'line is', 'lines are')} on another inlet, as the old one is taken or not here.` : ''} Ctrl Z undoes it.`,
-        );
-      } catch (problem) {
-        // Another version's lines, or somebody else's.
-        if ([DocumentError, TypeError, SyntaxError].some((sort) => problem instanceof sort))
-          say('These lines come from another version of Inlet Check. Nothing was changed.');
-        else throw problem;
-      }
+      if (lines) paste(lines);
+      else now.current.onText(text);
     };
-    window.document.addEventListener('copy', copy);
-    window.document.addEventListener('paste', paste);
+    window.document.addEventListener('copy', onCopy);
+    window.document.addEventListener('paste', onPaste);
     return () => {
-      window.document.removeEventListener('copy', copy);
-      window.document.removeEventListener('paste', paste);
+      window.document.removeEventListener('copy', onCopy);
+      window.document.removeEventListener('paste', onPaste);
     };
-  }, [now]);
+  }, [now, copy, paste]);
+  return pressed;
 }

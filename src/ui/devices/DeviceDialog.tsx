@@ -11,9 +11,20 @@ import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
-import { CHEMISTRIES, type Device } from '@/core/rig';
-import { deviceOf, formOf, mended, shaped, typedNumber, type DeviceForm } from './deviceForm';
+import { Controller, useForm, useWatch } from 'react-hook-form';
+import { CHEMISTRIES, type Device, type Refusal } from '@/core/rig';
+import {
+  deviceOf,
+  fieldAt,
+  formOf,
+  mended,
+  shaped,
+  typedNumber,
+  withFigures,
+  type DeviceForm,
+  type SetFigures,
+} from './deviceForm';
+import { InletFigures } from './InletFigures';
 import { InletFields } from './InletFields';
 import { SwitchFields } from './SwitchFields';
 import { worded } from '@/core/units/conventions';
@@ -24,10 +35,10 @@ interface Props {
   fresh?: boolean;
   /** Devices that a new one may be like: those of the kit, and such as there are many of. */
   models?: readonly { name: string; device: Device }[];
-  /** @returns what is wrong with it, if anything */
-  onSave: (device: Device) => string | undefined;
+  /** @returns what is wrong with it, by paths within the device; nothing where it was taken over */
+  onSave: (device: Device) => readonly Refusal[];
   /** Puts it into the kit. @returns what is wrong, if anything */
-  onKeep?: (device: Device) => Promise<string | undefined>;
+  onKeep?: (device: Device) => Promise<readonly Refusal[]>;
   onRemove?: () => void;
   onClose: () => void;
 }
@@ -35,14 +46,24 @@ interface Props {
 /** A device: its inlets, its switches and what they reach, what it can feed, what it runs on. */
 export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep, onRemove, onClose }: Props) {
   const [device, setDevice] = useState(given);
-  const { register, control, handleSubmit, reset, getValues, setValue, formState } = useForm<DeviceForm>({
+  const { register, control, handleSubmit, reset, getValues, setValue, setError, formState } = useForm<DeviceForm>({
     defaultValues: formOf(device),
   });
-  const [refused, setRefused] = useState<string>();
+  const [refused, setRefused] = useState('');
+  const [figures, setFigures] = useState<SetFigures>({});
+  const kinds = useWatch({ control, name: 'inlets' }).map(({ kind }) => kind);
   const { errors } = formState;
+  const made = (form: DeviceForm) => withFigures(deviceOf(device, form), figures);
+  /** What is wrong stands beside its field, or above them all where no field is to blame. */
+  const tell = (refusals: readonly Refusal[]) => {
+    const placed = refusals.map((each) => ({ ...each, field: fieldAt(each.path) }));
+    placed.forEach(({ field, message }, n) => field && setError(field, { message }, { shouldFocus: n === 0 }));
+    const rest = placed.filter(({ field }) => !field);
+    setRefused(rest.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join('\n'));
+  };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
-      <form onSubmit={handleSubmit((form) => setRefused(onSave(deviceOf(device, form))))}>
+      <form onSubmit={handleSubmit((form) => tell(onSave(made(form))))}>
         <DialogTitle>{fresh ? 'New device' : device.name}</DialogTitle>
         <DialogContent>
           <Stack spacing={2.5} sx={{ pt: 0.5 }}>
@@ -56,6 +77,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                   const chosen = models.find(({ name }) => name === event.target.value)!;
                   setDevice(chosen.device);
                   reset(formOf(chosen.device));
+                  setFigures({});
                 }}
                 helperText="One of your kit, or what comes closest; or fill in what it has below"
               >
@@ -79,7 +101,12 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                 error={Boolean(errors.feedLimit)}
                 helperText={errors.feedLimit?.message ?? 'blank: not known'}
               />
-              <TextField label="Note" {...register('note')} />
+              <TextField
+                label="Note"
+                {...register('note')}
+                error={Boolean(errors.note)}
+                helperText={errors.note?.message}
+              />
               <Controller
                 control={control}
                 name="ground"
@@ -130,6 +157,15 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                 setValue('inlets', inlets);
               }}
             />
+            <InletFigures
+              key={device.id}
+              device={device}
+              kinds={kinds}
+              set={figures}
+              onSet={(kind, name, figure) =>
+                setFigures((now) => ({ ...now, [kind]: { ...now[kind], [name]: figure } }))
+              }
+            />
             <SwitchFields control={control} register={register} errors={errors} />
           </Stack>
         </DialogContent>
@@ -144,9 +180,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
               color="inherit"
               // Not disabled meanwhile: a button that is loses the focus.
               onClick={
-                formState.isSubmitting
-                  ? undefined
-                  : handleSubmit(async (form) => setRefused(await onKeep(deviceOf(device, form))))
+                formState.isSubmitting ? undefined : handleSubmit(async (form) => tell(await onKeep(made(form))))
               }
             >
               Save, and add to the kit

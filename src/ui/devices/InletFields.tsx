@@ -64,7 +64,13 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
               control={control}
               name={`inlets.${n}.kind`}
               render={({ field: kind }) => (
-                <TextField select label="Kind" {...kind}>
+                <TextField
+                  select
+                  label="Kind"
+                  {...kind}
+                  error={Boolean(errors.inlets?.[n]?.kind)}
+                  helperText={errors.inlets?.[n]?.kind?.message}
+                >
                   {INLETS.map(({ kind: value, label }) => (
                     <MenuItem key={value} value={value}>
                       {label}
@@ -73,7 +79,12 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
                 </TextField>
               )}
             />
-            <TextField label="Name, if it has one" {...register(`inlets.${n}.name`)} />
+            <TextField
+              label="Name, if it has one"
+              {...register(`inlets.${n}.name`)}
+              error={Boolean(errors.inlets?.[n]?.name)}
+              helperText={errors.inlets?.[n]?.name?.message}
+            />
             <IconButton aria-label={`Remove inlet ${known[n]?.id}`} onClick={() => onRemove(n)}>
               <DeleteOutlineIcon fontSize="small" />
             </IconButton>

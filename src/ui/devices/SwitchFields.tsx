@@ -59,13 +59,21 @@ export function SwitchFields({ control, register, errors }: Props) {
               control={control}
               name={`groups.${n}.offers`}
               label="Settings"
+              wrong={errors.groups?.[n]?.offers?.message}
               options={FEED_NAMES.map((feed) => [feed, feedLabel(feed)])}
             />
-            <TextField label="Where it is" {...register(`groups.${n}.control`)} placeholder="menu, inputs, page 2" />
+            <TextField
+              label="Where it is"
+              {...register(`groups.${n}.control`)}
+              placeholder="menu, inputs, page 2"
+              error={Boolean(errors.groups?.[n]?.control)}
+              helperText={errors.groups?.[n]?.control?.message}
+            />
             <TextField
               label="Soft start (s)"
               {...register(`groups.${n}.ramp`, { validate: typedNumber })}
               error={Boolean(errors.groups?.[n]?.ramp)}
+              helperText={errors.groups?.[n]?.ramp?.message}
             />
             <IconButton aria-label={`Remove switch ${n + 1}`} onClick={() => groups.remove(n)}>
               <DeleteOutlineIcon fontSize="small" />
@@ -77,6 +85,7 @@ export function SwitchFields({ control, register, errors }: Props) {
                 control={control}
                 name={`groups.${n}.inlets`}
                 label="Feeds inlets"
+                wrong={errors.groups?.[n]?.inlets?.message}
                 options={known
                   .filter(({ kind }) => 'feed' in inletKind(kind).choices)
                   .map(({ id, name }) => [id, name || id])}
@@ -118,11 +127,13 @@ function Many({
   control,
   name,
   label,
+  wrong,
   options,
 }: {
   control: Control<DeviceForm>;
   name: `groups.${number}.offers` | `groups.${number}.inlets`;
   label: string;
+  wrong?: string;
   options: [value: string, label: string][];
 }) {
   return (
@@ -135,6 +146,8 @@ function Many({
           fullWidth
           label={label}
           {...field}
+          error={Boolean(wrong)}
+          helperText={wrong}
           slotProps={{
             select: {
               multiple: true,

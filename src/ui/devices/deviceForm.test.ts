@@ -1,6 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { parseDocument } from '@/core/rig';
-import { PATTERNS, deviceOf, formOf, mended, nextNumber, shaped, typedNumber } from './deviceForm';
+import { DocumentError, readDocument } from '@/core/rig';
+import {
+  PATTERNS,
+  commonFigures,
+  deviceOf,
+  fieldAt,
+  formOf,
+  mended,
+  nextNumber,
+  shaped,
+  typedNumber,
+  withFigures,
+  withinDevice,
+} from './deviceForm';
 
 const { devices } = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 
@@ -75,4 +88,49 @@ test('an inlet that goes takes itself out of its switch; a switch that feeds not
     ).map((group) => group.inlets);
   expect(mendedFrom(['2'])).toEqual([['1'], ['3']]);
   expect(mendedFrom(['3'])).toEqual([['1', '2']]);
+});
+
+const limit = { value: 10, unit: 'mA', basis: 'maker' } as const;
+
+test('a figure of all inlets of a kind is set on each of them, and on no other; taken back it is the catalogue’s', () => {
+  const bag = devices.find(({ id }) => id === 'bag')!;
+  const kind = bag.inlets[0].kind;
+  const own = bag.inlets.filter((inlet) => inlet.kind === kind);
+  expect(own.length).toBeLessThan(bag.inlets.length);
+  const made = withFigures(bag, { [kind]: { feedLimit: limit } });
+  for (const [n, inlet] of made.inlets.entries())
+    expect(inlet.figures?.feedLimit).toEqual(inlet.kind === kind ? limit : bag.inlets[n].figures?.feedLimit);
+  expect(commonFigures(made, kind).feedLimit).toEqual(limit);
+  const [first, ...rest] = made.inlets;
+  const uneven = { ...made, inlets: [{ ...first, figures: { feedLimit: { ...limit, value: 7 } } }, ...rest] };
+  expect(commonFigures(uneven, kind)).not.toHaveProperty('feedLimit');
+  expect(commonFigures(withFigures(made, { [kind]: { feedLimit: undefined } }), kind)).not.toHaveProperty('feedLimit');
+});
+
+test('what is wrong with a device is told at the field that causes it', () => {
+  const rig = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
+  const told = (change: (device: (typeof devices)[number]) => object): (string | undefined)[] => {
+    const changed = { ...rig, devices: rig.devices.map((each, n) => (n === 1 ? change(each) : each)), lines: [] };
+    try {
+      readDocument({ ...changed, wishes: undefined, units: undefined, monitors: undefined });
+    } catch (problem) {
+      return withinDevice((problem as DocumentError).refusals, 'devices[1]').map(({ path }) => fieldAt(path));
+    }
+    return [];
+  };
+  expect(told((device) => device)).toEqual([]);
+  expect(told((device) => ({ ...device, name: '' }))).toEqual(['name']);
+  expect(told((device) => ({ ...device, feedLimit: { value: -1, unit: 'mA', basis: 'maker' } }))).toContain(
+    'feedLimit',
+  );
+  expect(
+    told(({ inlets: [a, b, ...more], ...device }) => ({ ...device, inlets: [a, { ...b, id: a.id }, ...more] })),
+  ).toContain('inlets.1.id');
+  expect(
+    told(({ groups: [a, ...more], ...device }) => ({ ...device, groups: [{ ...a, feed: 'off', offers: ['P49'] }, ...more] })),
+  ).toContain('groups.0.offers');
+  expect(fieldAt('batteries.cells')).toBe('cells');
+  expect(fieldAt('batteries.capacity.value')).toBe('capacity');
+  expect(fieldAt('groups[2].feed')).toBe('groups.2.name');
+  expect(fieldAt('lines[0]')).toBeUndefined();
 });

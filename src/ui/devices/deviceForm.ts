@@ -1,5 +1,6 @@
-import { inletKind, type Grounding } from '@/core/gear';
-import type { CHEMISTRIES, Device, SwitchGroup } from '@/core/rig';
+import type { FieldPath } from 'react-hook-form';
+import { inletKind, type Figure, type Grounding } from '@/core/gear';
+import type { CHEMISTRIES, Device, Refusal, SwitchGroup } from '@/core/rig';
 import { USUAL, type FeedName } from '@/core/standards/feeds';
 
 /** A device as a form holds it: every figure as it is typed. */
@@ -161,3 +162,58 @@ export const mended = (groups: DeviceForm['groups'], inlets: readonly { id: stri
     const left = group.inlets.filter((id) => inlets.some((inlet) => inlet.id === id));
     return left.length || group.inlets.length === 0 ? [{ ...group, inlets: left }] : [];
   });
+
+/** Fields that a part of a device is typed into, by its path within the device. */
+const FIELDS: readonly [RegExp, (found: RegExpExecArray) => FieldPath<DeviceForm>][] = [
+  [/^(name|note|feedLimit)\b/, ([, name]) => name as 'name' | 'note' | 'feedLimit'],
+  [/^batteries\.capacity\b/, () => 'capacity'],
+  [/^batteries\b/, () => 'cells'],
+  [/^inlets\[(\d+)\]\.(kind|name)\b/, ([, n, name]) => `inlets.${Number(n)}.${name as 'kind' | 'name'}`],
+  [/^inlets\[(\d+)\]/, ([, n]) => `inlets.${Number(n)}.id`],
+  [
+    /^groups\[(\d+)\]\.(offers|inlets|ramp|control)\b/,
+    ([, n, name]) => `groups.${Number(n)}.${name as 'offers' | 'inlets' | 'ramp' | 'control'}`,
+  ],
+  [/^groups\[(\d+)\]/, ([, n]) => `groups.${Number(n)}.name`],
+];
+
+/** The field in which something is wrong; undefined where no field is to blame. @param path within the device */
+export function fieldAt(path: string): FieldPath<DeviceForm> | undefined {
+  for (const [pattern, field] of FIELDS) {
+    const found = pattern.exec(path);
+    if (found) return field(found);
+  }
+  return undefined;
+}
+
+/** What is wrong with a device, told by its own paths. @param at the device's path in its document */
+export const withinDevice = (refusals: readonly Refusal[], at: string): Refusal[] =>
+  refusals.map(({ path, message }) => ({
+    path: path.startsWith(at) ? path.slice(at.length).replace(/^\./, '') : path,
+    message,
+  }));
+
+/** What is the same on all inlets of a kind: their figures, where they have one and the same. */
+export function commonFigures({ inlets }: Device, kind: string): Record<string, Figure> {
+  const [first, ...others] = inlets.filter((inlet) => inlet.kind === kind);
+  const same = (name: string, figure: Figure) =>
+    others.every(({ figures }) => JSON.stringify(figures?.[name]) === JSON.stringify(figure));
+  return Object.fromEntries(Object.entries(first?.figures ?? {}).filter(([name, figure]) => same(name, figure)));
+}
+
+/** A figure that was set for all inlets of a kind; undefined is the catalogue's again. */
+export type SetFigures = Readonly<Record<string, Readonly<Record<string, Figure | undefined>>>>;
+
+/** A device whose inlets have what was set for all of their kind. */
+export function withFigures(device: Device, set: SetFigures): Device {
+  const inlets = device.inlets.map((inlet) => {
+    const own = set[inlet.kind];
+    if (!own) return inlet;
+    const { figures: before, ...rest } = inlet;
+    const figures = Object.fromEntries(
+      Object.entries({ ...before, ...own }).filter((each): each is [string, Figure] => each[1] !== undefined),
+    );
+    return { ...rest, ...(Object.keys(figures).length && { figures }) };
+  });
+  return { ...device, inlets };
+}

@@ -48,7 +48,11 @@ export function FigureField({ spec, figure, onChange }: Props) {
           onChange={(event) => setDraft(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') commit();
+            if (event.key === 'Enter') {
+              // It is this figure that is done, not the form around it.
+              event.preventDefault();
+              commit();
+            }
             if (event.key === 'Escape') setDraft(undefined);
           }}
           error={Boolean(error)}

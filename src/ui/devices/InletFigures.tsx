@@ -1,0 +1,66 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Collapse from '@mui/material/Collapse';
+import ExpandMoreIcon from '@mui/icons-material/ExpandMore';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { inletKind, type Figure } from '@/core/gear';
+import type { Device } from '@/core/rig';
+import { plural } from '@/core/units';
+import { FigureField } from '../figures/FigureField';
+import { commonFigures, type SetFigures } from './deviceForm';
+
+interface Props {
+  device: Device;
+  /** Kinds of the inlets as the form has them, in order. */
+  kinds: readonly string[];
+  set: SetFigures;
+  onSet: (kind: string, name: string, figure: Figure | undefined) => void;
+}
+
+/** The figures of all inlets of a kind, said once; an inlet that differs keeps its own where nothing is set here. */
+export function InletFigures({ device, kinds, set, onSet }: Props) {
+  const [open, setOpen] = useState<string>();
+  return [...new Set(kinds)].map((value) => {
+    const kind = inletKind(value);
+    const common = commonFigures(device, value);
+    const count = kinds.filter((each) => each === value).length;
+    if (Object.keys(kind.figures).length === 0) return null;
+    return (
+      <Box key={value} component="section" aria-label={`Figures of all: ${kind.label}`} sx={{ mt: 1 }}>
+        <Button
+          color="inherit"
+          aria-expanded={open === value}
+          onClick={() => setOpen(open === value ? undefined : value)}
+          endIcon={<ExpandMoreIcon sx={{ transform: open === value ? 'rotate(180deg)' : 'none' }} />}
+        >
+          Figures of {count === 1 ? 'the inlet' : `all ${plural(count, 'inlet')}`}: {kind.label}
+        </Button>
+        <Collapse in={open === value} unmountOnExit>
+          <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
+            What is typed here is set on every one of them. Empty where they differ, or where the typical figure holds.
+          </Typography>
+          <Box
+            sx={{
+              display: 'grid',
+              columnGap: 3,
+              rowGap: 1.75,
+              gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))',
+            }}
+          >
+            {Object.entries(kind.figures).map(([name, spec]) => (
+              <FigureField
+                key={name}
+                spec={spec}
+                figure={name in (set[value] ?? {}) ? set[value][name] : common[name]}
+                onChange={(figure) => onSet(value, name, figure)}
+              />
+            ))}
+          </Box>
+        </Collapse>
+      </Box>
+    );
+  });
+}
