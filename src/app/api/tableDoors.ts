@@ -13,7 +13,7 @@ type Context = { params: Promise<{ id: string }> };
 interface LineTable {
   /** What the file is called, after the rig. */
   called: string;
-  write: (document: RigDocument) => string;
+  write: (document: RigDocument, query: URLSearchParams) => string;
   /** @returns the rig that it would make, and what is answered about its rows */
   read: (document: RigDocument, kit: readonly KitItem[], text: string) => { document: RigDocument; answer: object };
 }
@@ -27,10 +27,14 @@ async function rigOf({ params }: Context): Promise<SavedRig> {
 
 /** GET hands a table out as CSV; POST says what each row of one would do, and with `?apply=REVISION` does it. */
 export const tableDoors = ({ called, write, read }: LineTable) => ({
-  GET: (_request: NextRequest, context: Context) =>
+  GET: (request: NextRequest, context: Context) =>
     handled(async () => {
       const { document } = await rigOf(context);
-      return download(write(document), 'text/csv', fileName(`${document.name} ${called}`, 'csv'));
+      return download(
+        write(document, request.nextUrl.searchParams),
+        'text/csv',
+        fileName(`${document.name} ${called}`, 'csv'),
+      );
     }),
   POST: (request: NextRequest, context: Context) =>
     handled(async () => {

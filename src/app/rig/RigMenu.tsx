@@ -20,6 +20,8 @@ interface Props {
   name: string;
   here: string;
   rigs: readonly RigEntry[];
+  /** Its list came in columns of its own, and goes out in them. */
+  ownColumns: boolean;
   many: Pick<ManyActions, 'copied' | 'paste'>;
   actions: {
     rename: () => void;
@@ -29,7 +31,7 @@ interface Props {
     pickLines: () => void;
     importFile: () => void;
     exportRig: () => void;
-    exportInputList: () => void;
+    exportInputList: (as?: 'usual columns') => void;
     exportPatchList: () => void;
     history: () => void;
     newRig: () => void;
@@ -39,7 +41,7 @@ interface Props {
 }
 
 /** The rig's name opens what can be done with it as a whole. */
-export const RigMenu = memo(function RigMenu({ name, here, rigs, many, actions }: Props) {
+export const RigMenu = memo(function RigMenu({ name, here, rigs, ownColumns, many, actions }: Props) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const close = () => setAnchor(null);
   const item = (label: string, run: () => void, hint?: string) => (
@@ -85,7 +87,9 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, many, actions }
         <Divider />
         {item('Import an input list or a rig', actions.importFile, 'I')}
         {item('Export this rig (JSON)', actions.exportRig)}
-        {item('Export the input list (CSV)', actions.exportInputList)}
+        {item('Export the input list (CSV)', () => actions.exportInputList())}
+        {ownColumns &&
+          item('Export the input list in the usual columns (CSV)', () => actions.exportInputList('usual columns'))}
         {item('Export the patch list (CSV)', actions.exportPatchList)}
         <MenuItem component="a" href={`/rig/print?rig=${here}`}>
           Print: input list, positions, pull list, labels

@@ -83,9 +83,19 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
     setClosed(false);
   }, [selectWhole]);
   const over = useMemo(() => overdrawn(document, kit), [document, kit]);
+  const ownColumns = Boolean(document.listColumns?.length);
   const menu = useMemo(
-    () => <RigMenu name={document.name} here={saved.id} rigs={rigs} many={actions.many} actions={actions.menu} />,
-    [document.name, saved.id, rigs, actions.many, actions.menu],
+    () => (
+      <RigMenu
+        name={document.name}
+        here={saved.id}
+        rigs={rigs}
+        ownColumns={ownColumns}
+        many={actions.many}
+        actions={actions.menu}
+      />
+    ),
+    [document.name, saved.id, rigs, ownColumns, actions.many, actions.menu],
   );
 
   const { addTyped, addTemplate, typeField, openList } = actions;

@@ -40,9 +40,9 @@ export function useRigMenu({ rigId, now, openDialog, setPicking, addRig, say }: 
         const { document: all } = now.current;
         saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
       },
-      exportInputList: () => {
+      exportInputList: (as?: 'usual columns') => {
         const { document: all } = now.current;
-        saveFile(fileName(`${all.name} input list`, 'csv'), 'text/csv', inputList(all));
+        saveFile(fileName(`${all.name} input list`, 'csv'), 'text/csv', inputList(all, as));
       },
       removedRigs: () => openDialog({ dialog: 'removed' }),
       newRig: () => void addRig(emptyRig('New rig')),

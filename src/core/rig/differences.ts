@@ -25,6 +25,7 @@ const FIELDS = {
   runs: 'value',
   wishes: 'value',
   directCurrent: 'value',
+  listColumns: 'value',
 } as const satisfies Record<Exclude<keyof RigDocument, 'format' | 'version'>, 'list' | 'value'>;
 
 type Field = keyof typeof FIELDS;
@@ -134,6 +135,7 @@ const WORDS: Record<string, string> = {
   ground: 'ground',
   feedLimit: 'feed limit',
   directCurrent: 'direct-current supplies',
+  listColumns: 'columns of the input list',
 };
 
 /**

@@ -2,6 +2,7 @@ import { DEFAULT_SCHOOLS, type Schools } from '../schools/schools';
 import type { Figure, Grounding, InletRef, Part } from '../gear';
 import type { FeedName } from '../standards/feeds';
 import type { DirectCurrent } from './directCurrent';
+import type { ListColumn } from './listColumns';
 import type { Arrangement } from './arrangement';
 
 export type { InletRef } from '../gear';
@@ -118,6 +119,8 @@ export interface RigDocument extends Arrangement {
   devices: Device[];
   lines: RigLine[];
   directCurrent?: DirectCurrent;
+  /** Columns of the input list that it was read from last. */
+  listColumns?: ListColumn[];
 }
 
 /** Every school of a rig, defaults filled in. */

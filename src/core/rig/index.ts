@@ -4,6 +4,7 @@ export { DocumentError, type Refusal } from './refusals';
 export * from './arrangement';
 export * from './places';
 export * from './directCurrent';
+export * from './listColumns';
 export * from './deviceFigures';
 export { jsonSchema, parseDocument, readDocument } from './schema';
 export { inletName, rigPath, rigPaths, type RigPath } from './paths';

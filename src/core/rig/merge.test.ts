@@ -20,6 +20,7 @@ const CHANGES: { [F in Field]-?: RigDocument[F] } = {
   monitors: [{ id: 'hall', name: 'Hall', devices: [base.devices[0].id] }],
   units: [...(base.units ?? []), { id: 'kettle', name: 'Kettle', kind: 'motor' }],
   directCurrent: { supplies: [], loads: [] },
+  listColumns: [{ heading: 'Ch', holds: 'number' }],
 };
 const fields = Object.keys(CHANGES) as Field[];
 const withField = (field: Field): RigDocument => ({ ...base, [field]: CHANGES[field] });
@@ -61,6 +62,7 @@ const BEFORE: Partial<RigDocument> = {
   schools: { ribbonFeed: 'trust-maker' },
   runs: [{ between: ['bow', 'stern'], length: { value: 3, unit: 'm', basis: 'measured' } }],
   wishes: { pinned: [{ line: second, to: at }] },
+  listColumns: [{ heading: 'Name', holds: 'name' }],
   directCurrent: {
     supplies: [],
     loads: [

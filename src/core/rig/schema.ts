@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { LIST_ROLES, LONGEST_HEADING, MOST_COLUMNS, type ListColumn } from './listColumns';
 import { SCHOOL_NAMES, SCHOOLS, TYPED, type SchoolName } from '../schools/schools';
 import { GROUNDINGS, INLETS, LINKS, SOURCES, type InletRef } from '../gear';
 import { FEEDS } from '../standards/feeds';
@@ -142,6 +143,15 @@ export const rigShape = once(() =>
       .unique('id')
       .required()
       .description('Every line has an id of its own, every inlet one line.'),
+    listColumns: Joi.array()
+      .items(
+        exactly<ListColumn>({
+          heading: text(LONGEST_HEADING).allow('').required(),
+          holds: Joi.valid(...LIST_ROLES).description('absent for what no line knows by itself'),
+        }),
+      )
+      .max(MOST_COLUMNS)
+      .description('columns of the input list that it was read from last'),
     ...arrangementFields(),
   }).shared(fact),
 );

@@ -53,5 +53,9 @@ const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)(e[+-]?\d+)?$/i;
 /** A cell that a spreadsheet would take for a formula is written with a space before it; numbers stay numbers. */
 const harmless = (cell: string): string => (/^[=+\-@\t\r\n]/.test(cell) && !NUMBER.test(cell) ? ` ${cell}` : cell);
 
-export const writeCsv = (columns: readonly string[], rows: readonly Record<string, string>[]): string =>
-  `${Papa.unparse({ fields: [...columns], data: rows.map((row) => columns.map((name) => harmless(row[name] ?? ''))) })}\r\n`;
+export const writeCsv = (
+  columns: readonly string[],
+  rows: readonly Record<string, string>[],
+  headings: readonly string[] = columns,
+): string =>
+  `${Papa.unparse({ fields: headings.map(harmless), data: rows.map((row) => columns.map((name) => harmless(row[name] ?? ''))) })}\r\n`;

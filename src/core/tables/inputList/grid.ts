@@ -1,14 +1,14 @@
 import Papa from 'papaparse';
 import { CsvError } from '../csv';
+import { MOST_COLUMNS } from '../../rig/listColumns';
 import { headingsIn } from './roles';
 import { numbersIn, tidy, withoutFeed } from './cells';
 
 /** A table as rows of cells, trimmed; all rows are as long as the longest. */
 export type Grid = string[][];
 
-/** Most rows and columns of an input list. */
+/** Most rows of an input list. */
 const MOST_ROWS = 1000;
-const MOST_COLUMNS = 60;
 const DELIMITERS = ['\t', ';', ',', '|'];
 
 /** @throws CsvError where it is larger than an input list can be */

@@ -64,6 +64,44 @@ describe.each(LISTS)('$habit', ({ text, means }) => {
   });
 });
 
+describe.each(LISTS)('handed back: $habit', ({ text }) => {
+  const list = read(text);
+  const back = inputList(list.document);
+  const again = read(back);
+
+  test('in its own columns, and in more only where those have no place', () => {
+    const { headings } = list.columns;
+    const grid = gridFrom(back);
+    if (headings.length > 1 && list.ids.length) expect(grid[0].slice(0, headings.length)).toEqual(headings);
+    const added = grid[0].slice(headings.length > 1 ? headings.length : 0);
+    expect(
+      added.filter(
+        (each) => !['Ch', 'Name', 'Mic/DI', 'Via', 'Device', 'Inlet', '48V', 'Position', 'Notes'].includes(each),
+      ),
+    ).toEqual([]);
+  });
+
+  test('and what is read from it are the same lines', () => {
+    const said = ({ document }: InputList) =>
+      document.lines.map(({ name, source, inlet }) => ({
+        name,
+        kind: 'kind' in source ? source.kind : '',
+        inlet: 'device' in inlet ? inlet.inlet : '',
+      }));
+    expect(said(again)).toEqual(said(list));
+  });
+});
+
+test('a column that no line knows by itself comes back from the notes', () => {
+  const list = read('Ch,Name,Mic,Stand,Notes\n1,Announcer,dynamic,round base,on the quay\n2,Host,dynamic,,');
+  expect(inputList(list.document).trim().split('\r\n')).toEqual([
+    'Ch,Name,Mic,Stand,Notes',
+    '1,Announcer,"dynamic, guide",round base,on the quay',
+    expect.stringMatching(/^2,Host,"?[a-z, ]+"?,,$/),
+  ]);
+  expect(inputList(list.document, 'usual columns')).toMatch(/^Ch,Name,Mic\/DI,Via,/);
+});
+
 const DYNAMIC = 'Ch,Name,Mic\n1,Announcer,dynamic';
 
 test('written and read again, the lines are the same; what another line’s link feeds is told', () => {

@@ -1,5 +1,6 @@
 import type { KitItem } from '../../kit/item';
 import type { RigDocument } from '../../rig/document';
+import { LONGEST_HEADING, type ListColumn } from '../../rig/listColumns';
 import { withLocation } from '../../rig/manyLines';
 import { addLine } from '../../rig/rigEdits';
 import { candidatesOf } from '../../typed';
@@ -81,10 +82,19 @@ export function readInputList(document: RigDocument, kit: readonly KitItem[], gr
     left,
     lost,
     device: device.id,
-    document: ids.length ? { ...next, ...(note && { note }) } : document,
+    document: ids.length
+      ? { ...next, ...(note && { note }), ...(columns.headings.length > 1 && { listColumns: listColumnsOf(columns) }) }
+      : document,
     ids,
   };
 }
+
+/** The columns as they are kept, so that the list can be handed back as it came. */
+const listColumnsOf = ({ headings, roles }: Columns): ListColumn[] =>
+  headings.map((heading, column) => ({
+    heading: heading.slice(0, LONGEST_HEADING).trim(),
+    ...(roles[column] && { holds: roles[column] }),
+  }));
 
 /** The rig's note with what belongs to no line, each once; what is too much for it is told. */
 function noteWith(before: string | undefined, left: readonly string[]): { note?: string; lost: string[] } {

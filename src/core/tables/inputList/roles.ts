@@ -1,7 +1,8 @@
 import { tokensOf } from '../../typed';
 
-/** What a column of an input list may hold. */
-export type Role = 'number' | 'name' | 'source' | 'links' | 'cable' | 'device' | 'inlet' | 'feed' | 'location' | 'note';
+import type { ListRole } from '../../rig/listColumns';
+
+export type Role = ListRole;
 
 /** How the roles are called, and the headings that people give them, in lower case. A heading may be part of a longer one. */
 export const ROLES: Record<Role, { label: string; headings: readonly string[] }> = {
