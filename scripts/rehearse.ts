@@ -177,8 +177,7 @@ function rehearse(store: Store): void {
   // The first evening: it hums, and who it is is found.
   const first = evening(store, 6, 1.2);
   first.note(WRONG, 'Jo', 'First look on board: shore power only, generator not run. Cases are in the forepeak.');
-  for (const line of ['piano-left', 'double-bass'])
-    first.measure(WRONG, 'Jo', line, 'Empty hold, everything on');
+  for (const line of ['piano-left', 'double-bass']) first.measure(WRONG, 'Jo', line, 'Empty hold, everything on');
   first.note(WRONG, 'Jo', 'Buzz on everything in the hold, and a whine above it. Nothing of it in the wheelhouse.', [
     'piano-left',
     'double-bass',

@@ -194,7 +194,9 @@ test('lines are copied into another rig, whole; as text they are what somebody w
   await openRig(page, from);
   await page.getByRole('checkbox', { name: 'Mark Announcer', exact: true }).click();
   await page.keyboard.press('Control+c');
-  await expect(page.getByText('1 line copied. Paste with Ctrl V, or from the menu of this rig or another.')).toBeVisible();
+  await expect(
+    page.getByText('1 line copied. Paste with Ctrl V, or from the menu of this rig or another.'),
+  ).toBeVisible();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(
     /^dynamic, announcer "Announcer" > cable 20 m, old > Hold desk 8$/,
   );

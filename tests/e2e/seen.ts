@@ -95,4 +95,3 @@ export const look = (page: Page): Promise<Seen> =>
     },
     { thumb: THUMB, text: TEXT },
   );
-

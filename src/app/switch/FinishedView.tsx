@@ -59,8 +59,8 @@ export function FinishedView({ rig, session, schools, offset, wall, onNew, onLin
       )}
       {judged > now && now > 0 && (
         <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
-          Don’t judge sound before {dayjs.unix(judged + wall).format(clockPattern('with seconds'))} ({agoText(judged - now)}): capsules
-          and capacitors are settling.
+          Don’t judge sound before {dayjs.unix(judged + wall).format(clockPattern('with seconds'))} (
+          {agoText(judged - now)}): capsules and capacitors are settling.
         </Typography>
       )}
       <Typography color="textSecondary" sx={{ mb: 2 }}>

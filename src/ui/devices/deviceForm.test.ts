@@ -127,7 +127,10 @@ test('what is wrong with a device is told at the field that causes it', () => {
     told(({ inlets: [a, b, ...more], ...device }) => ({ ...device, inlets: [a, { ...b, id: a.id }, ...more] })),
   ).toContain('inlets.1.id');
   expect(
-    told(({ groups: [a, ...more], ...device }) => ({ ...device, groups: [{ ...a, feed: 'off', offers: ['P49'] }, ...more] })),
+    told(({ groups: [a, ...more], ...device }) => ({
+      ...device,
+      groups: [{ ...a, feed: 'off', offers: ['P49'] }, ...more],
+    })),
   ).toContain('groups.0.offers');
   expect(fieldAt('batteries.cells')).toBe('cells');
   expect(fieldAt('batteries.capacity.value')).toBe('capacity');
