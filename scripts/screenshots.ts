@@ -98,22 +98,12 @@ pictures.push(
     name: 'switch',
     path: `/switch?rig=${MENDED}`,
     then: async (page) => {
-      await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
+      // The rehearsal has ended with everything packed and off.
+      await page.getByRole('button', { name: 'New run sheet' }).click();
       await begin(page);
       await follow(MENDED, ({ group, to }) => group === 'desk bank-a' && to === 'P48');
       await tab('What happens now')(page);
       await page.getByRole('img', { name: /^Step at the inlet/ }).waitFor();
-    },
-  },
-  {
-    name: 'switch-line-check',
-    path: `/switch?rig=${MENDED}`,
-    then: async (page) => {
-      await follow(MENDED, () => false);
-      await page.getByRole('region', { name: 'The sheet is done' }).waitFor();
-      await page.getByRole('button', { name: 'Line check' }).last().click();
-      await page.getByRole('button', { name: 'All good, next line' }).click();
-      await page.getByRole('checkbox', { name: /^Polarity reversed/ }).check();
     },
   },
   {
@@ -182,15 +172,15 @@ pictures.push(
     height: 1000,
     then: async (page) => {
       await tab('Hunt')(page);
-      await page.getByRole('button', { name: 'Begin the hunt' }).click();
-      const done = page.getByText(/measurements. Result below/);
-      for (let step = 2; !(await done.isVisible()); step++) {
-        await listen(page);
-        await page
-          .getByRole('heading', { name: `Measurement ${step}`, exact: true })
-          .or(done)
-          .waitFor();
-      }
+      await page.getByText(/measurements. Result below/).waitFor();
+    },
+  },
+  {
+    name: 'noise-mains',
+    path: '/noise?rig=lock-nine',
+    then: async (page) => {
+      await tab('Mains')(page);
+      await page.getByRole('img', { name: /units on/ }).waitFor();
     },
   },
 );

@@ -89,3 +89,16 @@ test('plan prints a proposal with its reasons; what it is not given right it ref
   }
   expect(JSON.parse(run('plan', file(one('off')), file('{}')).stderr).error.code).toBe('bad-document');
 });
+
+test('mains prints what leaks, who closes a ring and what each line hears', () => {
+  const { stdout, status } = run('mains', 'demo/lock-nine.json');
+  expect(status).toBe(0);
+  const answer = JSON.parse(stdout);
+  expect(answer).toMatchObject({ format: 'inlet-check-mains', version: 1 });
+  expect(answer.loops.map(({ ties }: { ties: string[] }) => ties[0])).toContain('laptop');
+  expect(answer.lines[0].shares[0]).toMatchObject({ unit: expect.any(String), way: 'induction' });
+  expect(answer.findings[0]).toMatchObject({ code: 'earth-path', severity: 'harm' });
+  const bad = run('mains');
+  expect(bad.status).toBe(2);
+  expect(JSON.parse(bad.stderr).error.code).toBe('usage');
+});

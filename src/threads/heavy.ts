@@ -1,6 +1,7 @@
 import { lineDrawing, type Verdict } from '@/core/check';
 import { heardRig, type FirstResult, type Floors } from '@/core/noise/heard';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
+import { mainsAnswer, mainsReport, type MainsAnswer } from '@/core/mains';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
 import { rigPath, schoolsOf } from '@/core/rig';
@@ -40,6 +41,9 @@ export function drawn({ document, floors }: { document: RigDocument; floors: Flo
   const { lines, unsolved, groups } = heardRig(document, floors, lineDrawing);
   return { lines, unsolved, groups };
 }
+
+/** The mains side of a rig, as programs get it. */
+export const mains = (document: RigDocument): MainsAnswer => mainsAnswer(mainsReport(document));
 
 /** What a run sheet must know of a rig: its circuits followed. */
 export const sheet = (document: RigDocument): SheetRig => sheetRig(document);

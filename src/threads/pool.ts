@@ -57,7 +57,7 @@ const poolOf = (): Piscina =>
 type Heavy = typeof inline;
 
 /** What programs ask for: their answers are written in one way, whatever a reader has set. */
-const DOORS: ReadonlySet<keyof Heavy> = new Set(['check', 'diagnosed', 'verdicts']);
+const DOORS: ReadonlySet<keyof Heavy> = new Set(['check', 'diagnosed', 'verdicts', 'mains']);
 
 /**
  * Runs something heavy beside everything else. What is being computed already, or was just now, is not computed again;

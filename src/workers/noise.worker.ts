@@ -7,6 +7,7 @@ import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';
 import { ratio } from '@/core/units';
+import { mainsReport } from '@/core/mains';
 import type { LineFloor, NoiseAnswer, NoiseQuestion } from './noiseMessages';
 import { onQuestion } from './asked';
 
@@ -55,6 +56,8 @@ function answer(question: NoiseQuestion): NoiseAnswer {
       const remedies = noiseRemedies(path, wishesOf(document, line), freeInlets(document));
       return { ticket, ask: 'budget', budget, remedies, computed: computedOf(budget) };
     }
+    case 'mains':
+      return { ticket, ask: 'mains', report: mainsReport(question.document) };
     case 'hunt':
       return { ticket, ask: 'hunt', view: huntView(question.hunt) };
   }

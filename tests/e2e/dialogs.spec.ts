@@ -12,7 +12,7 @@ const more = async (page: Page, name: string) => {
 const ofRig = (item: string) => async (page: Page) => {
   await openRig(page);
   await press(page, /^Rig: /);
-  await page.getByRole('menuitem', { name: item }).click();
+  await page.getByRole('menuitem', { name: new RegExp(`^${item}( [A-Z])?$`) }).click();
 };
 const at = (path: string, ...buttons: (string | RegExp)[]) =>
   async function open(page: Page) {

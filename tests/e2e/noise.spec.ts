@@ -289,3 +289,36 @@ test('doors: what is wrong is answered with what to change', async ({ request })
   expect(stale.status()).toBe(409);
   expect((await stale.json()).error.current.hunt.steps).toHaveLength(1);
 });
+
+test('the mains side: drawn, a strip out of use told first, a unit moved by keyboard, a remedy done and undone', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Mains', 'lock-nine');
+  await page.goto(`/noise?rig=${rig}`);
+  await page.getByRole('tab', { name: 'Mains' }).click();
+  await expect(page.getByRole('img', { name: /units on \d+ outlets. Ring 1: / })).toBeVisible();
+  const findings = page.getByRole('complementary', { name: 'Findings of the mains side' });
+  const first = findings.getByRole('article').first();
+  await expect(first).toContainText('Stop');
+  await expect(first).toContainText('Earth of stage strip: 1.4 Ω');
+  await expect(findings).toContainText('Protective earth is never lifted');
+  const earth = page.getByLabel('Earth path, measured of stage strip');
+  await earth.fill('0.3');
+  await page.keyboard.press('Enter');
+  await expect(findings.getByRole('article', { name: 'Nothing to mend' })).toBeVisible();
+  // Off the mains by keyboard: its ring is gone.
+  await page.getByRole('combobox', { name: 'Plug of Laptop' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('option', { name: 'batteries' }).press('Enter');
+  await expect(page.getByRole('img', { name: /Laptop, Hold desk|Hold desk, Laptop/ })).toHaveCount(0);
+  await page.getByRole('combobox', { name: 'Plug of Hold desk' }).click();
+  await page.getByRole('option', { name: 'three-pin with its earth taken away' }).click();
+  await expect(first).toContainText('Hold desk has no protective earth');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(findings.getByRole('article', { name: 'Nothing to mend' })).toBeVisible();
+  const { readings } = await page.evaluate(async (id) => {
+    const answer = await (await fetch(`/api/rigs/${id}/mains`)).json();
+    return { readings: answer };
+  }, rig);
+  expect(readings).toMatchObject({ format: 'inlet-check-mains', version: 1 });
+});

@@ -19,6 +19,8 @@ import { FloorList } from './FloorList';
 import { HuntTab } from './HuntTab';
 import { KeptPanel } from './KeptPanel';
 import { LadderView } from './LadderView';
+import { MainsPanel } from './mains/MainsPanel';
+import { MainsView } from './mains/MainsView';
 import { MeasureView } from './MeasureView';
 import type { SineReads } from './scales';
 import { useBudgetQuestion, useFloors } from './useFloors';
@@ -28,6 +30,7 @@ const TABS = [
   { value: 'measure', label: 'Measure' },
   { value: 'ladder', label: 'Ladder' },
   { value: 'hunt', label: 'Hunt' },
+  { value: 'mains', label: 'Mains' },
 ] as const;
 type NoiseTab = (typeof TABS)[number]['value'];
 
@@ -61,6 +64,11 @@ export function NoisePlace({ saved, kept }: Props) {
   const own = useMemo(() => measurements.filter((each) => each.line === line?.id), [measurements, line?.id]);
   const asked = useBudgetQuestion(document, line?.id);
   const { answer } = useAnswer(worker, asked, 'budget');
+  const askedMains = useMemo(
+    () => (tab === 'mains' ? { ask: 'mains' as const, document } : undefined),
+    [tab, document],
+  );
+  const { answer: mains, failed: noMains } = useAnswer(worker, askedMains, 'mains');
 
   const common = {
     rig: saved.id,
@@ -82,28 +90,32 @@ export function NoisePlace({ saved, kept }: Props) {
       onTab={setTab}
       beside={
         <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', whiteSpace: 'nowrap' }}>
-          Target, kept
+          {tab === 'mains' ? 'Findings' : 'Target, kept'}
         </Button>
       }
       panel={
-        <KeptPanel
-          rig={saved.id}
-          line={line}
-          measurements={own}
-          ladders={ladders.filter((each) => each.line === line?.id)}
-          target={target}
-          onTarget={setTarget}
-          limit={common.target}
-          floorMeter={common.floorMeter}
-          onFloorMeter={(floorMeter) => change((from) => ({ ...from, schools: { ...from.schools, floorMeter } }))}
-          sine={common.sine}
-          onSine={setSine}
-          who={who}
-          onWho={setWho}
-          onMeasurements={setMeasurements}
-        />
+        tab === 'mains' ? (
+          <MainsPanel report={mains?.report} failed={noMains} onChange={change} onTold={setMessage} />
+        ) : (
+          <KeptPanel
+            rig={saved.id}
+            line={line}
+            measurements={own}
+            ladders={ladders.filter((each) => each.line === line?.id)}
+            target={target}
+            onTarget={setTarget}
+            limit={common.target}
+            floorMeter={common.floorMeter}
+            onFloorMeter={(floorMeter) => change((from) => ({ ...from, schools: { ...from.schools, floorMeter } }))}
+            sine={common.sine}
+            onSine={setSine}
+            who={who}
+            onWho={setWho}
+            onMeasurements={setMeasurements}
+          />
+        )
       }
-      panelLabel="Target and what was kept"
+      panelLabel={tab === 'mains' ? 'Findings of the mains side' : 'Target and what was kept'}
       panelWidth={320}
       open={open}
       onClose={() => setOpen(false)}
@@ -111,7 +123,9 @@ export function NoisePlace({ saved, kept }: Props) {
       message={message}
       onRead={() => setMessage('')}
     >
-      {line ? (
+      {tab === 'mains' ? (
+        <MainsView document={document} report={mains?.report} onChange={change} />
+      ) : line ? (
         <Box
           sx={{
             height: { md: '100%' },

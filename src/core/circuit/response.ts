@@ -20,6 +20,8 @@ export interface Response {
   volts(a: Node, b?: Node): Complex;
   /** Impedance between two nodes with all signal sources at zero. */
   impedance(a: Node, b?: Node): Complex & { ohms: Ohms };
+  /** With all signal sources at zero: the voltage of one node over another for 1 A that is driven into `a` and out of `b`. */
+  transfer(a: Node, b?: Node): (of: Node, over?: Node) => Complex;
 }
 
 /**
@@ -69,17 +71,24 @@ function responseAt(system: System, g: Float64Array, omega: number): Response {
       };
     };
   };
+  const injected = (a: Node, b: Node, re: Float64Array, im: Float64Array) => {
+    excitation.fill(0);
+    const high = system.node(a) ?? -1;
+    const low = system.node(b) ?? -1;
+    if (high >= 0) excitation[high] += 1;
+    if (low >= 0) excitation[low] -= 1;
+    return solveFor(excitation, re, im);
+  };
   let driven: ReturnType<typeof solveFor> | undefined;
   return {
     volts: (a, b = 'gnd') => (driven ??= solveFor(system.signal, drivenRe, drivenIm))(a, b),
     impedance(a, b = 'gnd') {
-      excitation.fill(0);
-      const high = system.node(a) ?? -1;
-      const low = system.node(b) ?? -1;
-      if (high >= 0) excitation[high] += 1;
-      if (low >= 0) excitation[low] -= 1;
-      const z = solveFor(excitation, seenRe, seenIm)(a, b);
+      const z = injected(a, b, seenRe, seenIm)(a, b);
       return { ...z, ohms: magnitude(z) };
+    },
+    transfer(a, b = 'gnd') {
+      const volts = injected(a, b, new Float64Array(n), new Float64Array(n));
+      return (of, over = 'gnd') => volts(of, over);
     },
   };
 }

@@ -20,6 +20,7 @@ export const BASIS_LABELS: Record<Basis, string> = {
 export const UNITS = {
   V: 1,
   mV: 1e-3,
+  A: 1,
   mA: 1e-3,
   Ω: 1,
   kΩ: 1e3,
@@ -27,6 +28,7 @@ export const UNITS = {
   nF: 1e-9,
   µF: 1e-6,
   H: 1,
+  'mm²': 1e-6,
   s: 1,
   h: 3600,
   mAh: 3.6,

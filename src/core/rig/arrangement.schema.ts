@@ -10,8 +10,10 @@ import {
   MOST_UNITS,
   MOST_WISHES,
   OCTAVES,
+  OUTLET_FIGURES,
   ROOM_FIGURE,
   RUN_FIGURE,
+  UNIT_FIGURES,
   type Range,
 } from './deviceFigures';
 import { exactly, figure, identifier, text } from './parts.schema';
@@ -27,6 +29,16 @@ import {
 } from './arrangement';
 import type { DcLoad, DcSupply, DirectCurrent } from './directCurrent';
 import type { InletRef } from '../gear';
+import {
+  CONNECTIONS,
+  MOST_CONNECTIONS,
+  MOST_OUTLETS,
+  PLUGS,
+  SUPPLIES,
+  type Connection,
+  type Mains,
+  type Outlet,
+} from './mains';
 import { once } from '../units/once';
 
 /** A field for each figure; `required` names those that must be there. */
@@ -64,6 +76,8 @@ const unit = once(() =>
     outlet: text(80).description('the outlet or strip that it hangs on'),
     device: identifier.description('the device of the rig that it is'),
     line: identifier.description('the line whose source it is'),
+    plug: Joi.valid(...Object.keys(PLUGS)).description('how it is joined to the mains; by its kind where nobody says'),
+    ...deviceFigures(UNIT_FIGURES),
   }),
 );
 
@@ -96,6 +110,33 @@ const wishes = once(() =>
       .max(MOST_WISHES)
       .description('lines that belong on neighbouring inlets of one device'),
   }).description('what a plan has to keep to'),
+);
+
+const mains = once(() =>
+  exactly<Mains>({
+    supply: Joi.valid(...Object.keys(SUPPLIES)),
+    neutral: Joi.valid('bonded', 'free').description('whether neutral and earth are joined at the supply'),
+    outlets: Joi.array()
+      .items(
+        exactly<Outlet>({
+          name: text(80).required(),
+          from: text(80).description('the outlet that its lead is plugged into; the wall where none is named'),
+          otherLeg: Joi.valid(true).description('the other leg of a split phase'),
+          ...deviceFigures(OUTLET_FIGURES),
+        }),
+      )
+      .max(MOST_OUTLETS)
+      .unique('name'),
+    connections: Joi.array()
+      .items(
+        exactly<Connection>({
+          between: two(identifier).required(),
+          kind: Joi.valid(...Object.keys(CONNECTIONS)).required(),
+        }),
+      )
+      .max(MOST_CONNECTIONS)
+      .description('what joins the grounds of two units beside the lines'),
+  }).description('outlets, leads and what joins grounds beside the lines'),
 );
 
 const outlet = Joi.number().integer().min(1).max(32).required();
@@ -153,5 +194,6 @@ export const arrangementFields = once((): { [K in keyof Required<Arrangement> | 
     .max(MOST_UNITS)
     .unique('id')
     .description('what may disturb a recording, whether sound runs through it or not'),
+  mains: mains(),
   directCurrent: directCurrent(),
 }));

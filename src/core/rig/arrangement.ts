@@ -1,4 +1,5 @@
 import type { Figure, InletRef } from '../gear';
+import type { Mains, MainsPlug } from './mains';
 
 /** Where sources and devices stand. Cable is measured between locations. */
 export interface Location {
@@ -50,6 +51,12 @@ export interface Unit {
   device?: string;
   /** The line whose source it is. */
   line?: string;
+  /** How it is joined to the mains; by its kind where nobody says. */
+  plug?: MainsPlug;
+  /** From each pole it is joined to over a capacitor to its chassis. */
+  leakage?: Figure;
+  /** What it takes from the mains. */
+  current?: Figure;
 }
 
 /** What a plan of who goes where has to keep to. */
@@ -81,4 +88,6 @@ export interface Arrangement {
   monitors?: MonitorGroup[];
   /** What hangs on the mains. */
   units?: Unit[];
+  /** Outlets, leads and what joins grounds beside the lines. */
+  mains?: Mains;
 }

@@ -1,6 +1,7 @@
 import type { Device, InletRef, RigDocument } from './document';
 import type { Refusal } from './refusals';
 import { inletKey } from '../gear';
+import { EARTH } from './mains';
 
 /** What a document's places, wishes and supplies say of things that are not in it. */
 export function arrangementFaults(document: RigDocument): Refusal[] {
@@ -10,6 +11,7 @@ export function arrangementFaults(document: RigDocument): Refusal[] {
     ...monitorFaults(document),
     ...unitFaults(document),
     ...directCurrentFaults(document),
+    ...mainsFaults(document),
   ];
 }
 
@@ -36,6 +38,35 @@ function locationFaults({ locations = [], runs = [], devices, lines }: RigDocume
           : []),
       ];
     }),
+  ];
+}
+
+function mainsFaults({ mains: { outlets = [], connections = [] } = {}, units = [] }: RigDocument): Refusal[] {
+  const names = outlets.map(({ name }) => name);
+  const ids = units.map(({ id }) => id);
+  const fromOf = new Map(outlets.map(({ name, from }) => [name, from]));
+  return [
+    ...outlets.flatMap(({ name, from }, n): Refusal[] => {
+      const path = `mains.outlets[${n}].from`;
+      if (from === undefined) return [];
+      if (!names.includes(from))
+        return [{ path, message: `there is no outlet ${from}; the document has ${list(names)}` }];
+      let at: string | undefined = from;
+      for (let steps = 0; at !== undefined && at !== name && steps < outlets.length; steps++) at = fromOf.get(at);
+      return at === undefined ? [] : [{ path, message: `${name} hangs on itself; say what is plugged into the wall` }];
+    }),
+    ...connections.flatMap(({ between }, n) =>
+      between.flatMap((id, end) =>
+        ids.includes(id) || id === EARTH
+          ? []
+          : [
+              {
+                path: `mains.connections[${n}].between[${end}]`,
+                message: `there is no unit ${id}; the document has ${list(ids)}`,
+              },
+            ],
+      ),
+    ),
   ];
 }
 

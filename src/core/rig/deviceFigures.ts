@@ -2,7 +2,7 @@
 
 export interface Range {
   label: string;
-  unit: 'V' | 'mA' | 'mAh' | 's' | 'h' | 'm' | 'W' | '%' | 'dB SPL';
+  unit: 'V' | 'A' | 'mA' | 'mAh' | 's' | 'h' | 'm' | 'mm²' | 'Ω' | 'nF' | 'W' | '%' | 'dB SPL';
   min: number;
   max: number;
 }
@@ -39,6 +39,18 @@ export const DC_LOAD_FIGURES = {
   lowest: { label: 'Least voltage it runs on', unit: 'V', min: 1, max: 60 },
   highest: { label: 'Maximum voltage', unit: 'V', min: 1, max: 60 },
   current: { label: 'Current it draws', unit: 'mA', min: 0.1, max: 10000 },
+} as const satisfies Record<string, Range>;
+
+export const UNIT_FIGURES = {
+  leakage: { label: 'Capacitor from live to chassis', unit: 'nF', min: 0.001, max: 1000 },
+  current: { label: 'Current from the mains', unit: 'A', min: 0, max: 63 },
+} as const satisfies Record<string, Range>;
+
+export const OUTLET_FIGURES = {
+  length: { label: 'Length of its lead', unit: 'm', min: 0, max: 500 },
+  section: { label: 'Cross-section', unit: 'mm²', min: 0.2, max: 120 },
+  earth: { label: 'Earth path, measured', unit: 'Ω', min: 0, max: 1e6 },
+  rating: { label: 'Rated for', unit: 'A', min: 0.5, max: 400 },
 } as const satisfies Record<string, Range>;
 
 export const CHEMISTRIES = [

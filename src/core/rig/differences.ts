@@ -25,6 +25,7 @@ const FIELDS = {
   runs: 'value',
   wishes: 'value',
   directCurrent: 'value',
+  mains: 'value',
   listColumns: 'value',
 } as const satisfies Record<Exclude<keyof RigDocument, 'format' | 'version'>, 'list' | 'value'>;
 

@@ -5,6 +5,7 @@ export * from './arrangement';
 export * from './places';
 export * from './directCurrent';
 export * from './listColumns';
+export * from './mains';
 export * from './deviceFigures';
 export { jsonSchema, parseDocument, readDocument } from './schema';
 export { inletName, rigPath, rigPaths, type RigPath } from './paths';

@@ -21,6 +21,7 @@ const CHANGES: { [F in Field]-?: RigDocument[F] } = {
   units: [...(base.units ?? []), { id: 'kettle', name: 'Kettle', kind: 'motor' }],
   directCurrent: { supplies: [], loads: [] },
   listColumns: [{ heading: 'Ch', holds: 'number' }],
+  mains: { supply: '230 V 50 Hz' },
 };
 const fields = Object.keys(CHANGES) as Field[];
 const withField = (field: Field): RigDocument => ({ ...base, [field]: CHANGES[field] });
@@ -63,6 +64,7 @@ const BEFORE: Partial<RigDocument> = {
   runs: [{ between: ['bow', 'stern'], length: { value: 3, unit: 'm', basis: 'measured' } }],
   wishes: { pinned: [{ line: second, to: at }] },
   listColumns: [{ heading: 'Name', holds: 'name' }],
+  mains: { supply: '120 V 60 Hz' },
   directCurrent: {
     supplies: [],
     loads: [

@@ -1,0 +1,145 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import { useId, useMemo } from 'react';
+import type { MainsReport } from '@/core/mains';
+import { quantity } from '@/core/units/format';
+import { treeLayout } from './treeLayout';
+
+/** The tree of earth conductors from the left, shields and what else ties it into rings at the right. */
+export function EarthTree({ report }: { report: MainsReport }) {
+  const { palette } = useTheme().vars!;
+  const id = useId();
+  const layout = useMemo(() => treeLayout(report), [report]);
+  const { loops } = report.readings;
+  const [ring] = loops;
+  const inRing = new Set(ring?.units);
+  const outletsInRing = new Set(outletsOf(report, ring?.units ?? []));
+  const numberOf = (tie: string) => loops.findIndex(({ ties }) => ties[0] === tie) + 1;
+  const weight = (heavy: boolean) => (heavy ? 3.5 : 1.2);
+  const ink = (heavy: boolean) => (heavy ? palette.verdict.Stop : palette.text.secondary);
+  const elbow = (from: { x: number; y: number }, to: { x: number; y: number }, bend: number) =>
+    `M${from.x} ${from.y}H${bend}V${to.y}H${to.x}`;
+  return (
+    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Earth tree">
+      <svg
+        width={layout.width}
+        height={layout.height}
+        role="img"
+        aria-labelledby={id}
+        style={{ display: 'block', fontSize: 13, fontFamily: 'inherit' }}
+      >
+        <title id={id}>{spoken(report)}</title>
+        {layout.outlets.map(({ name, x, y, from }) => (
+          <path
+            key={name}
+            d={elbow(from, { x, y }, x - 96)}
+            fill="none"
+            stroke={ink(outletsInRing.has(name))}
+            strokeWidth={weight(outletsInRing.has(name))}
+          />
+        ))}
+        {layout.units.map(({ id: unit, x, y, from }) =>
+          from ? (
+            <path
+              key={unit}
+              d={elbow(from, { x: x - 8, y }, Math.max(from.x + 20, x - 32))}
+              fill="none"
+              stroke={ink(inRing.has(unit))}
+              strokeWidth={weight(inRing.has(unit))}
+            />
+          ) : null,
+        )}
+        <Tag x={layout.wall.x} y={layout.wall.y} text="wall" />
+        {layout.outlets.map(({ name, x, y }) => (
+          <Tag key={name} x={x} y={y} text={name} />
+        ))}
+        {layout.units.map(({ id: unit, name, x, y, how }) => (
+          <text key={unit} x={x} y={y + 4} fill={palette.text.primary} fontWeight={inRing.has(unit) ? 700 : 400}>
+            {short(name, how ? 18 : 26)}
+            {how && (
+              <tspan fill={palette.text.secondary} fontWeight={400} fontSize={12}>
+                {' '}
+                · {how}
+              </tspan>
+            )}
+          </text>
+        ))}
+        {layout.ties.map(({ id: tie, x, y: [from, to], at, open }, n) => {
+          const number = numberOf(tie);
+          const heavy = number === 1;
+          return (
+            <g key={tie}>
+              <path
+                d={`M${at} ${from}H${x}V${to}H${at}`}
+                fill="none"
+                stroke={ink(heavy)}
+                strokeWidth={weight(heavy)}
+                strokeDasharray={open ? '2 7' : `${5 + 3 * (n % 3)} 3`}
+              />
+              {number > 0 && (
+                <>
+                  <circle cx={x} cy={(from + to) / 2} r={9} fill={palette.background.default} stroke={ink(heavy)} />
+                  <text
+                    x={x}
+                    y={(from + to) / 2 + 4}
+                    textAnchor="middle"
+                    fontSize={12}
+                    fontWeight={700}
+                    fill={palette.text.primary}
+                  >
+                    {number}
+                  </text>
+                </>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+    </Box>
+  );
+}
+
+/** An outlet or the wall, on an opaque ground. */
+function Tag({ x, y, text }: { x: number; y: number; text: string }) {
+  const { palette } = useTheme().vars!;
+  const label = short(text, 15);
+  const width = Math.max(44, 8 + 7 * label.length);
+  return (
+    <>
+      <rect
+        x={x - width / 2}
+        y={y - 11}
+        width={width}
+        height={22}
+        fill={palette.background.paper}
+        stroke={palette.divider}
+      />
+      <text x={x} y={y + 4} textAnchor="middle" fontSize={12} fill={palette.text.primary}>
+        {label}
+      </text>
+    </>
+  );
+}
+
+const short = (text: string, most: number): string => (text.length > most ? `${text.slice(0, most - 1)}…` : text);
+
+/** Outlets between some units and the wall. */
+function outletsOf({ system }: MainsReport, units: readonly string[]): string[] {
+  return units.flatMap((id) => {
+    const unit = system.units.find((each) => each.id === id);
+    const way: string[] = [];
+    for (let at = unit?.outlet; at !== undefined; at = system.outlets.find(({ name }) => name === at)?.from)
+      way.push(at);
+    return way;
+  });
+}
+
+function spoken({ system, readings }: MainsReport): string {
+  const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
+  const rings = readings.loops.map(
+    ({ units, amps }, n) => `Ring ${n + 1}: ${units.map(nameOf).join(', ')}, ${quantity(amps, 'A')}.`,
+  );
+  return `${system.units.length} units on ${system.outlets.length} outlets. ${rings.join(' ') || 'No ring.'}`;
+}

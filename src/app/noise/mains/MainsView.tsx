@@ -1,0 +1,91 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { MainsReport } from '@/core/mains';
+import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
+import { quantity } from '@/core/units/format';
+import { Choice } from '@/ui/shell/Choice';
+import { EarthTree } from './EarthTree';
+import { MainsTable } from './MainsTable';
+import { OutletTable } from './OutletTable';
+import { UnitTable } from './UnitTable';
+
+interface Props {
+  document: RigDocument;
+  report: MainsReport | undefined;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+}
+
+const HOW = { unbalanced: 'unbalanced', balanced: 'balanced', transformer: 'over a transformer' } as const;
+
+/** The mains side of the job: drawn, and as tables that do everything too. */
+export function MainsView({ document, report, onChange }: Props) {
+  const { mains = {} } = document;
+  const set = (more: Partial<Mains>) => onChange((from) => ({ ...from, mains: { ...from.mains, ...more } }));
+  return (
+    <Box sx={{ px: 2, pt: 2, pb: 5, height: { md: '100%' }, overflowY: { md: 'auto' } }}>
+      <Typography variant="h2">Earth tree, and what ties it into rings</Typography>
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
+        Earth conductors from the left; shields and other joints at the right, dashed. Ring 1, heavy, is the one that
+        the worst line hears.
+      </Typography>
+      {report && <EarthTree report={report} />}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 2 }}>
+        <Choice
+          label="Supply"
+          value={mains.supply ?? '230 V 50 Hz'}
+          onChoose={(supply) => set({ supply: supply as SupplyName })}
+          options={Object.entries(SUPPLIES).map(([value, { label }]) => [value, label] as const)}
+        />
+        <Choice
+          label="Neutral and earth"
+          value={mains.neutral ?? 'unknown'}
+          onChoose={(to) => set({ neutral: to === 'unknown' ? undefined : (to as 'bonded' | 'free') })}
+          options={[
+            ['unknown', 'not known: taken as joined'],
+            ['bonded', 'joined at the supply'],
+            ['free', 'not joined (inverter, generator)'],
+          ]}
+          width={260}
+        />
+      </Box>
+      {report && <UnitTable document={document} report={report} onChange={onChange} />}
+      {report && <OutletTable document={document} report={report} onChange={onChange} />}
+      {report && <HeardTable report={report} />}
+    </Box>
+  );
+}
+
+/** What each line that joins two units hears, loudest first. */
+function HeardTable({ report: { readings, system } }: { report: MainsReport }) {
+  const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
+  if (readings.lines.length === 0)
+    return (
+      <Typography variant="body2" sx={{ mt: 3 }}>
+        No line joins two units of this list, so none hears hum by this way. Say in the table which line a unit is the
+        source of.
+      </Typography>
+    );
+  return (
+    <MainsTable
+      title="What each line hears"
+      headings={['Line', 'Heard', 'At the inlet', 'As recorded', 'Sure to', 'Most of it from']}
+    >
+      {readings.lines.map(({ line, name, how, aWeighted, dbfsA, within, shares: [most] }) => (
+        <tr key={line}>
+          <th scope="row">{name}</th>
+          <td>{HOW[how]}</td>
+          <td>{aWeighted <= -190 ? 'nothing' : `${quantity(aWeighted, 'dBu')}(A)`}</td>
+          <td>{dbfsA === undefined || aWeighted <= -190 ? '–' : `${quantity(dbfsA, 'dBFS')}(A)`}</td>
+          <td>± {within} dB</td>
+          <td>
+            {most
+              ? `${nameOf(most.unit)}, ${most.way === 'leakage' ? 'leakage' : 'load current'} ${Math.round(100 * most.share)} %`
+              : '–'}
+          </td>
+        </tr>
+      ))}
+    </MainsTable>
+  );
+}

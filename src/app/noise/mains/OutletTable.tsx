@@ -1,0 +1,135 @@
+'use client';
+
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { MainsReport } from '@/core/mains';
+import type { Figure } from '@/core/gear';
+import type { Outlet, RigDocument } from '@/core/rig';
+import { OUTLET_FIGURES } from '@/core/rig/deviceFigures';
+import { quantity } from '@/core/units/format';
+import { MainsTable } from './MainsTable';
+
+interface Props {
+  document: RigDocument;
+  report: MainsReport;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+}
+
+type OutletFigure = keyof typeof OUTLET_FIGURES;
+const FIELDS: readonly OutletFigure[] = ['length', 'section', 'earth', 'rating'];
+const WALL = '';
+
+/** Every outlet and strip: what it hangs on, its lead, what hangs on it. */
+export function OutletTable({ document, report: { system, readings }, onChange }: Props) {
+  const set = (name: string, more: Partial<Outlet>) =>
+    onChange((from) => {
+      const outlets = from.mains?.outlets ?? [];
+      const others = outlets.filter((each) => each.name !== name);
+      // What an outlet hangs on has to be there, too.
+      const known = new Set([...others.map((each) => each.name), name]);
+      const upper = more.from && !known.has(more.from) ? [{ name: more.from }] : [];
+      const own: Outlet = { ...outlets.find((each) => each.name === name), name, ...more };
+      return { ...from, mains: { ...from.mains, outlets: [...others, ...upper, clean(own)] } };
+    });
+  if (system.outlets.length === 0) return null;
+  return (
+    <MainsTable
+      title="Outlets and strips"
+      headings={[
+        'Outlet',
+        'Plugged into',
+        ...FIELDS.map((name) => `${OUTLET_FIGURES[name].label} (${OUTLET_FIGURES[name].unit})`),
+        'Carries',
+      ]}
+    >
+      {system.outlets.map(({ name, from }) => {
+        const own = document.mains?.outlets?.find((each) => each.name === name);
+        const load = readings.loads.find(({ outlet }) => outlet === name);
+        return (
+          <tr key={name}>
+            <th scope="row">{name}</th>
+            <td>
+              <TextField
+                select
+                value={from ?? WALL}
+                slotProps={{
+                  htmlInput: { 'aria-label': `${name} is plugged into` },
+                  select: { displayEmpty: true },
+                }}
+                onChange={({ target }) => set(name, { from: target.value || undefined })}
+                sx={{ minWidth: 130 }}
+              >
+                <MenuItem value={WALL}>the wall</MenuItem>
+                {system.outlets
+                  .filter((other) => !hangsOn(system, other.name, name))
+                  .map((other) => (
+                    <MenuItem key={other.name} value={other.name}>
+                      {other.name}
+                    </MenuItem>
+                  ))}
+              </TextField>
+            </td>
+            {FIELDS.map((figure) => (
+              <td key={figure}>
+                <FigureCell
+                  key={own?.[figure]?.value}
+                  label={`${OUTLET_FIGURES[figure].label} of ${name}`}
+                  figure={figure}
+                  value={own?.[figure]}
+                  onSet={(to) => set(name, { [figure]: to })}
+                />
+              </td>
+            ))}
+            <td>{load && `${quantity(load.amps, 'A')}, ${quantity(load.watts, 'W')}`}</td>
+          </tr>
+        );
+      })}
+    </MainsTable>
+  );
+}
+
+/** Whether an outlet is another one, or hangs on it. */
+function hangsOn({ outlets }: MainsReport['system'], name: string, on: string): boolean {
+  for (let at: string | undefined = name; at !== undefined; at = outlets.find((each) => each.name === at)?.from)
+    if (at === on) return true;
+  return false;
+}
+
+const clean = (outlet: Outlet): Outlet =>
+  Object.fromEntries(Object.entries(outlet).filter(([, value]) => value !== undefined)) as unknown as Outlet;
+
+function FigureCell({
+  label,
+  figure,
+  value,
+  onSet,
+}: {
+  label: string;
+  figure: OutletFigure;
+  value?: Figure;
+  onSet: (to: Figure | undefined) => void;
+}) {
+  const { min, max, unit } = OUTLET_FIGURES[figure];
+  const [text, setText] = useState(value ? String(value.value) : '');
+  const number = Number(text.trim().replace(',', '.'));
+  const bad = text.trim() !== '' && !(number >= min && number <= max);
+  const commit = () => {
+    if (bad || number === value?.value) return;
+    if (text.trim() === '') return value && onSet(undefined);
+    onSet({ value: number, unit, basis: 'measured' } as Figure);
+  };
+  return (
+    <TextField
+      value={text}
+      placeholder="typical"
+      error={bad}
+      helperText={bad ? `${min} to ${max} ${unit}` : undefined}
+      onChange={({ target }) => setText(target.value)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
+      slotProps={{ htmlInput: { 'aria-label': label, inputMode: 'decimal' } }}
+      sx={{ width: 92 }}
+    />
+  );
+}

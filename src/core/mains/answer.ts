@@ -1,0 +1,35 @@
+import type { MainsReport } from './findings';
+
+/** Name and version of the open format. */
+const [FORMAT, VERSION] = ['inlet-check-mains', 1] as const;
+
+/** A report as programs get it; levels in dBu RMS and dBFS, currents in A, voltages in V. */
+export const mainsAnswer = ({ readings, findings }: MainsReport) => ({
+  format: FORMAT,
+  version: VERSION,
+  chassis: readings.chassis,
+  leakage: readings.leakage,
+  residual: readings.residual,
+  ...(readings.floating && { floating: readings.floating }),
+  loops: readings.loops.map(({ ties, units, amps, worst }) => ({
+    ties,
+    units,
+    amps,
+    ...(worst && { worst: worst.line }),
+  })),
+  lines: readings.lines.map(({ line, how, level, aWeighted, within, dbfsA, byHarmonic, shares }) => ({
+    id: line,
+    how,
+    dbu: level,
+    dbuA: aWeighted,
+    within,
+    ...(dbfsA !== undefined && { dbfs: dbfsA }),
+    byHarmonic,
+    shares,
+  })),
+  findings: findings.map(({ remedies: _remedies, ...finding }) => finding),
+  remedies: findings.flatMap(({ remedies }) => remedies),
+  loads: readings.loads,
+});
+
+export type MainsAnswer = ReturnType<typeof mainsAnswer>;

@@ -1,0 +1,48 @@
+import { EARTH, type Connection, type MainsPlug, type RigDocument, type Unit } from '../rig';
+import { applyToRig } from '../rig/rigEdits';
+
+/** One change of the mains side of a rig. */
+export type MainsEdit =
+  | { do: 'outlet'; unit: string; outlet?: string }
+  | { do: 'plug'; unit: string; plug: MainsPlug }
+  | { do: 'bond'; unit: string }
+  | { do: 'transformer'; line: string; at: number };
+
+/** A rig with a change made; what is no unit of its own yet, as a device that nobody has listed, becomes one. */
+export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocument {
+  switch (edit.do) {
+    case 'outlet':
+      return withUnit(document, edit.unit, ({ outlet: _before, ...unit }) => ({
+        ...unit,
+        ...(edit.outlet !== undefined && { outlet: edit.outlet }),
+      }));
+    case 'plug':
+      return withUnit(document, edit.unit, (unit) => ({ ...unit, plug: edit.plug }));
+    case 'bond': {
+      const bond: Connection = { between: [edit.unit, EARTH], kind: 'bond' };
+      const { mains } = document;
+      return { ...document, mains: { ...mains, connections: [...(mains?.connections ?? []), bond] } };
+    }
+    case 'transformer':
+      return applyToRig(document, edit.line, [
+        {
+          do: 'insert',
+          at: edit.at,
+          part: { kind: 'isolating-transformer', choices: { ground: 'lifted' } },
+        },
+      ]);
+  }
+}
+
+function withUnit(document: RigDocument, id: string, change: (unit: Unit) => Unit): RigDocument {
+  const { units = [], devices } = document;
+  if (units.some((unit) => unit.id === id))
+    return { ...document, units: units.map((unit) => (unit.id === id ? change(unit) : unit)) };
+  const device = devices.find((each) => id === unlisted(each.id));
+  if (!device) return document;
+  const made: Unit = { id: device.id, name: device.name, kind: 'audio device', device: device.id };
+  return { ...document, units: [...units, change(made)] };
+}
+
+/** How a device is called that is no unit of its own. */
+export const unlisted = (device: string): string => `device ${device}`;

@@ -1,0 +1,227 @@
+import { magnitude, operatingPoint, smallSignal } from '../circuit';
+import { nodesOf, ownSignalVolts, signalVolts } from '../../../tests/referee/ngspice';
+import { dbu } from '../units';
+import { CONVERSION, INDUCTION, ohmsPerMetre, CONTACT } from './figures';
+import { chassisOf, mainsNetlist } from './network';
+import { mainsReadings } from './readings';
+import { solveMains } from './solve';
+import type { Hearing, MainsOutlet, MainsSystem, MainsUnit, Tie } from './system';
+
+/** Worked examples: common practice, and arithmetic that anybody can do again. */
+
+const unit = (id: string, more: Partial<MainsUnit> = {}): MainsUnit => ({
+  id,
+  name: id,
+  kind: 'audio device',
+  plug: 'three-pin',
+  leaks: [{ from: 'live', farads: 4.7e-9 }],
+  leg: 1,
+  amps: 0,
+  rectified: false,
+  ...more,
+});
+const twoPin = (id: string): MainsUnit =>
+  unit(id, {
+    plug: 'two-pin',
+    leaks: [
+      { from: 'live', farads: 2.2e-9 },
+      { from: 'neutral', farads: 2.2e-9 },
+    ],
+  });
+const lead = 1.5 * ohmsPerMetre(1) + CONTACT;
+const strip = (name: string, from?: string, more: Partial<MainsOutlet> = {}): MainsOutlet => ({
+  name,
+  ...(from && { from }),
+  length: 1.5,
+  lead,
+  ohms: lead,
+  ...more,
+});
+const hears = (how: Hearing['how']): Hearing => ({
+  line: 'line',
+  name: 'line',
+  how,
+  unbalanced: how === 'unbalanced' ? 1 : 0,
+  ratio: 1,
+  toDbfs: 0,
+});
+const tie = (a: string, b: string, ohms: number | undefined, how?: Hearing['how']): Tie => ({
+  id: `${a} ${b}`,
+  name: `${a} ${b}`,
+  between: [a, b],
+  ...(ohms !== undefined && { ohms }),
+  ...(how && { hears: hears(how) }),
+});
+const job = (more: Partial<MainsSystem>): MainsSystem => ({
+  volts: 230,
+  hertz: 50,
+  bonded: true,
+  units: [],
+  outlets: [],
+  ties: [],
+  ...more,
+});
+
+describe('leakage', () => {
+  test.each([
+    [4.7e-9, 230, 50, 0.34e-3],
+    [2.2e-9, 230, 50, 0.159e-3],
+    [4.7e-9, 120, 60, 0.213e-3],
+  ])('%d F at %d V, %d Hz', (farads, volts, hertz, amps) => {
+    const one = job({ volts, hertz, units: [unit('a', { leaks: [{ from: 'live', farads }] })] });
+    expect(mainsReadings(one).leakage[0].amps).toBeCloseTo(amps, 6);
+  });
+
+  test('26 earthed units take 9 of the 30 mA of a residual-current device; those without earth take nothing of it', () => {
+    const many = Array.from({ length: 26 }, (_, n) => unit(`unit ${n}`));
+    expect(mainsReadings(job({ units: [...many, twoPin('lamp')] })).residual).toBeCloseTo(8.83e-3, 4);
+  });
+});
+
+describe('three strips, one unit of 4.7 nF on each, its own lead apart', () => {
+  const units = ['a', 'b', 'c'].map((id) => unit(id, { outlet: id }));
+  test('chained, the far earth stands 100.4 µV above the wall; as a star 16.7 µV each', () => {
+    const chained = solveMains(job({ units, outlets: [strip('a'), strip('b', 'a'), strip('c', 'b')] }));
+    const star = solveMains(job({ units, outlets: [strip('a'), strip('b'), strip('c')] }));
+    const own = 0.3396e-3 * 0.079;
+    expect(chained.chassis[2].fundamental - own).toBeCloseTo(100.4e-6, 6);
+    for (const { fundamental } of star.chassis) expect(fundamental - own).toBeCloseTo(16.7e-6, 6);
+  });
+
+  const between = (a: MainsUnit, b: MainsUnit, volts = 230, hertz = 50) => {
+    const pair = job({ volts, hertz, units: [a, b], outlets: [strip('a'), strip('b')], ties: [tie('a', 'b', 1e9)] });
+    return magnitude(solveMains(pair).harmonics[0].ties[0].total);
+  };
+  const OWN = 0.079 + lead;
+  test('as a star there is nothing between them while they are equal', () => {
+    expect(between(units[0], units[1])).toBeLessThan(1e-12);
+  });
+  test('0.34 and 0.159 mA: 8.9 µV over the strips’ leads', () => {
+    const half = unit('b', { outlet: 'b', leaks: [{ from: 'live', farads: 2.2e-9 }] });
+    expect((between(units[0], half) * lead) / OWN).toBeCloseTo(8.9e-6, 7);
+  });
+  test('opposite 120 V legs of 0.213 mA: 21 µV', () => {
+    const other = unit('b', { outlet: 'b', leg: -1 });
+    expect((between(units[0], other, 120, 60) * lead) / OWN).toBeCloseTo(21e-6, 6);
+  });
+});
+
+describe('load current beside the earth conductor', () => {
+  test('43.6 µV per ampere and metre at 50 Hz: 5 A over 20 m give 4.4 mV', () => {
+    expect(2 * Math.PI * 50 * INDUCTION).toBeCloseTo(43.6e-6, 7);
+    const heater = unit('heater', { outlet: 'stage', amps: 5, leaks: [] });
+    const audio = unit('audio', { outlet: 'stage', leaks: [] });
+    const desk = unit('desk', { leaks: [] });
+    const stage = strip('stage', undefined, { length: 20 });
+    const far = job({ units: [heater, audio, desk], outlets: [stage], ties: [tie('audio', 'desk', 1e9)] });
+    expect(magnitude(solveMains(far).harmonics[0].ties[0].total)).toBeCloseTo(4.36e-3, 4);
+  });
+});
+
+describe('what a line hears', () => {
+  const apart = (how: Hearing['how'], ohms: number | undefined) =>
+    mainsReadings(
+      job({
+        units: [unit('a', { outlet: 'a' }), unit('b')],
+        outlets: [strip('a', undefined, { ohms: 1, length: 0 })],
+        ties: [tie('a', 'b', ohms, how)],
+      }),
+    ).lines[0];
+
+  test('unbalanced, the drop along its shield adds to the signal: 100 µV are -77.8 dBu', () => {
+    expect(dbu(100e-6)).toBeCloseTo(-77.8, 1);
+    const line = apart('unbalanced', 1e9);
+    // 0.34 mA over 1 Ω.
+    expect(line.byHarmonic[0].level).toBeCloseTo(dbu(0.3396e-3), 1);
+  });
+  test('balanced, 10 Ω over 5 kΩ convert -54 dB of it, and pin 1 its share of the current', () => {
+    expect(20 * Math.log10(CONVERSION)).toBeCloseTo(-54, 0);
+    expect(apart('balanced', 1e9).level).toBeCloseTo(apart('unbalanced', 1e9).level - 54, 0);
+    const shield = 0.1;
+    const line = apart('balanced', shield);
+    expect(line.shield).toBeGreaterThan(0);
+    expect(line.level).toBeGreaterThan(dbu(line.shield * 1e-3));
+  });
+  test('a transformer with its ground lifted leaves its capacitance: less than a balanced line hears', () => {
+    expect(apart('transformer', undefined).level).toBeLessThan(apart('balanced', 1e9).level - 20);
+  });
+  test('shares add up to one, and name who leaks', () => {
+    const { shares } = apart('unbalanced', 0.1);
+    expect(shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 2);
+    expect(shares[0]).toMatchObject({ unit: 'a', way: 'leakage' });
+  });
+});
+
+test('two units that are silent alone hum together: a ring of what leaks on two strips', () => {
+  const both = job({
+    units: [unit('desk', { outlet: 'a' }), unit('laptop', { outlet: 'b' })],
+    outlets: [strip('a'), strip('b', 'a', { length: 20, ohms: 20 * ohmsPerMetre(1) + CONTACT })],
+    ties: [tie('laptop', 'desk', 0.1, 'unbalanced')],
+  });
+  const [loop] = mainsReadings(both).loops;
+  expect(loop.units.toSorted()).toEqual(['desk', 'laptop']);
+  expect(loop.amps).toBeGreaterThan(1e-5);
+  for (const alone of both.units) expect(mainsReadings({ ...both, units: [alone], ties: [] }).loops).toEqual([]);
+});
+
+describe('nothing earthed at all', () => {
+  const four = ['a', 'b', 'c', 'd'].map(twoPin);
+  const chain = four.slice(1).map((each, n) => tie(four[n].id, each.id, 0.1));
+
+  test('one unit stands at 115 V behind 723 kΩ; four give 0.64 mA to whoever joins them to earth', () => {
+    expect(solveMains(job({ units: [four[0]] })).chassis[0].fundamental).toBeCloseTo(115, 0);
+    expect(1 / (2 * Math.PI * 50 * 4.4e-9) / 1e3).toBeCloseTo(723, 0);
+    const { floating } = mainsReadings(job({ units: four, ties: chain }));
+    expect(floating!.touch * 1e3).toBeCloseTo(0.636, 2);
+    expect(floating!.units).toHaveLength(4);
+  });
+
+  /** An earthed unit that leaks nothing stands for the earth of the supply. */
+  const bonded = (ohms: number) =>
+    solveMains(job({ units: [four[0], unit('earth', { leaks: [] })], ties: [tie('a', 'earth', ohms)] })).chassis[0]
+      .fundamental;
+  test('a bonding lead of 1 Ω leaves 0.16 mV; a grounding plug with 1 MΩ inside 93 V, 1.8 dB less than none', () => {
+    expect(bonded(1) * 1e3).toBeCloseTo(0.17, 1);
+    expect(bonded(1e6)).toBeCloseTo(93.2, 0);
+    expect(20 * Math.log10(bonded(1e6) / 115)).toBeCloseTo(-1.8, 1);
+  });
+});
+
+describe('held against ngspice', () => {
+  const JOBS: Record<string, MainsSystem> = {};
+  const plugs = [unit, (id: string) => twoPin(id)];
+  for (let n = 0; n < 20; n++) {
+    const outlets = [strip('a'), strip('b', n % 2 ? 'a' : undefined, { ohms: 0.05 + n / 50 }), strip('c', 'b')];
+    const units = Array.from({ length: 4 + (n % 3) }, (_, k) => ({
+      ...plugs[(n >> k) & 1](`u${k}`),
+      outlet: outlets[(n + k) % 3].name,
+      leg: (n % 5 === 0 && k % 2 ? -1 : 1) as 1 | -1,
+    }));
+    const ties = units.slice(1).map((each, k) => tie(units[k].id, each.id, k % 3 ? 0.05 * (k + 1) : 1 + n));
+    JOBS[`${n + 1}: ${units.length} units${n % 4 === 3 ? ', neutral free' : ''}`] = job({
+      units,
+      outlets,
+      ties: n % 2 ? [...ties, tie(units[0].id, units.at(-1)!.id, 0.2)] : ties,
+      bonded: n % 4 !== 3,
+    });
+  }
+  test.each(Object.entries(JOBS))('%s', async (_, system) => {
+    const netlist = mainsNetlist(system, system.volts);
+    const [theirs, ours] = [await signalVolts(netlist), ownSignalVolts(netlist)];
+    for (const node of nodesOf(netlist)) {
+      const [want, have] = [theirs(node), ours(node)];
+      want.forEach((value, n) => {
+        expect(Math.hypot(have[n].re - value.re, have[n].im - value.im)).toBeLessThan(
+          // Where nothing is earthed, microvolts are the difference of voltages of the mains.
+          1e-4 * Math.max(magnitude(value), 100e-6),
+        );
+      });
+    }
+    // What is put together from everybody's share is what the netlist says as a whole, at the fundamental.
+    const whole = smallSignal(operatingPoint(netlist))(system.hertz);
+    for (const { unit: id, fundamental } of solveMains(system).chassis)
+      expect(Math.abs(fundamental - magnitude(whole.volts(chassisOf(id))))).toBeLessThan(
+        1e-4 * Math.max(fundamental, 1e-6),
+      );
+  });
+});
