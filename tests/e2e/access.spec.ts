@@ -118,6 +118,10 @@ for (const { colorScheme, width, height } of SEEN)
     await page.getByRole('button', { name: 'Simulated interface' }).click();
     await expect(page.getByRole('heading', { name: 'Measurement 2', exact: true })).toBeVisible();
     await fits();
+    await page.getByRole('tab', { name: 'Mains' }).click();
+    await expect(page.getByRole('img', { name: /units on/ })).toBeVisible();
+    await fits();
+    await page.getByRole('tab', { name: 'Hunt' }).click();
     await page.getByRole('link', { name: 'As a page to share' }).click();
     await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
     await fits();

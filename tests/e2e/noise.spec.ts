@@ -316,6 +316,11 @@ test('the mains side: drawn, a strip out of use told first, a unit moved by keyb
   await expect(first).toContainText('Hold desk has no protective earth');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(findings.getByRole('article', { name: 'Nothing to mend' })).toBeVisible();
+  await page.getByLabel('Another unit').fill('Projector');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox', { name: 'Plug of Projector' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Projector' }).press('Enter');
+  await expect(page.getByRole('combobox', { name: 'Plug of Projector' })).toHaveCount(0);
   const { readings } = await page.evaluate(async (id) => {
     const answer = await (await fetch(`/api/rigs/${id}/mains`)).json();
     return { readings: answer };

@@ -19,6 +19,7 @@ for (const place of PLACES)
     await fits(place);
     for (const tab of (await page.getByRole('tab').allTextContents()).slice(1)) {
       await page.getByRole('tab', { name: tab, exact: true }).click();
+      if (tab === 'Mains') await expect(page.getByRole('combobox', { name: 'Plug of Hold desk' })).toBeVisible();
       await fits(`${place}, ${tab}`);
     }
     await page.getByRole('button', { name: 'More', exact: true }).click();

@@ -1,11 +1,14 @@
-import { EARTH, type Connection, type MainsPlug, type RigDocument, type Unit } from '../rig';
-import { applyToRig } from '../rig/rigEdits';
+import { EARTH, type Connection, type MainsPlug, type RigDocument, type Unit, type UnitKind } from '../rig';
+import { applyToRig, freeId } from '../rig/rigEdits';
 
 /** One change of the mains side of a rig. */
 export type MainsEdit =
   | { do: 'outlet'; unit: string; outlet?: string }
   | { do: 'plug'; unit: string; plug: MainsPlug }
   | { do: 'bond'; unit: string }
+  | { do: 'add'; name: string; kind: UnitKind }
+  | { do: 'remove'; unit: string }
+  | { do: 'source'; unit: string; line?: string }
   | { do: 'transformer'; line: string; at: number };
 
 /** A rig with a change made; what is no unit of its own yet, as a device that nobody has listed, becomes one. */
@@ -19,10 +22,31 @@ export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocume
     case 'plug':
       return withUnit(document, edit.unit, (unit) => ({ ...unit, plug: edit.plug }));
     case 'bond': {
-      const bond: Connection = { between: [edit.unit, EARTH], kind: 'bond' };
-      const { mains } = document;
-      return { ...document, mains: { ...mains, connections: [...(mains?.connections ?? []), bond] } };
+      // A connection names units that the document has.
+      const listed = withUnit(document, edit.unit, (unit) => unit);
+      const unit = document.devices.find(({ id }) => unlisted(id) === edit.unit)?.id ?? edit.unit;
+      const bond: Connection = { between: [unit, EARTH], kind: 'bond' };
+      const { mains } = listed;
+      return { ...listed, mains: { ...mains, connections: [...(mains?.connections ?? []), bond] } };
     }
+    case 'add': {
+      const units = document.units ?? [];
+      return { ...document, units: [...units, { id: freeId(units, edit.name), name: edit.name, kind: edit.kind }] };
+    }
+    case 'remove': {
+      const { mains, units = [] } = document;
+      const connections = mains?.connections?.filter(({ between }) => !between.includes(edit.unit));
+      return {
+        ...document,
+        units: units.filter(({ id }) => id !== edit.unit),
+        ...(mains && { mains: { ...mains, ...(connections && { connections }) } }),
+      };
+    }
+    case 'source':
+      return withUnit(document, edit.unit, ({ line: _before, ...unit }) => ({
+        ...unit,
+        ...(edit.line !== undefined && { line: edit.line }),
+      }));
     case 'transformer':
       return applyToRig(document, edit.line, [
         {

@@ -90,6 +90,10 @@ export const BEHIND_WINDINGS: Ohms = 150;
 /** Residual-current device of socket circuits, and how much of it standing leakage may take (common practice: a third). */
 export const RESIDUAL: Amps = 30e-3;
 export const RESIDUAL_SHARE = 1 / 3;
+/** At which a ground-fault interrupter of a 120 V outlet may trip (common practice: 4 to 6 mA). */
+export const GROUND_FAULT: Amps = 4e-3;
+/** Supplies below this have such interrupters. */
+export const LOW_VOLTS: Volts = 130;
 /** An earth path above this, its own lead apart, is out of use until repaired. */
 export const EARTH_PATH: Ohms = 0.1;
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { parseDocument, type RigDocument, type Unit } from '../rig';
+import { parseDocument, readDocument, type RigDocument, type Unit } from '../rig';
 import { withMainsEdit } from './edits';
 import { mainsReport } from './findings';
 import { mainsAnswer } from './answer';
@@ -134,6 +134,37 @@ describe('what is dangerous is told whatever it sounds like', () => {
     const bonded = withMainsEdit(free, floating.remedies[0].edit!);
     expect(mainsReport(bonded).readings.floating?.units ?? []).not.toContain('hold-desk');
   });
+});
+
+test('units are added, said to be a source, and removed, and the document stays one that can be saved', () => {
+  const added = withMainsEdit(mended, { do: 'add', name: 'Projector', kind: 'display' });
+  const { id } = added.units!.at(-1)!;
+  const told = withMainsEdit(withMainsEdit(added, { do: 'source', unit: id, line: 'wireless' }), {
+    do: 'bond',
+    unit: id,
+  });
+  expect(readDocument(structuredClone(told)).units!.at(-1)).toMatchObject({ name: 'Projector', line: 'wireless' });
+  const gone = withMainsEdit(told, { do: 'remove', unit: id });
+  expect(gone.mains?.connections).toEqual([]);
+  expect(readDocument(structuredClone(gone)).units).toHaveLength(mended.units!.length);
+});
+
+test('a device that nobody has listed becomes a unit when it is bonded', () => {
+  const bare = { ...mended, units: undefined };
+  const bonded = withMainsEdit(bare, { do: 'bond', unit: 'device desk' });
+  expect(readDocument(structuredClone(bonded)).mains!.connections).toEqual([
+    { between: ['desk', 'earth'], kind: 'bond' },
+  ]);
+  expect(bonded.units).toMatchObject([{ id: 'desk', device: 'desk' }]);
+});
+
+test('eighteen or twenty units of 120 V: an interrupter of 4 mA, told from 4 mA on', () => {
+  const units = (count: number): Unit[] =>
+    Array.from({ length: count }, (_, n) => ({ id: `u${n}`, name: `u${n}`, kind: 'audio device' }));
+  const at = (count: number) =>
+    codes({ ...mended, devices: [], lines: [], units: units(count), mains: { supply: '120 V 60 Hz' } });
+  expect(at(18)).not.toContain('residual');
+  expect(at(19)).toContain('residual');
 });
 
 test('a job of ten units with nothing but outlets is judged', () => {

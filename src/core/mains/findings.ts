@@ -4,7 +4,7 @@ import { endsInLink, startsAtLink, schoolsOf, type RigDocument } from '../rig';
 import type { Dbu, Decibels } from '../units';
 import { quantity } from '../units/format';
 import { withMainsEdit, type MainsEdit } from './edits';
-import { EARTH_PATH, RESIDUAL, RESIDUAL_SHARE } from './figures';
+import { EARTH_PATH, GROUND_FAULT, LOW_VOLTS, RESIDUAL, RESIDUAL_SHARE } from './figures';
 import { mainsReadings, type LineHum, type MainsReadings } from './readings';
 import { mainsSystem, type MainsSystem } from './system';
 
@@ -59,7 +59,7 @@ export function mainsReport(document: RigDocument): MainsReport {
   const hum = humFindings(document, system, readings);
   const findings: MainsFinding[] = [
     ...earthFindings(system),
-    ...loadFindings(readings),
+    ...loadFindings(system, readings),
     ...floatingFindings(system, readings),
     ...hum,
   ];
@@ -94,8 +94,9 @@ function earthFindings({ units, outlets }: MainsSystem): MainsFinding[] {
   ];
 }
 
-function loadFindings({ loads, residual }: MainsReadings): MainsFinding[] {
-  const limit = RESIDUAL * RESIDUAL_SHARE;
+function loadFindings({ volts }: MainsSystem, { loads, residual }: MainsReadings): MainsFinding[] {
+  const interrupter = volts < LOW_VOLTS;
+  const limit = interrupter ? GROUND_FAULT : RESIDUAL * RESIDUAL_SHARE;
   return [
     ...loads
       .filter(({ amps, rating }) => rating !== undefined && amps > rating)
@@ -112,7 +113,9 @@ function loadFindings({ loads, residual }: MainsReadings): MainsFinding[] {
             code: 'residual' as const,
             severity: 'watch' as const,
             what: `${quantity(residual, 'A')} of leakage`,
-            why: `Filters alone take more than a third of the ${quantity(RESIDUAL, 'A')} at which a residual-current device trips; damp or one more unit may do the rest.`,
+            why: interrupter
+              ? `On one outlet with a ground-fault interrupter, which trips from ${quantity(GROUND_FAULT, 'A')} on, filters alone are enough.`
+              : `Filters alone take more than a third of the ${quantity(RESIDUAL, 'A')} at which a residual-current device trips; damp or one more unit may do the rest.`,
             remedies: [{ what: 'Spread the units over circuits with devices of their own' }],
           },
         ]

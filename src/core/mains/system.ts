@@ -95,7 +95,6 @@ const USUALLY: Partial<Record<Unit['kind'], MainsPlug>> = {
   charger: 'two-pin',
   supply: 'two-pin',
   lamp: 'two-pin',
-  'cable run': 'cells',
 };
 
 /** Makes out of a rig what its mains side is. */
@@ -111,7 +110,8 @@ export function mainsSystem(document: RigDocument): MainsSystem {
       kind: 'audio device',
       device: device.id,
     }));
-  const all = [...units, ...others];
+  // A run of cable beside mains is a suspect of hunts and hangs on nothing.
+  const all = [...units.filter(({ kind }) => kind !== 'cable run'), ...others];
   const legs = new Map((mains.outlets ?? []).map(({ name, otherLeg }) => [name, otherLeg ? -1 : 1] as const));
   const outlets = outletsOf(mains.outlets ?? [], all);
   return {

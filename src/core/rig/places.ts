@@ -41,12 +41,14 @@ export function tidied(document: RigDocument): RigDocument {
 }
 
 /** A unit without what it was in the rig, where that is gone. */
-function without({ device, line, ...unit }: Unit, { devices, lines }: Pick<RigDocument, 'lines' | 'devices'>): Unit {
-  return {
-    ...unit,
-    ...(devices.some(({ id }) => id === device) && { device }),
-    ...(lines.some(({ id }) => id === line) && { line }),
-  };
+function without(unit: Unit, { devices, lines }: Pick<RigDocument, 'lines' | 'devices'>): Unit {
+  const { device, line, ...rest } = unit;
+  const [hasDevice, hasLine] = [device, line].map(
+    (id, n) => id === undefined || [devices, lines][n].some((each) => each.id === id),
+  );
+  // What loses nothing stays the same, down to the order of its fields.
+  if (hasDevice && hasLine) return unit;
+  return { ...rest, ...(hasDevice && device && { device }), ...(hasLine && line && { line }) };
 }
 
 function wishesFor(

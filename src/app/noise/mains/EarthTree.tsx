@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles';
 import { useId, useMemo } from 'react';
 import type { MainsReport } from '@/core/mains';
 import { quantity } from '@/core/units/format';
-import { treeLayout } from './treeLayout';
+import { BUS, treeLayout } from './treeLayout';
 
 /** The tree of earth conductors from the left, shields and what else ties it into rings at the right. */
 export function EarthTree({ report }: { report: MainsReport }) {
@@ -18,7 +18,9 @@ export function EarthTree({ report }: { report: MainsReport }) {
   const outletsInRing = new Set(outletsOf(report, ring?.units ?? []));
   const numberOf = (tie: string) => loops.findIndex(({ ties }) => ties[0] === tie) + 1;
   const weight = (heavy: boolean) => (heavy ? 3.5 : 1.2);
-  const ink = (heavy: boolean) => (heavy ? palette.verdict.Stop : palette.text.secondary);
+  // Heavy is what matters most; alarming only where it is heard.
+  const alarm = report.findings.some(({ code }) => code === 'hum') ? palette.verdict.Watch : palette.text.primary;
+  const ink = (heavy: boolean) => (heavy ? alarm : palette.text.secondary);
   const elbow = (from: { x: number; y: number }, to: { x: number; y: number }, bend: number) =>
     `M${from.x} ${from.y}H${bend}V${to.y}H${to.x}`;
   return (
@@ -34,7 +36,7 @@ export function EarthTree({ report }: { report: MainsReport }) {
         {layout.outlets.map(({ name, x, y, from }) => (
           <path
             key={name}
-            d={elbow(from, { x, y }, x - 96)}
+            d={elbow(from, { x, y }, from.x + BUS)}
             fill="none"
             stroke={ink(outletsInRing.has(name))}
             strokeWidth={weight(outletsInRing.has(name))}
@@ -44,7 +46,7 @@ export function EarthTree({ report }: { report: MainsReport }) {
           from ? (
             <path
               key={unit}
-              d={elbow(from, { x: x - 8, y }, Math.max(from.x + 20, x - 32))}
+              d={elbow(from, { x: x - 8, y }, from.x + BUS)}
               fill="none"
               stroke={ink(inRing.has(unit))}
               strokeWidth={weight(inRing.has(unit))}

@@ -4,12 +4,12 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { withMainsEdit, type MainsFinding, type MainsRemedy, type MainsReport } from '@/core/mains';
+import { withMainsEdit, type MainsRemedy, type MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
-import type { Verdict } from '@/core/check';
 import { quantity } from '@/core/units/format';
 import { TermText } from '@/ui/help/TermText';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { VERDICTS } from './verdicts';
 
 interface Props {
   report: MainsReport | undefined;
@@ -17,8 +17,6 @@ interface Props {
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
 }
-
-const VERDICTS: Record<MainsFinding['severity'], Verdict> = { harm: 'Stop', watch: 'Watch', note: 'Clear' };
 
 /** What is wrong with the mains side, worst first, and what each remedy would change. */
 export function MainsPanel({ report, failed, onChange, onTold }: Props) {

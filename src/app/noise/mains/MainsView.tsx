@@ -6,7 +6,9 @@ import type { MainsReport } from '@/core/mains';
 import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
+import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { EarthTree } from './EarthTree';
+import { VERDICTS } from './verdicts';
 import { MainsTable } from './MainsTable';
 import { OutletTable } from './OutletTable';
 import { UnitTable } from './UnitTable';
@@ -25,6 +27,12 @@ export function MainsView({ document, report, onChange }: Props) {
   const set = (more: Partial<Mains>) => onChange((from) => ({ ...from, mains: { ...from.mains, ...more } }));
   return (
     <Box sx={{ px: 2, pt: 2, pb: 5, height: { md: '100%' }, overflowY: { md: 'auto' } }}>
+      {report && (
+        <Box sx={{ display: { lg: 'none' }, mb: 1.5 }}>
+          <VerdictMark verdict={VERDICTS[report.findings[0].severity]} />
+          <Typography sx={{ fontWeight: 650 }}>{report.findings[0].what}</Typography>
+        </Box>
+      )}
       <Typography variant="h2">Earth tree, and what ties it into rings</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
         Earth conductors from the left; shields and other joints at the right, dashed. Ring 1, heavy, is the one that
@@ -70,7 +78,7 @@ function HeardTable({ report: { readings, system } }: { report: MainsReport }) {
   return (
     <MainsTable
       title="What each line hears"
-      headings={['Line', 'Heard', 'At the inlet', 'As recorded', 'Sure to', 'Most of it from']}
+      headings={['Line', 'Heard', 'At the inlet', 'As recorded', 'Within', 'Most of it from']}
     >
       {readings.lines.map(({ line, name, how, aWeighted, dbfsA, within, shares: [most] }) => (
         <tr key={line}>

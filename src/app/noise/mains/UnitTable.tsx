@@ -1,11 +1,18 @@
 'use client';
 
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Autocomplete from '@mui/material/Autocomplete';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { useState, type FormEvent } from 'react';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
-import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
+import { PLUGS, UNIT_KINDS, type MainsPlug, type RigDocument, type UnitKind } from '@/core/rig';
+import { MOST_UNITS } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
+import { Choice } from '@/ui/shell/Choice';
 import { MainsTable } from './MainsTable';
 
 interface Props {
@@ -15,10 +22,13 @@ interface Props {
 }
 
 /** Every unit: how it is plugged, where, and what that gives. */
-export function UnitTable({ report: { system, readings }, onChange }: Props) {
+export function UnitTable({ document, report: { system, readings }, onChange }: Props) {
   const outlets = system.outlets.map(({ name }) => name);
   return (
-    <MainsTable title="Units" headings={['Unit', 'Plug', 'Outlet or strip', 'Takes', 'Leaks', 'Chassis']}>
+    <MainsTable
+      title="Units"
+      headings={['Unit', 'Plug', 'Outlet or strip', 'Source of', 'Takes', 'Leaks', 'Chassis', '']}
+    >
       {system.units.map(({ id, name, plug, outlet, amps }, n) => (
         <tr key={id}>
           <th scope="row">{name}</th>
@@ -63,12 +73,100 @@ export function UnitTable({ report: { system, readings }, onChange }: Props) {
               sx={{ minWidth: 180 }}
             />
           </td>
+          <td>
+            <SourceOf document={document} unit={id} name={name} onChange={onChange} />
+          </td>
           <td>{plug === 'cells' ? '–' : quantity(amps, 'A')}</td>
           <td>{readings.leakage[n].amps === 0 ? '–' : quantity(readings.leakage[n].amps, 'A')}</td>
           <td>{quantityOf(readings.chassis[n].volts)}</td>
+          <td>
+            {document.units?.some((unit) => unit.id === id) && (
+              <IconButton
+                aria-label={`Remove ${name}`}
+                onClick={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
+              >
+                <DeleteOutlineIcon fontSize="small" />
+              </IconButton>
+            )}
+          </td>
         </tr>
       ))}
+      <tr>
+        <td colSpan={8}>
+          <AddUnit full={(document.units?.length ?? 0) >= MOST_UNITS} onChange={onChange} />
+        </td>
+      </tr>
     </MainsTable>
+  );
+}
+
+/** The line whose source a unit is; a device of the rig is at the other end of its lines. */
+function SourceOf({
+  document: { units = [], lines },
+  unit,
+  name,
+  onChange,
+}: Pick<Props, 'document' | 'onChange'> & { unit: string; name: string }) {
+  const own = units.find(({ id }) => id === unit);
+  if (!own || own.device !== undefined) return null;
+  return (
+    <TextField
+      select
+      value={own.line ?? ''}
+      slotProps={{ htmlInput: { 'aria-label': `${name} is the source of` }, select: { displayEmpty: true } }}
+      onChange={({ target }) =>
+        onChange((from) => withMainsEdit(from, { do: 'source', unit, line: target.value || undefined }))
+      }
+      sx={{ minWidth: 130, maxWidth: 170 }}
+    >
+      <MenuItem value="">no line</MenuItem>
+      {lines.map(({ id, name: line }) => (
+        <MenuItem key={id} value={id}>
+          {line}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
+
+/** One more unit: its name and what it is; everything else has a usual value. */
+function AddUnit({ full, onChange }: { full: boolean; onChange: Props['onChange'] }) {
+  const [name, setName] = useState('');
+  const [kind, setKind] = useState<UnitKind>('audio device');
+  const add = () => {
+    if (!name.trim() || full) return;
+    onChange((from) => withMainsEdit(from, { do: 'add', name: name.trim(), kind }));
+    setName('');
+  };
+  return (
+    <Box
+      component="form"
+      aria-label="Add a unit"
+      onSubmit={(event: FormEvent) => {
+        event.preventDefault();
+        add();
+      }}
+      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, py: 0.5 }}
+    >
+      <TextField
+        label="Another unit"
+        value={name}
+        onChange={({ target }) => setName(target.value)}
+        helperText={full ? `${MOST_UNITS} units are the most` : undefined}
+        slotProps={{ htmlInput: { maxLength: 80 } }}
+      />
+      <Choice
+        label="What it is"
+        value={kind}
+        onChoose={(to) => setKind(to as UnitKind)}
+        options={Object.entries(UNIT_KINDS)
+          .filter(([value]) => value !== 'cable run')
+          .map(([value, label]) => [value, label] as const)}
+      />
+      <Button type="submit" variant="outlined" disabled={!name.trim() || full}>
+        Add unit
+      </Button>
+    </Box>
   );
 }
 

@@ -4,7 +4,9 @@ import type { MainsReport } from '@/core/mains';
 const ROW = 28;
 const TOP = 16;
 const WALL = 66;
-const STEP = 128;
+const STEP = 152;
+/** From an outlet to the bus that all that hangs on it branches from: past its tag. */
+export const BUS = 66;
 const LABELS = 196;
 const LANE = 22;
 
@@ -26,7 +28,7 @@ export function treeLayout({ system }: Pick<MainsReport, 'system'>): TreeLayout 
   const depthOf = (name: string | undefined): number =>
     name === undefined ? 0 : 1 + depthOf(outlets.find((each) => each.name === name)?.from);
   const deepest = Math.max(0, ...outlets.map(({ name }) => depthOf(name)));
-  const labels = WALL + (deepest + 1) * STEP;
+  const labels = WALL + deepest * STEP + BUS + 40;
   const rows = new Map<string, number>();
   const places = new Map<string, { x: number; y: number }>();
   let row = 0;
