@@ -163,7 +163,9 @@ pictures.push(
       await page.getByText('is buzz').waitFor();
       await page.getByRole('button', { name: 'Keep the figures' }).click();
       await page.getByText('Kept, with the line').waitFor({ state: 'hidden', timeout: 20_000 });
-      await page.getByRole('tabpanel').evaluate((panel) => panel.lastElementChild!.scrollTo(0, 0));
+      await page.evaluate(() => {
+        for (const each of document.querySelectorAll('[role=tabpanel] *')) each.scrollTop = 0;
+      });
     },
   },
   {

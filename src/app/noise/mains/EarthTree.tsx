@@ -33,7 +33,7 @@ export function EarthTree({ report }: { report: MainsReport }) {
         style={{ display: 'block', fontSize: 13, fontFamily: 'inherit' }}
       >
         <title id={id}>{spoken(report)}</title>
-        {layout.outlets.map(({ name, x, y, from }) => (
+        {heavyLast(layout.outlets, ({ name }) => outletsInRing.has(name)).map(({ name, x, y, from }) => (
           <path
             key={name}
             d={elbow(from, { x, y }, from.x + BUS)}
@@ -42,7 +42,7 @@ export function EarthTree({ report }: { report: MainsReport }) {
             strokeWidth={weight(outletsInRing.has(name))}
           />
         ))}
-        {layout.units.map(({ id: unit, x, y, from }) =>
+        {heavyLast(layout.units, ({ id: unit }) => inRing.has(unit)).map(({ id: unit, x, y, from }) =>
           from ? (
             <path
               key={unit}
@@ -102,6 +102,12 @@ export function EarthTree({ report }: { report: MainsReport }) {
     </Box>
   );
 }
+
+/** What is heavy lies on top of the rest. */
+const heavyLast = <T,>(list: readonly T[], heavy: (each: T) => boolean): T[] => [
+  ...list.filter((each) => !heavy(each)),
+  ...list.filter(heavy),
+];
 
 /** An outlet or the wall, on an opaque ground. */
 function Tag({ x, y, text }: { x: number; y: number; text: string }) {

@@ -34,6 +34,7 @@ export function MainsTable({
               borderColor: 'divider',
               verticalAlign: 'middle',
             },
+            '& td': { whiteSpace: 'nowrap' },
             '& thead th': { color: 'text.secondary', fontWeight: 500, borderTop: 0, whiteSpace: 'nowrap' },
           }}
         >

@@ -80,7 +80,7 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
           <td>{readings.leakage[n].amps === 0 ? '–' : quantity(readings.leakage[n].amps, 'A')}</td>
           <td>{quantityOf(readings.chassis[n].volts)}</td>
           <td>
-            {document.units?.some((unit) => unit.id === id) && (
+            {document.units?.some((unit) => unit.id === id && unit.device === undefined) && (
               <IconButton
                 aria-label={`Remove ${name}`}
                 onClick={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
