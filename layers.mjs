@@ -14,6 +14,7 @@ export const CORE = [
   'check',
   'rigcheck',
   'noise',
+  'mains',
   'testing',
   'plan',
   'runsheet',

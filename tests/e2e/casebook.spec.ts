@@ -35,8 +35,11 @@ test('nothing found says what to do; a verdict narrows the list', async ({ page 
 
 test('by keyboard alone: search, a situation, a school, and the rig it opens', async ({ page }) => {
   await page.goto('/casebook');
-  await page.keyboard.press('/');
-  await expect(page.getByLabel('Search the casebook')).toBeFocused();
+  // A key that comes before the page has woken up is lost.
+  await expect(async () => {
+    await page.keyboard.press('/');
+    await expect(page.getByLabel('Search the casebook')).toBeFocused({ timeout: 500 });
+  }).toPass();
   await page.keyboard.type('shotgun battery 12');
   await expect(page.getByRole('button', { name: /Shotgun with its battery in on 12 V/ })).toBeVisible();
   const until = async (name: RegExp) => {
