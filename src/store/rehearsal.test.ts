@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { huntView } from '@/core/noise/hunt';
+import { huntView, suspectsOf } from '@/core/noise/hunt';
 import { ladderResult } from '@/core/noise/ladder';
 import { exposures } from '@/core/log';
 import { rigPath } from '@/core/rig';
@@ -46,6 +46,8 @@ describe('the rehearsal behind the demo', () => {
 
   it('has hunted until both were found, by what the hunt says today', () => {
     const [{ hunt }] = loadHunts(store, WRONG);
+    // The rehearsal is of the rig as it is now: `npm run rehearse` makes it anew.
+    expect(hunt.suspects).toEqual(suspectsOf(loadRig(store, WRONG)!.document, hunt.line));
     const { next, accounts } = huntView(hunt);
     expect(next).toBeUndefined();
     const told = accounts.flatMap(({ culprits }) => culprits);

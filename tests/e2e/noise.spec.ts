@@ -296,7 +296,7 @@ test('the mains side: drawn, a strip out of use told first, a unit moved by keyb
   const rig = await copyOf(page, 'Mains', 'lock-nine');
   await page.goto(`/noise?rig=${rig}`);
   await page.getByRole('tab', { name: 'Mains' }).click();
-  await expect(page.getByRole('img', { name: /units on \d+ outlets. Ring 1: / })).toBeVisible();
+  await expect(page.getByRole('img', { name: /units on \d+ outlets. Loop 1: / })).toBeVisible();
   const findings = page.getByRole('complementary', { name: 'Findings of the mains side' });
   const first = findings.getByRole('article').first();
   await expect(first).toContainText('Stop');
@@ -306,13 +306,13 @@ test('the mains side: drawn, a strip out of use told first, a unit moved by keyb
   await earth.fill('0.3');
   await page.keyboard.press('Enter');
   await expect(findings.getByRole('article', { name: 'Nothing to mend' })).toBeVisible();
-  // Off the mains by keyboard: its ring is gone.
+  // Off the mains by keyboard: its loop is gone.
   await page.getByRole('combobox', { name: 'Plug of Laptop' }).focus();
   await page.keyboard.press('Enter');
   await page.getByRole('option', { name: 'batteries' }).press('Enter');
   await expect(page.getByRole('img', { name: /Laptop, Hold desk|Hold desk, Laptop/ })).toHaveCount(0);
   await page.getByRole('combobox', { name: 'Plug of Hold desk' }).click();
-  await page.getByRole('option', { name: 'three-pin with its earth taken away' }).click();
+  await page.getByRole('option', { name: 'three-pin, earth missing' }).click();
   await expect(first).toContainText('Hold desk has no protective earth');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(findings.getByRole('article', { name: 'Nothing to mend' })).toBeVisible();

@@ -7,7 +7,6 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
-import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { partAt } from '@/core/gear';
 import { usesOf, type KitItem } from '@/core/kit';
@@ -23,6 +22,7 @@ import {
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { InsertMenu, MoveMenu } from './ChooseMenus';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
+import { Late } from '@/ui/shell/Late';
 import { HistoryDialog } from './HistoryDialog';
 import { MonitorsDialog } from './MonitorsDialog';
 import { NewLineDialog } from './NewLineDialog';
@@ -31,7 +31,7 @@ import { SchoolsDialog } from './SchoolsDialog';
 import type { RigActions } from './useRigActions';
 
 /** Readers of spreadsheets come with it, when it is opened. */
-const ImportDialog = dynamic(() => import('./ImportDialog').then((file) => file.ImportDialog), { ssr: false });
+const loadImport = () => import('./ImportDialog').then((file) => file.ImportDialog);
 
 interface Props {
   rigId: string;
@@ -68,14 +68,17 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
         />
       )}
       {open?.dialog === 'import' && (
-        <ImportDialog
-          rig={rigId}
-          document={document}
-          kit={kit}
-          dropped={open.dropped}
-          onClose={closeDialog}
-          onReplace={actions.replace}
-          onAddRig={actions.addRig}
+        <Late
+          load={loadImport}
+          props={{
+            rig: rigId,
+            document,
+            kit,
+            dropped: open.dropped,
+            onClose: closeDialog,
+            onReplace: actions.replace,
+            onAddRig: actions.addRig,
+          }}
         />
       )}
       {open?.dialog === 'history' && (

@@ -1,11 +1,22 @@
-import { EARTH, type Connection, type MainsPlug, type RigDocument, type Unit, type UnitKind } from '../rig';
+import {
+  type Connection,
+  type ConnectionKind,
+  type MainsPlug,
+  type RigDocument,
+  type Unit,
+  type UnitKind,
+} from '../rig';
+import type { Figure } from '../gear';
+import { MOST_UNITS } from '../rig/deviceFigures';
 import { applyToRig, freeId } from '../rig/rigEdits';
 
 /** One change of the mains side of a rig. */
 export type MainsEdit =
   | { do: 'outlet'; unit: string; outlet?: string }
   | { do: 'plug'; unit: string; plug: MainsPlug }
-  | { do: 'bond'; unit: string }
+  | { do: 'figure'; unit: string; figure: 'leakage' | 'current'; to?: Figure }
+  | { do: 'connect'; between: [string, string]; kind: ConnectionKind }
+  | { do: 'disconnect'; at: number }
   | { do: 'add'; name: string; kind: UnitKind }
   | { do: 'remove'; unit: string }
   | { do: 'source'; unit: string; line?: string }
@@ -21,13 +32,22 @@ export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocume
       }));
     case 'plug':
       return withUnit(document, edit.unit, (unit) => ({ ...unit, plug: edit.plug }));
-    case 'bond': {
+    case 'figure':
+      return withUnit(document, edit.unit, ({ [edit.figure]: _before, ...unit }) => ({
+        ...unit,
+        ...(edit.to && { [edit.figure]: edit.to }),
+      }));
+    case 'connect': {
       // A connection names units that the document has.
-      const listed = withUnit(document, edit.unit, (unit) => unit);
-      const unit = document.devices.find(({ id }) => unlisted(id) === edit.unit)?.id ?? edit.unit;
-      const bond: Connection = { between: [unit, EARTH], kind: 'bond' };
-      const { mains } = listed;
-      return { ...listed, mains: { ...mains, connections: [...(mains?.connections ?? []), bond] } };
+      const listed = edit.between.reduce((rig, id) => withUnit(rig, id, (unit) => unit), document);
+      const listedAs = (unit: string) => document.devices.find(({ id }) => unlisted(id) === unit)?.id ?? unit;
+      const [a, b] = edit.between.map(listedAs);
+      const connections = [...(listed.mains?.connections ?? []), { between: [a, b], kind: edit.kind } as Connection];
+      return { ...listed, mains: { ...listed.mains, connections } };
+    }
+    case 'disconnect': {
+      const { mains } = document;
+      return { ...document, mains: { ...mains, connections: mains?.connections?.toSpliced(edit.at, 1) } };
     }
     case 'add': {
       const units = document.units ?? [];
@@ -63,7 +83,7 @@ function withUnit(document: RigDocument, id: string, change: (unit: Unit) => Uni
   if (units.some((unit) => unit.id === id))
     return { ...document, units: units.map((unit) => (unit.id === id ? change(unit) : unit)) };
   const device = devices.find((each) => id === unlisted(each.id));
-  if (!device) return document;
+  if (!device || units.length >= MOST_UNITS) return document;
   const made: Unit = { id: device.id, name: device.name, kind: 'audio device', device: device.id };
   return { ...document, units: [...units, change(made)] };
 }

@@ -1,4 +1,5 @@
 import { SUPPLIES, type SupplyName, type UnitKind } from '../rig';
+import { mainsFrequency } from '../units/conventions';
 import type { Amps, Farads, Hertz, Metres, Ohms, Volts } from '../units';
 
 /** Ohms per metre of plain copper at 20 °C by cross-section in mm²: flexible conductors, class 5 (IEC 60228, from memory). */
@@ -11,6 +12,8 @@ export const ohmsPerMetre = (section: number): number => FLEXIBLE[section] ?? CO
 export const CONTACT: Ohms = 20e-3;
 /** Lead of a strip where nobody says (assumed). */
 export const STRIP_LEAD: { length: Metres; section: number } = { length: 1.5, section: 1 };
+/** The most that a lead of which not all is stated may have: fifty metres, thin (assumed); what lies above that is no lead. */
+export const LONGEST_LEAD: { length: Metres; section: number } = { length: 50, section: 0.75 };
 /** A unit's own lead: 1.5 m of 0.75 mm² and a contact at each end (common practice). */
 export const OWN_LEAD: Ohms = 1.5 * FLEXIBLE[0.75] + 2 * CONTACT;
 /** Per metre of a line's shield (assumed: a braid of a microphone cable), and its two plugs. */
@@ -97,5 +100,6 @@ export const LOW_VOLTS: Volts = 130;
 /** An earth path above this, its own lead apart, is out of use until repaired. */
 export const EARTH_PATH: Ohms = 0.1;
 
-const DEFAULT_SUPPLY: SupplyName = '230 V 50 Hz';
-export const supplyOf = (name: SupplyName = DEFAULT_SUPPLY): { volts: Volts; hertz: Hertz } => SUPPLIES[name];
+/** What a supply usually is where the mains have so many hertz. */
+export const usualSupply = (): SupplyName => (mainsFrequency() === 60 ? '120 V 60 Hz' : '230 V 50 Hz');
+export const supplyOf = (name: SupplyName = usualSupply()): { volts: Volts; hertz: Hertz } => SUPPLIES[name];

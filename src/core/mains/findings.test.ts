@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { parseDocument, readDocument, type RigDocument, type Unit } from '../rig';
+import { EARTH, parseDocument, readDocument, type RigDocument, type Unit } from '../rig';
 import { withMainsEdit } from './edits';
 import { mainsReport } from './findings';
 import { mainsAnswer } from './answer';
@@ -120,11 +120,29 @@ describe('what is dangerous is told whatever it sounds like', () => {
           : unit,
       ),
     );
-    expect(
-      mainsReport(heavy)
-        .findings.filter(({ code }) => code === 'overloaded')
-        .map(({ what }) => what.split(' is ')[0]),
-    ).toEqual(['shore-power socket', 'stage strip']);
+    const told = mainsReport(heavy).findings.filter(({ code }) => code === 'overloaded');
+    expect(told.map(({ what, severity }) => [what.split(' is ')[0].split(' may ')[0], severity])).toEqual([
+      // What is over its rating by usual currents only is to be looked at, and stops nobody.
+      ['shore-power socket', 'watch'],
+      ['stage strip', 'harm'],
+    ]);
+  });
+
+  test('an earth path that may be a long lead stops nobody until its length is said; what no lead has does', () => {
+    const earth = (ohms: number, more: object = {}): RigDocument => ({
+      ...mended,
+      mains: { outlets: [{ name: 'audio strip', earth: { value: ohms, unit: 'Ω', basis: 'measured' }, ...more }] },
+    });
+    const told = (rig: RigDocument) => mainsReport(rig).findings.map(({ code, severity }) => `${code} ${severity}`);
+    const length = {
+      length: { value: 5, unit: 'm', basis: 'measured' },
+      section: { value: 1.5, unit: 'mm²', basis: 'maker' },
+    };
+    expect(told(earth(0.1))).not.toContainEqual(expect.stringContaining('earth-path'));
+    expect(told(earth(0.4))).toContain('earth-path watch');
+    expect(told(earth(0.4, length))).toContain('earth-path harm');
+    expect(told(earth(0.15, length))).not.toContainEqual(expect.stringContaining('earth-path'));
+    expect(told(earth(1.6))).toContain('earth-path harm');
   });
 
   test('joined units without any earth: their voltage, what they give, and a lead to the earth of the supply', () => {
@@ -140,20 +158,40 @@ test('units are added, said to be a source, and removed, and the document stays 
   const added = withMainsEdit(mended, { do: 'add', name: 'Projector', kind: 'display' });
   const { id } = added.units!.at(-1)!;
   const told = withMainsEdit(withMainsEdit(added, { do: 'source', unit: id, line: 'wireless' }), {
-    do: 'bond',
-    unit: id,
+    do: 'connect',
+    between: [id, EARTH],
+    kind: 'bond',
   });
   expect(readDocument(structuredClone(told)).units!.at(-1)).toMatchObject({ name: 'Projector', line: 'wireless' });
+  expect(withMainsEdit(told, { do: 'disconnect', at: 0 }).mains?.connections).toEqual([]);
   const gone = withMainsEdit(told, { do: 'remove', unit: id });
   expect(gone.mains?.connections).toEqual([]);
+  // Somebody may call a unit what the supply's earth is called.
+  const rod = withMainsEdit(mended, { do: 'add', name: 'Supply earth', kind: 'supply' });
+  expect(rod.units!.at(-1)!.id).not.toBe(EARTH);
   expect(readDocument(structuredClone(gone)).units).toHaveLength(mended.units!.length);
+});
+
+test('what the rig says of a ground is how its unit is plugged, until the unit itself says it', () => {
+  const plugs = (ground: 'earthed' | 'floating' | undefined, plug?: Unit['plug']) => {
+    const devices = mended.devices.map((device) => (device.id === 'desk' ? { ...device, ground } : device));
+    const units = mended.units!.map((unit) => (unit.device === 'desk' && plug ? { ...unit, plug } : unit));
+    return mainsReport({ ...mended, devices, units } as RigDocument).system.units.find(({ id }) => id === 'hold-desk')!
+      .plug;
+  };
+  expect([plugs('earthed'), plugs('floating'), plugs(undefined), plugs('floating', 'three-pin')]).toEqual([
+    'three-pin',
+    'two-pin',
+    'three-pin',
+    'three-pin',
+  ]);
 });
 
 test('a device that nobody has listed becomes a unit when it is bonded', () => {
   const bare = { ...mended, units: undefined };
-  const bonded = withMainsEdit(bare, { do: 'bond', unit: 'device desk' });
+  const bonded = withMainsEdit(bare, { do: 'connect', between: ['device desk', EARTH], kind: 'bond' });
   expect(readDocument(structuredClone(bonded)).mains!.connections).toEqual([
-    { between: ['desk', 'earth'], kind: 'bond' },
+    { between: ['desk', 'supply earth'], kind: 'bond' },
   ]);
   expect(bonded.units).toMatchObject([{ id: 'desk', device: 'desk' }]);
 });

@@ -1,12 +1,12 @@
 import { linkKind, mate, reader } from '../gear';
 
-import { endsInLink, startsAtLink, schoolsOf, type RigDocument } from '../rig';
+import { EARTH, endsInLink, startsAtLink, schoolsOf, type RigDocument } from '../rig';
 import type { Dbu, Decibels } from '../units';
 import { quantity } from '../units/format';
 import { withMainsEdit, type MainsEdit } from './edits';
 import { EARTH_PATH, GROUND_FAULT, LOW_VOLTS, RESIDUAL, RESIDUAL_SHARE } from './figures';
-import { mainsReadings, type LineHum, type MainsReadings } from './readings';
-import { mainsSystem, type MainsSystem } from './system';
+import { lineHum, mainsReadings, type LineHum, type MainsReadings } from './readings';
+import { mainsSystem, type Hearings, type MainsSystem } from './system';
 
 /** A change with what it does at the line it is for. */
 export interface MainsRemedy {
@@ -54,9 +54,10 @@ const ELECTRICIAN = 'Fixed wiring, boards and earth rods are for a licensed elec
 
 /** Solves the mains side of a rig, says what is wrong with it and what each remedy would change. */
 export function mainsReport(document: RigDocument): MainsReport {
-  const system = mainsSystem(document);
+  const hearings: Hearings = new WeakMap();
+  const system = mainsSystem(document, hearings);
   const readings = mainsReadings(system);
-  const hum = humFindings(document, system, readings);
+  const hum = humFindings(document, system, readings, hearings);
   const findings: MainsFinding[] = [
     ...earthFindings(system),
     ...loadFindings(system, readings),
@@ -84,13 +85,19 @@ function earthFindings({ units, outlets }: MainsSystem): MainsFinding[] {
       })),
     ...outlets
       .filter(({ earth, lead }) => earth !== undefined && earth > lead + EARTH_PATH)
-      .map(({ name, earth, lead }): MainsFinding => ({
-        code: 'earth-path',
-        severity: 'harm',
-        what: `Earth of ${name}: ${quantity(earth!, 'Ω')}`,
-        why: `Its lead should have ${quantity(lead, 'Ω')}; more than ${quantity(EARTH_PATH, 'Ω')} above that is no safe way home for a fault. Out of use until repaired. ${ELECTRICIAN}`,
-        remedies: [{ what: `Take ${name} out of use, and have it repaired` }],
-      })),
+      .map(({ name, earth, lead, longest }): MainsFinding => {
+        // What may be the lead itself, as long as nobody has said how long that is, stops nothing.
+        const bad = earth! > longest + EARTH_PATH;
+        return {
+          code: 'earth-path',
+          severity: bad ? 'harm' : 'watch',
+          what: `Earth of ${name}: ${quantity(earth!, 'Ω')}`,
+          why: bad
+            ? `Its lead has ${quantity(longest, 'Ω')} at most; more than ${quantity(EARTH_PATH, 'Ω')} above that is no safe way home for a fault. Out of use until repaired. ${ELECTRICIAN}`
+            : `A usual lead has ${quantity(lead, 'Ω')}, a long one up to ${quantity(longest, 'Ω')}. State its length and cross-section: more than ${quantity(EARTH_PATH, 'Ω')} above what they have is out of use until repaired.`,
+          remedies: bad ? [{ what: `Take ${name} out of use and have it repaired` }] : [],
+        };
+      }),
   ];
 }
 
@@ -100,11 +107,11 @@ function loadFindings({ volts }: MainsSystem, { loads, residual }: MainsReadings
   return [
     ...loads
       .filter(({ amps, rating }) => rating !== undefined && amps > rating)
-      .map(({ outlet, amps, watts, rating }): MainsFinding => ({
+      .map(({ outlet, amps, stated, watts, rating }): MainsFinding => ({
         code: 'overloaded',
-        severity: 'harm',
-        what: `${outlet} is overloaded: ${quantity(amps, 'A')}`,
-        why: `${quantity(watts, 'W')} hang on it; it is rated for ${quantity(rating!, 'A')}. Leads get hot before fuses blow.`,
+        severity: stated > rating! ? 'harm' : 'watch',
+        what: stated > rating! ? `${outlet} is overloaded: ${quantity(stated, 'A')}` : `${outlet} may be overloaded`,
+        why: `${quantity(amps, 'A')} hang on it (${quantity(watts, 'W')}${stated < amps ? `; ${quantity(stated, 'A')} of it stated, the rest usual for its kind` : ''}); it is rated for ${quantity(rating!, 'A')}. Leads get hot before fuses blow.`,
         remedies: [{ what: 'Move something to an outlet of another circuit' }],
       })),
     ...(residual > limit
@@ -130,12 +137,12 @@ function floatingFindings({ units }: MainsSystem, { floating }: MainsReadings): 
     {
       code: 'floating',
       severity: 'watch',
-      what: `Nothing earths ${names.length} joined units`,
-      why: `${names.join(', ')}: together they stand ${quantity(floating.volts, 'V')} above earth and give ${quantity(floating.touch, 'A')} to whoever joins them to it. A tingle, and a hum that changes when a case is touched.`,
+      what: `${names.length} connected units have no earth`,
+      why: `${names.join(', ')}: together they stand ${quantity(floating.volts, 'V')} above earth and give ${quantity(floating.touch, 'A')} to whoever connects them to it. Expect a tingle, and hum that changes when a case is touched.`,
       remedies: [
         {
           what: `Bonding lead from a shell or signal ground of ${names[0]} to the earth of the supply in use; never inside a unit, never to pipes or a rod of its own`,
-          edit: { do: 'bond', unit: floating.units[0] },
+          edit: { do: 'connect', between: [floating.units[0], EARTH], kind: 'bond' },
         },
       ],
     },
@@ -143,7 +150,12 @@ function floatingFindings({ units }: MainsSystem, { floating }: MainsReadings): 
 }
 
 /** Lines that hear more than they should, each with what would help, in the order of what it costs. */
-function humFindings(document: RigDocument, system: MainsSystem, { lines, loops }: MainsReadings): MainsFinding[] {
+function humFindings(
+  document: RigDocument,
+  system: MainsSystem,
+  { lines, loops }: MainsReadings,
+  hearings: Hearings,
+): MainsFinding[] {
   const target = Number(schoolsOf(document).noiseFloor);
   return lines
     .filter(({ dbfsA }) => dbfsA !== undefined && dbfsA > target)
@@ -157,13 +169,13 @@ function humFindings(document: RigDocument, system: MainsSystem, { lines, loops 
         line: line.line,
         what: `${line.name} hears hum: ${quantity(line.dbfsA!, 'dBFS')} A-weighted`,
         why: `${loop ? `A loop through ${loop.units.map(nameOf).join(', ')} with ${quantity(loop.amps, 'A')} in the shield. ` : ''}${most ? `Most of it comes from ${nameOf(most.unit)} (${most.way === 'leakage' ? 'leakage' : 'its load current beside the earth conductor'}, ${Math.round(100 * most.share)} %). ` : ''}From typical figures: ± ${line.within} dB. Measure the voltage between the two shells with the line unplugged to know it to ± 4 dB.`,
-        remedies: remediesFor(document, system, line),
+        remedies: remediesFor(document, system, line, hearings),
       };
     });
 }
 
 /** What would help a line, tried one by one; what gains nothing is left out. */
-function remediesFor(document: RigDocument, system: MainsSystem, line: LineHum): MainsRemedy[] {
+function remediesFor(document: RigDocument, system: MainsSystem, line: LineHum, hearings: Hearings): MainsRemedy[] {
   const tie = system.ties.find(({ id }) => id === line.line)!;
   const [from, into] = tie.between.map((id) => system.units.find((unit) => unit.id === id)!);
   const candidates: { what: string; edit: MainsEdit }[] = [
@@ -197,9 +209,7 @@ function remediesFor(document: RigDocument, system: MainsSystem, line: LineHum):
   ];
   return candidates
     .flatMap(({ what, edit }): MainsRemedy[] => {
-      const after = mainsReadings(mainsSystem(withMainsEdit(document, edit))).lines.find(
-        (each) => each.line === line.line,
-      );
+      const after = lineHum(mainsSystem(withMainsEdit(document, edit), hearings), line.line);
       // A line that no longer joins two units on the mains hears nothing of this.
       const level = after?.aWeighted ?? -200;
       return level < line.aWeighted - LEAST

@@ -3,8 +3,8 @@ import { aWeight } from '../signal/measure/weighting';
 import { EARTH } from '../rig';
 import { dbu, type Amps, type Dbfs, type Dbu, type Decibels, type Hertz, type Ohms, type Volts } from '../units';
 import { BEHIND_WINDINGS, CONVERSION, PIN_ONE, WINDINGS } from './figures';
-import { earthed } from './network';
-import { loadsOf, solveMains, type MainsSolution, type Way } from './solve';
+import { chassisOf, earthed } from './network';
+import { leakageOf, loadsOf, solveMains, type GroundVolts, type Harmonic, type Way } from './solve';
 import type { Hearing, MainsSystem, MainsUnit, Tie } from './system';
 
 /** What a line hears of the mains, at its inlet. */
@@ -41,6 +41,8 @@ export interface Loop {
 export interface Load {
   outlet: string;
   amps: Amps;
+  /** Of that, what somebody has stated; the rest is usual. */
+  stated: Amps;
   watts: number;
   rating?: Amps;
 }
@@ -60,20 +62,41 @@ export interface MainsReadings {
 
 /** Solves the mains side of a job and reads off what matters. */
 export function mainsReadings(system: MainsSystem): MainsReadings {
-  const solution = solveMains(system);
+  const harmonics = solveMains(system);
+  const volts = system.ties.map((tie) => alongTie(tie, harmonics));
   const lines = system.ties
-    .flatMap((tie, n) => (tie.hears ? [heard(tie, tie.hears, solution, n)] : []))
+    .flatMap((tie, n) => (tie.hears ? [heard(tie, tie.hears, volts[n])] : []))
     .sort((a, b) => b.aWeighted - a.aWeighted);
+  const chassis = system.units.map(({ id }) => ({
+    unit: id,
+    volts: rms(harmonics.map(({ between }) => between(chassisOf(id)).total)),
+  }));
+  const leakage = system.units.map((unit) => ({ unit: unit.id, amps: leakageOf(unit, system) }));
   return {
-    chassis: solution.chassis.map(({ unit, volts }) => ({ unit, volts })),
-    leakage: solution.leakage,
-    residual: system.units.reduce((sum, unit, n) => sum + (earthed(unit) ? solution.leakage[n].amps : 0), 0),
-    loops: loopsOf(system, solution, lines),
+    chassis,
+    leakage,
+    residual: system.units.reduce((sum, unit, n) => sum + (earthed(unit) ? leakage[n].amps : 0), 0),
+    loops: loopsOf(system, volts, lines),
     lines,
     loads: loads(system),
-    ...floatingOf(system, solution),
+    ...floatingOf(system, chassis, leakage),
   };
 }
+
+/** What one line hears; undefined where it joins no two units. */
+export function lineHum(system: MainsSystem, line: string): LineHum | undefined {
+  const tie = system.ties.find(({ hears }) => hears?.line === line);
+  return tie?.hears && heard(tie, tie.hears, alongTie(tie, solveMains(system)));
+}
+
+/** The voltage between the grounds at the ends of a tie, by harmonic. */
+interface TieHarmonic extends GroundVolts {
+  hz: Hertz;
+}
+const alongTie = ({ between: [a, b] }: Tie, harmonics: readonly Harmonic[]): TieHarmonic[] =>
+  harmonics.map(({ hz, between }) => ({ hz, ...between(chassisOf(a), chassisOf(b)) }));
+
+const rms = (parts: readonly Complex[]): number => Math.hypot(...parts.map(magnitude));
 
 /** How much of what lies between the grounds at its ends a line hears, at a frequency. */
 function hearing({ how, unbalanced, ratio }: Hearing, ohms: Ohms | undefined, hz: Hertz): number {
@@ -100,20 +123,19 @@ const WITHIN: Record<Hearing['how'], Decibels> = { unbalanced: 12, balanced: 25,
 const SILENT: Dbu = -200;
 const levelOf = (power: number): Dbu => (power > 0 ? Math.max(SILENT, dbu(Math.sqrt(power))) : SILENT);
 
-function heard({ ohms }: Tie, hears: Hearing, { harmonics }: MainsSolution, n: number): LineHum {
+function heard({ ohms }: Tie, hears: Hearing, volts: readonly TieHarmonic[]): LineHum {
   let power = 0;
   let weighted = 0;
   const by = new Map<string, { unit: string; way: Way; power: number }>();
-  const byHarmonic = harmonics.map(({ hz, ties }) => {
+  const byHarmonic = volts.map(({ hz, total, by: given }) => {
     const share = hearing(hears, ohms, hz);
-    const { total, by: given } = ties[n];
     const own = (share * magnitude(total)) ** 2;
     power += own;
     weighted += own * aWeight(hz);
-    for (const { unit, way, volts } of given) {
+    for (const { unit, way, volts: part } of given) {
       const key = `${unit} ${way}`;
       const known = by.get(key) ?? { unit, way, power: 0 };
-      known.power += towards(volts, total) * share ** 2 * aWeight(hz);
+      known.power += towards(part, total) * share ** 2 * aWeight(hz);
       by.set(key, known);
     }
     return { hz, level: levelOf(own) };
@@ -134,7 +156,7 @@ function heard({ ohms }: Tie, hears: Hearing, { harmonics }: MainsSolution, n: n
       .map(({ unit, way, power: own }) => ({ unit, way, share: own / whole }))
       .filter(({ share }) => share > 1e-3)
       .sort((a, b) => b.share - a.share),
-    shield: ohms === undefined || !harmonics[0] ? 0 : magnitude(harmonics[0].ties[n].total) / ohms,
+    shield: ohms === undefined || !volts[0] ? 0 : magnitude(volts[0].total) / ohms,
   };
 }
 
@@ -142,7 +164,7 @@ function heard({ ohms }: Tie, hears: Hearing, { harmonics }: MainsSolution, n: n
 const towards = (part: Complex, whole: Complex): number => part.re * whole.re + part.im * whole.im;
 
 /** Every tie that closes a ring through earth conductors and other ties; loudest first. */
-function loopsOf(system: MainsSystem, { harmonics }: MainsSolution, lines: readonly LineHum[]): Loop[] {
+function loopsOf(system: MainsSystem, volts: readonly TieHarmonic[][], lines: readonly LineHum[]): Loop[] {
   const WALL = '';
   const joined = new Map<string, { to: string; tie?: string }[]>();
   const join = (a: string, b: string, tie?: string) => {
@@ -167,9 +189,7 @@ function loopsOf(system: MainsSystem, { harmonics }: MainsSolution, lines: reado
     join(a, b, tie.id);
     if (!back) return [];
     const ties = [tie.id, ...back.flatMap((step) => step.tie ?? [])];
-    const amps = Math.sqrt(
-      harmonics.reduce((sum, { ties: all }) => sum + (magnitude(all[n].total) / tie.ohms!) ** 2, 0),
-    );
+    const amps = rms(volts[n].map(({ total }) => total)) / tie.ohms;
     return [
       {
         ties,
@@ -184,13 +204,19 @@ function loopsOf(system: MainsSystem, { harmonics }: MainsSolution, lines: reado
 
 const loads = (system: MainsSystem): Load[] =>
   [...loadsOf(system)].map(([outlet, units]) => {
-    const amps = units.reduce((sum, unit) => sum + unit.amps, 0);
+    const sum = (list: readonly MainsUnit[]) => list.reduce((all, unit) => all + unit.amps, 0);
+    const amps = sum(units);
+    const stated = sum(units.filter(({ assumed }) => !assumed));
     const rating = system.outlets.find(({ name }) => name === outlet)?.rating;
-    return { outlet, amps, watts: amps * system.volts, ...(rating && { rating }) };
+    return { outlet, amps, stated, watts: amps * system.volts, ...(rating && { rating }) };
   });
 
 /** Units that are joined to each other and to no earth, the set that leaks most. */
-function floatingOf(system: MainsSystem, { chassis, leakage }: MainsSolution): Pick<MainsReadings, 'floating'> {
+function floatingOf(
+  system: MainsSystem,
+  chassis: MainsReadings['chassis'],
+  leakage: MainsReadings['leakage'],
+): Pick<MainsReadings, 'floating'> {
   const set = new Map([EARTH, ...system.units.map(({ id }) => id)].map((id) => [id, id]));
   const root = (id: string): string => (set.get(id) === id ? id : root(set.get(id)!));
   for (const { between, ohms } of system.ties) if (ohms !== undefined) set.set(root(between[0]), root(between[1]));

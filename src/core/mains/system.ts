@@ -1,7 +1,6 @@
-import { CircuitError } from '../circuit';
-import { asDrawn, CONNECTORS, isCable, linkKind, reader, type Line, type Part } from '../gear';
+import { answered } from '../circuit';
+import { CONNECTORS, isCable, linkKind, reader, type Part } from '../gear';
 import { judgeAsDrawn } from '../check/check';
-import { solveLine, type Solved } from '../check/solve';
 import { openBudget } from '../noise/budget';
 import {
   endsInLink,
@@ -11,6 +10,7 @@ import {
   type MainsPlug,
   type Outlet,
   type RigDocument,
+  type RigLine,
   type Unit,
 } from '../rig';
 import { peakTargetOf } from '../schools';
@@ -24,6 +24,7 @@ import {
   ohmsPerMetre,
   RECTIFIED,
   SHIELD_PER_METRE,
+  LONGEST_LEAD,
   STRIP_LEAD,
   supplyOf,
   TIE,
@@ -40,6 +41,8 @@ export interface MainsUnit {
   /** 1, or -1 on the other leg of a split phase. */
   leg: 1 | -1;
   amps: Amps;
+  /** Its current is only what its kind usually takes. */
+  assumed: boolean;
   rectified: boolean;
 }
 
@@ -52,8 +55,9 @@ export interface MainsOutlet {
   rating?: Amps;
   /** Measured, where somebody has. */
   earth?: Ohms;
-  /** Of its lead and its contacts alone. */
+  /** Of its lead and its contacts alone: as stated or usual, and the most that it may have where not all is stated. */
   lead: Ohms;
+  longest: Ohms;
 }
 
 /** How a line hears what lies between the grounds at its ends. */
@@ -97,8 +101,11 @@ const USUALLY: Partial<Record<Unit['kind'], MainsPlug>> = {
   lamp: 'two-pin',
 };
 
-/** Makes out of a rig what its mains side is. */
-export function mainsSystem(document: RigDocument): MainsSystem {
+/** How lines hear, by the line as the document has it: what is plugged elsewhere changes nothing in that. */
+export type Hearings = WeakMap<RigLine, { host?: RigLine; hears?: Hearing }>;
+
+/** Makes out of a rig what its mains side is. @param hearings found already, for a rig with the same devices */
+export function mainsSystem(document: RigDocument, hearings: Hearings = new WeakMap()): MainsSystem {
   const { mains = {}, units = [], devices } = document;
   const { volts, hertz } = supplyOf(mains.supply);
   const known = new Set(units.map(({ device }) => device));
@@ -120,14 +127,13 @@ export function mainsSystem(document: RigDocument): MainsSystem {
     bonded: mains.neutral !== 'free',
     outlets,
     units: all.map((unit) => unitOf(document, unit, legs)),
-    ties: [...lineTies(document, all), ...connectionTies(document)],
+    ties: [...lineTies(document, all, hearings), ...connectionTies(document)],
   };
 }
 
-function unitOf({ devices }: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 | -1>): MainsUnit {
+function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 | -1>): MainsUnit {
   const { id, name, kind, outlet } = unit;
-  const device = devices.find((each) => each.id === unit.device);
-  const plug = unit.plug ?? (device?.batteries ? 'cells' : (USUALLY[kind] ?? 'three-pin'));
+  const plug = plugOf(document, unit);
   const stated = unit.leakage && unit.leakage.value * 1e-9;
   const earthed = plug === 'three-pin' || plug === 'earth lifted';
   return {
@@ -147,8 +153,19 @@ function unitOf({ devices }: RigDocument, unit: Unit, legs: ReadonlyMap<string, 
             ],
     leg: (outlet !== undefined && legs.get(outlet)) || 1,
     amps: plug === 'cells' ? 0 : (unit.current?.value ?? CURRENTS[kind]),
+    assumed: unit.current === undefined,
     rectified: RECTIFIED.has(kind),
   };
+}
+
+/** As stated; else as the rig says how its device or its source stands to earth; else as its kind usually is. */
+function plugOf({ devices, lines }: RigDocument, { plug, kind, device: id, line: of }: Unit): MainsPlug {
+  const device = devices.find((each) => each.id === id);
+  const line = lines.find((each) => each.id === of);
+  const source = line && !startsAtLink(line) ? line.source.choices?.ground : undefined;
+  const known = { earthed: 'three-pin', floating: 'two-pin', unknown: undefined } as const;
+  const said = device?.ground ?? (source as keyof typeof known | undefined) ?? 'unknown';
+  return plug ?? (device?.batteries && !device.ground ? 'cells' : (known[said] ?? USUALLY[kind] ?? 'three-pin'));
 }
 
 /** Every outlet that is stated, named by a unit, or named by another one; what nobody describes has a usual lead. */
@@ -160,12 +177,14 @@ function outletsOf(stated: readonly Outlet[], units: readonly Unit[]): MainsOutl
   return [...names].map((name) => {
     const own = stated.find((each) => each.name === name);
     const length = own?.length?.value ?? STRIP_LEAD.length;
-    const lead = length * ohmsPerMetre(own?.section?.value ?? STRIP_LEAD.section) + CONTACT;
+    const ohms = (metres: number, section: number) => metres * ohmsPerMetre(section) + CONTACT;
+    const lead = ohms(length, own?.section?.value ?? STRIP_LEAD.section);
     return {
       name,
       ...(own?.from && { from: own.from }),
       length,
       lead,
+      longest: ohms(own?.length?.value ?? LONGEST_LEAD.length, own?.section?.value ?? LONGEST_LEAD.section),
       ohms: own?.earth?.value ?? lead,
       ...(own?.rating && { rating: own.rating.value }),
       ...(own?.earth && { earth: own.earth.value }),
@@ -182,7 +201,7 @@ const connectionTies = ({ mains, units = [] }: RigDocument): Tie[] =>
   }));
 
 /** Every line whose ends are both units of the job. */
-function lineTies(document: RigDocument, units: readonly Unit[]): Tie[] {
+function lineTies(document: RigDocument, units: readonly Unit[], hearings: Hearings): Tie[] {
   return document.lines.flatMap((line): Tie[] => {
     if (endsInLink(line)) return [];
     const into = units.find(({ device }) => device === line.inlet.device);
@@ -191,13 +210,13 @@ function lineTies(document: RigDocument, units: readonly Unit[]): Tie[] {
       ? host && !endsInLink(host) && units.find(({ device }) => device === host.inlet.device)
       : units.find((unit) => unit.line === line.id);
     if (!into || !from || into.id === from.id) return [];
-    const path = rigPath(document, line.id);
-    if (!path) return [];
     // What a splitter joins lies behind it on the other line, too.
     const split = startsAtLink(line) ? host!.links.find(({ id }) => id === line.source.from.link) : undefined;
     const behind = split ? host!.links.slice(host!.links.indexOf(split) + 1) : [];
     const parts = [...(split ? [split] : []), ...line.links, ...behind];
-    const hears = hearingOf(document, path.line, line.id, line.name);
+    const kept = hearings.get(line);
+    const hears = kept && kept.host === host ? kept.hears : hearingOf(document, line);
+    hearings.set(line, { ...(host && { host }), ...(hears && { hears }) });
     return [
       {
         id: line.id,
@@ -227,31 +246,29 @@ const shieldOhms = (parts: readonly Part[]): Ohms =>
 const lengthOf = (part: Part): Metres => reader(linkKind(part.kind), part).value('length');
 
 /** How a line hears; undefined for one whose circuit has no answer. */
-function hearingOf(document: RigDocument, line: Line, id: string, name: string): Hearing | undefined {
-  let solved: Solved;
-  try {
-    solved = solveLine(asDrawn(line), peakTargetOf(schoolsOf(document)));
-  } catch (problem) {
-    if (problem instanceof CircuitError) return undefined;
-    throw problem;
-  }
-  const budget = openBudget(line, { target: peakTargetOf(schoolsOf(document)) });
-  const at = line.links.findIndex((part) => linkKind(part.kind).breaksLoops);
-  const single = solved.circuit.junctions.map(({ plug }) => {
-    const { pairs, reference } = CONNECTORS[plug];
-    return pairs[0].includes(reference);
+function hearingOf(document: RigDocument, { id, name }: RigLine): Hearing | undefined {
+  const line = rigPath(document, id)?.line;
+  if (!line) return undefined;
+  const schools = schoolsOf(document);
+  return answered(() => {
+    const { solved, findings } = judgeAsDrawn(line, schools);
+    const budget = openBudget(line, { target: peakTargetOf(schools) });
+    const at = line.links.findIndex((part) => linkKind(part.kind).breaksLoops);
+    const single = solved.circuit.junctions.map(({ plug }) => {
+      const { pairs, reference } = CONNECTORS[plug];
+      return pairs[0].includes(reference);
+    });
+    const entry = findings.some(({ code }) => code === 'unbalanced-entry');
+    const [box] = at < 0 ? [] : [line.links[at]];
+    const unbalanced = (!box && entry) || single.slice(0, box && at + 1).some(Boolean);
+    const share = box ? shieldOhms(line.links.slice(0, at)) / shieldOhms(line.links) : 1;
+    return {
+      line: id,
+      name,
+      how: box ? 'transformer' : unbalanced ? 'unbalanced' : 'balanced',
+      unbalanced: unbalanced ? share : 0,
+      ratio: box && 'ratio' in linkKind(box.kind).figures ? 1 / reader(linkKind(box.kind), box).value('ratio') : 1,
+      ...(!('reason' in budget) && { toDbfs: budget.toDbfs }),
+    };
   });
-  const whole = shieldOhms(line.links);
-  const before = at < 0 ? line.links : line.links.slice(0, at);
-  const entry = judgeAsDrawn(line, schoolsOf(document)).findings.some(({ code }) => code === 'unbalanced-entry');
-  const unbalanced = (at < 0 && entry) || single.slice(0, at < 0 ? undefined : at + 1).some(Boolean);
-  const box = at < 0 ? undefined : line.links[at];
-  return {
-    line: id,
-    name,
-    how: at >= 0 ? 'transformer' : unbalanced ? 'unbalanced' : 'balanced',
-    unbalanced: unbalanced ? (at < 0 ? 1 : shieldOhms(before) / whole) : 0,
-    ratio: box && 'ratio' in linkKind(box.kind).figures ? 1 / reader(linkKind(box.kind), box).value('ratio') : 1,
-    ...(!('reason' in budget) && { toDbfs: budget.toDbfs }),
-  };
 }

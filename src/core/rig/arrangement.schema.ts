@@ -31,6 +31,7 @@ import type { DcLoad, DcSupply, DirectCurrent } from './directCurrent';
 import type { InletRef } from '../gear';
 import {
   CONNECTIONS,
+  EARTH,
   MOST_CONNECTIONS,
   MOST_OUTLETS,
   PLUGS,
@@ -112,6 +113,7 @@ const wishes = once(() =>
   }).description('what a plan has to keep to'),
 );
 
+const grounded = Joi.string().pattern(new RegExp(`^([a-z0-9][a-z0-9-]{0,63}|${EARTH})$`));
 const mains = once(() =>
   exactly<Mains>({
     supply: Joi.valid(...Object.keys(SUPPLIES)),
@@ -130,7 +132,7 @@ const mains = once(() =>
     connections: Joi.array()
       .items(
         exactly<Connection>({
-          between: two(identifier).required(),
+          between: two(grounded).required().description(`ids of units; "${EARTH}" for the earth of the supply in use`),
           kind: Joi.valid(...Object.keys(CONNECTIONS)).required(),
         }),
       )

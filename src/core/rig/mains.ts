@@ -5,7 +5,7 @@ export const PLUGS = {
   'three-pin': 'three-pin, earthed',
   'two-pin': 'two-pin',
   cells: 'batteries',
-  'earth lifted': 'three-pin with its earth taken away',
+  'earth lifted': 'three-pin, earth missing',
 } as const;
 export type MainsPlug = keyof typeof PLUGS;
 
@@ -59,8 +59,8 @@ export interface Mains {
   connections?: Connection[];
 }
 
-/** Stands for the earth of the supply in use, where something is joined to that. */
-export const EARTH = 'earth';
+/** Stands for the earth of the supply in use, where something is joined to that; no unit can be called so. */
+export const EARTH = 'supply earth';
 
 export const MOST_OUTLETS = 64;
 export const MOST_CONNECTIONS = 256;

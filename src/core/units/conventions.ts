@@ -44,13 +44,9 @@ export type Conventions = { [N in ConventionName]: (typeof CONVENTIONS)[N]['opti
 
 export const CONVENTION_NAMES = Object.keys(CONVENTIONS) as ConventionName[];
 
-export const STANDARD_CONVENTIONS: Conventions = {
-  lengths: 'metres',
-  mains: '50',
-  ground: 'ground',
-  clock: '24',
-  decimals: 'point',
-};
+export const STANDARD_CONVENTIONS = Object.fromEntries(
+  CONVENTION_NAMES.map((name) => [name, CONVENTIONS[name].options[0].value]),
+) as Conventions;
 
 /** One for all that runs in a process, a worker or a page: bundles of one process share it. */
 const shared = globalThis as { inletCheckConventions?: Conventions };

@@ -9,7 +9,7 @@ import { useState } from 'react';
 import { inletKind, type Figure } from '@/core/gear';
 import type { Device } from '@/core/rig';
 import { plural } from '@/core/units';
-import { FigureField } from '../figures/FigureField';
+import { FigureGrid } from '../figures/FigureGrid';
 import { commonFigures, type SetFigures } from './deviceForm';
 
 interface Props {
@@ -42,23 +42,11 @@ export function InletFigures({ device, kinds, set, onSet }: Props) {
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
             What is typed here is set on every one of them. Empty where they differ, or where the typical figure holds.
           </Typography>
-          <Box
-            sx={{
-              display: 'grid',
-              columnGap: 3,
-              rowGap: 1.75,
-              gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))',
-            }}
-          >
-            {Object.entries(kind.figures).map(([name, spec]) => (
-              <FigureField
-                key={name}
-                spec={spec}
-                figure={name in (set[value] ?? {}) ? set[value][name] : common[name]}
-                onChange={(figure) => onSet(value, name, figure)}
-              />
-            ))}
-          </Box>
+          <FigureGrid
+            specs={kind.figures}
+            figures={{ ...common, ...set[value] }}
+            onChange={(name, figure) => onSet(value, name, figure)}
+          />
         </Collapse>
       </Box>
     );

@@ -3,11 +3,11 @@
 import HelpOutlineIcon from '@mui/icons-material/HelpOutlineOutlined';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { Late } from '../shell/Late';
 import { useShortcut } from '../shell/useShortcut';
 
-const HelpDialog = dynamic(() => import('./HelpDialog').then((file) => file.HelpDialog), { ssr: false });
+const load = () => import('./HelpDialog').then((file) => file.HelpDialog);
 
 /** Keys and glossary; listens for ? where it is in the bar. */
 export function HelpButton({ listens }: { listens: boolean }) {
@@ -20,7 +20,7 @@ export function HelpButton({ listens }: { listens: boolean }) {
           <HelpOutlineIcon fontSize="small" />
         </IconButton>
       </Tooltip>
-      {open && <HelpDialog onClose={() => setOpen(false)} />}
+      {open && <Late load={load} props={{ onClose: () => setOpen(false) }} />}
     </>
   );
 }

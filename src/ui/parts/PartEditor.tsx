@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { memo, useState } from 'react';
 import { CONNECTORS, kindAt, linkKind, reader, type AnyKind, type Part, type PartRef } from '@/core/gear';
-import { FigureField } from '../figures/FigureField';
+import { FigureGrid } from '../figures/FigureGrid';
 import { FaultEditor } from './FaultEditor';
 import { worded } from '@/core/units/conventions';
 
@@ -90,28 +90,17 @@ export const PartEditor = memo(function PartEditor(props: Props) {
           <Typography variant="h3" component="h4">
             Figures
           </Typography>
-          <Box
-            sx={{
-              display: 'grid',
-              columnGap: 3,
-              rowGap: 1.75,
-              gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 300px), 1fr))',
+          <FigureGrid
+            key={part.kind}
+            specs={kind.figures}
+            figures={part.figures ?? {}}
+            onChange={(name, figure) => {
+              const figures = { ...part.figures };
+              if (figure) figures[name] = figure;
+              else delete figures[name];
+              onChange({ ...part, figures });
             }}
-          >
-            {Object.entries(kind.figures).map(([name, spec]) => (
-              <FigureField
-                key={`${part.kind}.${name}`}
-                spec={spec}
-                figure={part.figures?.[name]}
-                onChange={(figure) => {
-                  const figures = { ...part.figures };
-                  if (figure) figures[name] = figure;
-                  else delete figures[name];
-                  onChange({ ...part, figures });
-                }}
-              />
-            ))}
-          </Box>
+          />
         </Stack>
       )}
     </Stack>

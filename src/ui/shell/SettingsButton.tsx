@@ -3,10 +3,10 @@
 import SettingsIcon from '@mui/icons-material/SettingsOutlined';
 import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { Late } from './Late';
 
-const SettingsDialog = dynamic(() => import('./SettingsDialog').then((file) => file.SettingsDialog), { ssr: false });
+const load = () => import('./SettingsDialog').then((file) => file.SettingsDialog);
 
 /** How figures and words are written. */
 export function SettingsButton() {
@@ -18,7 +18,7 @@ export function SettingsButton() {
           <SettingsIcon fontSize="small" />
         </IconButton>
       </Tooltip>
-      {open && <SettingsDialog onClose={() => setOpen(false)} />}
+      {open && <Late load={load} props={{ onClose: () => setOpen(false) }} />}
     </>
   );
 }

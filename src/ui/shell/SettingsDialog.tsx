@@ -43,7 +43,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
         </Stack>
         <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
           For everyone who uses this server. Files keep metres and decimal points, so that any program reads them. The
-          mains frequency is the one the simulated interface hums at.
+          mains frequency sets the usual supply and what the simulated interface hums at.
         </Typography>
         {failed && (
           <Alert severity="error" sx={{ mt: 2 }}>
@@ -55,7 +55,8 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={busy} onClick={() => void save()}>
+        {/* Not disabled meanwhile: a button that is loses the focus. */}
+        <Button variant="contained" onClick={() => !busy && void save()}>
           Save settings
         </Button>
       </DialogActions>

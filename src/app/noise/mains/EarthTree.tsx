@@ -7,15 +7,15 @@ import type { MainsReport } from '@/core/mains';
 import { quantity } from '@/core/units/format';
 import { BUS, treeLayout } from './treeLayout';
 
-/** The tree of earth conductors from the left, shields and what else ties it into rings at the right. */
+/** The tree of earth conductors from the left, shields and what else closes loops at the right. */
 export function EarthTree({ report }: { report: MainsReport }) {
   const { palette } = useTheme().vars!;
   const id = useId();
   const layout = useMemo(() => treeLayout(report), [report]);
   const { loops } = report.readings;
-  const [ring] = loops;
-  const inRing = new Set(ring?.units);
-  const outletsInRing = new Set(outletsOf(report, ring?.units ?? []));
+  const [worst] = loops;
+  const inLoop = new Set(worst?.units);
+  const outletsInLoop = new Set(outletsOf(report, worst?.units ?? []));
   const numberOf = (tie: string) => loops.findIndex(({ ties }) => ties[0] === tie) + 1;
   const weight = (heavy: boolean) => (heavy ? 3.5 : 1.2);
   // Heavy is what matters most; alarming only where it is heard.
@@ -33,23 +33,23 @@ export function EarthTree({ report }: { report: MainsReport }) {
         style={{ display: 'block', fontSize: 13, fontFamily: 'inherit' }}
       >
         <title id={id}>{spoken(report)}</title>
-        {heavyLast(layout.outlets, ({ name }) => outletsInRing.has(name)).map(({ name, x, y, from }) => (
+        {heavyLast(layout.outlets, ({ name }) => outletsInLoop.has(name)).map(({ name, x, y, from }) => (
           <path
             key={name}
             d={elbow(from, { x, y }, from.x + BUS)}
             fill="none"
-            stroke={ink(outletsInRing.has(name))}
-            strokeWidth={weight(outletsInRing.has(name))}
+            stroke={ink(outletsInLoop.has(name))}
+            strokeWidth={weight(outletsInLoop.has(name))}
           />
         ))}
-        {heavyLast(layout.units, ({ id: unit }) => inRing.has(unit)).map(({ id: unit, x, y, from }) =>
+        {heavyLast(layout.units, ({ id: unit }) => inLoop.has(unit)).map(({ id: unit, x, y, from }) =>
           from ? (
             <path
               key={unit}
               d={elbow(from, { x: x - 8, y }, from.x + BUS)}
               fill="none"
-              stroke={ink(inRing.has(unit))}
-              strokeWidth={weight(inRing.has(unit))}
+              stroke={ink(inLoop.has(unit))}
+              strokeWidth={weight(inLoop.has(unit))}
             />
           ) : null,
         )}
@@ -58,7 +58,7 @@ export function EarthTree({ report }: { report: MainsReport }) {
           <Tag key={name} x={x} y={y} text={name} />
         ))}
         {layout.units.map(({ id: unit, name, x, y, how }) => (
-          <text key={unit} x={x} y={y + 4} fill={palette.text.primary} fontWeight={inRing.has(unit) ? 700 : 400}>
+          <text key={unit} x={x} y={y + 4} fill={palette.text.primary} fontWeight={inLoop.has(unit) ? 700 : 400}>
             {short(name, how ? 18 : 26)}
             {how && (
               <tspan fill={palette.text.secondary} fontWeight={400} fontSize={12}>
@@ -146,8 +146,8 @@ function outletsOf({ system }: MainsReport, units: readonly string[]): string[] 
 
 function spoken({ system, readings }: MainsReport): string {
   const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
-  const rings = readings.loops.map(
-    ({ units, amps }, n) => `Ring ${n + 1}: ${units.map(nameOf).join(', ')}, ${quantity(amps, 'A')}.`,
+  const loops = readings.loops.map(
+    ({ units, amps }, n) => `Loop ${n + 1}: ${units.map(nameOf).join(', ')}, ${quantity(amps, 'A')}.`,
   );
-  return `${system.units.length} units on ${system.outlets.length} outlets. ${rings.join(' ') || 'No ring.'}`;
+  return `${system.units.length} units on ${system.outlets.length} outlets. ${loops.join(' ') || 'No loop.'}`;
 }

@@ -23,7 +23,7 @@ export function MainsPanel({ report, failed, onChange, onTold }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
-        What is wrong, and what would help
+        Findings and remedies
       </Typography>
       {failed && (
         <Alert severity="error" sx={{ mt: 1 }}>

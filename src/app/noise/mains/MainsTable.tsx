@@ -29,12 +29,13 @@ export function MainsTable({
             '& th, & td': {
               textAlign: 'left',
               py: 0.5,
-              pr: 1.5,
+              pr: 1,
               borderTop: 1,
               borderColor: 'divider',
               verticalAlign: 'middle',
             },
             '& td': { whiteSpace: 'nowrap' },
+            '& tbody th': { minWidth: 96 },
             '& thead th': { color: 'text.secondary', fontWeight: 500, borderTop: 0, whiteSpace: 'nowrap' },
           }}
         >

@@ -2,11 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { MainsReport } from '@/core/mains';
+import { usualSupply, type MainsReport } from '@/core/mains';
 import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
 import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { ConnectionTable } from './ConnectionTable';
 import { EarthTree } from './EarthTree';
 import { VERDICTS } from './verdicts';
 import { MainsTable } from './MainsTable';
@@ -33,16 +34,16 @@ export function MainsView({ document, report, onChange }: Props) {
           <Typography sx={{ fontWeight: 650 }}>{report.findings[0].what}</Typography>
         </Box>
       )}
-      <Typography variant="h2">Earth tree, and what ties it into rings</Typography>
+      <Typography variant="h2">Earth tree and ground loops</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Earth conductors from the left; shields and other joints at the right, dashed. Ring 1, heavy, is the one that
-        the worst line hears.
+        Earth conductors from the left; shields and other connections at the right, dashed. Loop 1, drawn heavy, is the
+        one the worst line hears.
       </Typography>
       {report && <EarthTree report={report} />}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 2 }}>
         <Choice
           label="Supply"
-          value={mains.supply ?? '230 V 50 Hz'}
+          value={mains.supply ?? usualSupply()}
           onChoose={(supply) => set({ supply: supply as SupplyName })}
           options={Object.entries(SUPPLIES).map(([value, { label }]) => [value, label] as const)}
         />
@@ -51,15 +52,16 @@ export function MainsView({ document, report, onChange }: Props) {
           value={mains.neutral ?? 'unknown'}
           onChoose={(to) => set({ neutral: to === 'unknown' ? undefined : (to as 'bonded' | 'free') })}
           options={[
-            ['unknown', 'not known: taken as joined'],
-            ['bonded', 'joined at the supply'],
-            ['free', 'not joined (inverter, generator)'],
+            ['unknown', 'unknown (assumed bonded)'],
+            ['bonded', 'bonded at the supply'],
+            ['free', 'not bonded (inverter, generator)'],
           ]}
           width={260}
         />
       </Box>
       {report && <UnitTable document={document} report={report} onChange={onChange} />}
       {report && <OutletTable document={document} report={report} onChange={onChange} />}
+      {report && <ConnectionTable document={document} report={report} onChange={onChange} />}
       {report && <HeardTable report={report} />}
     </Box>
   );
@@ -71,8 +73,8 @@ function HeardTable({ report: { readings, system } }: { report: MainsReport }) {
   if (readings.lines.length === 0)
     return (
       <Typography variant="body2" sx={{ mt: 3 }}>
-        No line joins two units of this list, so none hears hum by this way. Say in the table which line a unit is the
-        source of.
+        No line connects two of these units, so none hears hum this way. Choose under “Source of” which line a unit
+        feeds.
       </Typography>
     );
   return (

@@ -2,12 +2,11 @@
 
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import type { MainsReport } from '@/core/mains';
-import type { Figure } from '@/core/gear';
 import type { Outlet, RigDocument } from '@/core/rig';
 import { OUTLET_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
+import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 
 interface Props {
@@ -17,7 +16,13 @@ interface Props {
 }
 
 type OutletFigure = keyof typeof OUTLET_FIGURES;
-const FIELDS: readonly OutletFigure[] = ['length', 'section', 'earth', 'rating'];
+/** What can be stated of an outlet: its heading, and what stands in its field where nobody has. */
+const FIELDS: readonly [figure: OutletFigure, heading: string, usual: string][] = [
+  ['length', 'Lead (m)', 'usual'],
+  ['section', 'Section (mm²)', 'usual'],
+  ['earth', 'Earth path (Ω)', 'not read'],
+  ['rating', 'Rating (A)', 'unknown'],
+];
 const WALL = '';
 
 /** Every outlet and strip: what it hangs on, its lead, what hangs on it. */
@@ -36,12 +41,7 @@ export function OutletTable({ document, report: { system, readings }, onChange }
   return (
     <MainsTable
       title="Outlets and strips"
-      headings={[
-        'Outlet',
-        'Plugged into',
-        ...FIELDS.map((name) => `${OUTLET_FIGURES[name].label} (${OUTLET_FIGURES[name].unit})`),
-        'Carries',
-      ]}
+      headings={['Outlet', 'Plugged into', ...FIELDS.map(([, heading]) => heading), 'Load']}
     >
       {system.outlets.map(({ name, from }) => {
         const own = document.mains?.outlets?.find((each) => each.name === name);
@@ -70,12 +70,13 @@ export function OutletTable({ document, report: { system, readings }, onChange }
                   ))}
               </TextField>
             </td>
-            {FIELDS.map((figure) => (
+            {FIELDS.map(([figure, , usual]) => (
               <td key={figure}>
                 <FigureCell
                   key={own?.[figure]?.value}
                   label={`${OUTLET_FIGURES[figure].label} of ${name}`}
-                  figure={figure}
+                  range={OUTLET_FIGURES[figure]}
+                  usual={usual}
                   value={own?.[figure]}
                   onSet={(to) => set(name, { [figure]: to })}
                 />
@@ -98,38 +99,3 @@ function hangsOn({ outlets }: MainsReport['system'], name: string, on: string): 
 
 const clean = (outlet: Outlet): Outlet =>
   Object.fromEntries(Object.entries(outlet).filter(([, value]) => value !== undefined)) as unknown as Outlet;
-
-function FigureCell({
-  label,
-  figure,
-  value,
-  onSet,
-}: {
-  label: string;
-  figure: OutletFigure;
-  value?: Figure;
-  onSet: (to: Figure | undefined) => void;
-}) {
-  const { min, max, unit } = OUTLET_FIGURES[figure];
-  const [text, setText] = useState(value ? String(value.value) : '');
-  const number = Number(text.trim().replace(',', '.'));
-  const bad = text.trim() !== '' && !(number >= min && number <= max);
-  const commit = () => {
-    if (bad || number === value?.value) return;
-    if (text.trim() === '') return value && onSet(undefined);
-    onSet({ value: number, unit, basis: 'measured' } as Figure);
-  };
-  return (
-    <TextField
-      value={text}
-      placeholder="typical"
-      error={bad}
-      helperText={bad ? `${min} to ${max} ${unit}` : undefined}
-      onChange={({ target }) => setText(target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => event.key === 'Enter' && commit()}
-      slotProps={{ htmlInput: { 'aria-label': label, inputMode: 'decimal' } }}
-      sx={{ width: 92 }}
-    />
-  );
-}

@@ -10,9 +10,10 @@ import TextField from '@mui/material/TextField';
 import { useState, type FormEvent } from 'react';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
 import { PLUGS, UNIT_KINDS, type MainsPlug, type RigDocument, type UnitKind } from '@/core/rig';
-import { MOST_UNITS } from '@/core/rig/deviceFigures';
+import { MOST_UNITS, UNIT_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
+import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 
 interface Props {
@@ -24,12 +25,23 @@ interface Props {
 /** Every unit: how it is plugged, where, and what that gives. */
 export function UnitTable({ document, report: { system, readings }, onChange }: Props) {
   const outlets = system.outlets.map(({ name }) => name);
+  const statedOf = (unit: string) => document.units?.find(({ id }) => id === unit);
   return (
     <MainsTable
       title="Units"
-      headings={['Unit', 'Plug', 'Outlet or strip', 'Source of', 'Takes', 'Leaks', 'Chassis', '']}
+      headings={[
+        'Unit',
+        'Plug',
+        'Outlet or strip',
+        'Source of',
+        'Current (A)',
+        'Filter (nF)',
+        'Leakage',
+        'Chassis',
+        '',
+      ]}
     >
-      {system.units.map(({ id, name, plug, outlet, amps }, n) => (
+      {system.units.map(({ id, name, plug, outlet, amps, leaks }, n) => (
         <tr key={id}>
           <th scope="row">{name}</th>
           <td>
@@ -40,7 +52,7 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
               onChange={({ target }) =>
                 onChange((from) => withMainsEdit(from, { do: 'plug', unit: id, plug: target.value as MainsPlug }))
               }
-              sx={{ minWidth: 170 }}
+              sx={{ width: 158 }}
             >
               {Object.entries(PLUGS).map(([value, label]) => (
                 <MenuItem key={value} value={value}>
@@ -70,15 +82,32 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
                   }}
                 />
               )}
-              sx={{ minWidth: 180 }}
+              sx={{ width: 140 }}
             />
           </td>
           <td>
             <SourceOf document={document} unit={id} name={name} onChange={onChange} />
           </td>
-          <td>{plug === 'cells' ? '–' : quantity(amps, 'A')}</td>
-          <td>{readings.leakage[n].amps === 0 ? '–' : quantity(readings.leakage[n].amps, 'A')}</td>
-          <td>{quantityOf(readings.chassis[n].volts)}</td>
+          {(['current', 'leakage'] as const).map((figure) => (
+            <td key={figure}>
+              {plug === 'cells' ? (
+                '–'
+              ) : (
+                <FigureCell
+                  key={statedOf(id)?.[figure]?.value}
+                  label={`${UNIT_FIGURES[figure].label}: ${name}`}
+                  range={UNIT_FIGURES[figure]}
+                  value={statedOf(id)?.[figure]}
+                  usual={String(figure === 'current' ? amps : Number((leaks[0].farads * 1e9).toPrecision(3)))}
+                  onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit: id, figure, to }))}
+                />
+              )}
+            </td>
+          ))}
+          <td>
+            {readings.leakage[n].amps > 0 && <div>{quantity(readings.leakage[n].amps, 'A')}</div>}
+            {quantityOf(readings.chassis[n].volts)}
+          </td>
           <td>
             {document.units?.some((unit) => unit.id === id && unit.device === undefined) && (
               <IconButton
@@ -117,7 +146,7 @@ function SourceOf({
       onChange={({ target }) =>
         onChange((from) => withMainsEdit(from, { do: 'source', unit, line: target.value || undefined }))
       }
-      sx={{ minWidth: 130, maxWidth: 170 }}
+      sx={{ width: 132 }}
     >
       <MenuItem value="">no line</MenuItem>
       {lines.map(({ id, name: line }) => (
@@ -156,7 +185,7 @@ function AddUnit({ full, onChange }: { full: boolean; onChange: Props['onChange'
         slotProps={{ htmlInput: { maxLength: 80 } }}
       />
       <Choice
-        label="What it is"
+        label="Kind of unit"
         value={kind}
         onChoose={(to) => setKind(to as UnitKind)}
         options={Object.entries(UNIT_KINDS)

@@ -21,7 +21,7 @@ export interface TreeLayout {
   ties: { id: string; name: string; x: number; y: [number, number]; at: number; open: boolean }[];
 }
 
-/** Where the earth tree and what ties it into rings are drawn; no two rows and no two lanes lie on each other. */
+/** Where the earth tree and what closes loops are drawn; no two rows and no two lanes lie on each other. */
 export function treeLayout({ system }: Pick<MainsReport, 'system'>): TreeLayout {
   const { units, outlets, ties } = system;
   const children = (name: string | undefined) => outlets.filter(({ from }) => from === name);

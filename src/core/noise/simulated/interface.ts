@@ -15,6 +15,7 @@ export interface InterfaceState {
   room?: Room;
   rung?: Rung;
   faults?: readonly FaultName[];
+  /** Of the supply, as it is called; what is set for the application where left out. */
   mains?: Hertz;
 }
 
@@ -28,7 +29,7 @@ const [ROOM_SOUNDS, TALKING]: [Decibels, Decibels] = [24, 36];
  * @throws CircuitError for a line whose circuit has no single answer
  */
 export function interfaceScene(line: Line, state: InterfaceState): { scene: Scene; gain: Decibels } | NoBudget {
-  const { rung = 'as-used', faults = [], mains = mainsFrequency() - OFF } = state;
+  const { rung = 'as-used', faults = [], mains = mainsFrequency() } = state;
   const planned = openBudget(line, state);
   if ('reason' in planned) return planned;
   const has = (of: 'fullGain' | 'gate' | 'talk' | 'muted') =>
@@ -45,7 +46,7 @@ export function interfaceScene(line: Line, state: InterfaceState): { scene: Scen
   const picked = behind
     ? []
     : faults.flatMap((name) =>
-        SIMULATED_FAULTS[name].tones(mains).map(({ hz, level }) => ({ hz, dbfs: level + open.toDbfs })),
+        SIMULATED_FAULTS[name].tones(mains - OFF).map(({ hz, level }) => ({ hz, dbfs: level + open.toDbfs })),
       );
   const floor = 10 * Math.log10(noise.reduce((sum, { hz, power }) => sum + (power * hz) / 6, 0));
   const talks = (has('talk') || has('gate')) && !behind && rung === 'as-used';

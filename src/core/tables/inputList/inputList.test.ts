@@ -99,6 +99,8 @@ test('a column that no line knows by itself comes back from the notes', () => {
     '1,Announcer,"dynamic, guide",round base,on the quay',
     expect.stringMatching(/^2,Host,"?[a-z, ]+"?,,$/),
   ]);
+  const twice = 'Ch,Name,Mic,Extra,Extra\r\n1,Announcer,"dynamic, guide",red tape,=SUM(A1)\r\n';
+  expect(inputList(read(twice).document)).toBe(twice.replace('=SUM(A1)', '" =SUM(A1)"'));
   expect(inputList(list.document, 'usual columns')).toMatch(/^Ch,Name,Mic\/DI,Via,/);
 });
 

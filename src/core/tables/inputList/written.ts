@@ -53,7 +53,7 @@ function written(document: RigDocument, columns: readonly ListColumn[]): string 
   // Two columns may have one heading: they are told apart by their place.
   const keys = columns.map((_, n) => String(n));
   const rows = document.lines.map((line, n) =>
-    Object.fromEntries(columns.map((column, k) => [String(k), cellOf(document, line, n, column, columns)])),
+    Object.fromEntries(columns.map((_, k) => [String(k), cellOf(document, line, n, k, columns)])),
   );
   return writeCsv(
     keys,
@@ -62,18 +62,13 @@ function written(document: RigDocument, columns: readonly ListColumn[]): string 
   );
 }
 
-function cellOf(
-  document: RigDocument,
-  line: RigLine,
-  n: number,
-  { heading, holds }: ListColumn,
-  columns: readonly ListColumn[],
-): string {
+function cellOf(document: RigDocument, line: RigLine, n: number, at: number, columns: readonly ListColumn[]): string {
+  const { heading, holds } = columns[at];
   const ref = endsInLink(line) ? undefined : line.inlet;
   const device = ref && document.devices.find(({ id }) => id === ref.device);
   switch (holds) {
     case undefined:
-      return noteUnder(line, heading);
+      return noteUnder(line, heading, columns, at);
     case 'number':
       // Where no other column says it, the number is that of the inlet.
       return columns.some((each) => each.holds === 'inlet') || !ref ? String(n + 1) : ref.inlet;
@@ -119,15 +114,20 @@ function cableApart({ links }: RigLine, columns: readonly ListColumn[]) {
 
 const BETWEEN = '; ';
 
-/** What a line's note keeps of a column that no line knows by itself. */
-const noteUnder = ({ note = '' }: RigLine, heading: string): string =>
-  heading === ''
-    ? ''
-    : note
-        .split(BETWEEN)
-        .filter((piece) => piece.startsWith(`${heading}: `))
-        .map((piece) => piece.slice(heading.length + 2))
-        .join(BETWEEN);
+/**
+ * What a line's note keeps of a column that no line knows by itself; where several columns have one heading, each has its
+ * own piece, and the last of them whatever is left.
+ */
+function noteUnder({ note = '' }: RigLine, heading: string, columns: readonly ListColumn[], at: number): string {
+  if (heading === '') return '';
+  const pieces = note
+    .split(BETWEEN)
+    .filter((piece) => piece.startsWith(`${heading}: `))
+    .map((piece) => piece.slice(heading.length + 2));
+  const alike = columns.flatMap((column, n) => (!column.holds && column.heading === heading ? [n] : []));
+  const first = alike.indexOf(at);
+  return pieces.slice(first, at === alike.at(-1) ? undefined : first + 1).join(BETWEEN);
+}
 
 /** A line's note without what its own columns hold. */
 const noteBut = ({ note = '' }: RigLine, columns: readonly ListColumn[]): string =>

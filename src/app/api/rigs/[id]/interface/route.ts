@@ -4,7 +4,7 @@ import { CircuitError } from '@/core/circuit';
 import { RUNGS, type Rung } from '@/core/noise/ladder';
 import { FAULT_NAMES, interfaceScene, renderer, troublesOf, type FaultName } from '@/core/noise/simulated';
 import { peakTargetOf } from '@/core/schools';
-import { rigPath, schoolsOf } from '@/core/rig';
+import { rigPath, schoolsOf, SUPPLIES } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
 import { handled, notFound } from '../../../handled';
@@ -71,6 +71,7 @@ export async function GET(request: NextRequest, { params }: Context): Promise<Ne
       interfaceScene(path.line, {
         target: peakTargetOf(schoolsOf(document)),
         room: roomOf(document, wanted.line),
+        ...(document.mains?.supply && { mains: SUPPLIES[document.mains.supply].hertz }),
         gain: wanted.gain,
         rung: wanted.rung,
         faults: [...new Set([...wanted.faults, ...troubles])],

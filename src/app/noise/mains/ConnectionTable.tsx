@@ -1,0 +1,70 @@
+'use client';
+
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import IconButton from '@mui/material/IconButton';
+import { useState } from 'react';
+import { withMainsEdit, type MainsReport } from '@/core/mains';
+import { CONNECTIONS, EARTH, type ConnectionKind, type RigDocument } from '@/core/rig';
+import { MOST_CONNECTIONS } from '@/core/rig/mains';
+import { Choice } from '@/ui/shell/Choice';
+import { MainsTable } from './MainsTable';
+
+interface Props {
+  document: RigDocument;
+  report: MainsReport;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+}
+
+/** What joins the grounds of units beside the lines: data and display leads, racks, bonding leads. */
+export function ConnectionTable({ document, report: { system }, onChange }: Props) {
+  const connections = document.mains?.connections ?? [];
+  const ends = [...system.units.map(({ id, name }) => [id, name] as const), [EARTH, 'earth of the supply'] as const];
+  const nameOf = (id: string) => ends.find(([each]) => each === id)?.[1] ?? id;
+  const [kind, setKind] = useState<ConnectionKind>('USB');
+  const [[a, b], setBetween] = useState(['', '']);
+  return (
+    <MainsTable title="Connections besides the lines" headings={['Between', 'and', 'Kind', '']}>
+      {connections.map(({ between, kind: own }, at) => (
+        <tr key={`${between.join(' ')} ${at}`}>
+          <th scope="row">{nameOf(between[0])}</th>
+          <td>{nameOf(between[1])}</td>
+          <td>{CONNECTIONS[own]}</td>
+          <td>
+            <IconButton
+              aria-label={`Remove ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`}
+              onClick={() => onChange((from) => withMainsEdit(from, { do: 'disconnect', at }))}
+            >
+              <DeleteOutlineIcon fontSize="small" />
+            </IconButton>
+          </td>
+        </tr>
+      ))}
+      <tr>
+        <td colSpan={4}>
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, py: 0.5 }}>
+            <Choice label="From" value={a} onChoose={(to) => setBetween([to, b])} options={ends} />
+            <Choice label="To" value={b} onChoose={(to) => setBetween([a, to])} options={ends} />
+            <Choice
+              label="Kind of connection"
+              value={kind}
+              onChoose={(to) => setKind(to as ConnectionKind)}
+              options={Object.entries(CONNECTIONS)}
+            />
+            <Button
+              variant="outlined"
+              disabled={!a || !b || a === b || connections.length >= MOST_CONNECTIONS}
+              onClick={() => {
+                onChange((from) => withMainsEdit(from, { do: 'connect', between: [a, b], kind }));
+                setBetween(['', '']);
+              }}
+            >
+              Add connection
+            </Button>
+          </Box>
+        </td>
+      </tr>
+    </MainsTable>
+  );
+}

@@ -1,0 +1,43 @@
+'use client';
+
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import type { Figure } from '@/core/gear';
+import type { Range } from '@/core/rig/deviceFigures';
+
+interface Props {
+  label: string;
+  range: Range;
+  value?: Figure;
+  /** What holds where nothing is typed. */
+  usual: string;
+  onSet: (to: Figure | undefined) => void;
+}
+
+/** A figure in a table: taken over by Enter or on leaving it, back to what was there by Escape. */
+export function FigureCell({ label, range: { min, max, unit }, value, usual, onSet }: Props) {
+  const before = value ? String(value.value) : '';
+  const [text, setText] = useState(before);
+  const number = Number(text.trim().replace(',', '.'));
+  const bad = text.trim() !== '' && !(number >= min && number <= max);
+  const commit = () => {
+    if (bad || text.trim() === before) return;
+    onSet(text.trim() === '' ? undefined : { value: number, unit, basis: 'measured' });
+  };
+  return (
+    <TextField
+      value={text}
+      placeholder={usual}
+      error={bad}
+      helperText={bad ? `${min} to ${max} ${unit}` : undefined}
+      onChange={({ target }) => setText(target.value)}
+      onBlur={commit}
+      onKeyDown={({ key }) => {
+        if (key === 'Enter') commit();
+        if (key === 'Escape') setText(before);
+      }}
+      slotProps={{ htmlInput: { 'aria-label': label, inputMode: 'decimal' } }}
+      sx={{ width: 84 }}
+    />
+  );
+}
