@@ -8,10 +8,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { noiseBudget } from '@/core/noise/budget';
 import { componentsOf } from '@/core/noise/components';
-import { huntView, suspectsOf } from '@/core/noise/hunt';
+import { huntView, suspectsOf, type Hunt } from '@/core/noise/hunt';
 import { LADDERS, ladderKind, ladderResult, type Rung, type RungReading } from '@/core/noise/ladder';
 import { measurementOf, type Measurement } from '@/core/noise/measurement';
-import { interfaceScene, renderer, troublesOf } from '@/core/noise/simulated';
+import { computedTones, expectedOn, heardOn, humTones } from '@/core/mains';
+import { contactOf, interfaceScene, renderer } from '@/core/noise/simulated';
 import { begunText, measuredText, stepText } from '@/core/noise/told';
 import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
@@ -29,6 +30,8 @@ import { loadSwitching, reportSwitching, type SheetReport } from '@/store/switch
 const RATE = 48_000;
 /** Seconds of each recording. */
 const LENGTH = 12;
+/** The laptop's jack is not clean, which nobody knows yet. */
+const TARNISHED = contactOf(['tarnished-jack']);
 const [WRONG, MENDED] = ['lock-nine', 'lock-nine-mended'];
 
 /** Rigs of the demo, and the time of a rehearsal evening, which goes on while things are done. */
@@ -59,7 +62,8 @@ class Evening {
     const document = this.rig(rig);
     const { measurement, gain } = recorded(document, line, { name, on: unitsBut(document, off), louder: this.louder });
     const path = rigPath(document, line)!;
-    const budget = noiseBudget(path.line, { ...stateOf(document, line), gain });
+    const hum = computedTones(heardOn(document, line));
+    const budget = noiseBudget(path.line, { ...stateOf(document, line), gain, ...(hum && { hum }) });
     const predicted = 'reason' in budget ? undefined : { dbfs: budget.dbfs, dbfsA: budget.dbfsA };
     const kept = { line, who, origin: 'simulated', name, gain, measurement, predicted, at: this.after(100) } as const;
     keepMeasurement(this.store, rig, kept, measuredText(kept));
@@ -69,13 +73,14 @@ class Evening {
   hunt(rig: string, who: string, line: string): void {
     const document = this.rig(rig);
     const { name } = document.lines.find(({ id }) => id === line)!;
-    const wanted = { line, way: 'take-away', suspects: suspectsOf(document, line), steps: [] } as const;
-    let saved = beginHunt(
-      this.store,
-      rig,
-      { ...wanted, suspects: [...wanted.suspects], steps: [] },
-      { at: this.after(120), who, text: begunText({ ...wanted, suspects: [...wanted.suspects] }, name) },
-    );
+    const wanted: Hunt = {
+      line,
+      way: 'take-away',
+      suspects: suspectsOf(document, line),
+      steps: [],
+      expected: expectedOn(document, line),
+    };
+    let saved = beginHunt(this.store, rig, wanted, { at: this.after(120), who, text: begunText(wanted, name) });
     for (;;) {
       const { next } = huntView(saved.hunt);
       if (!next) return;
@@ -152,14 +157,9 @@ function recorded(
   { name, on, rung, louder = 0 }: { name: string; on?: readonly string[]; rung?: Rung; louder?: number },
 ): { measurement: Measurement; gain: number } {
   const path = rigPath(document, line)!;
-  const faults = on
-    ? troublesOf(document)
-        .filter(({ needs, hears }) => hears.includes(path.inlet.device) && needs.every((unit) => on.includes(unit)))
-        .map(({ fault }) => fault)
-    : [];
   const found = interfaceScene(path.line, {
     ...stateOf(document, line, louder),
-    faults,
+    picked: humTones(document, line, { on: on ?? unitsBut(document, []), contact: TARNISHED }),
     ...(rung && { rung }),
   });
   if ('reason' in found) throw new Error(`${line}: ${found.reason}`);
@@ -177,19 +177,18 @@ function rehearse(store: Store): void {
   // The first evening: it hums, and who it is is found.
   const first = evening(store, 6, 1.2);
   first.note(WRONG, 'Jo', 'First look on board: shore power only, generator not run. Cases are in the forepeak.');
-  for (const line of ['piano-left', 'double-bass']) first.measure(WRONG, 'Jo', line, 'Empty hold, everything on');
-  first.note(WRONG, 'Jo', 'Buzz on everything in the hold, and a whine above it. Nothing of it in the wheelhouse.', [
-    'piano-left',
-    'double-bass',
+  for (const line of ['laptop', 'piano-left']) first.measure(WRONG, 'Jo', line, 'Empty hold, everything on');
+  first.note(WRONG, 'Jo', 'Hum on the laptop’s playback, and a whine above it. Nothing of it in the wheelhouse.', [
+    'laptop',
   ]);
-  first.hunt(WRONG, 'Jo', 'pair-a-left');
+  first.hunt(WRONG, 'Jo', 'laptop');
   first.measure(WRONG, 'Ida', 'guide', 'Wheelhouse, pumps off');
   first.measure(WRONG, 'Ida', 'hydrophone', 'Sluices shut');
 
   // The second: the charger has gone, the loop has not.
   const second = evening(store, 7, -0.6);
   second.note(WRONG, 'Ida', 'Phone charger moved to the second strip.');
-  for (const line of ['piano-left', 'double-bass'])
+  for (const line of ['laptop', 'piano-left'])
     second.measure(WRONG, 'Ida', line, 'Empty hold, charger gone', ['phone-charger']);
   second.measure(WRONG, 'Jo', 'guide', 'Wheelhouse, pumps off');
   second.ladder(WRONG, 'Jo', 'guide');
@@ -197,7 +196,7 @@ function rehearse(store: Store): void {
   // The third: the laptop runs on its battery; then everything as it is put right, from the cases and back into them.
   const third = evening(store, 8, 0.3);
   third.note(WRONG, 'Jo', 'Laptop on its battery until an isolating transformer is here.', ['laptop']);
-  for (const line of ['piano-left', 'double-bass'])
+  for (const line of ['laptop', 'piano-left'])
     third.measure(WRONG, 'Jo', line, 'Empty hold, laptop on battery', ['phone-charger', 'laptop']);
   third.measure(WRONG, 'Ida', 'guide', 'Wheelhouse, pumps off');
   third.measure(WRONG, 'Ida', 'hydrophone', 'Sluices shut');

@@ -55,7 +55,7 @@ test('what is wrong is refused and changes nothing; former states are kept', () 
 test('an answer goes to the kit and to every rig that uses the item, each as a new revision', () => {
   importKit(store, kit);
   const [one, two, three] = ['one', 'two', 'three'].map((id) => createRig(store, { ...rig, name: id }, id).id);
-  const empty = createRig(store, { ...rig, name: 'empty', lines: [], units: [] }, 'empty').id;
+  const empty = createRig(store, { ...rig, name: 'empty', lines: [], units: [], mains: undefined }, 'empty').id;
   const told = recordAnswer(store, 'ribbon-left', { fact, choice: 'tap', value: 'none' }, three)!;
   expect(told).toMatchObject({
     places: 2,

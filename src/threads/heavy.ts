@@ -1,7 +1,7 @@
 import { lineDrawing, type Verdict } from '@/core/check';
 import { heardRig, type FirstResult, type Floors } from '@/core/noise/heard';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
-import { mainsAnswer, mainsReport, type MainsAnswer } from '@/core/mains';
+import { electricianBrief, mainsAnswer, mainsReport, type Brief, type MainsAnswer } from '@/core/mains';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
 import { rigPath, schoolsOf } from '@/core/rig';
@@ -44,6 +44,9 @@ export function drawn({ document, floors }: { document: RigDocument; floors: Flo
 
 /** The mains side of a rig, as programs get it. */
 export const mains = (document: RigDocument): MainsAnswer => mainsAnswer(mainsReport(document));
+
+/** What a licensed electrician has to know of a rig. */
+export const brief = (document: RigDocument): Brief => electricianBrief(document, mainsReport(document));
 
 /** What a run sheet must know of a rig: its circuits followed. */
 export const sheet = (document: RigDocument): SheetRig => sheetRig(document);

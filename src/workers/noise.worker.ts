@@ -1,13 +1,22 @@
 import { CircuitError } from '@/core/circuit';
 import { noiseBudget, noiseRemedies, type BudgetWishes, type NoiseBudget } from '@/core/noise/budget';
-import { huntView } from '@/core/noise/hunt';
+import { huntView, type Hunt } from '@/core/noise/hunt';
 import type { Computed } from '@/core/noise/ladder';
 import { peakTargetOf } from '@/core/schools';
 import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
 import { freeInlets } from '@/core/rig/rigEdits';
+import { ofPower } from '@/core/signal';
 import { ratio } from '@/core/units';
-import { mainsReport } from '@/core/mains';
+import {
+  computedTones,
+  heardOn,
+  heardOnAll,
+  humDifference,
+  mainsReport,
+  type HumDifference,
+  type LineHum,
+} from '@/core/mains';
 import type { LineFloor, NoiseAnswer, NoiseQuestion } from './noiseMessages';
 import { onQuestion } from './asked';
 
@@ -19,17 +28,22 @@ const wishesOf = (document: RigDocument, line: string) => ({
 function budgetOf(
   document: RigDocument,
   id: string,
+  heard: LineHum | undefined,
   more: Pick<BudgetWishes, 'gain' | 'hum'> = {},
 ): LineFloor['budget'] {
   const path = rigPath(document, id);
   if (!path) return { reason: 'This line was deleted.' };
   try {
-    return noiseBudget(path.line, { ...wishesOf(document, id), ...more });
+    return noiseBudget(path.line, { ...wishesOf(document, id), hum: computedTones(heard), ...defined(more) });
   } catch (problem) {
     if (problem instanceof CircuitError) return { reason: problem.message };
     throw problem;
   }
 }
+
+/** Without what is undefined, which would hide what stands before it. */
+const defined = <T extends object>(of: T): T =>
+  Object.fromEntries(Object.entries(of).filter(([, value]) => value !== undefined)) as T;
 
 /** What a ladder cannot take away, as recorded. */
 function computedOf({ parts, dbfsA, aWeighted }: NoiseBudget): Computed {
@@ -40,17 +54,24 @@ function computedOf({ parts, dbfsA, aWeighted }: NoiseBudget): Computed {
   return { coil: power('thermal'), selfNoise: power('self-noise') };
 }
 
+/** The loudest hum that a hunt has heard, against the model. */
+function differenceOf({ line, steps }: Hunt, document: RigDocument): HumDifference | undefined {
+  const loudest = Math.max(0, ...steps.map(({ components: { hum, buzz } }) => hum + buzz));
+  return loudest > 0 ? humDifference(document, line, ofPower(loudest)) : undefined;
+}
+
 function answer(question: NoiseQuestion): NoiseAnswer {
   const { ticket } = question;
   switch (question.ask) {
     case 'floors': {
       const { document } = question;
-      const floors = document.lines.map(({ id }) => ({ line: id, budget: budgetOf(document, id) }));
+      const heard = heardOnAll(document);
+      const floors = document.lines.map(({ id }) => ({ line: id, budget: budgetOf(document, id, heard.get(id)) }));
       return { ticket, ask: 'floors', floors };
     }
     case 'budget': {
       const { document, line, gain, hum } = question;
-      const budget = budgetOf(document, line, { gain, hum });
+      const budget = budgetOf(document, line, heardOn(document, line), { gain, hum });
       if ('reason' in budget) return { ticket, ask: 'budget', budget, remedies: [], computed: {} };
       const path = rigPath(document, line)!.line;
       const remedies = noiseRemedies(path, wishesOf(document, line), freeInlets(document));
@@ -58,8 +79,10 @@ function answer(question: NoiseQuestion): NoiseAnswer {
     }
     case 'mains':
       return { ticket, ask: 'mains', report: mainsReport(question.document) };
-    case 'hunt':
-      return { ticket, ask: 'hunt', view: huntView(question.hunt) };
+    case 'hunt': {
+      const { hunt, document } = question;
+      return { ticket, ask: 'hunt', view: huntView(hunt), difference: differenceOf(hunt, document) };
+    }
   }
 }
 

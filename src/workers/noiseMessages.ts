@@ -3,7 +3,7 @@ import type { PairReading } from '@/core/signal';
 import type { Computed } from '@/core/noise/ladder';
 import type { Measurement } from '@/core/noise/measurement';
 import type { Hunt, HuntView } from '@/core/noise/hunt';
-import type { MainsReport } from '@/core/mains';
+import type { HumDifference, MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
 import type { Hertz, Seconds } from '@/core/units';
 
@@ -17,14 +17,14 @@ export interface LineFloor {
 export type NoiseQuestion = { ticket: number } & (
   | { ask: 'floors'; document: RigDocument }
   | { ask: 'budget'; document: RigDocument; line: string; gain?: number; hum?: MeasuredTones }
-  | { ask: 'hunt'; hunt: Hunt }
+  | { ask: 'hunt'; hunt: Hunt; document: RigDocument }
   | { ask: 'mains'; document: RigDocument }
 );
 
 export type NoiseAnswer = { ticket: number } & (
   | { ask: 'floors'; floors: LineFloor[] }
   | { ask: 'budget'; budget: NoiseBudget | NoBudget; remedies: NoiseRemedy[]; computed: Computed }
-  | { ask: 'hunt'; view: HuntView }
+  | { ask: 'hunt'; view: HuntView; difference?: HumDifference }
   | { ask: 'mains'; report: MainsReport }
   | { ask: 'failed'; message: string }
 );

@@ -21,7 +21,7 @@ import { quantity } from '@/core/units/format';
 import { useAnswer } from '@/ui/rig/useWorker';
 import type { NoiseWorker } from '@/workers/noiseWorker';
 import { Figure, Figures } from './Figure';
-import { contributionName, partNames } from './names';
+import { contributionName, mostBy, partNames } from './names';
 import { RoomField } from './RoomField';
 import { rms, type SineReads } from './scales';
 import { ShareChart } from './ShareChart';
@@ -108,6 +108,7 @@ export function BudgetView({
           <Parts budget={budget} document={document} line={line} />
           <Remedies
             remedies={remedies}
+            hums={budget.parts[0]?.within !== undefined}
             onApply={(remedy) => {
               onChange((from) => applyToRig(from, line.id, remedy.edits!));
               onTold(`Done: ${remedy.label}. Undo takes it back.`);
@@ -165,7 +166,7 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
         value={rms(read.known, sine)}
         mark={read.known > target ? 'bad' : 'good'}
         note={`target ${quantity(target, 'dBFS')}${
-          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} with rumble` : ''
+          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} ${mostBy(budget)}` : ''
         }`}
       />
       <Figure
@@ -227,12 +228,27 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
   );
 }
 
-function Remedies({ remedies, onApply }: { remedies: NoiseRemedy[]; onApply: (remedy: NoiseRemedy) => void }) {
+function Remedies({
+  remedies,
+  hums,
+  onApply,
+}: {
+  remedies: NoiseRemedy[];
+  hums: boolean;
+  onApply: (remedy: NoiseRemedy) => void;
+}) {
   return (
     <Box component="section" aria-label="What would help" sx={{ mt: 2.5 }}>
       <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
         What would help
       </Typography>
+      {(hums || remedies.length === 0) && (
+        <Typography variant="body2" sx={{ mb: 0.5 }}>
+          {hums
+            ? 'Most of it is hum. What helps against that, and by how much, is in the Mains tab.'
+            : 'Nothing that this program knows would gain anything here.'}
+        </Typography>
+      )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {remedies.map((remedy) => (
           <Box

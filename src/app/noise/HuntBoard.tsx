@@ -9,11 +9,14 @@ import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
 import { useCallback, useMemo, useState } from 'react';
 import { componentsOf } from '@/core/noise/components';
+import { withMainsEdit } from '@/core/mains';
 import type { NextStep } from '@/core/noise/hunt';
+import type { RigDocument } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { useAnswer } from '@/ui/rig/useWorker';
 import type { NoiseWorker } from '@/workers/noiseWorker';
 import { AccountList } from './AccountList';
+import { HuntDifference } from './HuntDifference';
 import { HuntSteps } from './HuntSteps';
 import { MeasureControl } from './MeasureControl';
 import type { SineReads } from './scales';
@@ -22,20 +25,23 @@ import { useMeter, type Measured } from './useMeter';
 
 interface Props {
   rig: string;
+  document: RigDocument;
   saved: SavedHunt;
   sine: SineReads;
   who: string;
   worker: () => NoiseWorker;
   onHunt: (hunt: SavedHunt) => void;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+  onTold: (message: string) => void;
 }
 
 /** Seconds that a step is recorded for. */
 const SECONDS = 6;
 
 /** A hunt that goes on: what to turn, the measurement, what is known so far. */
-export function HuntBoard({ rig, saved, sine, who, worker, onHunt }: Props) {
+export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onChange, onTold }: Props) {
   const { hunt, version, id } = saved;
-  const question = useMemo(() => ({ ask: 'hunt' as const, hunt }), [hunt]);
+  const question = useMemo(() => ({ ask: 'hunt' as const, hunt, document }), [hunt, document]);
   const { answer, failed, busy } = useAnswer(worker, question, 'hunt');
   const view = busy ? undefined : answer?.view;
   const [own, setOwn] = useState<string[]>();
@@ -108,6 +114,15 @@ export function HuntBoard({ rig, saved, sine, who, worker, onHunt }: Props) {
       )}
       {view && view.accounts.length > 0 && (
         <AccountList accounts={view.accounts} open={view.open} suspects={hunt.suspects} sine={sine} done={!view.next} />
+      )}
+      {view && !view.next && answer?.difference && (
+        <HuntDifference
+          difference={answer.difference}
+          onTake={(edit) => {
+            onChange((from) => withMainsEdit(from, edit));
+            onTold('Kept with the rig as measured. Undo takes it back.');
+          }}
+        />
       )}
       <HuntSteps hunt={hunt} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>

@@ -23,10 +23,12 @@ interface Props {
   worker: () => NoiseWorker;
   hunts: SavedHunt[];
   onHunts: (hunts: SavedHunt[]) => void;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+  onTold: (message: string) => void;
 }
 
 /** Hunts of this rig: one that is followed, or the beginning of another. */
-export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts }: Props) {
+export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts, onChange, onTold }: Props) {
   const [open, setOpen] = useState<number | 'new' | undefined>(hunts[0]?.id);
   const hunt = hunts.find(({ id }) => id === open);
   const nameOf = (id: string) => document.lines.find((each) => each.id === id)?.name ?? id;
@@ -39,10 +41,13 @@ export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts
         <HuntBoard
           key={hunt.id}
           rig={rig}
+          document={document}
           saved={hunt}
           sine={sine}
           who={who}
           worker={worker}
+          onChange={onChange}
+          onTold={onTold}
           onHunt={(to) => onHunts(hunts.map((each) => (each.id === to.id ? to : each)))}
         />
       ) : (

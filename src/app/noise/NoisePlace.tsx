@@ -37,13 +37,15 @@ type NoiseTab = (typeof TABS)[number]['value'];
 interface Props {
   saved: SavedRig;
   kept: { measurements: KeptMeasurement[]; ladders: KeptLadder[]; hunts: SavedHunt[] };
+  /** The tab that is open first, by its name. */
+  opens?: string;
 }
 
 /** The Noise place: what lines should deliver, what they do deliver, and which part is responsible for the difference. */
-export function NoisePlace({ saved, kept }: Props) {
+export function NoisePlace({ saved, kept, opens }: Props) {
   const rig = useRig(saved);
   const { document, change } = rig;
-  const [tab, setTab] = useState<NoiseTab>('budget');
+  const [tab, setTab] = useState<NoiseTab>(TABS.find(({ value }) => value === opens)?.value ?? 'budget');
   const [chosen, setChosen] = useState(document.lines[0]?.id ?? '');
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(false);
@@ -95,7 +97,14 @@ export function NoisePlace({ saved, kept }: Props) {
       }
       panel={
         tab === 'mains' ? (
-          <MainsPanel report={mains?.report} failed={noMains} onChange={change} onTold={setMessage} />
+          <MainsPanel
+            rig={saved.id}
+            document={document}
+            report={mains?.report}
+            failed={noMains}
+            onChange={change}
+            onTold={setMessage}
+          />
         ) : (
           <KeptPanel
             rig={saved.id}
@@ -178,7 +187,16 @@ export function NoisePlace({ saved, kept }: Props) {
                 }}
               />
             )}
-            {tab === 'hunt' && <HuntTab {...common} worker={worker} hunts={hunts} onHunts={setHunts} />}
+            {tab === 'hunt' && (
+              <HuntTab
+                {...common}
+                worker={worker}
+                hunts={hunts}
+                onHunts={setHunts}
+                onChange={change}
+                onTold={setMessage}
+              />
+            )}
           </Box>
         </Box>
       ) : (

@@ -17,6 +17,7 @@ import { Choice } from '@/ui/shell/Choice';
 import { CourseChart } from './CourseChart';
 import { Figure, Figures } from './Figure';
 import { KeepForm } from './KeepForm';
+import { mostBy } from './names';
 import { rms, type SineReads } from './scales';
 import { SpectrumChart } from './SpectrumChart';
 import type { Measured } from './useMeter';
@@ -100,7 +101,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
             value={rms(budget.reads[floorMeter].known, sine)}
             note={[
               ...(budget.reads[floorMeter].most - budget.reads[floorMeter].known > 0.5
-                ? [`to ${rms(budget.reads[floorMeter].most, sine)} with rumble`]
+                ? [`to ${rms(budget.reads[floorMeter].most, sine)} ${mostBy(budget)}`]
                 : []),
               ...(gain === undefined ? [] : [`at ${quantity(gain, 'dB')} of gain`]),
             ].join(', ')}

@@ -1,4 +1,4 @@
-import type { Contribution } from '@/core/noise/budget';
+import type { Contribution, NoiseBudget } from '@/core/noise/budget';
 import { kindAt, type PartRef } from '@/core/gear';
 import { rigPath, type RigDocument } from '@/core/rig';
 
@@ -23,8 +23,13 @@ const KINDS: Record<Contribution['kind'], string> = {
 };
 
 /** A part of a budget in words: what kind of noise, and whose. */
-export function contributionName({ kind, part }: Contribution, nameOf: (part: PartRef) => string): string {
+export function contributionName({ kind, part, within }: Contribution, nameOf: (part: PartRef) => string): string {
+  if (within !== undefined) return `${KINDS[kind]}, calculated (± ${within} dB)`;
   if (kind === 'room' || kind === 'hum') return KINDS[kind];
   if (kind === 'thermal' && part === 'inlet') return 'Resistors of the inlet';
   return `${KINDS[kind]} · ${nameOf(part)}`;
 }
+
+/** What the most that a floor may be comes from: hum that is calculated, else rumble that nobody has stated. */
+export const mostBy = ({ parts }: Pick<NoiseBudget, 'parts'>): string =>
+  parts.some(({ within }) => within !== undefined) ? 'at worst' : 'with rumble';

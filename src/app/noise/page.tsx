@@ -7,13 +7,14 @@ import { openedRig } from '../openedRig';
 export const metadata: Metadata = { title: 'Noise' };
 export const dynamic = 'force-dynamic';
 
-export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
-  const { rig } = await searchParams;
+export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string; tab?: string }> }) => {
+  const { rig, tab } = await searchParams;
   const { saved } = openedRig(store, rig);
   return (
     <NoisePlace
       key={saved.id}
       saved={saved}
+      opens={tab}
       kept={{
         measurements: loadMeasurements(store, saved.id),
         ladders: loadLadders(store, saved.id),

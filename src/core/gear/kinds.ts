@@ -2,6 +2,7 @@ import type { Contact, ConnectorId } from './connectors';
 import type { Bench } from './bench';
 import type { Character, Kind, LevelFrom, MeantFor } from './kind';
 import type { Reader } from './reader';
+import type { Farads } from '../units';
 
 /** What a catalogue entry of a source, a link or an inlet says: figures and choices, how it is wired, and what others have to know of it. */
 export interface SourceKind extends Kind {
@@ -42,6 +43,8 @@ export interface LinkKind extends Kind {
   onPurpose?: true;
   /** A loop through the shield does not get past it. */
   breaksLoops?: true;
+  /** The shield goes on over a capacitor alone. */
+  shieldOver?: Farads;
   /** It brings an instrument onto a microphone line, and so belongs near the instrument. */
   directBox?: true;
   /** The kind that has two such in one housing: what a second source on its thru socket gets instead. */

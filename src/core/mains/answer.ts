@@ -17,19 +17,23 @@ export const mainsAnswer = ({ readings, findings }: MainsReport) => ({
     amps,
     ...(worst && { worst: worst.line }),
   })),
-  lines: readings.lines.map(({ line, how, level, aWeighted, within, dbfsA, byHarmonic, shares }) => ({
+  lines: readings.lines.map(({ line, how, level, aWeighted, within, ask, dbfsA, byHarmonic, shares, whine, open }) => ({
     id: line,
     how,
     dbu: level,
     dbuA: aWeighted,
     within,
+    ...(ask && { ask }),
+    ...(open !== undefined && { open }),
     ...(dbfsA !== undefined && { dbfs: dbfsA }),
     byHarmonic,
     shares,
+    ...(whine && { whine }),
   })),
   findings: findings.map(({ remedies: _remedies, ...finding }) => finding),
   remedies: findings.flatMap(({ remedies }) => remedies),
   loads: readings.loads,
+  fields: readings.fields,
 });
 
 export type MainsAnswer = ReturnType<typeof mainsAnswer>;

@@ -1,26 +1,57 @@
 import {
+  type Beside,
   type Connection,
   type ConnectionKind,
+  type LineGround,
+  type Mains,
   type MainsPlug,
+  type Outlet,
+  type OUTLET_SETTINGS,
   type RigDocument,
   type Unit,
   type UnitKind,
 } from '../rig';
-import type { Figure } from '../gear';
-import { MOST_UNITS } from '../rig/deviceFigures';
+import type { Figure, Part } from '../gear';
+import { MOST_UNITS, type GROUND_FIGURES, type UNIT_FIGURES } from '../rig/deviceFigures';
+import { tidied } from '../rig/places';
 import { applyToRig, freeId } from '../rig/rigEdits';
+import type { Metres, Volts } from '../units';
 
 /** One change of the mains side of a rig. */
 export type MainsEdit =
   | { do: 'outlet'; unit: string; outlet?: string }
   | { do: 'plug'; unit: string; plug: MainsPlug }
-  | { do: 'figure'; unit: string; figure: 'leakage' | 'current'; to?: Figure }
+  | { do: 'figure'; unit: string; figure: keyof typeof UNIT_FIGURES; to?: Figure }
   | { do: 'connect'; between: [string, string]; kind: ConnectionKind }
   | { do: 'disconnect'; at: number }
   | { do: 'add'; name: string; kind: UnitKind }
   | { do: 'remove'; unit: string }
   | { do: 'source'; unit: string; line?: string }
-  | { do: 'transformer'; line: string; at: number };
+  | { do: 'insert'; line: string; at: number; part: Part }
+  | { do: 'choose'; line: string; at: number; choice: string; value: string }
+  | { do: 'from'; outlet: string; from?: string }
+  | { do: 'isolate'; at: number; to?: boolean }
+  | { do: 'block'; unit: string; to?: boolean }
+  | { do: 'audio ground'; unit: string; to?: 'resistor' | 'lifted' }
+  | { do: 'outlet setting'; outlet: string; setting: keyof typeof OUTLET_SETTINGS; to: boolean }
+  | { do: 'apart'; line: string; unit: string; distance: Metres }
+  | { do: 'cross'; line: string; unit: string }
+  | { do: 'balance' }
+  | { do: 'measured'; line: string; figure: keyof typeof GROUND_FIGURES; to?: Figure; against?: Figure };
+
+/** What was measured at a line, with what is calculated there now where that matters later. @param open volts between its shells */
+export const measuredEdit = (
+  line: string,
+  figure: keyof typeof GROUND_FIGURES,
+  to: Figure | undefined,
+  open: Volts | undefined,
+): MainsEdit => ({
+  do: 'measured',
+  line,
+  figure,
+  ...(to && { to }),
+  ...(figure === 'shells' && to && open && { against: { value: open * 1e3, unit: 'mV', basis: 'assumed' } }),
+});
 
 /** A rig with a change made; what is no unit of its own yet, as a device that nobody has listed, becomes one. */
 export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocument {
@@ -53,30 +84,92 @@ export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocume
       const units = document.units ?? [];
       return { ...document, units: [...units, { id: freeId(units, edit.name), name: edit.name, kind: edit.kind }] };
     }
-    case 'remove': {
-      const { mains, units = [] } = document;
-      const connections = mains?.connections?.filter(({ between }) => !between.includes(edit.unit));
-      return {
-        ...document,
-        units: units.filter(({ id }) => id !== edit.unit),
-        ...(mains && { mains: { ...mains, ...(connections && { connections }) } }),
-      };
-    }
+    case 'remove':
+      return tidied({ ...document, units: (document.units ?? []).filter(({ id }) => id !== edit.unit) });
     case 'source':
       return withUnit(document, edit.unit, ({ line: _before, ...unit }) => ({
         ...unit,
         ...(edit.line !== undefined && { line: edit.line }),
       }));
-    case 'transformer':
-      return applyToRig(document, edit.line, [
-        {
-          do: 'insert',
-          at: edit.at,
-          part: { kind: 'isolating-transformer', choices: { ground: 'lifted' } },
-        },
-      ]);
+    case 'insert':
+      return applyToRig(document, edit.line, [{ do: 'insert', at: edit.at, part: edit.part }]);
+    case 'choose':
+      return applyToRig(document, edit.line, [{ do: 'choose', part: edit.at, choice: edit.choice, value: edit.value }]);
+    case 'from':
+      return withOutlet(document, edit.outlet, ({ from: _before, ...own }) => ({
+        ...own,
+        ...(edit.from !== undefined && { from: edit.from }),
+      }));
+    case 'isolate':
+      return withMains(document, ({ connections = [], ...mains }) => ({
+        ...mains,
+        connections: connections.map(({ isolated: before, ...each }, n) => ({
+          ...each,
+          ...((n === edit.at ? edit.to !== false : before) && { isolated: true as const }),
+        })),
+      }));
+    case 'block':
+      return withUnit(document, edit.unit, ({ blocks: _before, ...unit }) => ({
+        ...unit,
+        ...(edit.to !== false && { blocks: true as const }),
+      }));
+    case 'audio ground':
+      return withUnit(document, edit.unit, ({ audioGround: _before, ...unit }) => ({
+        ...unit,
+        ...(edit.to && { audioGround: edit.to }),
+      }));
+    case 'outlet setting':
+      return withOutlet(document, edit.outlet, ({ [edit.setting]: _before, ...own }) => ({
+        ...own,
+        ...(edit.to && { [edit.setting]: true as const }),
+      }));
+    case 'apart':
+      return withBeside(document, edit, (own) => ({
+        ...own,
+        distance: { value: edit.distance, unit: 'm', basis: 'measured' },
+      }));
+    case 'cross':
+      return withBeside(document, edit, (own) => ({ ...own, angle: { value: 90, unit: '°', basis: 'measured' } }));
+    case 'balance':
+      return withMains(document, (mains) => ({ ...mains, balanced: true as const }));
+    case 'measured':
+      return withMains(document, ({ lines = [], ...mains }) => {
+        const { [edit.figure]: _before, ...kept } = lines.find(({ line }) => line === edit.line) ?? { line: edit.line };
+        const { against: _then, ...own } = kept as LineGround;
+        const stated: LineGround = {
+          ...(edit.figure === 'shells' ? own : kept),
+          ...(edit.to && { [edit.figure]: edit.to }),
+          ...(edit.to && edit.against && { against: edit.against }),
+        };
+        const others = lines.filter(({ line }) => line !== edit.line);
+        const all = Object.keys(stated).length > 1 ? [...others, stated] : others;
+        return { ...mains, ...(all.length && { lines: all }) };
+      });
   }
 }
+
+const withMains = (document: RigDocument, change: (mains: Mains) => Mains): RigDocument => ({
+  ...document,
+  mains: change(document.mains ?? {}),
+});
+
+/** With an outlet changed; one that is only named by a unit becomes one of its own. */
+export const withOutlet = (document: RigDocument, name: string, change: (own: Outlet) => Outlet): RigDocument =>
+  withMains(document, ({ outlets = [], ...mains }) => {
+    const known = outlets.some((each) => each.name === name);
+    const list = known ? outlets : [...outlets, { name }];
+    return { ...mains, outlets: list.map((each) => (each.name === name ? change(each) : each)) };
+  });
+
+const withBeside = (
+  document: RigDocument,
+  { line, unit }: { line: string; unit: string },
+  change: (own: Beside) => Beside,
+): RigDocument =>
+  withMains(document, ({ beside = [], ...mains }) => ({
+    ...mains,
+    beside: beside.map((each) => (each.line === line && each.unit === unit ? change(each) : each)),
+  }));
 
 function withUnit(document: RigDocument, id: string, change: (unit: Unit) => Unit): RigDocument {
   const { units = [], devices } = document;

@@ -14,8 +14,10 @@ export const CONTACT: Ohms = 20e-3;
 export const STRIP_LEAD: { length: Metres; section: number } = { length: 1.5, section: 1 };
 /** The most that a lead of which not all is stated may have: fifty metres, thin (assumed); what lies above that is no lead. */
 export const LONGEST_LEAD: { length: Metres; section: number } = { length: 50, section: 0.75 };
-/** A unit's own lead: 1.5 m of 0.75 mm² and a contact at each end (common practice). */
-export const OWN_LEAD: Ohms = 1.5 * FLEXIBLE[0.75] + 2 * CONTACT;
+/** Of a unit's own lead (common practice). */
+export const OWN_LENGTH: Metres = 1.5;
+/** Its earth conductor: 0.75 mm² and a contact at each end (common practice). */
+export const OWN_LEAD: Ohms = OWN_LENGTH * FLEXIBLE[0.75] + 2 * CONTACT;
 /** Per metre of a line's shield (assumed: a braid of a microphone cable), and its two plugs. */
 export const SHIELD_PER_METRE = 20e-3;
 /** What joins grounds beside lines (assumed). */
@@ -52,6 +54,30 @@ export const RECTIFIED: ReadonlySet<UnitKind> = new Set([
   'loudspeaker',
 ]);
 
+/**
+ * Whine of small switching supplies, which run in bursts while they have little to do: parts of their current at these
+ * frequencies (assumed).
+ */
+export const WHINES: Partial<Record<UnitKind, readonly { hz: Hertz; share: number }[]>> = {
+  charger: [
+    { hz: 4310, share: 0.05 },
+    { hz: 8620, share: 0.025 },
+    { hz: 12_930, share: 0.012 },
+  ],
+};
+
+/** How far the capacitor from neutral is from that from live in an earthed unit (assumed: ten per cent). */
+export const MISMATCH = 0.1;
+/** Between chassis and audio ground, where they are not joined directly (assumed). */
+export const AUDIO_GROUND = { resistor: 10, lifted: 1e5 } as const;
+/** What stands over pairs of diodes that milliamperes pass (common practice: two junctions of silicon, low current). */
+export const DIODES: Volts = 1;
+/** Leakage that at least passes them, where nothing is known to. */
+export const LEAST_LEAK: Amps = 1e-6;
+
+/** What an uninterruptible supply gives of what it holds: its efficiency, and a battery at the end of its life (assumed). */
+export const BACKUP_SHARE = 0.85 * 0.8;
+
 /** Harmonics are followed as far as this. */
 export const HIGHEST: Hertz = 2000;
 
@@ -70,7 +96,9 @@ const VOLTAGE: Record<number, number> = {
   23: 0.003,
   25: 0.003,
 };
-export const voltageShare = (harmonic: number): number => VOLTAGE[harmonic] ?? 0;
+/** @param fifth stated fifth harmonic, as a share of the fundamental */
+export const voltageShare = (harmonic: number, fifth = VOLTAGE[5]): number =>
+  harmonic === 5 ? fifth : (VOLTAGE[harmonic] ?? 0);
 
 /** Current harmonics of a rectifier without correction against the fundamental (assumed: it falls with the order). */
 export const currentShare = (harmonic: number, rectified: boolean): number =>
@@ -95,6 +123,10 @@ export const RESIDUAL: Amps = 30e-3;
 export const RESIDUAL_SHARE = 1 / 3;
 /** At which a ground-fault interrupter of a 120 V outlet may trip (common practice: 4 to 6 mA). */
 export const GROUND_FAULT: Amps = 4e-3;
+/** Between an earthed unit and earth, from here on its earth is missing (common practice). */
+export const EARTH_MISSING: Volts = 50;
+/** Touch current that a unit may have with and without protective earth (IEC 62368-1, from memory). */
+export const TOUCH: { earthed: Amps; floating: Amps } = { earthed: 5e-3, floating: 0.5e-3 };
 /** Supplies below this have such interrupters. */
 export const LOW_VOLTS: Volts = 130;
 /** An earth path above this, its own lead apart, is out of use until repaired. */

@@ -1,42 +1,16 @@
-import { linkKind, mate, reader } from '../gear';
-
-import { EARTH, endsInLink, startsAtLink, schoolsOf, type RigDocument } from '../rig';
+import { schoolLabel } from '../schools';
+import { schoolsOf, type LineGround, type RigDocument } from '../rig';
 import type { Dbu, Decibels } from '../units';
 import { quantity } from '../units/format';
-import { withMainsEdit, type MainsEdit } from './edits';
-import { EARTH_PATH, GROUND_FAULT, LOW_VOLTS, RESIDUAL, RESIDUAL_SHARE } from './figures';
-import { lineHum, mainsReadings, type LineHum, type MainsReadings } from './readings';
-import { mainsSystem, type Hearings, type MainsSystem } from './system';
-
-/** A change with what it does at the line it is for. */
-export interface MainsRemedy {
-  what: string;
-  /** Absent where no line is meant. */
-  line?: string;
-  /** A-weighted, at that line's inlet. */
-  before?: Dbu;
-  after?: Dbu;
-  /** Absent where it is for somebody to do, and this program cannot draw it. */
-  edit?: MainsEdit;
-}
-
-/** One statement about the mains side of a job. */
-export interface MainsFinding {
-  code:
-    | 'earth-lifted'
-    | 'earth-path'
-    | 'overloaded'
-    | 'residual'
-    | 'floating'
-    | 'hum'
-    | 'above-the-model'
-    | 'nothing-to-mend';
-  severity: 'harm' | 'watch' | 'note';
-  what: string;
-  why: string;
-  line?: string;
-  remedies: MainsRemedy[];
-}
+import { FAR_ENOUGH } from './fields';
+import type { LineHum } from './hearing';
+import { lineHum, mainsReadings, type Loop, type MainsReadings } from './readings';
+import type { MainsFinding } from './finding';
+import { bondingLead, remediesFor } from './remedies';
+import { loadFindings, outage, safetyFindings } from './safety';
+import { WAYS } from './solve';
+import { mainsSystem, without, type MainsSystem } from './system';
+import type { Hearings } from './ties';
 
 export interface MainsReport {
   system: MainsSystem;
@@ -45,197 +19,199 @@ export interface MainsReport {
   findings: MainsFinding[];
 }
 
-/** A remedy that does less than this is none. */
-const LEAST: Decibels = 1;
-/** Remedies that are told of one line. */
-const MOST = 5;
-
-const ELECTRICIAN = 'Fixed wiring, boards and earth rods are for a licensed electrician, under local code.';
+/** Lines that are explained and mended one by one; what else hums is told in short. */
+const EXPLAINED = 12;
 
 /** Solves the mains side of a rig, says what is wrong with it and what each remedy would change. */
-export function mainsReport(document: RigDocument): MainsReport {
+export function mainsReport(asGiven: RigDocument): MainsReport {
   const hearings: Hearings = new WeakMap();
-  const system = mainsSystem(document, hearings);
+  const system = mainsSystem(asGiven, hearings);
   const readings = mainsReadings(system);
-  const hum = humFindings(document, system, readings, hearings);
-  const findings: MainsFinding[] = [
-    ...earthFindings(system),
+  const document = calibrated(asGiven, readings);
+  const wrong: MainsFinding[] = [
+    ...safetyFindings(system),
     ...loadFindings(system, readings),
     ...floatingFindings(system, readings),
-    ...hum,
+    ...tooNear(document, system),
+    ...humFindings(document, system, readings, hearings),
   ];
   return {
     system,
     readings,
-    findings: findings.length ? findings : [nothingToMend(readings)],
+    findings: [
+      ...(wrong.length ? wrong : [nothingToMend(document, readings)]),
+      ...unsure(document, readings),
+      ...outage(system, readings),
+    ],
   };
 }
 
-/** Earth that is missing is no matter of sound. */
-function earthFindings({ units, outlets }: MainsSystem): MainsFinding[] {
-  return [
-    ...units
-      .filter(({ plug }) => plug === 'earth lifted')
-      .map(({ name }): MainsFinding => ({
-        code: 'earth-lifted',
-        severity: 'harm',
-        what: `${name} has no protective earth`,
-        why: 'A fault inside puts its case at mains voltage, and the current has no way home but through whoever touches it. Take it out of use until its earth is back; hum has other cures.',
-        remedies: [],
-      })),
-    ...outlets
-      .filter(({ earth, lead }) => earth !== undefined && earth > lead + EARTH_PATH)
-      .map(({ name, earth, lead, longest }): MainsFinding => {
-        // What may be the lead itself, as long as nobody has said how long that is, stops nothing.
-        const bad = earth! > longest + EARTH_PATH;
-        return {
-          code: 'earth-path',
-          severity: bad ? 'harm' : 'watch',
-          what: `Earth of ${name}: ${quantity(earth!, 'Ω')}`,
-          why: bad
-            ? `Its lead has ${quantity(longest, 'Ω')} at most; more than ${quantity(EARTH_PATH, 'Ω')} above that is no safe way home for a fault. Out of use until repaired. ${ELECTRICIAN}`
-            : `A usual lead has ${quantity(lead, 'Ω')}, a long one up to ${quantity(longest, 'Ω')}. State its length and cross-section: more than ${quantity(EARTH_PATH, 'Ω')} above what they have is out of use until repaired.`,
-          remedies: bad ? [{ what: `Take ${name} out of use and have it repaired` }] : [],
-        };
+/** With what is calculated now beside what was measured between shells, where nobody has kept that: changes are held against it. */
+function calibrated(document: RigDocument, { lines }: MainsReadings): RigDocument {
+  const { mains } = document;
+  if (!mains?.lines?.some(({ shells, against }) => shells && !against)) return document;
+  return {
+    ...document,
+    mains: {
+      ...mains,
+      lines: mains.lines.map((own): LineGround => {
+        const open = lines.find(({ line }) => line === own.line)?.open;
+        return own.shells && !own.against && open
+          ? { ...own, against: { value: open * 1e3, unit: 'mV', basis: 'assumed' } }
+          : own;
       }),
-  ];
-}
-
-function loadFindings({ volts }: MainsSystem, { loads, residual }: MainsReadings): MainsFinding[] {
-  const interrupter = volts < LOW_VOLTS;
-  const limit = interrupter ? GROUND_FAULT : RESIDUAL * RESIDUAL_SHARE;
-  return [
-    ...loads
-      .filter(({ amps, rating }) => rating !== undefined && amps > rating)
-      .map(({ outlet, amps, stated, watts, rating }): MainsFinding => ({
-        code: 'overloaded',
-        severity: stated > rating! ? 'harm' : 'watch',
-        what: stated > rating! ? `${outlet} is overloaded: ${quantity(stated, 'A')}` : `${outlet} may be overloaded`,
-        why: `${quantity(amps, 'A')} hang on it (${quantity(watts, 'W')}${stated < amps ? `; ${quantity(stated, 'A')} of it stated, the rest usual for its kind` : ''}); it is rated for ${quantity(rating!, 'A')}. Leads get hot before fuses blow.`,
-        remedies: [{ what: 'Move something to an outlet of another circuit' }],
-      })),
-    ...(residual > limit
-      ? [
-          {
-            code: 'residual' as const,
-            severity: 'watch' as const,
-            what: `${quantity(residual, 'A')} of leakage`,
-            why: interrupter
-              ? `On one outlet with a ground-fault interrupter, which trips from ${quantity(GROUND_FAULT, 'A')} on, filters alone are enough.`
-              : `Filters alone take more than a third of the ${quantity(RESIDUAL, 'A')} at which a residual-current device trips; damp or one more unit may do the rest.`,
-            remedies: [{ what: 'Spread the units over circuits with devices of their own' }],
-          },
-        ]
-      : []),
-  ];
+    },
+  };
 }
 
 function floatingFindings({ units }: MainsSystem, { floating }: MainsReadings): MainsFinding[] {
   if (!floating) return [];
-  const names = floating.units.map((id) => units.find((unit) => unit.id === id)!.name);
+  const joined = floating.units.map((id) => units.find((unit) => unit.id === id)!);
   return [
     {
       code: 'floating',
       severity: 'watch',
-      what: `${names.length} connected units have no earth`,
-      why: `${names.join(', ')}: together they stand ${quantity(floating.volts, 'V')} above earth and give ${quantity(floating.touch, 'A')} to whoever connects them to it. Expect a tingle, and hum that changes when a case is touched.`,
-      remedies: [
-        {
-          what: `Bonding lead from a shell or signal ground of ${names[0]} to the earth of the supply in use; never inside a unit, never to pipes or a rod of its own`,
-          edit: { do: 'connect', between: [floating.units[0], EARTH], kind: 'bond' },
-        },
-      ],
+      what: `${joined.length} connected units have no earth`,
+      why: `${joined.map(({ name }) => name).join(', ')}: together they stand ${quantity(floating.volts, 'V')} above earth and give ${quantity(floating.touch, 'A')} to whoever connects them to it. Expect a tingle, and hum that changes when a case is touched. A grounding plug with 1 MΩ inside is made for static and leaves most of it.`,
+      remedies: [bondingLead(joined[0])],
     },
   ];
 }
 
-/** Lines that hear more than they should, each with what would help, in the order of what it costs. */
+/** Pickups beside what radiates, where somebody has said how far they are from it. */
+const tooNear = ({ mains, lines }: RigDocument, { units }: MainsSystem): MainsFinding[] =>
+  (mains?.beside ?? [])
+    .filter(({ coil, distance }) => coil && distance.value < FAR_ENOUGH)
+    .map(({ line, unit, distance }): MainsFinding => {
+      const name = lines.find(({ id }) => id === line)?.name ?? line;
+      const coil = units.find(({ id }) => id === unit)?.name ?? unit;
+      return {
+        code: 'too-near',
+        severity: 'watch',
+        line,
+        what: `${name} is ${quantity(distance.value, 'm')} from ${coil}`,
+        why: `Pickups and unshielded sources hear transformers, displays and computers up to about ${quantity(FAR_ENOUGH, 'm')} away; the field falls by 18 dB for each doubling of the distance. How much of it this one hears no model here can say: turn and move it, and listen.`,
+        remedies: [
+          { what: `Keep ${name} ${quantity(FAR_ENOUGH, 'm')} away from ${coil}, or turn it`, cost: 'nothing' },
+        ],
+      };
+    });
+
+/** The target as a level at the inlet of a line. */
+const targetAt = (document: RigDocument, { aWeighted, dbfsA }: LineHum): Dbu =>
+  targetOf(document) - (dbfsA ?? aWeighted) + aWeighted;
+const targetOf = (document: RigDocument): number => Number(schoolsOf(document).noiseFloor);
+
+/** Lines that hear more than they should, each with what would help. */
 function humFindings(
   document: RigDocument,
   system: MainsSystem,
   { lines, loops }: MainsReadings,
   hearings: Hearings,
 ): MainsFinding[] {
-  const target = Number(schoolsOf(document).noiseFloor);
+  const target = targetOf(document);
+  const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
   return lines
-    .filter(({ dbfsA }) => dbfsA !== undefined && dbfsA > target)
-    .map((line): MainsFinding => {
+    .filter(({ dbfsA }) => dbfsA !== undefined)
+    .flatMap((line): MainsFinding[] => {
+      const isHum = line.dbfsA! > target;
+      const whine = line.whine && line.whine.aWeighted - line.aWeighted + line.dbfsA!;
+      const isWhine = whine !== undefined && whine > target;
+      if (!isHum && !isWhine) return [];
       const loop = loops.find(({ ties }) => ties.includes(line.line));
-      const [most] = line.shares;
-      const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
-      return {
-        code: 'hum',
-        severity: 'watch',
-        line: line.line,
-        what: `${line.name} hears hum: ${quantity(line.dbfsA!, 'dBFS')} A-weighted`,
-        why: `${loop ? `A loop through ${loop.units.map(nameOf).join(', ')} with ${quantity(loop.amps, 'A')} in the shield. ` : ''}${most ? `Most of it comes from ${nameOf(most.unit)} (${most.way === 'leakage' ? 'leakage' : 'its load current beside the earth conductor'}, ${Math.round(100 * most.share)} %). ` : ''}From typical figures: ± ${line.within} dB. Measure the voltage between the two shells with the line unplugged to know it to ± 4 dB.`,
-        remedies: remediesFor(document, system, line, hearings),
-      };
-    });
-}
-
-/** What would help a line, tried one by one; what gains nothing is left out. */
-function remediesFor(document: RigDocument, system: MainsSystem, line: LineHum, hearings: Hearings): MainsRemedy[] {
-  const tie = system.ties.find(({ id }) => id === line.line)!;
-  const [from, into] = tie.between.map((id) => system.units.find((unit) => unit.id === id)!);
-  const candidates: { what: string; edit: MainsEdit }[] = [
-    ...(into.outlet !== undefined && from.outlet !== into.outlet && from.plug !== 'cells'
-      ? [
-          {
-            what: `Plug ${from.name} into ${into.outlet}, with ${into.name}`,
-            edit: { do: 'outlet' as const, unit: from.id, outlet: into.outlet },
-          },
-        ]
-      : []),
-    ...line.shares
-      .filter(({ way, unit }) => way === 'induction' && unit !== into.id && unit !== from.id)
-      .slice(0, 2)
-      .map(({ unit }) => {
-        const { name, outlet } = system.units.find(({ id }) => id === unit)!;
-        return { what: `Plug ${name} into the wall instead of ${outlet}`, edit: { do: 'outlet' as const, unit } };
-      }),
-    ...(from.kind === 'computer' && from.plug !== 'cells'
-      ? [
-          {
-            what: `Run ${from.name} on its battery`,
-            edit: { do: 'plug' as const, unit: from.id, plug: 'cells' as const },
-          },
-        ]
-      : []),
-    ...transformerPlace(document, line.line).map((at) => ({
-      what: 'Isolating transformer in the line, ground lifted',
-      edit: { do: 'transformer' as const, line: line.line, at },
-    })),
-  ];
-  return candidates
-    .flatMap(({ what, edit }): MainsRemedy[] => {
-      const after = lineHum(mainsSystem(withMainsEdit(document, edit), hearings), line.line);
-      // A line that no longer joins two units on the mains hears nothing of this.
-      const level = after?.aWeighted ?? -200;
-      return level < line.aWeighted - LEAST
-        ? [{ what, line: line.line, before: line.aWeighted, after: level, edit }]
-        : [];
+      const remedies = () => remediesFor(document, system, line, loop, targetAt(document, line), hearings);
+      return [
+        ...(isHum
+          ? [
+              {
+                code: 'hum' as const,
+                severity: 'watch' as const,
+                line: line.line,
+                what: `${line.name} hears hum: ${quantity(line.dbfsA!, 'dBFS')} A-weighted`,
+                why: [
+                  ...(loop ? [loopInWords(loop, nameOf)] : []),
+                  ...shareInWords(line.shares, nameOf),
+                  ...(loop ? together(system, line, loop, nameOf) : []),
+                  `${line.ask ? 'From typical figures' : 'From what was measured'}: ± ${line.within} dB.`,
+                ].join(' '),
+                ...(line.ask && { ask: line.ask }),
+                remedies: remedies(),
+              },
+            ]
+          : []),
+        ...(isWhine
+          ? [
+              {
+                code: 'whine' as const,
+                severity: 'watch' as const,
+                line: line.line,
+                what: `${line.name} may whine: ${quantity(whine, 'dBFS')} A-weighted`,
+                why: `${shareInWords(line.whine!.shares, nameOf).join(' ')} How much supplies of this kind whine differs by more than 20 dB; what moving it changes is known better.`,
+                remedies: isHum ? [] : remedies(),
+              },
+            ]
+          : []),
+      ];
     })
-    .slice(0, MOST);
+    .slice(0, EXPLAINED);
 }
 
-/** Where an isolating transformer fits into a line: before its inlet, where that is an XLR; none where one is there. */
-function transformerPlace({ lines }: RigDocument, id: string): number[] {
-  const line = lines.find((each) => each.id === id);
-  if (!line || endsInLink(line) || startsAtLink(line)) return [];
-  const { links } = line;
-  const last = links.at(-1);
-  if (!last || links.some(({ kind }) => linkKind(kind).breaksLoops)) return [];
-  const kind = linkKind(last.kind);
-  return mate(kind.ends(reader(kind, last)).output, 'xlr3') ? [links.length] : [];
+const loopInWords = ({ units, amps }: Loop, nameOf: (id: string) => string): string =>
+  `A loop through ${units.map(nameOf).join(', ')} with ${quantity(amps, 'A')} in the shield.`;
+
+const shareInWords = ([most]: LineHum['shares'], nameOf: (id: string) => string): string[] =>
+  most ? [`Most of it comes from ${nameOf(most.unit)} (${WAYS[most.way]}, ${Math.round(100 * most.share)} %).`] : [];
+
+/** Quieter by this much with either end pulled, a hum is of both together. */
+const TOGETHER: Decibels = 10;
+
+/** Two units that are silent alone and hum together: why. */
+function together(system: MainsSystem, line: LineHum, { units }: Loop, nameOf: (id: string) => string): string[] {
+  if (units.length !== 2) return [];
+  const alone = units.every((unit) => {
+    const left = lineHum(without(system, new Set([unit])), line.line);
+    return !left || left.aWeighted < line.aWeighted - TOGETHER;
+  });
+  return alone
+    ? [
+        `${units.map(nameOf).join(' and ')} are silent alone: the current runs only while both are plugged into the mains and into each other.`,
+      ]
+    : [];
 }
 
-const nothingToMend = ({ lines }: MainsReadings): MainsFinding => ({
-  code: 'nothing-to-mend',
-  severity: 'note',
-  what: 'Nothing to mend',
-  why: lines.length
-    ? `No line hears hum above your target; the loudest is ${lines[0].name} with ${quantity(lines[0].dbfsA ?? lines[0].aWeighted, lines[0].dbfsA === undefined ? 'dBu' : 'dBFS')} A-weighted. Nothing to buy.`
-    : 'No line joins two units on the mains, so no current runs through a shield.',
-  remedies: [],
-});
+/** Lines that may hear more than they should, as far as anybody can tell. */
+function unsure(document: RigDocument, { lines }: MainsReadings): MainsFinding[] {
+  const target = targetOf(document);
+  const may = lines.filter(({ dbfsA, within, ask }) => ask && dbfsA! <= target && dbfsA! + within > target);
+  const [first] = may;
+  if (!first) return [];
+  const { name, dbfsA, within, line, ask } = first;
+  return [
+    {
+      code: 'hum-unsure',
+      severity: 'note',
+      line,
+      ask,
+      what: `${name} may hum: ${quantity(dbfsA!, 'dBFS')} ± ${within} dB`,
+      why: `Typical figures cannot say whether that is above your target of ${quantity(target, 'dBFS')}${may.length > 1 ? `; nor for ${may.length - 1} more` : ''}. Measure before anything is bought.`,
+      remedies: [],
+    },
+  ];
+}
+
+function nothingToMend(document: RigDocument, { lines }: MainsReadings): MainsFinding {
+  const { conditioner } = schoolsOf(document);
+  const school =
+    conditioner === 'every-rack'
+      ? ` Your school (${schoolLabel('conditioner', conditioner)}) buys a conditioner all the same; nothing here asks for it.`
+      : '';
+  return {
+    code: 'nothing-to-mend',
+    severity: 'note',
+    what: 'Nothing to mend',
+    why: lines.length
+      ? `No line hears hum above your target; the loudest is ${lines[0].name} with ${quantity(lines[0].dbfsA ?? lines[0].aWeighted, lines[0].dbfsA === undefined ? 'dBu' : 'dBFS')} A-weighted. Nothing to buy.${school}`
+      : `No line joins two units on the mains, so no current runs through a shield.${school}`,
+    remedies: [],
+  };
+}

@@ -1,7 +1,13 @@
 /** The mains side of a job as a circuit: who leaks, what induces, which line hears what, and what each remedy would change. */
 export { mainsAnswer, type MainsAnswer } from './answer';
 export { usualSupply } from './figures';
-export { withMainsEdit, type MainsEdit } from './edits';
-export { mainsReport, type MainsFinding, type MainsRemedy, type MainsReport } from './findings';
-export { type LineHum, type Load, type Loop, type MainsReadings } from './readings';
-export { type Way } from './solve';
+export { measuredEdit, withMainsEdit, withOutlet, type MainsEdit } from './edits';
+export { type MainsFinding } from './finding';
+export { mainsReport, type MainsReport } from './findings';
+export { type HumLine, type LineHum } from './hearing';
+export { type Load, type Loop, type MainsReadings } from './readings';
+export { COSTS, type Cost, type MainsRemedy } from './remedies';
+export { WAYS, type Way } from './solve';
+export { humDifference, type HumDifference } from './difference';
+export { computedTones, expectedOn, heardOn, heardOnAll, humTones, type HumTone, type Listened } from './heard';
+export { electricianBrief, type Brief } from './brief';

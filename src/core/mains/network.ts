@@ -1,7 +1,8 @@
 import { GROUND, NetlistBuilder, type Netlist, type Node } from '../circuit';
 import { EARTH } from '../rig';
-import { OWN_LEAD } from './figures';
+import { AUDIO_GROUND } from './figures';
 import type { MainsSystem, MainsUnit } from './system';
+import type { Tie } from './ties';
 
 /** Nodes: the earth of the supply is the reference. */
 const LIVE: Record<1 | -1, Node> = { 1: 'live', '-1': 'other live' };
@@ -16,6 +17,29 @@ const [BONDED, FREE] = [1e-3, 1e9];
 
 export const earthed = ({ plug }: MainsUnit): boolean => plug === 'three-pin';
 
+/** What a tie joins: audio grounds, or cases; units keep both apart that say so. */
+function endsOf({ between, metal }: Tie, units: readonly MainsUnit[]): [Node, Node] {
+  const groundOf = (id: string): Node =>
+    !metal && units.find((unit) => unit.id === id)?.audioGround ? `audio ground ${id}` : chassisOf(id);
+  return [groundOf(between[0]), groundOf(between[1])];
+}
+
+/** Beside a tie, the piece in which a field induces; the signal's conductor has the same in it, and hears the tie. */
+const PIECE = 1e-3;
+/** The piece of a tie in which a field induces: its nodes and its resistance. */
+export const pieceOf = (tie: Tie, units: readonly MainsUnit[]): { a: Node; b: Node; ohms: number } => ({
+  a: endsOf(tie, units)[0],
+  b: `inside ${tie.id}`,
+  ohms: PIECE,
+});
+const hasPiece = ({ strays, ohms }: Tie): boolean => ohms !== undefined && (strays ?? []).length > 0;
+
+/** The nodes between which a line hears the drop along its shield. */
+export function dropOf(tie: Tie, units: readonly MainsUnit[]): [Node, Node] {
+  const [a, b] = endsOf(tie, units);
+  return [hasPiece(tie) ? pieceOf(tie, units).b : a, b];
+}
+
 /**
  * The mains side and the shields as one netlist: earth conductors, unit leads, what leaks from the poles, what joins the
  * grounds of units. @param volts amplitude of the supply at the harmonic that is looked at
@@ -23,26 +47,37 @@ export const earthed = ({ plug }: MainsUnit): boolean => plug === 'three-pin';
 export function mainsNetlist(system: MainsSystem, volts: number): Netlist {
   const net = new NetlistBuilder();
   const resistor = (name: string, a: Node, b: Node, ohms: number) => net.add({ type: 'resistor', name, a, b, ohms });
-  resistor('neutral to earth', NEUTRAL, GROUND, system.bonded ? BONDED : FREE);
-  for (const leg of [1, -1] as const)
-    net.add({ type: 'voltageSource', name: LIVE[leg], a: LIVE[leg], b: NEUTRAL, volts: 0, signal: leg * volts });
+  const source = (name: string, a: Node, b: Node, signal: number) =>
+    net.add({ type: 'voltageSource', name, a, b, volts: 0, signal });
+  if (system.balanced) source(NEUTRAL, NEUTRAL, GROUND, -volts / 2);
+  else resistor('neutral to earth', NEUTRAL, GROUND, system.bonded ? BONDED : FREE);
+  for (const leg of [1, -1] as const) source(LIVE[leg], LIVE[leg], NEUTRAL, leg * volts);
   for (const { name, from, ohms } of system.outlets)
     resistor(`lead of ${name}`, earthOf(name), earthOf(from), Math.max(ohms, 1e-6));
   for (const unit of system.units) {
-    const chassis = chassisOf(unit.id);
-    if (earthed(unit)) resistor(`own lead of ${unit.id}`, chassis, earthOf(unit.outlet), OWN_LEAD);
-    else resistor(`nowhere ${unit.id}`, chassis, GROUND, NOWHERE);
+    const { id, audioGround } = unit;
+    const chassis = chassisOf(id);
+    if (earthed(unit)) resistor(`own lead of ${id}`, chassis, earthOf(unit.outlet), unit.own);
+    else resistor(`nowhere ${id}`, chassis, GROUND, NOWHERE);
+    if (audioGround) resistor(`audio ground of ${id}`, chassis, `audio ground ${id}`, AUDIO_GROUND[audioGround]);
     unit.leaks.forEach(({ from, farads }, n) =>
       net.add({
         type: 'capacitor',
-        name: `leak ${n + 1} of ${unit.id}`,
+        name: `leak ${n + 1} of ${id}`,
         a: from === 'live' ? LIVE[unit.leg] : NEUTRAL,
         b: chassis,
         farads,
       }),
     );
   }
-  for (const { id, between, ohms } of system.ties)
-    if (ohms !== undefined) resistor(`tie ${id}`, chassisOf(between[0]), chassisOf(between[1]), ohms);
+  for (const tie of system.ties) {
+    const [a, b] = dropOf(tie, system.units);
+    if (hasPiece(tie)) {
+      const piece = pieceOf(tie, system.units);
+      resistor(`piece of ${tie.id}`, piece.a, piece.b, piece.ohms);
+    }
+    if (tie.ohms !== undefined) resistor(`tie ${tie.id}`, a, b, tie.ohms);
+    if (tie.farads !== undefined) net.add({ type: 'capacitor', name: `tie ${tie.id}`, a, b, farads: tie.farads });
+  }
   return net.build();
 }

@@ -1,29 +1,14 @@
 import { magnitude, type Complex } from '../circuit';
-import { aWeight } from '../signal/measure/weighting';
 import { EARTH } from '../rig';
-import { dbu, type Amps, type Dbfs, type Dbu, type Decibels, type Hertz, type Ohms, type Volts } from '../units';
-import { BEHIND_WINDINGS, CONVERSION, PIN_ONE, WINDINGS } from './figures';
-import { chassisOf, earthed } from './network';
-import { leakageOf, loadsOf, solveMains, type GroundVolts, type Harmonic, type Way } from './solve';
-import type { Hearing, MainsSystem, MainsUnit, Tie } from './system';
-
-/** What a line hears of the mains, at its inlet. */
-export interface LineHum {
-  line: string;
-  name: string;
-  how: Hearing['how'];
-  level: Dbu;
-  aWeighted: Dbu;
-  /** How far each may be off either way, from typical figures alone. */
-  within: Decibels;
-  /** At the gain of the plan, A-weighted; absent where nothing arrives. */
-  dbfsA?: Dbfs;
-  byHarmonic: { hz: Hertz; level: Dbu }[];
-  /** Of what is heard, A-weighted, by unit and way; largest first, adding up to 1. */
-  shares: { unit: string; way: Way; share: number }[];
-  /** Current in its shield at the fundamental. */
-  shield: Amps;
-}
+import type { Amps, Seconds, Volts } from '../units';
+import { behind } from './behind';
+import { BACKUP_SHARE } from './figures';
+import { APART, coilField, pairField, TWISTED } from './fields';
+import { heard, SILENT, type LineHum, type TieHarmonic } from './hearing';
+import { chassisOf, dropOf, earthed } from './network';
+import { solveMains, type Harmonic } from './solve';
+import { leakageOf, type MainsSystem, type MainsUnit } from './system';
+import type { Tie } from './ties';
 
 /** A way round through grounds: a tie, and the earth conductors between its ends. */
 export interface Loop {
@@ -45,6 +30,8 @@ export interface Load {
   stated: Amps;
   watts: number;
   rating?: Amps;
+  /** How long an uninterruptible supply carries it, its battery no longer new. */
+  lasts?: Seconds;
 }
 
 export interface MainsReadings {
@@ -56,6 +43,8 @@ export interface MainsReadings {
   /** Loudest first. */
   lines: LineHum[];
   loads: Load[];
+  /** Flux density, in tesla, of what lines are said to run beside. */
+  fields: { line: string; unit: string; tesla: number }[];
   /** No unit of those that are joined is on earth: what somebody feels who joins them to it, and the voltage before that. */
   floating?: { units: string[]; volts: Volts; touch: Amps };
 }
@@ -63,9 +52,10 @@ export interface MainsReadings {
 /** Solves the mains side of a job and reads off what matters. */
 export function mainsReadings(system: MainsSystem): MainsReadings {
   const harmonics = solveMains(system);
-  const volts = system.ties.map((tie) => alongTie(tie, harmonics));
+  const along = system.ties.map((tie) => alongTie(system, tie, harmonics));
+  const volts = along.map((each) => each.volts);
   const lines = system.ties
-    .flatMap((tie, n) => (tie.hears ? [heard(tie, tie.hears, volts[n])] : []))
+    .flatMap((tie, n) => (tie.hears ? [heard(tie, tie.hears, along[n])] : []))
     .sort((a, b) => b.aWeighted - a.aWeighted);
   const chassis = system.units.map(({ id }) => ({
     unit: id,
@@ -79,6 +69,7 @@ export function mainsReadings(system: MainsSystem): MainsReadings {
     loops: loopsOf(system, volts, lines),
     lines,
     loads: loads(system),
+    fields: fields(system),
     ...floatingOf(system, chassis, leakage),
   };
 }
@@ -86,82 +77,50 @@ export function mainsReadings(system: MainsSystem): MainsReadings {
 /** What one line hears; undefined where it joins no two units. */
 export function lineHum(system: MainsSystem, line: string): LineHum | undefined {
   const tie = system.ties.find(({ hears }) => hears?.line === line);
-  return tie?.hears && heard(tie, tie.hears, alongTie(tie, solveMains(system)));
+  return tie?.hears && heard(tie, tie.hears, alongTie(system, tie, solveMains(system)));
 }
 
-/** The voltage between the grounds at the ends of a tie, by harmonic. */
-interface TieHarmonic extends GroundVolts {
-  hz: Hertz;
-}
-const alongTie = ({ between: [a, b] }: Tie, harmonics: readonly Harmonic[]): TieHarmonic[] =>
-  harmonics.map(({ hz, between }) => ({ hz, ...between(chassisOf(a), chassisOf(b)) }));
-
-const rms = (parts: readonly Complex[]): number => Math.hypot(...parts.map(magnitude));
-
-/** How much of what lies between the grounds at its ends a line hears, at a frequency. */
-function hearing({ how, unbalanced, ratio }: Hearing, ohms: Ohms | undefined, hz: Hertz): number {
-  // What the shield drops adds to the signal as far as that returns over it; the rest is common to both legs.
-  const drop = ohms === undefined ? 0 : unbalanced;
-  const common = CONVERSION + (ohms === undefined ? 0 : PIN_ONE / ohms);
-  switch (how) {
-    case 'unbalanced':
-      return ohms === undefined ? 1 : drop;
-    case 'balanced':
-      return common;
-    case 'transformer':
-      // What comes over the windings' capacitance counts where the shield is parted there.
-      return ohms === undefined
-        ? 2 * Math.PI * hz * WINDINGS * BEHIND_WINDINGS * ratio
-        : Math.hypot(drop * ratio, common);
-  }
-}
-
-/** Uncertainty from typical figures alone, by how a line hears (assumed). */
-const WITHIN: Record<Hearing['how'], Decibels> = { unbalanced: 12, balanced: 25, transformer: 25 };
-
-/** Quieter than anything is heard. */
-const SILENT: Dbu = -200;
-const levelOf = (power: number): Dbu => (power > 0 ? Math.max(SILENT, dbu(Math.sqrt(power))) : SILENT);
-
-function heard({ ohms }: Tie, hears: Hearing, volts: readonly TieHarmonic[]): LineHum {
-  let power = 0;
-  let weighted = 0;
-  const by = new Map<string, { unit: string; way: Way; power: number }>();
-  const byHarmonic = volts.map(({ hz, total, by: given }) => {
-    const share = hearing(hears, ohms, hz);
-    const own = (share * magnitude(total)) ** 2;
-    power += own;
-    weighted += own * aWeight(hz);
-    for (const { unit, way, volts: part } of given) {
-      const key = `${unit} ${way}`;
-      const known = by.get(key) ?? { unit, way, power: 0 };
-      known.power += towards(part, total) * share ** 2 * aWeight(hz);
-      by.set(key, known);
-    }
-    return { hz, level: levelOf(own) };
-  });
-  const given = [...by.values()].map((each) => ({ ...each, power: Math.max(0, each.power) }));
-  const whole = given.reduce((sum, each) => sum + each.power, 0) || 1;
-  const aWeighted = levelOf(weighted);
+/** The voltage along a tie, by frequency, at the scale that was measured there; and what stands there when it is unplugged. */
+function alongTie(system: MainsSystem, tie: Tie, harmonics: readonly Harmonic[]): Along {
+  const [a, b] = dropOf(tie, system.units);
+  const volts = harmonics.map(({ between, ...line }): TieHarmonic => ({ ...line, ...between(a, b) }));
+  const open = openVolts(tie, volts);
+  const { measured, against = open } = tie.shells ?? {};
+  const scale = measured !== undefined && against ? measured / against : 1;
+  const scaled = ({ re, im }: Complex): Complex => ({ re: scale * re, im: scale * im });
   return {
-    line: hears.line,
-    name: hears.name,
-    how: hears.how,
-    level: levelOf(power),
-    aWeighted,
-    within: WITHIN[hears.how],
-    ...(hears.toDbfs !== undefined && { dbfsA: aWeighted + hears.toDbfs }),
-    byHarmonic,
-    shares: given
-      .map(({ unit, way, power: own }) => ({ unit, way, share: own / whole }))
-      .filter(({ share }) => share > 1e-3)
-      .sort((a, b) => b.share - a.share),
-    shield: ohms === undefined || !volts[0] ? 0 : magnitude(volts[0].total) / ohms,
+    ...(open !== undefined && { open }),
+    volts: volts.map((each) => ({
+      ...each,
+      total: scaled(each.total),
+      by: each.by.map((part) => ({ ...part, volts: scaled(part.volts) })),
+    })),
   };
 }
 
-/** What a part gives of the power of the whole: its projection on it. */
-const towards = (part: Complex, whole: Complex): number => part.re * whole.re + part.im * whole.im;
+interface Along {
+  volts: TieHarmonic[];
+  open?: Volts;
+}
+
+/** Nearer to the tie's own resistance than this, what is seen there says nothing of what is behind. */
+const NOTHING_BEHIND = 1e-9;
+
+/**
+ * What stands between the ends of a tie that is unplugged, all harmonics; undefined where one end leads nowhere. Seen
+ * between its ends are the tie and what lies behind it, side by side (Thévenin).
+ */
+function openVolts({ ohms }: Tie, volts: readonly TieHarmonic[]): Volts | undefined {
+  const hum = volts.filter(({ order }) => order !== undefined);
+  if (ohms === undefined) return rms(hum.map(({ total }) => total));
+  const parts = hum.map(({ total, ohms: seen }) => {
+    const left = magnitude({ re: ohms - seen.re, im: -seen.im });
+    return left < NOTHING_BEHIND * ohms ? undefined : (magnitude(total) * ohms) / left;
+  });
+  return parts.some((part) => part === undefined) ? undefined : Math.hypot(...parts.map((part) => part!));
+}
+
+const rms = (parts: readonly Complex[]): number => Math.hypot(...parts.map(magnitude));
 
 /** Every tie that closes a ring through earth conductors and other ties; loudest first. */
 function loopsOf(system: MainsSystem, volts: readonly TieHarmonic[][], lines: readonly LineHum[]): Loop[] {
@@ -189,7 +148,7 @@ function loopsOf(system: MainsSystem, volts: readonly TieHarmonic[][], lines: re
     join(a, b, tie.id);
     if (!back) return [];
     const ties = [tie.id, ...back.flatMap((step) => step.tie ?? [])];
-    const amps = rms(volts[n].map(({ total }) => total)) / tie.ohms;
+    const amps = rms(volts[n].flatMap(({ order, total }) => (order === undefined ? [] : [total]))) / tie.ohms;
     return [
       {
         ties,
@@ -203,13 +162,32 @@ function loopsOf(system: MainsSystem, volts: readonly TieHarmonic[][], lines: re
 }
 
 const loads = (system: MainsSystem): Load[] =>
-  [...loadsOf(system)].map(([outlet, units]) => {
+  [...behind(system)].map(([outlet, units]) => {
     const sum = (list: readonly MainsUnit[]) => list.reduce((all, unit) => all + unit.amps, 0);
     const amps = sum(units);
     const stated = sum(units.filter(({ assumed }) => !assumed));
-    const rating = system.outlets.find(({ name }) => name === outlet)?.rating;
-    return { outlet, amps, stated, watts: amps * system.volts, ...(rating && { rating }) };
+    const { rating, backup } = system.outlets.find(({ name }) => name === outlet)!;
+    const watts = amps * system.volts;
+    return {
+      outlet,
+      amps,
+      stated,
+      watts,
+      ...(rating && { rating }),
+      ...(backup && watts > 0 && { lasts: (3600 * backup * BACKUP_SHARE) / watts }),
+    };
   });
+
+const fields = ({ ties, units }: MainsSystem): MainsReadings['fields'] =>
+  ties.flatMap(({ id: line, strays = [] }) =>
+    strays.map(({ unit, coil, distance }) => ({
+      line,
+      unit,
+      tesla: coil
+        ? coilField(distance)
+        : pairField(units.find(({ id }) => id === unit)?.amps ?? 0, APART.flexible, distance) / TWISTED,
+    })),
+  );
 
 /** Units that are joined to each other and to no earth, the set that leaks most. */
 function floatingOf(

@@ -1,8 +1,16 @@
-import { operatingPoint, smallSignal, type Complex, type Node } from '../circuit';
-import type { Amps, Hertz } from '../units';
-import { currentShare, HIGHEST, INDUCTION, OWN_LEAD, voltageShare } from './figures';
-import { chassisOf, earthed, earthOf, mainsNetlist, NEUTRAL } from './network';
+import { GROUND, operatingPoint, smallSignal, type Complex, type Node } from '../circuit';
+import type { Amps, Hertz, Ohms, Volts } from '../units';
+import { behind } from './behind';
+import { currentShare, HIGHEST, INDUCTION, OWN_LENGTH, voltageShare } from './figures';
+import { inducedVolts } from './fields';
+import { chassisOf, earthed, earthOf, mainsNetlist, NEUTRAL, pieceOf } from './network';
 import type { MainsSystem, MainsUnit } from './system';
+
+/** A frequency that is looked at: a harmonic of the mains by its order, or a tone of its own. */
+interface Line {
+  hz: Hertz;
+  order?: number;
+}
 
 /** Something that drives current through the grounds: by which unit, and by which way. */
 interface Drive {
@@ -11,46 +19,45 @@ interface Drive {
   /** Into one node and out of the other. */
   a: Node;
   b: Node;
-  /** At a harmonic, a quarter of a period ahead of the voltage. */
-  amps: (harmonic: number, omega: number) => Amps;
+  /** A quarter of a period ahead of the voltage. */
+  amps: (line: Line, omega: number) => Amps;
 }
 
-/** What leaks over capacitance, and what a load current induces along an earth conductor beside it. */
-export type Way = 'leakage' | 'induction';
+/** What leaks over capacitance; what a load current induces along an earth conductor beside it; what a field does in a loop. */
+export const WAYS = {
+  leakage: 'leakage',
+  induction: 'its load current beside the earth conductor',
+  field: 'its lead or coil beside the line',
+} as const;
+export type Way = keyof typeof WAYS;
 
-/** A voltage between two grounds at one harmonic, and who gives what of it. */
+/** A voltage between two grounds at one frequency, and who gives what of it. */
 export interface GroundVolts {
   total: Complex;
+  /** What 1 A between the two nodes would make there. */
+  ohms: Complex;
   by: { unit: string; way: Way; volts: Complex }[];
 }
 
-/** The grounds of a job at one harmonic. */
+/** The grounds of a job at one frequency; a harmonic unless it is a tone of its own. */
 export interface Harmonic {
   hz: Hertz;
+  order?: number;
   /** The voltage between two nodes; over the earth of the supply where one is named. */
   between: (of: Node, over?: Node) => GroundVolts;
 }
 
-/** What leads carry: every unit's current runs through all leads between it and the wall. */
-export function loadsOf({ units, outlets }: MainsSystem): Map<string, MainsUnit[]> {
-  const from = new Map(outlets.map((outlet) => [outlet.name, outlet.from]));
-  const loads = new Map<string, MainsUnit[]>(outlets.map(({ name }) => [name, []]));
-  for (const unit of units) for (let at = unit.outlet; at !== undefined; at = from.get(at)) loads.get(at)?.push(unit);
-  return loads;
-}
-
 /**
- * Solves the mains side at every harmonic that anything drives. Resistors and capacitors are reciprocal: what everybody
+ * Solves the mains side at every frequency that anything drives. Resistors and capacitors are reciprocal: what everybody
  * gives of a voltage follows from one solution, with 1 A driven where it is read.
  */
 export function solveMains(system: MainsSystem): Harmonic[] {
   const at = smallSignal(operatingPoint(mainsNetlist(system, 0)));
   const drives = drivesOf(system);
-  const orders = Array.from({ length: Math.floor(HIGHEST / system.hertz) }, (_, n) => n + 1);
-  return orders.flatMap((harmonic): Harmonic[] => {
-    const hz = harmonic * system.hertz;
+  return linesOf(system).flatMap((line): Harmonic[] => {
+    const { hz } = line;
     const driving = drives.flatMap(({ amps, ...drive }) => {
-      const im = amps(harmonic, 2 * Math.PI * hz);
+      const im = amps(line, 2 * Math.PI * hz);
       return im === 0 ? [] : [{ ...drive, im }];
     });
     if (driving.length === 0) return [];
@@ -61,53 +68,73 @@ export function solveMains(system: MainsSystem): Harmonic[] {
         const per = seen(a, b);
         return { unit, way, volts: { re: -per.im * im, im: per.re * im } };
       });
-      return { by, total: by.reduce((all, { volts }) => plus(all, volts), ZERO) };
+      return { by, ohms: seen(of, over ?? GROUND), total: by.reduce((all, { volts }) => plus(all, volts), ZERO) };
     };
-    return [{ hz, between }];
+    return [{ ...line, between }];
   });
 }
-
-/** What a unit sends into its earth conductor, or would send into whoever joins it to earth; at the fundamental. */
-export const leakageOf = ({ leaks }: MainsUnit, { volts, hertz }: MainsSystem): Amps =>
-  leaks.reduce((sum, { from, farads }) => sum + (from === 'live' ? 2 * Math.PI * hertz * farads * volts : 0), 0);
 
 const ZERO: Complex = { re: 0, im: 0 };
 const plus = (a: Complex, b: Complex): Complex => ({ re: a.re + b.re, im: a.im + b.im });
 
+function linesOf({ hertz, units }: MainsSystem): Line[] {
+  const tones = new Set(units.flatMap(({ whines }) => whines.map(({ hz }) => hz)));
+  return [
+    ...Array.from({ length: Math.floor(HIGHEST / hertz) }, (_, n) => ({ hz: (n + 1) * hertz, order: n + 1 })),
+    ...[...tones].sort((a, b) => a - b).map((hz) => ({ hz })),
+  ];
+}
+
+/** What a unit takes from the mains at a frequency. */
+const currentOf = ({ amps, rectified, whines }: MainsUnit, { hz, order }: Line): Amps =>
+  amps * (order !== undefined ? currentShare(order, rectified) : (whines.find((tone) => tone.hz === hz)?.share ?? 0));
+
 /** Everything that drives current through the grounds, as sources of current (Norton). */
 function drivesOf(system: MainsSystem): Drive[] {
-  const { units, outlets, volts } = system;
+  const { units, outlets, volts, balanced, fifth, ties } = system;
+  // The supply drives what leaks from the neutral, wherever that stands; a balanced one from both poles, over earth.
   const leaks = units.flatMap((unit): Drive[] =>
     unit.leaks
-      .filter(({ from }) => from === 'live')
-      .map(({ farads }) => ({
-        unit: unit.id,
-        way: 'leakage',
-        a: chassisOf(unit.id),
-        // The supply drives it from the neutral, wherever that stands.
-        b: NEUTRAL,
-        amps: (harmonic, omega) => omega * farads * unit.leg * volts * voltageShare(harmonic),
-      })),
+      .filter(({ from }) => from === 'live' || balanced)
+      .map(({ from, farads }) => {
+        const pole: Volts = balanced ? ((from === 'live' ? 1 : -1) * volts) / 2 : unit.leg * volts;
+        return {
+          unit: unit.id,
+          way: 'leakage',
+          a: chassisOf(unit.id),
+          b: NEUTRAL,
+          amps: ({ order }, omega) => (order === undefined ? 0 : omega * farads * pole * voltageShare(order, fifth)),
+        };
+      }),
   );
-  const loads = loadsOf(system);
+  const through = behind(system);
   const along = outlets.flatMap(({ name, from, length, ohms }): Drive[] =>
-    loads.get(name)!.map((unit) => induced(unit, earthOf(name), earthOf(from), length, ohms)),
+    through.get(name)!.map((unit) => induced(unit, earthOf(name), earthOf(from), INDUCTION * length, ohms)),
   );
   const own = units
     .filter(earthed)
-    .map((unit) => induced(unit, chassisOf(unit.id), earthOf(unit.outlet), OWN_LENGTH, OWN_LEAD));
-  return [...leaks, ...along, ...own];
+    .map((unit) => induced(unit, chassisOf(unit.id), earthOf(unit.outlet), INDUCTION * OWN_LENGTH, unit.own));
+  const fields = ties.flatMap((tie): Drive[] => {
+    if (tie.ohms === undefined) return [];
+    const { a, b, ohms } = pieceOf(tie, units);
+    return (tie.strays ?? []).flatMap(({ unit: id, flux, coil }): Drive[] => {
+      const unit = units.find((each) => each.id === id);
+      if (!unit) return [];
+      const { unit: of, amps } = induced(unit, a, b, flux, ohms);
+      // What a coil radiates does not follow what the unit takes just now.
+      const still: Drive['amps'] = ({ hz, order }) =>
+        order === undefined || unit.plug === 'cells' ? 0 : (inducedVolts(flux, hz) * voltageShare(order, fifth)) / ohms;
+      return [{ unit: of, way: 'field', a, b, amps: coil ? still : amps }];
+    });
+  });
+  return [...leaks, ...along, ...own, ...fields];
 }
 
-/** Of a unit's own lead, in metres (common practice). */
-const OWN_LENGTH = 1.5;
-
-/** What a load induces along an earth conductor of a length. */
-const induced = (unit: MainsUnit, a: Node, b: Node, metres: number, ohms: number): Drive => ({
+/** What a load induces in a conductor. @param henries flux around it per ampere */
+const induced = (unit: MainsUnit, a: Node, b: Node, henries: number, ohms: Ohms): Drive => ({
   unit: unit.id,
   way: 'induction',
   a,
   b,
-  amps: (harmonic, omega) =>
-    (omega * INDUCTION * unit.leg * unit.amps * currentShare(harmonic, unit.rectified) * metres) / Math.max(ohms, 1e-6),
+  amps: (line) => inducedVolts(henries * unit.leg * currentOf(unit, line), line.hz) / Math.max(ohms, 1e-6),
 });

@@ -1,34 +1,24 @@
-import { answered } from '../circuit';
-import { CONNECTORS, isCable, linkKind, reader, type Part } from '../gear';
-import { judgeAsDrawn } from '../check/check';
-import { openBudget } from '../noise/budget';
-import {
-  endsInLink,
-  rigPath,
-  schoolsOf,
-  startsAtLink,
-  type MainsPlug,
-  type Outlet,
-  type RigDocument,
-  type RigLine,
-  type Unit,
-} from '../rig';
-import { peakTargetOf } from '../schools';
-import type { Amps, Decibels, Farads, Hertz, Metres, Ohms, Volts } from '../units';
+import { startsAtLink, type MainsPlug, type Outlet, type RigDocument, type Unit } from '../rig';
+import type { Amps, Farads, Hertz, Metres, Ohms, Volts } from '../units';
 import { unlisted } from './edits';
 import {
   CONTACT,
   CURRENTS,
+  DIODES,
   EARTHED_LEAK,
   FLOATING_LEAK,
-  ohmsPerMetre,
-  RECTIFIED,
-  SHIELD_PER_METRE,
+  LEAST_LEAK,
   LONGEST_LEAD,
+  MISMATCH,
+  ohmsPerMetre,
+  OWN_LEAD,
+  RECTIFIED,
   STRIP_LEAD,
   supplyOf,
-  TIE,
+  WHINES,
 } from './figures';
+import { behind } from './behind';
+import { tiesOf, type Hearings, type Tie } from './ties';
 
 /** A unit of the job with what the mains sees of it. */
 export interface MainsUnit {
@@ -44,6 +34,15 @@ export interface MainsUnit {
   /** Its current is only what its kind usually takes. */
   assumed: boolean;
   rectified: boolean;
+  /** Tones of its current, as shares of that. */
+  whines: readonly { hz: Hertz; share: number }[];
+  /** Of its own lead's earth conductor, with whatever is in that. */
+  own: Ohms;
+  /** Between its chassis and its audio ground, where they are not joined. */
+  audioGround?: 'resistor' | 'lifted';
+  /** Between its chassis and earth, and through whoever touches it, as measured. */
+  chassis?: Volts;
+  touch?: Amps;
 }
 
 /** An outlet with the lead that it hangs on. */
@@ -58,29 +57,9 @@ export interface MainsOutlet {
   /** Of its lead and its contacts alone: as stated or usual, and the most that it may have where not all is stated. */
   lead: Ohms;
   longest: Ohms;
-}
-
-/** How a line hears what lies between the grounds at its ends. */
-export interface Hearing {
-  line: string;
-  name: string;
-  how: 'unbalanced' | 'balanced' | 'transformer';
-  /** Share of the shield that the signal returns over; the rest is balanced. */
-  unbalanced: number;
-  /** What a transformer on the way makes of it, as a ratio. */
-  ratio: number;
-  /** From dBu at the inlet to dBFS, at the gain of the plan; absent where nothing arrives. */
-  toDbfs?: Decibels;
-}
-
-/** Something that joins the grounds of two units. */
-export interface Tie {
-  id: string;
-  name: string;
-  between: [string, string];
-  /** Undefined where the shield is open. */
-  ohms?: Ohms;
-  hears?: Hearing;
+  /** What the uninterruptible supply that it hangs on holds, in watt-hours. */
+  backup?: number;
+  surge?: true;
 }
 
 /** The mains side of a rig with every figure that it takes, stated or typical. */
@@ -89,6 +68,10 @@ export interface MainsSystem {
   hertz: Hertz;
   /** Neutral and earth are joined at the supply. */
   bonded: boolean;
+  /** Both poles stand half the voltage from earth. */
+  balanced: boolean;
+  /** Fifth harmonic of the voltage as a share of the fundamental, where it is stated. */
+  fifth?: number;
   units: MainsUnit[];
   outlets: MainsOutlet[];
   ties: Tie[];
@@ -101,11 +84,12 @@ const USUALLY: Partial<Record<Unit['kind'], MainsPlug>> = {
   lamp: 'two-pin',
 };
 
-/** How lines hear, by the line as the document has it: what is plugged elsewhere changes nothing in that. */
-export type Hearings = WeakMap<RigLine, { host?: RigLine; hears?: Hearing }>;
-
-/** Makes out of a rig what its mains side is. @param hearings found already, for a rig with the same devices */
-export function mainsSystem(document: RigDocument, hearings: Hearings = new WeakMap()): MainsSystem {
+/**
+ * Makes out of a rig what its mains side is.
+ * @param hearings found already, for a rig with the same devices
+ * @param only the line that is listened to, where the others need no ears
+ */
+export function mainsSystem(document: RigDocument, hearings: Hearings = new WeakMap(), only?: string): MainsSystem {
   const { mains = {}, units = [], devices } = document;
   const { volts, hertz } = supplyOf(mains.supply);
   const known = new Set(units.map(({ device }) => device));
@@ -119,20 +103,73 @@ export function mainsSystem(document: RigDocument, hearings: Hearings = new Weak
     }));
   // A run of cable beside mains is a suspect of hunts and hangs on nothing.
   const all = [...units.filter(({ kind }) => kind !== 'cable run'), ...others];
-  const legs = new Map((mains.outlets ?? []).map(({ name, otherLeg }) => [name, otherLeg ? -1 : 1] as const));
-  const outlets = outletsOf(mains.outlets ?? [], all);
-  return {
+  // A balanced supply has no legs.
+  const legs = new Map(
+    (mains.outlets ?? []).map(({ name, otherLeg }) => [name, otherLeg && !mains.balanced ? -1 : 1] as const),
+  );
+  const system: MainsSystem = {
     volts,
     hertz,
     bonded: mains.neutral !== 'free',
-    outlets,
+    balanced: mains.balanced === true,
+    ...(mains.fifth && { fifth: mains.fifth.value / 100 }),
+    outlets: outletsOf(mains.outlets ?? [], all),
     units: all.map((unit) => unitOf(document, unit, legs)),
-    ties: [...lineTies(document, all, hearings), ...connectionTies(document)],
+    ties: tiesOf(document, all, hearings, only),
+  };
+  return withDiodes(system, document);
+}
+
+/**
+ * Diodes in earth conductors, as resistors that drop what diodes do at the leakage that runs through them: a fault opens
+ * them, and small currents between grounds hardly pass.
+ */
+function withDiodes(system: MainsSystem, { mains, units = [] }: RigDocument): MainsSystem {
+  const blocking = new Set(units.filter(({ blocks }) => blocks).map(({ id }) => id));
+  const isolated = new Set((mains?.outlets ?? []).filter(({ isolator }) => isolator).map(({ name }) => name));
+  if (blocking.size + isolated.size === 0) return system;
+  const through = behind(system);
+  const ohms = (on: readonly MainsUnit[]): Ohms =>
+    DIODES /
+    Math.max(
+      LEAST_LEAK,
+      on.reduce((sum, unit) => sum + leakageOf(unit, system), 0),
+    );
+  return {
+    ...system,
+    units: system.units.map((unit) =>
+      blocking.has(unit.id) && unit.plug === 'three-pin' ? { ...unit, own: unit.own + ohms([unit]) } : unit,
+    ),
+    outlets: system.outlets.map((outlet) =>
+      isolated.has(outlet.name)
+        ? { ...outlet, ohms: outlet.ohms + ohms(through.get(outlet.name)!.filter(({ plug }) => plug === 'three-pin')) }
+        : outlet,
+    ),
   };
 }
 
+/** A unit that is pulled out of the mains, its lines still in. */
+const pulled = (unit: MainsUnit): MainsUnit => ({ ...unit, plug: 'cells', leaks: [], amps: 0 });
+
+/** The same with some units pulled. */
+export const without = (system: MainsSystem, off: ReadonlySet<string>): MainsSystem => ({
+  ...system,
+  units: system.units.map((unit) => (off.has(unit.id) ? pulled(unit) : unit)),
+});
+
+/** What a unit sends into its earth conductor, or would send into whoever joins it to earth; at the fundamental. */
+export function leakageOf(
+  { leaks }: MainsUnit,
+  { volts, hertz, balanced }: Pick<MainsSystem, 'volts' | 'hertz' | 'balanced'>,
+): Amps {
+  const from = (pole: 'live' | 'neutral') =>
+    leaks.reduce((sum, each) => sum + (each.from === pole ? each.farads : 0), 0);
+  const farads = balanced ? Math.abs(from('live') - from('neutral')) / 2 : from('live');
+  return 2 * Math.PI * hertz * farads * volts;
+}
+
 function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 | -1>): MainsUnit {
-  const { id, name, kind, outlet } = unit;
+  const { id, name, kind, outlet, audioGround, chassis, touch } = unit;
   const plug = plugOf(document, unit);
   const stated = unit.leakage && unit.leakage.value * 1e-9;
   const earthed = plug === 'three-pin' || plug === 'earth lifted';
@@ -146,7 +183,10 @@ function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 |
       plug === 'cells'
         ? []
         : earthed
-          ? [{ from: 'live', farads: stated ?? EARTHED_LEAK }]
+          ? [
+              { from: 'live', farads: stated ?? EARTHED_LEAK },
+              { from: 'neutral', farads: (1 - MISMATCH) * (stated ?? EARTHED_LEAK) },
+            ]
           : [
               { from: 'live', farads: stated ?? FLOATING_LEAK },
               { from: 'neutral', farads: stated ?? FLOATING_LEAK },
@@ -155,6 +195,11 @@ function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 |
     amps: plug === 'cells' ? 0 : (unit.current?.value ?? CURRENTS[kind]),
     assumed: unit.current === undefined,
     rectified: RECTIFIED.has(kind),
+    whines: plug === 'cells' ? [] : (WHINES[kind] ?? []),
+    own: OWN_LEAD,
+    ...(audioGround && { audioGround }),
+    ...(chassis && { chassis: chassis.value }),
+    ...(touch && { touch: touch.value * 1e-3 }),
   };
 }
 
@@ -188,87 +233,8 @@ function outletsOf(stated: readonly Outlet[], units: readonly Unit[]): MainsOutl
       ohms: own?.earth?.value ?? lead,
       ...(own?.rating && { rating: own.rating.value }),
       ...(own?.earth && { earth: own.earth.value }),
-    };
-  });
-}
-
-const connectionTies = ({ mains, units = [] }: RigDocument): Tie[] =>
-  (mains?.connections ?? []).map(({ between, kind }, n) => ({
-    id: `connection ${n + 1}`,
-    name: `${kind}: ${between.map((id) => units.find((unit) => unit.id === id)?.name ?? id).join(' – ')}`,
-    between,
-    ohms: TIE,
-  }));
-
-/** Every line whose ends are both units of the job. */
-function lineTies(document: RigDocument, units: readonly Unit[], hearings: Hearings): Tie[] {
-  return document.lines.flatMap((line): Tie[] => {
-    if (endsInLink(line)) return [];
-    const into = units.find(({ device }) => device === line.inlet.device);
-    const host = startsAtLink(line) ? document.lines.find(({ id }) => id === line.source.from.line) : undefined;
-    const from = startsAtLink(line)
-      ? host && !endsInLink(host) && units.find(({ device }) => device === host.inlet.device)
-      : units.find((unit) => unit.line === line.id);
-    if (!into || !from || into.id === from.id) return [];
-    // What a splitter joins lies behind it on the other line, too.
-    const split = startsAtLink(line) ? host!.links.find(({ id }) => id === line.source.from.link) : undefined;
-    const behind = split ? host!.links.slice(host!.links.indexOf(split) + 1) : [];
-    const parts = [...(split ? [split] : []), ...line.links, ...behind];
-    const kept = hearings.get(line);
-    const hears = kept && kept.host === host ? kept.hears : hearingOf(document, line);
-    hearings.set(line, { ...(host && { host }), ...(hears && { hears }) });
-    return [
-      {
-        id: line.id,
-        name: line.name,
-        between: [from.id, into.id],
-        ...(isThrough(parts) && { ohms: shieldOhms(parts) }),
-        ...(hears && { hears }),
-      },
-    ];
-  });
-}
-
-/** Whether pin 1 goes through all of it: nothing is lifted, and no shield is broken. */
-const isThrough = (parts: readonly Part[]): boolean =>
-  parts.every((part) => {
-    const kind = linkKind(part.kind);
-    const lifted = 'ground' in kind.choices && reader(kind, part).choice('ground') === 'lifted';
-    const broken = part.faults?.some(
-      (fault) => fault.type === 'open' && (fault.contact === '1' || fault.contact === 'S'),
-    );
-    return !lifted && !broken;
-  });
-
-const shieldOhms = (parts: readonly Part[]): Ohms =>
-  parts.reduce((sum, part) => sum + (isCable(part) ? lengthOf(part) * SHIELD_PER_METRE + CONTACT : 0), CONTACT);
-
-const lengthOf = (part: Part): Metres => reader(linkKind(part.kind), part).value('length');
-
-/** How a line hears; undefined for one whose circuit has no answer. */
-function hearingOf(document: RigDocument, { id, name }: RigLine): Hearing | undefined {
-  const line = rigPath(document, id)?.line;
-  if (!line) return undefined;
-  const schools = schoolsOf(document);
-  return answered(() => {
-    const { solved, findings } = judgeAsDrawn(line, schools);
-    const budget = openBudget(line, { target: peakTargetOf(schools) });
-    const at = line.links.findIndex((part) => linkKind(part.kind).breaksLoops);
-    const single = solved.circuit.junctions.map(({ plug }) => {
-      const { pairs, reference } = CONNECTORS[plug];
-      return pairs[0].includes(reference);
-    });
-    const entry = findings.some(({ code }) => code === 'unbalanced-entry');
-    const [box] = at < 0 ? [] : [line.links[at]];
-    const unbalanced = (!box && entry) || single.slice(0, box && at + 1).some(Boolean);
-    const share = box ? shieldOhms(line.links.slice(0, at)) / shieldOhms(line.links) : 1;
-    return {
-      line: id,
-      name,
-      how: box ? 'transformer' : unbalanced ? 'unbalanced' : 'balanced',
-      unbalanced: unbalanced ? share : 0,
-      ratio: box && 'ratio' in linkKind(box.kind).figures ? 1 / reader(linkKind(box.kind), box).value('ratio') : 1,
-      ...(!('reason' in budget) && { toDbfs: budget.toDbfs }),
+      ...(own?.backup && { backup: own.backup.value }),
+      ...(own?.surge && { surge: true as const }),
     };
   });
 }

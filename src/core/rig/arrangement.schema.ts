@@ -1,7 +1,10 @@
 import Joi from 'joi';
 import {
+  BESIDE_FIGURES,
   DC_LOAD_FIGURES,
   DC_SUPPLY_FIGURES,
+  FIFTH,
+  GROUND_FIGURES,
   MOST_LOCATIONS,
   MOST_MONITORED,
   MOST_MONITORS,
@@ -33,10 +36,13 @@ import {
   CONNECTIONS,
   EARTH,
   MOST_CONNECTIONS,
+  MOST_GROUNDS,
   MOST_OUTLETS,
   PLUGS,
   SUPPLIES,
+  type Beside,
   type Connection,
+  type LineGround,
   type Mains,
   type Outlet,
 } from './mains';
@@ -78,6 +84,12 @@ const unit = once(() =>
     device: identifier.description('the device of the rig that it is'),
     line: identifier.description('the line whose source it is'),
     plug: Joi.valid(...Object.keys(PLUGS)).description('how it is joined to the mains; by its kind where nobody says'),
+    audioGround: Joi.valid('resistor', 'lifted').description(
+      'how its audio ground stands to its chassis; directly where nobody says',
+    ),
+    blocks: Joi.valid(true).description(
+      'a listed device in its mains lead stops small earth currents and passes a fault',
+    ),
     ...deviceFigures(UNIT_FIGURES),
   }),
 );
@@ -124,6 +136,8 @@ const mains = once(() =>
           name: text(80).required(),
           from: text(80).description('the outlet that its lead is plugged into; the wall where none is named'),
           otherLeg: Joi.valid(true).description('the other leg of a split phase'),
+          isolator: Joi.valid(true).description('pairs of diodes in its earth conductor (a galvanic isolator)'),
+          surge: Joi.valid(true).description('behind a surge protector'),
           ...deviceFigures(OUTLET_FIGURES),
         }),
       )
@@ -134,10 +148,29 @@ const mains = once(() =>
         exactly<Connection>({
           between: two(grounded).required().description(`ids of units; "${EARTH}" for the earth of the supply in use`),
           kind: Joi.valid(...Object.keys(CONNECTIONS)).required(),
+          isolated: Joi.valid(true).description('an isolator in it parts the grounds'),
         }),
       )
       .max(MOST_CONNECTIONS)
       .description('what joins the grounds of two units beside the lines'),
+    balanced: Joi.valid(true).description('both poles stand half the voltage from earth'),
+    fifth: figure(FIFTH),
+    lines: Joi.array()
+      .items(exactly<LineGround>({ line: identifier.required(), ...deviceFigures(GROUND_FIGURES) }))
+      .max(MOST_GROUNDS)
+      .unique('line')
+      .description('what was measured of how lines hear the mains'),
+    beside: Joi.array()
+      .items(
+        exactly<Beside>({
+          line: identifier.required(),
+          unit: identifier.required(),
+          coil: Joi.valid(true).description('it is the coil inside the unit, not its lead'),
+          ...deviceFigures(BESIDE_FIGURES, ['distance', 'length']),
+        }),
+      )
+      .max(MOST_GROUNDS)
+      .description('lines beside the mains lead or the transformer of a unit'),
   }).description('outlets, leads and what joins grounds beside the lines'),
 );
 

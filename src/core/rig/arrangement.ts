@@ -57,6 +57,14 @@ export interface Unit {
   leakage?: Figure;
   /** What it takes from the mains. */
   current?: Figure;
+  /** Between its chassis and earth, measured; RMS. */
+  chassis?: Figure;
+  /** What flows to earth through whoever touches it, measured by the shop, never with an earth conductor opened. */
+  touch?: Figure;
+  /** How its audio ground stands to its chassis; directly where nobody says. */
+  audioGround?: 'resistor' | 'lifted';
+  /** A listed device in its mains lead that stops small earth currents and passes a fault. */
+  blocks?: true;
 }
 
 /** What a plan of who goes where has to keep to. */

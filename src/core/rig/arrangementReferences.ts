@@ -41,7 +41,12 @@ function locationFaults({ locations = [], runs = [], devices, lines }: RigDocume
   ];
 }
 
-function mainsFaults({ mains: { outlets = [], connections = [] } = {}, units = [] }: RigDocument): Refusal[] {
+function mainsFaults({ mains = {}, units = [], lines }: RigDocument): Refusal[] {
+  const { outlets = [], connections = [], lines: grounds = [], beside = [] } = mains;
+  const noUnit = (id: string, path: string): Refusal[] =>
+    ids.includes(id) ? [] : [{ path, message: `there is no unit ${id}; the document has ${list(ids)}` }];
+  const noLine = (id: string, path: string): Refusal[] =>
+    lines.some((each) => each.id === id) ? [] : [{ path, message: `there is no line ${id}` }];
   const names = outlets.map(({ name }) => name);
   const ids = units.map(({ id }) => id);
   const fromOf = new Map(outlets.map(({ name, from }) => [name, from]));
@@ -56,17 +61,13 @@ function mainsFaults({ mains: { outlets = [], connections = [] } = {}, units = [
       return at === undefined ? [] : [{ path, message: `${name} hangs on itself; say what is plugged into the wall` }];
     }),
     ...connections.flatMap(({ between }, n) =>
-      between.flatMap((id, end) =>
-        ids.includes(id) || id === EARTH
-          ? []
-          : [
-              {
-                path: `mains.connections[${n}].between[${end}]`,
-                message: `there is no unit ${id}; the document has ${list(ids)}`,
-              },
-            ],
-      ),
+      between.flatMap((id, end) => (id === EARTH ? [] : noUnit(id, `mains.connections[${n}].between[${end}]`))),
     ),
+    ...grounds.flatMap(({ line }, n) => noLine(line, `mains.lines[${n}].line`)),
+    ...beside.flatMap(({ line, unit }, n) => [
+      ...noLine(line, `mains.beside[${n}].line`),
+      ...noUnit(unit, `mains.beside[${n}].unit`),
+    ]),
   ];
 }
 

@@ -1,8 +1,10 @@
 /** Ranges of the figures that devices, runs and direct-current supplies have; shared by the check of a document and its published schema. */
 
+import type { Unit } from '../gear/figures';
+
 export interface Range {
   label: string;
-  unit: 'V' | 'A' | 'mA' | 'mAh' | 's' | 'h' | 'm' | 'mm²' | 'Ω' | 'nF' | 'W' | '%' | 'dB SPL';
+  unit: Unit;
   min: number;
   max: number;
 }
@@ -44,6 +46,8 @@ export const DC_LOAD_FIGURES = {
 export const UNIT_FIGURES = {
   leakage: { label: 'Capacitor from live to chassis', unit: 'nF', min: 0.001, max: 1000 },
   current: { label: 'Current from the mains', unit: 'A', min: 0, max: 63 },
+  chassis: { label: 'Chassis to earth, measured', unit: 'V', min: 0, max: 1000 },
+  touch: { label: 'Touch current, measured', unit: 'mA', min: 0, max: 1000 },
 } as const satisfies Record<string, Range>;
 
 export const OUTLET_FIGURES = {
@@ -51,7 +55,25 @@ export const OUTLET_FIGURES = {
   section: { label: 'Cross-section', unit: 'mm²', min: 0.2, max: 120 },
   earth: { label: 'Earth path, measured', unit: 'Ω', min: 0, max: 1e6 },
   rating: { label: 'Rated for', unit: 'A', min: 0.5, max: 400 },
+  backup: { label: 'Uninterruptible supply holds', unit: 'Wh', min: 1, max: 1e6 },
 } as const satisfies Record<string, Range>;
+
+/** What somebody has measured of how a line hears the mains. */
+export const GROUND_FIGURES = {
+  shells: { label: 'Between the shells, unplugged', unit: 'mV', min: 0.001, max: 1e6 },
+  against: { label: 'Between the shells, calculated when measured', unit: 'mV', min: 1e-9, max: 1e9 },
+  contact: { label: 'Contact resistance of its shield', unit: 'Ω', min: 0, max: 1e4 },
+  pinOne: { label: 'Shared behind pin 1', unit: 'Ω', min: 0, max: 10 },
+  rejection: { label: 'Common-mode rejection', unit: 'dB', min: 0, max: 140 },
+} as const satisfies Record<string, Range>;
+
+export const BESIDE_FIGURES = {
+  distance: { label: 'Distance', unit: 'm', min: 0.005, max: 100 },
+  length: { label: 'Length side by side', unit: 'm', min: 0.01, max: 500 },
+  angle: { label: 'Angle', unit: '°', min: 0, max: 90 },
+} as const satisfies Record<string, Range>;
+
+export const FIFTH: Range = { label: 'Fifth harmonic', unit: '%', min: 0, max: 30 };
 
 export const CHEMISTRIES = [
   'alkaline',

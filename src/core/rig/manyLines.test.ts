@@ -17,7 +17,7 @@ import { bestFreeInlet } from '../rigcheck';
 import { cableMeant, readTyped, typedText, withTyped } from '../typed';
 
 const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
-const bare: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined };
+const bare: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined, mains: undefined };
 const rig = withTyped(
   bare,
   readTyped(bare, [], '3 x dynamic "Voice #" > 5 m > desk 1-3; SDC "Violin" > desk 4'),

@@ -2,6 +2,7 @@ import type { DbSpl, Seconds } from '../units';
 import type { InletRef, RigDocument } from './document';
 import { rigPath } from './paths';
 import type { RoomBand, Unit, Wishes, Arrangement } from './arrangement';
+import { EARTH, type Mains } from './mains';
 import { inletKey } from '../gear';
 
 /** From one place to another on foot, where nobody knows how far it is (assumed). */
@@ -27,7 +28,7 @@ export function runLength({ runs }: Arrangement, from: string, to: string): numb
 
 /** A document that says nothing of lines, inlets and devices that are gone. */
 export function tidied(document: RigDocument): RigDocument {
-  const { wishes: before, units, monitors, ...rest } = document;
+  const { wishes: before, units, monitors, mains, ...rest } = document;
   const wishes = wishesFor(before, document);
   const known = new Set(document.devices.map(({ id }) => id));
   return {
@@ -37,7 +38,23 @@ export function tidied(document: RigDocument): RigDocument {
       monitors: monitors.map((each) => ({ ...each, devices: each.devices.filter((id) => known.has(id)) })),
     }),
     ...(units && { units: units.map((unit) => without(unit, document)) }),
+    ...(mains && { mains: groundsOf(mains, document) }),
   };
+}
+
+/** What is said of grounds, without what it says of lines and units that are gone. */
+function groundsOf(mains: Mains, { lines, units = [] }: Pick<RigDocument, 'lines' | 'units'>): Mains {
+  const has = (list: readonly { id: string }[], id: string) => list.some((each) => each.id === id);
+  const { connections, lines: grounds, beside } = mains;
+  const kept: Mains = {
+    ...mains,
+    ...(connections && {
+      connections: connections.filter(({ between }) => between.every((id) => id === EARTH || has(units, id))),
+    }),
+    ...(grounds && { lines: grounds.filter(({ line }) => has(lines, line)) }),
+    ...(beside && { beside: beside.filter(({ line, unit }) => has(lines, line) && has(units, unit)) }),
+  };
+  return JSON.stringify(kept) === JSON.stringify(mains) ? mains : kept;
 }
 
 /** A unit without what it was in the rig, where that is gone. */

@@ -5,7 +5,7 @@ export interface School {
   why: string;
   options: readonly { value: string; label: string }[];
   /** Where the choice takes effect. */
-  decides: 'verdict' | 'switching' | 'batteries' | 'plan';
+  decides: 'verdict' | 'switching' | 'batteries' | 'plan' | 'mains';
 }
 
 export const SCHOOLS = {
@@ -171,6 +171,16 @@ export const SCHOOLS = {
       { value: 'a-weighted', label: 'A-weighted' },
     ],
     decides: 'verdict',
+  },
+  conditioner: {
+    question: 'Mains conditioner',
+    why: 'It costs money and an outlet; what it does for a loop through a shield is little.',
+    options: [
+      { value: 'measure-first', label: 'measure first, mend what is found' },
+      { value: 'every-rack', label: 'one for every rack' },
+      { value: 'never', label: 'never' },
+    ],
+    decides: 'mains',
   },
 } as const satisfies Record<string, School>;
 

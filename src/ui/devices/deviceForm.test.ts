@@ -112,7 +112,7 @@ test('what is wrong with a device is told at the field that causes it', () => {
   const told = (change: (device: (typeof devices)[number]) => object): (string | undefined)[] => {
     const changed = { ...rig, devices: rig.devices.map((each, n) => (n === 1 ? change(each) : each)), lines: [] };
     try {
-      readDocument({ ...changed, wishes: undefined, units: undefined, monitors: undefined });
+      readDocument({ ...changed, wishes: undefined, units: undefined, monitors: undefined, mains: undefined });
     } catch (problem) {
       return withinDevice((problem as DocumentError).refusals, 'devices[1]').map(({ path }) => fieldAt(path));
     }

@@ -3,6 +3,7 @@
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
 import IconButton from '@mui/material/IconButton';
 import { useState } from 'react';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
@@ -25,12 +26,27 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
   const [kind, setKind] = useState<ConnectionKind>('USB');
   const [[a, b], setBetween] = useState(['', '']);
   return (
-    <MainsTable title="Connections besides the lines" headings={['Between', 'and', 'Kind', '']}>
-      {connections.map(({ between, kind: own }, at) => (
+    <MainsTable title="Connections besides the lines" headings={['Between', 'and', 'Kind', 'Isolator', '']}>
+      {connections.map(({ between, kind: own, isolated }, at) => (
         <tr key={`${between.join(' ')} ${at}`}>
           <th scope="row">{nameOf(between[0])}</th>
           <td>{nameOf(between[1])}</td>
           <td>{CONNECTIONS[own]}</td>
+          <td>
+            {(own === 'USB' || own === 'network' || own === 'display') && (
+              <Checkbox
+                checked={isolated ?? false}
+                slotProps={{
+                  input: {
+                    'aria-label': `Isolator in ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`,
+                  },
+                }}
+                onChange={({ target }) =>
+                  onChange((from) => withMainsEdit(from, { do: 'isolate', at, to: target.checked }))
+                }
+              />
+            )}
+          </td>
           <td>
             <IconButton
               aria-label={`Remove ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`}
@@ -42,7 +58,7 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
         </tr>
       ))}
       <tr>
-        <td colSpan={4}>
+        <td colSpan={5}>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, py: 0.5 }}>
             <Choice label="From" value={a} onChoose={(to) => setBetween([to, b])} options={ends} />
             <Choice label="To" value={b} onChoose={(to) => setBetween([a, to])} options={ends} />

@@ -7,6 +7,8 @@ import type { Range } from '@/core/rig/deviceFigures';
 
 interface Props {
   label: string;
+  /** Written above it, where no heading of a table says what it is. */
+  title?: string;
   range: Range;
   value?: Figure;
   /** What holds where nothing is typed. */
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** A figure in a table: taken over by Enter or on leaving it, back to what was there by Escape. */
-export function FigureCell({ label, range: { min, max, unit }, value, usual, onSet }: Props) {
+export function FigureCell({ label, title, range: { min, max, unit }, value, usual, onSet }: Props) {
   const before = value ? String(value.value) : '';
   const [text, setText] = useState(before);
   const number = Number(text.trim().replace(',', '.'));
@@ -26,6 +28,7 @@ export function FigureCell({ label, range: { min, max, unit }, value, usual, onS
   };
   return (
     <TextField
+      label={title}
       value={text}
       placeholder={usual}
       error={bad}
@@ -36,8 +39,11 @@ export function FigureCell({ label, range: { min, max, unit }, value, usual, onS
         if (key === 'Enter') commit();
         if (key === 'Escape') setText(before);
       }}
-      slotProps={{ htmlInput: { 'aria-label': label, inputMode: 'decimal' } }}
-      sx={{ width: 84 }}
+      slotProps={{
+        htmlInput: { 'aria-label': label, inputMode: 'decimal' },
+        inputLabel: { shrink: true },
+      }}
+      sx={{ width: title ? 140 : 84 }}
     />
   );
 }

@@ -4,14 +4,19 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { withMainsEdit, type MainsRemedy, type MainsReport } from '@/core/mains';
+import NextLink from 'next/link';
+import { COSTS, measuredEdit, withMainsEdit, type MainsRemedy, type MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
+import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { TermText } from '@/ui/help/TermText';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { FigureCell } from './FigureCell';
 import { VERDICTS } from './verdicts';
 
 interface Props {
+  rig: string;
+  document: RigDocument;
   report: MainsReport | undefined;
   failed?: string;
   onChange: (change: (from: RigDocument) => RigDocument) => void;
@@ -19,7 +24,7 @@ interface Props {
 }
 
 /** What is wrong with the mains side, worst first, and what each remedy would change. */
-export function MainsPanel({ report, failed, onChange, onTold }: Props) {
+export function MainsPanel({ rig, document, report, failed, onChange, onTold }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
@@ -45,10 +50,18 @@ export function MainsPanel({ report, failed, onChange, onTold }: Props) {
           <Typography variant="body2">
             <TermText>{finding.why}</TermText>
           </Typography>
-          {finding.remedies.map((remedy) => (
+          {finding.line !== undefined && finding.ask && (
+            <Asked document={document} line={finding.line} ask={finding.ask} report={report} onChange={onChange} />
+          )}
+          {finding.remedies.map((remedy, at) => (
             <Remedy
               key={remedy.what}
               remedy={remedy}
+              heading={
+                remedy.cost && remedy.cost !== finding.remedies[at - 1]?.cost && finding.remedies.length > 1
+                  ? COSTS[remedy.cost]
+                  : undefined
+              }
               onDo={
                 remedy.edit &&
                 (() => {
@@ -62,32 +75,82 @@ export function MainsPanel({ report, failed, onChange, onTold }: Props) {
       ))}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
         Protective earth is never lifted, for no hum. Sockets, boards and fixed wiring: a licensed electrician, under
-        local code. Whine above 2 kHz from chargers and displays is beyond this model: move them to a strip of their
-        own.
+        local code. Remedies stand in the order of what they cost; what each changes is known better than the level
+        itself.
       </Typography>
+      {report && (
+        <Button component={NextLink} href={`/noise/brief?rig=${rig}`} variant="outlined" sx={{ mt: 1.5 }}>
+          Brief for an electrician
+        </Button>
+      )}
     </Box>
   );
 }
 
-function Remedy({ remedy: { what, before, after }, onDo }: { remedy: MainsRemedy; onDo?: () => void }) {
+/** The one figure that would tell a line's hum better than anything else. */
+function Asked({
+  document,
+  line,
+  ask,
+  report,
+  onChange,
+}: Pick<Props, 'document' | 'onChange'> & { line: string; ask: 'shells' | 'rejection'; report: MainsReport }) {
+  const hum = report.readings.lines.find((each) => each.line === line);
+  const value = document.mains?.lines?.find((each) => each.line === line)?.[ask];
+  const { label, unit } = GROUND_FIGURES[ask];
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.75 }}>
+      <Typography variant="body2" sx={{ flex: 1 }}>
+        {ask === 'shells'
+          ? 'A voltmeter between the shells of its two plugs, both pulled, would tell it to ± 4 dB:'
+          : 'The common-mode rejection of its inlet would tell it to ± 12 dB:'}
+      </Typography>
+      <FigureCell
+        key={value?.value}
+        label={`${label} of ${hum?.name ?? line}`}
+        range={GROUND_FIGURES[ask]}
+        value={value}
+        usual={unit}
+        onSet={(to) => onChange((from) => withMainsEdit(from, measuredEdit(line, ask, to, hum?.open)))}
+      />
+    </Box>
+  );
+}
+
+function Remedy({
+  remedy: { what, before, after, unknown },
+  heading,
+  onDo,
+}: {
+  remedy: MainsRemedy;
+  heading?: string;
+  onDo?: () => void;
+}) {
   const change = before !== undefined && after !== undefined ? after - before : undefined;
   return (
-    <Box
-      sx={{ display: 'flex', alignItems: 'center', gap: 1, borderTop: 1, borderColor: 'divider', py: 0.75, mt: 0.75 }}
-    >
-      <Typography variant="body2" sx={{ flex: 1 }}>
-        {what}
-      </Typography>
-      {change !== undefined && (
-        <Typography variant="body2" sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-          {after! <= -190 ? 'silent' : quantity(change, 'dB')}
+    <>
+      {heading && (
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 1.25, mb: -0.25 }}>
+          {heading}
         </Typography>
       )}
-      {onDo && (
-        <Button variant="outlined" onClick={onDo} aria-label={`Do it on the rig: ${what}`}>
-          Do it
-        </Button>
-      )}
-    </Box>
+      <Box
+        sx={{ display: 'flex', alignItems: 'center', gap: 1, borderTop: 1, borderColor: 'divider', py: 0.75, mt: 0.75 }}
+      >
+        <Typography variant="body2" sx={{ flex: 1 }}>
+          {what}
+        </Typography>
+        {(change !== undefined || unknown) && (
+          <Typography variant="body2" sx={{ fontWeight: unknown ? 400 : 700, whiteSpace: 'nowrap' }}>
+            {unknown ? 'cannot say' : after! <= -190 ? 'silent' : quantity(change!, 'dB')}
+          </Typography>
+        )}
+        {onDo && (
+          <Button variant="outlined" onClick={onDo} aria-label={`Do it on the rig: ${what}`}>
+            Do it
+          </Button>
+        )}
+      </Box>
+    </>
   );
 }

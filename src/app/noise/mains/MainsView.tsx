@@ -4,14 +4,17 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { usualSupply, type MainsReport } from '@/core/mains';
 import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
-import { quantity } from '@/core/units/format';
+import { FIFTH } from '@/core/rig/deviceFigures';
 import { Choice } from '@/ui/shell/Choice';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { ConnectionTable } from './ConnectionTable';
+import { BesideTable } from './BesideTable';
 import { EarthTree } from './EarthTree';
+import { FigureCell } from './FigureCell';
+import { HeardTable } from './HeardTable';
 import { VERDICTS } from './verdicts';
-import { MainsTable } from './MainsTable';
 import { OutletTable } from './OutletTable';
+import { UnitDetails } from './UnitDetails';
 import { UnitTable } from './UnitTable';
 
 interface Props {
@@ -20,12 +23,14 @@ interface Props {
   onChange: (change: (from: RigDocument) => RigDocument) => void;
 }
 
-const HOW = { unbalanced: 'unbalanced', balanced: 'balanced', transformer: 'over a transformer' } as const;
+/** Without what nobody says any more. */
+const stated = (mains: Mains): Mains =>
+  Object.fromEntries(Object.entries(mains).filter(([, value]) => value !== undefined));
 
 /** The mains side of the job: drawn, and as tables that do everything too. */
 export function MainsView({ document, report, onChange }: Props) {
   const { mains = {} } = document;
-  const set = (more: Partial<Mains>) => onChange((from) => ({ ...from, mains: { ...from.mains, ...more } }));
+  const set = (more: Partial<Mains>) => onChange((from) => ({ ...from, mains: stated({ ...from.mains, ...more }) }));
   return (
     <Box sx={{ px: 2, pt: 2, pb: 5, height: { md: '100%' }, overflowY: { md: 'auto' } }}>
       {report && (
@@ -58,44 +63,32 @@ export function MainsView({ document, report, onChange }: Props) {
           ]}
           width={260}
         />
+        <Choice
+          label="Poles and earth"
+          value={mains.balanced ? 'balanced' : 'usual'}
+          onChoose={(to) => set({ balanced: to === 'balanced' ? true : undefined })}
+          options={[
+            ['usual', 'live and neutral'],
+            ['balanced', 'balanced transformer'],
+          ]}
+          width={170}
+        />
+        <FigureCell
+          key={mains.fifth?.value}
+          title={`${FIFTH.label} (${FIFTH.unit})`}
+          label={`${FIFTH.label} of the voltage`}
+          range={FIFTH}
+          value={mains.fifth}
+          usual="3"
+          onSet={(fifth) => set({ fifth })}
+        />
       </Box>
       {report && <UnitTable document={document} report={report} onChange={onChange} />}
       {report && <OutletTable document={document} report={report} onChange={onChange} />}
       {report && <ConnectionTable document={document} report={report} onChange={onChange} />}
-      {report && <HeardTable report={report} />}
+      {report && <HeardTable document={document} report={report} onChange={onChange} />}
+      {report && <BesideTable document={document} report={report} onChange={onChange} />}
+      {report && <UnitDetails document={document} report={report} onChange={onChange} />}
     </Box>
-  );
-}
-
-/** What each line that joins two units hears, loudest first. */
-function HeardTable({ report: { readings, system } }: { report: MainsReport }) {
-  const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
-  if (readings.lines.length === 0)
-    return (
-      <Typography variant="body2" sx={{ mt: 3 }}>
-        No line connects two of these units, so none hears hum this way. Choose under “Source of” which line a unit
-        feeds.
-      </Typography>
-    );
-  return (
-    <MainsTable
-      title="What each line hears"
-      headings={['Line', 'Heard', 'At the inlet', 'As recorded', 'Within', 'Most of it from']}
-    >
-      {readings.lines.map(({ line, name, how, aWeighted, dbfsA, within, shares: [most] }) => (
-        <tr key={line}>
-          <th scope="row">{name}</th>
-          <td>{HOW[how]}</td>
-          <td>{aWeighted <= -190 ? 'nothing' : `${quantity(aWeighted, 'dBu')}(A)`}</td>
-          <td>{dbfsA === undefined || aWeighted <= -190 ? '–' : `${quantity(dbfsA, 'dBFS')}(A)`}</td>
-          <td>± {within} dB</td>
-          <td>
-            {most
-              ? `${nameOf(most.unit)}, ${most.way === 'leakage' ? 'leakage' : 'load current'} ${Math.round(100 * most.share)} %`
-              : '–'}
-          </td>
-        </tr>
-      ))}
-    </MainsTable>
   );
 }

@@ -2,7 +2,7 @@
 
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import type { MainsReport } from '@/core/mains';
+import { withOutlet, type MainsReport } from '@/core/mains';
 import type { Outlet, RigDocument } from '@/core/rig';
 import { OUTLET_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
@@ -22,6 +22,7 @@ const FIELDS: readonly [figure: OutletFigure, heading: string, usual: string][] 
   ['section', 'Section (mm²)', 'usual'],
   ['earth', 'Earth path (Ω)', 'not read'],
   ['rating', 'Rating (A)', 'unknown'],
+  ['backup', 'UPS (Wh)', 'none'],
 ];
 const WALL = '';
 
@@ -29,13 +30,9 @@ const WALL = '';
 export function OutletTable({ document, report: { system, readings }, onChange }: Props) {
   const set = (name: string, more: Partial<Outlet>) =>
     onChange((from) => {
-      const outlets = from.mains?.outlets ?? [];
-      const others = outlets.filter((each) => each.name !== name);
       // What an outlet hangs on has to be there, too.
-      const known = new Set([...others.map((each) => each.name), name]);
-      const upper = more.from && !known.has(more.from) ? [{ name: more.from }] : [];
-      const own: Outlet = { ...outlets.find((each) => each.name === name), name, ...more };
-      return { ...from, mains: { ...from.mains, outlets: [...others, ...upper, clean(own)] } };
+      const rig = more.from === undefined ? from : withOutlet(from, more.from, (upper) => upper);
+      return withOutlet(rig, name, (own) => clean({ ...own, ...more }));
     });
   if (system.outlets.length === 0) return null;
   return (
@@ -82,7 +79,10 @@ export function OutletTable({ document, report: { system, readings }, onChange }
                 />
               </td>
             ))}
-            <td>{load && `${quantity(load.amps, 'A')}, ${quantity(load.watts, 'W')}`}</td>
+            <td>
+              {load && `${quantity(load.amps, 'A')}, ${quantity(load.watts, 'W')}`}
+              {load?.lasts !== undefined && <div>lasts about {Math.round(load.lasts / 60)} min</div>}
+            </td>
           </tr>
         );
       })}

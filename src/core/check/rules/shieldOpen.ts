@@ -1,4 +1,4 @@
-import { CONNECTORS, type Line } from '../../gear';
+import { CONNECTORS, linkKind, type Line } from '../../gear';
 import { faulty, feedAt, finding, isMicrophone, nameOf, quantity, type Case, type Rule } from '../case';
 import { LIVE } from '../../standards/feeds';
 
@@ -23,6 +23,8 @@ function interrupted(at: Case): { n: number; ohms: number } | undefined {
         from === CONNECTORS[input].reference && to === CONNECTORS[output].reference && look !== 'transformer',
     );
     if (!through) return undefined;
+    // A capacitor there on purpose, where nothing has to be fed over it.
+    if (linkKind(at.line.links[n].kind).shieldOver && !isMicrophone(at.line)) continue;
     const ohms = at.signal.shields[n];
     if (ohms > OPEN && at.circuit.junctions[n].fits) return { n, ohms };
   }

@@ -5,7 +5,7 @@ import { activeDirectBox, passiveDirectBox, stereoDirectBox } from './directBoxe
 import { inlineBooster } from './inlineBooster';
 import { attenuatingLead, isolatingLead } from './leads';
 import { multicore } from './multicore';
-import { blockingAdapter, isolatingTransformer, pad, polarityReverser } from './passives';
+import { blockingAdapter, isolatingTransformer, pad, polarityReverser, shieldCapacitor } from './passives';
 import { patchPoint, threePinPatchPoint } from './patchPoints';
 import { plainAdapter } from './plainAdapter';
 import { plugInConverter } from './plugInConverter';
@@ -30,6 +30,7 @@ export const LINKS: readonly LinkKind[] = [
   pad,
   polarityReverser,
   blockingAdapter,
+  shieldCapacitor,
   preamplifier,
   attenuatingLead,
   isolatingLead,

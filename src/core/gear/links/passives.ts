@@ -131,3 +131,29 @@ export const blockingAdapter: LinkKind = {
     bench.path({ from: '1', to: '1', look: 'wire' });
   },
 };
+
+/** For a shield that is joined at the sending end alone (common practice: about 10 nF). */
+const SHIELD_CAPACITOR = 10e-9;
+
+export const shieldCapacitor: LinkKind = {
+  role: 'link',
+  kind: 'shield-capacitor',
+  label: 'Shield over a capacitor (XLR barrel)',
+  words: ['hybrid ground', 'ground lift', 'pin 1 lift', 'shield capacitor'],
+  summary:
+    'Joins pin 1 over 10 nF at the receiving end of a line-level lead: keeps radio out and mains currents off, and blocks phantom.',
+  onPurpose: true,
+  shieldOver: SHIELD_CAPACITOR,
+  planning: { complexity: 3, leftAlone: true },
+  figures: {},
+  choices: {},
+  ends: XLR,
+  build(bench) {
+    bench.capacitor('shield', bench.in('1'), bench.out('1'), SHIELD_CAPACITOR);
+    bench.path({ from: '1', to: '1', look: 'capacitor' });
+    for (const pin of ['2', '3'] as const) {
+      bench.join(bench.in(pin), bench.out(pin));
+      bench.path({ from: pin, to: pin, look: 'wire' });
+    }
+  },
+};

@@ -22,6 +22,8 @@ export interface Contribution {
   /** Of the power of all parts, unweighted and A-weighted; each adds up to 1. */
   share: number;
   shareA: number;
+  /** How far it may be off either way, where it is a computed hum. */
+  within?: Decibels;
 }
 
 /** What a line should deliver: its level plan and its noise, at one gain. */
@@ -69,14 +71,23 @@ export interface MeasuredTones {
   tones: readonly { hz: Hertz; dbfs: Dbfs }[];
 }
 
+/** Hum and whine as they are computed at the inlet, RMS, and how far they may be off either way. */
+export interface ComputedTones {
+  within: Decibels;
+  tones: readonly { hz: Hertz; level: Dbu }[];
+}
+
 export interface BudgetWishes {
   /** Where peaks should land, in dBFS. */
   target: Dbfs;
   /** As set; the planned one where left out. */
   gain?: Decibels;
   room?: Room;
-  /** Hum and other tones as they were measured, RMS, and the gain that was set then: they came in before it. */
-  hum?: MeasuredTones;
+  /**
+   * Hum and other tones as they were measured, RMS, and the gain that was set then: they came in before it; or as they
+   * are computed.
+   */
+  hum?: MeasuredTones | ComputedTones;
 }
 
 /** A line before anything is summed: its plan, and every part of its noise at one gain. */
@@ -106,7 +117,7 @@ export function openBudget(
   const { plug } = solved.circuit.junctions.at(-1)!;
   const toDbfs = gain - inletReader(inletKind(line.inlet.kind), line.inlet, plug).value('fullScale') - SINE;
   const { parts, doubt } = noiseParts(solved, gain, room);
-  return { plan, gain, toDbfs, parts: hum ? [...parts, humPart(hum, toDbfs + hum.gain - gain)] : parts, doubt };
+  return { plan, gain, toDbfs, parts: hum ? [...parts, humPart(hum, toDbfs - gain)] : parts, doubt };
 }
 
 /**
@@ -139,9 +150,10 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
     peakToFloor: peak - (level + toDbfs),
     peakToFloorA: peak - (aWeighted + toDbfs),
     parts: parts
-      .map(({ kind, part }, n) => ({
+      .map(({ kind, part, within }, n) => ({
         kind,
         part,
+        ...(within !== undefined && { within }),
         level: dbu(Math.sqrt(powers[n].plain)),
         aWeighted: dbu(Math.sqrt(powers[n].weighted)),
         share: powers[n].plain / plain,
@@ -176,17 +188,20 @@ const METERS: Record<FloorMeter, (hz: Hertz) => number> = {
 
 function readsOf(parts: readonly NoisePart[], room: Room, toDbfs: Decibels): NoiseBudget['reads'] {
   const isAssumed = 'level' in room;
-  const read = (meter: FloorMeter, low: number) =>
+  const read = (meter: FloorMeter, known: boolean) =>
     dbu(
       Math.sqrt(
-        parts.reduce((sum, { kind, density }) => {
-          const factor = (hz: Hertz) => (kind === 'room' && isAssumed && hz < UNHEARD ? low : 1);
+        parts.reduce((sum, { kind, density, within = 0 }) => {
+          const low = known ? 0 : ratio(DIFFER) ** 2;
+          // What is known of a computed hum is the least that it may be.
+          const off = ratio(known ? -within : within) ** 2;
+          const factor = (hz: Hertz) => (kind === 'room' && isAssumed && hz < UNHEARD ? low : off);
           return sum + integral(density, (hz) => METERS[meter](hz) * factor(hz));
         }, 0),
       ),
     ) + toDbfs;
   return Object.fromEntries(
-    FLOOR_METERS.map((meter) => [meter, { known: read(meter, 0), most: read(meter, ratio(DIFFER) ** 2) }]),
+    FLOOR_METERS.map((meter) => [meter, { known: read(meter, true), most: read(meter, false) }]),
   ) as NoiseBudget['reads'];
 }
 
@@ -200,14 +215,16 @@ export function recorded(parts: readonly NoisePart[], toDbfs: Decibels): { hz: H
 const plannedGain = ({ gainNeeded, gainMin, gainMax }: LevelPlan): Decibels =>
   Math.min(Math.max(gainNeeded, gainMin), gainMax);
 
-/** Measured tones, each in the step of the band that it lies in. @param toDbfs from dBu at the inlet to dBFS as they were measured */
-function humPart({ tones }: MeasuredTones, toDbfs: Decibels): NoisePart {
+/** Tones, each in the step of the band that it lies in. @param full from dBu at the inlet to dBFS without gain */
+function humPart(hum: MeasuredTones | ComputedTones, full: Decibels): NoisePart {
   const density = new Float64Array(BAND.length);
-  for (const { hz, dbfs } of tones) {
+  const levels: { hz: Hertz; level: Dbu }[] =
+    'within' in hum ? [...hum.tones] : hum.tones.map(({ hz, dbfs }) => ({ hz, level: dbfs - full - hum.gain }));
+  for (const { hz, level } of levels) {
     const step = BAND.findIndex((each) => hz < each.hz + each.width / 2);
-    if (step >= 0) density[step] += fromDbu(dbfs - toDbfs) ** 2 / BAND[step].width;
+    if (step >= 0) density[step] += fromDbu(level) ** 2 / BAND[step].width;
   }
-  return { kind: 'hum', part: 'inlet', density };
+  return { kind: 'hum', part: 'inlet', density, ...('within' in hum && { within: hum.within }) };
 }
 
 /** What is known of a predicted floor, by meter: that alone decides about a target. */

@@ -5,6 +5,7 @@ export {
   openBudget,
   recorded,
   type BudgetWishes,
+  type ComputedTones,
   type Contribution,
   type MeasuredTones,
   type NoBudget,

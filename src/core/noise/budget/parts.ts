@@ -18,6 +18,8 @@ export interface NoisePart {
   kind: NoiseKind;
   part: PartRef;
   density: Float64Array;
+  /** How far it may be off either way, where it is computed from typical figures. */
+  within?: Decibels;
 }
 
 /** Everything that adds noise to a solved line at a gain, before anything is summed. */

@@ -64,15 +64,33 @@ const bits = (value: number): number => {
   return count;
 };
 
+/** How much of what is thought before anything is heard comes from what is computed, where something is (assumed). */
+const COMPUTED = 0.5;
+
+/** Sets of suspects with how likely they are by what is computed. */
+export type Suggested = readonly { on: On; share: number }[];
+
 /** Every set of one to three suspects that may be off, with its prior. */
-function causesOf(count: number, fixed: On): { on: On; prior: number }[] {
+function causesOf(count: number, fixed: On, suggested: Suggested): { on: On; prior: number }[] {
   const free = Array.from({ length: count }, (_, n) => 1 << n).filter((unit) => !(unit & fixed));
   const pairs = free.flatMap((a, n) => free.slice(n + 1).map((b) => a | b));
   const triples = free.flatMap((a, n) =>
     free.slice(n + 1).flatMap((b, m) => free.slice(n + m + 2).map((c) => a | b | c)),
   );
   // A suspect alone may close a loop with what stays on.
-  return [free, pairs, triples].flatMap((sets, size) => sets.map((on) => ({ on, prior: SIZES[size] / sets.length })));
+  const causes = [free, pairs, triples].flatMap((sets, size) =>
+    sets.map((on) => ({ on, prior: SIZES[size] / sets.length })),
+  );
+  const computed = new Map<On, number>();
+  // What is never off is part of a loop without being told apart.
+  for (const { on, share } of suggested) computed.set(on & ~fixed, (computed.get(on & ~fixed) ?? 0) + share);
+  const whole = causes.reduce((sum, { on }) => sum + (computed.get(on) ?? 0), 0);
+  return whole === 0
+    ? causes
+    : causes.map(({ on, prior }) => ({
+        on,
+        prior: (1 - COMPUTED) * prior + (COMPUTED * (computed.get(on) ?? 0)) / whole,
+      }));
 }
 
 /** Causes that were on and off in the same measurements: what was heard cannot tell them apart. */
@@ -83,9 +101,9 @@ interface Alike {
   members: { on: On; prior: number }[];
 }
 
-function alike(heard: readonly Heard[], count: number, fixed: On): Alike[] {
+function alike(heard: readonly Heard[], count: number, fixed: On, suggested: Suggested): Alike[] {
   const found = new Map<string, Alike>();
-  for (const cause of causesOf(count, fixed)) {
+  for (const cause of causesOf(count, fixed, suggested)) {
     const pattern = heard.map(({ on }) => (isActive(cause.on, on) ? 1 : 0));
     const key = pattern.join('');
     const same = found.get(key) ?? found.set(key, { pattern, prior: 0, members: [] }).get(key)!;
@@ -109,10 +127,11 @@ interface Hypothesis {
  * it is on. Levels are fitted; how well, and how freely, counts as evidence (Laplace's approximation; MacKay, 1992).
  * @param count how many suspects there are
  * @param fixed those that are never off: what they make stays, and is told from the line itself by nothing
+ * @param suggested who may be it by what is computed; it counts as much as not knowing anything
  */
-export function explain(heard: readonly Heard[], count: number, fixed: On = 0): Explained {
+export function explain(heard: readonly Heard[], count: number, fixed: On = 0, suggested: Suggested = []): Explained {
   const levels = heard.map(({ power }) => ofPower(power));
-  const groups = alike(heard, count, fixed);
+  const groups = alike(heard, count, fixed, suggested);
   const [always, moving] = [
     groups.find(({ pattern }) => pattern.every((on) => on === 1)),
     groups.filter(({ pattern }) => pattern.includes(0) && pattern.includes(1)),

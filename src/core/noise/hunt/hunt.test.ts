@@ -1,34 +1,6 @@
-import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { parseDocument, rigPath } from '../../rig';
-import { roomOf } from '../../rig/places';
-import { recordingMeter } from '../../signal';
-import { componentsOf, type Components } from '../components';
-import { interfaceScene, renderer, troublesOf } from '../simulated';
-import { huntView, suspectsOf, WAYS, type Hunt, type Suspect, type Way } from '.';
-
-const RATE = 48_000;
-const rig = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
-const LINE = 'pair-a-left';
-
-const heardBefore = new Map<string, Components>();
-
-/** What the simulated desk records with these units on; the same faults are rendered once. */
-function listen(on: readonly string[]): Components {
-  const faults = troublesOf(rig)
-    .filter(({ needs, hears }) => hears.includes('desk') && needs.every((unit) => on.includes(unit)))
-    .map(({ fault }) => fault);
-  const before = heardBefore.get(faults.join());
-  if (before) return before;
-  const found = interfaceScene(rigPath(rig, LINE)!.line, { target: -12, room: roomOf(rig, LINE), faults });
-  if ('reason' in found) throw new Error(found.reason);
-  const meter = recordingMeter(RATE, 1, 4 * RATE);
-  const source = renderer(found.scene, RATE, faults.join());
-  for (let n = 0; n < 4; n++) meter.push([source.next(RATE)]);
-  const heard = componentsOf(meter.reading().channels[0]);
-  heardBefore.set(faults.join(), heard);
-  return heard;
-}
+import type { Components } from '../components';
+import { huntView, type Hunt, type Suspect, type Way } from '.';
 
 /** Follows the proposals until there are none. */
 function hunted(hunt: Hunt, hear: (on: readonly string[]) => Components, most = 60): Hunt {
@@ -39,43 +11,6 @@ function hunted(hunt: Hunt, hear: (on: readonly string[]) => Components, most = 
   }
   throw new Error('the hunt does not end');
 }
-
-test.each(Object.keys(WAYS) as Way[])(
-  'Lock Nine, %s: the loop of desk and laptop and the charger, in fewer measurements than one for each unit',
-  (way) => {
-    // Everything may go: on a mooring with another pump and another refrigerator.
-    const suspects = suspectsOf(rig, LINE).map(({ fixed: _fixed, ...each }) => each);
-    expect(suspects[0].id).toBe('hold-desk');
-    const hunt = hunted({ way, line: LINE, suspects, steps: [] }, listen);
-    expect(hunt.steps.length).toBeLessThan(suspects.length);
-    const { accounts } = huntView(hunt);
-    expect(accounts).toContainEqual(expect.objectContaining({ component: 'buzz', culprits: ['hold-desk', 'laptop'] }));
-    expect(accounts).toContainEqual(expect.objectContaining({ component: 'tones', culprits: ['phone-charger'] }));
-    for (const { culprits, certainty } of accounts) if (culprits.length) expect(certainty).toBeGreaterThan(0.9);
-    // Whatever is offered, nobody is told to take the protective earth away.
-    expect(accounts.flatMap(({ mendings }) => mendings).join(' ')).toMatch(/isolating transformer/);
-    expect(accounts.flatMap(({ mendings }) => mendings).join(' ')).not.toMatch(
-      /lift the (protective )?earth|ground lift plug/i,
-    );
-  },
-);
-
-test.each(Object.keys(WAYS) as Way[])(
-  'Lock Nine, %s, pumps and refrigeration running: the same culprits, less certain, since what stays on may be part of it',
-  (way) => {
-    const suspects = suspectsOf(rig, LINE);
-    const hunt = hunted({ way, line: LINE, suspects, steps: [] }, listen);
-    const stays = suspects.filter(({ fixed }) => fixed).map(({ id }) => id);
-    expect(stays.length).toBeGreaterThan(1);
-    for (const { on } of hunt.steps) expect(on).toEqual(expect.arrayContaining(stays));
-    const { accounts } = huntView(hunt);
-    // The desk is recorded with and stays on: the laptop alone, or in a loop with it.
-    expect(accounts).toContainEqual(expect.objectContaining({ component: 'buzz', culprits: ['laptop'] }));
-    expect(accounts.find(({ component }) => component === 'buzz')!.mendings.join(' ')).toMatch(/isolating transformer/);
-    expect(accounts).toContainEqual(expect.objectContaining({ component: 'tones', culprits: ['phone-charger'] }));
-    for (const { culprits, certainty } of accounts) if (culprits.length) expect(certainty).toBeGreaterThan(0.6);
-  },
-);
 
 const units = (count: number): Suspect[] =>
   Array.from({ length: count }, (_, n) => ({ id: `u${n}`, name: `unit ${n}`, kind: 'audio device' }));

@@ -4,7 +4,7 @@ import { COMPONENT_NAMES, type Component } from '../components';
 import { accountsOf, openOf, type Account } from './accounts';
 import { explain, type Explained, type Explanation, type On } from './explain';
 import { nextStep } from './proposal';
-import { bitOf, idsOf, type Hunt, type HuntStep } from './state';
+import { bitOf, idsOf, type Expected, type Hunt, type HuntStep } from './state';
 import type { Suspect } from './suspects';
 
 /** What to measure next. */
@@ -30,6 +30,8 @@ export interface HuntView {
 
 /** Below this nothing is worth hunting. */
 const NOTHING: Dbfs = -110;
+/** Hiss this far below what hums or whines is what measuring leaves of that: 40 dB (assumed). */
+const HIDDEN = 1e-4;
 /** A component that moves less than this over all steps depends on no suspect, in dB. */
 const STILL = 3;
 /** Where a hunt stands: what to measure next, and what is known so far. */
@@ -46,6 +48,14 @@ export function huntView(hunt: Hunt): HuntView {
   };
 }
 
+/** Which components are computed beforehand, and as what. */
+const COMPUTED: Record<Component, Expected['of'] | undefined> = {
+  hum: 'mains',
+  buzz: 'mains',
+  tones: 'whine',
+  hiss: undefined,
+};
+
 const NOTHING_HEARD: Explained = { explanations: [], marginals: new Map(), scatter: 0, misses: [] };
 
 /** Suspects that are never off. */
@@ -53,15 +63,23 @@ const fixedOf = (suspects: readonly Suspect[]): On =>
   suspects.reduce((bits, suspect, n) => (suspect.fixed ? bits | (1 << n) : bits), 0);
 
 /** Explanations of a component; none where it is too quiet to matter. */
-function explainedOf({ suspects, steps }: Hunt, component: Component): Explained {
+function explainedOf({ suspects, steps, expected = [] }: Hunt, component: Component): Explained {
   const loudest = Math.max(0, ...steps.map(({ components }) => components[component]));
+  const beside = Math.max(0, ...steps.map(({ components: { hum, buzz, tones } }) => hum + buzz + tones));
   if (ofPower(loudest) < NOTHING || steps.length === 0) return NOTHING_HEARD;
+  if (component === 'hiss' && loudest < beside * HIDDEN) return NOTHING_HEARD;
   const heard = steps.map(({ on, components }) => ({
     on: bitOf(suspects, on),
     // What is far below the loudest is silence, however far.
     power: Math.max(components[component], loudest * 1e-4),
   }));
-  return explain(heard, suspects.length, fixedOf(suspects));
+  const suggested = expected.filter(({ of }) => of === COMPUTED[component]);
+  return explain(
+    heard,
+    suspects.length,
+    fixedOf(suspects),
+    suggested.map(({ culprits, share }) => ({ on: bitOf(suspects, culprits), share })),
+  );
 }
 
 function nextOf({ way, suspects, steps }: Hunt, components: readonly Explained[]): { next: NextStep } | undefined {

@@ -18,12 +18,24 @@ export interface HuntStep {
   at: string;
 }
 
+/** Who may be behind what a line hears, as far as it can be computed before anything is heard. */
+export interface Expected {
+  /** Of harmonics of the mains, or of whine. */
+  of: 'mains' | 'whine';
+  /** Ids of suspects: those that it takes all of. */
+  culprits: string[];
+  /** How much of it they account for: 0 to 1. */
+  share: number;
+}
+
 /** A hunt as it is kept. */
 export interface Hunt {
   way: Way;
   line: string;
   suspects: Suspect[];
   steps: HuntStep[];
+  /** What the mains side suggests. */
+  expected?: Expected[];
 }
 
 /** Suspects as bits. */

@@ -1,4 +1,4 @@
-import type { Dbu, Hertz } from '../../units';
+import type { Dbu, Hertz, Ohms } from '../../units';
 
 /** Faults that the simulated interface can be given, by what they sound like at an inlet (invented levels). */
 export interface SimulatedFault {
@@ -11,6 +11,8 @@ export interface SimulatedFault {
   gate?: true;
   talk?: true;
   muted?: true;
+  /** Contacts in the shield that are not clean: it is heard as far as mains currents run over them. */
+  contact?: Ohms;
 }
 
 const comb = (mains: Hertz, orders: readonly number[], level: Dbu, fall: number) =>
@@ -44,6 +46,7 @@ export const SIMULATED_FAULTS = {
       { hz: 12_930, level: -103 },
     ],
   },
+  'tarnished-jack': { label: 'a tarnished jack', tones: () => [], contact: 2 },
   'full-gain': { label: 'far too much gain', tones: () => [], fullGain: true },
   gate: { label: 'a gate left on', tones: () => [], gate: true },
   talk: { label: 'somebody talking', tones: () => [], talk: true },
@@ -52,3 +55,7 @@ export const SIMULATED_FAULTS = {
 
 export type FaultName = keyof typeof SIMULATED_FAULTS;
 export const FAULT_NAMES = Object.keys(SIMULATED_FAULTS) as FaultName[];
+
+/** What faults put into the shield of a line, besides what it has. */
+export const contactOf = (faults: readonly FaultName[]): Ohms =>
+  faults.reduce((sum, name) => sum + ((SIMULATED_FAULTS[name] as SimulatedFault).contact ?? 0), 0);

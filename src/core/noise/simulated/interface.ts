@@ -2,7 +2,7 @@ import type { Line } from '../../gear';
 import { openBudget, recorded, type NoBudget, type NoisePart, type Room } from '../budget';
 import { thermalPower } from '../budget/amplifier';
 import type { Rung } from '../ladder';
-import type { Dbfs, Decibels, Hertz } from '../../units';
+import type { Dbfs, Dbu, Decibels, Hertz } from '../../units';
 import { mainsFrequency } from '../../units/conventions';
 import { SIMULATED_FAULTS, type FaultName, type SimulatedFault } from './faults';
 import type { Scene } from './scene';
@@ -15,6 +15,8 @@ export interface InterfaceState {
   room?: Room;
   rung?: Rung;
   faults?: readonly FaultName[];
+  /** What runs along the line from the mains, as it is computed at the inlet, RMS. */
+  picked?: readonly { hz: Hertz; level: Dbu }[];
   /** Of the supply, as it is called; what is set for the application where left out. */
   mains?: Hertz;
 }
@@ -29,13 +31,13 @@ const [ROOM_SOUNDS, TALKING]: [Decibels, Decibels] = [24, 36];
  * @throws CircuitError for a line whose circuit has no single answer
  */
 export function interfaceScene(line: Line, state: InterfaceState): { scene: Scene; gain: Decibels } | NoBudget {
-  const { rung = 'as-used', faults = [], mains = mainsFrequency() } = state;
-  const planned = openBudget(line, state);
+  const { rung = 'as-used', faults = [], mains = mainsFrequency(), picked: along = [], ...wishes } = state;
+  const planned = openBudget(line, wishes);
   if ('reason' in planned) return planned;
   const has = (of: 'fullGain' | 'gate' | 'talk' | 'muted') =>
     faults.some((name) => of in (SIMULATED_FAULTS[name] as SimulatedFault));
   const gain = rung === 'gain-down' ? planned.plan.gainMin : has('fullGain') ? planned.plan.gainMax : planned.gain;
-  const open = openBudget(line, { ...state, gain });
+  const open = openBudget(line, { ...wishes, gain });
   if ('reason' in open) return open;
   const noise = recorded(
     open.parts.flatMap((part) => atRung(part, rung)),
@@ -43,11 +45,11 @@ export function interfaceScene(line: Line, state: InterfaceState): { scene: Scen
   );
   // What comes after the gain does not hear what is picked up before it.
   const behind = rung === 'output-down' || rung === 'inlet-shorted';
-  const picked = behind
-    ? []
-    : faults.flatMap((name) =>
-        SIMULATED_FAULTS[name].tones(mains - OFF).map(({ hz, level }) => ({ hz, dbfs: level + open.toDbfs })),
-      );
+  const tones = [
+    ...along.map(({ hz, level }) => ({ hz: hz * (1 - OFF / mains), level })),
+    ...faults.flatMap((name) => [...SIMULATED_FAULTS[name].tones(mains - OFF)]),
+  ];
+  const picked = behind ? [] : tones.map(({ hz, level }) => ({ hz, dbfs: level + open.toDbfs }));
   const floor = 10 * Math.log10(noise.reduce((sum, { hz, power }) => sum + (power * hz) / 6, 0));
   const talks = (has('talk') || has('gate')) && !behind && rung === 'as-used';
   return {

@@ -8,7 +8,14 @@ import { gridOf } from './grid';
 
 const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 /** The demo's devices with nothing plugged. */
-const empty: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined, note: undefined };
+const empty: RigDocument = {
+  ...demo,
+  lines: [],
+  wishes: undefined,
+  units: undefined,
+  mains: undefined,
+  note: undefined,
+};
 const kit = parseKit(readFileSync('demo/kit.json', 'utf8')).items;
 const read = (text: string, rig = empty, own = kit, said = {}) => readInputList(rig, own, gridFrom(text), said);
 
@@ -108,7 +115,7 @@ const DYNAMIC = 'Ch,Name,Mic\n1,Announcer,dynamic';
 
 test('written and read again, the lines are the same; what another line’s link feeds is told', () => {
   const mended = parseDocument(readFileSync('demo/lock-nine-mended.json', 'utf8'));
-  const bare: RigDocument = { ...mended, lines: [], wishes: undefined, units: undefined };
+  const bare: RigDocument = { ...mended, lines: [], wishes: undefined, units: undefined, mains: undefined };
   const list = readInputList(bare, kit, gridFrom(inputList(mended)));
   const said = ({ name, links, inlet, location }: RigDocument['lines'][number]) => ({
     name,

@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { expectedOn } from '@/core/mains';
 import { huntSchema } from '@/core/noise/noise.schema';
 import { begunText } from '@/core/noise/told';
 import { theStore } from '@/store/database';
@@ -20,9 +21,12 @@ export const GET = (_request: NextRequest, { params }: Context) =>
 /** Begins a hunt. */
 export const POST = (request: NextRequest, { params }: Context) =>
   handled(async () => {
-    const { id, body, line } = await aboutLine(request, params, huntSchema);
+    const { id, body, line, document } = await aboutLine(request, params, huntSchema);
     const { who, ...hunt } = body;
     const text = begunText(hunt, line.name);
     const at = new Date().toISOString();
-    return NextResponse.json(beginHunt(theStore(), id, { ...hunt, steps: [] }, { at, who, text }), { status: 201 });
+    const expected = expectedOn(document, line.id);
+    return NextResponse.json(beginHunt(theStore(), id, { ...hunt, steps: [], expected }, { at, who, text }), {
+      status: 201,
+    });
   });

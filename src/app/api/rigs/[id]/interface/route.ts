@@ -1,8 +1,10 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { CircuitError } from '@/core/circuit';
+import { humTones } from '@/core/mains';
+import { suspectsOf } from '@/core/noise/hunt';
 import { RUNGS, type Rung } from '@/core/noise/ladder';
-import { FAULT_NAMES, interfaceScene, renderer, troublesOf, type FaultName } from '@/core/noise/simulated';
+import { FAULT_NAMES, contactOf, interfaceScene, renderer, type FaultName } from '@/core/noise/simulated';
 import { peakTargetOf } from '@/core/schools';
 import { rigPath, schoolsOf, SUPPLIES } from '@/core/rig';
 import { roomOf } from '@/core/rig/places';
@@ -25,7 +27,7 @@ interface Wanted {
   seed: string;
   rung: Rung;
   faults: FaultName[];
-  /** Units that are on; where it is left out, the rig's own troubles are left out too. */
+  /** Units that are on; all of them where it is left out. */
   on?: string[];
   live: boolean;
 }
@@ -61,12 +63,11 @@ export async function GET(request: NextRequest, { params }: Context): Promise<Ne
     const document = rigIn(id);
     const path = rigPath(document, wanted.line);
     if (!path) throw notFound(`line ${wanted.line} in this rig`);
-    const { on } = wanted;
-    const troubles = on
-      ? troublesOf(document)
-          .filter(({ needs, hears }) => hears.includes(path.inlet.device) && needs.every((unit) => on.includes(unit)))
-          .map(({ fault }) => fault)
-      : [];
+    const { line, on, faults } = wanted;
+    const picked = humTones(document, line, {
+      ...(on && { on, known: suspectsOf(document, line).map((suspect) => suspect.id) }),
+      contact: contactOf(faults),
+    });
     const found = sceneOrRefused(() =>
       interfaceScene(path.line, {
         target: peakTargetOf(schoolsOf(document)),
@@ -74,7 +75,8 @@ export async function GET(request: NextRequest, { params }: Context): Promise<Ne
         ...(document.mains?.supply && { mains: SUPPLIES[document.mains.supply].hertz }),
         gain: wanted.gain,
         rung: wanted.rung,
-        faults: [...new Set([...wanted.faults, ...troubles])],
+        faults,
+        picked,
       }),
     );
     const source = renderer(found.scene, RATE, wanted.seed);

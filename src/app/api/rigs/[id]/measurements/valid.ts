@@ -18,12 +18,12 @@ export async function aboutLine<T extends { line: string }>(
   request: NextRequest,
   params: Promise<{ id: string }>,
   schema: Joi.ObjectSchema<T>,
-): Promise<{ id: string; body: T; line: RigLine }> {
+): Promise<{ id: string; body: T; line: RigLine; document: RigDocument }> {
   sameOrigin(request);
   const { id } = await params;
-  const { lines } = rigIn(id);
+  const document = rigIn(id);
   const body = valid(schema, await jsonBody(request));
-  const line = lines.find((each) => each.id === body.line);
+  const line = document.lines.find((each) => each.id === body.line);
   if (!line) throw notFound(`line ${body.line} in this rig`);
-  return { id, body, line };
+  return { id, body, line, document };
 }

@@ -1,0 +1,82 @@
+'use client';
+
+import Typography from '@mui/material/Typography';
+import { measuredEdit, withMainsEdit, WAYS, type MainsReport } from '@/core/mains';
+import type { RigDocument } from '@/core/rig';
+import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
+import { quantity } from '@/core/units/format';
+import { FigureCell } from './FigureCell';
+import { MainsTable } from './MainsTable';
+
+const HOW = { unbalanced: 'unbalanced', balanced: 'balanced', transformer: 'over a transformer' } as const;
+const FIGURES: readonly [keyof typeof GROUND_FIGURES, heading: string, usual: string][] = [
+  ['shells', 'Shells (mV)', 'not read'],
+  ['contact', 'Contact (Ω)', 'clean'],
+  ['pinOne', 'Pin 1 (Ω)', 'usual'],
+  ['rejection', 'Rejection (dB)', '54'],
+];
+
+interface Props {
+  document: RigDocument;
+  report: MainsReport;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+}
+
+/** What each line that joins two units hears, loudest first, and what was measured of it. */
+export function HeardTable({ document, report: { readings, system }, onChange }: Props) {
+  const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
+  if (readings.lines.length === 0)
+    return (
+      <Typography variant="body2" sx={{ mt: 3 }}>
+        No line connects two of these units, so none hears hum this way. Choose under “Source of” which line a unit
+        feeds.
+      </Typography>
+    );
+  const statedOf = (id: string) => document.mains?.lines?.find(({ line }) => line === id);
+  return (
+    <>
+      <MainsTable
+        title="What each line hears"
+        headings={['Line', 'Hum at the inlet', 'As recorded', 'Most of it from']}
+      >
+        {readings.lines.map(({ line, name, how, aWeighted, dbfsA, within, whine, shares: [most] }) => (
+          <tr key={line}>
+            <th scope="row">
+              {name}
+              <Typography variant="caption" color="textSecondary" component="div">
+                {HOW[how]}
+              </Typography>
+            </th>
+            <td>{aWeighted <= -190 ? 'nothing' : `${quantity(aWeighted, 'dBu')}(A) ± ${within} dB`}</td>
+            <td>
+              {dbfsA === undefined || aWeighted <= -190 ? '–' : `${quantity(dbfsA, 'dBFS')}(A)`}
+              {whine && dbfsA !== undefined && whine.aWeighted > -150 && (
+                <div>whine {quantity(whine.aWeighted + dbfsA - aWeighted, 'dBFS')}(A)</div>
+              )}
+            </td>
+            <td>{most ? `${nameOf(most.unit)}, ${WAYS[most.way]}, ${Math.round(100 * most.share)} %` : '–'}</td>
+          </tr>
+        ))}
+      </MainsTable>
+      <MainsTable title="Measured at lines" headings={['Line', ...FIGURES.map(([, heading]) => heading)]}>
+        {readings.lines.map(({ line, name, open }) => (
+          <tr key={line}>
+            <th scope="row">{name}</th>
+            {FIGURES.map(([figure, , usual]) => (
+              <td key={figure}>
+                <FigureCell
+                  key={statedOf(line)?.[figure]?.value}
+                  label={`${GROUND_FIGURES[figure].label}: ${name}`}
+                  range={GROUND_FIGURES[figure]}
+                  value={statedOf(line)?.[figure]}
+                  usual={usual}
+                  onSet={(to) => onChange((from) => withMainsEdit(from, measuredEdit(line, figure, to, open)))}
+                />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </MainsTable>
+    </>
+  );
+}

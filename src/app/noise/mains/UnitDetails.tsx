@@ -1,0 +1,117 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { withMainsEdit, type MainsReport } from '@/core/mains';
+import { OUTLET_SETTINGS, type RigDocument } from '@/core/rig';
+import { UNIT_FIGURES } from '@/core/rig/deviceFigures';
+import { FigureCell } from './FigureCell';
+import { MainsTable } from './MainsTable';
+
+interface Props {
+  document: RigDocument;
+  report: MainsReport;
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+}
+
+const MEASURED = ['chassis', 'touch'] as const;
+const GROUNDS = {
+  direct: 'the chassis',
+  resistor: 'over a resistor',
+  lifted: 'lifted',
+} as const;
+
+/** What most jobs never need: measured chassis and touch currents, how audio grounds are joined, blockers; isolators and protectors of outlets. */
+export function UnitDetails({ document, report: { system }, onChange }: Props) {
+  return (
+    <Box component="details" sx={{ mt: 3 }}>
+      <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600, minHeight: 24 }}>
+        More about units and outlets, where it is known
+      </Box>
+      <MainsTable
+        title="More about units"
+        headings={['Unit', 'Chassis to earth (V)', 'Touch current (mA)', 'Audio ground', 'Earth-current blocker']}
+      >
+        {system.units.map(({ id, name, audioGround, plug }) => {
+          const own = document.units?.find((unit) => unit.id === id);
+          return (
+            <tr key={id}>
+              <th scope="row">{name}</th>
+              {MEASURED.map((figure) => (
+                <td key={figure}>
+                  <FigureCell
+                    key={own?.[figure]?.value}
+                    label={`${UNIT_FIGURES[figure].label}: ${name}`}
+                    range={UNIT_FIGURES[figure]}
+                    value={own?.[figure]}
+                    usual="not read"
+                    onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit: id, figure, to }))}
+                  />
+                </td>
+              ))}
+              <td>
+                <TextField
+                  select
+                  value={audioGround ?? 'direct'}
+                  slotProps={{ htmlInput: { 'aria-label': `Audio ground of ${name}` } }}
+                  onChange={({ target }) =>
+                    onChange((from) =>
+                      withMainsEdit(from, {
+                        do: 'audio ground',
+                        unit: id,
+                        ...(target.value !== 'direct' && { to: target.value as 'resistor' | 'lifted' }),
+                      }),
+                    )
+                  }
+                  sx={{ width: 150 }}
+                >
+                  {Object.entries(GROUNDS).map(([value, label]) => (
+                    <MenuItem key={value} value={value}>
+                      {label}
+                    </MenuItem>
+                  ))}
+                </TextField>
+              </td>
+              <td>
+                {plug === 'three-pin' && (
+                  <Checkbox
+                    checked={own?.blocks ?? false}
+                    slotProps={{ input: { 'aria-label': `Earth-current blocker in the lead of ${name}` } }}
+                    onChange={({ target }) =>
+                      onChange((from) => withMainsEdit(from, { do: 'block', unit: id, to: target.checked }))
+                    }
+                  />
+                )}
+              </td>
+            </tr>
+          );
+        })}
+      </MainsTable>
+      <MainsTable title="More about outlets" headings={['Outlet', ...Object.values(OUTLET_SETTINGS)]}>
+        {system.outlets.map(({ name }) => {
+          const own = document.mains?.outlets?.find((each) => each.name === name);
+          return (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              {(Object.keys(OUTLET_SETTINGS) as (keyof typeof OUTLET_SETTINGS)[]).map((setting) => (
+                <td key={setting}>
+                  <Checkbox
+                    checked={own?.[setting] ?? false}
+                    slotProps={{ input: { 'aria-label': `${OUTLET_SETTINGS[setting]}: ${name}` } }}
+                    onChange={({ target }) =>
+                      onChange((from) =>
+                        withMainsEdit(from, { do: 'outlet setting', outlet: name, setting, to: target.checked }),
+                      )
+                    }
+                  />
+                </td>
+              ))}
+            </tr>
+          );
+        })}
+      </MainsTable>
+    </Box>
+  );
+}
