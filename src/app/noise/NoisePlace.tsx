@@ -133,7 +133,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
       onRead={() => setMessage('')}
     >
       {tab === 'mains' ? (
-        <MainsView document={document} report={mains?.report} onChange={change} />
+        <MainsView rig={saved.id} document={document} report={mains?.report} onChange={change} />
       ) : line ? (
         <Box
           sx={{

@@ -147,3 +147,18 @@ test('what is off is said as off, and only of what is usually there or was state
   expect(said('guide')).not.toContain('low cut');
   expect(said('guide', { lowCut: 'off' })).toMatch(/: low cut off$/);
 });
+
+describe('what hangs on which strip', () => {
+  const rig = sheetRig(demoRig('lock-nine-mended'));
+  const words = (device: string, on: boolean) =>
+    stepWords(rig, undefined, { action: { do: 'mains', device, on } } as never);
+
+  test('a device is switched at itself where others hang on its strip, which are named', () => {
+    expect(words('desk', true).detail).toBe(
+      'At its own switch, not at audio strip: Stream interface, Line mixer, Supply of the valve microphone and 1 more hang on that, too.',
+    );
+  });
+  test('what runs on cells has no strip', () => {
+    expect(words('bag', false).detail ?? '').not.toContain('strip');
+  });
+});

@@ -61,10 +61,19 @@ export function sheetRig(document: RigDocument, judge: Judge = lineSummary): She
       name: device.name,
       place: placeOf(document, device.location) ?? DESK,
       power: powerOf(device),
+      ...stripOf(document, device.id),
     })),
     ...(monitors.length && { monitors }),
     ...(schoolsOf(document).afterFeedOn === 'minute' && { judging: JUDGING }),
   };
+}
+
+/** What a device hangs on, where the document says so, with what else hangs there. */
+function stripOf({ units = [] }: RigDocument, device: string): { strip?: NonNullable<SheetDevice['strip']> } {
+  const own = units.find((unit) => unit.device === device);
+  if (own?.outlet === undefined) return {};
+  const others = units.filter((unit) => unit !== own && unit.outlet === own.outlet).map(({ name }) => name);
+  return { strip: { name: own.outlet, others } };
 }
 
 /** What the document says is heard where; devices that it says nothing of are heard somewhere all the same. */

@@ -88,6 +88,8 @@ export interface SheetDevice {
   place: string;
   /** What it runs on. On cells, or on both, what its mains are is its own power switch. */
   power: 'mains' | 'cells' | 'both';
+  /** The outlet or strip that it hangs on, and what else does. */
+  strip?: { name: string; others: string[] };
 }
 
 /** Loudspeakers, headphones or a stream that are turned up and down together. */

@@ -1,14 +1,21 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { useId, useMemo } from 'react';
 import type { MainsReport } from '@/core/mains';
 import { quantity } from '@/core/units/format';
+import { Plug, PlugByHand, PlugTarget } from './PlugByHand';
 import { BUS, treeLayout } from './treeLayout';
 
 /** The tree of earth conductors from the left, shields and what else closes loops at the right. */
-export function EarthTree({ report }: { report: MainsReport }) {
+export function EarthTree({
+  report,
+  onPlug,
+}: {
+  report: MainsReport;
+  /** A unit was drawn onto an outlet; undefined for the wall. */
+  onPlug: (unit: string, outlet: string | undefined) => void;
+}) {
   const { palette } = useTheme().vars!;
   const id = useId();
   const layout = useMemo(() => treeLayout(report), [report]);
@@ -17,14 +24,15 @@ export function EarthTree({ report }: { report: MainsReport }) {
   const inLoop = new Set(worst?.units);
   const outletsInLoop = new Set(outletsOf(report, worst?.units ?? []));
   const numberOf = (tie: string) => loops.findIndex(({ ties }) => ties[0] === tie) + 1;
-  const weight = (heavy: boolean) => (heavy ? 3.5 : 1.2);
+  const weight = (heavy: boolean) => (heavy ? HEAVY : LIGHT);
+  const ampsOf = (tie: string) => loops.find(({ ties }) => ties[0] === tie)?.amps ?? 0;
   // Heavy is what matters most; alarming only where it is heard.
   const alarm = report.findings.some(({ code }) => code === 'hum') ? palette.verdict.Watch : palette.text.primary;
   const ink = (heavy: boolean) => (heavy ? alarm : palette.text.secondary);
   const elbow = (from: { x: number; y: number }, to: { x: number; y: number }, bend: number) =>
     `M${from.x} ${from.y}H${bend}V${to.y}H${to.x}`;
   return (
-    <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Earth tree">
+    <PlugByHand units={report.system.units} onPlug={onPlug}>
       <svg
         width={layout.width}
         height={layout.height}
@@ -53,20 +61,26 @@ export function EarthTree({ report }: { report: MainsReport }) {
             />
           ) : null,
         )}
-        <Tag x={layout.wall.x} y={layout.wall.y} text="wall" />
+        <PlugTarget outlet={undefined}>
+          {(over) => <Tag x={layout.wall.x} y={layout.wall.y} text="wall" over={over} />}
+        </PlugTarget>
         {layout.outlets.map(({ name, x, y }) => (
-          <Tag key={name} x={x} y={y} text={name} />
+          <PlugTarget key={name} outlet={name}>
+            {(over) => <Tag x={x} y={y} text={name} over={over} />}
+          </PlugTarget>
         ))}
         {layout.units.map(({ id: unit, name, x, y, how }) => (
-          <text key={unit} x={x} y={y + 4} fill={palette.text.primary} fontWeight={inLoop.has(unit) ? 700 : 400}>
-            {short(name, how ? 18 : 26)}
-            {how && (
-              <tspan fill={palette.text.secondary} fontWeight={400} fontSize={12}>
-                {' '}
-                · {how}
-              </tspan>
-            )}
-          </text>
+          <Plug key={unit} unit={unit}>
+            <text x={x} y={y + 4} fill={palette.text.primary} fontWeight={inLoop.has(unit) ? 700 : 400}>
+              {short(name, how ? 18 : 26)}
+              {how && (
+                <tspan fill={palette.text.secondary} fontWeight={400} fontSize={12}>
+                  {' '}
+                  · {how}
+                </tspan>
+              )}
+            </text>
+          </Plug>
         ))}
         {layout.ties.map(({ id: tie, x, y: [from, to], at, open }, n) => {
           const number = numberOf(tie);
@@ -77,7 +91,7 @@ export function EarthTree({ report }: { report: MainsReport }) {
                 d={`M${at} ${from}H${x}V${to}H${at}`}
                 fill="none"
                 stroke={ink(heavy)}
-                strokeWidth={weight(heavy)}
+                strokeWidth={heavy ? HEAVY : byCurrent(ampsOf(tie))}
                 strokeDasharray={open ? '2 7' : `${5 + 3 * (n % 3)} 3`}
               />
               {number > 0 && (
@@ -99,9 +113,14 @@ export function EarthTree({ report }: { report: MainsReport }) {
           );
         })}
       </svg>
-    </Box>
+    </PlugByHand>
   );
 }
+
+const [LIGHT, HEAVY] = [1.2, 3.5];
+/** A tie by what runs through its loop: one microampere is drawn light, one ampere nearly heavy. */
+const byCurrent = (amps: number): number =>
+  Math.min(HEAVY - 0.5, LIGHT + 0.3 * Math.max(0, Math.log10(Math.max(amps, 1e-6) / 1e-6)));
 
 /** What is heavy lies on top of the rest. */
 const heavyLast = <T,>(list: readonly T[], heavy: (each: T) => boolean): T[] => [
@@ -110,7 +129,7 @@ const heavyLast = <T,>(list: readonly T[], heavy: (each: T) => boolean): T[] => 
 ];
 
 /** An outlet or the wall, on an opaque ground. */
-function Tag({ x, y, text }: { x: number; y: number; text: string }) {
+function Tag({ x, y, text, over }: { x: number; y: number; text: string; over: boolean }) {
   const { palette } = useTheme().vars!;
   const label = short(text, 15);
   const width = Math.max(44, 8 + 7 * label.length);
@@ -122,7 +141,8 @@ function Tag({ x, y, text }: { x: number; y: number; text: string }) {
         width={width}
         height={22}
         fill={palette.background.paper}
-        stroke={palette.divider}
+        stroke={over ? palette.primary.main : palette.divider}
+        strokeWidth={over ? 2.5 : 1}
       />
       <text x={x} y={y + 4} textAnchor="middle" fontSize={12} fill={palette.text.primary}>
         {label}

@@ -2,10 +2,13 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { usualSupply, type MainsReport } from '@/core/mains';
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+import { usualSupply, withMainsEdit, type MainsReport } from '@/core/mains';
 import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
 import { FIFTH } from '@/core/rig/deviceFigures';
 import { Choice } from '@/ui/shell/Choice';
+import { Late } from '@/ui/shell/Late';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { ConnectionTable } from './ConnectionTable';
 import { BesideTable } from './BesideTable';
@@ -18,18 +21,22 @@ import { UnitDetails } from './UnitDetails';
 import { UnitTable } from './UnitTable';
 
 interface Props {
+  rig: string;
   document: RigDocument;
   report: MainsReport | undefined;
   onChange: (change: (from: RigDocument) => RigDocument) => void;
 }
+
+const loadImport = () => import('./MainsImport').then((file) => file.MainsImport);
 
 /** Without what nobody says any more. */
 const stated = (mains: Mains): Mains =>
   Object.fromEntries(Object.entries(mains).filter(([, value]) => value !== undefined));
 
 /** The mains side of the job: drawn, and as tables that do everything too. */
-export function MainsView({ document, report, onChange }: Props) {
+export function MainsView({ rig, document, report, onChange }: Props) {
   const { mains = {} } = document;
+  const [reading, setReading] = useState(false);
   const set = (more: Partial<Mains>) => onChange((from) => ({ ...from, mains: stated({ ...from.mains, ...more }) }));
   return (
     <Box sx={{ px: 2, pt: 2, pb: 5, height: { md: '100%' }, overflowY: { md: 'auto' } }}>
@@ -41,10 +48,17 @@ export function MainsView({ document, report, onChange }: Props) {
       )}
       <Typography variant="h2">Earth tree and ground loops</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Earth conductors from the left; shields and other connections at the right, dashed. Loop 1, drawn heavy, is the
-        one the worst line hears.
+        Earth conductors from the left; shields and other connections at the right, dashed, the thicker the more current
+        runs. Loop 1, drawn heavy, is the one the worst line hears. Drag a unit onto an outlet to plug it in there.
       </Typography>
-      {report && <EarthTree report={report} />}
+      {report && (
+        <EarthTree
+          report={report}
+          onPlug={(unit, outlet) =>
+            onChange((from) => withMainsEdit(from, { do: 'outlet', unit, ...(outlet !== undefined && { outlet }) }))
+          }
+        />
+      )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 2 }}>
         <Choice
           label="Supply"
@@ -83,6 +97,20 @@ export function MainsView({ document, report, onChange }: Props) {
           onSet={(fifth) => set({ fifth })}
         />
       </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+        <Button component="a" href={`/api/rigs/${rig}/mains-table`} download variant="outlined">
+          Table out (CSV)
+        </Button>
+        <Button variant="outlined" onClick={() => setReading(true)}>
+          Read a table
+        </Button>
+      </Box>
+      {reading && (
+        <Late
+          load={loadImport}
+          props={{ document, onClose: () => setReading(false), onReplace: (to) => onChange(() => to) }}
+        />
+      )}
       {report && <UnitTable document={document} report={report} onChange={onChange} />}
       {report && <OutletTable document={document} report={report} onChange={onChange} />}
       {report && <ConnectionTable document={document} report={report} onChange={onChange} />}

@@ -1,5 +1,5 @@
 import { harming, reached, shut, type Breach } from '../invariants';
-import { carriers, type SheetRig } from '../rig';
+import { carriers, type SheetDevice, type SheetRig } from '../rig';
 import { isHeard, live, type FeedState, type SheetState } from '../state';
 import type { ActionOf } from './action';
 import { ending } from './leaving';
@@ -55,11 +55,11 @@ export const mains: ActionRules<Mains> = {
     { text: `It is ${on ? 'on' : 'off'} already`, what: { mains: device, is: on } },
   ],
   words(rig, { device, on }) {
-    const { id, name, power } = rig.devices.find((each) => each.id === device)!;
+    const { id, name, power, strip } = rig.devices.find((each) => each.id === device)!;
     const latched = rig.groups.filter((group) => group.device === id && group.latched);
     return {
       title: `Turn ${name} ${on ? 'on' : 'off'}`,
-      ...(!on && power === 'both' && { detail: 'At its own switch: it runs on batteries as well.' }),
+      ...detailOf(on, power, strip),
       look: on
         ? latched.length
           ? `Check the feed lamps of ${latched.map((group) => group.name).join(' and ')} stay dark. These switches can come back on with the power: if one lights, turn it off before you plug anything.`
@@ -73,6 +73,20 @@ export const mains: ActionRules<Mains> = {
     return `Check ${name} is ${on ? 'on' : 'off'}. If not, turn it ${on ? 'on' : 'off'}.`;
   },
 };
+
+/** Most neighbours on a strip that are named. */
+const NAMED = 3;
+
+/** Where a device is switched: at itself, where other things hang on the same strip. */
+function detailOf(on: boolean, power: SheetDevice['power'], strip: SheetDevice['strip']): { detail?: string } {
+  if (!on && power === 'both') return { detail: 'At its own switch: it runs on batteries as well.' };
+  if (!strip || power === 'cells') return {};
+  const { name, others } = strip;
+  if (others.length === 0) return { detail: `On ${name}.` };
+  const more = others.length - NAMED;
+  const named = `${others.slice(0, NAMED).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+  return { detail: `At its own switch, not at ${name}: ${named} hang${others.length === 1 ? 's' : ''} on that, too.` };
+}
 
 /** A switch that is not off, or may not be, when its device gets or loses its power. */
 function powerChanged(
