@@ -114,7 +114,7 @@ test('the simulated interface: faults named, the surplus explained, figures kept
   await openNoise(page, rig, "Guide's stand", 'Measure');
   const simulated = page.getByRole('button', { name: 'Simulated interface' });
   await simulated.click();
-  await expect(page.getByLabel('Where it comes from')).toContainText('As predicted (within 3 dB)');
+  await expect(page.getByLabel('Where it comes from')).toContainText('As predicted (within 3 dB), its hum included');
   await page.getByLabel('Name', { exact: true }).fill('before the show');
   await page.getByRole('checkbox', { name: 'save the audio too' }).check();
   await page.getByRole('button', { name: 'Keep the figures' }).click();
@@ -399,3 +399,31 @@ async function dragTo(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.move(b!.x + b!.width / 2, b!.y + b!.height / 2, { steps: 3 });
   await page.mouse.up();
 }
+
+test('a unit that a hunt found goes to the repair shop, and its record stays with the item', async ({ page }) => {
+  await page.goto('/noise?rig=lock-nine&tab=hunt');
+  await page.getByRole('button', { name: 'For the repair shop: Laptop, hum' }).click();
+  await expect(page.getByRole('heading', { name: 'For the repair shop: Laptop' })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText(/It disturbs with everything else unplugged|Not proven yet/);
+  await page.getByLabel('Serial number').fill('MW-0451');
+  await page.getByLabel('What was done').fill('Jack replaced');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  // By whom, and when: without that it is no record.
+  const told = page.getByRole('form', { name: 'Record' }).getByRole('alert');
+  await expect(told).toContainText('What was done needs by whom');
+  await page.getByLabel('By whom').fill('repair shop at the quay');
+  await page.getByLabel('On (year-month-day)').fill('2026-05-20');
+  await page.getByLabel('Who', { exact: true }).fill('The maker’s line');
+  await page.getByLabel('What they said').fill('Known; clean the jack first.');
+  await page.getByRole('button', { name: 'Add and save' }).press('Enter');
+  await expect(told).toContainText('Saved.');
+  await page.reload();
+  await expect(page.getByLabel('Serial number')).toHaveValue('MW-0451');
+  await expect(page.getByRole('list', { name: 'Who was asked' })).toContainText('clean the jack first');
+  await page.goto('/kit');
+  await page.getByLabel('Filter the kit').fill('laptop');
+  await page.getByText('laptop, directly coupled').first().click();
+  await expect(page.getByRole('region', { name: 'Repair shop' })).toContainText(
+    'Jack replaced, repair shop at the quay',
+  );
+});

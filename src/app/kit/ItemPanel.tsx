@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import { ShopList } from './ShopList';
 import { useState } from 'react';
 import { figureOf, kindOfPart, LINKS, SOURCES, UNKNOWN, type Part } from '@/core/gear';
 import { openPoints, type Answer, type KitItem, readItem } from '@/core/kit';
@@ -96,6 +97,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
           onChange={(_, part) => onChange({ ...item, part })}
         />
       )}
+      <ShopList item={item.id} />
       <Box component="section" aria-label="Used on">
         <Typography variant="h3" component="h3" gutterBottom>
           Used on

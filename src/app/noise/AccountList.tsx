@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { COMPONENTS } from '@/core/noise/components';
 import { CAUTIONS, LOOPS, type Account, type Suspect } from '@/core/noise/hunt';
@@ -13,6 +14,8 @@ interface Props {
   sine: SineReads;
   /** Nothing more would be learned. */
   done: boolean;
+  /** A unit that disturbs by itself goes to the shop. */
+  onShop?: (suspect: string) => void;
 }
 
 /** Where no suspect has a part in it. */
@@ -24,7 +27,7 @@ const NOBODY: Record<Account['cause'], string> = {
 };
 
 /** Who makes what, loudest first, and what usually mends it. */
-export function AccountList({ accounts, open, suspects, sine, done }: Props) {
+export function AccountList({ accounts, open, suspects, sine, done, onShop }: Props) {
   const stays = suspects.filter(({ fixed, kind }) => fixed && kind === 'audio device').map(({ name }) => name);
   const mayLoop = (component: Account['component'], id: string) =>
     stays.length > 0 &&
@@ -61,6 +64,15 @@ export function AccountList({ accounts, open, suspects, sine, done }: Props) {
                 <li key={mending}>{worded(mending)}</li>
               ))}
             </Box>
+            {onShop && done && culprits.length === 1 && cause === 'suspects' && (
+              <Button
+                size="small"
+                onClick={() => onShop(culprits[0])}
+                aria-label={`For the repair shop: ${nameOf(culprits[0])}, ${component}`}
+              >
+                For the repair shop
+              </Button>
+            )}
           </Box>
         ))}
       </Box>

@@ -7,12 +7,14 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { componentsOf } from '@/core/noise/components';
 import { withMainsEdit } from '@/core/mains';
 import type { NextStep } from '@/core/noise/hunt';
-import type { RigDocument } from '@/core/rig';
+import { startsAtLink, type RigDocument, type Unit } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
+import { ask } from '@/ui/shell/ask';
 import { useAnswer } from '@/ui/rig/useWorker';
 import type { NoiseWorker } from '@/workers/noiseWorker';
 import { AccountList } from './AccountList';
@@ -78,6 +80,18 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
     [on, tell],
   );
   const meter = useMeter(take);
+  const router = useRouter();
+  const toShop = async (suspect: string) => {
+    const unit = document.units?.find((each) => each.id === suspect);
+    const item = itemOf(document, unit);
+    const name = hunt.suspects.find((each) => each.id === suspect)?.name ?? suspect;
+    const { body, failed: why } = await ask<{ id: number }>('/api/shop', {
+      method: 'POST',
+      json: { rig, hunt: id, suspect, unit: name, ...(item && { item }) },
+    });
+    if (body) router.push(`/kit/shop?record=${body.id}`);
+    else setProblem(why ?? '');
+  };
   return (
     <>
       {failed && <Alert severity="error">{failed}</Alert>}
@@ -113,7 +127,14 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
         </Alert>
       )}
       {view && view.accounts.length > 0 && (
-        <AccountList accounts={view.accounts} open={view.open} suspects={hunt.suspects} sine={sine} done={!view.next} />
+        <AccountList
+          accounts={view.accounts}
+          open={view.open}
+          suspects={hunt.suspects}
+          sine={sine}
+          done={!view.next}
+          onShop={(suspect) => void toShop(suspect)}
+        />
       )}
       {view && !view.next && answer?.difference && (
         <HuntDifference
@@ -136,6 +157,14 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
         </Button>
       </Box>
     </>
+  );
+}
+
+/** The item of the kit that a unit is: its device, or the source of its line. */
+function itemOf({ devices, lines }: RigDocument, unit: Unit | undefined): string | undefined {
+  const line = lines.find(({ id }) => id === unit?.line);
+  return (
+    devices.find(({ id }) => id === unit?.device)?.item ?? (line && !startsAtLink(line) ? line.source.item : undefined)
   );
 }
 

@@ -71,3 +71,18 @@ test('rumble that the prediction does not have is called so', () => {
   const { because } = surplusOf(reading(white(), rumble), budget);
   expect(because[0].what).toBe('rumble');
 });
+
+test('hum that was predicted belongs there; what is more of it than figures allow does not', () => {
+  const humming = noiseBudget(line, {
+    target: -12,
+    room: { bands: [{ hz: 1000, level: -20 }] },
+    hum: { within: 4, tones: [{ hz: 50, level: budget.level + 10 }] },
+  }) as NoiseBudget;
+  const hum = (more: number) => reading(white(), tone(50, budget.dbfs + 10 + more));
+  expect(surplusOf(hum(0), humming)).toMatchObject({
+    because: [],
+    text: expect.stringContaining('its hum included'),
+  });
+  expect(surplusOf(hum(12), humming).because[0]).toMatchObject({ what: 'hum' });
+  expect(surplusOf(hum(0), budget).because[0]).toMatchObject({ what: 'hum' });
+});

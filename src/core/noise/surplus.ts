@@ -32,7 +32,8 @@ export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus
   const surplus = reading.bandDbfs - Math.min(most, Math.max(known, reading.bandDbfs));
   const surplusA = reading.aWeightedDbfs - predictedA;
   const heard = surplusA > surplus;
-  const excess = (heard ? excessHeard(reading, budget) : excessPlain(reading, budget))
+  const expected = expectedTones(budget, heard);
+  const excess = withoutExpected(heard ? excessHeard(reading, budget) : excessPlain(reading, budget), expected)
     .filter((each) => each.power > 0.01 * power(heard ? predictedA : predicted))
     .sort((a, b) => b.power - a.power);
   const total = excess.reduce((sum, each) => sum + each.power, 0);
@@ -48,14 +49,36 @@ export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus
     predictedA,
     surplusA,
     because,
-    text: because.length ? louderText(surplus, surplusA, because, heard) : agreeingText(surplus, surplusA, excess),
+    text: because.length
+      ? louderText(surplus, surplusA, because, heard)
+      : agreeingText(surplus, surplusA, excess, expected > 0),
   };
+}
+
+/** What the budget has of hum and whine, as a mean square with what is within the figures; 0 where it knows of none. */
+function expectedTones({ parts, dbfs, level, dbfsA, aWeighted }: NoiseBudget, heard: boolean): number {
+  const hum = parts.find(({ kind }) => kind === 'hum');
+  if (!hum) return 0;
+  return power((heard ? hum.aWeighted + dbfsA - aWeighted : hum.level + dbfs - level) + WITHIN);
+}
+
+/** Takes off what has a pitch and was predicted, hum before whine. */
+function withoutExpected(list: readonly Excess[], expected: number): Excess[] {
+  let left = expected;
+  return list.map((each) => {
+    if (!PITCHED.has(each.what)) return each;
+    const taken = Math.min(left, each.power);
+    left -= taken;
+    return { ...each, power: each.power - taken };
+  });
 }
 
 interface Excess {
   what: Surplus['because'][number]['what'];
   power: number;
 }
+/** What no line should have, unless it is known beforehand. */
+const PITCHED: ReadonlySet<Excess['what']> = new Set(['hum', 'buzz', 'whine']);
 const power = (level: Dbfs): number => ratio(level) ** 2;
 
 /** What is too much, A-weighted. */
@@ -102,15 +125,15 @@ const width = (points: readonly { hz: number }[], n: number): number =>
   n + 1 < points.length ? points[n + 1].hz - points[n].hz : n > 0 ? points[n].hz - points[n - 1].hz : 0;
 
 /** Where nothing is too much; what has a pitch is told all the same, as no line should have any. */
-function agreeingText(plain: Decibels, weighted: Decibels, excess: readonly Excess[]): string {
+function agreeingText(plain: Decibels, weighted: Decibels, excess: readonly Excess[], hums: boolean): string {
   if (plain < -WITHIN && weighted < -WITHIN)
     return `It is ${quantity(-plain, 'dB')} quieter than predicted (A-weighted ${quantity(-weighted, 'dB')}): gain lower than entered, a quieter room, or a dead line: check for signal first.`;
   const lower =
     plain < -WITHIN ? ` Unweighted it is ${quantity(-plain, 'dB')} quieter: less rumble than rooms have.` : '';
   const pitched = excess
-    .filter(({ what }) => what === 'hum' || what === 'buzz' || what === 'whine')
+    .filter(({ what }) => PITCHED.has(what))
     .map(({ what, power: own }) => `${what} (${quantity(ofPower(own), 'dBFS')})`);
-  return `As predicted (within ${WITHIN} dB)${lower ? ', A-weighted' : ''}${pitched.length ? `, but there is ${pitched.join(' and ')} that does not belong there.` : ': nothing wrong with this line’s noise.'}${lower}`;
+  return `As predicted (within ${WITHIN} dB)${lower ? ', A-weighted' : ''}${pitched.length ? `, but there is ${pitched.join(' and ')} that does not belong there.` : hums ? ', its hum included: what helps against that is in the Mains tab.' : ': nothing wrong with this line’s noise.'}${lower}`;
 }
 
 function louderText(plain: Decibels, weighted: Decibels, because: Surplus['because'], heard: boolean): string {

@@ -46,7 +46,8 @@ export function interfaceScene(line: Line, state: InterfaceState): { scene: Scen
   // What comes after the gain does not hear what is picked up before it.
   const behind = rung === 'output-down' || rung === 'inlet-shorted';
   const tones = [
-    ...along.map(({ hz, level }) => ({ hz: hz * (1 - OFF / mains), level })),
+    // What is no multiple of the mains goes at its own pace.
+    ...along.map(({ hz, level }) => ({ hz: hz % mains === 0 ? hz * (1 - OFF / mains) : hz, level })),
     ...faults.flatMap((name) => [...SIMULATED_FAULTS[name].tones(mains - OFF)]),
   ];
   const picked = behind ? [] : tones.map(({ hz, level }) => ({ hz, dbfs: level + open.toDbfs }));
