@@ -4,6 +4,7 @@ import loadHighs from 'highs';
 import { operatingPoint, spiceText } from '@/core/circuit';
 import { lineCircuit } from '@/core/gear';
 import { parseKit } from '@/core/kit';
+import { mainsReport } from '@/core/mains';
 import { highsSolver, planRig } from '@/core/plan';
 import { parseDocument, type RigDocument } from '@/core/rig';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
@@ -11,7 +12,7 @@ import { aimFor, packed, preview, sheetRig } from '@/core/runsheet';
 import { recordingMeter } from '@/core/signal';
 import { measure, middle, ngspice } from './measure';
 import { addRig, CONTENT, opened, running, VERDICTS } from './opening';
-import { bigRig, mixedRig, typical } from './rigs';
+import { bigRig, mainsRig, mixedRig, typical } from './rigs';
 import { switchPresses } from './screen';
 
 /** One thing that was measured, and what it should be; `met` is absent where nothing is aimed at. */
@@ -79,6 +80,13 @@ async function core(): Promise<void> {
       aim,
     );
   growth('Check of a rig', [8, 64, 512], (lines) => seconds(() => checkRig(bigRig(lines)), 5), 'lines');
+  told(
+    'Mains side of 24 units and 64 lines, 40 harmonics, findings and remedies',
+    seconds(() => mainsReport(mainsRig(24))),
+    's',
+    0.3,
+  );
+  growth('Mains side', [8, 24, 64], (units) => seconds(() => mainsReport(mainsRig(units))), 'units');
   const solver = highsSolver(await loadHighs());
   const clock = () => performance.now() / 1000;
   const kit = parseKit(readFileSync('demo/kit.json', 'utf8')).items;

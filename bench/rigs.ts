@@ -108,3 +108,52 @@ export function planKit(): KitItem[] {
     link('adapter', 6, { kind: 'plain-adapter' }),
   ];
 }
+
+/**
+ * A rig of 64 lines whose mains side has so many units: its eight boxes, and sources of lines, half of them unbalanced,
+ * on strips that hang on each other.
+ */
+export function mainsRig(units: number): RigDocument {
+  const rig = bigRig(64);
+  const strips = Array.from({ length: 4 }, (_, n) => `strip ${n + 1}`);
+  const sources = Math.max(0, units - rig.devices.length);
+  const lines = rig.lines.map((line, n): RigLine => {
+    if (n >= sources || !('device' in line.inlet)) return line;
+    const wiring = n % 2 ? 'trs-to-xlr' : 'ts-to-xlr';
+    const connector = n % 2 ? 'trs635' : 'ts635';
+    return {
+      id: line.id,
+      name: line.name,
+      inlet: line.inlet,
+      source: { kind: 'line-output', choices: { connector } },
+      links: [{ kind: 'plain-adapter', choices: { wiring } }, cable(10)],
+    };
+  });
+  return {
+    ...rig,
+    lines,
+    units: [
+      ...rig.devices.map(({ id, name }, n) => ({
+        id: `unit-${id}`,
+        name,
+        kind: 'audio device' as const,
+        device: id,
+        outlet: strips[n % 2],
+      })),
+      ...lines.slice(0, sources).map(({ id, name }, n) => ({
+        id: `source-${id}`,
+        name,
+        kind: 'computer' as const,
+        line: id,
+        outlet: strips[n % 4],
+      })),
+    ],
+    mains: {
+      outlets: strips.map((name, n) => ({
+        name,
+        ...(n > 0 && { from: strips[n - 1] }),
+        length: { value: 10, unit: 'm' as const, basis: 'measured' as const },
+      })),
+    },
+  };
+}

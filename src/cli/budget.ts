@@ -1,3 +1,4 @@
+import { computedTones, heardOn } from '@/core/mains';
 import { noiseBudget, noiseRemedies } from '@/core/noise/budget';
 import { peakTargetOf } from '@/core/schools';
 import { schoolsOf, rigPath } from '@/core/rig';
@@ -10,7 +11,8 @@ const rig = documentFrom(id ? file : undefined, 'npm run -s budget -- FILE.json 
 const line =
   rigPath(rig, id)?.line ??
   refuse('no-line', `there is no line ${id}; this rig has ${rig.lines.map((each) => each.id).join(', ') || 'none'}`);
-const wishes = { target: peakTargetOf(schoolsOf(rig)), room: roomOf(rig, id) };
+const hum = computedTones(heardOn(rig, id));
+const wishes = { target: peakTargetOf(schoolsOf(rig)), room: roomOf(rig, id), ...(hum && { hum }) };
 process.stdout.write(
   `${JSON.stringify({ budget: noiseBudget(line, wishes), remedies: noiseRemedies(line, wishes, freeInlets(rig)) }, null, 2)}\n`,
 );

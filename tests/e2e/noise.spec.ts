@@ -421,7 +421,7 @@ test('a unit that a hunt found goes to the repair shop, and its record stays wit
   await expect(page.getByLabel('Serial number')).toHaveValue('MW-0451');
   await expect(page.getByRole('list', { name: 'Who was asked' })).toContainText('clean the jack first');
   await page.goto('/kit');
-  await page.getByLabel('Filter the kit').fill('laptop');
+  await page.getByLabel('Find in the kit').fill('laptop');
   await page.getByText('laptop, directly coupled').first().click();
   await expect(page.getByRole('region', { name: 'Repair shop' })).toContainText(
     'Jack replaced, repair shop at the quay',

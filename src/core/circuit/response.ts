@@ -22,6 +22,8 @@ export interface Response {
   impedance(a: Node, b?: Node): Complex & { ohms: Ohms };
   /** With all signal sources at zero: the voltage of one node over another for 1 A that is driven into `a` and out of `b`. */
   transfer(a: Node, b?: Node): (of: Node, over?: Node) => Complex;
+  /** The same for many currents at once, each driven into `a` and out of `b`. */
+  injected(currents: readonly { a: Node; b: Node; amps: number }[]): (of: Node, over?: Node) => Complex;
 }
 
 /**
@@ -71,24 +73,28 @@ function responseAt(system: System, g: Float64Array, omega: number): Response {
       };
     };
   };
-  const injected = (a: Node, b: Node, re: Float64Array, im: Float64Array) => {
+  const injected = (currents: readonly { a: Node; b: Node; amps: number }[], re: Float64Array, im: Float64Array) => {
     excitation.fill(0);
-    const high = system.node(a) ?? -1;
-    const low = system.node(b) ?? -1;
-    if (high >= 0) excitation[high] += 1;
-    if (low >= 0) excitation[low] -= 1;
+    for (const { a, b, amps } of currents) {
+      const high = system.node(a) ?? -1;
+      const low = system.node(b) ?? -1;
+      if (high >= 0) excitation[high] += amps;
+      if (low >= 0) excitation[low] -= amps;
+    }
     return solveFor(excitation, re, im);
+  };
+  const fresh = (currents: readonly { a: Node; b: Node; amps: number }[]) => {
+    const volts = injected(currents, new Float64Array(n), new Float64Array(n));
+    return (of: Node, over: Node = 'gnd') => volts(of, over);
   };
   let driven: ReturnType<typeof solveFor> | undefined;
   return {
     volts: (a, b = 'gnd') => (driven ??= solveFor(system.signal, drivenRe, drivenIm))(a, b),
     impedance(a, b = 'gnd') {
-      const z = injected(a, b, seenRe, seenIm)(a, b);
+      const z = injected([{ a, b, amps: 1 }], seenRe, seenIm)(a, b);
       return { ...z, ohms: magnitude(z) };
     },
-    transfer(a, b = 'gnd') {
-      const volts = injected(a, b, new Float64Array(n), new Float64Array(n));
-      return (of, over = 'gnd') => volts(of, over);
-    },
+    transfer: (a, b = 'gnd') => fresh([{ a, b, amps: 1 }]),
+    injected: fresh,
   };
 }

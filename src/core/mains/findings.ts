@@ -3,8 +3,8 @@ import { schoolsOf, type LineGround, type RigDocument } from '../rig';
 import type { Dbu, Decibels } from '../units';
 import { quantity } from '../units/format';
 import { FAR_ENOUGH } from './fields';
-import type { LineHum } from './hearing';
-import { lineHum, mainsReadings, type Loop, type MainsReadings } from './readings';
+import { SILENT, type LineHum } from './hearing';
+import { lineLevel, mainsReadings, type Loop, type MainsReadings } from './readings';
 import type { MainsFinding } from './finding';
 import { bondingLead, remediesFor } from './remedies';
 import { loadFindings, outage, safetyFindings } from './safety';
@@ -169,8 +169,8 @@ const TOGETHER: Decibels = 10;
 function together(system: MainsSystem, line: LineHum, { units }: Loop, nameOf: (id: string) => string): string[] {
   if (units.length !== 2) return [];
   const alone = units.every((unit) => {
-    const left = lineHum(without(system, new Set([unit])), line.line);
-    return !left || left.aWeighted < line.aWeighted - TOGETHER;
+    const left = lineLevel(without(system, new Set([unit])), line.line) ?? SILENT;
+    return left < line.aWeighted - TOGETHER;
   });
   return alone
     ? [

@@ -1,6 +1,6 @@
 import { magnitude, type Complex } from '../circuit';
 import { EARTH } from '../rig';
-import type { Amps, Seconds, Volts } from '../units';
+import type { Amps, Dbu, Seconds, Volts } from '../units';
 import { behind } from './behind';
 import { BACKUP_SHARE } from './figures';
 import { APART, coilField, pairField, TWISTED } from './fields';
@@ -59,7 +59,7 @@ export function mainsReadings(system: MainsSystem): MainsReadings {
     .sort((a, b) => b.aWeighted - a.aWeighted);
   const chassis = system.units.map(({ id }) => ({
     unit: id,
-    volts: rms(harmonics.map(({ between }) => between(chassisOf(id)).total)),
+    volts: rms(harmonics.map(({ volts: at }) => at(chassisOf(id)))),
   }));
   const leakage = system.units.map((unit) => ({ unit: unit.id, amps: leakageOf(unit, system) }));
   return {
@@ -80,10 +80,30 @@ export function lineHum(system: MainsSystem, line: string): LineHum | undefined 
   return tie?.hears && heard(tie, tie.hears, alongTie(system, tie, solveMains(system)));
 }
 
+/** How loud what one line hears is, A-weighted; undefined where it joins no two units. */
+export function lineLevel(system: MainsSystem, line: string): Dbu | undefined {
+  const tie = system.ties.find(({ hears }) => hears?.line === line);
+  return tie?.hears && heard(tie, tie.hears, alongTie(system, tie, solveMains(system), 'level')).aWeighted;
+}
+
 /** The voltage along a tie, by frequency, at the scale that was measured there; and what stands there when it is unplugged. */
-function alongTie(system: MainsSystem, tie: Tie, harmonics: readonly Harmonic[]): Along {
+function alongTie(
+  system: MainsSystem,
+  tie: Tie,
+  harmonics: readonly Harmonic[],
+  wanted: 'level' | 'everything' = 'everything',
+): Along {
   const [a, b] = dropOf(tie, system.units);
-  const volts = harmonics.map(({ between, ...line }): TieHarmonic => ({ ...line, ...between(a, b) }));
+  if (wanted === 'level' && (!tie.shells || tie.shells.against)) {
+    const factor = tie.shells ? tie.shells.measured / tie.shells.against! : 1;
+    return {
+      volts: harmonics.map(({ volts: at, between: _shares, ...line }) => {
+        const { re, im } = at(a, b);
+        return { ...line, total: { re: factor * re, im: factor * im }, ohms: { re: 0, im: 0 }, by: [] };
+      }),
+    };
+  }
+  const volts = harmonics.map(({ between, volts: _at, ...line }): TieHarmonic => ({ ...line, ...between(a, b) }));
   const open = openVolts(tie, volts);
   const { measured, against = open } = tie.shells ?? {};
   const scale = measured !== undefined && against ? measured / against : 1;

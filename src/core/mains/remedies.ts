@@ -6,7 +6,7 @@ import { LEADS_APART } from './fields';
 import { FLOATING_LEAK } from './figures';
 import { SILENT, type LineHum } from './hearing';
 import { earthed } from './network';
-import { lineHum, type Loop } from './readings';
+import { lineLevel, type Loop } from './readings';
 import { mainsSystem, type MainsSystem, type MainsUnit } from './system';
 import { connectionOf, type Hearings } from './ties';
 
@@ -74,7 +74,7 @@ export function remediesFor(
       const changed =
         'edit' in each ? mainsSystem(withMainsEdit(document, each.edit), hearings, hum.line) : each.change(system);
       // A line that no longer joins two units on the mains hears nothing of this.
-      const after = lineHum(changed, hum.line)?.aWeighted ?? SILENT;
+      const after = lineLevel(changed, hum.line) ?? SILENT;
       if (after > hum.aWeighted - LEAST) return [];
       const { what, cost } = each;
       return [{ what, cost, line: hum.line, before: hum.aWeighted, after, ...('edit' in each && { edit: each.edit }) }];

@@ -44,6 +44,8 @@ export interface Harmonic {
   hz: Hertz;
   order?: number;
   /** The voltage between two nodes; over the earth of the supply where one is named. */
+  volts: (of: Node, over?: Node) => Complex;
+  /** The same, and who gives what of it. */
   between: (of: Node, over?: Node) => GroundVolts;
 }
 
@@ -56,26 +58,31 @@ export function solveMains(system: MainsSystem): Harmonic[] {
   const drives = drivesOf(system);
   return linesOf(system).flatMap((line): Harmonic[] => {
     const { hz } = line;
-    const driving = drives.flatMap(({ amps, ...drive }) => {
-      const im = amps(line, 2 * Math.PI * hz);
-      return im === 0 ? [] : [{ ...drive, im }];
-    });
+    const driving: { drive: Drive; a: Node; b: Node; amps: Amps }[] = [];
+    for (const drive of drives) {
+      const amps = drive.amps(line, 2 * Math.PI * hz);
+      if (amps !== 0) driving.push({ drive, a: drive.a, b: drive.b, amps });
+    }
     if (driving.length === 0) return [];
     const response = at(hz);
+    let all: ((of: Node, over?: Node) => Complex) | undefined;
+    // Everything is driven a quarter of a period ahead.
+    const volts = (of: Node, over?: Node): Complex => {
+      all ??= response.injected(driving);
+      const { re, im } = all(of, over);
+      return { re: -im, im: re };
+    };
     const between = (of: Node, over?: Node): GroundVolts => {
       const seen = response.transfer(of, over);
-      const by = driving.map(({ unit, way, a, b, im }) => {
+      const by = driving.map(({ drive: { unit, way }, a, b, amps }) => {
         const per = seen(a, b);
-        return { unit, way, volts: { re: -per.im * im, im: per.re * im } };
+        return { unit, way, volts: { re: -per.im * amps, im: per.re * amps } };
       });
-      return { by, ohms: seen(of, over ?? GROUND), total: by.reduce((all, { volts }) => plus(all, volts), ZERO) };
+      return { by, ohms: seen(of, over ?? GROUND), total: volts(of, over) };
     };
-    return [{ ...line, between }];
+    return [{ ...line, volts, between }];
   });
 }
-
-const ZERO: Complex = { re: 0, im: 0 };
-const plus = (a: Complex, b: Complex): Complex => ({ re: a.re + b.re, im: a.im + b.im });
 
 function linesOf({ hertz, units }: MainsSystem): Line[] {
   const tones = new Set(units.flatMap(({ whines }) => whines.map(({ hz }) => hz)));

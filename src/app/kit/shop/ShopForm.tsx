@@ -5,7 +5,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import Typography from '@mui/material/Typography';
 import { useState, type ReactNode } from 'react';
 import type { ShopRecord } from '@/core/kit/shop';
 import type { SavedShop } from '@/store/shop';
@@ -67,9 +66,7 @@ export function ShopForm({ saved, items }: Props) {
           void save(record);
         }}
       >
-        <Typography component="h2" sx={{ mt: 3, mb: 1 }}>
-          The unit
-        </Typography>
+        <h2>The unit</h2>
         <Row>
           {field('Serial number', record.serial, (serial) => set({ serial }), {
             slotProps: { htmlInput: { maxLength: 120 } },
@@ -94,9 +91,7 @@ export function ShopForm({ saved, items }: Props) {
             slotProps: { htmlInput: { maxLength: 1000 } },
           })}
         </Row>
-        <Typography component="h2" sx={{ mt: 3, mb: 1 }}>
-          Who was asked
-        </Typography>
+        <h2>Who was asked</h2>
         <Box component="ul" aria-label="Who was asked" sx={{ m: 0, pl: 2.5 }}>
           {record.asked.map(({ who, said: words, on }, n) => (
             <li key={n}>
@@ -123,9 +118,7 @@ export function ShopForm({ saved, items }: Props) {
             Add and save
           </Button>
         </Row>
-        <Typography component="h2" sx={{ mt: 3, mb: 1 }}>
-          What was done
-        </Typography>
+        <h2>What was done</h2>
         <Row>
           {field('What was done', work.what, (what) => setWork({ ...work, what }), {
             slotProps: { htmlInput: { maxLength: 500 } },
