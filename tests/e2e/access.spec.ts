@@ -120,7 +120,18 @@ for (const { colorScheme, width, height } of SEEN)
     await fits();
     await page.getByRole('tab', { name: 'Mains' }).click();
     await expect(page.getByRole('img', { name: /units on/ })).toBeVisible();
+    await page.getByText('More about units and outlets, where it is known').click();
     await fits();
+    if (width > 1000) await page.getByRole('link', { name: 'Brief for an electrician' }).click();
+    else await page.goto(`/noise/brief?rig=${rig}`);
+    await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();
+    await fits();
+    const begun = await page.request.post('/api/shop', { data: { rig, unit: 'Hold desk' } });
+    await page.goto(`/kit/shop?record=${(await begun.json()).id}`);
+    await expect(page.getByLabel('Serial number')).toBeVisible();
+    await fits();
+    await page.goto(`/noise?rig=${rig}&tab=mains`);
+    await expect(page.getByRole('img', { name: /units on/ })).toBeVisible();
     await page.getByRole('tab', { name: 'Hunt' }).click();
     await page.getByRole('link', { name: 'As a page to share' }).click();
     await expect(page.getByRole('button', { name: 'Print, or save as PDF' })).toBeVisible();

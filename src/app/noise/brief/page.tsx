@@ -43,30 +43,32 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
         <p>Nothing concerns the wiring: what hums here is mended without it.</p>
       )}
       <h2>Circuits and loads</h2>
-      <table>
-        <thead>
-          <tr>
-            {HEADINGS.map((heading) => (
-              <th key={heading} scope="col">
-                {heading}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {circuits.map(({ outlet, from, lead, earth, rating, load, units }) => (
-            <tr key={outlet}>
-              <th scope="row">{outlet}</th>
-              <td>{from}</td>
-              <td>{lead}</td>
-              <td>{earth}</td>
-              <td>{rating}</td>
-              <td>{load}</td>
-              <td>{units.join(', ') || 'nothing'}</td>
+      <div style={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Circuits and loads">
+        <table>
+          <thead>
+            <tr>
+              {HEADINGS.map((heading) => (
+                <th key={heading} scope="col">
+                  {heading}
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {circuits.map(({ outlet, from, lead, earth, rating, load, units }) => (
+              <tr key={outlet}>
+                <th scope="row">{outlet}</th>
+                <td>{from}</td>
+                <td>{lead}</td>
+                <td>{earth}</td>
+                <td>{rating}</td>
+                <td>{load}</td>
+                <td>{units.join(', ') || 'nothing'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <p>
         Calculated leakage of all earthed units together: {leakage}. Loads that nobody has stated are usual ones for
         their kind.
