@@ -400,6 +400,19 @@ async function dragTo(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.up();
 }
 
+test('a job of ten units is drawn in ten presses and judged', async ({ page }) => {
+  const made = await page.request.post('/api/rigs', {
+    data: { format: 'inlet-check', version: 2, name: 'Ten presses', devices: [], lines: [] },
+  });
+  await page.goto(`/noise?rig=${(await made.json()).id}&tab=mains`);
+  const add = page.getByRole('group', { name: 'Add a unit in one press' });
+  const kinds = ['Loudspeaker', 'Lamp', 'Charger', 'Computer', 'Audio device'];
+  for (const kind of [...kinds, ...kinds]) await add.getByRole('button', { name: kind, exact: true }).press('Enter');
+  await expect(page.getByRole('combobox', { name: 'Plug of Lamp 2' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^10 units on 0 outlets/ })).toBeVisible();
+  await expect(page.getByRole('article', { name: 'Nothing to mend' })).toBeVisible();
+});
+
 test('a unit that a hunt found goes to the repair shop, and its record stays with the item', async ({ page }) => {
   await page.goto('/noise?rig=lock-nine&tab=hunt');
   await page.getByRole('button', { name: 'For the repair shop: Laptop, hum' }).click();

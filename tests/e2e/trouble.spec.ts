@@ -334,6 +334,24 @@ test('the server goes away under each page and comes back: what was done is kept
   }
 });
 
+test('a dialog whose script cannot be fetched says so; the page stays as it is, and the dialog comes later', async ({
+  page,
+}) => {
+  await openRig(page, await copyOf(page, 'Script away'));
+  const scripts = /_next\/static\/.*\.js/;
+  await page.route(scripts, (route) => route.abort());
+  const settings = page.getByRole('button', { name: 'Settings', exact: true });
+  await settings.press('Enter');
+  const dialog = page.getByRole('dialog', { name: 'The server does not answer' });
+  await expect(dialog).toContainText('Your changes on this page are kept');
+  await dialog.getByRole('button', { name: 'Close' }).press('Enter');
+  await expect(dialog).toHaveCount(0);
+  await expect(settings).toBeFocused();
+  await page.unroute(scripts);
+  await settings.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'Settings' })).toBeVisible();
+});
+
 test('a change that fails again and again before the page can draw it is still sent once it can be', async ({
   page,
 }) => {

@@ -24,7 +24,7 @@ export type MainsEdit =
   | { do: 'figure'; unit: string; figure: keyof typeof UNIT_FIGURES; to?: Figure }
   | { do: 'connect'; between: [string, string]; kind: ConnectionKind }
   | { do: 'disconnect'; at: number }
-  | { do: 'add'; name: string; kind: UnitKind }
+  | { do: 'add'; name: string; kind: UnitKind; outlet?: string }
   | { do: 'remove'; unit: string }
   | { do: 'source'; unit: string; line?: string }
   | { do: 'insert'; line: string; at: number; part: Part }
@@ -81,8 +81,12 @@ export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocume
       return { ...document, mains: { ...mains, connections: mains?.connections?.toSpliced(edit.at, 1) } };
     }
     case 'add': {
+      const { name, kind, outlet } = edit;
       const units = document.units ?? [];
-      return { ...document, units: [...units, { id: freeId(units, edit.name), name: edit.name, kind: edit.kind }] };
+      return {
+        ...document,
+        units: [...units, { id: freeId(units, edit.name), name, kind, ...(outlet !== undefined && { outlet }) }],
+      };
     }
     case 'remove':
       return tidied({ ...document, units: (document.units ?? []).filter(({ id }) => id !== edit.unit) });

@@ -1,4 +1,7 @@
 import { readFileSync } from 'node:fs';
+import { lineResult } from '../check';
+import type { Line, Part } from '../gear';
+import { DEFAULT_SCHOOLS } from '../schools';
 import { EARTH, parseDocument, readDocument, type RigDocument, type Unit } from '../rig';
 import { withMainsEdit } from './edits';
 import { mainsReport } from './findings';
@@ -212,4 +215,64 @@ test('a job of ten units with nothing but outlets is judged', () => {
   );
   expect(mainsReport(ten).findings.length).toBeGreaterThan(0);
   expect(mainsReport({ ...ten, units: undefined }).findings.length).toBeGreaterThan(0);
+});
+
+describe('a shield over a capacitor at the inlet', () => {
+  const cable: Part = { kind: 'cable' };
+  const barrel: Part = { kind: 'shield-capacitor' };
+  const inlet = (feed: string): Part => ({ kind: 'three-pin', choices: { feed } });
+  const judged = (source: Part, links: Part[], feed: string) =>
+    lineResult({ id: 'line', name: 'line', source, links, inlet: inlet(feed) } as Line, DEFAULT_SCHOOLS);
+
+  test('kills the phantom of a condenser, and says so; joined at both ends it runs', () => {
+    expect(judged({ kind: 'condenser-48' }, [cable], 'P48').verdict).toBe('Clear');
+    const cut = judged({ kind: 'condenser-48' }, [cable, barrel], 'P48');
+    expect(cut.verdict).toBe('Silent');
+    expect(cut.findings.map(({ code }) => code)).toContain('shield-open');
+  });
+
+  test('is no fault where an earthed line output is connected that needs no feed', () => {
+    const source: Part = { kind: 'line-output', choices: { connector: 'xlr3', ground: 'earthed' } };
+    expect(judged(source, [cable, barrel], 'off').findings.map(({ code }) => code)).not.toContain('shield-open');
+  });
+});
+
+describe('what is measured about safety', () => {
+  const unit = (more: Partial<Unit>): RigDocument =>
+    withUnits([{ id: 'amp', name: 'Amplifier', kind: 'loudspeaker', plug: 'three-pin', ...more }], {
+      mains: undefined,
+    });
+  const volts = (value: number) => ({ value, unit: 'V', basis: 'measured' }) as const;
+  const milliamps = (value: number) => ({ value, unit: 'mA', basis: 'measured' }) as const;
+  const harms = (document: RigDocument) =>
+    mainsReport(document)
+      .findings.filter(({ severity }) => severity === 'harm')
+      .map(({ code }) => code);
+
+  test.each([
+    ['50 V between an earthed chassis and earth: the earth is missing', { chassis: volts(50) }, ['earth-missing']],
+    ['49 V are not told so, nor millivolts', { chassis: volts(49) }, []],
+    ['115 V on a two-pin unit is what its capacitors make', { chassis: volts(115), plug: 'two-pin' as const }, []],
+    ['6 mA of touch current with earth', { touch: milliamps(6) }, ['touch-current']],
+    ['4 mA of touch current with earth', { touch: milliamps(4) }, []],
+    ['0.6 mA of touch current without', { touch: milliamps(0.6), plug: 'two-pin' as const }, ['touch-current']],
+    ['0.4 mA of touch current without', { touch: milliamps(0.4), plug: 'two-pin' as const }, []],
+    // A computed leakage never marks a unit, however large.
+    ['a filter of 100 nF', { leakage: { value: 100, unit: 'nF', basis: 'maker' } as const }, []],
+  ])('%s', (_, more, codes) => {
+    expect(harms(unit(more))).toEqual(codes);
+  });
+});
+
+describe('schools of conditioners', () => {
+  const boughtBy = (conditioner: string) =>
+    mainsReport({ ...lockNine, schools: { ...lockNine.schools, conditioner } as RigDocument['schools'] })
+      .findings.find(({ code }) => code === 'hum')!
+      .remedies.filter(({ unknown }) => unknown)
+      .map(({ what }) => what);
+  test('measure first: nothing is bought where something cheaper is enough; every rack: it is offered, without a number; never', () => {
+    expect(boughtBy('measure-first')).toEqual([]);
+    expect(boughtBy('every-rack').join()).toMatch(/conditioner/);
+    expect(boughtBy('never')).toEqual([]);
+  });
 });

@@ -2,17 +2,14 @@
 
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Autocomplete from '@mui/material/Autocomplete';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import IconButton from '@mui/material/IconButton';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState, type FormEvent } from 'react';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
-import { PLUGS, UNIT_KINDS, type MainsPlug, type RigDocument, type UnitKind } from '@/core/rig';
+import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
 import { MOST_UNITS, UNIT_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
-import { Choice } from '@/ui/shell/Choice';
+import { AddUnits } from './AddUnits';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 
@@ -122,7 +119,12 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
       ))}
       <tr>
         <td colSpan={8}>
-          <AddUnit full={(document.units?.length ?? 0) >= MOST_UNITS} onChange={onChange} />
+          <AddUnits
+            units={document.units ?? []}
+            outlets={outlets}
+            full={(document.units?.length ?? 0) >= MOST_UNITS}
+            onChange={onChange}
+          />
         </td>
       </tr>
     </MainsTable>
@@ -155,47 +157,6 @@ function SourceOf({
         </MenuItem>
       ))}
     </TextField>
-  );
-}
-
-/** One more unit: its name and what it is; everything else has a usual value. */
-function AddUnit({ full, onChange }: { full: boolean; onChange: Props['onChange'] }) {
-  const [name, setName] = useState('');
-  const [kind, setKind] = useState<UnitKind>('audio device');
-  const add = () => {
-    if (!name.trim() || full) return;
-    onChange((from) => withMainsEdit(from, { do: 'add', name: name.trim(), kind }));
-    setName('');
-  };
-  return (
-    <Box
-      component="form"
-      aria-label="Add a unit"
-      onSubmit={(event: FormEvent) => {
-        event.preventDefault();
-        add();
-      }}
-      sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, py: 0.5 }}
-    >
-      <TextField
-        label="Another unit"
-        value={name}
-        onChange={({ target }) => setName(target.value)}
-        helperText={full ? `${MOST_UNITS} units are the most` : undefined}
-        slotProps={{ htmlInput: { maxLength: 80 } }}
-      />
-      <Choice
-        label="Kind of unit"
-        value={kind}
-        onChoose={(to) => setKind(to as UnitKind)}
-        options={Object.entries(UNIT_KINDS)
-          .filter(([value]) => value !== 'cable run')
-          .map(([value, label]) => [value, label] as const)}
-      />
-      <Button type="submit" variant="outlined" disabled={!name.trim() || full}>
-        Add unit
-      </Button>
-    </Box>
   );
 }
 

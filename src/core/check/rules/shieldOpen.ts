@@ -23,8 +23,8 @@ function interrupted(at: Case): { n: number; ohms: number } | undefined {
         from === CONNECTORS[input].reference && to === CONNECTORS[output].reference && look !== 'transformer',
     );
     if (!through) return undefined;
-    // A capacitor there on purpose, where nothing has to be fed over it.
-    if (linkKind(at.line.links[n].kind).shieldOver && !isMicrophone(at.line)) continue;
+    // A capacitor there on purpose, where nothing has to be fed over it: what is behind it is joined at the source.
+    if (linkKind(at.line.links[n].kind).shieldOver && !isMicrophone(at.line)) return undefined;
     const ohms = at.signal.shields[n];
     if (ohms > OPEN && at.circuit.junctions[n].fits) return { n, ohms };
   }
