@@ -276,3 +276,34 @@ describe('schools of conditioners', () => {
     expect(boughtBy('never')).toEqual([]);
   });
 });
+
+describe('what is unbalanced although its plugs have three contacts', () => {
+  const how = (links: Part[]) => {
+    const rig = {
+      ...lockNine,
+      lines: lockNine.lines.map((line) => (line.id === 'laptop' ? { ...line, links } : line)),
+    };
+    return of(rig, 'laptop').how;
+  };
+  const adapter = (wiring: string): Part => ({ kind: 'plain-adapter', choices: { wiring } });
+  test.each<[string, Part[], string]>([
+    ['tip to 2, ring to 3', [adapter('trs-to-xlr'), { kind: 'cable' }], 'balanced'],
+    ['sleeve to 1 and 3', [adapter('trs-to-xlr-unbalanced'), { kind: 'cable' }], 'unbalanced'],
+    [
+      'a cable with its shield tied to pin 3',
+      [adapter('trs-to-xlr'), { kind: 'cable', faults: [{ type: 'shield to cold' }] }],
+      'unbalanced',
+    ],
+    [
+      'behind a transformer it does not count',
+      [
+        adapter('trs-to-xlr'),
+        { kind: 'isolating-transformer', choices: { ground: 'lifted' } },
+        { kind: 'cable', faults: [{ type: 'shield to cold' }] },
+      ],
+      'transformer',
+    ],
+  ])('%s', (_, links, expected) => {
+    expect(how(links)).toBe(expected);
+  });
+});

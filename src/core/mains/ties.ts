@@ -193,9 +193,18 @@ function hearingOf(document: RigDocument, { id, name }: RigLine): Hearing | unde
       const { pairs, reference } = CONNECTORS[plug];
       return pairs[0].includes(reference);
     });
+    // A plug with three contacts all the same returns the signal over the shield where its cold one is joined to that.
+    const joined = solved.circuit.links.map(({ input, output, paths }, n) => {
+      const [from, to] = [CONNECTORS[input].reference, CONNECTORS[output].reference];
+      return (
+        paths.some((path) => path.look === 'wire' && path.from === from && path.to !== to) ||
+        line.links[n].faults?.some(({ type }) => type === 'shield to cold') === true
+      );
+    });
     const entry = findings.some(({ code }) => code === 'unbalanced-entry');
     const [box] = at < 0 ? [] : [line.links[at]];
-    const unbalanced = (!box && entry) || single.slice(0, box && at + 1).some(Boolean);
+    const unbalanced =
+      (!box && entry) || single.slice(0, box && at + 1).some(Boolean) || joined.slice(0, box && at).some(Boolean);
     const share = box ? shieldOhms(line.links.slice(0, at)) / shieldOhms(line.links) : 1;
     return {
       line: id,

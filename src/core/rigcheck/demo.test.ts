@@ -26,7 +26,7 @@ test.each<[id: string, verdict: string, codes: string[]]>([
   ['singer-stream', 'Clear', ['shared-feeds']],
   ['t12-shotgun', 'Silent', ['unpowered']],
   ['valve', 'Clear', ['feed-not-needed']],
-  ['laptop', 'Stop', ['output-backfeed']],
+  ['laptop', 'Stop', ['output-backfeed', 'exposed-patch']],
   ['large-condenser', 'Silent', ['unpowered']],
   ['hydrophone', 'Watch', ['underpowered']],
   ['guide', 'Clear', ['feed-not-needed']],

@@ -7,7 +7,7 @@ import { readTyped, withTyped } from './typed';
 
 const demo = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 /** The demo's devices with nothing plugged. */
-const empty: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined };
+const empty: RigDocument = { ...demo, lines: [], wishes: undefined, units: undefined, mains: undefined };
 const kit = parseKit(readFileSync('demo/kit.json', 'utf8')).items;
 const one = (text: string, rig = empty, own: Parameters<typeof readTyped>[1] = []) => readTyped(rig, own, text)[0];
 const inletsOf = (text: string) =>

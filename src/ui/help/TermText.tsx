@@ -5,7 +5,8 @@ import Popover from '@mui/material/Popover';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { worded } from '@/core/units/conventions';
-import { TERMS, type Term } from './terms';
+import type { Term } from './term';
+import { TERMS } from './terms';
 
 const escaped = (word: string): string => word.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const BY_WORD = new Map(TERMS.flatMap((term) => term.words.map((word) => [word.toLowerCase(), term] as const)));

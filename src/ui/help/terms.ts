@@ -1,11 +1,5 @@
-/** A word of the trade or of this application, in two sentences. */
-export interface Term {
-  id: string;
-  term: string;
-  /** What is linked to it where it appears in a text; nothing where the word means too many other things. */
-  words: readonly string[];
-  text: string;
-}
+import { MAINS_TERMS } from './mainsTerms';
+import type { Term } from './term';
 
 /** The glossary, in the order of a line from source to inlet, then of the work (common practice). */
 export const TERMS: readonly Term[] = [
@@ -594,4 +588,5 @@ export const TERMS: readonly Term[] = [
     words: ['line check'],
     text: 'Every line heard one by one before anybody plays. It finds dead cables and swapped inlets while there is time.',
   },
+  ...MAINS_TERMS,
 ];

@@ -143,6 +143,16 @@ const WIRINGS: Record<string, Wiring> = {
       ['S', '1'],
     ],
   },
+  'trs-to-xlr-unbalanced': {
+    label: '6.35 mm TRS to XLR: tip to 2, sleeve to 1 and 3, ring free',
+    input: 'trs635',
+    output: 'xlr3',
+    wires: [
+      ['T', '2'],
+      ['S', '1'],
+      ['S', '3'],
+    ],
+  },
   'ts-to-xlr': {
     label: '6.35 mm TS to XLR: tip to 2, sleeve to 1 and 3',
     input: 'ts635',
