@@ -17,22 +17,30 @@ export const mainsAnswer = ({ readings, findings }: MainsReport) => ({
     amps,
     ...(worst && { worst: worst.line }),
   })),
-  lines: readings.lines.map(({ line, how, level, aWeighted, within, ask, dbfsA, byHarmonic, shares, whine, open }) => ({
+  lines: readings.lines.map(({ line, how, reads, within, ask, toDbfs, byHarmonic, shares, whine, open }) => ({
     id: line,
     how,
-    dbu: level,
-    dbuA: aWeighted,
+    dbu: reads['as-set'],
+    dbuA: reads['a-weighted'],
     within,
     ...(ask && { ask }),
     ...(open !== undefined && { open }),
-    ...(dbfsA !== undefined && { dbfs: dbfsA }),
+    ...(toDbfs !== undefined && { dbfs: reads['as-set'] + toDbfs, dbfsA: reads['a-weighted'] + toDbfs }),
     byHarmonic,
     shares,
-    ...(whine && { whine }),
+    ...(whine && {
+      whine: {
+        dbu: whine.reads['as-set'],
+        dbuA: whine.reads['a-weighted'],
+        byTone: whine.byTone,
+        shares: whine.shares,
+      },
+    }),
   })),
   findings: findings.map(({ remedies: _remedies, ...finding }) => finding),
   remedies: findings.flatMap(({ remedies }) => remedies),
   loads: readings.loads,
+  legs: readings.legs,
   fields: readings.fields,
 });
 

@@ -5,7 +5,7 @@ import type { Dbfs, Dbu, Decibels } from '../units';
 import { quantity } from '../units/format';
 import { withMainsEdit, type MainsEdit } from './edits';
 import type { LineHum } from './hearing';
-import { lineHum } from './readings';
+import { lineHum, lineLevels } from './readings';
 import { mainsSystem } from './system';
 import type { Hearings } from './ties';
 
@@ -41,13 +41,14 @@ const LEAK_FACTOR = 30;
 export function humDifference(document: RigDocument, line: string, dbfs: Dbfs): HumDifference | undefined {
   const hearings: Hearings = new WeakMap();
   const hum = lineHum(mainsSystem(document, hearings, line), line);
-  if (hum?.dbfsA === undefined) return undefined;
-  const measured = dbfs - (hum.dbfsA - hum.aWeighted);
-  const agrees = Math.abs(measured - hum.level) <= hum.within;
+  if (hum?.toDbfs === undefined) return undefined;
+  const measured = dbfs - hum.toDbfs;
+  const computed = hum.reads['as-set'];
+  const agrees = Math.abs(measured - computed) <= hum.within;
   return {
     line,
     measured,
-    computed: hum.level,
+    computed,
     within: hum.within,
     agrees,
     explained: agrees
@@ -112,7 +113,7 @@ function solvedFor(
 ): number | undefined {
   const at = (value: number): Decibels => {
     const changed = withMainsEdit(document, edit({ ...figure(value), basis: 'measured' }));
-    return (lineHum(mainsSystem(changed, hearings, line), line)?.level ?? -Infinity) - measured;
+    return (lineLevels(mainsSystem(changed, hearings, line), line)?.['as-set'] ?? -Infinity) - measured;
   };
   // Hum rises with each of these figures.
   let [low, high] = [Math.log(least), Math.log(most)];

@@ -46,12 +46,18 @@ function listenedTo(document: RigDocument, line: string, { on, known, contact }:
   const asDrawn = contact ? tarnished(document, line, contact) : document;
   const system = mainsSystem(asDrawn, undefined, line);
   if (!on) return system;
-  const named = (unit: string) => document.devices.find(({ id }) => unlisted(id) === unit)?.id ?? unit;
+  const named = asSuspect(document);
   const off = system.units
     .map(({ id }) => id)
     .filter((id) => !on.includes(named(id)) && (known === undefined || known.includes(named(id))));
   return without(system, new Set(off));
 }
+
+/** How a hunt calls a unit of the mains side: a device that nobody has listed is a suspect by its own id. */
+const asSuspect =
+  ({ devices }: RigDocument) =>
+  (unit: string): string =>
+    devices.find(({ id }) => unlisted(id) === unit)?.id ?? unit;
 
 /** The rig with contacts in a line that are less clean than it says. */
 function tarnished(document: RigDocument, line: string, ohms: number): RigDocument {
@@ -84,14 +90,14 @@ export function expectedOn(document: RigDocument, line: string): Expected[] {
   const system = mainsSystem(document, undefined, line);
   const hum = lineHum(system, line);
   if (!hum) return [];
-  const named = (unit: string) => document.devices.find(({ id }) => unlisted(id) === unit)?.id ?? unit;
+  const named = asSuspect(document);
   const tie = system.ties.find(({ hears }) => hears?.line === line)!;
   const units = [
     ...new Set([...tie.between, ...[...hum.shares, ...(hum.whine?.shares ?? [])].map(({ unit }) => unit)]),
   ];
   const pulled = units.map((unit) => ({ unit, left: lineHum(without(system, new Set([unit])), line) }));
   return (['mains', 'whine'] as const).flatMap((of): Expected[] => {
-    const level = (from: LineHum | undefined) => (of === 'mains' ? from?.level : from?.whine?.aWeighted) ?? SILENT;
+    const level = (from: LineHum | undefined) => (of === 'mains' ? from : from?.whine)?.reads['as-set'] ?? SILENT;
     if (level(hum) <= SILENT) return [];
     const drops = pulled
       .map(({ unit, left }) => ({ unit, drop: level(hum) - level(left) }))

@@ -1,5 +1,6 @@
 import { magnitude, type Complex } from '../circuit';
-import { aWeight } from '../signal/measure/weighting';
+import { METERS } from '../noise/budget';
+import { FLOOR_METERS, type FloorMeter } from '../schools/schools';
 import { dbu, type Amps, type Dbfs, type Dbu, type Decibels, type Hertz, type Volts } from '../units';
 import { BEHIND_WINDINGS, WINDINGS } from './figures';
 import type { GroundVolts, Way } from './solve';
@@ -12,19 +13,22 @@ export interface HumShare {
   share: number;
 }
 
+/** A level as each meter reads it. */
+export type Reads = Record<FloorMeter, Dbu>;
+
 /** What a line hears of the mains, at its inlet. */
 export interface LineHum {
   line: string;
   name: string;
   how: Hearing['how'];
-  level: Dbu;
-  aWeighted: Dbu;
+  /** At the inlet, as each meter reads it. */
+  reads: Reads;
   /** How far each may be off either way. */
   within: Decibels;
   /** What would tell it better than anything else; absent where that is known. */
   ask?: 'shells' | 'rejection';
-  /** At the gain of the plan, A-weighted; absent where nothing arrives. */
-  dbfsA?: Dbfs;
+  /** From dBu at the inlet to dBFS, at the gain of the plan; absent where nothing arrives. */
+  toDbfs?: Decibels;
   byHarmonic: HumLine[];
   /** Of what is heard, A-weighted, by unit and way; largest first, adding up to 1. */
   shares: HumShare[];
@@ -33,7 +37,7 @@ export interface LineHum {
   /** Current in its shield at the fundamental. */
   shield: Amps;
   /** Tones that are no harmonics, from supplies that whine. */
-  whine?: { aWeighted: Dbu; byTone: HumLine[]; shares: HumShare[] };
+  whine?: { reads: Reads; byTone: HumLine[]; shares: HumShare[] };
 }
 
 export interface HumLine {
@@ -102,34 +106,31 @@ export function heard(
     line: hears.line,
     name: hears.name,
     how: hears.how,
-    level: hum.level,
-    aWeighted: hum.aWeighted,
+    reads: hum.reads,
     ...known(hears, tie),
-    ...(toDbfs !== undefined && { dbfsA: hum.aWeighted + toDbfs }),
+    ...(toDbfs !== undefined && { toDbfs }),
     ...(open !== undefined && { open }),
     byHarmonic: hum.by,
     shares: hum.shares,
     shield: tie.ohms === undefined || !fundamental ? 0 : magnitude(fundamental.total) / tie.ohms,
-    ...(whine.aWeighted > SILENT && {
-      whine: { aWeighted: whine.aWeighted, byTone: whine.by, shares: whine.shares },
+    ...(whine.reads['as-set'] > SILENT && {
+      whine: { reads: whine.reads, byTone: whine.by, shares: whine.shares },
     }),
   };
 }
 
 function summed(tie: Tie, hears: Hearing, volts: readonly TieHarmonic[]) {
   const { toDbfs } = hears;
-  let power = 0;
-  let weighted = 0;
+  const powers = FLOOR_METERS.map(() => 0);
   const parts = new Map<string, { unit: string; way: Way; power: number }>();
   const by = volts.map(({ hz, total, by: given }): HumLine => {
     const share = hearing(hears, tie, hz);
     const own = (share * magnitude(total)) ** 2;
-    power += own;
-    weighted += own * aWeight(hz);
+    FLOOR_METERS.forEach((meter, n) => (powers[n] += own * METERS[meter](hz)));
     for (const { unit, way, volts: part } of given) {
       const key = `${unit} ${way}`;
       const known = parts.get(key) ?? { unit, way, power: 0 };
-      known.power += towards(part, total) * share ** 2 * aWeight(hz);
+      known.power += towards(part, total) * share ** 2 * METERS['a-weighted'](hz);
       parts.set(key, known);
     }
     const level = levelOf(own);
@@ -138,8 +139,7 @@ function summed(tie: Tie, hears: Hearing, volts: readonly TieHarmonic[]) {
   const given = [...parts.values()].map((each) => ({ ...each, power: Math.max(0, each.power) }));
   const whole = given.reduce((sum, each) => sum + each.power, 0) || 1;
   return {
-    level: levelOf(power),
-    aWeighted: levelOf(weighted),
+    reads: Object.fromEntries(FLOOR_METERS.map((meter, n) => [meter, levelOf(powers[n])])) as Reads,
     by,
     shares: given
       .map(({ unit, way, power: own }): HumShare => ({ unit, way, share: own / whole }))

@@ -4,7 +4,7 @@ import type { Amps, Dbu, Seconds, Volts } from '../units';
 import { behind } from './behind';
 import { BACKUP_SHARE } from './figures';
 import { APART, coilField, pairField, TWISTED } from './fields';
-import { heard, SILENT, type LineHum, type TieHarmonic } from './hearing';
+import { heard, SILENT, type LineHum, type Reads, type TieHarmonic } from './hearing';
 import { chassisOf, dropOf, earthed } from './network';
 import { solveMains, type Harmonic } from './solve';
 import { leakageOf, type MainsSystem, type MainsUnit } from './system';
@@ -43,6 +43,8 @@ export interface MainsReadings {
   /** Loudest first. */
   lines: LineHum[];
   loads: Load[];
+  /** What each leg of a split phase carries; empty where there is one. */
+  legs: { leg: 1 | -1; amps: Amps; watts: number }[];
   /** Flux density, in tesla, of what lines are said to run beside. */
   fields: { line: string; unit: string; tesla: number }[];
   /** No unit of those that are joined is on earth: what somebody feels who joins them to it, and the voltage before that. */
@@ -56,7 +58,7 @@ export function mainsReadings(system: MainsSystem): MainsReadings {
   const volts = along.map((each) => each.volts);
   const lines = system.ties
     .flatMap((tie, n) => (tie.hears ? [heard(tie, tie.hears, along[n])] : []))
-    .sort((a, b) => b.aWeighted - a.aWeighted);
+    .sort((a, b) => heardAs(b) - heardAs(a));
   const chassis = system.units.map(({ id }) => ({
     unit: id,
     volts: rms(harmonics.map(({ volts: at }) => at(chassisOf(id)))),
@@ -69,6 +71,7 @@ export function mainsReadings(system: MainsSystem): MainsReadings {
     loops: loopsOf(system, volts, lines),
     lines,
     loads: loads(system),
+    legs: legs(system),
     fields: fields(system),
     ...floatingOf(system, chassis, leakage),
   };
@@ -80,10 +83,14 @@ export function lineHum(system: MainsSystem, line: string): LineHum | undefined 
   return tie?.hears && heard(tie, tie.hears, alongTie(system, tie, solveMains(system)));
 }
 
-/** How loud what one line hears is, A-weighted; undefined where it joins no two units. */
-export function lineLevel(system: MainsSystem, line: string): Dbu | undefined {
+/** By ear; by it lines and loops are ranked. */
+const heardAs = ({ reads }: LineHum): Dbu => reads['a-weighted'];
+
+/** How loud what one line hears is; undefined where it joins no two units, and for a whine that is not there. */
+export function lineLevels(system: MainsSystem, line: string, of: 'hum' | 'whine' = 'hum'): Reads | undefined {
   const tie = system.ties.find(({ hears }) => hears?.line === line);
-  return tie?.hears && heard(tie, tie.hears, alongTie(system, tie, solveMains(system), 'level')).aWeighted;
+  const hum = tie?.hears && heard(tie, tie.hears, alongTie(system, tie, solveMains(system), 'level'));
+  return of === 'hum' ? hum?.reads : hum?.whine?.reads;
 }
 
 /** The voltage along a tie, by frequency, at the scale that was measured there; and what stands there when it is unplugged. */
@@ -178,7 +185,9 @@ function loopsOf(system: MainsSystem, volts: readonly TieHarmonic[][], lines: re
       },
     ];
   });
-  return loops.sort((a, b) => (b.worst?.aWeighted ?? SILENT) - (a.worst?.aWeighted ?? SILENT) || b.amps - a.amps);
+  return loops.sort(
+    (a, b) => (b.worst ? heardAs(b.worst) : SILENT) - (a.worst ? heardAs(a.worst) : SILENT) || b.amps - a.amps,
+  );
 }
 
 const loads = (system: MainsSystem): Load[] =>
@@ -197,6 +206,14 @@ const loads = (system: MainsSystem): Load[] =>
       ...(backup && watts > 0 && { lasts: (3600 * backup * BACKUP_SHARE) / watts }),
     };
   });
+
+const legs = ({ units, volts }: MainsSystem): MainsReadings['legs'] =>
+  units.some(({ leg }) => leg === -1)
+    ? ([1, -1] as const).map((leg) => {
+        const amps = units.reduce((sum, unit) => sum + (unit.leg === leg ? unit.amps : 0), 0);
+        return { leg, amps, watts: amps * volts };
+      })
+    : [];
 
 const fields = ({ ties, units }: MainsSystem): MainsReadings['fields'] =>
   ties.flatMap(({ id: line, strays = [] }) =>

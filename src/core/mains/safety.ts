@@ -1,4 +1,5 @@
 import { quantity } from '../units/format';
+import { behind } from './behind';
 import type { MainsFinding } from './finding';
 import { EARTH_PATH, EARTH_MISSING, GROUND_FAULT, LOW_VOLTS, RESIDUAL, RESIDUAL_SHARE, TOUCH } from './figures';
 import { earthed } from './network';
@@ -6,6 +7,24 @@ import type { MainsReadings } from './readings';
 import type { MainsOutlet, MainsSystem, MainsUnit } from './system';
 
 const ELECTRICIAN = 'Fixed wiring, boards and earth rods are for a licensed electrician, under local code.';
+
+/** An earth path that no lead as it is stated, or as long as it may be, accounts for. */
+const hasBadEarth = ({ earth, longest }: MainsOutlet): boolean => earth !== undefined && earth > longest + EARTH_PATH;
+
+/** Whether an outlet, or one that it hangs on, is out of use until its earth is repaired. */
+export function isOutOfUse({ outlets }: MainsSystem, name: string): boolean {
+  const named = (of: string | undefined) => outlets.find((each) => each.name === of);
+  for (let at = named(name); at; at = named(at.from)) if (hasBadEarth(at)) return true;
+  return false;
+}
+
+/** Outlets that carry more than they are rated for, by their names. */
+export const overloaded = (system: MainsSystem): string[] =>
+  [...behind(system)].flatMap(([name, units]) => {
+    const { rating } = system.outlets.find((outlet) => outlet.name === name)!;
+    const amps = units.reduce((sum, unit) => sum + unit.amps, 0);
+    return rating !== undefined && amps > rating ? [name] : [];
+  });
 
 /** Earth that is missing, or leaks too much, is no matter of sound: what can hurt somebody, worst first. */
 export const safetyFindings = ({ units, outlets }: MainsSystem): MainsFinding[] => [
@@ -32,9 +51,10 @@ const earthMissing = ({ name, chassis }: MainsUnit): MainsFinding => ({
   forElectrician: true,
 });
 
-function earthPath({ name, earth, lead, longest }: MainsOutlet): MainsFinding {
+function earthPath(outlet: MainsOutlet): MainsFinding {
+  const { name, earth, lead, longest } = outlet;
   // What may be the lead itself, as long as nobody has said how long that is, stops nothing.
-  const bad = earth! > longest + EARTH_PATH;
+  const bad = hasBadEarth(outlet);
   return {
     code: 'earth-path',
     severity: bad ? 'harm' : 'watch',

@@ -1,4 +1,4 @@
-import { startsAtLink, type MainsPlug, type Outlet, type RigDocument, type Unit } from '../rig';
+import { startsAtLink, type Mains, type MainsPlug, type Outlet, type RigDocument, type Unit } from '../rig';
 import type { Amps, Farads, Hertz, Metres, Ohms, Volts } from '../units';
 import { unlisted } from './edits';
 import {
@@ -103,10 +103,6 @@ export function mainsSystem(document: RigDocument, hearings: Hearings = new Weak
     }));
   // A run of cable beside mains is a suspect of hunts and hangs on nothing.
   const all = [...units.filter(({ kind }) => kind !== 'cable run'), ...others];
-  // A balanced supply has no legs.
-  const legs = new Map(
-    (mains.outlets ?? []).map(({ name, otherLeg }) => [name, otherLeg && !mains.balanced ? -1 : 1] as const),
-  );
   const system: MainsSystem = {
     volts,
     hertz,
@@ -114,7 +110,7 @@ export function mainsSystem(document: RigDocument, hearings: Hearings = new Weak
     balanced: mains.balanced === true,
     ...(mains.fifth && { fifth: mains.fifth.value / 100 }),
     outlets: outletsOf(mains.outlets ?? [], all),
-    units: all.map((unit) => unitOf(document, unit, legs)),
+    units: all.map((unit) => unitOf(document, unit)),
     ties: tiesOf(document, all, hearings, only),
   };
   return withDiodes(system, document);
@@ -168,7 +164,7 @@ export function leakageOf(
   return 2 * Math.PI * hertz * farads * volts;
 }
 
-function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 | -1>): MainsUnit {
+function unitOf(document: RigDocument, unit: Unit): MainsUnit {
   const { id, name, kind, outlet, audioGround, chassis, touch } = unit;
   const plug = plugOf(document, unit);
   const stated = unit.leakage && unit.leakage.value * 1e-9;
@@ -191,7 +187,7 @@ function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 |
               { from: 'live', farads: stated ?? FLOATING_LEAK },
               { from: 'neutral', farads: stated ?? FLOATING_LEAK },
             ],
-    leg: (outlet !== undefined && legs.get(outlet)) || 1,
+    leg: legOf(document.mains, outlet),
     amps: plug === 'cells' ? 0 : (unit.current?.value ?? CURRENTS[kind]),
     assumed: unit.current === undefined,
     rectified: RECTIFIED.has(kind),
@@ -201,6 +197,13 @@ function unitOf(document: RigDocument, unit: Unit, legs: ReadonlyMap<string, 1 |
     ...(chassis && { chassis: chassis.value }),
     ...(touch && { touch: touch.value * 1e-3 }),
   };
+}
+
+/** Which leg of a split phase an outlet is on: its own, or that of what it hangs on. A balanced supply has none. */
+function legOf({ balanced, outlets = [] }: Mains = {}, outlet: string | undefined): 1 | -1 {
+  const named = (name: string | undefined) => outlets.find((each) => each.name === name);
+  for (let at = named(outlet); at && !balanced; at = named(at.from)) if (at.otherLeg) return -1;
+  return 1;
 }
 
 /** As stated; else as the rig says how its device or its source stands to earth; else as its kind usually is. */

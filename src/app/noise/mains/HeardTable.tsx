@@ -1,7 +1,7 @@
 'use client';
 
 import Typography from '@mui/material/Typography';
-import { measuredEdit, withMainsEdit, WAYS, type MainsReport } from '@/core/mains';
+import { measuredEdit, withMainsEdit, WAYS, type LineHum, type MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
 import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
@@ -39,7 +39,7 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
         title="What each line hears"
         headings={['Line', 'Hum at the inlet', 'As recorded', 'Most of it from']}
       >
-        {readings.lines.map(({ line, name, how, aWeighted, dbfsA, within, whine, shares: [most] }) => (
+        {readings.lines.map(({ line, name, how, reads, toDbfs, within, whine, shares: [most] }) => (
           <tr key={line}>
             <th scope="row">
               {name}
@@ -47,14 +47,12 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
                 {HOW[how]}
               </Typography>
             </th>
-            <td>{aWeighted <= -190 ? 'nothing' : `${quantity(aWeighted, 'dBu')}(A) ± ${within} dB`}</td>
+            <td>{reads['as-set'] <= SILENT ? 'nothing' : `${quantity(reads['as-set'], 'dBu')} ± ${within} dB`}</td>
             <td>
-              {dbfsA === undefined || aWeighted <= -190 ? '–' : `${quantity(dbfsA, 'dBFS')}(A)`}
-              {whine && dbfsA !== undefined && whine.aWeighted > -150 && (
-                <div>whine {quantity(whine.aWeighted + dbfsA - aWeighted, 'dBFS')}(A)</div>
-              )}
+              {recorded(reads, toDbfs) ?? '–'}
+              {whine && whine.reads['as-set'] > INAUDIBLE && <div>whine {recorded(whine.reads, toDbfs) ?? '–'}</div>}
             </td>
-            <td>{most ? `${nameOf(most.unit)}, ${WAYS[most.way]}, ${Math.round(100 * most.share)} %` : '–'}</td>
+            <td>{most ? `${nameOf(most.unit)}: ${WAYS[most.way]}, ${Math.round(100 * most.share)} %` : '–'}</td>
           </tr>
         ))}
       </MainsTable>
@@ -80,3 +78,12 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
     </>
   );
 }
+
+/** What lies below is told as nothing; what lies below that is not told of whines, in dBu. */
+const [SILENT, INAUDIBLE] = [-190, -150];
+
+/** A level as it is recorded, unweighted and A-weighted; undefined where nothing arrives. */
+const recorded = (reads: LineHum['reads'], toDbfs: number | undefined): string | undefined =>
+  toDbfs === undefined || reads['as-set'] <= SILENT
+    ? undefined
+    : `${quantity(reads['as-set'] + toDbfs, 'dBFS')} · ${quantity(reads['a-weighted'] + toDbfs, 'dBFS')}(A)`;

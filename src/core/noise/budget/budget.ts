@@ -179,8 +179,8 @@ const UNHEARD: Hertz = 80;
 /** Rooms of one figure in dB(A) differ by so much there (assumed). */
 const DIFFER: Decibels = 10;
 
-/** The weighting of each meter. */
-const METERS: Record<FloorMeter, (hz: Hertz) => number> = {
+/** The weighting of each meter: of a power, by frequency. */
+export const METERS: Record<FloorMeter, (hz: Hertz) => number> = {
   'as-set': () => 1,
   'cut-80': highPass(80),
   'a-weighted': aWeight,

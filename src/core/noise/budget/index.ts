@@ -1,6 +1,7 @@
 /** What a line should deliver: level, noise, and what would better it. */
 export {
   knownOf,
+  METERS,
   noiseBudget,
   openBudget,
   recorded,
