@@ -2,12 +2,11 @@
 export { mainsAnswer, type MainsAnswer } from './answer';
 export { usualSupply } from './figures';
 export { measuredEdit, withMainsEdit, withOutlet, type MainsEdit } from './edits';
-export { type MainsFinding } from './finding';
+export { type MainsFinding, type MainsRemedy } from './finding';
 export { mainsReport, type MainsReport } from './findings';
 export { type HumLine, type LineHum } from './hearing';
 export { type Load, type Loop, type MainsReadings } from './readings';
 export { COSTS } from './candidates';
-export { type MainsRemedy } from './remedies';
 export { WAYS, type Way } from './solve';
 export { humDifference, type HumDifference } from './difference';
 export { computedTones, expectedOn, heardOn, heardOnAll, humTones, type HumTone, type Listened } from './heard';

@@ -1,28 +1,14 @@
 import { EARTH, schoolsOf, type RigDocument } from '../rig';
 import type { FloorMeter } from '../schools/schools';
-import type { Dbu, Decibels } from '../units';
+import type { Decibels } from '../units';
 import { candidates, type Candidate, type Cost } from './candidates';
-import { withMainsEdit, type MainsEdit } from './edits';
+import { withMainsEdit } from './edits';
+import type { MainsRemedy } from './finding';
 import { SILENT, type LineHum } from './hearing';
 import { lineLevels, type Loop } from './readings';
 import { isOutOfUse, overloaded } from './safety';
 import { mainsSystem, type MainsSystem, type MainsUnit } from './system';
 import type { Hearings } from './ties';
-
-/** A change with what it does at the line it is for. */
-export interface MainsRemedy {
-  what: string;
-  cost?: Cost;
-  /** Absent where no line is meant. */
-  line?: string;
-  /** At that line's inlet, as the engineer's meter reads it. */
-  before?: Dbu;
-  after?: Dbu;
-  /** This model cannot say what it changes. */
-  unknown?: true;
-  /** Absent where it is for somebody to do, and this program cannot draw it. */
-  edit?: MainsEdit;
-}
 
 /** A remedy that does less than this is none. */
 const LEAST: Decibels = 1;
