@@ -72,7 +72,7 @@ const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   },
   'A supply': tabAt('/plan?rig=lock-nine', 'Supplies', 'Supply'),
   'A box or pedal': tabAt('/plan?rig=lock-nine', 'Supplies', 'Box or pedal'),
-  'A table of the mains side': tabAt('/noise?rig=lock-nine', 'Mains', 'Read a table'),
+  'A table of the mains side': tabAt('/noise?rig=lock-nine', 'Mains', 'Import a table'),
   'Room noise': at('/noise?rig=lock-nine', /^Room: /),
   'How likely each fault is': at('/test?rig=lock-nine&line=announcer', 'How likely each fault is'),
   'Another question': at('/test?rig=lock-nine&line=announcer', 'Nothing at all', 'Look at something else'),

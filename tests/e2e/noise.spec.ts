@@ -371,15 +371,15 @@ test('the mains side by mouse, by table and by what was measured', async ({ page
   await page.keyboard.press('Enter');
   await expect(hum).toContainText('From what was measured: ± 4 dB.');
   // A table in: what it would do is shown first.
-  await page.getByRole('button', { name: 'Read a table' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Read a table of the mains side' });
+  await page.getByRole('button', { name: 'Import a table' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import a table of the mains side' });
   await dialog.getByLabel('Or paste it').fill('what,name,colour\nunit,Fan,red');
   await expect(dialog.getByRole('alert')).toContainText('unknown column colour');
   await dialog
     .getByLabel('Or paste it')
     .fill('what,name,kind,on,current A\nunit,Fan,motor,audio strip,12\nunit,,motor,,');
   await expect(dialog).toContainText('1 added, 0 changed, 0 unchanged, 1 refused');
-  await dialog.getByRole('button', { name: 'Take these rows over' }).click();
+  await dialog.getByRole('button', { name: 'Import these rows' }).click();
   await expect(page.getByRole('article', { name: /^audio strip is overloaded: 12/ })).toContainText('Stop');
   const out = await page.request.get(`/api/rigs/${rig}/mains-table`);
   expect(await out.text()).toContain('unit,Fan,motor,,audio strip,,12');
@@ -405,7 +405,7 @@ test('a job of ten units is drawn in ten presses and judged', async ({ page }) =
     data: { format: 'inlet-check', version: 2, name: 'Ten presses', devices: [], lines: [] },
   });
   await page.goto(`/noise?rig=${(await made.json()).id}&tab=mains`);
-  const add = page.getByRole('group', { name: 'Add a unit in one press' });
+  const add = page.getByRole('group', { name: 'Add a unit of a kind' });
   const kinds = ['Loudspeaker', 'Lamp', 'Charger', 'Computer', 'Audio device'];
   for (const kind of [...kinds, ...kinds]) await add.getByRole('button', { name: kind, exact: true }).press('Enter');
   await expect(page.getByRole('combobox', { name: 'Plug of Lamp 2' })).toBeVisible();

@@ -1,12 +1,5 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import { useState } from 'react';
 import { CsvError } from '@/core/tables/csv';
 import { parseKit, type KitItem } from '@/core/kit';
@@ -14,7 +7,7 @@ import { readKitCsv } from '@/core/tables';
 import { DocumentError } from '@/core/rig';
 import { type RowReport } from '@/core/tables';
 import { FileDrop } from '@/ui/files/FileDrop';
-import { RowTable } from '@/ui/files/RowTable';
+import { RowImportDialog } from '@/ui/files/RowImportDialog';
 
 interface Props {
   items: readonly KitItem[];
@@ -28,44 +21,20 @@ type Read = { rows: RowReport[]; items: KitItem[] } | { file: string; refused: s
 export function KitImportDialog({ items, onClose, onTake }: Props) {
   const [read, setRead] = useState<Read>();
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md">
-      <DialogTitle>Import into the kit</DialogTitle>
-      <DialogContent>
-        <FileDrop
-          label="A kit (JSON or CSV)"
-          accept=".json,.csv,application/json,text/csv"
-          onFile={(file) => void file.text().then((text) => setRead(readFile(file.name, text, items)))}
-          onRefused={(file, why) => setRead({ file, refused: [why] })}
-        />
-        <Box sx={{ mt: 2 }} aria-live="polite">
-          {read && 'refused' in read && (
-            <Alert severity="error">
-              <strong>{read.file} can’t be imported. Nothing was changed.</strong>
-              <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-                {read.refused.map((reason) => (
-                  <li key={reason}>{reason}</li>
-                ))}
-              </Box>
-            </Alert>
-          )}
-          {read && 'rows' in read && <RowTable rows={read.rows} />}
-        </Box>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} color="inherit">
-          Cancel
-        </Button>
-        {read && 'rows' in read && (
-          <Button
-            variant="contained"
-            disabled={!read.rows.some(({ did }) => did === 'adds' || did === 'changes')}
-            onClick={() => onTake(read.items)}
-          >
-            Import these rows
-          </Button>
-        )}
-      </DialogActions>
-    </Dialog>
+    <RowImportDialog
+      title="Import into the kit"
+      rows={read && 'rows' in read ? read.rows : undefined}
+      refused={read && 'refused' in read ? { file: read.file, reasons: read.refused } : undefined}
+      onClose={onClose}
+      onTake={() => read && 'items' in read && onTake(read.items)}
+    >
+      <FileDrop
+        label="A kit (JSON or CSV)"
+        accept=".json,.csv,application/json,text/csv"
+        onFile={(file) => void file.text().then((text) => setRead(readFile(file.name, text, items)))}
+        onRefused={(file, why) => setRead({ file, refused: [why] })}
+      />
+    </RowImportDialog>
   );
 }
 

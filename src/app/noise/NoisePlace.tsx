@@ -7,7 +7,8 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useMemo, useState } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
-import { schoolsOf } from '@/core/rig';
+import { calibrated } from '@/core/mains';
+import { schoolsOf, type RigDocument } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
@@ -71,6 +72,10 @@ export function NoisePlace({ saved, kept, opens }: Props) {
     [tab, document],
   );
   const { answer: mains, failed: noMains } = useAnswer(worker, askedMains, 'mains');
+  const report = mains?.report;
+  // What was measured was measured on the side as it is: that is kept with it before anything changes.
+  const changeMains = (how: (from: RigDocument) => RigDocument) =>
+    change((from) => how(report ? calibrated(from, report.readings) : from));
 
   const common = {
     rig: saved.id,
@@ -100,9 +105,9 @@ export function NoisePlace({ saved, kept, opens }: Props) {
           <MainsPanel
             rig={saved.id}
             document={document}
-            report={mains?.report}
+            report={report}
             failed={noMains}
-            onChange={change}
+            onChange={changeMains}
             onTold={setMessage}
           />
         ) : (
@@ -133,7 +138,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
       onRead={() => setMessage('')}
     >
       {tab === 'mains' ? (
-        <MainsView rig={saved.id} document={document} report={mains?.report} onChange={change} />
+        <MainsView rig={saved.id} document={document} report={report} onChange={changeMains} />
       ) : line ? (
         <Box
           sx={{

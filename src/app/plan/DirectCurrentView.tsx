@@ -77,7 +77,7 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
       </Typography>
       {own.supplies.length + own.loads.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None yet. Add the supply, then what hangs on it: a battery-type direct box, a preamplifier, a pedal.
+          None yet. Add the supply, then what it powers: a battery-type direct box, a preamplifier, a pedal.
         </Typography>
       )}
       {own.supplies.map((supply) => (

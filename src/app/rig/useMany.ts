@@ -62,7 +62,7 @@ export function useMany(given: Given): ManyActions {
     keep(text);
     const left = ids.length - lines.length;
     say(
-      `${plural(lines.length, 'line')} copied. Paste with Ctrl V, or from the menu of this rig or another.${left ? ` ${plural(left, 'line hangs', 'lines hang')} on another line’s link and stayed out.` : ''}`,
+      `${plural(lines.length, 'line')} copied. Paste with Ctrl V, or from the menu of this rig or another.${left ? ` ${plural(left, 'line depends', 'lines depend')} on another line’s link and stayed out.` : ''}`,
     );
     return text;
   }, [keep]);

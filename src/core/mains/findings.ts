@@ -1,7 +1,8 @@
 import { sourceKind } from '../gear';
-import { schoolsOf, type LineGround, type RigDocument } from '../rig';
+import { schoolsOf, type RigDocument } from '../rig';
 import { schoolLabel } from '../schools';
 import { quantity } from '../units/format';
+import { calibrated } from './calibrated';
 import { FAR_ENOUGH } from './fields';
 import type { MainsFinding } from './finding';
 import { byMeter, humFindings, readIn, unsureFindings } from './humFindings';
@@ -45,24 +46,6 @@ export function mainsReport(asGiven: RigDocument): MainsReport {
 }
 
 const RANK: Record<MainsFinding['severity'], number> = { harm: 0, watch: 1, note: 2 };
-
-/** With what is calculated now beside what was measured between shells, where nobody has kept that: changes are held against it. */
-function calibrated(document: RigDocument, { lines }: MainsReadings): RigDocument {
-  const { mains } = document;
-  if (!mains?.lines?.some(({ shells, against }) => shells && !against)) return document;
-  return {
-    ...document,
-    mains: {
-      ...mains,
-      lines: mains.lines.map((own): LineGround => {
-        const open = lines.find(({ line }) => line === own.line)?.open;
-        return own.shells && !own.against && open
-          ? { ...own, against: { value: open * 1e3, unit: 'mV', basis: 'assumed' } }
-          : own;
-      }),
-    },
-  };
-}
 
 function floatingFindings({ units }: MainsSystem, { floating }: MainsReadings): MainsFinding[] {
   if (!floating) return [];

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseDocument, type RigDocument, type Unit } from '../rig';
+import { calibrated } from './calibrated';
+import { withMainsEdit } from './edits';
 import { mainsReport } from './findings';
 
 const lockNine = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
@@ -78,5 +80,30 @@ describe('lines against the target, as the engineer’s meter reads them', () =>
     });
     expect(asked.findings.map(({ code }) => code)).toEqual(['hum-unsure']);
     expect(asked.findings[0].ask).toBe('shells');
+  });
+});
+
+describe('18 mV measured between the laptop’s shells, on an outlet of its own', () => {
+  const moved = (from: RigDocument): RigDocument =>
+    withMainsEdit(from, { do: 'outlet', unit: 'laptop', outlet: 'audio strip' });
+  const laptop = (document: RigDocument) => mainsReport(document).readings.lines.find(({ line }) => line === 'laptop')!;
+
+  test('stand for the side as it was: moved to the desk’s strip it is as much quieter as the remedy said', () => {
+    const { readings, findings } = mainsReport(lockNine);
+    const told = findings
+      .find(({ code, line }) => code === 'hum' && line === 'laptop')!
+      .remedies.find(({ what }) => what.startsWith('Plug Laptop into audio strip'))!;
+    const after = laptop(moved(calibrated(lockNine, readings)));
+    expect(after.reads['as-set']).toBeCloseTo(told.after!, 6);
+    expect(after.reads['as-set']).toBeLessThan(laptop(lockNine).reads['as-set'] - 20);
+    expect(mainsReport(moved(calibrated(lockNine, readings))).findings.filter(({ code }) => code === 'hum')).toEqual(
+      [],
+    );
+  });
+  test('changes nothing while nothing is moved, and keeps what was already kept', () => {
+    const { readings } = mainsReport(lockNine);
+    const kept = calibrated(lockNine, readings);
+    expect(laptop(kept).reads['as-set']).toBeCloseTo(laptop(lockNine).reads['as-set'], 9);
+    expect(calibrated(kept, mainsReport(moved(kept)).readings)).toBe(kept);
   });
 });

@@ -58,7 +58,9 @@ function mainsFaults({ mains = {}, units = [], lines }: RigDocument): Refusal[] 
         return [{ path, message: `there is no outlet ${from}; the document has ${list(names)}` }];
       let at: string | undefined = from;
       for (let steps = 0; at !== undefined && at !== name && steps < outlets.length; steps++) at = fromOf.get(at);
-      return at === undefined ? [] : [{ path, message: `${name} hangs on itself; say what is plugged into the wall` }];
+      return at === undefined
+        ? []
+        : [{ path, message: `${name} is plugged into itself; say what is plugged into the wall` }];
     }),
     ...connections.flatMap(({ between }, n) =>
       between.flatMap((id, end) => (id === EARTH ? [] : noUnit(id, `mains.connections[${n}].between[${end}]`))),

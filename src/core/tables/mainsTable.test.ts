@@ -81,7 +81,7 @@ test('what cannot be is refused row by row, with what would be right', () => {
     'refused: “current A” is much; it is a number from 0 to 63',
     expect.stringMatching(/^adds: /),
     'refused: “fan” is in the file twice',
-    'refused: shore-power socket would hang on itself; say what is plugged into the wall',
+    'refused: shore-power socket would be plugged into itself; say what is plugged into the wall',
     'refused: there is no unit Nobody',
     'refused: it joins a unit to itself',
   ]);

@@ -173,7 +173,7 @@ function readOutlet(document: RigDocument, cells: Cells): Made {
     throw new RowRefused(`${MOST_OUTLETS} outlets are the most`);
   for (let at: Outlet | undefined = upper; at; at = at.from === undefined ? undefined : outletOf(at.from))
     if (at.name.toLowerCase() === cells.name.toLowerCase())
-      throw new RowRefused(`${cells.name} would hang on itself; say what is plugged into the wall`);
+      throw new RowRefused(`${cells.name} would be plugged into itself; say what is plugged into the wall`);
   const outlet: Outlet = {
     ...(before ?? { name: named(cells.name) }),
     ...(upper && { from: upper.name }),

@@ -8,7 +8,7 @@ import { onStore } from '../../onStore';
 export const metadata: Metadata = { title: 'Brief for an electrician' };
 export const dynamic = 'force-dynamic';
 
-const HEADINGS = ['Outlet or strip', 'Plugged into', 'Lead', 'Earth path', 'Rated for', 'Load', 'What hangs on it'];
+const HEADINGS = ['Outlet or strip', 'Plugged into', 'Lead', 'Earth path', 'Rated for', 'Load', 'What is plugged in'];
 
 /** What a licensed electrician is asked, with the circuits and loads of the job, on paper. */
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {

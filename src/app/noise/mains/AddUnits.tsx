@@ -17,7 +17,7 @@ interface Props {
   onChange: (change: (from: RigDocument) => RigDocument) => void;
 }
 
-/** What hangs on the mains; a run of cable is a suspect of hunts alone. */
+/** What is plugged into the mains; a run of cable is a suspect of hunts alone. */
 const KINDS = (Object.keys(UNIT_KINDS) as UnitKind[]).filter((kind) => kind !== 'cable run');
 const WALL = '';
 
@@ -33,11 +33,11 @@ export function AddUnits({ units, outlets, full, onChange }: Props) {
     <Box sx={{ py: 0.5 }}>
       <Box
         role="group"
-        aria-label="Add a unit in one press"
+        aria-label="Add a unit of a kind"
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, alignItems: 'center', whiteSpace: 'normal', mb: 1 }}
       >
         <Typography variant="body2" sx={{ mr: 0.5 }}>
-          Add in one press:
+          Add:
         </Typography>
         {KINDS.map((each) => (
           <Button
@@ -63,7 +63,7 @@ export function AddUnits({ units, outlets, full, onChange }: Props) {
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
       >
         <Choice
-          label="New units hang on"
+          label="Plug new units into"
           value={on}
           onChoose={setOutlet}
           options={[[WALL, 'the wall'], ...outlets.map((each) => [each, each] as const)]}

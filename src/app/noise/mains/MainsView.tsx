@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import Button from '@mui/material/Button';
 import { useState } from 'react';
-import { usualSupply, withMainsEdit, type MainsReport } from '@/core/mains';
+import { calibrated, usualSupply, withMainsEdit, type MainsReport } from '@/core/mains';
 import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
 import { FIFTH } from '@/core/rig/deviceFigures';
 import { Choice } from '@/ui/shell/Choice';
@@ -78,7 +78,7 @@ export function MainsView({ rig, document, report, onChange }: Props) {
           width={260}
         />
         <Choice
-          label="Poles and earth"
+          label="Conductors of the supply"
           value={mains.balanced ? 'balanced' : 'usual'}
           onChoose={(to) => set({ balanced: to === 'balanced' ? true : undefined })}
           options={[
@@ -99,16 +99,20 @@ export function MainsView({ rig, document, report, onChange }: Props) {
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button component="a" href={`/api/rigs/${rig}/mains-table`} download variant="outlined">
-          Table out (CSV)
+          Export as CSV
         </Button>
         <Button variant="outlined" onClick={() => setReading(true)}>
-          Read a table
+          Import a table
         </Button>
       </Box>
       {reading && (
         <Late
           load={loadImport}
-          props={{ document, onClose: () => setReading(false), onReplace: (to) => onChange(() => to) }}
+          props={{
+            document: report ? calibrated(document, report.readings) : document,
+            onClose: () => setReading(false),
+            onReplace: (to) => onChange(() => to),
+          }}
         />
       )}
       {report && <UnitTable document={document} report={report} onChange={onChange} />}
