@@ -23,6 +23,17 @@ test('a record is begun, is in the log, and belongs to its item', () => {
   );
 });
 
+test('a suspect of a hunt has one record, however often it is asked for; another hunt is another one', () => {
+  const of = (id: number) =>
+    beginShop(store, { ...record, hunt: { id, suspect: 'laptop', line: 'laptop' } }, '2026-05-09T10:00:00.000Z', 'Jo');
+  const first = of(1);
+  changeShop(store, first.id, 1, { asked: [], serial: '12' });
+  expect(of(1)).toMatchObject({ id: first.id, version: 2, record: { serial: '12' } });
+  expect(of(2).id).not.toBe(first.id);
+  expect(loadShop(store)).toHaveLength(2);
+  expect(loadLog(store, 'lock-nine').filter(({ text }) => text === 'Laptop is for the repair shop')).toHaveLength(2);
+});
+
 test('what is said later stays, what is left out goes, and the item may be another one', () => {
   const { id } = begin();
   const done = { what: 'capacitor', by: 'shop at the quay', on: '2026-05-20', cost: '40', warranty: '2027-05-20' };

@@ -1,4 +1,5 @@
 import type { ShopRecord } from '@/core/kit/shop';
+import type { ShopSaid } from '@/core/kit/shopMerge';
 import { addEntries } from './log';
 import { Refused } from './refused';
 import type { Store } from './store';
@@ -40,11 +41,13 @@ export function loadShopRecord(store: Store, id: number): SavedShop | undefined 
   return row && savedOf(row);
 }
 
-/** Begins a record and writes that down in the log of its rig. */
+/** Begins a record and writes that down in the log of its rig. A suspect of a hunt has one record: asked again, that one. */
 export function beginShop(store: Store, record: ShopRecord, at: string, who: string): SavedShop {
-  const { rig, item, unit } = record;
+  const { rig, item, unit, hunt } = record;
   const id = store
     .transaction(() => {
+      const known = hunt && recordOf(store, rig.id, hunt);
+      if (known !== undefined) return known;
       const { lastInsertRowid } = store
         .prepare('INSERT INTO shop (item, rig_id, version, at, record) VALUES (?, ?, 1, ?, ?)')
         .run(item ?? null, rig.id, at, JSON.stringify(record));
@@ -55,15 +58,25 @@ export function beginShop(store: Store, record: ShopRecord, at: string, who: str
   return loadShopRecord(store, id)!;
 }
 
-/** What may be said of a record later. */
-export type ShopChange = Pick<ShopRecord, 'serial' | 'item' | 'unchanged' | 'asked' | 'done' | 'again'>;
+const recordOf = (
+  store: Store,
+  rig: string,
+  { id, suspect }: NonNullable<ShopRecord['hunt']>,
+): SavedShop['id'] | undefined =>
+  store
+    .prepare(
+      `SELECT id FROM shop
+       WHERE rig_id = ? AND json_extract(record, '$.hunt.id') = ? AND json_extract(record, '$.hunt.suspect') = ?`,
+    )
+    .pluck()
+    .get(rig, id, suspect) as number | undefined;
 
 /**
  * Says more of a record.
  * @returns undefined if there is none
  * @throws Refused if somebody else has changed it since the given version
  */
-export function changeShop(store: Store, id: number, version: number, change: ShopChange): SavedShop | undefined {
+export function changeShop(store: Store, id: number, version: number, change: ShopSaid): SavedShop | undefined {
   return store
     .transaction(() => {
       const current = loadShopRecord(store, id);

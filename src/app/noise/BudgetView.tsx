@@ -2,7 +2,6 @@
 
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -10,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import type { NoiseBudget, NoiseRemedy } from '@/core/noise/budget';
+import type { NoiseBudget } from '@/core/noise/budget';
 import { lastTones, type KeptMeasurement } from '@/core/noise/kept';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
@@ -20,6 +19,7 @@ import type { FloorMeter } from '@/core/schools/schools';
 import { quantity } from '@/core/units/format';
 import { useAnswer } from '@/ui/rig/useWorker';
 import type { NoiseWorker } from '@/workers/noiseWorker';
+import { BudgetRemedies } from './BudgetRemedies';
 import { Figure, Figures } from './Figure';
 import { contributionName, mostBy, partNames } from './names';
 import { RoomField } from './RoomField';
@@ -106,7 +106,7 @@ export function BudgetView({
             </Alert>
           ))}
           <Parts budget={budget} document={document} line={line} />
-          <Remedies
+          <BudgetRemedies
             remedies={remedies}
             hums={budget.parts[0]?.within !== undefined}
             onApply={(remedy) => {
@@ -226,77 +226,6 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
       )}
     </Box>
   );
-}
-
-function Remedies({
-  remedies,
-  hums,
-  onApply,
-}: {
-  remedies: NoiseRemedy[];
-  hums: boolean;
-  onApply: (remedy: NoiseRemedy) => void;
-}) {
-  return (
-    <Box component="section" aria-label="What would help" sx={{ mt: 2.5 }}>
-      <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
-        What would help
-      </Typography>
-      {(hums || remedies.length === 0) && (
-        <Typography variant="body2" sx={{ mb: 0.5 }}>
-          {hums
-            ? 'Most of it is hum. What helps against that, and by how much, is in the Mains tab.'
-            : 'Nothing that this program knows would gain anything here.'}
-        </Typography>
-      )}
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
-        {remedies.map((remedy) => (
-          <Box
-            component="li"
-            key={remedy.label}
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: { xs: '1fr auto', md: '1fr 150px 86px' },
-              alignItems: 'center',
-              gap: 1,
-              py: 0.5,
-              borderTop: 1,
-              borderColor: 'divider',
-            }}
-          >
-            <Box>
-              <Typography variant="body2" sx={{ fontWeight: 600 }}>
-                {remedy.label}
-              </Typography>
-              {remedy.note && (
-                <Typography variant="caption" color="textSecondary">
-                  {remedy.note}
-                </Typography>
-              )}
-            </Box>
-            <Typography variant="body2" sx={{ textAlign: 'right', whiteSpace: { md: 'nowrap' } }}>
-              {gained(remedy)}
-            </Typography>
-            <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, textAlign: 'right' }}>
-              {remedy.edits && (
-                <Button variant="outlined" onClick={() => onApply(remedy)} aria-label={`Do it: ${remedy.label}`}>
-                  Do it
-                </Button>
-              )}
-            </Box>
-          </Box>
-        ))}
-      </Box>
-    </Box>
-  );
-}
-
-/** What a remedy is worth, in the figure that it changes most. */
-function gained({ gainsA, gains, peak }: NoiseRemedy): string {
-  if (peak > 0.5) return `peaks ${quantity(peak, 'dB')} nearer`;
-  const most = Math.abs(gainsA) >= Math.abs(gains) ? gainsA : gains;
-  if (Math.abs(most) < 0.1) return 'nothing';
-  return most > 0 ? `${quantity(most, 'dB')} better signal-to-noise` : `${quantity(-most, 'dB')} worse signal-to-noise`;
 }
 
 /** What is gained by taking away a part of the noise power: "20 dB quieter". */

@@ -19,6 +19,7 @@ import { useAnswer } from '@/ui/rig/useWorker';
 import type { NoiseWorker } from '@/workers/noiseWorker';
 import { AccountList } from './AccountList';
 import { HuntDifference } from './HuntDifference';
+import { HuntExpected } from './HuntExpected';
 import { HuntSteps } from './HuntSteps';
 import { MeasureControl } from './MeasureControl';
 import type { SineReads } from './scales';
@@ -126,6 +127,7 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
           {problem}
         </Alert>
       )}
+      <HuntExpected hunt={hunt} />
       {view && view.accounts.length > 0 && (
         <AccountList
           accounts={view.accounts}

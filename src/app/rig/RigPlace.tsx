@@ -1,17 +1,12 @@
 'use client';
 
-import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
-import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import type { PartRef } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
 import type { FirstResult, Floors } from '@/core/noise/heard';
-import { plural } from '@/core/units';
-import { ask } from '@/ui/shell/ask';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { DeviceTemplates } from './DeviceTemplates';
 import { GroupPanel } from './GroupPanel';
@@ -19,6 +14,7 @@ import { LinePanel } from './LinePanel';
 import { ManyPanel } from './ManyPanel';
 import { Overview } from './Overview';
 import { RigDialogs } from './RigDialogs';
+import { Marked, OutOfDate, RemovedNotice } from './notices';
 import { RigMenu, type RigEntry } from './RigMenu';
 import { Sheet } from './Sheet';
 import { StartView } from './StartView';
@@ -255,69 +251,5 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
         message={actions.message}
       />
     </>
-  );
-}
-
-/** Where the panel is not beside the sheet: that lines are marked, and the way to what can be done with them. */
-const Marked = ({ count, onChange, onClear }: { count: number; onChange: () => void; onClear: () => void }) => (
-  <Box
-    role="status"
-    sx={{
-      display: { xs: 'flex', lg: 'none' },
-      alignItems: 'center',
-      gap: 1,
-      px: 2,
-      py: 0.5,
-      bgcolor: 'action.selected',
-    }}
-  >
-    <Typography variant="body2" sx={{ mr: 'auto', fontWeight: 650 }}>
-      {plural(count, 'line')} marked
-    </Typography>
-    <Button onClick={onChange} sx={{ minHeight: 44 }}>
-      Change {count === 1 ? 'it' : 'them'}
-    </Button>
-    <Button color="inherit" onClick={onClear} sx={{ minHeight: 44 }}>
-      Unmark
-    </Button>
-  </Box>
-);
-
-/** The verdicts that are shown are not those of the rig as it is now. */
-function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }) {
-  return (
-    <Alert
-      severity="error"
-      sx={{ borderRadius: 0, py: 0, alignItems: 'center' }}
-      action={
-        <Button color="inherit" onClick={onAgain}>
-          Check again
-        </Button>
-      }
-    >
-      <strong>The verdicts below are out of date.</strong> {why} Do not rely on them.
-    </Alert>
-  );
-}
-
-/** The rig that was open before is off the list; one press brings it back. */
-function RemovedNotice({ rig }: { rig: string }) {
-  const router = useRouter();
-  const [open, setOpen] = useState(true);
-  const restore = async () => {
-    const { failed } = await ask(`/api/rigs/${rig}/restore`, { method: 'POST' });
-    if (!failed) router.push(`/rig?rig=${rig}`);
-  };
-  return (
-    <Snackbar
-      open={open}
-      onClose={(_, reason) => reason !== 'clickaway' && setOpen(false)}
-      message="The rig was removed."
-      action={
-        <Button color="inherit" onClick={() => void restore()}>
-          Bring it back
-        </Button>
-      }
-    />
   );
 }

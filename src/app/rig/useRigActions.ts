@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Answer as PossibleAnswer } from '@/core/check';
 import { bestFreeInlet } from '@/core/rigcheck';
 import type { SchoolName } from '@/core/schools';
-import { partAt, saysDeviceGround, type Fact, type Part } from '@/core/gear';
+import { saysDeviceGround, type Fact, type Part } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import {
   applyToRig,
@@ -27,7 +27,7 @@ import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { fitting } from './ChooseMenus';
 import { deviceActions } from './deviceActions';
-import { answerOf, recorded } from './recorded';
+import { recordAnswer } from './recordAnswer';
 import { moreThanOwned } from './overdrawnWords';
 import type { useRig } from '@/ui/rig/useRig';
 import { pastedKey, typedKey } from './pasted';
@@ -201,21 +201,10 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
 
   const devices = deviceActions({ document, kit, change, say: setMessage, refresh: () => router.refresh() });
 
-  /** Takes an answer in wherever the item is used; the kit and the other rigs are told by the server. */
   const record = async ({ edits }: PossibleAnswer, fact: Fact) => {
     if (!path) return;
-    const { line: asked } = path;
-    change((from) => edits.reduce((next, each) => recorded(next, asked.id, each, fact), from));
-    for (const each of edits) {
-      const answer = answerOf(each, fact);
-      const item = answer && partAt(asked, answer.part).item;
-      if (!item) continue;
-      const told = await ask<{ places: number; rigs: number }>(`/api/kit/${item}/answers`, {
-        method: 'POST',
-        json: { answer: answer.answer, except: rigId },
-      });
-      if (told.failed) setMessage(`Recorded in this rig; the kit did not take it: ${told.failed}`);
-    }
+    const failed = await recordAnswer({ rigId, asked: path.line, change }, edits, fact);
+    if (failed) setMessage(failed);
   };
 
   const addRig = useCallback(

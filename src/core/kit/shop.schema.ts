@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { day, exactly, identifier, text } from '../rig/parts.schema';
 import { MOST_ASKED, type ShopRecord, type ShopWork } from './shop';
+import type { ShopSaid } from './shopMerge';
 
 /** What comes through the door about the repair shop. */
 
@@ -36,6 +37,7 @@ export const shopSchema: Joi.ObjectSchema<
 }).and('hunt', 'suspect');
 
 /** What is said of a record later; about the version that the sender has seen. What is left out is taken away. */
-export const shopChangeSchema: Joi.ObjectSchema<
-  Pick<ShopRecord, 'serial' | 'item' | 'unchanged' | 'asked' | 'done' | 'again'> & { version: number }
-> = Joi.object({ version: Joi.number().integer().min(1).required(), ...said });
+export const shopChangeSchema: Joi.ObjectSchema<ShopSaid & { version: number }> = Joi.object({
+  version: Joi.number().integer().min(1).required(),
+  ...said,
+});

@@ -36,7 +36,6 @@ export type MainsEdit =
   | { do: 'outlet setting'; outlet: string; setting: keyof typeof OUTLET_SETTINGS; to: boolean }
   | { do: 'apart'; line: string; unit: string; distance: Metres }
   | { do: 'cross'; line: string; unit: string }
-  | { do: 'balance' }
   | { do: 'measured'; line: string; figure: keyof typeof GROUND_FIGURES; to?: Figure; against?: Figure };
 
 /** What was measured at a line, with what is calculated there now where that matters later. @param open volts between its shells */
@@ -134,8 +133,6 @@ export function withMainsEdit(document: RigDocument, edit: MainsEdit): RigDocume
       }));
     case 'cross':
       return withBeside(document, edit, (own) => ({ ...own, angle: { value: 90, unit: '°', basis: 'measured' } }));
-    case 'balance':
-      return withMains(document, (mains) => ({ ...mains, balanced: true as const }));
     case 'measured':
       return withMains(document, ({ lines = [], ...mains }) => {
         const { [edit.figure]: _before, ...kept } = lines.find(({ line }) => line === edit.line) ?? { line: edit.line };
@@ -156,6 +153,19 @@ const withMains = (document: RigDocument, change: (mains: Mains) => Mains): RigD
   ...document,
   mains: change(document.mains ?? {}),
 });
+
+/** Without an outlet; what is plugged into it stays, and so does the outlet while something is. */
+export function withoutOutlet(document: RigDocument, name: string): RigDocument {
+  if (!document.mains?.outlets || isUsed(document, name)) return document;
+  return withMains(document, ({ outlets: listed = [], ...mains }) => {
+    const outlets = listed.filter((each) => each.name !== name);
+    return { ...mains, ...(outlets.length && { outlets }) };
+  });
+}
+
+/** Whether anything is plugged into an outlet. */
+export const isUsed = ({ units = [], mains }: RigDocument, name: string): boolean =>
+  units.some(({ outlet }) => outlet === name) || (mains?.outlets ?? []).some(({ from }) => from === name);
 
 /** With an outlet changed; one that is only named by a unit becomes one of its own. */
 export const withOutlet = (document: RigDocument, name: string, change: (own: Outlet) => Outlet): RigDocument =>

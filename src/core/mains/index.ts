@@ -2,7 +2,7 @@
 export { mainsAnswer, type MainsAnswer } from './answer';
 export { calibrated } from './calibrated';
 export { usualSupply } from './figures';
-export { measuredEdit, withMainsEdit, withOutlet, type MainsEdit } from './edits';
+export { measuredEdit, isUsed, withMainsEdit, withOutlet, withoutOutlet, type MainsEdit } from './edits';
 export { type MainsFinding, type MainsRemedy } from './finding';
 export { mainsReport, type MainsReport } from './findings';
 export { type HumLine, type LineHum } from './hearing';

@@ -15,7 +15,7 @@ export const GET = (request: NextRequest) =>
     NextResponse.json({ records: loadShop(theStore(), request.nextUrl.searchParams.get('item') ?? undefined) }),
   );
 
-/** Begins a record: of a suspect that a hunt found, or of any unit of a rig. */
+/** Begins a record: of a suspect that a hunt found, or of any unit of a rig. The record that a suspect already has is answered. */
 export const POST = (request: NextRequest) =>
   handled(async () => {
     sameOrigin(request);

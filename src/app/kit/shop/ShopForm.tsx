@@ -5,10 +5,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import Dialog from '@mui/material/Dialog';
+import DialogActions from '@mui/material/DialogActions';
+import DialogContent from '@mui/material/DialogContent';
+import DialogTitle from '@mui/material/DialogTitle';
+import Typography from '@mui/material/Typography';
+import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
-import type { ShopRecord } from '@/core/kit/shop';
+import { mergedShop, SHOP_FIELDS } from '@/core/kit/shopMerge';
 import type { SavedShop } from '@/store/shop';
 import { ask } from '@/ui/shell/ask';
+import { saidIn, useShopDraft, type ShopFields } from './useShopDraft';
 
 interface Props {
   saved: SavedShop;
@@ -17,40 +24,52 @@ interface Props {
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const today = () => new Date().toISOString().slice(0, 10);
-/** What is left empty is not said. */
-const said = <T extends object>(fields: T): Partial<T> =>
-  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== '' && value !== undefined)) as Partial<T>;
 
 /** What is said of a unit for the shop: serial number, what changed nothing, who was asked, what was done. */
 export function ShopForm({ saved, items }: Props) {
-  const [version, setVersion] = useState(saved.version);
-  const [record, setRecord] = useState<ShopRecord>(saved.record);
-  const [question, setQuestion] = useState({ who: '', said: '' });
-  const [work, setWork] = useState({ what: '', by: '', on: '', cost: '', warranty: '', ...saved.record.done });
+  const { draft, typed, change, begin, discard, forget } = useShopDraft(saved);
+  const { form } = draft;
+  const { question, work } = form;
   const [told, setTold] = useState<{ failed?: string; done?: string }>({});
-  const set = (more: Partial<ShopRecord>) => setRecord({ ...record, ...more });
-  const save = async (next: ShopRecord) => {
-    if (work.what.trim() && !(work.by.trim() && DAY.test(work.on)))
-      return setTold({
-        failed: 'What was done needs by whom, and on which day (as 2026-05-09). Nothing is saved yet.',
-      });
-    const { serial, item, unchanged, again, asked } = next;
-    const done = work.what.trim() ? said(work) : undefined;
+  const [removing, setRemoving] = useState(false);
+  const router = useRouter();
+  const set = (more: Partial<ShopFields>) => change({ ...form, ...more });
+  const save = async () => {
+    const missing = missingIn(form);
+    if (missing) return setTold({ failed: `${missing} Nothing is saved yet.` });
+    const mine = saidIn(form, today());
     const { body, failed, error } = await ask<SavedShop>(`/api/shop/${saved.id}`, {
       method: 'PUT',
-      json: { version, asked, ...said({ serial, item, unchanged, again }), ...(done && { done }) },
+      json: { version: draft.version, ...mine },
     });
-    if (error?.code === 'stale-record') setVersion((error.current as SavedShop).version);
+    if (error?.code === 'stale-record') {
+      const current = error.current as SavedShop;
+      const { said, both } = mergedShop(draft.base, mine, current.record);
+      begin(current, said);
+      return setTold({
+        failed: `Somebody else saved this record meanwhile. What they wrote is in the form now, beside yours: look at it and save again.${
+          both.length
+            ? ` Both of you changed: ${both.map((field) => SHOP_FIELDS[field]).join(', ')}; yours is shown.`
+            : ''
+        }`,
+      });
+    }
     if (!body) return setTold({ failed });
-    setVersion(body.version);
-    setRecord(body.record);
+    begin(body);
     setTold({ done: 'Saved.' });
   };
-  const field = (label: string, value: string | undefined, change: (to: string) => void, more?: object): ReactNode => (
+  const remove = async () => {
+    setRemoving(false);
+    const { body, failed } = await ask(`/api/shop/${saved.id}`, { method: 'DELETE' });
+    if (!body) return setTold({ failed });
+    forget();
+    router.push('/kit');
+  };
+  const field = (label: string, value: string | undefined, to: (text: string) => void, more?: object): ReactNode => (
     <TextField
       label={label}
       value={value ?? ''}
-      onChange={({ target }) => change(target.value)}
+      onChange={({ target }) => to(target.value)}
       {...more}
       sx={{ flex: '1 1 220px' }}
     />
@@ -63,15 +82,15 @@ export function ShopForm({ saved, items }: Props) {
         aria-label="Record"
         onSubmit={(event) => {
           event.preventDefault();
-          void save(record);
+          void save();
         }}
       >
         <h2>The unit</h2>
         <Row>
-          {field('Serial number', record.serial, (serial) => set({ serial }), {
+          {field('Serial number', form.serial, (serial) => set({ serial }), {
             slotProps: { htmlInput: { maxLength: 120 } },
           })}
-          {field('Item of the kit', record.item, (item) => set({ item: item || undefined }), {
+          {field('Item of the kit', form.item, (item) => set({ item }), {
             select: true,
             children: [
               <MenuItem key="" value="">
@@ -86,61 +105,57 @@ export function ShopForm({ saved, items }: Props) {
           })}
         </Row>
         <Row>
-          {field('What was tried and changed nothing', record.unchanged, (unchanged) => set({ unchanged }), {
+          {field('What was tried and changed nothing', form.unchanged, (unchanged) => set({ unchanged }), {
             multiline: true,
             slotProps: { htmlInput: { maxLength: 1000 } },
           })}
         </Row>
         <h2>Who was asked</h2>
         <Box component="ul" aria-label="Who was asked" sx={{ m: 0, pl: 2.5 }}>
-          {record.asked.map(({ who, said: words, on }, n) => (
+          {form.asked.map(({ who, said: words, on }, n) => (
             <li key={n}>
               {on}, {who}: {words}
             </li>
           ))}
         </Box>
         <Row hidden>
-          {field('Who', question.who, (who) => setQuestion({ ...question, who }), {
+          {field('Who', question.who, (who) => set({ question: { ...question, who } }), {
             slotProps: { htmlInput: { maxLength: 120 } },
           })}
-          {field('What they said', question.said, (words) => setQuestion({ ...question, said: words }), {
+          {field('What they said', question.said, (words) => set({ question: { ...question, said: words } }), {
             slotProps: { htmlInput: { maxLength: 1000 } },
           })}
           <Button
             variant="outlined"
             disabled={!question.who.trim() || !question.said.trim()}
-            onClick={() => {
-              const asked = [...record.asked, { who: question.who.trim(), said: question.said.trim(), on: today() }];
-              setQuestion({ who: '', said: '' });
-              void save({ ...record, asked });
-            }}
+            onClick={() => void save()}
           >
             Add and save
           </Button>
         </Row>
         <h2>What was done</h2>
         <Row>
-          {field('What was done', work.what, (what) => setWork({ ...work, what }), {
+          {field('What was done', work.what, (what) => set({ work: { ...work, what } }), {
             slotProps: { htmlInput: { maxLength: 500 } },
           })}
-          {field('By whom', work.by, (by) => setWork({ ...work, by }), {
+          {field('By whom', work.by, (by) => set({ work: { ...work, by } }), {
             slotProps: { htmlInput: { maxLength: 120 } },
           })}
         </Row>
         <Row>
-          {field('On (year-month-day)', work.on, (on) => setWork({ ...work, on }), dayError(work.on))}
-          {field('Cost', work.cost, (cost) => setWork({ ...work, cost }), {
+          {field('On (year-month-day)', work.on, (on) => set({ work: { ...work, on } }), dayError(work.on))}
+          {field('Cost', work.cost, (cost) => set({ work: { ...work, cost } }), {
             slotProps: { htmlInput: { maxLength: 60 } },
           })}
           {field(
             'Warranty until (year-month-day)',
             work.warranty,
-            (warranty) => setWork({ ...work, warranty }),
+            (warranty) => set({ work: { ...work, warranty } }),
             dayError(work.warranty),
           )}
         </Row>
         <Row>
-          {field('Measured again: level, line, conditions', record.again, (again) => set({ again }), {
+          {field('Measured again: level, line, conditions', form.again, (again) => set({ again }), {
             slotProps: { htmlInput: { maxLength: 500 } },
           })}
         </Row>
@@ -148,14 +163,54 @@ export function ShopForm({ saved, items }: Props) {
           <Button type="submit" variant="contained">
             Save
           </Button>
+          {typed && (
+            <>
+              <Button variant="outlined" onClick={discard}>
+                Discard changes
+              </Button>
+              <Typography variant="body2" sx={{ alignSelf: 'center' }}>
+                Not saved yet. What you typed stays in this browser until you save it.
+              </Typography>
+            </>
+          )}
+          <Button color="inherit" onClick={() => setRemoving(true)} sx={{ ml: 'auto' }}>
+            Remove this record
+          </Button>
         </Row>
         <Box aria-live="polite">
           {told.failed && <Alert severity="error">{told.failed}</Alert>}
           {told.done && <Alert severity="success">{told.done}</Alert>}
         </Box>
       </Box>
+      <Dialog open={removing} onClose={() => setRemoving(false)}>
+        <DialogTitle>Remove this record?</DialogTitle>
+        <DialogContent>
+          What it says of {saved.record.unit} is gone for good: who was asked, what was done, what it cost. The hunt
+          stays.
+        </DialogContent>
+        <DialogActions>
+          <Button color="inherit" onClick={() => setRemoving(false)}>
+            Cancel
+          </Button>
+          <Button variant="contained" color="error" onClick={() => void remove()}>
+            Remove it
+          </Button>
+        </DialogActions>
+      </Dialog>
     </Box>
   );
+}
+
+/** What is missing before it makes a record; nothing where nothing is. */
+function missingIn({ question, work }: ShopFields): string | undefined {
+  if (Boolean(question.who.trim()) !== Boolean(question.said.trim()))
+    return 'Who was asked needs both: who, and what they said.';
+  if (Object.values(work).some((field) => field.trim()) && !work.what.trim())
+    return 'Say what was done, or leave by whom, day, cost and warranty blank.';
+  if (work.what.trim() && !(work.by.trim() && DAY.test(work.on)))
+    return 'What was done needs by whom, and on which day (as 2026-05-09).';
+  if (work.warranty && !DAY.test(work.warranty)) return 'Write the end of the warranty as 2026-05-09.';
+  return undefined;
 }
 
 const dayError = (day: string | undefined) =>

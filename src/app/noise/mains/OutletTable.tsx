@@ -1,13 +1,14 @@
 'use client';
 
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
-import { withOutlet, type MainsReport } from '@/core/mains';
+import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
+import IconButton from '@mui/material/IconButton';
+import { isUsed, withOutlet, withoutOutlet, type MainsReport } from '@/core/mains';
 import type { Outlet, RigDocument } from '@/core/rig';
 import { OUTLET_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { SelectCell } from './SelectCell';
 
 interface Props {
   document: RigDocument;
@@ -26,11 +27,11 @@ const FIELDS: readonly [figure: OutletFigure, heading: string, usual: string][] 
 ];
 const WALL = '';
 
-/** Every outlet and strip: what it hangs on, its lead, what hangs on it. */
+/** Every outlet and strip: what it is plugged into, its lead, its load. */
 export function OutletTable({ document, report: { system, readings }, onChange }: Props) {
   const set = (name: string, more: Partial<Outlet>) =>
     onChange((from) => {
-      // What an outlet hangs on has to be there, too.
+      // What an outlet is plugged into has to be there, too.
       const rig = more.from === undefined ? from : withOutlet(from, more.from, (upper) => upper);
       return withOutlet(rig, name, (own) => clean({ ...own, ...more }));
     });
@@ -38,7 +39,7 @@ export function OutletTable({ document, report: { system, readings }, onChange }
   return (
     <MainsTable
       title="Outlets and strips"
-      headings={['Outlet', 'Plugged into', ...FIELDS.map(([, heading]) => heading), 'Load']}
+      headings={['Outlet', 'Plugged into', ...FIELDS.map(([, heading]) => heading), 'Load', '']}
     >
       {system.outlets.map(({ name, from }) => {
         const own = document.mains?.outlets?.find((each) => each.name === name);
@@ -47,25 +48,18 @@ export function OutletTable({ document, report: { system, readings }, onChange }
           <tr key={name}>
             <th scope="row">{name}</th>
             <td>
-              <TextField
-                select
+              <SelectCell
+                label={`${name} is plugged into`}
                 value={from ?? WALL}
-                slotProps={{
-                  htmlInput: { 'aria-label': `${name} is plugged into` },
-                  select: { displayEmpty: true },
-                }}
-                onChange={({ target }) => set(name, { from: target.value || undefined })}
-                sx={{ minWidth: 130 }}
-              >
-                <MenuItem value={WALL}>the wall</MenuItem>
-                {system.outlets
-                  .filter((other) => !hangsOn(system, other.name, name))
-                  .map((other) => (
-                    <MenuItem key={other.name} value={other.name}>
-                      {other.name}
-                    </MenuItem>
-                  ))}
-              </TextField>
+                options={[
+                  [WALL, 'the wall'],
+                  ...system.outlets
+                    .filter((other) => !isBehind(system, other.name, name))
+                    .map((other) => [other.name, other.name] as const),
+                ]}
+                width={150}
+                onChoose={(to) => set(name, { from: to || undefined })}
+              />
             </td>
             {FIELDS.map(([figure, , usual]) => (
               <td key={figure}>
@@ -83,6 +77,13 @@ export function OutletTable({ document, report: { system, readings }, onChange }
               {load && `${quantity(load.amps, 'A')}, ${quantity(load.watts, 'W')}`}
               {load?.lasts !== undefined && <div>lasts about {Math.round(load.lasts / 60)} min</div>}
             </td>
+            <td>
+              {own && !isUsed(document, name) && (
+                <IconButton aria-label={`Remove ${name}`} onClick={() => onChange((from) => withoutOutlet(from, name))}>
+                  <DeleteOutlineIcon fontSize="small" />
+                </IconButton>
+              )}
+            </td>
           </tr>
         );
       })}
@@ -90,8 +91,8 @@ export function OutletTable({ document, report: { system, readings }, onChange }
   );
 }
 
-/** Whether an outlet is another one, or hangs on it. */
-function hangsOn({ outlets }: MainsReport['system'], name: string, on: string): boolean {
+/** Whether an outlet is another one, or is plugged into it, directly or not. */
+function isBehind({ outlets }: MainsReport['system'], name: string, on: string): boolean {
   for (let at: string | undefined = name; at !== undefined; at = outlets.find((each) => each.name === at)?.from)
     if (at === on) return true;
   return false;

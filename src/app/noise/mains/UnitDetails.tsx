@@ -2,13 +2,12 @@
 
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
-import MenuItem from '@mui/material/MenuItem';
-import TextField from '@mui/material/TextField';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
 import { OUTLET_SETTINGS, type RigDocument } from '@/core/rig';
 import { UNIT_FIGURES } from '@/core/rig/deviceFigures';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { SelectCell } from './SelectCell';
 
 interface Props {
   document: RigDocument;
@@ -52,27 +51,21 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
                 </td>
               ))}
               <td>
-                <TextField
-                  select
+                <SelectCell
+                  label={`Audio ground of ${name}`}
                   value={audioGround ?? 'direct'}
-                  slotProps={{ htmlInput: { 'aria-label': `Audio ground of ${name}` } }}
-                  onChange={({ target }) =>
+                  options={Object.entries(GROUNDS)}
+                  width={150}
+                  onChoose={(to) =>
                     onChange((from) =>
                       withMainsEdit(from, {
                         do: 'audio ground',
                         unit: id,
-                        ...(target.value !== 'direct' && { to: target.value as 'resistor' | 'lifted' }),
+                        ...(to !== 'direct' && { to: to as 'resistor' | 'lifted' }),
                       }),
                     )
                   }
-                  sx={{ width: 150 }}
-                >
-                  {Object.entries(GROUNDS).map(([value, label]) => (
-                    <MenuItem key={value} value={value}>
-                      {label}
-                    </MenuItem>
-                  ))}
-                </TextField>
+                />
               </td>
               <td>
                 {plug === 'three-pin' && (

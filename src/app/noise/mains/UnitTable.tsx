@@ -3,7 +3,6 @@
 import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Autocomplete from '@mui/material/Autocomplete';
 import IconButton from '@mui/material/IconButton';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
 import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
@@ -12,6 +11,7 @@ import { quantity } from '@/core/units/format';
 import { AddUnits } from './AddUnits';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { SelectCell } from './SelectCell';
 
 interface Props {
   document: RigDocument;
@@ -42,21 +42,15 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
         <tr key={id}>
           <th scope="row">{name}</th>
           <td>
-            <TextField
-              select
+            <SelectCell
+              label={`Plug of ${name}`}
               value={plug}
-              slotProps={{ htmlInput: { 'aria-label': `Plug of ${name}` } }}
-              onChange={({ target }) =>
-                onChange((from) => withMainsEdit(from, { do: 'plug', unit: id, plug: target.value as MainsPlug }))
+              options={Object.entries(PLUGS)}
+              width={158}
+              onChoose={(to) =>
+                onChange((from) => withMainsEdit(from, { do: 'plug', unit: id, plug: to as MainsPlug }))
               }
-              sx={{ width: 158 }}
-            >
-              {Object.entries(PLUGS).map(([value, label]) => (
-                <MenuItem key={value} value={value}>
-                  {label}
-                </MenuItem>
-              ))}
-            </TextField>
+            />
           </td>
           <td>
             <Autocomplete
@@ -141,22 +135,13 @@ function SourceOf({
   const own = units.find(({ id }) => id === unit);
   if (!own || own.device !== undefined) return null;
   return (
-    <TextField
-      select
+    <SelectCell
+      label={`${name} is the source of`}
       value={own.line ?? ''}
-      slotProps={{ htmlInput: { 'aria-label': `${name} is the source of` }, select: { displayEmpty: true } }}
-      onChange={({ target }) =>
-        onChange((from) => withMainsEdit(from, { do: 'source', unit, line: target.value || undefined }))
-      }
-      sx={{ width: 132 }}
-    >
-      <MenuItem value="">no line</MenuItem>
-      {lines.map(({ id, name: line }) => (
-        <MenuItem key={id} value={id}>
-          {line}
-        </MenuItem>
-      ))}
-    </TextField>
+      options={[['', 'no line'], ...lines.map(({ id, name: line }) => [id, line] as const)]}
+      width={132}
+      onChoose={(to) => onChange((from) => withMainsEdit(from, { do: 'source', unit, line: to || undefined }))}
+    />
   );
 }
 
