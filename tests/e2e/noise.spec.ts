@@ -1,4 +1,4 @@
-import { expect, test, type Locator, type Page } from './test';
+import { expect, pageWith, test, type Locator, type Page } from './test';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
 import { amplitude, noise, sine, sum } from '../signals';
 import { choose, copyOf, openNoise, reading, saved } from './rig';
@@ -233,6 +233,10 @@ test('the hunt on Lock Nine: left and gone on with, it finds the loop and the ch
   await openNoise(page, rig, 'Laptop, playback', 'Hunt');
   await expect(page.getByRole('alert').filter({ hasText: 'Never lift the protective earth' })).toBeVisible();
   await page.getByRole('button', { name: 'Begin the hunt' }).click();
+  // What the mains side makes likely is weighed, so it is said.
+  await expect(page.getByText(/^Calculated from the mains side/)).toContainText(
+    'the hum comes from Hold desk and Laptop together',
+  );
   const measure = page.getByRole('region', { name: 'Next measurement' });
   const done = page.getByText(/Done after \d+ measurements. Result below/);
   let count = 0;
@@ -381,6 +385,17 @@ test('the mains side by mouse, by table and by what was measured', async ({ page
   await expect(dialog).toContainText('1 added, 0 changed, 0 unchanged, 1 refused');
   await dialog.getByRole('button', { name: 'Import these rows' }).click();
   await expect(page.getByRole('article', { name: /^audio strip is overloaded: 12/ })).toContainText('Stop');
+  // An outlet goes once nothing is plugged into it.
+  await expect(page.getByRole('button', { name: 'Remove stage strip' })).toHaveCount(0);
+  await page.getByRole('combobox', { name: 'Outlet of Fan' }).fill('spare strip');
+  await page.keyboard.press('Tab');
+  const spare = page.getByRole('combobox', { name: 'spare strip is plugged into' });
+  await spare.click();
+  await page.getByRole('option', { name: 'shore-power socket' }).click();
+  await page.getByRole('combobox', { name: 'Outlet of Fan' }).fill('audio strip');
+  await page.keyboard.press('Tab');
+  await page.getByRole('button', { name: 'Remove spare strip' }).press('Enter');
+  await expect(spare).toHaveCount(0);
   const out = await page.request.get(`/api/rigs/${rig}/mains-table`);
   expect(await out.text()).toContain('unit,Fan,motor,,audio strip,,12');
   await page.getByRole('link', { name: 'Brief for an electrician' }).click();
@@ -436,10 +451,61 @@ test('a unit that a hunt found goes to the repair shop, and its record stays wit
   await page.reload();
   await expect(page.getByLabel('Serial number')).toHaveValue('MW-0451');
   await expect(page.getByRole('list', { name: 'Who was asked' })).toContainText('clean the jack first');
+  // Asked for again from the hunt, it is this record.
+  const record = page.url();
+  await page.getByRole('link', { name: 'Back to the hunt' }).click();
+  await hunts.getByRole('button', { name: /^Laptop, playback/ }).click();
+  await page.getByRole('button', { name: 'For the repair shop: Laptop, hum' }).press('Enter');
+  await expect(page.getByLabel('Serial number')).toHaveValue('MW-0451');
+  expect(page.url()).toBe(record);
   await page.goto('/kit');
   await page.getByLabel('Find in the kit').fill('laptop');
   await page.getByText('laptop, directly coupled').first().click();
   await expect(page.getByRole('region', { name: 'Repair shop' })).toContainText(
     'Jack replaced, repair shop at the quay',
   );
+});
+
+test('a record of the shop: what is typed survives a reload and a server that is gone, two people both get theirs in', async ({
+  page,
+  browser,
+}) => {
+  const made = await page.request.post('/api/shop', { data: { rig: 'lock-nine', unit: 'Line mixer' } });
+  const { id } = await made.json();
+  const path = `/kit/shop?record=${id}`;
+  await page.goto(path);
+  const told = page.getByRole('form', { name: 'Record' }).getByRole('alert');
+  await page.getByLabel('Serial number').fill('LM-7');
+  await expect(page.getByText('Not saved yet.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Serial number')).toHaveValue('LM-7');
+  await page.route('**/api/shop/*', (route) => route.abort());
+  await page.getByLabel('Serial number').press('Enter');
+  await expect(told).toContainText('No connection');
+  await page.unroute('**/api/shop/*');
+  // Meanwhile somebody else says something of the same record, in a browser of theirs.
+  const other = await pageWith(browser, {});
+  await other.goto(new URL(path, page.url()).href);
+  await other.getByLabel('What was tried and changed nothing').fill('another lead');
+  await other.getByLabel('Serial number').fill('LM 7');
+  await other.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(other.getByText('Saved.')).toBeVisible();
+  await other.context().close();
+  await page.getByRole('button', { name: 'Save', exact: true }).press('Space');
+  await expect(told).toContainText('Somebody else saved this record meanwhile');
+  await expect(told).toContainText('Both of you changed: Serial number; yours is shown.');
+  await expect(page.getByLabel('What was tried and changed nothing')).toHaveValue('another lead');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(told).toContainText('Saved.');
+  const { record } = await (await page.request.get(`/api/shop/${id}`)).json();
+  expect(record).toMatchObject({ serial: 'LM-7', unchanged: 'another lead' });
+  await page.getByLabel('Who', { exact: true }).fill('The maker');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(told).toContainText('Who was asked needs both');
+  await page.getByRole('button', { name: 'Discard changes' }).click();
+  await expect(page.getByLabel('Who', { exact: true })).toHaveValue('');
+  await page.getByRole('button', { name: 'Remove this record' }).press('Enter');
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).press('Enter');
+  await expect(page).toHaveURL(/\/kit$/);
+  expect((await page.request.get(`/api/shop/${id}`)).status()).toBe(404);
 });

@@ -33,6 +33,7 @@ export const test = base.extend<object, { server: string }>({
     { scope: 'worker', timeout: 120_000 },
   ],
   baseURL: ({ server }, give) => give(server),
+  page: async ({ page }, give) => give(live(page)),
   // Nothing moves for its looks: two shared cores draw every frame of it.
   context: async ({ context }, give) => {
     await still(context);
@@ -48,11 +49,24 @@ const still = (context: BrowserContext) =>
     document.adoptedStyleSheets = [sheet];
   });
 
+/** Whatever is opened is waited for until its keys and buttons do something: a machine under load draws it long before. */
+function live(page: Page): Page {
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  const once = async <T>(response: Promise<T>): Promise<T> => {
+    const answer = await response;
+    await page.waitForFunction(() => !document.querySelector('[data-place="drawn"]'));
+    return answer;
+  };
+  page.goto = (...where) => once(goto(...where));
+  page.reload = (...how) => once(reload(...how));
+  return page;
+}
+
 /** A page of its own, as large and in the theme that is wanted. */
 export async function pageWith(browser: Browser, options: BrowserContextOptions): Promise<Page> {
   const context = await browser.newContext(options);
   await still(context);
-  return context.newPage();
+  return live(await context.newPage());
 }
 
 /** Whatever was pressed has been drawn. */

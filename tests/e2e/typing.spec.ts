@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { TWELVE_LINES } from '../lists/twelveLines';
 import { expect, test, type Page } from './test';
 import { copyOf, openRig, row, saved, verdict } from './rig';
@@ -7,10 +8,18 @@ const typing = (page: Page) => page.getByRole('region', { name: 'Type lines' });
 const linesOf = async (page: Page, rig: string): Promise<{ name: string; note?: string }[]> =>
   (await (await page.request.get(`/api/rigs/${rig}`)).json()).document.lines;
 
+/** What another test has left in the kit would be offered first. */
+async function onlyTheDemosKit(page: Page): Promise<void> {
+  const demo = new Set<string>(
+    JSON.parse(readFileSync('demo/kit.json', 'utf8')).items.map(({ id }: { id: string }) => id),
+  );
+  const { items } = await (await page.request.get('/api/kit')).json();
+  for (const { id } of items) if (!demo.has(id)) await page.request.delete(`/api/kit/${id}`);
+}
+
 test('by keyboard alone: a word completed, the verdict before it is taken, put in, taken back', async ({ page }) => {
   const rig = await copyOf(page, 'Typing trial');
-  // A ribbon that another test has left in the kit would be offered first.
-  for (const id of ['lent-ribbon', 'lent-ribbon-2']) await page.request.delete(`/api/kit/${id}`);
+  await onlyTheDemosKit(page);
   await openRig(page, rig);
   await page.keyboard.press('/');
   await expect(field(page)).toBeFocused();

@@ -7,7 +7,7 @@ import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { PlaceRail, type PlacePath } from './PlaceRail';
 
 interface Props {
@@ -60,8 +60,15 @@ const SkipLinks = ({ panel }: { panel: boolean }) => (
 export function PlaceFrame(props: Props) {
   const { here, rig, bar, notice, panel, panelLabel, panelWidth, open, onClose, closeLabel, children } = props;
   const wide = useMediaQuery(useTheme().breakpoints.up('lg'));
+  const frame = useRef<HTMLDivElement>(null);
+  // From here on keys and buttons do something: what drives the page from outside can wait for it.
+  useEffect(() => {
+    frame.current!.dataset.place = 'live';
+  }, []);
   return (
     <Box
+      ref={frame}
+      data-place="drawn"
       sx={{
         height: { md: '100dvh' },
         minHeight: '100dvh',
