@@ -3,4 +3,5 @@ export { patchList, readPatchList, type PatchImport } from './patchList';
 export type { RowReport } from './rowReport';
 export { kitCsv, readKitCsv, type KitImport } from './kit';
 export { logCsv, logJson } from './log';
-export { mainsTable, readMainsTable, type MainsImport } from './mainsTable';
+export { readMainsTable, type MainsImport } from './mains/read';
+export { mainsTable } from './mains/write';
