@@ -42,6 +42,7 @@ export const mainsAnswer = ({ readings, findings }: MainsReport) => ({
   loads: readings.loads,
   legs: readings.legs,
   fields: readings.fields,
+  earth: readings.earth,
 });
 
 export type MainsAnswer = ReturnType<typeof mainsAnswer>;

@@ -1,7 +1,7 @@
 import { GROUND, NetlistBuilder, type Netlist, type Node } from '../circuit';
 import { EARTH } from '../rig';
 import { AUDIO_GROUND } from './figures';
-import type { MainsSystem, MainsUnit } from './system';
+import type { MainsOutlet, MainsSystem, MainsUnit } from './system';
 import type { Tie } from './ties';
 
 /** Nodes: the earth of the supply is the reference. */
@@ -9,6 +9,13 @@ const LIVE: Record<1 | -1, Node> = { 1: 'live', '-1': 'other live' };
 export const NEUTRAL: Node = 'neutral';
 export const earthOf = (outlet: string | undefined): Node => (outlet === undefined ? GROUND : `earth ${outlet}`);
 export const chassisOf = (unit: string): Node => (unit === EARTH ? GROUND : `chassis ${unit}`);
+
+/** A conductor of the ground network. */
+export interface Conductor {
+  from: Node;
+  to: Node;
+  ohms: number;
+}
 
 /** An earth that leads nowhere: nothing else than stray capacitance joins it. */
 const NOWHERE = 1e12;
@@ -23,6 +30,21 @@ function endsOf({ between, metal }: Tie, units: readonly MainsUnit[]): [Node, No
     !metal && units.find((unit) => unit.id === id)?.audioGround ? `audio ground ${id}` : chassisOf(id);
   return [groundOf(between[0]), groundOf(between[1])];
 }
+
+/** Least that a conductor is taken to have. */
+const LEAST = 1e-6;
+/** The earth conductor between an outlet and what it is plugged into. */
+export const leadOf = ({ name, from, ohms }: MainsOutlet): Conductor => ({
+  from: earthOf(name),
+  to: earthOf(from),
+  ohms: Math.max(ohms, LEAST),
+});
+/** The earth conductor of a unit's own lead. */
+export const ownLeadOf = ({ id, outlet, own }: MainsUnit): Conductor => ({
+  from: chassisOf(id),
+  to: earthOf(outlet),
+  ohms: Math.max(own, LEAST),
+});
 
 /** Beside a tie, the piece in which a field induces; the signal's conductor has the same in it, and hears the tie. */
 const PIECE = 1e-3;
@@ -52,12 +74,12 @@ export function mainsNetlist(system: MainsSystem, volts: number): Netlist {
   if (system.balanced) source(NEUTRAL, NEUTRAL, GROUND, -volts / 2);
   else resistor('neutral to earth', NEUTRAL, GROUND, system.bonded ? BONDED : FREE);
   for (const leg of [1, -1] as const) source(LIVE[leg], LIVE[leg], NEUTRAL, leg * volts);
-  for (const { name, from, ohms } of system.outlets)
-    resistor(`lead of ${name}`, earthOf(name), earthOf(from), Math.max(ohms, 1e-6));
+  const conductor = (name: string, { from, to, ohms }: Conductor) => resistor(name, from, to, ohms);
+  for (const outlet of system.outlets) conductor(`lead of ${outlet.name}`, leadOf(outlet));
   for (const unit of system.units) {
     const { id, audioGround } = unit;
     const chassis = chassisOf(id);
-    if (earthed(unit)) resistor(`own lead of ${id}`, chassis, earthOf(unit.outlet), unit.own);
+    if (earthed(unit)) conductor(`own lead of ${id}`, ownLeadOf(unit));
     else resistor(`nowhere ${id}`, chassis, GROUND, NOWHERE);
     if (audioGround) resistor(`audio ground of ${id}`, chassis, `audio ground ${id}`, AUDIO_GROUND[audioGround]);
     unit.leaks.forEach(({ from, farads }, n) =>

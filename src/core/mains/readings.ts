@@ -5,7 +5,7 @@ import { behind } from './behind';
 import { BACKUP_SHARE } from './figures';
 import { APART, coilField, pairField, TWISTED } from './fields';
 import { heard, SILENT, type LineHum, type Reads, type TieHarmonic } from './hearing';
-import { chassisOf, dropOf, earthed } from './network';
+import { chassisOf, dropOf, earthed, leadOf, ownLeadOf, type Conductor } from './network';
 import { solveMains, type Harmonic } from './solve';
 import { leakageOf, type MainsSystem, type MainsUnit } from './system';
 import type { Tie } from './ties';
@@ -45,6 +45,8 @@ export interface MainsReadings {
   loads: Load[];
   /** What each leg of a split phase carries; empty where there is one. */
   legs: { leg: 1 | -1; amps: Amps; watts: number }[];
+  /** What runs in each earth conductor: the lead of an outlet, the own lead of a unit; all harmonics. */
+  earth: ({ outlet: string; amps: Amps } | { unit: string; amps: Amps })[];
   /** Flux density, in tesla, of what lines are said to run beside. */
   fields: { line: string; unit: string; tesla: number }[];
   /** No unit of those that are joined is on earth: what somebody feels who joins them to it, and the voltage before that. */
@@ -72,6 +74,7 @@ export function mainsReadings(system: MainsSystem): MainsReadings {
     lines,
     loads: loads(system),
     legs: legs(system),
+    earth: earthCurrents(system, harmonics),
     fields: fields(system),
     ...floatingOf(system, chassis, leakage),
   };
@@ -206,6 +209,15 @@ const loads = (system: MainsSystem): Load[] =>
       ...(backup && watts > 0 && { lasts: (3600 * backup * BACKUP_SHARE) / watts }),
     };
   });
+
+function earthCurrents({ outlets, units }: MainsSystem, harmonics: readonly Harmonic[]): MainsReadings['earth'] {
+  const hum = harmonics.filter(({ order }) => order !== undefined);
+  const amps = (conductor: Conductor): Amps => rms(hum.map(({ through }) => through(conductor)));
+  return [
+    ...outlets.map((outlet) => ({ outlet: outlet.name, amps: amps(leadOf(outlet)) })),
+    ...units.filter(earthed).map((unit) => ({ unit: unit.id, amps: amps(ownLeadOf(unit)) })),
+  ];
+}
 
 const legs = ({ units, volts }: MainsSystem): MainsReadings['legs'] =>
   units.some(({ leg }) => leg === -1)

@@ -3,7 +3,7 @@ import type { Amps, Hertz, Ohms, Volts } from '../units';
 import { behind } from './behind';
 import { currentShare, HIGHEST, INDUCTION, OWN_LENGTH, voltageShare } from './figures';
 import { inducedVolts } from './fields';
-import { chassisOf, earthed, earthOf, mainsNetlist, NEUTRAL, pieceOf } from './network';
+import { chassisOf, earthed, leadOf, mainsNetlist, NEUTRAL, ownLeadOf, pieceOf, type Conductor } from './network';
 import type { MainsSystem, MainsUnit } from './system';
 
 /** A frequency that is looked at: a harmonic of the mains by its order, or a tone of its own. */
@@ -47,6 +47,8 @@ export interface Harmonic {
   volts: (of: Node, over?: Node) => Complex;
   /** The same, and who gives what of it. */
   between: (of: Node, over?: Node) => GroundVolts;
+  /** The current in a conductor from one node to another, with what is induced in it. */
+  through: (conductor: Conductor) => Complex;
 }
 
 /**
@@ -80,7 +82,13 @@ export function solveMains(system: MainsSystem): Harmonic[] {
       });
       return { by, ohms: seen(of, over ?? GROUND), total: volts(of, over) };
     };
-    return [{ ...line, volts, between }];
+    const through = ({ from, to, ohms }: Conductor): Complex => {
+      const { re, im } = volts(from, to);
+      // An induced voltage stands as a source of current beside its conductor (Norton): that is no current of the ring.
+      const beside = driving.reduce((sum, { a, b, amps }) => sum + (a === from && b === to ? amps : 0), 0);
+      return { re: re / ohms, im: im / ohms - beside };
+    };
+    return [{ ...line, volts, between, through }];
   });
 }
 
@@ -114,20 +122,18 @@ function drivesOf(system: MainsSystem): Drive[] {
         };
       }),
   );
-  const through = behind(system);
-  const along = outlets.flatMap(({ name, from, length, ohms }): Drive[] =>
-    through.get(name)!.map((unit) => induced(unit, earthOf(name), earthOf(from), INDUCTION * length, ohms)),
+  const loads = behind(system);
+  const along = outlets.flatMap((outlet): Drive[] =>
+    loads.get(outlet.name)!.map((unit) => induced(unit, leadOf(outlet), INDUCTION * outlet.length)),
   );
-  const own = units
-    .filter(earthed)
-    .map((unit) => induced(unit, chassisOf(unit.id), earthOf(unit.outlet), INDUCTION * OWN_LENGTH, unit.own));
+  const own = units.filter(earthed).map((unit) => induced(unit, ownLeadOf(unit), INDUCTION * OWN_LENGTH));
   const fields = ties.flatMap((tie): Drive[] => {
     if (tie.ohms === undefined) return [];
     const { a, b, ohms } = pieceOf(tie, units);
     return (tie.strays ?? []).flatMap(({ unit: id, flux, coil }): Drive[] => {
       const unit = units.find((each) => each.id === id);
       if (!unit) return [];
-      const { unit: of, amps } = induced(unit, a, b, flux, ohms);
+      const { unit: of, amps } = induced(unit, { from: a, to: b, ohms }, flux);
       // What a coil radiates does not follow what the unit takes just now.
       const still: Drive['amps'] = ({ hz, order }) =>
         order === undefined || unit.plug === 'cells' ? 0 : (inducedVolts(flux, hz) * voltageShare(order, fifth)) / ohms;
@@ -138,10 +144,10 @@ function drivesOf(system: MainsSystem): Drive[] {
 }
 
 /** What a load induces in a conductor. @param henries flux around it per ampere */
-const induced = (unit: MainsUnit, a: Node, b: Node, henries: number, ohms: Ohms): Drive => ({
+const induced = (unit: MainsUnit, { from: a, to: b, ohms }: Conductor, henries: number): Drive => ({
   unit: unit.id,
   way: 'induction',
   a,
   b,
-  amps: (line) => inducedVolts(henries * unit.leg * currentOf(unit, line), line.hz) / Math.max(ohms, 1e-6),
+  amps: (line) => inducedVolts(henries * unit.leg * currentOf(unit, line), line.hz) / ohms,
 });

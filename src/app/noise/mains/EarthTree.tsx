@@ -24,7 +24,8 @@ export function EarthTree({
   const inLoop = new Set(worst?.units);
   const outletsInLoop = new Set(outletsOf(report, worst?.units ?? []));
   const numberOf = (tie: string) => loops.findIndex(({ ties }) => ties[0] === tie) + 1;
-  const weight = (heavy: boolean) => (heavy ? HEAVY : LIGHT);
+  const weight = (heavy: boolean, amps = 0) => (heavy ? HEAVY : byCurrent(amps));
+  const earthOf = useMemo(() => earthAmps(report), [report]);
   const ampsOf = (tie: string) => loops.find(({ ties }) => ties[0] === tie)?.amps ?? 0;
   // Heavy is what matters most; alarming only where it is heard.
   const alarm = report.findings.some(({ code }) => code === 'hum') ? palette.verdict.Watch : palette.text.primary;
@@ -47,7 +48,7 @@ export function EarthTree({
             d={elbow(from, { x, y }, from.x + BUS)}
             fill="none"
             stroke={ink(outletsInLoop.has(name))}
-            strokeWidth={weight(outletsInLoop.has(name))}
+            strokeWidth={weight(outletsInLoop.has(name), earthOf.outlets.get(name))}
           />
         ))}
         {heavyLast(layout.units, ({ id: unit }) => inLoop.has(unit)).map(({ id: unit, x, y, from }) =>
@@ -57,7 +58,7 @@ export function EarthTree({
               d={elbow(from, { x: x - 8, y }, from.x + BUS)}
               fill="none"
               stroke={ink(inLoop.has(unit))}
-              strokeWidth={weight(inLoop.has(unit))}
+              strokeWidth={weight(inLoop.has(unit), earthOf.units.get(unit))}
             />
           ) : null,
         )}
@@ -91,7 +92,7 @@ export function EarthTree({
                 d={`M${at} ${from}H${x}V${to}H${at}`}
                 fill="none"
                 stroke={ink(heavy)}
-                strokeWidth={heavy ? HEAVY : byCurrent(ampsOf(tie))}
+                strokeWidth={weight(heavy, ampsOf(tie))}
                 strokeDasharray={open ? '2 7' : `${5 + 3 * (n % 3)} 3`}
               />
               {number > 0 && (
@@ -118,7 +119,13 @@ export function EarthTree({
 }
 
 const [LIGHT, HEAVY] = [1.2, 3.5];
-/** A tie by what runs through its loop: one microampere is drawn light, one ampere nearly heavy. */
+/** What runs in every earth conductor. */
+const earthAmps = ({ readings: { earth } }: MainsReport) => ({
+  outlets: new Map(earth.flatMap((each) => ('outlet' in each ? [[each.outlet, each.amps] as const] : []))),
+  units: new Map(earth.flatMap((each) => ('unit' in each ? [[each.unit, each.amps] as const] : []))),
+});
+
+/** A conductor by what runs in it: one microampere is drawn light, one ampere nearly heavy. */
 const byCurrent = (amps: number): number =>
   Math.min(HEAVY - 0.5, LIGHT + 0.3 * Math.max(0, Math.log10(Math.max(amps, 1e-6) / 1e-6)));
 

@@ -48,8 +48,8 @@ export function MainsView({ rig, document, report, onChange }: Props) {
       )}
       <Typography variant="h2">Earth tree and ground loops</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Earth conductors from the left; shields and other connections at the right, dashed, the thicker the more current
-        runs. Loop 1, drawn heavy, is the one the worst line hears. Drag a unit onto an outlet to plug it in there.
+        Earth conductors from the left; shields and other connections at the right, dashed. The thicker, the more
+        current runs; loop 1, heaviest, is the one the worst line hears. Drag a unit onto an outlet to plug it in there.
       </Typography>
       {report && (
         <EarthTree

@@ -44,6 +44,7 @@ export function OutletTable({ document, report: { system, readings }, onChange }
       {system.outlets.map(({ name, from }) => {
         const own = document.mains?.outlets?.find((each) => each.name === name);
         const load = readings.loads.find(({ outlet }) => outlet === name);
+        const inEarth = readings.earth.find((each) => 'outlet' in each && each.outlet === name)?.amps;
         return (
           <tr key={name}>
             <th scope="row">{name}</th>
@@ -75,6 +76,7 @@ export function OutletTable({ document, report: { system, readings }, onChange }
             ))}
             <td>
               {load && `${quantity(load.amps, 'A')}, ${quantity(load.watts, 'W')}`}
+              {inEarth !== undefined && <div>{quantity(inEarth, 'A')} in its earth</div>}
               {load?.lasts !== undefined && <div>lasts about {Math.round(load.lasts / 60)} min</div>}
             </td>
             <td>
