@@ -43,7 +43,7 @@ export function drawn({ document, floors }: { document: RigDocument; floors: Flo
 }
 
 /** The mains side of a rig, as programs get it. */
-export const mains = (document: RigDocument): MainsAnswer => mainsAnswer(mainsReport(document));
+export const mains = (document: RigDocument): MainsAnswer => mainsAnswer(document);
 
 /** What a licensed electrician has to know of a rig. */
 export const brief = (document: RigDocument): Brief => electricianBrief(document, mainsReport(document));

@@ -13,6 +13,7 @@ import {
   heardOn,
   heardOnAll,
   humDifference,
+  mainsAsks,
   mainsReport,
   type HumDifference,
   type LineHum,
@@ -79,6 +80,8 @@ function answer(question: NoiseQuestion): NoiseAnswer {
     }
     case 'mains':
       return { ticket, ask: 'mains', report: mainsReport(question.document) };
+    case 'mains asks':
+      return { ticket, ask: 'mains asks', asks: mainsAsks(question.document, question.report) };
     case 'hunt': {
       const { hunt, document } = question;
       return { ticket, ask: 'hunt', view: huntView(hunt), difference: differenceOf(hunt, document) };

@@ -3,7 +3,7 @@ import type { PairReading } from '@/core/signal';
 import type { Computed } from '@/core/noise/ladder';
 import type { Measurement } from '@/core/noise/measurement';
 import type { Hunt, HuntView } from '@/core/noise/hunt';
-import type { HumDifference, MainsReport } from '@/core/mains';
+import type { HumDifference, MainsAsk, MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
 import type { Hertz, Seconds } from '@/core/units';
 
@@ -19,6 +19,7 @@ export type NoiseQuestion = { ticket: number } & (
   | { ask: 'budget'; document: RigDocument; line: string; gain?: number; hum?: MeasuredTones }
   | { ask: 'hunt'; hunt: Hunt; document: RigDocument }
   | { ask: 'mains'; document: RigDocument }
+  | { ask: 'mains asks'; document: RigDocument; report: MainsReport }
 );
 
 export type NoiseAnswer = { ticket: number } & (
@@ -26,6 +27,7 @@ export type NoiseAnswer = { ticket: number } & (
   | { ask: 'budget'; budget: NoiseBudget | NoBudget; remedies: NoiseRemedy[]; computed: Computed }
   | { ask: 'hunt'; view: HuntView; difference?: HumDifference }
   | { ask: 'mains'; report: MainsReport }
+  | { ask: 'mains asks'; asks: MainsAsk[] }
   | { ask: 'failed'; message: string }
 );
 

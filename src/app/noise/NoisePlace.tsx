@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useMemo, useState } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
-import { calibrated } from '@/core/mains';
+import { calibrated, type MainsAsk } from '@/core/mains';
 import { schoolsOf, type RigDocument } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
@@ -42,6 +42,9 @@ interface Props {
   opens?: string;
 }
 
+/** Always the same list. */
+const NONE: readonly MainsAsk[] = [];
+
 /** The Noise place: what lines should deliver, what they do deliver, and which part is responsible for the difference. */
 export function NoisePlace({ saved, kept, opens }: Props) {
   const rig = useRig(saved);
@@ -73,6 +76,11 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   );
   const { answer: mains, failed: noMains } = useAnswer(worker, askedMains, 'mains');
   const report = mains?.report;
+  const askedMore = useMemo(
+    () => (askedMains && report ? { ask: 'mains asks' as const, document: askedMains.document, report } : undefined),
+    [askedMains, report],
+  );
+  const { answer: asks } = useAnswer(worker, askedMore, 'mains asks');
   // What was measured was measured on the side as it is: that is kept with it before anything changes.
   const changeMains = (how: (from: RigDocument) => RigDocument) =>
     change((from) => how(report ? calibrated(from, report.readings) : from));
@@ -106,6 +114,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
             rig={saved.id}
             document={document}
             report={report}
+            asks={asks?.asks ?? NONE}
             failed={noMains}
             onChange={changeMains}
             onTold={setMessage}

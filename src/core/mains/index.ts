@@ -1,5 +1,6 @@
 /** The mains side of a job as a circuit: who leaks, what induces, which line hears what, and what each remedy would change. */
 export { mainsAnswer, type MainsAnswer } from './answer';
+export { mainsAsks, type MainsAsk } from './asks';
 export { calibrated } from './calibrated';
 export { usualSupply } from './figures';
 export { measuredEdit, isUsed, withMainsEdit, withOutlet, withoutOutlet, type MainsEdit } from './edits';

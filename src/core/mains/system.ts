@@ -207,13 +207,31 @@ function legOf({ balanced, outlets = [] }: Mains = {}, outlet: string | undefine
 }
 
 /** As stated; else as the rig says how its device or its source stands to earth; else as its kind usually is. */
-function plugOf({ devices, lines }: RigDocument, { plug, kind, device: id, line: of }: Unit): MainsPlug {
-  const device = devices.find((each) => each.id === id);
+function plugOf(document: RigDocument, unit: Unit): MainsPlug {
+  const device = document.devices.find((each) => each.id === unit.device);
+  if (unit.plug) return unit.plug;
+  if (device?.batteries && !device.ground) return 'cells';
+  return (
+    ({ earthed: 'three-pin', floating: 'two-pin', unknown: undefined }[groundOf(document, unit)] as
+      MainsPlug | undefined) ??
+    USUALLY[unit.kind] ??
+    'three-pin'
+  );
+}
+
+/** How the rig says that a device or a source stands to earth. */
+function groundOf({ devices, lines }: RigDocument, { device: id, line: of }: Unit): 'earthed' | 'floating' | 'unknown' {
   const line = lines.find((each) => each.id === of);
   const source = line && !startsAtLink(line) ? line.source.choices?.ground : undefined;
-  const known = { earthed: 'three-pin', floating: 'two-pin', unknown: undefined } as const;
-  const said = device?.ground ?? (source as keyof typeof known | undefined) ?? 'unknown';
-  return plug ?? (device?.batteries && !device.ground ? 'cells' : (known[said] ?? USUALLY[kind] ?? 'three-pin'));
+  const said = devices.find((each) => each.id === id)?.ground ?? source;
+  return said === 'earthed' || said === 'floating' ? said : 'unknown';
+}
+
+/** Whether anybody has said how a unit is plugged in. */
+export function isPlugKnown(document: RigDocument, id: string): boolean {
+  const unit = document.units?.find((each) => each.id === id);
+  const device = document.devices.find((each) => unlisted(each.id) === id);
+  return unit ? unit.plug !== undefined || groundOf(document, unit) !== 'unknown' : device?.ground !== undefined;
 }
 
 /** Every outlet that is stated, named by a unit, or named by another one; what nobody describes has a usual lead. */

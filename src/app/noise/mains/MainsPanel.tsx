@@ -5,7 +5,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { COSTS, measuredEdit, withMainsEdit, type MainsRemedy, type MainsReport } from '@/core/mains';
+import { COSTS, measuredEdit, withMainsEdit, type MainsAsk, type MainsRemedy, type MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
 import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
@@ -13,18 +13,21 @@ import { TermText } from '@/ui/help/TermText';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { FigureCell } from './FigureCell';
 import { VERDICTS } from './verdicts';
+import { WorthKnowing } from './WorthKnowing';
 
 interface Props {
   rig: string;
   document: RigDocument;
   report: MainsReport | undefined;
+  /** What would be worth finding out; it comes after the findings. */
+  asks: readonly MainsAsk[];
   failed?: string;
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
 }
 
 /** What is wrong with the mains side, worst first, and what each remedy would change. */
-export function MainsPanel({ rig, document, report, failed, onChange, onTold }: Props) {
+export function MainsPanel({ rig, document, report, asks, failed, onChange, onTold }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
@@ -73,6 +76,7 @@ export function MainsPanel({ rig, document, report, failed, onChange, onTold }: 
           ))}
         </Box>
       ))}
+      <WorthKnowing asks={asks} onChange={onChange} />
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
         Protective earth is never lifted, for no hum. Sockets, boards and fixed wiring: a licensed electrician, under
         local code. Remedies stand in the order of what they cost; what each changes is known better than the level

@@ -1,0 +1,89 @@
+'use client';
+
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { withMainsEdit, withOutlet, type MainsAsk } from '@/core/mains';
+import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
+import { OUTLET_FIGURES, UNIT_FIGURES } from '@/core/rig/deviceFigures';
+import { FigureCell } from './FigureCell';
+import { SelectCell } from './SelectCell';
+
+interface Props {
+  asks: readonly MainsAsk[];
+  onChange: (change: (from: RigDocument) => RigDocument) => void;
+}
+
+/** The few things nobody has said that decide whether a line is above the target; whatever else is unknown changes nothing. */
+export function WorthKnowing({ asks, onChange }: Props) {
+  if (asks.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="Worth finding out"
+      sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
+    >
+      <Typography variant="h3" component="h3">
+        Worth finding out
+      </Typography>
+      <Typography variant="body2" color="textSecondary">
+        Typical values stand in for the rest. These decide whether a line is above your target.
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {asks.map((ask) => (
+          <Box
+            component="li"
+            key={ask.what}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              borderTop: 1,
+              borderColor: 'divider',
+              py: 0.75,
+              mt: 0.75,
+            }}
+          >
+            <Box sx={{ flex: 1 }}>
+              <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                {ask.what}
+              </Typography>
+              <Typography variant="body2">{ask.why}</Typography>
+            </Box>
+            <Answer ask={ask} onChange={onChange} />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Answer({ ask: { about, what }, onChange }: { ask: MainsAsk; onChange: Props['onChange'] }) {
+  if ('outlet' in about)
+    return (
+      <FigureCell
+        label={`${what}, if known`}
+        range={OUTLET_FIGURES.length}
+        usual={OUTLET_FIGURES.length.unit}
+        onSet={(length) => onChange((from) => withOutlet(from, about.outlet, (own) => ({ ...own, length })))}
+      />
+    );
+  const { unit, figure } = about;
+  if (figure === 'plug')
+    return (
+      <SelectCell
+        label={`${what}, if known`}
+        value=""
+        options={[['', 'unknown'], ...Object.entries(PLUGS)]}
+        width={140}
+        onChoose={(to) => to && onChange((from) => withMainsEdit(from, { do: 'plug', unit, plug: to as MainsPlug }))}
+      />
+    );
+  return (
+    <FigureCell
+      label={`${what}, if known`}
+      range={UNIT_FIGURES[figure]}
+      usual={UNIT_FIGURES[figure].unit}
+      onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit, figure, to }))}
+    />
+  );
+}
