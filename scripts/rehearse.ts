@@ -8,7 +8,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { noiseBudget } from '@/core/noise/budget';
 import { componentsOf } from '@/core/noise/components';
-import { huntView, suspectsOf, type Hunt } from '@/core/noise/hunt';
+import { huntView, stepSpectrum, suspectsOf, type Hunt } from '@/core/noise/hunt';
 import { LADDERS, ladderKind, ladderResult, type Rung, type RungReading } from '@/core/noise/ladder';
 import { measurementOf, type Measurement } from '@/core/noise/measurement';
 import { computedTones, expectedOn, heardOn, humTones } from '@/core/mains';
@@ -85,7 +85,7 @@ class Evening {
       const { next } = huntView(saved.hunt);
       if (!next) return;
       const { measurement } = recorded(document, line, { name: `hunt ${saved.version}`, on: next.on });
-      const step = { on: next.on, components: componentsOf(measurement.reading) };
+      const step = { on: next.on, components: componentsOf(measurement.reading), spectrum: stepSpectrum(measurement) };
       const at = this.after(75);
       const told = { at, who, text: stepText(saved.hunt, step) };
       saved = changeHunt(this.store, rig, saved.id, saved.version, { step: { ...step, at } }, told)!;

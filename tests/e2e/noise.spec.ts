@@ -371,6 +371,16 @@ test('the mains side by mouse, by table and by what was measured', async ({ page
   await page.getByLabel('Between the shells, unplugged: Laptop, playback').fill('');
   await page.keyboard.press('Enter');
   const may = page.getByRole('article', { name: /^Laptop, playback may hum: .* ± 12 dB/ });
+  // What decides is asked for, and what is answered is asked for no more.
+  const worth = page.getByRole('region', { name: 'Worth finding out' });
+  const ask = worth.getByRole('textbox').first();
+  const asked = await ask.getAttribute('aria-label');
+  expect(asked).toMatch(/^(Current|Filter capacitor|Length) .*, if known$/);
+  await ask.fill('1');
+  await page.keyboard.press('Enter');
+  await expect(worth.getByLabel(asked!)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(worth.getByLabel(asked!)).toBeVisible();
   await may.getByLabel('Between the shells, unplugged of Laptop, playback').fill('40');
   await page.keyboard.press('Enter');
   await expect(hum).toContainText('From what was measured: ± 4 dB.');
@@ -397,7 +407,7 @@ test('the mains side by mouse, by table and by what was measured', async ({ page
   await page.getByRole('button', { name: 'Remove spare strip' }).press('Enter');
   await expect(spare).toHaveCount(0);
   const out = await page.request.get(`/api/rigs/${rig}/mains-table`);
-  expect(await out.text()).toContain('unit,Fan,motor,,audio strip,,,,12');
+  expect(await out.text()).toContain('unit,Fan,motor,,audio strip,,,,,12');
   await page.getByRole('link', { name: 'Brief for an electrician' }).click();
   await expect(page.getByRole('heading', { name: 'Brief for a licensed electrician' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText('Out of use: Earth of stage strip: 1.4 Ω');
@@ -436,6 +446,12 @@ test('a unit that a hunt found goes to the repair shop, and its record stays wit
   await page.getByRole('button', { name: 'For the repair shop: Laptop, hum' }).click();
   await expect(page.getByRole('heading', { name: 'For the repair shop: Laptop' })).toBeVisible();
   await expect(page.getByRole('main')).toContainText(/It disturbs with everything else unplugged|Not proven yet/);
+  await expect(
+    page.getByRole('img', { name: /^Spectrum with it and without it, most louder with it at \d+ Hz/ }),
+  ).toBeVisible();
+  // Of what was kept of the line, one recording with it.
+  await page.getByRole('combobox', { name: 'Recording with it' }).click();
+  await page.getByRole('option').nth(1).click();
   await page.getByLabel('Serial number').fill('MW-0451');
   await page.getByLabel('What was done').fill('Jack replaced');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
@@ -450,6 +466,7 @@ test('a unit that a hunt found goes to the repair shop, and its record stays wit
   await expect(told).toContainText('Saved.');
   await page.reload();
   await expect(page.getByLabel('Serial number')).toHaveValue('MW-0451');
+  await expect(page.getByRole('combobox', { name: 'Recording with it' })).toContainText('UTC');
   await expect(page.getByRole('list', { name: 'Who was asked' })).toContainText('clean the jack first');
   // Asked for again from the hunt, it is this record.
   const record = page.url();

@@ -11,7 +11,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useMemo, useState } from 'react';
 import { componentsOf } from '@/core/noise/components';
 import { withMainsEdit } from '@/core/mains';
-import type { NextStep } from '@/core/noise/hunt';
+import { stepSpectrum, type NextStep } from '@/core/noise/hunt';
 import { startsAtLink, type RigDocument, type Unit } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { ask } from '@/ui/shell/ask';
@@ -71,12 +71,13 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
   );
   const take = useCallback(
     (measured: Measured) => {
-      const [{ reading }] = measured.measurements;
+      const [measurement] = measured.measurements;
+      const { reading } = measurement;
       if (!reading.usable) {
         setProblem(`Not taken: ${reading.reasons.map(({ text }) => text).join(' ')}`);
         return;
       }
-      void tell({ step: { on, components: componentsOf(reading) } });
+      void tell({ step: { on, components: componentsOf(reading), spectrum: stepSpectrum(measurement) } });
     },
     [on, tell],
   );

@@ -13,6 +13,8 @@ const work = exactly<ShopWork>({
   warranty: day,
 });
 
+const measurement = Joi.number().integer().min(1).max(1e12);
+
 const said = {
   serial: text(120),
   item: identifier,
@@ -22,6 +24,7 @@ const said = {
     .max(MOST_ASKED)
     .default([]),
   done: work,
+  recordings: Joi.object({ heard: measurement, silent: measurement }),
   again: text(500),
 };
 

@@ -13,6 +13,8 @@ export interface ShopRecord {
   /** Who was asked, and what they said. */
   asked: { who: string; said: string; on: string }[];
   done?: ShopWork;
+  /** Recordings of it, by the numbers of what was kept on that rig. */
+  recordings?: { heard?: number; silent?: number };
   /** Measured again after it came back, in words: level, line, conditions. */
   again?: string;
 }

@@ -1,13 +1,14 @@
 import type { ShopRecord } from './shop';
 
 /** What may be said of a record after it was begun. */
-export type ShopSaid = Pick<ShopRecord, 'serial' | 'item' | 'unchanged' | 'asked' | 'done' | 'again'>;
+export type ShopSaid = Pick<ShopRecord, 'serial' | 'item' | 'unchanged' | 'asked' | 'done' | 'recordings' | 'again'>;
 
 /** What each field is called where it is shown. */
 export const SHOP_FIELDS: Record<Exclude<keyof ShopSaid, 'asked'>, string> = {
   serial: 'Serial number',
   item: 'Item of the kit',
   unchanged: 'What was tried and changed nothing',
+  recordings: 'Recordings',
   done: 'What was done',
   again: 'Measured again',
 };

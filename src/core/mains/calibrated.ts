@@ -1,4 +1,5 @@
 import type { LineGround, RigDocument } from '../rig';
+import { calculatedThen } from './edits';
 import type { MainsReadings } from './readings';
 
 /**
@@ -14,9 +15,7 @@ export function calibrated(document: RigDocument, { lines }: MainsReadings): Rig
       ...mains,
       lines: mains.lines.map((own): LineGround => {
         const open = lines.find(({ line }) => line === own.line)?.open;
-        return own.shells && !own.against && open
-          ? { ...own, against: { value: open * 1e3, unit: 'mV', basis: 'assumed' } }
-          : own;
+        return own.shells && !own.against && open ? { ...own, against: calculatedThen(open) } : own;
       }),
     },
   };

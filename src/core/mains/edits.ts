@@ -49,7 +49,14 @@ export const measuredEdit = (
   line,
   figure,
   ...(to && { to }),
-  ...(figure === 'shells' && to && open && { against: { value: open * 1e3, unit: 'mV', basis: 'assumed' } }),
+  ...(figure === 'shells' && to && open && { against: calculatedThen(open) }),
+});
+
+/** What is calculated between the shells of a line, as it is kept beside what was measured there. */
+export const calculatedThen = (open: Volts): Figure => ({
+  value: Number((open * 1e3).toPrecision(5)),
+  unit: 'mV',
+  basis: 'assumed',
 });
 
 /** A rig with a change made; what is no unit of its own yet, as a device that nobody has listed, becomes one. */

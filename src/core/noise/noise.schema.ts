@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { UNIT_KIND_NAMES, MOST_SUSPECTS, WAYS, type Hunt, type HuntStep } from './hunt';
+import { UNIT_KIND_NAMES, MOST_POINTS, MOST_SUSPECTS, WAYS, type Hunt, type HuntStep } from './hunt';
 import { COMPONENT_NAMES } from './components';
 import { ORIGINS, type KeptLadder, type KeptMeasurement } from './kept';
 import { LADDERS, RUNGS } from './ladder';
@@ -181,6 +181,11 @@ export const huntChangeSchema: Joi.ObjectSchema<{
     components: Joi.object(
       Object.fromEntries(COMPONENT_NAMES.map((name) => [name, Joi.number().min(0).max(10).required()])),
     ).required(),
+    spectrum: Joi.array()
+      .items(
+        Joi.object({ hz: Joi.number().min(1).max(2e5).required(), level: Joi.number().min(-400).max(60).required() }),
+      )
+      .max(MOST_POINTS),
   }),
   undo: Joi.valid(true),
 }).xor('step', 'undo');

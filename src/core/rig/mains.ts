@@ -53,6 +53,7 @@ export const CONNECTIONS = {
   USB: 'USB',
   network: 'shielded network lead',
   display: 'display lead',
+  antenna: 'antenna lead',
   metal: 'rack, hull or stage of metal',
   bond: 'bonding lead',
 } as const;

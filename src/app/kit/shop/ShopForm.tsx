@@ -20,13 +20,15 @@ import { saidIn, useShopDraft, type ShopFields } from './useShopDraft';
 interface Props {
   saved: SavedShop;
   items: readonly { id: string; name: string }[];
+  /** What was kept of the line that heard it, newest first. */
+  recordings: readonly { id: number; told: string; sound?: string }[];
 }
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const today = () => new Date().toISOString().slice(0, 10);
 
 /** What is said of a unit for the shop: serial number, what changed nothing, who was asked, what was done. */
-export function ShopForm({ saved, items }: Props) {
+export function ShopForm({ saved, items, recordings }: Props) {
   const { draft, typed, change, begin, discard, forget } = useShopDraft(saved);
   const { form } = draft;
   const { question, work } = form;
@@ -110,6 +112,22 @@ export function ShopForm({ saved, items }: Props) {
             slotProps: { htmlInput: { maxLength: 1000 } },
           })}
         </Row>
+        <h2>Recordings</h2>
+        {recordings.length === 0 ? (
+          <p>Nothing is kept of this line. Measure it in the Noise place and keep the figures, with the audio.</p>
+        ) : (
+          <Row>
+            {(['heard', 'silent'] as const).map((which) => (
+              <Recording
+                key={which}
+                label={which === 'heard' ? 'Recording with it' : 'Recording without it'}
+                value={form.recordings[which]}
+                recordings={recordings}
+                onChoose={(to) => set({ recordings: { ...form.recordings, [which]: to } })}
+              />
+            ))}
+          </Row>
+        )}
         <h2>Who was asked</h2>
         <Box component="ul" aria-label="Who was asked" sx={{ m: 0, pl: 2.5 }}>
           {form.asked.map(({ who, said: words, on }, n) => (
@@ -197,6 +215,49 @@ export function ShopForm({ saved, items }: Props) {
           </Button>
         </DialogActions>
       </Dialog>
+    </Box>
+  );
+}
+
+/** A measurement that was kept, and its sound where that was kept too. */
+function Recording({
+  label,
+  value,
+  recordings,
+  onChoose,
+}: {
+  label: string;
+  value: string;
+  recordings: Props['recordings'];
+  onChoose: (to: string) => void;
+}) {
+  const chosen = recordings.find(({ id }) => String(id) === value);
+  const gone = value !== '' && !chosen;
+  return (
+    <Box sx={{ flex: '1 1 300px' }}>
+      <TextField
+        select
+        fullWidth
+        label={label}
+        value={value}
+        onChange={({ target }) => onChoose(target.value)}
+        error={gone}
+        helperText={gone && 'This recording was removed. Choose another one.'}
+      >
+        <MenuItem value="">none</MenuItem>
+        {gone && <MenuItem value={value}>removed</MenuItem>}
+        {recordings.map(({ id, told }) => (
+          <MenuItem key={id} value={String(id)}>
+            {told}
+          </MenuItem>
+        ))}
+      </TextField>
+      {chosen?.sound && (
+        <Box sx={{ mt: 0.5, '@media print': { display: 'none' } }}>
+          <audio controls preload="none" src={chosen.sound} aria-label={`${label}: sound`} style={{ width: '100%' }} />
+        </Box>
+      )}
+      {chosen && !chosen.sound && <Typography variant="body2">Its figures were kept, not its sound.</Typography>}
     </Box>
   );
 }

@@ -1,10 +1,11 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import type { KeptMeasurement } from '@/core/noise/kept';
 import { COMPONENTS, COMPONENT_NAMES } from '@/core/noise/components';
 import { shopCase, type HuntStep } from '@/core/noise/hunt';
 import { ofPower } from '@/core/signal';
 import { quantity } from '@/core/units/format';
-import { loadHunt, type SavedHunt } from '@/store/noise';
+import { loadHunt, loadMeasurements, type SavedHunt } from '@/store/noise';
 import { loadKit } from '@/store/kit';
 import { loadRig } from '@/store/rigs';
 import { loadShopRecord } from '@/store/shop';
@@ -12,6 +13,7 @@ import { LocalTime } from '@/ui/shell/LocalTime';
 import { Paper } from '@/ui/shell/Paper';
 import { HuntSteps } from '../../noise/HuntSteps';
 import { onStore } from '../../onStore';
+import { PairSpectrum } from './PairSpectrum';
 import { ShopForm } from './ShopForm';
 
 export const metadata: Metadata = { title: 'For the repair shop' };
@@ -27,6 +29,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const hunt = of && loadHunt(store, rig.id, of.id);
   const document = loadRig(store, rig.id)?.document;
   const items = loadKit(store).map(({ id, name }) => ({ id, name }));
+  const recordings = recordingsOf(loadMeasurements(store, rig.id), rig.id, of?.line);
   return (
     <Paper
       title={`For the repair shop: ${unit}`}
@@ -54,10 +57,21 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
         Never opened here: what is inside a mains unit is for the shop. Protective earth stays on; a unit that tingles
         or whose earth is in doubt is out of use until it comes back.
       </p>
-      <ShopForm saved={saved} items={items} />
+      <ShopForm saved={saved} items={items} recordings={recordings} />
     </Paper>
   );
 });
+
+/** What was kept of a line, or of the whole rig, newest first; with where its sound is. */
+const recordingsOf = (kept: readonly KeptMeasurement[], rig: string, line: string | undefined) =>
+  kept
+    .filter((each) => line === undefined || each.line === line)
+    .toReversed()
+    .map(({ id, at, name, measurement, audio }) => ({
+      id,
+      told: `${at.slice(0, 10)} ${at.slice(11, 16)} UTC, ${name}, ${quantity(measurement.reading.rmsDbfs, 'dBFS')}`,
+      ...(audio && { sound: `/api/rigs/${rig}/measurements/${id}/audio` }),
+    }));
 
 /** What a hunt proves of the unit. */
 function Proof({ saved: { hunt }, suspect, line }: { saved: SavedHunt; suspect: string; line: string }) {
@@ -92,6 +106,11 @@ function Proof({ saved: { hunt }, suspect, line }: { saved: SavedHunt; suspect: 
           ))}
         </tbody>
       </table>
+      {alone?.spectrum ? (
+        <PairSpectrum heard={alone.spectrum} silent={without?.spectrum} />
+      ) : (
+        alone && <p>No spectrum: this hunt was measured before spectra were kept.</p>
+      )}
       <HuntSteps hunt={hunt} />
     </>
   );

@@ -11,6 +11,8 @@ export interface ShopFields {
   item: string;
   unchanged: string;
   again: string;
+  /** Numbers of measurements. */
+  recordings: { heard: string; silent: string };
   asked: ShopSaid['asked'];
   /** Who is being asked now. */
   question: { who: string; said: string };
@@ -24,27 +26,43 @@ interface Draft {
   form: ShopFields;
 }
 
-const saidOf = ({ serial, item, unchanged, asked, done, again }: ShopSaid): ShopSaid => ({
+const saidOf = ({ serial, item, unchanged, asked, done, recordings, again }: ShopSaid): ShopSaid => ({
   asked,
-  ...said({ serial, item, unchanged, done, again }),
+  ...said({ serial, item, unchanged, recordings, done, again }),
 });
 
-const fieldsOf = ({ serial = '', item = '', unchanged = '', again = '', asked, done }: ShopSaid): ShopFields => ({
+const fieldsOf = ({
+  serial = '',
+  item = '',
+  unchanged = '',
+  again = '',
+  asked,
+  recordings,
+  done,
+}: ShopSaid): ShopFields => ({
   serial,
   item,
   unchanged,
   again,
+  recordings: { heard: String(recordings?.heard ?? ''), silent: String(recordings?.silent ?? '') },
   asked,
   question: { who: '', said: '' },
   work: { what: '', by: '', on: '', cost: '', warranty: '', ...done },
 });
 
 /** What the fields say, as a record has it. @param on today, as year-month-day */
-export function saidIn({ serial, item, unchanged, again, asked, question, work }: ShopFields, on: string): ShopSaid {
+export function saidIn(
+  { serial, item, unchanged, again, recordings, asked, question, work }: ShopFields,
+  on: string,
+): ShopSaid {
   const { what, by, on: day, ...more } = work;
+  const numbers = Object.fromEntries(
+    Object.entries(recordings).flatMap(([which, number]) => (number ? [[which, Number(number)]] : [])),
+  );
   return {
     ...said({ serial: serial.trim(), item, unchanged: unchanged.trim(), again: again.trim() }),
     asked: question.who.trim() ? [...asked, { who: question.who.trim(), said: question.said.trim(), on }] : asked,
+    ...(Object.keys(numbers).length && { recordings: numbers }),
     ...(what.trim() && { done: { what: what.trim(), by: by.trim(), on: day, ...said(more) } }),
   };
 }

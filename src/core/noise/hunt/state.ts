@@ -1,4 +1,5 @@
 import type { Components } from '../components';
+import type { Measurement } from '../measurement';
 import type { On } from './explain';
 import type { Suspect } from './suspects';
 
@@ -14,6 +15,8 @@ export interface HuntStep {
   /** Ids of the suspects that were on. */
   on: string[];
   components: Components;
+  /** Density in dBFS per hertz; absent in hunts from before it was kept. */
+  spectrum?: Measurement['spectrum'];
   /** When, in UTC. */
   at: string;
 }
