@@ -29,7 +29,7 @@ test('what decides whether a line is above the target is asked for, and what sta
   for (const { line, why, apart } of asks) {
     expect(line).toBe('laptop');
     expect(why).toMatch(
-      /^Laptop, playback hears with .+ −\d+(\.\d)? dBFS, with .+ −\d+(\.\d)? dBFS; your target is −\d+ dBFS\.$/,
+      /^Laptop, playback hears −\d+(\.\d)? dBFS with .+ and −\d+(\.\d)? dBFS with .+; your target is −\d+ dBFS\.$/,
     );
     expect(apart).toBeGreaterThan(0);
   }
@@ -39,7 +39,7 @@ test('answered as it is asked, each of its two values puts the line on its own s
   const ask = asksOf(near).find(({ about }) => 'unit' in about && about.figure === 'current')!;
   const { unit } = ask.about as { unit: string };
   const target = Number(near.schools!.noiseFloor);
-  const [low, high] = [...ask.why.matchAll(/with ([\d.]+) (m?A) /g)].map(([, value, of]) =>
+  const [low, high] = [...ask.why.matchAll(/with ([\d.]+) (m?A)/g)].map(([, value, of]) =>
     laptopAt(
       withMainsEdit(near, {
         do: 'figure',

@@ -69,9 +69,9 @@ export function mainsAsks(document: RigDocument, { system, readings }: MainsRepo
         const [low, high] = [Math.min(...levels), Math.max(...levels)];
         if (low > target || high <= target) return [];
         const told = ends.map(
-          ({ said }, n) => `${said} ${levels[n] <= SILENT + hum.toDbfs! ? 'nothing' : readIn(document, levels[n])}`,
+          ({ said }, n) => `${levels[n] <= SILENT + hum.toDbfs! ? 'nothing' : readIn(document, levels[n])} ${said}`,
         );
-        const why = `${hum.name} hears ${told.join(', ')}; your target is ${quantity(target, 'dBFS')}.`;
+        const why = `${hum.name} hears ${told.join(' and ')}; your target is ${quantity(target, 'dBFS')}.`;
         return [{ line: hum.line, about, what, why, apart: high - low }];
       }),
     )

@@ -1,9 +1,12 @@
+'use client';
+
 import Box from '@mui/material/Box';
 import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import type { HuntStep } from '@/core/noise/hunt';
-import { DECADES } from '../../noise/scales';
+import { DECADES, NARROW_DECADES } from '../../noise/scales';
+import { useChartWidth } from '../../noise/useChartWidth';
 
-const [WIDTH, HEIGHT] = [760, 230];
+const HEIGHT = 230;
 const MARGIN = { top: 10, right: 12, bottom: 22, left: 44 };
 const [FROM, TO] = [16, 20_500];
 const INK = '#111';
@@ -13,10 +16,11 @@ type Spectrum = NonNullable<HuntStep['spectrum']>;
 
 /** What was heard with a unit and without it, over frequency; for paper: told apart without colour. */
 export function PairSpectrum({ heard, silent }: { heard: Spectrum; silent?: Spectrum }) {
+  const width = useChartWidth();
   const shown = (spectrum: Spectrum = []) => spectrum.filter(({ hz, level }) => hz >= FROM && hz <= TO && level > -199);
   const [withIt, without] = [shown(heard), shown(silent)];
   const [least = -140, most = -60] = extent([...withIt, ...without], ({ level }) => level);
-  const x = scaleLog([FROM, TO], [MARGIN.left, WIDTH - MARGIN.right]);
+  const x = scaleLog([FROM, TO], [MARGIN.left, width - MARGIN.right]);
   const y = scaleLinear([least - 3, most + 3], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   const path = curveLine<Spectrum[number]>(
     ({ hz }) => x(hz),
@@ -27,23 +31,23 @@ export function PairSpectrum({ heard, silent }: { heard: Spectrum; silent?: Spec
       <figcaption>Spectrum, dBFS per hertz: solid with it{without.length > 0 && ', dashed without it'}</figcaption>
       <Box
         component="svg"
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-label={`Spectrum with it${without.length ? ' and without it' : ''}, ${loudest(withIt, without)}`}
-        sx={{ width: '100%', maxWidth: WIDTH, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
+        sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
         {y.ticks(5).map((tick) => (
           <g key={tick}>
-            <line x1={MARGIN.left} x2={WIDTH - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke="#ccc" />
+            <line x1={MARGIN.left} x2={width - MARGIN.right} y1={y(tick)} y2={y(tick)} stroke="#ccc" />
             <text x={MARGIN.left - 6} y={y(tick) + 4} textAnchor="end" fill={GREY}>
               {String(tick).replace('-', '−')}
             </text>
           </g>
         ))}
-        {DECADES.map(([hz, text]) => (
+        {(width > 500 ? DECADES : NARROW_DECADES).map(([hz, text]) => (
           <text
             key={hz}
-            x={Math.min(x(hz), WIDTH - MARGIN.right)}
+            x={Math.min(x(hz), width - MARGIN.right)}
             y={HEIGHT - 7}
             textAnchor={hz === 20_000 ? 'end' : 'middle'}
             fill={GREY}

@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { measuredEdit, withMainsEdit, WAYS, type LineHum, type MainsReport } from '@/core/mains';
 import type { RigDocument } from '@/core/rig';
@@ -52,7 +53,9 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
               {recorded(reads, toDbfs) ?? '–'}
               {whine && whine.reads['as-set'] > INAUDIBLE && <div>whine {recorded(whine.reads, toDbfs) ?? '–'}</div>}
             </td>
-            <td>{most ? `${nameOf(most.unit)}: ${WAYS[most.way]}, ${Math.round(100 * most.share)} %` : '–'}</td>
+            <Box component="td" sx={{ '&&': { whiteSpace: 'normal' } }}>
+              {most ? `${nameOf(most.unit)}: ${WAYS[most.way]}, ${Math.round(100 * most.share)} %` : '–'}
+            </Box>
           </tr>
         ))}
       </MainsTable>

@@ -10,9 +10,8 @@ import type { RigDocument } from '@/core/rig';
 import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { TermText } from '@/ui/help/TermText';
-import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { FigureCell } from './FigureCell';
-import { VERDICTS } from './verdicts';
+import { FindingMark } from './FindingMark';
 import { WorthKnowing } from './WorthKnowing';
 
 interface Props {
@@ -46,7 +45,7 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
           aria-label={finding.what}
           sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
         >
-          <VerdictMark verdict={VERDICTS[finding.severity]} />
+          <FindingMark finding={finding} />
           <Typography variant="h3" component="h3">
             {finding.what}
           </Typography>

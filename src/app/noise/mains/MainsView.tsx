@@ -9,13 +9,12 @@ import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/
 import { FIFTH } from '@/core/rig/deviceFigures';
 import { Choice } from '@/ui/shell/Choice';
 import { Late } from '@/ui/shell/Late';
-import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { ConnectionTable } from './ConnectionTable';
 import { BesideTable } from './BesideTable';
 import { EarthTree } from './EarthTree';
 import { FigureCell } from './FigureCell';
+import { FindingMark } from './FindingMark';
 import { HeardTable } from './HeardTable';
-import { VERDICTS } from './verdicts';
 import { OutletTable } from './OutletTable';
 import { UnitDetails } from './UnitDetails';
 import { UnitTable } from './UnitTable';
@@ -42,7 +41,7 @@ export function MainsView({ rig, document, report, onChange }: Props) {
     <Box sx={{ px: 2, pt: 2, pb: 5, height: { md: '100%' }, overflowY: { md: 'auto' } }}>
       {report && (
         <Box sx={{ display: { lg: 'none' }, mb: 1.5 }}>
-          <VerdictMark verdict={VERDICTS[report.findings[0].severity]} />
+          <FindingMark finding={report.findings[0]} />
           <Typography sx={{ fontWeight: 650 }}>{report.findings[0].what}</Typography>
         </Box>
       )}
