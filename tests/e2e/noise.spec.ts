@@ -338,6 +338,19 @@ test('the mains side: drawn, a strip out of use told first, a unit moved by keyb
   await expect(first).toContainText('Hold desk has no protective earth');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(nothing).toBeVisible();
+  // A figure is taken over by Enter, and the keyboard goes on from there; Escape brings back what stood there.
+  const [amps, filter] = ['Current from the mains', 'Capacitor from live to chassis'].map((figure) =>
+    page.getByLabel(`${figure}: Hold desk`, { exact: true }),
+  );
+  await amps.fill('0.7');
+  await page.keyboard.press('Enter');
+  await expect(amps).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(filter).toBeFocused();
+  await page.keyboard.type('2,2');
+  await page.keyboard.press('Escape');
+  await expect(filter).toHaveValue('');
+  await expect(amps).toHaveValue('0.7');
   await page.getByLabel('Another unit').fill('Projector');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('combobox', { name: 'Plug of Projector' })).toBeVisible();

@@ -66,8 +66,8 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
       )}
       {item.role !== 'device' && <Facts part={item.part} kind={kindOfPart(item.role, item.part.kind)} />}
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: '1fr 90px' }}>
-        <NameField key={item.name} value={item.name} onChange={(name) => name && onChange({ ...item, name })} />
-        <CountField key={item.count} value={item.count} onChange={(count) => onChange({ ...item, count })} />
+        <NameField key={item.id} value={item.name} onChange={(name) => name && onChange({ ...item, name })} />
+        <CountField key={item.id} value={item.count} onChange={(count) => onChange({ ...item, count })} />
       </Box>
       <TextSave
         label="Data sheet"
@@ -230,15 +230,22 @@ function answerFor(item: KitItem, asked: Asked, fact: Answer['fact']): Answer | 
 }
 
 function CountField({ value, onChange }: { value: number; onChange: (count: number) => void }) {
-  const [draft, setDraft] = useState(String(value));
-  const count = Number(draft);
-  const bad = !/^\d{1,3}$/.test(draft.trim());
+  const [draft, setDraft] = useState<string>();
+  const text = draft ?? String(value);
+  const count = Number(text);
+  const bad = !/^\d{1,3}$/.test(text.trim());
+  const commit = () => {
+    if (bad) return;
+    setDraft(undefined);
+    if (count !== value) onChange(count);
+  };
   return (
     <TextField
       label="Count"
-      value={draft}
+      value={text}
       onChange={(event) => setDraft(event.target.value)}
-      onBlur={() => !bad && count !== value && onChange(count)}
+      onBlur={commit}
+      onKeyDown={(event) => event.key === 'Enter' && commit()}
       error={bad}
       helperText={bad ? '0 to 999' : undefined}
       slotProps={{ htmlInput: { inputMode: 'numeric' } }}

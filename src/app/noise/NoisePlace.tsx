@@ -4,7 +4,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
 import { calibrated, type MainsAsk } from '@/core/mains';
@@ -82,8 +82,15 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   );
   const { answer: asks } = useAnswer(worker, askedMore, 'mains asks');
   // What was measured was measured on the side as it is: that is kept with it before anything changes.
-  const changeMains = (how: (from: RigDocument) => RigDocument) =>
-    change((from) => how(report ? calibrated(from, report.readings) : from));
+  const latest = useRef(report);
+  useEffect(() => {
+    latest.current = report;
+  });
+  const changeMains = useCallback(
+    (how: (from: RigDocument) => RigDocument) =>
+      change((from) => how(latest.current ? calibrated(from, latest.current.readings) : from)),
+    [change],
+  );
 
   const common = {
     rig: saved.id,

@@ -188,7 +188,7 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
   return (
     <Stack spacing={2}>
       <NameField
-        key={line.name}
+        key={line.id}
         label="Line"
         value={line.name}
         onChange={(name) => name && onEdit([{ do: 'rename', name }])}

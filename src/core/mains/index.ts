@@ -13,3 +13,4 @@ export { WAYS, type Way } from './solve';
 export { humDifference, type HumDifference } from './difference';
 export { computedTones, expectedOn, heardOn, heardOnAll, humTones, type HumTone, type Listened } from './heard';
 export { electricianBrief, type Brief } from './brief';
+export { type MainsUnit } from './system';

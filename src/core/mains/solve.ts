@@ -1,5 +1,5 @@
 import { GROUND, operatingPoint, smallSignal, type Complex, type Node } from '../circuit';
-import type { Amps, Hertz, Ohms, Volts } from '../units';
+import type { Amps, Hertz, Volts } from '../units';
 import { behind } from './behind';
 import { currentShare, HIGHEST, INDUCTION, OWN_LENGTH, voltageShare } from './figures';
 import { inducedVolts } from './fields';

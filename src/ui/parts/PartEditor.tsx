@@ -48,7 +48,7 @@ export const PartEditor = memo(function PartEditor(props: Props) {
         </TextField>
         {!unnamed && (
           <NameField
-            key={`${part.kind}${part.name}`}
+            key={part.kind}
             value={part.name ?? ''}
             placeholder={kind.label}
             onChange={(name) => onChange(withName(part, name))}
@@ -127,15 +127,17 @@ export function NameField({
   label?: string;
   onChange: (value: string) => void;
 }) {
-  const [draft, setDraft] = useState(value);
+  // What is typed and not taken over yet; otherwise what stands there.
+  const [draft, setDraft] = useState<string>();
   const commit = () => {
-    const name = draft.trim().slice(0, 80);
+    const name = (draft ?? value).trim().slice(0, 80);
+    setDraft(undefined);
     if (name !== value) onChange(name);
   };
   return (
     <TextField
       label={label}
-      value={draft}
+      value={draft ?? value}
       placeholder={placeholder}
       onChange={(event) => setDraft(event.target.value)}
       onBlur={commit}

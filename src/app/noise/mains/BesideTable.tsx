@@ -60,7 +60,6 @@ export function BesideTable({ document, report: { system, readings }, onChange }
             {FIGURES.map(([figure, usual]) => (
               <td key={figure}>
                 <FigureCell
-                  key={each[figure]?.value}
                   label={`${BESIDE_FIGURES[figure].label}: ${name}`}
                   range={BESIDE_FIGURES[figure]}
                   value={each[figure]}

@@ -19,11 +19,15 @@ interface Props {
 /** A figure in a table: taken over by Enter or on leaving it, back to what was there by Escape. */
 export function FigureCell({ label, title, range: { min, max, unit }, value, usual, onSet }: Props) {
   const before = value ? String(value.value) : '';
-  const [text, setText] = useState(before);
+  // What is typed and not taken over yet; otherwise what stands there.
+  const [typed, setTyped] = useState<string>();
+  const text = typed ?? before;
   const number = Number(text.trim().replace(',', '.'));
   const bad = text.trim() !== '' && !(number >= min && number <= max);
   const commit = () => {
-    if (bad || text.trim() === before) return;
+    if (bad) return;
+    setTyped(undefined);
+    if (text.trim() === before) return;
     onSet(text.trim() === '' ? undefined : { value: number, unit, basis: 'measured' });
   };
   return (
@@ -33,11 +37,11 @@ export function FigureCell({ label, title, range: { min, max, unit }, value, usu
       placeholder={usual}
       error={bad}
       helperText={bad ? `${min} to ${max} ${unit}` : undefined}
-      onChange={({ target }) => setText(target.value)}
+      onChange={({ target }) => setTyped(target.value)}
       onBlur={commit}
       onKeyDown={({ key }) => {
         if (key === 'Enter') commit();
-        if (key === 'Escape') setText(before);
+        if (key === 'Escape') setTyped(undefined);
       }}
       slotProps={{
         htmlInput: { 'aria-label': label, inputMode: 'decimal' },

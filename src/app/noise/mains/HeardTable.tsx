@@ -66,7 +66,6 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
             {FIGURES.map(([figure, , usual]) => (
               <td key={figure}>
                 <FigureCell
-                  key={statedOf(line)?.[figure]?.value}
                   label={`${GROUND_FIGURES[figure].label}: ${name}`}
                   range={GROUND_FIGURES[figure]}
                   value={statedOf(line)?.[figure]}

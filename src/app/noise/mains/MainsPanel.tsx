@@ -109,7 +109,6 @@ function Asked({
           : 'The common-mode rejection of its inlet would tell it to ± 12 dB:'}
       </Typography>
       <FigureCell
-        key={value?.value}
         label={`${label} of ${hum?.name ?? line}`}
         range={GROUND_FIGURES[ask]}
         value={value}

@@ -87,7 +87,6 @@ export function MainsView({ rig, document, report, onChange }: Props) {
           width={170}
         />
         <FigureCell
-          key={mains.fifth?.value}
           title={`${FIFTH.label} (${FIFTH.unit})`}
           label={`${FIFTH.label} of the voltage`}
           range={FIFTH}

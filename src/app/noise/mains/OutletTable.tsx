@@ -65,7 +65,6 @@ export function OutletTable({ document, report: { system, readings }, onChange }
             {FIELDS.map(([figure, , usual]) => (
               <td key={figure}>
                 <FigureCell
-                  key={own?.[figure]?.value}
                   label={`${OUTLET_FIGURES[figure].label} of ${name}`}
                   range={OUTLET_FIGURES[figure]}
                   usual={usual}

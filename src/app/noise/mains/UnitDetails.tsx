@@ -41,7 +41,6 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
               {MEASURED.map((figure) => (
                 <td key={figure}>
                   <FigureCell
-                    key={own?.[figure]?.value}
                     label={`${UNIT_FIGURES[figure].label}: ${name}`}
                     range={UNIT_FIGURES[figure]}
                     value={own?.[figure]}

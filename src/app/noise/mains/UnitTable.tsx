@@ -4,9 +4,11 @@ import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Autocomplete from '@mui/material/Autocomplete';
 import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
-import { withMainsEdit, type MainsReport } from '@/core/mains';
-import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
+import { memo } from 'react';
+import { withMainsEdit, type MainsReport, type MainsUnit } from '@/core/mains';
+import { PLUGS, type MainsPlug, type RigDocument, type Unit } from '@/core/rig';
 import { MOST_UNITS, UNIT_FIGURES } from '@/core/rig/deviceFigures';
+import type { Amps, Volts } from '@/core/units';
 import { quantity } from '@/core/units/format';
 import { AddUnits } from './AddUnits';
 import { FigureCell } from './FigureCell';
@@ -38,78 +40,17 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
         '',
       ]}
     >
-      {system.units.map(({ id, name, plug, outlet, amps, leaks }, n) => (
-        <tr key={id}>
-          <th scope="row">{name}</th>
-          <td>
-            <SelectCell
-              label={`Plug of ${name}`}
-              value={plug}
-              options={Object.entries(PLUGS)}
-              width={158}
-              onChoose={(to) =>
-                onChange((from) => withMainsEdit(from, { do: 'plug', unit: id, plug: to as MainsPlug }))
-              }
-            />
-          </td>
-          <td>
-            <Autocomplete
-              freeSolo
-              disableClearable
-              options={outlets}
-              value={outlet ?? ''}
-              onChange={(_, to) => onChange((from) => withMainsEdit(from, { do: 'outlet', unit: id, ...outletIn(to) }))}
-              renderInput={(params) => (
-                <TextField
-                  {...params}
-                  placeholder="wall"
-                  onBlur={({ target }) =>
-                    target.value.trim() !== (outlet ?? '') &&
-                    onChange((from) => withMainsEdit(from, { do: 'outlet', unit: id, ...outletIn(target.value) }))
-                  }
-                  slotProps={{
-                    ...params.slotProps,
-                    htmlInput: { ...params.slotProps.htmlInput, 'aria-label': `Outlet of ${name}`, maxLength: 80 },
-                  }}
-                />
-              )}
-              sx={{ width: 140 }}
-            />
-          </td>
-          <td>
-            <SourceOf document={document} unit={id} name={name} onChange={onChange} />
-          </td>
-          {(['current', 'leakage'] as const).map((figure) => (
-            <td key={figure}>
-              {plug === 'cells' ? (
-                '–'
-              ) : (
-                <FigureCell
-                  key={statedOf(id)?.[figure]?.value}
-                  label={`${UNIT_FIGURES[figure].label}: ${name}`}
-                  range={UNIT_FIGURES[figure]}
-                  value={statedOf(id)?.[figure]}
-                  usual={String(figure === 'current' ? amps : Number((leaks[0].farads * 1e9).toPrecision(3)))}
-                  onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit: id, figure, to }))}
-                />
-              )}
-            </td>
-          ))}
-          <td>
-            {readings.leakage[n].amps > 0 && <div>{quantity(readings.leakage[n].amps, 'A')}</div>}
-            {quantityOf(readings.chassis[n].volts)}
-          </td>
-          <td>
-            {document.units?.some((unit) => unit.id === id && unit.device === undefined) && (
-              <IconButton
-                aria-label={`Remove ${name}`}
-                onClick={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
-              >
-                <DeleteOutlineIcon fontSize="small" />
-              </IconButton>
-            )}
-          </td>
-        </tr>
+      {system.units.map((unit, n) => (
+        <UnitRow
+          key={unit.id}
+          unit={unit}
+          own={statedOf(unit.id)}
+          outlets={outlets}
+          lines={document.lines}
+          leakage={readings.leakage[n].amps}
+          chassis={readings.chassis[n].volts}
+          onChange={onChange}
+        />
       ))}
       <tr>
         <td colSpan={8}>
@@ -125,15 +66,105 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
   );
 }
 
+interface RowProps {
+  unit: MainsUnit;
+  /** As the rig has it; what is stated there holds before anything is calculated anew. */
+  own?: Unit;
+  outlets: readonly string[];
+  lines: RigDocument['lines'];
+  leakage: Amps;
+  chassis: Volts;
+  onChange: Props['onChange'];
+}
+
+/** One unit. It is drawn again only where something of it has changed: tables may be long. */
+const UnitRow = memo(function UnitRow({ unit, own, outlets, lines, leakage, chassis, onChange }: RowProps) {
+  const { id, name, amps, leaks } = unit;
+  const plug = own?.plug ?? unit.plug;
+  const outlet = own ? own.outlet : unit.outlet;
+  return (
+    <tr>
+      <th scope="row">{name}</th>
+      <td>
+        <SelectCell
+          label={`Plug of ${name}`}
+          value={plug}
+          options={Object.entries(PLUGS)}
+          width={158}
+          onChoose={(to) => onChange((from) => withMainsEdit(from, { do: 'plug', unit: id, plug: to as MainsPlug }))}
+        />
+      </td>
+      <td>
+        <Autocomplete
+          freeSolo
+          disableClearable
+          options={outlets}
+          value={outlet ?? ''}
+          onChange={(_, to) => onChange((from) => withMainsEdit(from, { do: 'outlet', unit: id, ...outletIn(to) }))}
+          renderInput={(params) => (
+            <TextField
+              {...params}
+              placeholder="wall"
+              onBlur={({ target }) =>
+                target.value.trim() !== (outlet ?? '') &&
+                onChange((from) => withMainsEdit(from, { do: 'outlet', unit: id, ...outletIn(target.value) }))
+              }
+              slotProps={{
+                ...params.slotProps,
+                htmlInput: { ...params.slotProps.htmlInput, 'aria-label': `Outlet of ${name}`, maxLength: 80 },
+              }}
+            />
+          )}
+          sx={{ width: 140 }}
+        />
+      </td>
+      <td>
+        <SourceOf own={own} lines={lines} onChange={onChange} />
+      </td>
+      {(['current', 'leakage'] as const).map((figure) => (
+        <td key={figure}>
+          {plug === 'cells' ? (
+            '–'
+          ) : (
+            <FigureCell
+              label={`${UNIT_FIGURES[figure].label}: ${name}`}
+              range={UNIT_FIGURES[figure]}
+              value={own?.[figure]}
+              usual={String(figure === 'current' ? amps : Number(((leaks[0]?.farads ?? 0) * 1e9).toPrecision(3)))}
+              onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit: id, figure, to }))}
+            />
+          )}
+        </td>
+      ))}
+      <td>
+        {leakage > 0 && <div>{quantity(leakage, 'A')}</div>}
+        {quantityOf(chassis)}
+      </td>
+      <td>
+        {own && own.device === undefined && (
+          <IconButton
+            aria-label={`Remove ${name}`}
+            onClick={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
+          >
+            <DeleteOutlineIcon fontSize="small" />
+          </IconButton>
+        )}
+      </td>
+    </tr>
+  );
+}, isSameRow);
+
+function isSameRow({ unit, outlets, ...before }: RowProps, { unit: now, outlets: known, ...after }: RowProps): boolean {
+  const same = (Object.keys({ ...before, ...after }) as (keyof typeof before)[]).every(
+    (field) => before[field] === after[field],
+  );
+  return same && JSON.stringify([unit, outlets]) === JSON.stringify([now, known]);
+}
+
 /** The line whose source a unit is; a device of the rig is at the other end of its lines. */
-function SourceOf({
-  document: { units = [], lines },
-  unit,
-  name,
-  onChange,
-}: Pick<Props, 'document' | 'onChange'> & { unit: string; name: string }) {
-  const own = units.find(({ id }) => id === unit);
+function SourceOf({ own, lines, onChange }: Pick<RowProps, 'own' | 'lines' | 'onChange'>) {
   if (!own || own.device !== undefined) return null;
+  const { id: unit, name } = own;
   return (
     <SelectCell
       label={`${name} is the source of`}
