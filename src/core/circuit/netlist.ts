@@ -143,6 +143,8 @@ export interface Netlist {
   elements: Element[];
   /** Alias to the node it was joined with; see `resolve`. */
   joined: ReadonlyMap<Node, Node>;
+  /** Nodes that are numbered before all others; every one is the end of some element. */
+  first?: readonly Node[];
 }
 
 /** A netlist of elements whose node names are already final. */

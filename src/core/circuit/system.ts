@@ -11,7 +11,7 @@ import { GROUND, resolve, type Element, type Netlist, type Node } from './netlis
  * @throws CircuitError `bad-element` for values or references that make no sense
  */
 export function assemble(netlist: Netlist): System {
-  const { elements, joined } = netlist;
+  const { elements, joined, first = [] } = netlist;
   const nodeIndex = new Map<Node, Index>([[GROUND, -1]]);
   const nodes: Node[] = [];
   const branchIndex = new Map<string, number>();
@@ -25,6 +25,7 @@ export function assemble(netlist: Netlist): System {
     if (index === undefined) nodeIndex.set(node, (index = nodes.push(node) - 1));
     if (name !== node) nodeIndex.set(name, index);
   };
+  for (const node of first) register(node);
   for (const element of elements) {
     const rules = rulesOf(element);
     const fault = named.has(element.name) ? 'another element has the same name' : rules.fault(element);

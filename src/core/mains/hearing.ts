@@ -127,10 +127,11 @@ function summed(tie: Tie, hears: Hearing, volts: readonly TieHarmonic[]) {
     const share = hearing(hears, tie, hz);
     const own = (share * magnitude(total)) ** 2;
     FLOOR_METERS.forEach((meter, n) => (powers[n] += own * METERS[meter](hz)));
+    const weight = share ** 2 * METERS['a-weighted'](hz);
     for (const { unit, way, volts: part } of given) {
       const key = `${unit} ${way}`;
       const known = parts.get(key) ?? { unit, way, power: 0 };
-      known.power += towards(part, total) * share ** 2 * METERS['a-weighted'](hz);
+      known.power += towards(part, total) * weight;
       parts.set(key, known);
     }
     const level = levelOf(own);

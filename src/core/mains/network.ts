@@ -10,6 +10,8 @@ export const NEUTRAL: Node = 'neutral';
 export const earthOf = (outlet: string | undefined): Node => (outlet === undefined ? GROUND : `earth ${outlet}`);
 export const chassisOf = (unit: string): Node => (unit === EARTH ? GROUND : `chassis ${unit}`);
 
+const audioGroundOf = (unit: string): Node => `audio ground ${unit}`;
+
 /** A conductor of the ground network. */
 export interface Conductor {
   from: Node;
@@ -27,7 +29,7 @@ export const earthed = ({ plug }: MainsUnit): boolean => plug === 'three-pin';
 /** What a tie joins: audio grounds, or cases; units keep both apart that say so. */
 function endsOf({ between, metal }: Tie, units: readonly MainsUnit[]): [Node, Node] {
   const groundOf = (id: string): Node =>
-    !metal && units.find((unit) => unit.id === id)?.audioGround ? `audio ground ${id}` : chassisOf(id);
+    !metal && units.find((unit) => unit.id === id)?.audioGround ? audioGroundOf(id) : chassisOf(id);
   return [groundOf(between[0]), groundOf(between[1])];
 }
 
@@ -62,12 +64,28 @@ export function dropOf(tie: Tie, units: readonly MainsUnit[]): [Node, Node] {
   return [hasPiece(tie) ? pieceOf(tie, units).b : a, b];
 }
 
+/** Chassis that nothing joins, whatever ties join, then outlets from the far ends to the wall; the poles, which everything leaks from, come last. */
+function fewestNeighboursFirst({ units, outlets, ties }: MainsSystem): Node[] {
+  const tied = new Set(ties.flatMap(({ between }) => between));
+  const depth = (name: string | undefined): number =>
+    name === undefined ? 0 : 1 + depth(outlets.find((each) => each.name === name)?.from);
+  return [
+    ...units.filter(({ id }) => !tied.has(id)).map(({ id }) => chassisOf(id)),
+    ...units.filter(({ audioGround }) => audioGround).map(({ id }) => audioGroundOf(id)),
+    ...ties.filter(hasPiece).map((tie) => pieceOf(tie, units).b),
+    ...units.filter(({ id }) => tied.has(id)).map(({ id }) => chassisOf(id)),
+    ...outlets.toSorted((a, b) => depth(b.name) - depth(a.name)).map(({ name }) => earthOf(name)),
+  ];
+}
+
 /**
  * The mains side and the shields as one netlist: earth conductors, unit leads, what leaks from the poles, what joins the
  * grounds of units. @param volts amplitude of the supply at the harmonic that is looked at
  */
 export function mainsNetlist(system: MainsSystem, volts: number): Netlist {
   const net = new NetlistBuilder();
+  // A free neutral that comes last is the difference of large numbers.
+  if (system.bonded || system.balanced) net.number(fewestNeighboursFirst(system));
   const resistor = (name: string, a: Node, b: Node, ohms: number) => net.add({ type: 'resistor', name, a, b, ohms });
   const source = (name: string, a: Node, b: Node, signal: number) =>
     net.add({ type: 'voltageSource', name, a, b, volts: 0, signal });
@@ -81,7 +99,7 @@ export function mainsNetlist(system: MainsSystem, volts: number): Netlist {
     const chassis = chassisOf(id);
     if (earthed(unit)) conductor(`own lead of ${id}`, ownLeadOf(unit));
     else resistor(`nowhere ${id}`, chassis, GROUND, NOWHERE);
-    if (audioGround) resistor(`audio ground of ${id}`, chassis, `audio ground ${id}`, AUDIO_GROUND[audioGround]);
+    if (audioGround) resistor(`audio ground of ${id}`, chassis, audioGroundOf(id), AUDIO_GROUND[audioGround]);
     unit.leaks.forEach(({ from, farads }, n) =>
       net.add({
         type: 'capacitor',
