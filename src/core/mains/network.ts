@@ -7,7 +7,7 @@ import type { Tie } from './ties';
 /** Nodes: the earth of the supply is the reference. */
 const LIVE: Record<1 | -1, Node> = { 1: 'live', '-1': 'other live' };
 export const NEUTRAL: Node = 'neutral';
-export const earthOf = (outlet: string | undefined): Node => (outlet === undefined ? GROUND : `earth ${outlet}`);
+const earthOf = (outlet: string | undefined): Node => (outlet === undefined ? GROUND : `earth ${outlet}`);
 export const chassisOf = (unit: string): Node => (unit === EARTH ? GROUND : `chassis ${unit}`);
 
 const audioGroundOf = (unit: string): Node => `audio ground ${unit}`;
