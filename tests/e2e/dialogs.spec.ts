@@ -82,7 +82,7 @@ for (const { colorScheme, width, height } of SEEN)
   test(`every dialog is accessible, and on a phone a thumb reaches all of it, ${colorScheme}, ${width} px`, async ({
     browser,
   }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(600_000);
     const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
     const fits = async (where: string) => {
       await drawn(page);
