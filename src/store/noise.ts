@@ -127,11 +127,15 @@ interface HuntRow {
 }
 const huntOf = ({ hunt, ...row }: HuntRow): SavedHunt => ({ ...row, hunt: JSON.parse(hunt) as Hunt });
 
-/** Hunts of a rig, newest first. */
+/** Hunts of a rig, newest first; without the spectra of their steps, which make a year of them large. */
 export const loadHunts = (store: Store, rig: string): SavedHunt[] =>
   (
     store.prepare('SELECT id, version, begun, hunt FROM hunt WHERE rig_id = ? ORDER BY id DESC').all(rig) as HuntRow[]
-  ).map(huntOf);
+  ).map((row) => {
+    const saved = huntOf(row);
+    const steps = saved.hunt.steps.map(({ spectrum: _spectrum, ...step }) => step);
+    return { ...saved, hunt: { ...saved.hunt, steps } };
+  });
 
 export function loadHunt(store: Store, rig: string, id: number): SavedHunt | undefined {
   const row = store.prepare('SELECT id, version, begun, hunt FROM hunt WHERE rig_id = ? AND id = ?').get(rig, id) as
