@@ -168,7 +168,8 @@ for (const { colorScheme, width, height } of SEEN)
       await page.getByRole('tab', { name: tab }).click();
       await fits();
     }
-    await page.getByRole('tab', { name: 'No sound' }).click();
+    // By key: the row of tabs still scrolls to the last one, and carries this one away from under the mouse.
+    await page.getByRole('tab', { name: 'No sound' }).press('Enter');
     await page.getByRole('button', { name: 'How likely each fault is' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await fits();
