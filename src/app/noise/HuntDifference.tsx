@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { HumDifference, MainsEdit } from '@/core/mains';
 import { quantity } from '@/core/units/format';
+import { ActionRow } from './ActionRow';
 
 interface Props {
   difference: HumDifference;
@@ -26,25 +27,14 @@ export function HuntDifference({ difference: { measured, computed, within, agree
           : `That is ${quantity(Math.abs(off), 'dB')} ${off > 0 ? 'more' : 'less'} than the mains side of this rig explains${explained.length ? '. One of these would explain it; look before you keep it:' : ', and no single figure would: a field, a unit nobody has listed, or another gain than the planned one.'}`}
       </Typography>
       {explained.map(({ what, edit }) => (
-        <Box
-          key={what}
-          sx={{
-            display: 'flex',
-            alignItems: 'center',
-            gap: 1,
-            borderTop: 1,
-            borderColor: 'divider',
-            py: 0.75,
-            mt: 0.75,
-          }}
-        >
+        <ActionRow key={what}>
           <Typography variant="body2" sx={{ flex: 1 }}>
             {what}
           </Typography>
           <Button variant="outlined" onClick={() => onTake(edit)} aria-label={`Keep as measured: ${what}`}>
             Keep as measured
           </Button>
-        </Box>
+        </ActionRow>
       ))}
     </Box>
   );

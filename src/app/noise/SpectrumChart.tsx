@@ -8,8 +8,8 @@ import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
 import { digits, quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
+import { HzLabels } from './HzLabels';
 import { Legend } from './Legend';
-import { DECADES, NARROW_DECADES } from './scales';
 import { useChartWidth } from './useChartWidth';
 
 const HEIGHT = 250;
@@ -97,17 +97,7 @@ export function SpectrumChart({ measurement, predicted }: Props) {
           right={width - MARGIN.right}
           text={(tick) => String(tick).replace('-', '−')}
         />
-        {(width > 500 ? DECADES : NARROW_DECADES).map(([hz, text]) => (
-          <text
-            key={hz}
-            x={Math.min(x(hz), width - MARGIN.right)}
-            y={HEIGHT - 7}
-            textAnchor={hz === 20_000 ? 'end' : 'middle'}
-            fill={palette.text.secondary}
-          >
-            {text}
-          </text>
-        ))}
+        <HzLabels x={x} width={width} right={width - MARGIN.right} y={HEIGHT - 7} fill={palette.text.secondary} />
         {harmonics.map(({ order, hz }) => (
           <line
             key={order}

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import type { HuntStep } from '@/core/noise/hunt';
-import { DECADES, NARROW_DECADES } from '../../noise/scales';
+import { HzLabels } from '../../noise/HzLabels';
 import { useChartWidth } from '../../noise/useChartWidth';
 
 const HEIGHT = 230;
@@ -44,17 +44,7 @@ export function PairSpectrum({ heard, silent }: { heard: Spectrum; silent?: Spec
             </text>
           </g>
         ))}
-        {(width > 500 ? DECADES : NARROW_DECADES).map(([hz, text]) => (
-          <text
-            key={hz}
-            x={Math.min(x(hz), width - MARGIN.right)}
-            y={HEIGHT - 7}
-            textAnchor={hz === 20_000 ? 'end' : 'middle'}
-            fill={GREY}
-          >
-            {text}
-          </text>
-        ))}
+        <HzLabels x={x} width={width} right={width - MARGIN.right} y={HEIGHT - 7} fill={GREY} />
         {without.length > 0 && (
           <path d={path(without) ?? ''} fill="none" stroke={GREY} strokeWidth={1.4} strokeDasharray="5 3" />
         )}

@@ -1,9 +1,7 @@
 'use client';
 
-import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import IconButton from '@mui/material/IconButton';
 import { useState } from 'react';
 import type { MainsReport } from '@/core/mains';
 import { MOST_GROUNDS, type Beside, type RigDocument } from '@/core/rig';
@@ -12,6 +10,7 @@ import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { RemoveButton } from './RemoveButton';
 
 interface Props {
   document: RigDocument;
@@ -72,9 +71,7 @@ export function BesideTable({ document, report: { system, readings }, onChange }
             ))}
             <td>{field ? `${Number((field.tesla * 1e6).toPrecision(2))} µT` : '–'}</td>
             <td>
-              <IconButton aria-label={`Remove ${name}`} onClick={() => set((list) => list.toSpliced(at, 1))}>
-                <DeleteOutlineIcon fontSize="small" />
-              </IconButton>
+              <RemoveButton label={`Remove ${name}`} onRemove={() => set((list) => list.toSpliced(at, 1))} />
             </td>
           </tr>
         );

@@ -1,16 +1,15 @@
 'use client';
 
-import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import IconButton from '@mui/material/IconButton';
 import { useState } from 'react';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
 import { CONNECTIONS, EARTH, type ConnectionKind, type RigDocument } from '@/core/rig';
 import { MOST_CONNECTIONS } from '@/core/rig/mains';
 import { Choice } from '@/ui/shell/Choice';
 import { MainsTable } from './MainsTable';
+import { RemoveButton } from './RemoveButton';
 
 interface Props {
   document: RigDocument;
@@ -48,12 +47,10 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
             )}
           </td>
           <td>
-            <IconButton
-              aria-label={`Remove ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`}
-              onClick={() => onChange((from) => withMainsEdit(from, { do: 'disconnect', at }))}
-            >
-              <DeleteOutlineIcon fontSize="small" />
-            </IconButton>
+            <RemoveButton
+              label={`Remove ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`}
+              onRemove={() => onChange((from) => withMainsEdit(from, { do: 'disconnect', at }))}
+            />
           </td>
         </tr>
       ))}

@@ -10,6 +10,7 @@ import type { RigDocument } from '@/core/rig';
 import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { TermText } from '@/ui/help/TermText';
+import { ActionRow } from '../ActionRow';
 import { FigureCell } from './FigureCell';
 import { FindingMark } from './FindingMark';
 import { WorthKnowing } from './WorthKnowing';
@@ -136,9 +137,7 @@ function Remedy({
           {heading}
         </Typography>
       )}
-      <Box
-        sx={{ display: 'flex', alignItems: 'center', gap: 1, borderTop: 1, borderColor: 'divider', py: 0.75, mt: 0.75 }}
-      >
+      <ActionRow>
         <Typography variant="body2" sx={{ flex: 1 }}>
           {what}
         </Typography>
@@ -152,7 +151,7 @@ function Remedy({
             Do it
           </Button>
         )}
-      </Box>
+      </ActionRow>
     </>
   );
 }

@@ -1,13 +1,12 @@
 'use client';
 
-import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
-import IconButton from '@mui/material/IconButton';
 import { isUsed, withOutlet, withoutOutlet, type MainsReport } from '@/core/mains';
 import type { Outlet, RigDocument } from '@/core/rig';
 import { OUTLET_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { RemoveButton } from './RemoveButton';
 import { SelectCell } from './SelectCell';
 
 interface Props {
@@ -80,9 +79,7 @@ export function OutletTable({ document, report: { system, readings }, onChange }
             </td>
             <td>
               {own && !isUsed(document, name) && (
-                <IconButton aria-label={`Remove ${name}`} onClick={() => onChange((from) => withoutOutlet(from, name))}>
-                  <DeleteOutlineIcon fontSize="small" />
-                </IconButton>
+                <RemoveButton label={`Remove ${name}`} onRemove={() => onChange((from) => withoutOutlet(from, name))} />
               )}
             </td>
           </tr>

@@ -1,8 +1,6 @@
 'use client';
 
-import DeleteOutlineIcon from '@mui/icons-material/DeleteOutlined';
 import Autocomplete from '@mui/material/Autocomplete';
-import IconButton from '@mui/material/IconButton';
 import TextField from '@mui/material/TextField';
 import { memo } from 'react';
 import { withMainsEdit, type MainsReport, type MainsUnit } from '@/core/mains';
@@ -13,6 +11,7 @@ import { quantity } from '@/core/units/format';
 import { AddUnits } from './AddUnits';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { RemoveButton } from './RemoveButton';
 import { SelectCell } from './SelectCell';
 
 interface Props {
@@ -142,12 +141,10 @@ const UnitRow = memo(function UnitRow({ unit, own, outlets, lines, leakage, chas
       </td>
       <td>
         {own && own.device === undefined && (
-          <IconButton
-            aria-label={`Remove ${name}`}
-            onClick={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
-          >
-            <DeleteOutlineIcon fontSize="small" />
-          </IconButton>
+          <RemoveButton
+            label={`Remove ${name}`}
+            onRemove={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
+          />
         )}
       </td>
     </tr>

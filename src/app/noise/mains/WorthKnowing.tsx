@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { withMainsEdit, withOutlet, type MainsAsk } from '@/core/mains';
 import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
 import { OUTLET_FIGURES, UNIT_FIGURES } from '@/core/rig/deviceFigures';
+import { ActionRow } from '../ActionRow';
 import { FigureCell } from './FigureCell';
 import { SelectCell } from './SelectCell';
 
@@ -30,19 +31,7 @@ export function WorthKnowing({ asks, onChange }: Props) {
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {asks.map((ask) => (
-          <Box
-            component="li"
-            key={ask.what}
-            sx={{
-              display: 'flex',
-              alignItems: 'center',
-              gap: 1,
-              borderTop: 1,
-              borderColor: 'divider',
-              py: 0.75,
-              mt: 0.75,
-            }}
-          >
+          <ActionRow component="li" key={ask.what}>
             <Box sx={{ flex: 1 }}>
               <Typography variant="body2" sx={{ fontWeight: 600 }}>
                 {ask.what}
@@ -50,7 +39,7 @@ export function WorthKnowing({ asks, onChange }: Props) {
               <Typography variant="body2">{ask.why}</Typography>
             </Box>
             <Answer ask={ask} onChange={onChange} />
-          </Box>
+          </ActionRow>
         ))}
       </Box>
     </Box>
