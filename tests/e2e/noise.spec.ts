@@ -385,13 +385,14 @@ test('the mains side by mouse, by table and by what was measured', async ({ page
   await page.keyboard.press('Enter');
   const may = page.getByRole('article', { name: /^Laptop, playback may hum: .* ± 12 dB/ });
   // What decides is asked for, and what is answered is asked for no more.
-  const worth = page.getByRole('region', { name: 'Worth finding out' });
+  const worth = page.getByRole('region', { name: 'Still to find out' });
   const ask = worth.getByRole('textbox').first();
   const asked = await ask.getAttribute('aria-label');
   expect(asked).toMatch(/^(Current|Filter capacitor|Length) .*, if known$/);
   await ask.fill('1');
   await page.keyboard.press('Enter');
   await expect(worth.getByLabel(asked!)).toHaveCount(0);
+  await expect(worth).toBeFocused();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(worth.getByLabel(asked!)).toBeVisible();
   await may.getByLabel('Between the shells, unplugged of Laptop, playback').fill('40');
@@ -419,6 +420,7 @@ test('the mains side by mouse, by table and by what was measured', async ({ page
   await page.keyboard.press('Tab');
   await page.getByRole('button', { name: 'Remove spare strip' }).press('Enter');
   await expect(spare).toHaveCount(0);
+  await expect(page.getByRole('group', { name: 'Outlets and strips: table' })).toBeFocused();
   const out = await page.request.get(`/api/rigs/${rig}/mains-table`);
   expect(await out.text()).toContain('unit,Fan,motor,,audio strip,,,,,12');
   await page.getByRole('link', { name: 'Brief for an electrician' }).click();
@@ -535,7 +537,7 @@ test('a record of the shop: what is typed survives a reload and a server that is
   await page.getByRole('button', { name: 'Discard changes' }).click();
   await expect(page.getByLabel('Who', { exact: true })).toHaveValue('');
   await page.getByRole('button', { name: 'Remove this record' }).press('Enter');
-  await page.getByRole('dialog').getByRole('button', { name: 'Remove it' }).press('Enter');
+  await page.getByRole('dialog').getByRole('button', { name: 'Remove record' }).press('Enter');
   await expect(page).toHaveURL(/\/kit$/);
   expect((await page.request.get(`/api/shop/${id}`)).status()).toBe(404);
 });

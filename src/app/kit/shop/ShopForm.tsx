@@ -25,7 +25,8 @@ interface Props {
 }
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
-const today = () => new Date().toISOString().slice(0, 10);
+/** Today where this browser is. */
+const today = () => new Date().toLocaleDateString('sv-SE');
 
 /** What is said of a unit for the shop: serial number, what changed nothing, who was asked, what was done. */
 export function ShopForm({ saved, items, recordings }: Props) {
@@ -114,7 +115,7 @@ export function ShopForm({ saved, items, recordings }: Props) {
         </Row>
         <h2>Recordings</h2>
         {recordings.length === 0 ? (
-          <p>Nothing is kept of this line. Measure it in the Noise place and keep the figures, with the audio.</p>
+          <p>No recording of this line is saved. Measure it in Noise and keep the figures with the audio.</p>
         ) : (
           <Row>
             {(['heard', 'silent'] as const).map((which) => (
@@ -203,15 +204,15 @@ export function ShopForm({ saved, items, recordings }: Props) {
       <Dialog open={removing} onClose={() => setRemoving(false)}>
         <DialogTitle>Remove this record?</DialogTitle>
         <DialogContent>
-          What it says of {saved.record.unit} is gone for good: who was asked, what was done, what it cost. The hunt
-          stays.
+          Everything in it about {saved.record.unit} is deleted for good: who was asked, what was done, what it cost.
+          The hunt stays.
         </DialogContent>
         <DialogActions>
           <Button color="inherit" onClick={() => setRemoving(false)}>
             Cancel
           </Button>
           <Button variant="contained" color="error" onClick={() => void remove()}>
-            Remove it
+            Remove record
           </Button>
         </DialogActions>
       </Dialog>

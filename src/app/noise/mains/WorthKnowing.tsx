@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
+import { useEffect, useRef } from 'react';
 import { withMainsEdit, withOutlet, type MainsAsk } from '@/core/mains';
 import { PLUGS, type MainsPlug, type RigDocument } from '@/core/rig';
 import { OUTLET_FIGURES, UNIT_FIGURES } from '@/core/rig/deviceFigures';
@@ -16,15 +17,25 @@ interface Props {
 
 /** The few things nobody has said that decide whether a line is above the target; whatever else is unknown changes nothing. */
 export function WorthKnowing({ asks, onChange }: Props) {
+  const section = useRef<HTMLElement>(null);
+  const had = useRef(false);
+  // What is answered goes; the keyboard stays with what is left.
+  useEffect(() => {
+    if (had.current && document.activeElement === document.body) section.current?.focus();
+  }, [asks]);
   if (asks.length === 0) return null;
   return (
     <Box
       component="section"
-      aria-label="Worth finding out"
+      ref={section}
+      aria-label="Still to find out"
+      tabIndex={-1}
+      onFocus={() => (had.current = true)}
+      onBlur={({ relatedTarget }) => (had.current = relatedTarget === null)}
       sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
     >
       <Typography variant="h3" component="h3">
-        Worth finding out
+        Still to find out
       </Typography>
       <Typography variant="body2" color="textSecondary">
         Typical values stand in for the rest. These decide whether a line is above your target.

@@ -21,7 +21,7 @@ export function oneOf<K extends string>(text: string, known: Readonly<Record<K, 
   const found = (Object.keys(known) as K[]).find(
     (key) => key.toLowerCase() === text.toLowerCase() || known[key].toLowerCase() === text.toLowerCase(),
   );
-  if (!found) throw new RowRefused(`“${column}” knows no ${text}; it is one of ${Object.keys(known).join(', ')}`);
+  if (!found) throw new RowRefused(`“${column}” can’t be ${text}; use one of ${Object.keys(known).join(', ')}`);
   return found;
 }
 
@@ -64,7 +64,7 @@ export function settings<W extends What>(cells: Cells, what: W): Partial<(typeof
       if (said) return said;
       const all = Object.keys(known).join(', ');
       throw new RowRefused(
-        `“settings” of ${articled(what)} ${all ? `knows no ${word}; it is one of ${all}` : 'stays empty'}`,
+        `“settings” of ${articled(what)} ${all ? `can’t be ${word}; use one of ${all}` : 'stays empty'}`,
       );
     }),
   ) as Partial<(typeof SETTINGS)[W][string]>;
@@ -73,7 +73,7 @@ export function settings<W extends What>(cells: Cells, what: W): Partial<(typeof
 /** Refuses figures that are of something else. @throws RowRefused */
 export function nothingStrange(cells: Cells, what: What): void {
   const strange = strangeTo(what).find((column) => cells[column.toLowerCase()]);
-  if (strange) throw new RowRefused(`“${strange}” says nothing of ${articled(what)}; leave it empty`);
+  if (strange) throw new RowRefused(`“${strange}” is not for ${articled(what)}; leave it empty`);
 }
 
 const articled = (what: What): string =>

@@ -144,17 +144,17 @@ test('what cannot be is refused row by row, with what would be right', () => {
     ),
   ).toEqual([
     'refused: “what” is supply, unit, outlet, connection, line or beside, not lamp',
-    expect.stringMatching(/^refused: “name” knows no 400 V; it is one of 230 V 50 Hz, /),
+    expect.stringMatching(/^refused: “name” can’t be 400 V; use one of 230 V 50 Hz, /),
     'unchanged: ',
     'refused: the supply is in the file twice',
-    'refused: “length m” says nothing of a unit; leave it empty',
+    'refused: “length m” is not for a unit; leave it empty',
     'refused: there is no line Nobody in this rig',
     'unchanged: ',
     'refused: “distance m” is missing',
     'refused: “plug” is for units; leave it empty',
     'refused: it has no name',
-    expect.stringMatching(/^refused: “kind” knows no windmill; it is one of audio device, /),
-    expect.stringMatching(/^refused: “plug” knows no five-pin; it is one of three-pin, /),
+    expect.stringMatching(/^refused: “kind” can’t be windmill; use one of audio device, /),
+    expect.stringMatching(/^refused: “plug” can’t be five-pin; use one of three-pin, /),
     'refused: there is no line Nobody in this rig',
     'refused: “current A” is much; it is a number from 0 to 63',
     expect.stringMatching(/^adds: /),
@@ -169,7 +169,7 @@ test('what cannot be is refused row by row, with what would be right', () => {
 test('settings that a row does not know are refused with those that it does', () => {
   const did = (row: string) => readMainsTable(rig, `what,name,on,settings\n${row}`).rows[0].what;
   expect(did('unit,Hold desk,,golden')).toBe(
-    '“settings” of a unit knows no golden; it is one of earth-current blocker, audio ground over a resistor, audio ground lifted',
+    '“settings” of a unit can’t be golden; use one of earth-current blocker, audio ground over a resistor, audio ground lifted',
   );
   expect(did('line,"Laptop, playback",,golden')).toBe('“settings” of a line stays empty');
   expect(did('outlet,audio strip,,Isolator; SURGE PROTECTOR')).toBe('plugged into shore-power socket');

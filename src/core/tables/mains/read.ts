@@ -198,7 +198,7 @@ function readGround(document: RigDocument, cells: Cells): Made {
   const before = lines.find(({ line }) => line === id);
   if (!before && lines.length >= MOST_GROUNDS) throw new RowRefused(`${MOST_GROUNDS} lines are the most`);
   const read = figures(cells, FIGURE_COLUMNS.line, GROUND_FIGURES, before);
-  if (!before && Object.keys(read).length === 0) throw new RowRefused('it says nothing that was measured at the line');
+  if (!before && Object.keys(read).length === 0) throw new RowRefused('it has no measured figure');
   const known: LineGround = before ?? { line: id };
   const { against: _then, ...left } = known;
   // What was calculated belongs to what was measured then.
