@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import type { KeptLadder, KeptMeasurement } from '@/core/noise/kept';
-import { calibrated, type MainsAsk } from '@/core/mains';
+import { calibrated } from '@/core/mains';
 import { schoolsOf, type RigDocument } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
@@ -41,9 +41,6 @@ interface Props {
   /** The tab that is open first, by its name. */
   opens?: string;
 }
-
-/** Always the same list. */
-const NONE: readonly MainsAsk[] = [];
 
 /** The Noise place: what lines should deliver, what they do deliver, and which part is responsible for the difference. */
 export function NoisePlace({ saved, kept, opens }: Props) {
@@ -121,7 +118,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
             rig={saved.id}
             document={document}
             report={report}
-            asks={asks?.asks ?? NONE}
+            asks={asks?.asks}
             failed={noMains}
             onChange={changeMains}
             onTold={setMessage}

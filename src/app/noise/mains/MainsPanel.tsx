@@ -20,7 +20,7 @@ interface Props {
   document: RigDocument;
   report: MainsReport | undefined;
   /** What would be worth finding out; it comes after the findings. */
-  asks: readonly MainsAsk[];
+  asks: readonly MainsAsk[] | undefined;
   failed?: string;
   onChange: (change: (from: RigDocument) => RigDocument) => void;
   onTold: (message: string) => void;
@@ -76,7 +76,7 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
           ))}
         </Box>
       ))}
-      <WorthKnowing asks={asks} onChange={onChange} />
+      {asks && <WorthKnowing asks={asks} onChange={onChange} />}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
         Protective earth is never lifted, for no hum. Sockets, boards and fixed wiring: a licensed electrician, under
         local code. Remedies stand in the order of what they cost; what each changes is known better than the level

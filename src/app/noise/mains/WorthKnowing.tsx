@@ -23,7 +23,6 @@ export function WorthKnowing({ asks, onChange }: Props) {
   useEffect(() => {
     if (had.current && document.activeElement === document.body) section.current?.focus();
   }, [asks]);
-  if (asks.length === 0) return null;
   return (
     <Box
       component="section"
@@ -38,7 +37,9 @@ export function WorthKnowing({ asks, onChange }: Props) {
         Still to find out
       </Typography>
       <Typography variant="body2" color="textSecondary">
-        Typical values stand in for the rest. These decide whether a line is above your target.
+        {asks.length > 0
+          ? 'Typical values stand in for the rest. These decide whether a line is above your target.'
+          : 'Nothing unknown here would change a result.'}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {asks.map((ask) => (
