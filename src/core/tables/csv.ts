@@ -31,7 +31,8 @@ export function readCsv(text: string, known: readonly string[], required: readon
   if (torn) throw new CsvError(`a quotation mark is missing: ${torn.message.toLowerCase()}`, (torn.row ?? 0) + 1);
   const [heading = [], ...rows] = data;
   const columns = heading.map((name) => name.trim().toLowerCase());
-  const unknown = columns.filter((name) => name && !known.includes(name));
+  const names = known.map((name) => name.toLowerCase());
+  const unknown = columns.filter((name) => name && !names.includes(name));
   if (unknown.length)
     throw new CsvError(`unknown column ${unknown.join(', ')}; the columns are ${known.join(', ')}`, 1);
   const missing = required.filter((name) => !columns.includes(name));

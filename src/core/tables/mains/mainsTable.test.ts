@@ -164,6 +164,9 @@ test('what cannot be is refused row by row, with what would be right', () => {
     'refused: it joins a unit to itself',
   ]);
   expect(() => readMainsTable(rig, 'name,colour\nx,red')).toThrow(CsvError);
+  expect(() => readMainsTable(rig, 'what,name,colour\nunit,x,red')).toThrow(
+    /unknown column colour; .*, current A, .*, rejection dB/,
+  );
 });
 
 test('settings that a row does not know are refused with those that it does', () => {

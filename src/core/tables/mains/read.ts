@@ -45,11 +45,7 @@ export interface MainsImport {
  * @throws CsvError for a file that is not such a table
  */
 export function readMainsTable(start: RigDocument, file: string): MainsImport {
-  const rows = readCsv(
-    file,
-    COLUMNS.map((column) => column.toLowerCase()),
-    ['what', 'name'],
-  );
+  const rows = readCsv(file, COLUMNS, ['what', 'name']);
   let document = start;
   const seen = new Set<string>();
   const reports = new Map<number, RowReport>();
