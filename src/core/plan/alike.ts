@@ -1,6 +1,9 @@
+import { resolve, type Node } from '../circuit';
 import {
   isCable,
   CONNECTORS,
+  type ConnectorId,
+  type Contact,
   lineCircuit,
   linkKind,
   mate,
@@ -9,6 +12,7 @@ import {
   type LinkView,
   type Part,
 } from '../gear';
+import { onceEach } from '../units/once';
 import { sortOf } from './pieces';
 
 const PLAIN: ReadonlySet<string | undefined> = new Set(['cable', 'plain adapter']);
@@ -25,20 +29,27 @@ export interface Alike {
   whole: unknown[];
   /** The same, whatever sort its cables are of: copper makes no difference to whether a source gets its power. */
   power: unknown[];
-  /** The same of its beginnings: as far as each link that lets no direct current through. What powers the source is there. */
+  /**
+   * The same of its beginnings: as far as each link that lets no direct current through. What powers the source is there. First
+   * of all the socket in which an open source ends.
+   */
   beginnings: string[];
 }
 
-/** Tells chains that are alike to the current, and those that begin alike. @param inlet any that they may end in */
-export function alikeOf(source: Part, links: readonly Part[], inlet: Part): Alike {
-  const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet };
-  const { links: views, junctions } = lineCircuit(line);
+/** Tells chains that are alike to the current, and those that begin alike. */
+export function alikeOf(source: Part, links: readonly Part[]): Alike {
+  const views = links.map(viewOf);
+  const from = endOf(source);
+  const at = openAt(from, links, views);
+  const plugAt = (n: number): ConnectorId => (n === 0 ? from.plug : views[n - 1].output);
   const words: unknown[] = [what(source)];
   const sorts: string[][] = [];
   const beginnings: string[] = [];
+  if (at !== undefined)
+    beginnings.push(JSON.stringify([what(source), at && joined(views.slice(0, at)), 'open in', views[at].input]));
   for (let n = 0; n < links.length;) {
     if (!isPlain(links[n])) {
-      words.push([junctions[n].fits, junctions[n].plug, what(links[n])]);
+      words.push([mate(plugAt(n), views[n].input) !== undefined, plugAt(n), what(links[n])]);
       if (!planningOf(links[n].kind)?.passesPower && blocks(views[n])) beginnings.push(JSON.stringify(words));
       n++;
       continue;
@@ -47,10 +58,85 @@ export function alikeOf(source: Part, links: readonly Part[], inlet: Part): Alik
     while (n < links.length && isPlain(links[n])) n++;
     const run = views.slice(begin, n);
     sorts.push([...new Set(links.slice(begin, n).filter(isCable).map(sortOf))].toSorted());
-    words.push([junctions[begin].plug, run.at(-1)!.output, joined(run)]);
+    words.push([plugAt(begin), run.at(-1)!.output, joined(run)]);
   }
-  const power = [...words, junctions.at(-1)!.plug];
+  const power = [...words, plugAt(links.length)];
   return { whole: [power, sorts], power, beginnings };
+}
+
+/** Inlet that stands at the end of what is only looked at. */
+const ANY_INLET: Part = { kind: 'three-pin' };
+
+/** How the names of a source's own nodes and elements begin. */
+const OWN = 'source.';
+
+/** A link as it is by itself. */
+const viewOf = onceEach((part: Part): LinkView => {
+  const line: Line = { id: 'view', name: 'view', source: { kind: 'moving-coil' }, links: [part], inlet: ANY_INLET };
+  return lineCircuit(line).links[0];
+});
+
+interface SourceEnd {
+  plug: ConnectorId;
+  /** Those of its contacts that something of the source is on, those that are one wire together. */
+  wires: Contact[][];
+  /** It is joined to something besides its plug. */
+  earthed: boolean;
+}
+
+/** The plug that a source ends in. */
+const endOf = onceEach((source: Part): SourceEnd => {
+  const { netlist, junctions } = lineCircuit(
+    { id: 'end', name: 'end', source, links: [], inlet: ANY_INLET },
+    { apart: 0 },
+  );
+  const { plug, nodes } = junctions[0];
+  const node = (name: string) => resolve(netlist.joined, name);
+  const used = new Set(
+    netlist.elements
+      .filter(({ name }) => name.startsWith(OWN))
+      .flatMap((element): { a: Node; b: Node }[] =>
+        'windings' in element ? element.windings : 'a' in element ? [element] : [],
+      )
+      .flatMap(({ a, b }) => [node(a), node(b)]),
+  );
+  const wires = new Map<string, Contact[]>();
+  for (const contact of CONNECTORS[plug].contacts) {
+    const wire = node(nodes[contact]);
+    if (used.has(wire)) wires.set(wire, [...(wires.get(wire) ?? []), contact]);
+  }
+  return { plug, wires: [...wires.values()], earthed: [...used].some((wire) => !wire.startsWith(OWN)) };
+});
+
+/**
+ * The junction at which so little of a source's wires goes on that no direct current flows, behind nothing but conductors;
+ * undefined where there is none. (What a signal finds its way by, such as the capacitance of a cable, is another matter.)
+ */
+function openAt({ plug, wires, earthed }: SourceEnd, links: readonly Part[], views: readonly LinkView[]) {
+  if (earthed) return undefined;
+  let [end, led] = [plug, wires];
+  for (const [n, { input, output }] of views.entries()) {
+    const made = new Set(Object.values(mate(end, input) ?? {}));
+    if (led.filter((contacts) => contacts.some((contact) => made.has(contact))).length < 2) return n;
+    if (!isPlain(links[n])) return undefined;
+    [end, led] = [output, ledThrough(plug, wires, views.slice(0, n + 1))];
+  }
+  return undefined;
+}
+
+/** Wires at the far end of a run of conductors, each by its contacts there; those that it joins are one. */
+function ledThrough(plug: ConnectorId, wires: readonly Contact[][], run: readonly LinkView[]): Contact[][] {
+  const touching = Object.entries(mate(plug, run[0].input) ?? {});
+  const far = joined(run).map((group) => {
+    const ends = group.split(' ');
+    const at = (side: string) => ends.flatMap((end, n) => (ends[n - 1] === side ? [end] : []));
+    return { near: new Set(at('in')), out: at('out') as Contact[] };
+  });
+  return far.flatMap(({ near, out }) =>
+    out.length && wires.some((own) => touching.some(([socket, contact]) => near.has(socket) && own.includes(contact)))
+      ? [out]
+      : [],
+  );
 }
 
 /** Contacts that ground is on. */

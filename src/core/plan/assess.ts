@@ -6,7 +6,7 @@ import { BEHIND_THE_INLET, inletKind, linkKind, type FeedSwitch, type Line, type
 import type { LevelPlan } from '../level/plan';
 import type { Amps, Hertz } from '../units';
 import { alikeOf } from './alike';
-import { ofPart } from './pieces';
+import { onceEach } from '../units/once';
 
 /** An inlet as a chain meets it: its feed is what its switch is set to. */
 export interface Site {
@@ -32,14 +32,23 @@ export interface Assessment {
 export type Assess = (source: Part, links: readonly Part[], site: Site) => Assessment | undefined;
 
 /** What a part is to the check; what it is called makes no difference to a verdict. */
-const bare = ofPart(({ kind, figures, choices, faults }) => JSON.stringify([kind, figures, choices, faults]));
-const chainKey = (source: Part, links: readonly Part[]): string => `${bare(source)}${links.map(bare).join('')}`;
+const bare = onceEach(({ kind, figures, choices, faults }: Part) => JSON.stringify([kind, figures, choices, faults]));
+
+/** The same for a link: nor does whether somebody has tested it. What it is by default it is also where that is said. */
+const bareLink = onceEach(({ kind, figures, choices, faults }: Part) => {
+  const { tested: _tested, ...others } = { ...standardOf(kind), ...choices };
+  return JSON.stringify([kind, figures, others, faults]);
+});
+const standardOf = (kind: string): Record<string, string> =>
+  Object.fromEntries(Object.entries(linkKind(kind).choices).map(([name, { standard }]) => [name, standard]));
+const keyOfLinks = onceEach((links: readonly Part[]) => links.map(bareLink).join(''));
+const wordedKeyOfLinks = onceEach((links: readonly Part[]) => links.map(bare).join(''));
 
 /** Most assessments that are kept. */
 const MOST = 60_000;
 
 /** An inlet without what is no part of its circuit. */
-const circuitOf = ofPart(({ kind, figures = {}, choices, faults }) =>
+const circuitOf = onceEach(({ kind, figures = {}, choices, faults }: Part) =>
   JSON.stringify([kind, Object.entries(figures).filter(([name]) => !BEHIND_THE_INLET.has(name)), choices, faults]),
 );
 
@@ -76,10 +85,10 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
   const refusals = new Map<string, Assessment>();
   const alikes = new Map<string, Keys>();
   /** What a chain is to the current is the same at every inlet. */
-  const alikeAt = (key: string, source: Part, links: readonly Part[], inlet: Part): Keys => {
+  const alikeAt = (key: string, source: Part, links: readonly Part[]): Keys => {
     let found = alikes.get(key);
     if (!found) {
-      const { whole, power, beginnings } = alikeOf(source, links, inlet);
+      const { whole, power, beginnings } = alikeOf(source, links);
       found = { whole: JSON.stringify(whole), power: JSON.stringify(power), beginnings };
     }
     if (alikes.size >= MOST) alikes.clear();
@@ -89,13 +98,13 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
   return (source, links, site) => {
     const { offers, reaches = [] } = site.switch ?? {};
     const reached = `${offers?.join() ?? '-'} ${reaches.length > 0}`;
-    const chain = chainKey(source, links);
+    const chain = `${bare(source)}${refused === 'once' ? keyOfLinks(links) : wordedKeyOfLinks(links)}`;
     const key = `${chain} ${bare(site.inlet)} ${reached}`;
     if (known.has(key)) return known.get(key);
     if (known.size >= MOST) known.clear();
     const unfed = refused === 'once' && isUnfed(links, site) ? `${bare(source)} unfed` : undefined;
     const dark = unfed === undefined ? undefined : refusals.get(unfed);
-    const alike = refused === 'once' && !dark ? alikeAt(chain, source, links, site.inlet) : undefined;
+    const alike = refused === 'once' && !dark ? alikeAt(chain, source, links) : undefined;
     const whole = alike && `${alike.whole} ${bare(site.inlet)} ${reached}`;
     // Current does not know how an inlet amplifies.
     const fed = alike && `${alike.power} ${circuitOf(site.inlet)} ${reached} fed`;
@@ -125,18 +134,17 @@ interface Keys {
   beginnings: string[];
 }
 
-/** One line judged, with its figures. @param brief what is refused goes without what its signal would be */
+/** One line judged. @param brief without the figures of its signal */
 export function assessed(line: Line, schools: Schools, judge = judgeLine, brief = false): Assessment | undefined {
   try {
     const { solved, findings, verdict } = judge(line, schools);
-    const heard = !brief || !isRefused(verdict);
     const feeds = solved.circuit.stakes.flatMap((stake) =>
       stake.type === 'feed' ? [{ part: stake.part, amps: Math.abs(solved.point.amps(stake.element)) }] : [],
     );
     return {
       verdict,
       findings,
-      ...(heard && { level: solved.level, lowCut: solved.signal.lowCut, highCut: solved.signal.highCut }),
+      ...(!brief && { level: solved.level, lowCut: solved.signal.lowCut, highCut: solved.signal.highCut }),
       amps: feeds.filter(({ part }) => part === 'inlet').reduce((sum, { amps }) => sum + amps, 0),
       supplies: feeds.flatMap(({ part, amps }) => (typeof part === 'number' ? [{ link: part, amps }] : [])),
     };

@@ -1,5 +1,6 @@
 import { isCable, linkKind, planningOf, reader, sourceKind, type LinkKind, type Part } from '../gear';
 import type { Metres } from '../units';
+import { onceEach } from '../units/once';
 import { lengthText, uncapital } from '../units/format';
 
 /** Links that are all alike, so that any of them serves as well as any other. */
@@ -27,20 +28,10 @@ export const movable = ({ part, faulty, missing }: Piece): boolean => {
   return !faulty && !missing && !planning?.leftAlone && nature !== 'TRS patch point';
 };
 
-/** What is asked of the same parts again and again: parts are never changed, only replaced. */
-export function ofPart<T>(find: (part: Part) => T): (part: Part) => T {
-  const known = new WeakMap<Part, T>();
-  return (part) => {
-    const found = known.get(part) ?? find(part);
-    known.set(part, found);
-    return found;
-  };
-}
-
 /** What counts for a kind that says nothing of it. */
 const USUAL = 5;
 /** How hard a kind is to understand, carry and power. */
-export const complexity = ofPart(({ kind }: Part): number => planningOf(kind)?.complexity ?? USUAL);
+export const complexity = onceEach(({ kind }: Part): number => planningOf(kind)?.complexity ?? USUAL);
 
 /** The settings of a kind that are made by hand on the spot. */
 export const settingsOf = (kind: { choices: LinkKind['choices'] }): string[] =>
@@ -66,20 +57,20 @@ const identity = (part: Part, without: { figures?: readonly string[]; choices?: 
 };
 
 /** What a link is, by which equal ones are told. */
-export const pieceKey = ofPart((part) =>
+export const pieceKey = onceEach((part: Part) =>
   part.faults?.length ? `${identity(part)} ${JSON.stringify(part.faults)}` : identity(part),
 );
 
 /** The same but for whether its owner has tested it, and for its faults: by this a single piece is found among those of the kit. */
-export const looseKey = ofPart((part) => identity(part, { choices: ['tested'] }));
+export const looseKey = onceEach((part: Part) => identity(part, { choices: ['tested'] }));
 
 /** Cables of one sort in whatever length. */
-export const familyOf = ofPart((part) => identity(part, { figures: ['length'] }));
+export const familyOf = onceEach((part: Part) => identity(part, { figures: ['length'] }));
 
 /** The same whether they are tested or not. */
-export const sortOf = ofPart((part) => identity(part, { figures: ['length'], choices: ['tested'] }));
+export const sortOf = onceEach((part: Part) => identity(part, { figures: ['length'], choices: ['tested'] }));
 
-export const lengthOf = ofPart((part): Metres => reader(linkKind(part.kind), part).value('length'));
+export const lengthOf = onceEach((part: Part): Metres => reader(linkKind(part.kind), part).value('length'));
 
 /** What people call a piece: a cable by its length, else its name or its kind. */
 export function pieceLabel(part: Part): string {

@@ -3,6 +3,7 @@ import type { Device, RigDocument, SwitchGroup } from '../rig/document';
 import { switchOf } from '../rig/paths';
 import { freeId, freeName } from '../rig/rigEdits';
 import { type FeedName, USUAL } from '../standards/feeds';
+import { onceEach } from '../units/once';
 import type { Site } from './assess';
 import { TO_GET } from './pieces';
 
@@ -85,8 +86,18 @@ export function placesOf({ devices, wishes }: RigDocument, toGet: readonly Devic
 /** Feeds that the switch of a place can be set to. */
 export const feedsOf = ({ group }: Place): FeedName[] => (group ? ['off', ...group.offers] : ['off']);
 
+/** Each site of a place is one, so that what is known of it is found again. */
+const sitesOf = onceEach((_place: Place) => new Map<FeedName, Site>());
+
 /** A place as a chain meets it at one setting of its switch. Whoever plans takes it that the switch reaches other lines too. */
-export function siteOf({ device, group, part, fed }: Place, feed: FeedName): Site {
+export function siteOf(place: Place, feed: FeedName): Site {
+  const own = sitesOf(place);
+  const site = own.get(feed) ?? madeSite(place, feed);
+  own.set(feed, site);
+  return site;
+}
+
+function madeSite({ device, group, part, fed }: Place, feed: FeedName): Site {
   if (!fed) return { inlet: part };
   const own: FeedSwitch = switchOf(device, group, group && group.inlets.length > 1 ? ['other lines'] : []);
   return { inlet: { ...part, choices: { ...part.choices, feed } }, switch: own };

@@ -19,12 +19,18 @@ export function planRig(request: PlanRequest, tools: PlanTools): Plan {
   const until = tools.clock() + seconds;
   const assess = assessor(schoolsOf(document), 'once');
   const before = checkRig(document);
-  const own = problemOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
-  const choices = choicesOf(own, tools);
+  let own = problemOf(document, [...stockOf(kit, document, onlyKit ? 'listed' : 'drawn').values()], assess, before);
+  let choices = choicesOf(own, tools);
   const clearFirst = !onlyKit && schoolsOf(document).ownedPart === 'clear';
   const quick = onlyKit || clearFirst ? undefined : withOnePurchaseEach(own, choices, before, until, tools);
   if (quick) return { proposal: quick };
-  const first = solved(own, choices, before, until, tools);
+  let first = solved(own, choices, before, until, tools);
+  if (first.leftOut.length && tools.clock() < until && document.devices.some(({ feedLimit }) => feedLimit)) {
+    const sparing: Problem = { ...own, sparing: true, judged: new Map() };
+    const others = choicesOf(sparing, tools);
+    const spared = solved(sparing, others, before, until, tools);
+    if (spared.leftOut.length < first.leftOut.length) [own, choices, first] = [sparing, others, spared];
+  }
   const clearer = clearFirst ? withClearer(own, choices, first, before, until, tools) : undefined;
   if (clearer) return { proposal: clearer };
   if (first.leftOut.length === 0) return { proposal: first };

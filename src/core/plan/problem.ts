@@ -32,6 +32,7 @@ export function problemOf(
     wide: false,
     assess,
     judged: new Map(),
+    candidates: new Map(),
     voltage: new Map(
       document.devices
         .filter(({ batteries }) => batteries)

@@ -113,6 +113,7 @@ export function withMarket(problem: Problem, mostToGet: number, missing: Readonl
     places: placesOf(document, toGet),
     pieces: [...problem.pieces, ...market(problem.tasks.length, toGet)],
     judged: new Map(),
+    candidates: new Map(),
     mostToGet,
     missing,
     wide,

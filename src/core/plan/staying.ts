@@ -2,7 +2,7 @@ import { isHome, isSentAway, isUnchanged, type Column, type Problem } from './as
 import { decoded, type Arranged } from './assign/decode';
 import { greedySolution } from './assign/greedy';
 import { modelOf } from './assign/model';
-import type { Outcome } from './program/program';
+import type { Outcome, Reached } from './program/program';
 import type { LineChange, Proposal } from './proposal';
 import type { PlanTools } from './request';
 import { some } from './reasons';
@@ -62,15 +62,17 @@ function costOfStaying(
   );
   const seconds = Math.min(SECONDS, until - clock());
   if (!own || seconds <= 0) return undefined;
+  const reached = new Map(outcome.reached.map(({ name, value }) => [name, value]));
+  const differs = ({ name, value, bound }: Reached) => value !== reached.get(name) || bound !== value;
   const model = modelOf(problem, columns, { unfit, stays });
   const instead = solver(model.program, model.stages.slice(0, -TIDYING), {
     seconds,
     clock,
     start: greedySolution(problem, model, [stays]),
+    enough: differs,
   });
   if (!instead) return undefined;
-  const reached = new Map(outcome.reached.map(({ name, value }) => [name, value]));
-  const worse = instead.reached.find(({ name, value, bound }) => value !== reached.get(name) || bound !== value);
+  const worse = instead.reached.find(differs);
   if (!worse || worse.bound <= (reached.get(worse.name) ?? 0)) return undefined;
   return told(
     worse.name,

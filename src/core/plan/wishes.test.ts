@@ -61,6 +61,20 @@ describe('wishes', () => {
     expect(plan.instead?.relaxations).toEqual([{ relax: 'feed limit', device: 'desk' }]);
   });
 
+  test('where a device can give only so much, a supply of the kit takes over for one of its lines', async () => {
+    const bank = deviceOf('desk', [{ inlets: 2, offers: ['P48'], feed: 'P48' }]);
+    const rig = (most: number) =>
+      rigOf(
+        [{ ...bank, feedLimit: { value: most, unit: 'mA', basis: 'maker' } }],
+        [deskLine('a', 'condenser-48', '1'), deskLine('b', 'condenser-48', '2')],
+      );
+    const kit = [link('box', 1, { kind: 'supply-box' })];
+    expect((await planned(rig(20), kit, { onlyKit: true })).proposal).toMatchObject({ lines: [], leftOut: [] });
+    const few = (await planned(rig(4), kit, { onlyKit: true })).proposal;
+    expect(few.leftOut).toEqual([]);
+    expect(few.lines.map(({ putIn }) => putIn)).toEqual([['box']]);
+  });
+
   test('a line goes only as far as the cables reach, with an extension if there is one', async () => {
     const far = deviceOf('far', [{ inlets: 1, offers: ['P48'], feed: 'P48' }], { location: 'hall' });
     const near = deviceOf('near', [{ inlets: 1, offers: [], feed: 'off' }], { location: 'stage' });

@@ -6,8 +6,16 @@ import { rigPathsOf, type RigPath } from '../../rig/paths';
 import { setFeed } from '../../rig/rigEdits';
 import { isPhantom, type FeedName } from '../../standards/feeds';
 import { assessed, type Assess, type Assessment } from '../assess';
-import { changesOf, linksOf, type Chain } from '../chains/chain';
-import { accepted, searchChains, worthwhile, type Judged } from '../chains/search';
+import { changesOf, partsOf, type Chain } from '../chains/chain';
+import {
+  accepted,
+  candidatesOf,
+  searchChains,
+  worthwhile,
+  type Candidates,
+  type ChainSearch,
+  type Judged,
+} from '../chains/search';
 import { pieceKey, type Piece } from '../pieces';
 import { runTo, type Task } from '../tasks';
 import { feedsOf, groupKey, siteOf, type Place } from '../places';
@@ -47,11 +55,15 @@ export interface Problem {
   missing: ReadonlySet<string>;
   /** Boxes may be got for the other lines, too: that may set an inlet or a piece free. */
   wide: boolean;
+  /** Where a device can give only so much current, chains are looked at that take theirs from elsewhere. */
+  sparing?: boolean;
   /** Something is got for a line at Watch before it stays so: what is got counts after that. */
   clearFirst?: boolean;
   assess: Assess;
   /** Chains that have been judged already, by line, sort of inlet, feed, run and what there is. */
   judged: Map<string, Judged[]>;
+  /** Ways to join a line to a kind of inlet, by line, kind, run and what there is. */
+  candidates: Map<string, Candidates>;
   /** Lines that are Clear as they are, with cables that reach: they are left alone while nothing else is to be saved by it. */
   clear: ReadonlySet<string>;
   /** For devices on batteries: whether the school asks for the lowest voltage that will do, or for 48 V. */
@@ -116,8 +128,25 @@ function lineColumns(problem: Problem, n: number, at: number, feed: FeedName): C
   const mayBeGot = (piece: Piece) =>
     !piece.toGet || problem.missing.has(task.line.id) || (problem.wide && !planningOf(piece.part.kind)?.plain);
   const site = siteOf(place, feed);
+  const limited = problem.sparing === true && place.device.feedLimit !== undefined;
   const usable = problem.mostToGet ? pieces.filter(mayBeGot) : pieces;
   // Inlets of several switches are often alike: what serves one of them serves the others.
+  const searchAt = (): ChainSearch => {
+    const gathering = {
+      source: task.source,
+      links: task.line.links,
+      run,
+      pieces: usable,
+      mostToGet: problem.mostToGet,
+      own: ownPieces(task, pieces),
+      reaches: reachesOver(task, run),
+    };
+    const { kind } = place.part;
+    const candidates = problem.candidates.get(joint) ?? candidatesOf({ ...gathering, inlet: kind });
+    problem.candidates.set(joint, candidates);
+    return { ...gathering, site, assess, limited, candidates };
+  };
+  const joint = JSON.stringify([task.line.id, place.part.kind, run, usable.length]);
   const key = JSON.stringify([
     task.line.id,
     site.inlet,
@@ -125,20 +154,9 @@ function lineColumns(problem: Problem, n: number, at: number, feed: FeedName): C
     site.switch?.reaches?.length,
     run,
     usable.length,
+    limited,
   ]);
-  const judged =
-    problem.judged.get(key) ??
-    searchChains({
-      source: task.source,
-      links: task.line.links,
-      site,
-      run,
-      pieces: usable,
-      mostToGet: problem.mostToGet,
-      assess,
-      own: ownPieces(task, pieces),
-      reaches: reachesOver(task, run),
-    });
+  const judged = problem.judged.get(key) ?? searchChains(searchAt());
   problem.judged.set(key, judged);
   // A line that goes to another device comes out somewhere else, too.
   const elsewhere = Number(task.now !== undefined && task.now.device !== place.device.id);
@@ -153,10 +171,10 @@ function lineColumns(problem: Problem, n: number, at: number, feed: FeedName): C
         asGoodAt('off', other),
     );
   const asGoodAt = (feed: FeedName, { chain, verdict }: Judged): boolean => {
-    const then = assess(chain.source, chain.steps.flatMap(linksOf), siteOf(place, feed));
+    const then = assess(chain.source, partsOf(chain), siteOf(place, feed));
     return then !== undefined && rankOf(then.verdict) >= rankOf(verdict);
   };
-  return worthwhile(judged).map((one): Column => {
+  return worthwhile(judged, limited).map((one): Column => {
     const asGood = (other: FeedName): boolean => asGoodAt(other, one);
     return {
       task: n,

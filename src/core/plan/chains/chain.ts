@@ -1,6 +1,7 @@
 import { isCable, type Figure, type Part, linkKind, reader, sourceKind } from '../../gear';
 import type { Metres } from '../../units';
-import { complexity, familyOf, lengthOf, pieceKey, powersOf, settingsOf, type Piece } from '../pieces';
+import { onceEach } from '../../units/once';
+import { complexity, familyOf, lengthOf, pieceKey, powersOf, settingsOf, TO_GET, type Piece } from '../pieces';
 
 /** Any cable of some sorts that is at least so long, or several of one sort that are together. */
 export interface Slot {
@@ -26,6 +27,9 @@ export const linksOf = ({ part, joined = [] }: Step): Part[] => [part, ...joined
 export const countOf = (steps: readonly Step[]): number =>
   steps.reduce((sum, { joined = [] }) => sum + 1 + joined.length, 0);
 
+/** The links of a chain in order. */
+export const partsOf = ({ steps }: Pick<Chain, 'steps'>): Part[] => steps.flatMap(linksOf);
+
 /** Links in the order from source to inlet, and the source as it is set for them. */
 export interface Chain {
   source: Part;
@@ -42,18 +46,31 @@ export const slotKey = ({ families, least, most }: Slot): string =>
 export const usesOf = ({ steps }: Chain): string[] =>
   steps.map(({ slot, piece }) => (slot ? slotKey(slot) : piece.key));
 
-/** Whether everything in `part` is also in `whole`, as often. */
-export function within(part: readonly string[], whole: readonly string[]): boolean {
-  const left = [...whole];
-  return part.every((use) => {
-    const at = left.indexOf(use);
+/** What a chain takes for each of its steps: a particular piece by its key, or any cables that will do. */
+const takes = onceEach(({ steps }: Chain): (string | Slot)[] =>
+  // Things to get are as good as each other: there is as much of any as anybody wants.
+  steps.map(({ slot, piece }) => slot ?? (piece.toGet ? TO_GET : piece.key)),
+);
+
+/** Whether whatever cables would do for one slot do for the other, too. */
+const isLooser = (loose: Slot, tight: Slot): boolean =>
+  loose.least <= tight.least &&
+  loose.most >= tight.most &&
+  tight.families.every((family) => loose.families.includes(family));
+
+/** Whether a chain takes nothing that another one does not take, whatever cables that one is made of. */
+export function takesNoMore(than: Chain, chain: Chain): boolean {
+  const left = [...takes(than)];
+  return takes(chain).every((own) => {
+    const at = left.findIndex((other) =>
+      typeof own === 'string' || typeof other === 'string' ? own === other : isLooser(own, other),
+    );
     if (at >= 0) left.splice(at, 1);
     return at >= 0;
   });
 }
 
-export const complexityOf = ({ steps }: Chain): number =>
-  steps.flatMap(linksOf).reduce((sum, part) => sum + complexity(part), 0);
+export const complexityOf = (chain: Chain): number => partsOf(chain).reduce((sum, part) => sum + complexity(part), 0);
 
 const settings = (part: Part, kind: { choices: Parameters<typeof settingsOf>[0]['choices'] }): string[] =>
   settingsOf(kind).map((name) => part.choices?.[name] ?? kind.choices[name].standard);
@@ -140,10 +157,18 @@ function counted(
 }
 
 /** A part's variants: as it is set, and with each setting of its power otherwise; what only switches it off is left out. */
-export function variants(part: Part, role: 'source' | 'link'): Part[] {
-  const kind = role === 'source' ? sourceKind(part.kind) : linkKind(part.kind);
+export const variants = (part: Part, role: 'source' | 'link'): Part[] =>
+  role === 'source' ? variantsOfSource(part) : variantsOfLink(part);
+
+const variantsOfSource = onceEach((part: Part) => variantsOf(part, sourceKind(part.kind)));
+
+const variantsOfLink = onceEach((part: Part) => {
+  const kind = linkKind(part.kind);
+  return variantsOf(part, kind, kind.nature === 'supply');
+});
+
+function variantsOf(part: Part, kind: Parameters<typeof reader>[0], supply = false): Part[] {
   const read = reader(kind, part);
-  const supply = role === 'link' && (kind as ReturnType<typeof linkKind>).nature === 'supply';
   return [
     part,
     ...powersOf(kind).flatMap((name) =>

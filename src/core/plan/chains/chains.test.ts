@@ -3,7 +3,7 @@ import { DEFAULT_SCHOOLS } from '../../schools';
 import type { Part } from '../../gear';
 import { assessor } from '../assess';
 import { pieceKey, pieceLabel, type Piece } from '../pieces';
-import { changesOf, matched, within, type Chain } from './chain';
+import { changesOf, matched, takesNoMore, type Chain } from './chain';
 import { connections } from './connect';
 import { rankedChains, type RankedChain } from './rank';
 import { searchChains } from './search';
@@ -92,9 +92,22 @@ describe('against what a line has now', () => {
   test('a link keeps its place in the order', () =>
     expect(matched([cable(5), box, cable(5)], [step(box), step(cable(5))])).toEqual([1, 2]));
 
-  test('what a chain takes lies within another', () => {
-    expect(within(['a', 'b'], ['b', 'c', 'a'])).toBe(true);
-    expect(within(['a', 'a'], ['a', 'b'])).toBe(false);
+  test('a chain takes no more than another one: the same things as often, and cables that are as easily found', () => {
+    const chain = (...steps: Chain['steps']): Chain => ({ source: { kind: 'moving-coil' }, steps });
+    const any = (least: number, most: number, ...families: string[]) => ({
+      ...step(cable(5)),
+      slot: { families: families.length ? families : ['xlr'], least, most },
+    });
+    expect(takesNoMore(chain(step(box), any(5, 2)), chain(any(5, 2)))).toBe(true);
+    expect(takesNoMore(chain(any(5, 2)), chain(step(box), any(5, 2)))).toBe(false);
+    expect(takesNoMore(chain(step(box)), chain(step(box), step(box)))).toBe(false);
+    // What two cables joined would do for, one does for, too; and what is longer is long enough.
+    expect(takesNoMore(chain(any(5, 1)), chain(any(5, 2)))).toBe(true);
+    expect(takesNoMore(chain(any(8, 2)), chain(any(5, 2)))).toBe(true);
+    expect(takesNoMore(chain(any(5, 2)), chain(any(5, 1)))).toBe(false);
+    expect(takesNoMore(chain(any(5, 2)), chain(any(8, 2)))).toBe(false);
+    expect(takesNoMore(chain(any(5, 1)), chain(any(5, 1, 'xlr', 'jack')))).toBe(true);
+    expect(takesNoMore(chain(any(5, 1, 'xlr', 'jack')), chain(any(5, 1)))).toBe(false);
   });
 });
 

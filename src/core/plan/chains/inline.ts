@@ -1,5 +1,4 @@
 import { isCable, LINKS, linkKind, planningOf, reader } from '../../gear';
-import type { Finding } from '../../check/finding';
 import { movable, type Piece } from '../pieces';
 import { countOf, MOST_LINKS, variants, type Chain, type Step } from './chain';
 import { ORDER } from './connect';
@@ -10,13 +9,9 @@ const placeOf = (kind: string): number | undefined => {
   return place && ORDER[place];
 };
 
-/** Kinds that may be put in against what was found. */
-function asked(findings: readonly Finding[]): Set<string> {
-  const codes = new Set(findings.filter(({ severity }) => severity !== 'note').map(({ code }) => code));
-  return new Set(
-    LINKS.filter(({ planning }) => planning?.against?.some((code) => codes.has(code))).map(({ kind }) => kind),
-  );
-}
+/** Kinds that may be put in against what was found. @param codes of findings */
+export const kindsAgainst = (codes: ReadonlySet<string>): Set<string> =>
+  new Set(LINKS.filter(({ planning }) => planning?.against?.some((code) => codes.has(code))).map(({ kind }) => kind));
 
 const isPinned = ({ part }: Step): boolean => {
   const kind = linkKind(part.kind);
@@ -33,10 +28,9 @@ const orderOf = (step: Step, n: number): number => {
   return input === 'xlr3' ? ORDER.inlet : ORDER.source;
 };
 
-/** A chain with one more thing in its three-pin part, for each piece of the kinds that its findings ask for. */
-export function extended(chain: Chain, findings: readonly Finding[], pieces: readonly Piece[]): Chain[] {
+/** A chain with one more thing in its three-pin part, for each piece of some kinds that its findings ask for. */
+export function extended(chain: Chain, kinds: ReadonlySet<string>, pieces: readonly Piece[]): Chain[] {
   if (countOf(chain.steps) >= MOST_LINKS) return [];
-  const kinds = asked(findings);
   const present = new Set(chain.steps.map(({ part }) => part.kind));
   return pieces
     .filter((piece) => piece.count > 0 && kinds.has(piece.part.kind) && !present.has(piece.part.kind) && movable(piece))

@@ -9,7 +9,7 @@ import { ownPieces, reachesOver } from '../asItIs';
 import { lengthOf, pieceKey, settingsOf, settingsSet, type Piece } from '../pieces';
 import { stockOf } from '../stock';
 import { runTo, tasksOf, type Task } from '../tasks';
-import { countOf, linksOf, type Step } from './chain';
+import { countOf, partsOf, type Step } from './chain';
 import { order, qualityOf, whyBest, whyBelow, worst, type Compared, type Quality } from './criteria';
 import { accepted, searchChains, type Judged } from './search';
 import { lengthText, uncapital } from '../../units/format';
@@ -153,7 +153,7 @@ function told({ judged, quality, usesUp }: Compared, rank: number | undefined, r
   return {
     ...(rank !== undefined && { rank }),
     links: judged.chain.steps.map(linkOf),
-    parts: judged.chain.steps.flatMap(linksOf),
+    parts: partsOf(judged.chain),
     sourcePart: judged.chain.source,
     ...(setting && { source: setting }),
     verdict: judged.verdict,

@@ -1,23 +1,24 @@
 import { isCable, inletKind, reader, sourceKind, type Part } from '../../gear';
 import { rankOf } from '../../check/finding';
-import type { Metres } from '../../units';
+import type { Amps, Metres } from '../../units';
+import { once } from '../../units/once';
 import type { Assess, Assessment, Site } from '../assess';
-import { familyOf, lengthOf, TO_GET, type Piece } from '../pieces';
+import { familyOf, lengthOf, type Piece } from '../pieces';
 import { hasLead, PLUG_ON } from '../tasks';
 import {
   changesOf,
   complexityOf,
-  linksOf,
   matched,
+  partsOf,
+  takesNoMore,
   usesOf,
   variants,
-  within,
   type Chain,
   type Slot,
   type Step,
 } from './chain';
 import { connections } from './connect';
-import { extended } from './inline';
+import { extended, kindsAgainst } from './inline';
 
 /** A chain with what the check says of it. */
 export interface Judged extends Assessment {
@@ -29,53 +30,79 @@ export interface Judged extends Assessment {
   complexity: number;
 }
 
-export interface ChainSearch {
+/** What a source has to be joined to, with what. */
+export interface Gathering {
   source: Part;
   /** What the line has now. */
   links: readonly Part[];
-  site: Site;
+  /** Kind of the inlet. */
+  inlet: string;
   /** Cable that is needed, in metres. */
   run: Metres;
   pieces: readonly Piece[];
   /** Most pieces that would have to be got; cables that only have to reach do not count. */
   mostToGet: number;
-  assess: Assess;
   /** What each of the line's links is; undefined for what nobody has any more. */
   own: readonly (Piece | undefined)[];
   /** Whether the cables that the line has now reach. */
   reaches: boolean;
-  /** Chains that cannot be better than another one are looked at all the same. */
-  every?: boolean;
 }
 
-/** Things to get are as good as each other: there is as much of any as anybody wants. */
-const token = (use: string): string => (use.startsWith(TO_GET) ? TO_GET : use);
+export interface ChainSearch extends Omit<Gathering, 'inlet'> {
+  site: Site;
+  assess: Assess;
+  /** The inlet's device can give only so much current: a chain that draws less may be wanted where a simpler one would do. */
+  limited?: boolean;
+  /** Chains that cannot be better than another one are looked at all the same. */
+  every?: boolean;
+  /** What `candidatesOf` found for an inlet of this kind already. */
+  candidates?: Candidates;
+}
 
 export const accepted = ({ verdict }: Pick<Judged, 'verdict'>): boolean => verdict === 'Clear' || verdict === 'Watch';
 
 const toGet = ({ steps }: Chain): number => steps.filter(({ slot, piece }) => !slot && piece.toGet).length;
 
-const partsOf = ({ steps }: Chain): Part[] => steps.flatMap(linksOf);
+/** What chains are held against each other by. */
+type Rival = Pick<Judged, 'verdict' | 'chain' | 'changes' | 'complexity' | 'amps'>;
 
 /**
  * Whether the first chain leaves no reason for the second: it takes nothing that the other does not take, is judged at
  * least as well, changes no more and is no more complicated.
+ * @param limited the inlet's device can give only so much: then it draws no more, either
  */
-const dominates = (a: Judged, b: Judged): boolean =>
+const dominates = (a: Rival, b: Rival, limited = false): boolean =>
   rankOf(a.verdict) >= rankOf(b.verdict) &&
   a.changes <= b.changes &&
   a.complexity <= b.complexity &&
-  within(a.uses.map(token), b.uses.map(token));
+  (!limited || a.amps <= b.amps + SAME_CURRENT) &&
+  takesNoMore(b.chain, a.chain);
 
-/**
- * Every sensible chain from a source to an inlet: connectors are joined with what the stock has, and what the findings
- * of a chain ask for is put in. Chains that cannot be better than one that is Clear already are not looked at.
- * @returns what was judged, accepted and refused alike, fewest links first
- */
-export function searchChains(search: ChainSearch): Judged[] {
-  const { source, links, site, run, pieces, mostToGet, assess, own, reaches } = search;
+/** Currents that differ by less are the same to a device: a hundredth of what the least of them takes (assumed). */
+const SAME_CURRENT: Amps = 1e-5;
+
+/** A chain before it is judged: what of it is the same at every inlet of a kind, whatever its switch is set to. */
+interface Candidate {
+  chain: Chain;
+  parts: readonly Part[];
+  /** By which a chain is told from others. */
+  key: string;
+  uses: string[];
+  changes: number;
+  complexity: number;
+  /** What it changes with the cables that lie there now: that may be less than it says. */
+  least: () => number;
+  /** The same with one thing more, for each that findings of some codes ask for. */
+  extended: (codes: ReadonlySet<string>) => readonly Candidate[];
+}
+
+export type Candidates = readonly Candidate[];
+
+/** The ways to join a source to an inlet of a kind, fewest links first, none of them judged. */
+export function candidatesOf(gathering: Gathering): Candidates {
+  const { source, links, run, pieces, mostToGet, own, reaches } = gathering;
   const kind = sourceKind(source.kind);
-  const inlet = inletKind(site.inlet.kind);
+  const inlet = inletKind(gathering.inlet);
   const gap = {
     source: source.kind,
     plug: kind.connector(reader(kind, source)),
@@ -88,38 +115,80 @@ export function searchChains(search: ChainSearch): Judged[] {
   const bases = connections(gap, pieces).sort(
     (a, b) => a.length - b.length || complexityOf({ source, steps: a }) - complexityOf({ source, steps: b }),
   );
-  const queue: Chain[] = [
+  return [
     ...(reaches && own.every((piece) => piece !== undefined)
       ? [{ source, steps: own.map((piece, n) => ({ piece, part: links[n] })) }]
       : []),
     ...variants(source, 'source').flatMap((variant) => bases.map((steps): Chain => ({ source: variant, steps }))),
-  ];
+  ]
+    .filter((chain) => toGet(chain) <= mostToGet)
+    .map((chain) => candidate(chain, gathering));
+}
+
+function candidate(chain: Chain, gathering: Gathering): Candidate {
+  const { source, links, pieces, mostToGet } = gathering;
+  const uses = usesOf(chain);
+  const further = new Map<string, readonly Candidate[]>();
+  return {
+    chain,
+    parts: partsOf(chain),
+    key: JSON.stringify([chain.source.choices, chain.steps.map(({ part }) => part.choices), uses]),
+    uses,
+    changes: changesOf({ source, links }, chain),
+    complexity: complexityOf(chain),
+    least: once(() => changesOf({ source, links }, chain, 'all that serves')),
+    extended(codes) {
+      const kinds = kindsAgainst(codes);
+      const key = [...kinds].join();
+      const known =
+        further.get(key) ??
+        extended(chain, kinds, pieces)
+          .filter((more) => toGet(more) <= mostToGet)
+          .map((more) => candidate(more, gathering));
+      further.set(key, known);
+      return known;
+    },
+  };
+}
+
+/**
+ * Every sensible chain from a source to an inlet: connectors are joined with what the stock has, and what the findings
+ * of a chain ask for is put in. Chains that cannot be better than one that is Clear already are not looked at.
+ * @returns what was judged, accepted and refused alike, fewest links first
+ */
+export function searchChains(search: ChainSearch): Judged[] {
+  const { site, assess } = search;
+  const queue = [...(search.candidates ?? candidatesOf({ ...search, inlet: site.inlet.kind }))];
   const found: Judged[] = [];
   const clear: Judged[] = [];
   const seen = new Set<string>();
   // What is asked for on the way joins the queue at its end.
-  for (const chain of queue) {
-    const uses = usesOf(chain);
-    const key = JSON.stringify([chain.source.choices, chain.steps.map(({ part }) => part.choices), uses]);
-    if (seen.has(key) || toGet(chain) > mostToGet) continue;
-    seen.add(key);
-    const changes = changesOf({ source, links }, chain);
-    const figures = { uses, changes, complexity: complexityOf(chain) };
+  for (const one of queue) {
+    const { chain, parts, uses, changes, complexity } = one;
+    if (seen.has(one.key)) continue;
+    seen.add(one.key);
     if (!search.every && clear.length) {
-      // With the cables that lie there now it may change less than it says.
-      const least = changesOf({ source, links }, chain, 'all that serves');
-      if (clear.some((other) => dominates(other, { ...other, ...figures, changes: least }))) continue;
+      const atBest = { chain, complexity, changes: one.least(), amps: 0 };
+      if (clear.some((other) => dominates(other, { ...atBest, verdict: other.verdict }, search.limited))) continue;
     }
-    const assessment = assess(chain.source, partsOf(chain), site);
+    const assessment = assess(chain.source, parts, site);
     if (!assessment) continue;
-    const judged = { chain, ...assessment, ...figures };
+    const judged = { chain, ...assessment, uses, changes, complexity };
     found.push(judged);
     if (assessment.verdict === 'Clear') clear.push(judged);
-    else queue.push(...extended(chain, assessment.findings, pieces));
+    const lacking = lackingOf(assessment, search.limited);
+    if (lacking.size) queue.push(...one.extended(lacking));
   }
   const merged = anyCable(found);
   return [...merged, ...merged.flatMap((judged) => withPresentCables(judged, search))];
 }
+
+/** What a chain may be mended for, by codes of findings. Where current is scarce, what draws any may have it from elsewhere. */
+const lackingOf = ({ verdict, findings, amps }: Assessment, limited = false): Set<string> =>
+  new Set([
+    ...(verdict === 'Clear' ? [] : findings.filter(({ severity }) => severity !== 'note').map(({ code }) => code)),
+    ...(limited && amps > SAME_CURRENT ? ['unpowered'] : []),
+  ]);
 
 /** Chains that differ in nothing but the sort of their cables, and are judged alike, as one that takes any of these. */
 function anyCable(judged: readonly Judged[]): Judged[] {
@@ -192,10 +261,14 @@ function presentRun(links: readonly Part[], { families, least, most }: Slot): nu
   return [];
 }
 
-/** The accepted chains without those that another one leaves no reason for. */
-export function worthwhile(judged: readonly Judged[]): Judged[] {
+/**
+ * The accepted chains without those that another one leaves no reason for.
+ * @param limited the inlet's device can give only so much current
+ */
+export function worthwhile(judged: readonly Judged[], limited = false): Judged[] {
   const good = judged.filter(accepted);
   return good.filter(
-    (one, n) => !good.some((other, m) => m !== n && dominates(other, one) && (!dominates(one, other) || m < n)),
+    (one, n) =>
+      !good.some((other, m) => m !== n && dominates(other, one, limited) && (!dominates(one, other, limited) || m < n)),
   );
 }

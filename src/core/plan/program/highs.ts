@@ -20,7 +20,7 @@ const SHARE = 0.6;
 /** Solves programs with HiGHS: one run for each stage, what the stages before have reached kept by a row each. */
 export const highsSolver =
   (highs: Highs): Solver =>
-  (program, stages, { seconds, clock, onProgress, start }) => {
+  (program, stages, { seconds, clock, onProgress, start, enough }) => {
     const began = clock();
     const kept: Row[] = [];
     // What no solution that is as good as the one that is known can have is not looked at any more.
@@ -60,6 +60,7 @@ export const highsSolver =
           ...(run && run.optimal ? proven(stage, solution) : bounded(stage, solution, run ? run.bound : sum.floor)),
         );
       }
+      if (enough && reached.slice(-stage.goals.length).some(enough)) break;
       if (relaxed) narrow(narrowed, relaxed, valueOf(sum, solution!), solution!);
       kept.push({ terms: summed(sum.terms), lower: -Infinity, upper: valueOf(sum, solution!) - (sum.offset ?? 0) });
     }

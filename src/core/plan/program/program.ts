@@ -115,6 +115,8 @@ export interface SolveOptions {
   onProgress?: (progress: Progress) => void;
   /** A solution to begin with; what is none is left aside. */
   start?: readonly number[];
+  /** Whether what one goal has come to answers the question: no later stage is looked at then. */
+  enough?: (reached: Reached) => boolean;
 }
 
 /** Makes the goals of stages small, the earlier ones first. @returns undefined if there is no solution, or none was found in time */

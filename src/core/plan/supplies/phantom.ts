@@ -22,7 +22,7 @@ import { quantity, uncapital } from '../../units/format';
 import { placesOf, siteOf } from '../places';
 import { connections } from '../chains/connect';
 import { inserted } from '../chains/inline';
-import { linksOf, type Chain } from '../chains/chain';
+import { partsOf, type Chain } from '../chains/chain';
 import type { Piece } from '../pieces';
 import { stockOf } from '../stock';
 import { hasLead, runTo, tasksOf, PLUG_ON } from '../tasks';
@@ -95,7 +95,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
       id,
       name: task.line.name,
       source: task.source,
-      links: chain.steps.flatMap(linksOf),
+      links: partsOf(chain),
       ...siteOf(place, feed as FeedName),
     };
     return judged(head, line, document, kind.nature === 'supply' || planningOf(part.kind)?.passesPower === true);
