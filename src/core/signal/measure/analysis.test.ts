@@ -144,6 +144,7 @@ describe('what is no noise floor is refused, with the reason', () => {
     expect(one(floor.map((x, n) => (n % 9600 < 5 ? 1 : x))).clippedRuns).toBe(50);
     expect(why(one(floor.slice(0, RATE / 2)))).toEqual(['too-short']);
     expect(why(one(new Float32Array(seconds(5))))).toEqual(['silence']);
+    expect(one(new Float32Array(seconds(5)))).toMatchObject({ tones: [], wandering: [], mains: null, clicks: 0 });
   });
 });
 

@@ -24,6 +24,7 @@ export function samplesOf({ kind, bits, channels }: WavFormat, bytes: Uint8Array
   // What most recorders write is read as it lies, where it lies evenly and this machine's numbers are the file's way round.
   if (kind === 'integer' && bits === 16 && bytes.byteOffset % 2 === 0 && LITTLE_ENDIAN) {
     const values = new Int16Array(bytes.buffer, bytes.byteOffset, frames * channels);
+    if (channels === 1) return [scaled(values)];
     return Array.from({ length: channels }, (_, channel) => {
       const samples = new Float32Array(frames);
       for (let n = 0, at = channel; n < frames; n++, at += channels) samples[n] = values[at] * (1 / 32_768);
@@ -36,4 +37,10 @@ export function samplesOf({ kind, bits, channels }: WavFormat, bytes: Uint8Array
     for (let n = 0; n < frames; n++, at += width * channels) samples[n] = decode(view, at);
     return samples;
   });
+}
+
+function scaled(values: Int16Array): Float32Array {
+  const samples = new Float32Array(values.length);
+  for (let n = 0; n < values.length; n++) samples[n] = values[n] * (1 / 32_768);
+  return samples;
 }
