@@ -130,3 +130,17 @@ export const smallRigs = fc
     const kit = BOXES.map((part, n) => link(`item-${n}`, counts[n], part));
     return { document: rigOf([device], lines), kit };
   });
+
+/** The same, some of whose desks can give only so much. */
+export const limitedRigs = fc
+  .tuple(smallRigs, fc.option(fc.integer({ min: 2, max: 9 })))
+  .map(([{ document, kit }, most]) => ({
+    document: {
+      ...document,
+      devices: document.devices.map((device) => ({
+        ...device,
+        ...(most !== null && { feedLimit: { value: most, unit: 'mA' as const, basis: 'maker' as const } }),
+      })),
+    },
+    kit,
+  }));

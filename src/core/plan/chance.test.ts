@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { runs } from '../../../tests/explore';
 import { readDocument, schoolsOf, type RigDocument } from '../rig';
-import { clock, deskLine, deviceOf, overuse, rigOf, smallRigs, solver, verdicts } from '../../../tests/planning';
+import {
+  clock,
+  deskLine,
+  deviceOf,
+  limitedRigs,
+  overuse,
+  rigOf,
+  smallRigs,
+  solver,
+  verdicts,
+} from '../../../tests/planning';
 import { checkRig } from '../rigcheck';
 import type { KitItem } from '../kit';
 import { assessor } from './assess';
@@ -17,7 +27,7 @@ describe('rigs by chance', () => {
   test('no plan has a Stop or Silent, none uses more than there is, every one can be saved', async () => {
     const solve = await solver;
     fc.assert(
-      fc.property(smallRigs, ({ document, kit }) => {
+      fc.property(limitedRigs, ({ document, kit }) => {
         const { proposal } = planRig({ document, kit, seconds: 60, onlyKit: true }, { solver: solve, clock });
         expect(verdicts(proposal.document).filter((verdict) => verdict !== 'Clear' && verdict !== 'Watch')).toEqual([]);
         expect(overuse(proposal, document, kit)).toEqual([]);
@@ -31,7 +41,7 @@ describe('rigs by chance', () => {
   test('more in the kit never makes the best plan worse', async () => {
     const solve = await solver;
     fc.assert(
-      fc.property(smallRigs, fc.nat(6), ({ document, kit }, n) => {
+      fc.property(limitedRigs, fc.nat(6), ({ document, kit }, n) => {
         const more = kit.map((item, at) => (at === n ? { ...item, count: item.count + 1 } : item));
         const [before, after] = [kit, more].map((own) =>
           figures(planRig({ document, kit: own, seconds: 60, onlyKit: true }, { solver: solve, clock })),
