@@ -9,8 +9,19 @@ const more = async (page: Page, name: string) => {
   if (page.viewportSize()!.width < PHONE) await press(page, 'More');
   await page.getByRole('button', { name, exact: true }).click();
 };
+/** The demo's sheet, as it was opened once: what stood open over it is closed. */
+async function sheet(page: Page): Promise<void> {
+  if (!page.url().includes('/rig?rig=lock-nine')) return openRig(page);
+  const open = page.getByRole('dialog').or(page.getByRole('menu'));
+  if ((await open.count()) === 0) return;
+  // What lies behind a dialog is there again once that is closed.
+  await expect(async () => {
+    await page.keyboard.press('Escape');
+    await expect(open).toHaveCount(0, { timeout: 500 });
+  }).toPass();
+}
 const ofRig = (item: string) => async (page: Page) => {
-  await openRig(page);
+  await sheet(page);
   await press(page, /^Rig: /);
   await page.getByRole('menuitem', { name: new RegExp(`^${item}( [A-Z])?$`) }).click();
 };
@@ -30,15 +41,15 @@ const tabAt = (path: string, tab: string, ...buttons: (string | RegExp)[]) =>
 /** Every dialog and menu, and how somebody gets there. */
 const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   Settings: async (page) => {
-    await openRig(page);
+    await sheet(page);
     await more(page, 'Settings');
   },
   'Keys and glossary': async (page) => {
-    await openRig(page);
+    await sheet(page);
     await more(page, 'Keys and glossary');
   },
   Schools: async (page) => {
-    await openRig(page);
+    await sheet(page);
     await more(page, 'Schools');
   },
   'New line': ofRig('New line'),

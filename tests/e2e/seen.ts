@@ -4,26 +4,41 @@ import { drawn, expect, type Page } from './test';
 
 const axe = readFileSync(createRequire(__filename).resolve('axe-core/axe.min.js'), 'utf8');
 
-/** Runs axe-core for WCAG 2 A and AA; what it finds, in short. */
-export async function violations(page: Page): Promise<string[]> {
-  await page.evaluate(axe);
-  return page.evaluate(async () => {
-    const { violations: found } = await (
-      window as unknown as {
-        axe: {
-          run(
-            node: Document,
-            options: object,
-          ): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
-        };
-      }
-    ).axe.run(document, {
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'],
+interface Axe {
+  run(
+    node: Document,
+    options: object,
+  ): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
+}
+
+/** Runs axe-core on a page; what it finds, in short. @param only by tags or by rules */
+const axed = (page: Page, only: object): Promise<string[]> =>
+  page.evaluate(async (runOnly) => {
+    const { violations: found } = await (window as unknown as { axe: Axe }).axe.run(document, {
+      runOnly,
+      resultTypes: ['violations'],
     });
     return found.flatMap(({ id, nodes }) =>
       nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`),
     );
-  });
+  }, only);
+
+/** WCAG 2 A and AA by axe-core in the theme that is there, and the contrasts of the other theme; what is found, in short. */
+export async function violations(page: Page): Promise<string[]> {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
+  const found = await axed(page, { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] });
+  const html = page.locator('html');
+  const own = (await html.getAttribute('data-scheme')) === 'dark' ? 'dark' : 'light';
+  const seenIn = async (colorScheme: 'light' | 'dark') => {
+    await page.emulateMedia({ colorScheme });
+    await expect(html).toHaveAttribute('data-scheme', colorScheme);
+    await drawn(page);
+  };
+  const other = own === 'dark' ? 'light' : 'dark';
+  await seenIn(other);
+  const contrasts = await axed(page, { type: 'rule', values: ['color-contrast'] });
+  await seenIn(own);
+  return [...found, ...contrasts.map((each) => `${other}: ${each}`)];
 }
 
 /** Each theme and each width once. */
