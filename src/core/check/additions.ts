@@ -1,4 +1,17 @@
-import { CONNECTORS, inletKind, linkKind, LINKS, mate, reader, type Part } from '../gear';
+import {
+  CONNECTORS,
+  inletKind,
+  isCable,
+  isMending,
+  isPlainAdapter,
+  linkKind,
+  LINKS,
+  mate,
+  mending,
+  reader,
+  type Mends,
+  type Part,
+} from '../gear';
 import type { Edit } from '../gear/edits';
 import { feedOf, offeredFeeds, characterOf, isMicrophone, nameOf, type Case } from './case';
 import type { Remedy } from './finding';
@@ -80,7 +93,7 @@ const onNote = (at: Case): string => (powered(at).length ? ', 48 V on' : '');
 /** The first place of the line where it is XLR. */
 const firstXlr = (at: Case): number => at.circuit.junctions.findIndex(({ plug }) => plug === 'xlr3');
 
-const has = (at: Case, kind: string): boolean => at.line.links.some((part) => part.kind === kind);
+const has = (at: Case, use: Mends): boolean => at.line.links.some((part) => isMending(part, use));
 
 function inXlr(at: Case): Remedy[] {
   const n = firstXlr(at);
@@ -91,16 +104,14 @@ function inXlr(at: Case): Remedy[] {
   const over = at.level ? at.level.gainMin - at.level.gainNeeded : 0;
   const decibels = Math.min(Math.max(Math.ceil(over / 10) * 10, 10), 60);
   return [
-    ...(has(at, 'isolating-transformer') ? [] : [inserted(at, n, { kind: 'isolating-transformer' }, where)]),
-    ...(has(at, 'polarity-reverser') || !end
-      ? []
-      : [inserted(at, last, { kind: 'polarity-reverser' }, 'at the inlet')]),
+    ...(has(at, 'isolation') ? [] : [inserted(at, n, mending('isolation'), where)]),
+    ...(has(at, 'polarity') || !end ? [] : [inserted(at, last, mending('polarity'), 'at the inlet')]),
     ...(end && over > 0
       ? [
           inserted(
             at,
             last,
-            { kind: 'pad', figures: { attenuation: { value: decibels, unit: 'dB', basis: 'common practice' } } },
+            mending('pad', { figures: { attenuation: { value: decibels, unit: 'dB', basis: 'common practice' } } }),
             `${decibels} dB, at the inlet`,
           ),
         ]
@@ -112,21 +123,20 @@ function inXlr(at: Case): Remedy[] {
 function attenuators(at: Case): Remedy[] {
   const last = at.line.links.length;
   const over = at.level ? at.level.gainMin - at.level.gainNeeded : 0;
-  if (over <= 0 || at.circuit.junctions[last].plug !== 'trs35' || has(at, 'attenuating-lead')) return [];
-  return [inserted(at, last, { kind: 'attenuating-lead', choices: { ends: 'mini' } }, 'at the inlet')];
+  if (over <= 0 || at.circuit.junctions[last].plug !== 'trs35' || has(at, 'attenuating lead')) return [];
+  return [inserted(at, last, mending('attenuating lead', { choices: { ends: 'mini' } }), 'at the inlet')];
 }
 
 /** A direct box where a jack lead begins, microphone cable from there on, and a microphone inlet that is free. */
 function boxToInlet(at: Case): Remedy[] {
   const { links, branches = [] } = at.line;
   const jack = at.circuit.junctions[0].plug;
-  if (isMicrophone(at.line) || jack !== 'ts635' || branches.length || links.some(({ kind }) => kind !== 'cable'))
-    return [];
+  if (isMicrophone(at.line) || jack !== 'ts635' || branches.length || !links.every(isCable)) return [];
   const free = at.free.find(
     ({ inlet }) => inletKind(inlet.kind).sockets[0] === 'xlr3' && inlet.choices?.input !== 'line',
   );
   if (!free) return [];
-  const box: Part = characterOf(at.line) === 'pickup' ? active('on') : { kind: 'passive-direct-box' };
+  const box: Part = characterOf(at.line) === 'pickup' ? active('on') : mending('passive box');
   const into = free.inlet.name ?? 'a free microphone inlet';
   const one = inserted(at, 0, box, `at the source, microphone cable from there on, into ${into}`);
   return [
@@ -148,11 +158,11 @@ function forSource(at: Case): Remedy[] {
   const supply = at.supplies.find(({ stake }) => stake.part === 'source');
   const wants = supply?.state === 'runs' ? undefined : supply?.stake.wants;
   return [
-    ...(quiet && !has(at, 'inline-booster')
-      ? [inserted(at, 0, { kind: 'inline-booster' }, `straight after the source${onNote(at)}`, powered(at))]
+    ...(quiet && !has(at, 'booster')
+      ? [inserted(at, 0, mending('booster'), `straight after the source${onNote(at)}`, powered(at))]
       : []),
-    ...(wants === 'phantom' ? [inserted(at, 0, { kind: 'supply-box' }, '48 V of its own')] : []),
-    ...(wants === 'T12' ? [inserted(at, 0, { kind: 't12-supply' }, 'straight after the microphone')] : []),
+    ...(wants === 'phantom' ? [inserted(at, 0, mending('phantom supply'), '48 V of its own')] : []),
+    ...(wants === 'T12' ? [inserted(at, 0, mending('T12 supply'), 'straight after the microphone')] : []),
   ];
 }
 
@@ -161,22 +171,22 @@ function forElectret(at: Case): Remedy[] {
   if (!at.circuit.stakes.some(({ type, part }) => type === 'capsule' && part === 'source')) return [];
   return at.line.links.flatMap((part, n): Remedy[] => {
     const { input, output } = at.circuit.links[n];
-    if (part.kind !== 'plain-adapter' || CONNECTORS[input].size !== '3.5 mm' || output !== 'xlr3') return [];
-    const one = replaced(at, n, { kind: 'plug-in-converter' }, powered(at));
+    if (!isPlainAdapter(part) || CONNECTORS[input].size !== '3.5 mm' || output !== 'xlr3') return [];
+    const one = replaced(at, n, mending('plug-in converter'), powered(at));
     return [{ ...one, note: `${one.note}${onNote(at)}` }];
   });
 }
 
-const active = (battery: 'on' | 'off'): Part => ({ kind: 'active-direct-box', choices: { battery } });
+const active = (battery: 'on' | 'off'): Part => mending('active box', { choices: { battery } });
 
 function boxes(at: Case): Remedy[] {
   if (isMicrophone(at.line)) return [];
   return at.line.links.flatMap((part, n): Remedy[] => {
-    const passive = part.kind === 'passive-direct-box';
+    const passive = isMending(part, 'passive box');
     if (!passive && part.choices?.wiring !== 'ts-to-xlr') return [];
     const on = replaced(at, n, active('off'), powered(at));
     return [
-      ...(passive ? [] : [replaced(at, n, { kind: 'passive-direct-box' })]),
+      ...(passive ? [] : [replaced(at, n, mending('passive box'))]),
       { ...on, note: `${on.note}${onNote(at)}` },
       { ...replaced(at, n, active('on')), label: `${replaced(at, n, active('on')).label} on battery` },
     ];
@@ -189,7 +199,7 @@ function connectors(at: Case): Remedy[] {
     const orders = plug === 'trrs35' || socket === 'trrs35';
     return fits && !orders ? [] : [{ plug, socket, n }];
   });
-  const parts: Part[] = LINKS.filter(({ kind, planning }) => kind !== 'cable' && !planning?.leftAlone).flatMap(
+  const parts: Part[] = LINKS.filter(({ nature, planning }) => nature !== 'cable' && !planning?.leftAlone).flatMap(
     ({ kind, choices }) =>
       choices.wiring ? choices.wiring.options.map(({ value }) => ({ kind, choices: { wiring: value } })) : [{ kind }],
   );
@@ -208,37 +218,37 @@ function connectors(at: Case): Remedy[] {
           at,
           n,
           part,
-          part.kind === 'plug-in-converter' ? onNote(at).replace(/^, /, '') : '',
-          part.kind === 'plug-in-converter' ? powered(at) : [],
+          isMending(part, 'plug-in converter') ? onNote(at).replace(/^, /, '') : '',
+          isMending(part, 'plug-in converter') ? powered(at) : [],
         ),
-        ...(at.line.links[n]?.kind === 'plain-adapter' && part.kind === 'plain-adapter' ? [replaced(at, n, part)] : []),
+        ...(at.line.links[n] && isPlainAdapter(at.line.links[n]) && isPlainAdapter(part)
+          ? [replaced(at, n, part)]
+          : []),
       ]),
   );
 }
 
 /** Adapters of other wirings between the same connectors, and leads that keep left and right apart. */
 function channels(at: Case): Remedy[] {
-  const options = linkKind('plain-adapter').choices.wiring.options;
   return at.line.links.flatMap((part, n): Remedy[] => {
-    if (part.kind !== 'plain-adapter') return [];
+    if (!isPlainAdapter(part)) return [];
+    const kind = linkKind(part.kind);
     const { input, output } = at.circuit.links[n];
-    const others = options
+    const others = kind.choices.wiring.options
       .filter(({ value }) => {
-        const ends = linkKind('plain-adapter').ends(
-          reader(linkKind('plain-adapter'), { kind: part.kind, choices: { wiring: value } }),
-        );
+        const ends = kind.ends(reader(kind, { kind: part.kind, choices: { wiring: value } }));
         return (
           value !== part.choices?.wiring &&
           ends.input === input &&
           CONNECTORS[ends.output].size === CONNECTORS[output].size
         );
       })
-      .map(({ value }) => replaced(at, n, { kind: 'plain-adapter', choices: { wiring: value } }));
+      .map(({ value }) => replaced(at, n, mending('adapter', { choices: { wiring: value } })));
     if (input !== 'trs35' || output !== 'xlr3' || isMicrophone(at.line)) return others;
-    const split: Part = { kind: 'stereo-split', choices: { connector: 'ts635' } };
+    const split = mending('stereo split', { choices: { connector: 'ts635' } });
     const box = added(
       at,
-      { kind: 'stereo-direct-box' },
+      mending('stereo box'),
       'left here, right on a second inlet',
       (own) => [
         { do: 'replace', part: n, with: split },
@@ -246,7 +256,7 @@ function channels(at: Case): Remedy[] {
       ],
       'Use',
     );
-    const lead = replaced(at, n, { kind: 'stereo-split', choices: { connector: 'xlr3' } });
+    const lead = replaced(at, n, mending('stereo split', { choices: { connector: 'xlr3' } }));
     return [
       box,
       { ...lead, label: 'Use a dual-mono lead (3.5 mm to two XLR)', note: 'left here, right on a second inlet' },
@@ -257,10 +267,18 @@ function channels(at: Case): Remedy[] {
 
 const splitters = (at: Case): Remedy[] =>
   at.line.links.flatMap((part, n) =>
-    part.kind === 'y-lead' && (at.line.branches ?? []).some(({ at: where, inlet }) => where === n && inlet)
-      ? [replaced(at, n, { kind: 'splitter' })]
+    linkKind(part.kind).nature === 'passive Y' &&
+    (at.line.branches ?? []).some(({ at: where, inlet }) => where === n && inlet)
+      ? [replaced(at, n, mending('split'))]
       : [],
   );
+
+/** Whether a microphone line ends in such an inlet, of a mixer or a recorder. */
+function takesMicrophones(inlet: Part): boolean {
+  const kind = inletKind(inlet.kind);
+  const plugs = kind.sockets.includes('xlr3') && !kind.plugsOn && !kind.intercom;
+  return plugs && kind.meantFor(reader(kind, inlet), 'xlr3') === 'microphone';
+}
 
 /** A stereo direct box: the output on the thru gets its other channel, and an inlet of its own. */
 function secondInput(at: Case): Remedy[] {
@@ -271,7 +289,7 @@ function secondInput(at: Case): Remedy[] {
     const second = part.entry === 'through' ? at.line.id : other?.line;
     if (!second) return [];
     const { output } = linkKind(part.kind).ends(reader(linkKind(part.kind), part));
-    const free = at.free.find(({ inlet }) => output === 'xlr3' && ['three-pin', 'combo'].includes(inlet.kind));
+    const free = at.free.find(({ inlet }) => output === 'xlr3' && takesMicrophones(inlet));
     if (!free) return [];
     return [
       {

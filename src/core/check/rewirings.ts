@@ -1,4 +1,4 @@
-import { CONNECTORS, isCable, isPlainAdapter, linkKind, mate } from '../gear';
+import { CONNECTORS, isCable, isPlainAdapter, linkKind, mate, mending } from '../gear';
 import type { Edit } from '../gear/edits';
 import { lengthText } from '../units/format';
 import { nameOf, readPart, type Case } from './case';
@@ -59,7 +59,7 @@ function boxAtSource(at: Case): Remedy[] {
     ];
   const adapter = links.findIndex((part) => isPlainAdapter(part) && part.choices?.wiring === 'ts-to-xlr');
   if (adapter < lead || box >= 0) return [];
-  const found = fromKit(at, { kind: 'passive-direct-box' });
+  const found = fromKit(at, mending('passive box'));
   return [
     {
       by: 'add',

@@ -5,7 +5,9 @@ import {
   inletKind,
   linkKind,
   mate,
+  mending,
   reader,
+  sourceKind,
   type ConnectorId,
   type MeantFor,
 } from '../gear';
@@ -22,22 +24,7 @@ const MOVES = 6;
 const BY_ITSELF = 3;
 
 /** What the sockets are called that a source belongs in. */
-function belongs(at: Case): MeantFor[] {
-  switch (at.line.source.kind) {
-    case 'plug-in-electret':
-    case 'self-powered-electret':
-      return ['plug-in'];
-    case 'piezo-pickup':
-    case 'magnetic-pickup':
-    case 'active-instrument':
-      return ['instrument'];
-    case 'line-output':
-    case 'wireless-receiver':
-      return ['line'];
-    default:
-      return ['microphone'];
-  }
-}
+const belongs = (at: Case): MeantFor[] => [sourceKind(at.line.source.kind).belongsIn ?? 'microphone'];
 
 /** Free inlets that the line could end in: those meant for such a source where it is not in one, or any others. */
 export function sockets(at: Case, by: 'right socket' | 'move'): Remedy[] {
@@ -125,7 +112,7 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
   const relaid = relay(at, goes(junctions[0].plug));
   if (relaid) return relaid;
   if (end === 'xlr3' && goes('trs635')) {
-    const adapter = { kind: 'plain-adapter', choices: { wiring: 'xlr-to-trs' } };
+    const adapter = mending('adapter', { choices: { wiring: 'xlr-to-trs' } });
     const found = fromKit(at, adapter);
     return {
       edits: [{ do: 'insert', at: last, part: found.part }],

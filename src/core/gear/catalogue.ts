@@ -3,7 +3,7 @@ import { CONNECTORS, type Contact } from './connectors';
 import { INLETS } from './inlets';
 import { LINKS } from './links';
 import type { Line, Part, PartRef } from './part';
-import type { AnyKind, InletKind, LinkKind, Planning, SourceKind } from './kinds';
+import type { AnyKind, InletKind, LinkKind, Mends, Planning, SourceKind } from './kinds';
 import { SOURCES } from './sources';
 
 /** Everything the application knows how to wire, by role and kind. */
@@ -27,6 +27,16 @@ export const inletKind = (kind: string): InletKind => found('inlet', inlets, kin
 
 /** What plans have to know of a kind of link; undefined for one that says nothing, and for what is no link. */
 export const planningOf = (kind: string): Planning | undefined => links.get(kind)?.planning;
+
+/** The part that a line is mended with for some reason, as its kind is by default, and as it is asked for. */
+export function mending(use: Mends, more: Omit<Part, 'kind'> = {}): Part {
+  const kind = LINKS.find(({ mends }) => mends === use);
+  if (!kind) throw new Error(`no link mends ${use}`);
+  return { kind: kind.kind, ...more };
+}
+
+/** Whether a part is what a line is mended with for some reason. */
+export const isMending = ({ kind }: Part, use: Mends): boolean => links.get(kind)?.mends === use;
 
 /** The contacts between which a line's source plays. */
 export function sourcePair({ source }: Line): readonly [Contact, Contact] {

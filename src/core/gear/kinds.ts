@@ -2,7 +2,7 @@ import type { Contact, ConnectorId } from './connectors';
 import type { Bench } from './bench';
 import type { Character, Kind, LevelFrom, MeantFor } from './kind';
 import type { Reader } from './reader';
-import type { Farads } from '../units';
+import type { Decibels, Farads } from '../units';
 
 /** What a catalogue entry of a source, a link or an inlet says: figures and choices, how it is wired, and what others have to know of it. */
 export interface SourceKind extends Kind {
@@ -16,6 +16,12 @@ export interface SourceKind extends Kind {
   stereo?(part: Reader): boolean;
   /** What somebody does to it before it is plugged, and when it is packed, besides its settings. */
   byHand?: { before: string; after: string };
+  /** What the sockets are meant for that it belongs in; a microphone's where nothing is said. */
+  belongsIn?: MeantFor;
+  /** What its usual load costs it, where that is more than a voltage source would lose (common practice). */
+  usualLoss?: Decibels;
+  /** It comes with a supply of its own, which is switched by itself and the only thing it runs on. */
+  ownSupply?: true;
   /** Its own supply holds a dangerous voltage: it warms up slowly and is not switched off and on. */
   highVoltage?: true;
   /** Adds the source to the circuit; open-circuit output between the signal contacts is 1 V in mid-band. */
@@ -49,6 +55,10 @@ export interface LinkKind extends Kind {
   directBox?: true;
   /** The kind that has two such in one housing: what a second source on its thru socket gets instead. */
   withTwoSides?: string;
+  /** It turns the polarity, which is what somebody put it there for. */
+  turnsPolarity?: true;
+  /** What it is offered for where a line is to be mended; one kind for each. */
+  mends?: Mends;
   /** Two channels stay apart in it on purpose: left and right have a socket each. */
   keepsChannelsApart?: boolean;
   /** What a plan and the remedies have to know of it. */
@@ -56,6 +66,24 @@ export interface LinkKind extends Kind {
   faults?: boolean;
   build(bench: Bench): void;
 }
+
+/** What a line may be mended with. */
+export type Mends =
+  | 'isolation'
+  | 'polarity'
+  | 'pad'
+  | 'attenuating lead'
+  | 'passive box'
+  | 'active box'
+  | 'stereo box'
+  | 'booster'
+  | 'phantom supply'
+  | 'T12 supply'
+  | 'plug-in converter'
+  | 'adapter'
+  | 'stereo split'
+  | 'split'
+  | 'shield over a capacitor';
 
 /** How a link may stand in a chain. */
 export interface Planning {
@@ -93,6 +121,10 @@ export interface InletKind extends Kind {
   meantFor(part: Reader, plug: ConnectorId | undefined): MeantFor;
   /** The figure that counts for a plug and as the inlet is set, where several sockets have figures of their own. */
   figureFor?(part: Reader, plug: ConnectorId | undefined, figure: string): string;
+  /** It sits on its source: nothing but what it is plugged onto ends in it. */
+  plugsOn?: true;
+  /** An intercom, whose wires carry its own direct current. */
+  intercom?: true;
   build(bench: Bench): void;
 }
 

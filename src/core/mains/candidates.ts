@@ -1,4 +1,4 @@
-import { linkKind, mate, reader, sourceKind, type Part } from '../gear';
+import { linkKind, mate, mending, reader, sourceKind, type Part } from '../gear';
 import { endsInLink, startsAtLink, type RigDocument, type RigLine } from '../rig';
 import type { Metres } from '../units';
 import type { MainsEdit } from './edits';
@@ -175,12 +175,12 @@ function ofTheLine({ document, hum, from }: Place): Candidate[] {
       : []),
     ...(lifts.length ? [] : inserted('Isolating transformer in the line, ground lifted', TRANSFORMER)),
     ...(isLine && hum.how === 'balanced' && earthed(from)
-      ? inserted('Shield joined at the sending end, over 10 nF at the inlet', { kind: 'shield-capacitor' })
+      ? inserted('Shield joined at the sending end, over 10 nF at the inlet', mending('shield over a capacitor'))
       : []),
   ];
 }
 
-const TRANSFORMER: Part = { kind: 'isolating-transformer', choices: { ground: 'lifted' } };
+const TRANSFORMER = mending('isolation', { choices: { ground: 'lifted' } });
 
 /** The line as if its signal returned over a conductor of its own. */
 const balanced =

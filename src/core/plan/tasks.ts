@@ -1,4 +1,4 @@
-import { isCable, CONNECTORS, linkKind, reader, sourceKind, type Part } from '../gear';
+import { isCable, CONNECTORS, inletKind, linkKind, reader, sourceKind, type Part } from '../gear';
 import { endsInLink, startsAtLink, type InletRef, type RigDocument, type RigLine } from '../rig/document';
 import { runLength } from '../rig/places';
 import { rigPath } from '../rig/paths';
@@ -58,11 +58,8 @@ export function runTo(document: RigDocument, { line, source }: Task, device: str
   const stated = line.location && at ? runLength(document, line.location, at) : undefined;
   const run = stated ?? presentRun(line);
   if (hasLead(source)) return Math.max(0, run - FIXED_LEAD);
-  return there?.inlets.every(({ kind }) => kind === PLUG_ON) ? run : Math.max(LEAST_RUN, run);
+  return there?.inlets.every(({ kind }) => inletKind(kind).plugsOn) ? run : Math.max(LEAST_RUN, run);
 }
-
-/** The inlet that sits on its source. */
-export const PLUG_ON = 'plug-on-transmitter';
 
 function presentRun({ links }: RigLine): Metres {
   const cables = links.filter(isCable);

@@ -30,7 +30,7 @@ export const hasSupply = ({ source, links }: Line): boolean =>
 
 /** Whether a part is a supply, or comes with one of its own that is switched by itself. */
 export const feeds = (kind: SourceKind | LinkKind): boolean =>
-  kind.role === 'source' ? kind.kind === 'valve-own-supply' : kind.nature === 'supply';
+  kind.role === 'source' ? kind.ownSupply === true : kind.nature === 'supply';
 
 /** The switch that an inlet hangs on, if any. */
 export function groupAt({ devices }: RigDocument, { device, inlet }: RigPath['inlet']): string[] {

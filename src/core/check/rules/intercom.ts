@@ -1,3 +1,4 @@
+import { inletKind } from '../../gear';
 import { finding, isMicrophone, quantity, type Rule } from '../case';
 import { feedAt } from '../case';
 import { LIVE } from '../../standards/feeds';
@@ -5,7 +6,7 @@ import { LIVE } from '../../standards/feeds';
 export const intercomLine: Rule = {
   code: 'intercom-line',
   judge(at) {
-    if (at.line.inlet.kind !== 'two-wire-intercom') return [];
+    if (!inletKind(at.line.inlet.kind).intercom) return [];
     const volts = feedAt(at, at.circuit.junctions.length - 1);
     const harm = volts > LIVE && isMicrophone(at.line);
     return [

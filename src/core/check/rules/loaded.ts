@@ -1,18 +1,14 @@
-import { BASES } from '../../gear';
+import { BASES, sourceKind } from '../../gear';
 import { characterOf, finding, quantity, readPart, restsOn, rounded, type Case, type Rule } from '../case';
 import type { Finding } from '../finding';
 import { openPath, shortedPath } from './signalPath';
 import { cancels } from './monoCancelled';
 import { meetings } from './outputsMeet';
 
-/**
- * What a load may cost, in dB: 3 and what is within the meaning of the figures. A lavalier on a battery is matched to its
- * load and loses 6 as a rule; on plug-in power two feed resistors side by side cost more than that (common practice).
- */
+/** What a load may cost, in dB, where its kind says nothing else: 3 and what is within the meaning of the figures. */
 const MOST_LOSS = 3.5;
-const MATCHED: Record<string, number> = { 'self-powered-electret': 6.5, 'plug-in-electret': 12 };
 
-const mostLoss = (at: Case): number => MATCHED[at.line.source.kind] ?? MOST_LOSS;
+const mostLoss = (at: Case): number => sourceKind(at.line.source.kind).usualLoss ?? MOST_LOSS;
 
 export const loaded: Rule = {
   code: 'loaded',

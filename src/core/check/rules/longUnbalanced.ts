@@ -1,5 +1,5 @@
 import { magnitude, type Complex } from '../../circuit';
-import { CONNECTORS, linkKind } from '../../gear';
+import { CONNECTORS, linkKind, sourceKind } from '../../gear';
 import { lengthText } from '../../units/format';
 import { characterOf, finding, isMicrophone, quantity, readPart, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
@@ -37,7 +37,7 @@ const apart = (a: Complex, b: Complex, sign: number): number =>
 
 /** An instrument's lead. */
 const allowed = (at: Case): number =>
-  characterOf(at.line) === 'pickup' || at.line.source.kind === 'active-instrument' ? INSTRUMENT : LONGEST;
+  sourceKind(at.line.source.kind).belongsIn === 'instrument' ? INSTRUMENT : LONGEST;
 
 export const longUnbalanced: Rule = {
   code: 'long-unbalanced',

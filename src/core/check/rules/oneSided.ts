@@ -4,7 +4,7 @@ import { LOST } from '../solve';
 
 /** Left and right are kept apart on this line, or the other channel is another line's: so it was meant. */
 const meant = (at: Case): boolean =>
-  at.line.links.some(({ kind }) => linkKind(kind).keepsChannelsApart || kind === 'camera-adapter') ||
+  at.line.links.some(({ kind }) => linkKind(kind).keepsChannelsApart) ||
   (at.line.branches ?? []).some(({ source }) => source !== undefined);
 
 /** A single microphone with a mono plug of its own: nothing of it is missing. */

@@ -32,7 +32,7 @@ interface Meeting {
 export const meetings = (line: Line): Meeting[] =>
   (line.branches ?? []).flatMap((other): Meeting[] => {
     const part = line.links[other.at];
-    if (!other.source || !part || linkKind(part.kind).keepsChannelsApart || part.kind === 'camera-adapter') return [];
+    if (!other.source || !part || linkKind(part.kind).keepsChannelsApart) return [];
     const thru = part.entry === 'through' ? line.id : other.port === 'through' ? other.line : undefined;
     return [{ at: other.at, other, ...(thru && { thru }) }];
   });

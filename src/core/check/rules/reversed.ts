@@ -1,9 +1,10 @@
+import { linkKind } from '../../gear';
 import { finding, readInlet, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
 
 /** Somebody put it there: a polarity-reverse adapter, or the button of the inlet. */
 const onPurpose = (at: Case): boolean => {
-  const adapters = at.line.links.filter(({ kind }) => kind === 'polarity-reverser').length;
+  const adapters = at.line.links.filter(({ kind }) => linkKind(kind).turnsPolarity).length;
   const button = at.line.inlet.choices?.polarity === 'reversed' && readInlet(at).choice('polarity') === 'reversed';
   return (adapters + Number(button)) % 2 === 1;
 };

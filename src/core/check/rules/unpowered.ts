@@ -1,3 +1,4 @@
+import { sourceKind } from '../../gear';
 import { characterLabel } from '../words';
 import {
   feedFamily,
@@ -64,10 +65,9 @@ function flat(at: Case): Finding[] {
       code: 'unpowered',
       severity: 'silent',
       part: 'source',
-      what:
-        at.line.source.kind === 'valve-own-supply'
-          ? 'Its supply is missing or off'
-          : 'Battery missing, flat or switched off',
+      what: sourceKind(at.line.source.kind).ownSupply
+        ? 'Its supply is missing or off'
+        : 'Battery missing, flat or switched off',
       why: 'It runs on that only; phantom won’t help.',
       basis: 'as entered for the source',
     }),

@@ -110,6 +110,7 @@ export const combo: InletKind = {
 export const plugOnTransmitter: InletKind = {
   ...threePin,
   kind: 'plug-on-transmitter',
+  plugsOn: true,
   label: 'Plug-on transmitter',
   summary: 'A wireless transmitter that plugs straight onto a microphone, with a feed from its own batteries.',
   figures: { ...microphoneFigures(5000, 45, 6), ...lineFigures },
@@ -121,6 +122,7 @@ const INTERCOM = { volts: 30, ohms: 200, supply: 20 };
 export const intercomLine: InletKind = {
   role: 'inlet',
   kind: 'two-wire-intercom',
+  intercom: true,
   label: 'Two-wire intercom line on XLR',
   summary: 'Looks like a microphone inlet and carries some 30 V on pin 2 alone: never for a microphone.',
   caution: 'Never plug a microphone into a party line: 30 V stand on one pin only.',

@@ -25,6 +25,7 @@ function buildChannel(bench: Bench, name: 'left' | 'right', port: string | undef
 export const cameraAdapter: LinkKind = {
   role: 'link',
   kind: 'camera-adapter',
+  keepsChannelsApart: true,
   label: 'Camera adapter box',
   words: ['camera box'],
   summary:

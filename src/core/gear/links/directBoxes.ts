@@ -65,6 +65,7 @@ const PASSIVE_PAD = 50e3;
 export const passiveDirectBox: LinkKind = {
   role: 'link',
   kind: 'passive-direct-box',
+  mends: 'passive box',
   label: 'Passive direct box',
   words: ['DI', 'DI box', 'direct box', 'passive DI'],
   summary: 'A transformer from an instrument or line output to a microphone inlet; needs no feed and blocks it.',
@@ -112,6 +113,7 @@ export const passiveDirectBox: LinkKind = {
 export const stereoDirectBox: LinkKind = {
   ...passiveDirectBox,
   kind: 'stereo-direct-box',
+  mends: 'stereo box',
   withTwoSides: undefined,
   label: 'Stereo direct box, one channel',
   words: ['stereo DI', 'stereo box'],
@@ -121,6 +123,7 @@ export const stereoDirectBox: LinkKind = {
 export const activeDirectBox: LinkKind = {
   role: 'link',
   kind: 'active-direct-box',
+  mends: 'active box',
   label: 'Active direct box',
   words: ['active DI'],
   summary: 'An amplifier with a very high input resistance for pickups; runs on phantom, its battery, or either.',

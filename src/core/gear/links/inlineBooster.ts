@@ -7,6 +7,7 @@ const PICK_OFF = 1500;
 export const inlineBooster: LinkKind = {
   role: 'link',
   kind: 'inline-booster',
+  mends: 'booster',
   label: 'Inline booster',
   words: ['booster', 'inline preamp'],
   summary: 'Clean gain for dynamics and ribbons; takes phantom from the inlet and does not pass it on.',

@@ -21,6 +21,7 @@ const BLOCKING = 10e-6;
 export const attenuatingLead: LinkKind = {
   role: 'link',
   kind: 'attenuating-lead',
+  mends: 'attenuating lead',
   label: 'Attenuating lead',
   words: ['attenuating cable'],
   summary: 'Brings a line or earphone output down to a 3.5 mm microphone inlet, and blocks its plug-in power.',

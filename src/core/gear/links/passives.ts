@@ -7,6 +7,7 @@ const XLR = (): { input: ConnectorId; output: ConnectorId } => ({ input: 'xlr3',
 export const isolatingTransformer: LinkKind = {
   role: 'link',
   kind: 'isolating-transformer',
+  mends: 'isolation',
   label: 'Isolating transformer',
   words: ['transformer', 'isolator', 'iso'],
   summary: 'Passes the signal one to one, blocks every feed, and can part the shields of two devices.',
@@ -48,6 +49,7 @@ const SHUNT = 150;
 export const pad: LinkKind = {
   role: 'link',
   kind: 'pad',
+  mends: 'pad',
   label: 'Pad',
   words: ['attenuator', '20 dB'],
   summary: 'Lowers the level between a loud source and a sensitive inlet.',
@@ -86,6 +88,8 @@ export const pad: LinkKind = {
 export const polarityReverser: LinkKind = {
   role: 'link',
   kind: 'polarity-reverser',
+  turnsPolarity: true,
+  mends: 'polarity',
   label: 'Polarity-reverse adapter',
   words: ['phase reverse', 'polarity', 'phase flip'],
   summary: 'Swaps pins 2 and 3 and does nothing else.',
@@ -138,6 +142,7 @@ const SHIELD_CAPACITOR = 10e-9;
 export const shieldCapacitor: LinkKind = {
   role: 'link',
   kind: 'shield-capacitor',
+  mends: 'shield over a capacitor',
   label: 'Shield over a capacitor (XLR barrel)',
   words: ['hybrid ground', 'ground lift', 'pin 1 lift', 'shield capacitor'],
   summary:

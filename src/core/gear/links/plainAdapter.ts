@@ -268,6 +268,7 @@ export const isPlainAdapter = ({ kind }: Pick<Part, 'kind'>): boolean => kind ==
 export const plainAdapter: LinkKind = {
   role: 'link',
   kind: 'plain-adapter',
+  mends: 'adapter',
   label: 'Plain adapter',
   words: ['adapter', 'adaptor', 'barrel', 'gender changer', 'turnaround'],
   summary: 'Wire only: changes the connector, passes the phantom straight through.',

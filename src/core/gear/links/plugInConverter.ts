@@ -11,6 +11,7 @@ const LEG = 10e3;
 export const plugInConverter: LinkKind = {
   role: 'link',
   kind: 'plug-in-converter',
+  mends: 'plug-in converter',
   label: 'Phantom to plug-in-power adapter',
   words: ['converter', 'plug-in power adapter'],
   summary: 'Takes phantom from the inlet, gives a lavalier its few volts, and keeps the phantom away from it.',

@@ -17,6 +17,7 @@ const letters = (part: { choice(name: string): string }): ('b' | 'c')[] =>
 export const splitter: LinkKind = {
   role: 'link',
   kind: 'splitter',
+  mends: 'split',
   label: 'Splitter',
   words: ['split', 'passive split'],
   summary: 'One source to two or three inlets: the direct output passes phantom, isolated outputs do not.',

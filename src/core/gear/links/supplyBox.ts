@@ -8,6 +8,7 @@ const BLEEDER = 165e3;
 export const supplyBox: LinkKind = {
   role: 'link',
   kind: 'supply-box',
+  mends: 'phantom supply',
   label: 'Supply box',
   words: ['phantom supply', 'phantom box', 'external supply'],
   summary: 'Puts phantom on the line where the inlet has none, and keeps it away from the inlet.',

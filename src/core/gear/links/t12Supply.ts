@@ -8,6 +8,7 @@ const TRANSFORMER = { henries: 10, ohms: 40, coupling: 0.9999 };
 export const t12Supply: LinkKind = {
   role: 'link',
   kind: 't12-supply',
+  mends: 'T12 supply',
   label: 'T12 supply box',
   words: ['T12 supply'],
   summary: 'Feeds an older film-set microphone with 12 V between pins 2 and 3 and keeps that away from the inlet.',

@@ -54,6 +54,7 @@ const MONO: Record<string, { connector: ConnectorId; hot: Contact; grounded: Con
 export const stereoSplit: LinkKind = {
   role: 'link',
   kind: 'stereo-split',
+  mends: 'stereo split',
   label: 'Stereo 3.5 mm lead to two plugs',
   words: ['breakout lead', 'stereo lead'],
   summary: 'Left and right of a stereo plug each on a plug of their own: jack, RCA or XLR.',

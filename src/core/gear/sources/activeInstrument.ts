@@ -5,6 +5,7 @@ import { buildOutput, couplingChoice, outputFigures } from './lineOutput';
 export const activeInstrument: SourceKind = {
   role: 'source',
   kind: 'active-instrument',
+  belongsIn: 'instrument',
   label: 'Active instrument or pedal output',
   words: ['pedal', 'effects', 'active bass', 'modeller'],
   summary: 'Bass or guitar with a preamplifier inside, or the output of a pedal: about 1 kΩ, on a 9 V battery.',

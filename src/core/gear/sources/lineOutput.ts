@@ -72,6 +72,7 @@ export const couplingChoice = choice('Coupling', [
 export const lineOutput: SourceKind = {
   role: 'source',
   kind: 'line-output',
+  belongsIn: 'line',
   label: 'Line output',
   words: [
     'line out',

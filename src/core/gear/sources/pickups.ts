@@ -13,6 +13,7 @@ const level = (millivolts: number): FigureSpec => ({
 export const piezoPickup: SourceKind = {
   role: 'source',
   kind: 'piezo-pickup',
+  belongsIn: 'instrument',
   label: 'Piezo pickup',
   words: ['piezo', 'contact microphone', 'acoustic guitar', 'double bass', 'violin'],
   summary: 'Bridge or contact pickup, hydrophone: a tiny capacitor that needs a load of 1 to 10 MΩ.',
@@ -40,6 +41,7 @@ export const piezoPickup: SourceKind = {
 export const magneticPickup: SourceKind = {
   role: 'source',
   kind: 'magnetic-pickup',
+  belongsIn: 'instrument',
   label: 'Magnetic pickup',
   words: ['electric guitar', 'guitar', 'electric bass', 'bass guitar', 'bass'],
   summary: 'Coil pickup of a guitar or bass: needs about 1 MΩ, loses its treble into less.',

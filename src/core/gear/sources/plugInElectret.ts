@@ -22,6 +22,8 @@ const volts = (label: string, min: number, max: number, value: number): FigureSp
 export const plugInElectret: SourceKind = {
   role: 'source',
   kind: 'plug-in-electret',
+  belongsIn: 'plug-in',
+  usualLoss: 12,
   label: 'Lavalier or electret, plug-in power',
   words: ['lavalier', 'lav', 'lapel', 'body-worn', 'clip-on', 'headset', 'electret', 'on-camera'],
   summary: 'Lavalier or on-camera microphone on a small plug that runs on 1.5 to 5 V from the same wire.',

@@ -13,6 +13,8 @@ import { electretConnectors, electretContacts, electretPlug } from './electret';
 export const selfPoweredElectret: SourceKind = {
   role: 'source',
   kind: 'self-powered-electret',
+  belongsIn: 'plug-in',
+  usualLoss: 6.5,
   label: 'Lavalier or electret with a battery',
   words: ['battery lavalier', 'battery lav', 'self-powered lavalier'],
   summary: 'Lavalier or hand microphone with a battery inside; its output comes through a capacitor.',

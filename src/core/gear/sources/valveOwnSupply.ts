@@ -14,6 +14,7 @@ export const valveOwnSupply: SourceKind = {
   role: 'source',
   highVoltage: true,
   kind: 'valve-own-supply',
+  ownSupply: true,
   label: 'Valve (tube) microphone',
   words: ['valve', 'tube'],
   summary: 'Lives on the box at the other end of its multi-pin cable; the line leaves that box through a transformer.',

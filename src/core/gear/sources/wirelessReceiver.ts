@@ -5,6 +5,7 @@ import { lineOutput } from './lineOutput';
 export const wirelessReceiver: SourceKind = {
   ...lineOutput,
   kind: 'wireless-receiver',
+  belongsIn: 'line',
   label: 'Wireless receiver',
   words: ['wireless', 'radio mic', 'receiver', 'RX', 'RF'],
   summary: 'The output of a receiver: microphone or line level by its menu; it must not be fed.',

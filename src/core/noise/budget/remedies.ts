@@ -7,6 +7,8 @@ import {
   lowCutOf,
   lineCircuit,
   asDrawn,
+  isMending,
+  mending,
   reader,
   sourceKind,
   type Line,
@@ -69,7 +71,7 @@ export function noiseRemedies(
     offer(
       'Add an inline booster',
       [
-        { do: 'insert', at: 0, part: { kind: 'inline-booster' } },
+        { do: 'insert', at: 0, part: mending('booster') },
         { do: 'choose', part: 'inlet', choice: 'feed', value: USUAL },
       ],
       `straight after the source; it needs the 48 V feed and keeps it from the microphone${others.length ? `. Its switch feeds ${others.join(', ')} too: see in the Rig place what that does to them` : ''}`,
@@ -80,7 +82,7 @@ export function noiseRemedies(
   if (
     ['moving coil', 'passive ribbon'].includes(kind.character) &&
     junctions[0].plug === 'xlr3' &&
-    !line.links.some(({ kind: link }) => link === 'inline-booster') &&
+    !line.links.some((link) => isMending(link, 'booster')) &&
     (feedOf(line) === USUAL || offeredFeeds(line).includes(USUAL))
   )
     offerBooster();
@@ -107,7 +109,7 @@ export function noiseRemedies(
         {
           do: 'insert',
           at: line.links.length,
-          part: { kind: 'pad', figures: { attenuation: { value: 20, unit: 'dB', basis: 'common practice' } } },
+          part: mending('pad', { figures: { attenuation: { value: 20, unit: 'dB', basis: 'common practice' } } }),
         },
       ],
       'at the inlet: more headroom, more noise',

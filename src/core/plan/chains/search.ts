@@ -4,7 +4,7 @@ import type { Amps, Metres } from '../../units';
 import { once } from '../../units/once';
 import type { Assess, Assessment, Site } from '../assess';
 import { familyOf, lengthOf, type Piece } from '../pieces';
-import { hasLead, PLUG_ON } from '../tasks';
+import { hasLead } from '../tasks';
 import {
   changesOf,
   complexityOf,
@@ -109,7 +109,7 @@ export function candidatesOf(gathering: Gathering): Candidates {
     sockets: inlet.sockets,
     run,
     lead: hasLead(source),
-    plugOn: inlet.kind === PLUG_ON,
+    plugOn: inlet.plugsOn === true,
     mostToGet,
   };
   const bases = connections(gap, pieces).sort(

@@ -25,7 +25,7 @@ import { inserted } from '../chains/inline';
 import { partsOf, type Chain } from '../chains/chain';
 import type { Piece } from '../pieces';
 import { stockOf } from '../stock';
-import { hasLead, runTo, tasksOf, PLUG_ON } from '../tasks';
+import { hasLead, runTo, tasksOf } from '../tasks';
 
 /** A supply, converter or booster, and whether it would do for one line. */
 export interface SupplyOption {
@@ -68,7 +68,7 @@ export function supplyOptions(document: RigDocument, kit: readonly KitItem[], id
     sockets: inletKind(place.part.kind).sockets,
     run: runTo(document, task, at),
     lead: hasLead(task.source),
-    plugOn: place.part.kind === PLUG_ON,
+    plugOn: inletKind(place.part.kind).plugsOn === true,
     mostToGet: 0,
   };
   return CANDIDATES.map(({ part, set, feed }): SupplyOption => {
