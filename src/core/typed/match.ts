@@ -1,6 +1,7 @@
 import { LINKS, SOURCES, type Part } from '../gear';
 import { countOf, partOf, type KitItem } from '../kit/item';
 import type { RigDocument } from '../rig/document';
+import { onceEach } from '../units/once';
 
 /** Something that words may mean: an item of the kit, or a kind of the catalogue. */
 export interface Candidate {
@@ -115,19 +116,73 @@ function bestOf(wanted: Wanted, { terms }: Candidate): number {
     : best;
 }
 
+/** What is known of candidates beforehand, so that words are held against those alone that they can mean. */
+interface Index {
+  /** Places of the candidates that have a word which begins so. */
+  beginning: (stem: string) => readonly number[];
+  /** Places of the candidates with a term that is written so, its words run together. */
+  written: ReadonlyMap<string, readonly number[]>;
+  /** Letters of the longest of them. */
+  longest: number;
+}
+
+const indexOf = onceEach((candidates: readonly Candidate[]): Index => {
+  const written = new Map<string, number[]>();
+  candidates.forEach(({ terms }, n) => {
+    for (const plain of new Set(terms.map((term) => term.plain)))
+      written.set(plain, [...(written.get(plain) ?? []), n]);
+  });
+  const known = new Map<string, readonly number[]>();
+  const beginning = (stem: string): readonly number[] => {
+    const found =
+      known.get(stem) ??
+      candidates.flatMap(({ terms }, n) =>
+        terms.some(({ tokens }) => tokens.some((token) => token.startsWith(stem))) ? [n] : [],
+      );
+    known.set(stem, found);
+    return found;
+  };
+  return { beginning, written, longest: Math.max(0, ...[...written.keys()].map(({ length }) => length)) };
+});
+
+/** Whether so many words from some place on may mean any of the candidates at all: where not, `matches` finds nothing. */
+export function runsOf(
+  words: readonly string[],
+  candidates: readonly Candidate[],
+): (at: number, size: number) => boolean {
+  const { beginning, written, longest } = indexOf(candidates);
+  // How many of the words before a place begin none of theirs.
+  const strange = [0];
+  for (const stem of wantedOf(words).stems) strange.push(strange.at(-1)! + Number(beginning(stem).length === 0));
+  const may = (at: number, size: number): boolean => {
+    if (strange[at + size] === strange[at]) return true;
+    let letters = 0;
+    for (let n = at; n < at + size && letters <= longest; n++) letters += words[n].length;
+    return letters <= longest && written.has(words.slice(at, at + size).join(''));
+  };
+  return (at, size) => may(at, size) || (size > 1 && isNumber(words[at + size - 1]) && may(at, size - 1));
+}
+
+const isNumber = (word: string): boolean => /^\d+$/.test(word);
+
 /** What words may mean, best first. @param least score that is worth a mention */
 export function matches(text: string, candidates: readonly Candidate[], least = 40): Match[] {
   const words = tokensOf(text);
   if (words.length === 0) return [];
   const found = scored(words, candidates, least);
   // `patch 12`: a number behind the words is which of them it is.
-  return found.length || !/^\d+$/.test(words.at(-1)!) ? found : scored(words.slice(0, -1), candidates, least);
+  return found.length || !isNumber(words.at(-1)!) ? found : scored(words.slice(0, -1), candidates, least);
 }
 
 function scored(words: readonly string[], candidates: readonly Candidate[], least: number): Match[] {
   if (words.length === 0) return [];
   const wanted = wantedOf(words);
-  return candidates
+  const { beginning, written } = indexOf(candidates);
+  const [first, ...others] = wanted.stems.map(beginning).toSorted((a, b) => a.length - b.length);
+  const fitting = first.filter((n) => others.every((places) => places.includes(n)));
+  return [...new Set([...fitting, ...(written.get(wanted.plain) ?? [])])]
+    .toSorted((a, b) => a - b)
+    .map((n) => candidates[n])
     .map((candidate): Match => ({
       candidate,
       score: bestOf(wanted, candidate) - (candidate.left > 0 ? 0 : USED_UP),

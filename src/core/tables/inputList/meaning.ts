@@ -1,5 +1,5 @@
 import { linkKind, SOURCES, sourceKind, type Part } from '../../gear';
-import { isCableWord, lengthened, lengthIn, matches, meant, tokensOf, type Candidate } from '../../typed';
+import { isCableWord, lengthened, lengthIn, matches, meant, runsOf, tokensOf, type Candidate } from '../../typed';
 import type { Metres } from '../../units';
 import { tidy, withoutFeed, type FeedWanted } from './cells';
 
@@ -101,8 +101,11 @@ export function found(text: string, candidates: readonly Candidate[]): Found | u
     const bare = meantBy(words.join(' '), candidates);
     if (bare) return { ...bare, of: words.join(' '), certainty: 'sure' };
   }
+  const may = runsOf(words, candidates);
   for (let size = words.length - 1; size > 0; size--) {
-    const runs = Array.from({ length: words.length - size + 1 }, (_, at) => words.slice(at, at + size).join(' '))
+    const runs = Array.from({ length: words.length - size + 1 }, (_, at) => at)
+      .filter((at) => may(at, size))
+      .map((at) => words.slice(at, at + size).join(' '))
       // Of a number or a letter alone nobody can say what it means.
       .filter((run) => !/^(?:\d+|[a-z])$/.test(run))
       .flatMap((run): Found[] => {
