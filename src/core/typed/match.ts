@@ -37,31 +37,53 @@ export function candidatesOf(
   for (const { source, links } of lines)
     for (const { item } of role === 'link' ? links : 'kind' in source ? [source] : [])
       if (item !== undefined) used.set(item, (used.get(item) ?? 0) + 1);
-  const terms = role === 'source' ? SOURCE_TERMS : LINK_TERMS;
-  return [
-    ...kit.flatMap((item): Candidate[] =>
-      // What is broken is put on a line by hand alone.
-      item.role === role && countOf(item) > 0 && !item.part.faults?.length
-        ? [
-            {
-              label: item.name,
-              owned: true,
-              left: countOf(item) - (used.get(item.id) ?? 0),
-              part: partOf(item),
-              terms: [termOf(item.name), ...terms.get(item.part.kind)!],
-            },
-          ]
-        : [],
-    ),
-    ...(role === 'source' ? SOURCES : LINKS).map(({ kind, label }): Candidate => ({
-      label,
-      owned: false,
-      left: Infinity,
-      part: { kind },
-      terms: terms.get(kind)!,
-    })),
-  ];
+  const { known, index } = role === 'source' ? knownSources(kit) : knownLinks(kit);
+  const candidates = known.map(({ id, count, ...each }): Candidate => ({
+    ...each,
+    left: id === undefined ? Infinity : count - (used.get(id) ?? 0),
+  }));
+  indexes.set(candidates, index);
+  return candidates;
 }
+
+/** A candidate, whatever the lines of a rig have taken of it. */
+interface Known extends Omit<Candidate, 'left'> {
+  /** Of an item of the kit, which there are so many of. */
+  id?: string;
+  count: number;
+}
+
+/** What does not change while a kit does not, with its index. */
+const knownOf = (role: 'source' | 'link') =>
+  onceEach((kit: readonly KitItem[]) => {
+    const terms = role === 'source' ? SOURCE_TERMS : LINK_TERMS;
+    const known = [
+      ...kit.flatMap((item): Known[] =>
+        // What is broken is put on a line by hand alone.
+        item.role === role && countOf(item) > 0 && !item.part.faults?.length
+          ? [
+              {
+                id: item.id,
+                label: item.name,
+                owned: true,
+                count: countOf(item),
+                part: partOf(item),
+                terms: [termOf(item.name), ...terms.get(item.part.kind)!],
+              },
+            ]
+          : [],
+      ),
+      ...(role === 'source' ? SOURCES : LINKS).map(({ kind, label }): Known => ({
+        label,
+        owned: false,
+        count: Infinity,
+        part: { kind },
+        terms: terms.get(kind)!,
+      })),
+    ];
+    return { known, index: indexed(known) };
+  });
+const [knownSources, knownLinks] = [knownOf('source'), knownOf('link')];
 
 export const tokensOf = (text: string): string[] =>
   text
@@ -126,7 +148,10 @@ interface Index {
   longest: number;
 }
 
-const indexOf = onceEach((candidates: readonly Candidate[]): Index => {
+const indexes = new WeakMap<readonly Candidate[], Index>();
+const indexOf = (candidates: readonly Candidate[]): Index => indexes.get(candidates) ?? indexed(candidates);
+
+function indexed(candidates: readonly Pick<Candidate, 'terms'>[]): Index {
   const written = new Map<string, number[]>();
   candidates.forEach(({ terms }, n) => {
     for (const plain of new Set(terms.map((term) => term.plain)))
@@ -143,7 +168,7 @@ const indexOf = onceEach((candidates: readonly Candidate[]): Index => {
     return found;
   };
   return { beginning, written, longest: Math.max(0, ...[...written.keys()].map(({ length }) => length)) };
-});
+}
 
 /** Whether so many words from some place on may mean any of the candidates at all: where not, `matches` finds nothing. */
 export function runsOf(
