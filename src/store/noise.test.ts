@@ -18,6 +18,7 @@ import {
   loadHunt,
   loadHunts,
   loadLadders,
+  loadMeasurement,
   loadMeasurements,
   removeMeasurement,
   StaleHunt,
@@ -58,7 +59,11 @@ test('figures are kept with line, gain and date; what a meter makes passes the d
   expect(measurementSchema.validate(JSON.parse(JSON.stringify(sent))).error).toBeUndefined();
   expect(measurementSchema.validate({ ...sent, colour: 'red' }).error?.message).toContain('colour');
   const id = keepMeasurement(store, 'rig', kept(), 'measured it');
-  expect(loadMeasurements(store, 'rig')).toEqual([{ id, ...kept() }]);
+  const { spectrum, course, ...figures } = kept().measurement;
+  expect(Math.min(spectrum.length, course.levels.length)).toBeGreaterThan(3);
+  expect(loadMeasurements(store, 'rig')).toEqual([{ id, ...kept(), measurement: figures }]);
+  expect(loadMeasurement(store, 'rig', id)).toEqual({ id, ...kept() });
+  expect(loadMeasurement(store, 'other', id)).toBeUndefined();
   expect(loadLog(store, 'rig')).toContainEqual(
     expect.objectContaining({ kind: 'measured', text: 'measured it', lines: ['guide'], who: 'Ida' }),
   );
@@ -66,9 +71,18 @@ test('figures are kept with line, gain and date; what a meter makes passes the d
 
 test('a measurement is taken out by its own rig only', () => {
   const id = keepMeasurement(store, 'rig', kept(), '');
-  expect(removeMeasurement(store, 'other', id)).toBe(false);
-  expect(removeMeasurement(store, 'rig', id)).toBe(true);
+  expect(removeMeasurement(store, 'other', id)).toBeUndefined();
+  expect(removeMeasurement(store, 'rig', id)).toEqual({ id, ...kept() });
   expect(loadMeasurements(store, 'rig')).toEqual([]);
+  expect(removeMeasurement(store, 'rig', id)).toBeUndefined();
+});
+
+test('what is put back stands where it was: by when it was measured', () => {
+  const first = keepMeasurement(store, 'rig', { ...kept(), name: 'first' }, '');
+  keepMeasurement(store, 'rig', { ...kept(), name: 'second', at: '2026-11-26T20:00:00.000Z' }, '');
+  const { id: _id, ...gone } = removeMeasurement(store, 'rig', first)!;
+  keepMeasurement(store, 'rig', gone, '');
+  expect(loadMeasurements(store, 'rig').map(({ name }) => name)).toEqual(['first', 'second']);
 });
 
 test('ladders are kept rung by rung', () => {

@@ -1,5 +1,5 @@
 import type { Hunt, HuntStep } from '@/core/noise/hunt';
-import type { Origin, KeptLadder, KeptMeasurement } from '@/core/noise/kept';
+import type { Origin, KeptLadder, KeptMeasurement, WholeMeasurement } from '@/core/noise/kept';
 import type { Store } from './store';
 import { addEntries } from './log';
 import { Refused } from './refused';
@@ -38,28 +38,41 @@ interface MeasurementRow {
   audio: number;
 }
 
-/** What was measured on a rig, oldest first; without the sound itself. */
-export function loadMeasurements(store: Store, rig: string): KeptMeasurement[] {
-  const rows = store
-    .prepare(
-      `SELECT id, line, at, who, origin, name, gain, measurement, predicted, (audio IS NOT NULL OR sound_bytes IS NOT NULL) AS audio
-       FROM measurement WHERE rig_id = ? ORDER BY id`,
-    )
-    .all(rig) as MeasurementRow[];
-  return rows.map(({ measurement, predicted, gain, audio, ...row }) => ({
+const columns = (measurement: string) =>
+  `id, line, at, who, origin, name, gain, ${measurement} AS measurement, predicted, (audio IS NOT NULL OR sound_bytes IS NOT NULL) AS audio`;
+
+const measurementOf = <M extends KeptMeasurement>({ measurement, predicted, gain, audio, ...row }: MeasurementRow): M =>
+  ({
     ...row,
-    measurement: JSON.parse(measurement) as KeptMeasurement['measurement'],
+    measurement: JSON.parse(measurement) as M['measurement'],
     ...(gain !== null && { gain }),
-    ...(predicted !== null && { predicted: JSON.parse(predicted) as KeptMeasurement['predicted'] }),
+    ...(predicted !== null && { predicted: JSON.parse(predicted) as M['predicted'] }),
     ...(audio === 1 && { audio: true as const }),
-  }));
+  }) as M;
+
+/** What was measured on a rig, oldest first: a year of it. Without the sound itself, the spectra and the courses. */
+export const loadMeasurements = (store: Store, rig: string): KeptMeasurement[] =>
+  (
+    store
+      .prepare(
+        `SELECT ${columns("json_remove(measurement, '$.spectrum', '$.course')")} FROM measurement WHERE rig_id = ? ORDER BY at, id`,
+      )
+      .all(rig) as MeasurementRow[]
+  ).map(measurementOf<KeptMeasurement>);
+
+/** All that was kept of one measurement, but for its sound; undefined if there is none. */
+export function loadMeasurement(store: Store, rig: string, id: number): WholeMeasurement | undefined {
+  const row = store
+    .prepare(`SELECT ${columns('measurement')} FROM measurement WHERE rig_id = ? AND id = ?`)
+    .get(rig, id) as MeasurementRow | undefined;
+  return row && measurementOf<WholeMeasurement>(row);
 }
 
 /** Keeps a measurement and writes it down in the log. @returns its id */
 export function keepMeasurement(
   store: Store,
   rig: string,
-  kept: Omit<KeptMeasurement, 'id' | 'audio'>,
+  kept: Omit<WholeMeasurement, 'id' | 'audio'>,
   text: string,
 ): number {
   const { line, at, who, origin, name, gain, measurement, predicted } = kept;
@@ -88,8 +101,14 @@ export function keepMeasurement(
 }
 
 /** Takes a measurement out. @returns it, so that it can be put back; undefined if there is none */
-export const removeMeasurement = (store: Store, rig: string, id: number): boolean =>
-  store.prepare('DELETE FROM measurement WHERE rig_id = ? AND id = ?').run(rig, id).changes > 0;
+export const removeMeasurement = (store: Store, rig: string, id: number): WholeMeasurement | undefined =>
+  store
+    .transaction(() => {
+      const gone = loadMeasurement(store, rig, id);
+      store.prepare('DELETE FROM measurement WHERE rig_id = ? AND id = ?').run(rig, id);
+      return gone;
+    })
+    .immediate();
 
 /** Ladders of a rig, oldest first. */
 export function loadLadders(store: Store, rig: string): KeptLadder[] {

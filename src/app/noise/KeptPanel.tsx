@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { FLOOR_METERS, schoolLabel, type FloorMeter } from '@/core/schools/schools';
-import { floorAs, ORIGINS, type KeptLadder, type KeptMeasurement } from '@/core/noise/kept';
+import { floorAs, ORIGINS, type KeptLadder, type KeptMeasurement, type WholeMeasurement } from '@/core/noise/kept';
 import { ladderResult } from '@/core/noise/ladder';
 import type { RigLine } from '@/core/rig';
 import { quantity } from '@/core/units/format';
@@ -38,25 +38,30 @@ interface Props {
   onMeasurements: (to: KeptMeasurement[]) => void;
 }
 
+/** So many of a line are listed at first: a year has hundreds of them. */
+const NEWEST = 20;
+
 /** The target that floors are held against, and what was kept of a line: over time, one by one. */
 export function KeptPanel(props: Props) {
   const { rig, line, measurements, ladders, target, limit, floorMeter, onFloorMeter, onTarget } = props;
   const { sine, onSine, who, onWho, onMeasurements } = props;
-  const [gone, setGone] = useState<KeptMeasurement>();
+  const [gone, setGone] = useState<WholeMeasurement>();
   const [failed, setFailed] = useState('');
+  const [all, setAll] = useState(false);
+  const shown = measurements.toReversed().slice(0, all ? undefined : NEWEST);
   const typed = Number(target.replace(',', '.').replace('−', '-'));
   const valid = target.trim() !== '' && Number.isFinite(typed) && typed < 0 && typed > -160;
   const remove = async (measurement: KeptMeasurement) => {
-    const { body, failed: why } = await ask<{ measurements: KeptMeasurement[] }>(
+    const { body, failed: why } = await ask<{ removed: WholeMeasurement; measurements: KeptMeasurement[] }>(
       `/api/rigs/${rig}/measurements/${measurement.id}`,
       { method: 'DELETE' },
     );
     setFailed(why ?? '');
     if (!body) return;
     onMeasurements(body.measurements);
-    setGone(measurement);
+    setGone(body.removed);
   };
-  const putBack = async ({ id: _id, at: _at, audio: _audio, ...kept }: KeptMeasurement) => {
+  const putBack = async ({ id: _id, audio: _audio, ...kept }: WholeMeasurement) => {
     const { body, failed: why } = await ask<{ measurements: KeptMeasurement[] }>(`/api/rigs/${rig}/measurements`, {
       method: 'POST',
       json: kept,
@@ -96,7 +101,7 @@ export function KeptPanel(props: Props) {
       )}
       {measurements.length > 1 && <TrendChart measurements={measurements} target={limit} floorMeter={floorMeter} />}
       <Box component="ul" aria-label="Kept measurements" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {measurements.toReversed().map((measurement) => {
+        {shown.map((measurement) => {
           const { id, name, at, gain, origin, audio, predicted } = measurement;
           const { aWeightedDbfs, usable } = measurement.measurement.reading;
           const floor = floorAs(measurement.measurement.reading)[floorMeter];
@@ -133,6 +138,11 @@ export function KeptPanel(props: Props) {
           );
         })}
       </Box>
+      {measurements.length > NEWEST && (
+        <Button size="small" onClick={() => setAll(!all)}>
+          {all ? 'Show fewer' : `Show all ${measurements.length}`}
+        </Button>
+      )}
       {gone && (
         <Alert
           severity="info"

@@ -13,6 +13,9 @@ export const ORIGINS = {
 } as const;
 export type Origin = keyof typeof ORIGINS;
 
+/** What lists of measurements have of each: its figures without its spectrum and its course, which are nine tenths of it. */
+export type KeptFigures = Omit<Measurement, 'spectrum' | 'course'>;
+
 /** A measurement as it is kept: figures, line, gain, date; the sound only where somebody asked for it. */
 export interface KeptMeasurement {
   id: number;
@@ -24,11 +27,16 @@ export interface KeptMeasurement {
   name: string;
   /** As set while it was recorded; absent where nobody said. */
   gain?: Decibels;
-  measurement: Measurement;
+  measurement: KeptFigures;
   /** What was predicted for that line at that gain. */
   predicted?: { dbfs: Dbfs; dbfsA: Dbfs };
   /** The sound is kept too. */
   audio?: true;
+}
+
+/** The same with everything that was kept of it. */
+export interface WholeMeasurement extends KeptMeasurement {
+  measurement: Measurement;
 }
 
 export interface KeptLadder {

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { UNIT_KIND_NAMES, MOST_POINTS, MOST_SUSPECTS, WAYS, type Hunt, type HuntStep } from './hunt';
 import { COMPONENT_NAMES } from './components';
-import { ORIGINS, type KeptLadder, type KeptMeasurement } from './kept';
+import { ORIGINS, type KeptLadder, type WholeMeasurement } from './kept';
 import { LADDERS, RUNGS } from './ladder';
 
 /** What comes through the door about noise. */
@@ -116,9 +116,12 @@ const measurement = Joi.object({
     .required(),
 });
 
-/** A measurement to keep. */
-export const measurementSchema: Joi.ObjectSchema<Omit<KeptMeasurement, 'id' | 'at' | 'audio'>> = Joi.object({
+/** A measurement to keep; one that is put back has the time at which it was made. */
+export const measurementSchema: Joi.ObjectSchema<
+  Omit<WholeMeasurement, 'id' | 'at' | 'audio'> & Partial<Pick<WholeMeasurement, 'at'>>
+> = Joi.object({
   line: id.required(),
+  at: Joi.string().isoDate(),
   who,
   origin: Joi.valid(...Object.keys(ORIGINS)).required(),
   name: Joi.string().trim().min(1).max(120).required(),

@@ -10,7 +10,7 @@ import { aboutLine, rigIn } from './valid';
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
 
-/** What was measured on a rig, oldest first. */
+/** What was measured on a rig, oldest first: the figures; spectrum and course of one stand behind its number. */
 export const GET = (_request: NextRequest, { params }: Context) =>
   handled(async () => {
     const { id } = await params;
@@ -24,6 +24,10 @@ export const POST = (request: NextRequest, { params }: Context) =>
     const { id, body: kept } = await aboutLine(request, params, measurementSchema);
     if (!kept.measurement.reading.usable)
       throw new Refused(400, 'no-floor', 'This recording is no noise floor and is not kept as one; record it again.');
-    const made = keepMeasurement(theStore(), id, { ...kept, at: new Date().toISOString() }, measuredText(kept));
+    const now = new Date().toISOString();
+    // What is put back was made when it was made; nothing was made after now.
+    const at = kept.at && new Date(kept.at).toISOString();
+    const text = at ? `Put back: ${measuredText(kept)}` : measuredText(kept);
+    const made = keepMeasurement(theStore(), id, { ...kept, at: at && at < now ? at : now }, text);
     return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id) }, { status: 201 });
   });
