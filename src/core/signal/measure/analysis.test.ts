@@ -64,6 +64,14 @@ describe('levels', () => {
 });
 
 describe('mains', () => {
+  test('a pure sine has no harmonics that only arithmetic made', () => {
+    for (const peak of [1e-3, 0.5]) {
+      const pure = one(sine(seconds(8), 50, peak));
+      expect(pure.mains?.harmonics.map(({ order }) => order)).toEqual([1]);
+      expect(pure).toMatchObject({ tones: [], wandering: [] });
+    }
+  });
+
   test('49.97 Hz hum 70 dB down in noise 65 dB down: frequency within 0.05 Hz, harmonics within 0.5 dB', () => {
     const levels: [order: number, rms: number][] = [
       [1, -70],
@@ -145,6 +153,29 @@ describe('what is no noise floor is refused, with the reason', () => {
     expect(why(one(floor.slice(0, RATE / 2)))).toEqual(['too-short']);
     expect(why(one(new Float32Array(seconds(5))))).toEqual(['silence']);
     expect(one(new Float32Array(seconds(5)))).toMatchObject({ tones: [], wandering: [], mains: null, clicks: 0 });
+  });
+
+  test('a sample that stands still is silence, whatever its direct offset, and has neither hum nor whine', () => {
+    const still = one(new Float32Array(seconds(5)).fill(0.3));
+    expect(why(still)).toEqual(['silence']);
+    expect(still.reasons[0].text).toContain('−10.5 dBFS of direct offset');
+    expect(still).toMatchObject({ floorDbfs: null, tones: [], wandering: [], mains: null });
+    expect(codes(still)).toEqual(['direct-offset']);
+    // The same offset under noise is a floor like any other.
+    expect(one(noise(seconds(5), amplitude(-70)).map((x) => x + 0.3)).usable).toBe(true);
+  });
+
+  test.each([
+    ['one that is no number', [7], NaN],
+    ['many without end', [7, 8, 40_000, 100_000, 239_999], Infinity],
+  ])('a broken file is told, and what is read of it is numbers all the same: %s', (_, places, value) => {
+    const broken = noise(seconds(5), amplitude(-60));
+    for (const n of places) broken[n] = value;
+    const reading = one(broken);
+    expect(why(reading)).toEqual(['broken-samples']);
+    expect(reading.reasons[0].text).toMatch(places.length === 1 ? /^1 sample in it is no number/ : /^5 samples/);
+    expect(reading.rmsDbfs).toBeCloseTo(-60, 1);
+    expect(JSON.parse(JSON.stringify(reading))).toEqual(reading);
   });
 });
 

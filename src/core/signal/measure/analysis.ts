@@ -165,15 +165,30 @@ const oneSided = (levels: readonly Levels[]): string[] =>
     ? ['one-channel-only']
     : [];
 
+/**
+ * No recording carries a line below this: the steps of 24 bits are 138 dB below full scale, and what lies between them is
+ * noise or the steps themselves; lower still is the arithmetic of the spectrum.
+ */
+const LEAST_LINE: Dbfs = -160;
+
+/** The mains with the harmonics that a recording can carry; undefined where none is left. */
+function carriedMains(density: Density): Mains | undefined {
+  const mains = mainsOf(density);
+  const harmonics = mains?.harmonics.filter(({ dbfs }) => dbfs > LEAST_LINE);
+  return mains && harmonics?.length ? { ...mains, harmonics } : undefined;
+}
+
 function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
   const { levels, frames, disturbances, gate, rest, density, stretches } = observed;
   const offset = levels.mean ** 2;
   const without = (power: number) => Math.max(0, power - offset);
   const windows = levels.windows.map(without).sort((a, b) => a - b);
   const word = wordOf(levels, floorPower(levels, rest));
-  const mains = mainsOf(density);
-  const tones = tonesOf(density, mains).filter(({ dbfs }) => dbfs > word.carries);
-  const wandering = wanderingOf(stretches, density.step, [...(mains?.harmonics ?? []), ...tones]);
+  const mains = carriedMains(density);
+  const tones = tonesOf(density, mains).filter(({ dbfs }) => dbfs > Math.max(word.carries, LEAST_LINE));
+  const wandering = wanderingOf(stretches, density.step, [...(mains?.harmonics ?? []), ...tones]).filter(
+    ({ dbfs }) => dbfs > LEAST_LINE,
+  );
   const [from, to] = BAND;
   const inBand = powerIn(density, from, to);
   const steady = [...(mains?.harmonics ?? []), ...tones].filter(({ hz }) => hz >= from && hz <= to);

@@ -2,6 +2,7 @@ import type { Dbfs, Decibels, Hertz } from '../../units';
 import { ofPeak, ofPower } from './decibels';
 import { FRAME } from './frames';
 import type { Pattern, Seen } from './pattern';
+import { isConstant } from './levels';
 import { powerIn } from './spectrum';
 
 /** A direct offset above this, or above the floor, is told (common practice: converters stay below). */
@@ -52,7 +53,7 @@ export function faultsOf(seen: Seen): Pattern[] {
       evidence: `${(100 * levels.mean).toFixed(3).replace('-', '−')} % of full scale, ${level(offset)}`,
     });
   const isLimited = disturbances.some(({ code }) => code === 'automatic-gain');
-  if (levels.flatTop > FLAT && levels.clippedRuns === 0 && !word.only && !isLimited)
+  if (levels.flatTop > FLAT && levels.clippedRuns === 0 && !word.only && !isLimited && !isConstant(levels))
     found.push({
       code: 'clipped-upstream',
       what: 'clipped before the converter',

@@ -41,6 +41,8 @@ export interface Levels {
   dropouts: { zeros: number; held: number; frames: number[] };
   /** Part of the samples that are as large as the one before. */
   still: number;
+  /** Samples that were no numbers, or without end: they count as zero. */
+  broken: number;
   /** Bits that the samples use; undefined for samples that are no whole numbers of 24 bits. */
   bits?: number;
   /** How many times more samples lie within 1 % of the greatest than in the next 2 %: a clipped wave stays there. */
@@ -95,6 +97,21 @@ function stretchOf(samples: Float32Array, from: number, to: number, held: Before
   return { peak: Math.max(most, -least), squares, sum, bends, bend, same, longest };
 }
 
+/** Whether every sample is the same: nothing arrives, whatever the direct offset. */
+export const isConstant = ({ frames, still }: Pick<Levels, 'frames' | 'still'>): boolean =>
+  frames > 1 && still * frames > frames - 1.5;
+
+/** Takes what is no number out of some samples: zero in its place. @returns how many there were */
+function mend(samples: Float32Array, from: number, to: number): number {
+  let count = 0;
+  for (let n = from; n < to; n++)
+    if (!Number.isFinite(samples[n])) {
+      samples[n] = 0;
+      count++;
+    }
+  return count;
+}
+
 /** Follows one channel sample by sample. */
 export function levelMeter(sampleRate: Hertz) {
   const perFrame = Math.round(FRAME * sampleRate);
@@ -135,7 +152,7 @@ export function levelMeter(sampleRate: Hertz) {
   };
 
   const tops = topMeter();
-  let [stillRun, stillValue, sames, word] = [0, NaN, 0, 0];
+  let [stillRun, stillValue, sames, word, broken] = [0, NaN, 0, 0, 0];
   let isWhole = true;
   const dropouts = { zeros: 0, held: 0, frames: [] as number[] };
   /** Runs of one value, neither so long that they are a pause nor at the ends. */
@@ -167,10 +184,16 @@ export function levelMeter(sampleRate: Hertz) {
   };
 
   return {
+    /** @param samples those among them that are no numbers are made zero, so that whoever follows them next is spared them */
     push(samples: Float32Array): void {
       for (let from = 0; from < samples.length;) {
         const to = Math.min(samples.length, from + perFrame - inFrame);
-        const found = stretchOf(samples, from, to, held);
+        const before = { ...held };
+        let found = stretchOf(samples, from, to, held);
+        if (!Number.isFinite(found.squares)) {
+          broken += mend(samples, from, to);
+          found = stretchOf(samples, from, to, Object.assign(held, before));
+        }
         peak = Math.max(peak, found.peak);
         squares += found.squares;
         sum += found.sum;
@@ -226,6 +249,7 @@ export function levelMeter(sampleRate: Hertz) {
         clickFrames,
         dropouts,
         still: frames ? sames / frames : 0,
+        broken,
         ...(isWhole && word !== 0 && { bits: 24 - Math.round(Math.log2(word & -word)) }),
         flatTop: tops.flatness(),
       };

@@ -2,14 +2,14 @@ import type { Dbfs, Seconds } from '../../units';
 import { ofPower } from './decibels';
 import { DISTURBANCES, type Disturbance, type DisturbanceName } from './disturbances';
 import { BANDS, FRAME, type Frames } from './frames';
-import type { Levels } from './levels';
+import { isConstant, type Levels } from './levels';
 import type { Quiet, Span } from './quiet';
 import type { Tone } from './tones';
 import { plural } from '../../units';
 
 /** Why a reading says nothing about a noise floor. */
 export interface Refusal {
-  code: 'too-short' | 'clipped' | 'silence' | 'test-tone' | DisturbanceName;
+  code: 'too-short' | 'clipped' | 'silence' | 'broken-samples' | 'test-tone' | DisturbanceName;
   /** What is wrong, with the evidence, and what to do. */
   text: string;
 }
@@ -122,7 +122,7 @@ export function refusalsOf(
   testTone: Tone | undefined,
   gate: Gate | null,
 ): Refusal[] {
-  const { power, clippedRuns, zeros } = levels;
+  const { power, clippedRuns, zeros, broken, mean } = levels;
   const seconds = levels.frames / sampleRate;
   const found: Refusal[] = [];
   if (seconds < SHORTEST)
@@ -130,12 +130,30 @@ export function refusalsOf(
       code: 'too-short',
       text: `It is ${seconds.toFixed(1)} s long; ${SHORTEST} s are needed, and ten are better. Record longer.`,
     });
+  if (broken > 0)
+    found.push({
+      code: 'broken-samples',
+      text: `${plural(broken, 'sample')} in it ${broken === 1 ? 'is no number' : 'are no numbers'}. Something on the way wrote a broken file: record again, without plug-ins, or as 24 bits.`,
+    });
   if (power === 0)
     return [
       ...found,
       {
         code: 'silence',
         text: 'Every sample is exactly zero: not connected, muted or gated. Unmute and record again.',
+      },
+    ];
+  if (isConstant(levels))
+    return [
+      ...found,
+      {
+        code: 'silence',
+        text: `Every sample is the same, ${ofPower(mean ** 2)
+          .toFixed(1)
+          .replace(
+            '-',
+            '−',
+          )} dBFS of direct offset: nothing arrives, or the converter stands still. Look at cable and mute, and record again.`,
       },
     ];
   if (clippedRuns > 0)
