@@ -22,7 +22,7 @@ export interface Step {
 }
 
 /** The links of a step in order. */
-export const linksOf = ({ part, joined = [] }: Step): Part[] => [part, ...joined.map((piece) => piece.part)];
+const linksOf = ({ part, joined = [] }: Step): Part[] => [part, ...joined.map((piece) => piece.part)];
 /** How many links some steps are. */
 export const countOf = (steps: readonly Step[]): number =>
   steps.reduce((sum, { joined = [] }) => sum + 1 + joined.length, 0);
