@@ -4,6 +4,7 @@ import { schoolLabel } from '../schools/schools';
 import { rigPathsOf } from '../rig/paths';
 import { setFeed } from '../rig/rigEdits';
 import { feedLabel, type FeedName } from '../standards/feeds';
+import { quantity } from '../units/format';
 import { assessed, type Assessment } from './assess';
 import { accepted } from './chains/search';
 import type { Arranged, Placed } from './assign/decode';
@@ -48,6 +49,7 @@ export function reasonFor(sight: Sight, placed: Placed): string {
     wished(sight, placed) ??
     lost(sight, placed) ??
     harmed(sight, placed) ??
+    scarce(sight, placed) ??
     (now.verdict === 'Watch' && bad && sight.is.get(line.id)?.verdict === 'Clear'
       ? `At present Watch (${lower(bad.what)}).`
       : undefined) ??
@@ -139,6 +141,29 @@ function objecting({ problem: problem, arranged }: Sight, { device, group }: Pla
     });
 }
 
+/** What the lines of a device take of it in a plan, in µA, without one of them. */
+const takenOf = ({ placed }: Arranged, device: string, without: Task): number =>
+  placed
+    .filter(({ task }) => task !== without)
+    .flatMap(({ column }) => column.amps)
+    .reduce((sum, each) => sum + (each.device === device ? each.micro : 0), 0);
+
+/** That a device cannot give what its lines would take together. @param micro what one of them takes, in µA */
+function beyond(arranged: Arranged, { device }: Place, task: Task, micro: number): string | undefined {
+  const { name, id, feedLimit } = device;
+  if (!feedLimit || micro === 0) return undefined;
+  const all = takenOf(arranged, id, task) + micro;
+  if (all <= feedLimit.value * 1000) return undefined;
+  return `${name} can give ${quantity(feedLimit.value / 1000, 'A')} in all; with this line on it ${quantity(all / 1e6, 'A')} would be taken.`;
+}
+
+/** The feed that a line has now is more than its device has left for it. */
+function scarce(sight: Sight, placed: Placed): string | undefined {
+  const stays = staying(sight, placed);
+  const then = stays?.at(stays.feed);
+  return stays && then && beyond(sight.arranged, stays.home, placed.task, Math.ceil(then.amps * 1e6));
+}
+
 function needless(sight: Sight, placed: Placed): string | undefined {
   const stays = staying(sight, placed);
   if (!stays || stays.feed === 'off') return undefined;
@@ -210,11 +235,27 @@ export function switchReason(sight: Sight, device: string, group: string, to: Fe
 }
 
 /** Why a line has no place. */
-export function leftOutReason({ was, problem: problem }: Sight, { line }: Task, columns: readonly Column[]): string {
+export function leftOutReason({ was, problem, arranged }: Sight, { line }: Task, columns: readonly Column[]): string {
   const n = problem.tasks.findIndex((task) => task.line.id === line.id);
   const now = was.get(line.id);
   const bad = now && worst(now.findings);
-  if (columns.some(({ task }) => task === n))
-    return 'Every suitable inlet is taken, or its switch is needed at another setting.';
-  return `Nothing in the kit makes it work${bad && now.verdict !== 'Clear' ? `: ${lower(bad.what)}` : ''}.`;
+  const ways = columns.filter(({ task }) => task === n);
+  if (ways.length === 0)
+    return `Nothing in the kit makes it work${bad && now.verdict !== 'Clear' ? `: ${lower(bad.what)}` : ''}.`;
+  // Where an inlet is free, and its switch as it should be, it is the current that is missing.
+  const free = ways.filter(({ place: at, feed }) => {
+    const place = problem.places[at];
+    const there = arranged.placed.filter(
+      ({ inlet }) => inlet.device === place.device.id && place.inlets.includes(inlet.inlet),
+    );
+    return there.length < place.inlets.length && feedIn(arranged, place) === feed;
+  });
+  const short = free.map(({ place, amps }) => {
+    const { device } = problem.places[place];
+    const micro = amps.reduce((sum, each) => sum + (each.device === device.id ? each.micro : 0), 0);
+    return beyond(arranged, problem.places[place], problem.tasks[n], micro);
+  });
+  return short.length && short.every((told) => told !== undefined)
+    ? short[0]
+    : 'Every suitable inlet is taken, or its switch is needed at another setting.';
 }

@@ -58,6 +58,9 @@ describe('wishes', () => {
     const two = rigOf([few], [deskLine('a', 'condenser-48', '1'), deskLine('b', 'condenser-48', '2')]);
     const plan = await planned(two, [], { onlyKit: true });
     expect(plan.proposal.leftOut).toHaveLength(1);
+    expect(plan.proposal.leftOut[0].reason).toBe(
+      'desk can give 4 mA in all; with this line on it 6 mA would be taken.',
+    );
     expect(plan.instead?.relaxations).toEqual([{ relax: 'feed limit', device: 'desk' }]);
   });
 
@@ -73,6 +76,7 @@ describe('wishes', () => {
     const few = (await planned(rig(4), kit, { onlyKit: true })).proposal;
     expect(few.leftOut).toEqual([]);
     expect(few.lines.map(({ putIn }) => putIn)).toEqual([['box']]);
+    expect(few.lines[0].reason).toBe('desk can give 4 mA in all; with this line on it 6 mA would be taken.');
   });
 
   test('a line goes only as far as the cables reach, with an extension if there is one', async () => {
