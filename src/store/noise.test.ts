@@ -81,7 +81,10 @@ test('what is put back stands where it was: by when it was measured', () => {
   const first = keepMeasurement(store, 'rig', { ...kept(), name: 'first' }, '');
   keepMeasurement(store, 'rig', { ...kept(), name: 'second', at: '2026-11-26T20:00:00.000Z' }, '');
   const { id: _id, ...gone } = removeMeasurement(store, 'rig', first)!;
-  keepMeasurement(store, 'rig', gone, '');
+  keepMeasurement(store, 'rig', gone, 'put back', '2026-11-27T08:00:00.000Z');
+  expect(loadLog(store, 'rig')).toContainEqual(
+    expect.objectContaining({ text: 'put back', at: '2026-11-27T08:00:00.000Z' }),
+  );
   expect(loadMeasurements(store, 'rig').map(({ name }) => name)).toEqual(['first', 'second']);
 });
 

@@ -68,12 +68,17 @@ export function loadMeasurement(store: Store, rig: string, id: number): WholeMea
   return row && measurementOf<WholeMeasurement>(row);
 }
 
-/** Keeps a measurement and writes it down in the log. @returns its id */
+/**
+ * Keeps a measurement and writes it down in the log.
+ * @param when it is kept: later than it was made, where it is put back
+ * @returns its id
+ */
 export function keepMeasurement(
   store: Store,
   rig: string,
   kept: Omit<WholeMeasurement, 'id' | 'audio'>,
   text: string,
+  when = kept.at,
 ): number {
   const { line, at, who, origin, name, gain, measurement, predicted } = kept;
   return store
@@ -94,7 +99,7 @@ export function keepMeasurement(
           JSON.stringify(measurement),
           predicted ? JSON.stringify(predicted) : null,
         );
-      addEntries(store, rig, { at, who }, [{ kind: 'measured', text, lines: [line] }]);
+      addEntries(store, rig, { at: when, who }, [{ kind: 'measured', text, lines: [line] }]);
       return Number(lastInsertRowid);
     })
     .immediate();

@@ -6,7 +6,6 @@ import {
   isPlainAdapter,
   linkKind,
   LINKS,
-  mate,
   mending,
   reader,
   type Mends,
@@ -16,11 +15,7 @@ import type { Edit } from '../gear/edits';
 import { feedOf, offeredFeeds, characterOf, isMicrophone, nameOf, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit, joins } from './kitParts';
-import { meetings } from './rules/outputsMeet';
 import { USUAL } from '../standards/feeds';
-
-/** Most devices whose free inlets are offered to a source that shares one. */
-const OWN_INLETS = 3;
 
 /** Everything that could be put into a line, or in the place of something: the check says what it is good for. */
 export const additions = (at: Case): Remedy[] => [
@@ -35,30 +30,6 @@ export const additions = (at: Case): Remedy[] => [
   ...secondInput(at),
   ...boxToInlet(at),
 ];
-
-/** Each of two sources on the same wires gets an inlet of its own: a Y-lead and a splitter used backwards go. */
-export function ownInlets(at: Case): Remedy[] {
-  return meetings(at.line).flatMap(({ at: n, other, thru }): Remedy[] => {
-    if (thru) return [];
-    const part = at.line.links[n];
-    const kind = linkKind(part.kind);
-    // Seen from the line that came in at the side, that line moves; seen from the other one, its guest does.
-    const guest = part.entry ? at.line.id : other.line;
-    const port = part.entry ?? other.port;
-    const plug = kind.ports?.(reader(kind, part))[port]?.connector;
-    if (!plug) return [];
-    return at.free
-      .filter(({ inlet }) => inletKind(inlet.kind).sockets.some((socket) => mate(plug, socket)))
-      .filter((free, k, all) => all.findIndex(({ to }) => to.device === free.to.device) === k)
-      .slice(0, OWN_INLETS)
-      .map((free) => ({
-        by: 'take out',
-        label: `Move “${guest === at.line.id ? at.line.name : other.name}” to ${free.inlet.name ?? 'a free inlet'}`,
-        note: `without ${nameOf(at.line, n)}`,
-        edits: [{ do: 'separate', at: n, line: guest, ...free }],
-      }));
-  });
-}
 
 const added = (at: Case, part: Part, where: string, edits: (part: Part) => Edit[], verb = 'Add'): Remedy => {
   const found = fromKit(at, part);

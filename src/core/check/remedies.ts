@@ -2,7 +2,8 @@ import { sourceKind, kindAt, linkKind, mate, partAt, reader, type PartRef, type 
 import type { Edit } from '../gear/edits';
 import { feedLabel, FEEDS, type FeedFamily, type FeedName } from '../standards/feeds';
 import { quantity, uncapital } from '../units/format';
-import { additions, ownInlets } from './additions';
+import { additions } from './additions';
+import { ownInlets } from './ownInlets';
 import { faulty, feedOf, isMicrophone, nameOf, offeredFeeds, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { sockets } from './sockets';

@@ -28,6 +28,6 @@ export const POST = (request: NextRequest, { params }: Context) =>
     // What is put back was made when it was made; nothing was made after now.
     const at = kept.at && new Date(kept.at).toISOString();
     const text = at ? `Put back: ${measuredText(kept)}` : measuredText(kept);
-    const made = keepMeasurement(theStore(), id, { ...kept, at: at && at < now ? at : now }, text);
+    const made = keepMeasurement(theStore(), id, { ...kept, at: at && at < now ? at : now }, text, now);
     return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id) }, { status: 201 });
   });
