@@ -167,7 +167,10 @@ function recorded(
   const meter = recordingMeter(RATE, 1, frames);
   const sound = renderer(found.scene, RATE, `${line} ${name}`);
   for (let n = 0; n < frames; n += RATE) meter.push([sound.next(RATE)]);
-  return { measurement: measurementOf(meter, 0), gain: found.gain };
+  const measurement = measurementOf(meter, 0);
+  // What the application would not keep is not kept here either.
+  if (!measurement.reading.usable) throw new Error(`${line}, ${name}: ${measurement.reading.reasons[0].text}`);
+  return { measurement, gain: found.gain };
 }
 
 const evening = (store: Store, day: number, louder: number) =>

@@ -9,12 +9,17 @@ test.each(all)('$family: no floor is made up, and none is off by half a decibel'
   expect(figures.worst).toBeLessThan(0.5);
 });
 
-test.each(['clean', 'speech at the ends', 'events', 'crackle', 'telephone'])(
-  '%s: leaves enough for a floor',
-  (family) => {
-    expect(all.find((each) => each.family === family)!.usable).toBeGreaterThanOrEqual(EACH - 1);
-  },
-);
+test.each([
+  'clean',
+  'hum that stays',
+  'machine that comes on or goes off',
+  'speech at the ends',
+  'events',
+  'crackle',
+  'telephone',
+])('%s: leaves enough for a floor', (family) => {
+  expect(all.find((each) => each.family === family)!.usable).toBeGreaterThanOrEqual(EACH - 1);
+});
 
 test('at least nine in ten are called what they are', () => {
   const right = all.reduce((sum, each) => sum + each.right, 0);

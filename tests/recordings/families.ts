@@ -8,11 +8,14 @@ import {
   event,
   gated,
   highPass,
+  lowPass,
   mainsLevels,
   music,
   pick,
+  pulses,
   rmsOf,
   room,
+  scaled,
   seeded,
   speech,
   telephone,
@@ -165,6 +168,40 @@ const humming: Maker = with_((random, seconds, rate, dbfs) => {
   return out;
 });
 
+/** Hum or buzz that stays, far over the noise: what most noisy lines have. Its phase drifts against any clock. */
+const steadyHum: Maker = (random, rate) => {
+  const seconds = between(random, 8, 20);
+  const dbfs = between(random, -82, -58);
+  const floor = room(random, Math.round(seconds * rate), rate, dbfs);
+  const hertz = pick(random, [50, 60]) + between(random, -0.12, 0.12);
+  const level = dbfs + between(random, 3, 30);
+  const made =
+    random() < 0.6
+      ? comb(floor.length, rate, hertz, mainsLevels(random, level), random)
+      : pulses(random, floor.length, rate, hertz, level);
+  return finished(random, add(floor, made), rate, floor);
+};
+
+/** A fan, a refrigerator or a pump that comes on or goes off, and is as even as the room while it runs. */
+const machine: Maker = with_((random, seconds, rate, dbfs) => {
+  const frames = Math.round(seconds * rate);
+  const level = dbfs + between(random, 4, 25);
+  const out = lowPass(white(random, frames), between(random, 150, 6000), rate);
+  scaled(out, amplitudeOf(level));
+  if (random() < 0.5)
+    add(
+      out,
+      comb(frames, rate, between(random, 49.9, 50.1), mainsLevels(random, level - between(random, 3, 12)), random),
+    );
+  const [at, fade] = [between(random, 0.3, 0.7) * frames, between(random, 0.1, 1.5) * rate];
+  const comesOn = random() < 0.5;
+  for (let n = 0; n < frames; n++) {
+    const on = Math.min(1, Math.max(0, (n - at) / fade));
+    out[n] *= comesOn ? on : 1 - on;
+  }
+  return out;
+});
+
 const testTone: Maker = (random, rate) => {
   const seconds = between(random, 6, 15);
   const { floor } = background(random, seconds, rate);
@@ -212,6 +249,7 @@ const crackle: Maker = with_((random, seconds, rate, dbfs) => {
 /** What is made, by what it should be called; a clean one is called nothing. */
 export const FAMILIES = {
   clean: { make: clean, named: 'clean' },
+  'hum that stays': { make: steadyHum, named: 'clean' },
   'speech at the ends': { make: speechAtEnds, named: 'speech' },
   'speech throughout': { make: throughout(speech, 10, 40), named: 'speech' },
   music: { make: throughout(music, 10, 40), named: 'music' },
@@ -225,6 +263,7 @@ export const FAMILIES = {
   wind: { make: windy, named: 'wind' },
   telephone: { make: throughout(telephone, 10, 35), named: 'telephone' },
   'hum, now and then': { make: humming, named: 'intermittent-hum' },
+  'machine that comes on or goes off': { make: machine, named: 'machine' },
   events: { make: events, named: 'event' },
   crackle: { make: crackle, named: 'crackle' },
 } as const satisfies Record<string, { make: Maker; named: string }>;

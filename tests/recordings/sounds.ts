@@ -100,6 +100,20 @@ export function mainsLevels(random: Random, dbfs: number): [number, number][] {
   });
 }
 
+/** Buzz of a rectifier as it is: a short pulse in each half of a period, or in one of them alone. */
+export function pulses(random: Random, frames: number, rate: number, hertz: number, dbfs: number): Float64Array {
+  const out = new Float64Array(frames);
+  const [each, width, start] = [random() < 0.5 ? 1 : 2, between(random, 0.0003, 0.002), random()];
+  for (let n = 0; n < frames; n++) {
+    const phase = ((n / rate) * hertz * each + start) % 1;
+    const at = (phase - 0.5) / (width * hertz * each);
+    out[n] = Math.exp(-at * at);
+  }
+  const mean = out.reduce((sum, x) => sum + x, 0) / frames;
+  const pulse = out.map((x) => x - mean);
+  return scaled(pulse, amplitudeOf(dbfs));
+}
+
 /** A room as a microphone hears it: hiss, and noise that falls towards the top. */
 export function room(random: Random, frames: number, rate: number, dbfs: number): Float64Array {
   const hiss = white(random, frames, amplitudeOf(dbfs - between(random, 1, 8)));

@@ -130,6 +130,33 @@ describe('what is no noise floor is refused, with the reason', () => {
     expect(one(sum(floor, sine(seconds(10), 12, amplitude(-50))))).toMatchObject({ usable: true });
   });
 
+  test.each([49.5, 49.9, 49.98, 50, 50.02, 50.1, 59.9, 59.98, 60, 60.02, 60.5])(
+    'hum of %d Hz stays as it is, however slowly it drifts against the clock',
+    (hertz) => {
+      // Strong at first and fifth, weak at third: what lies between two lines swells where they beat in step with the frames.
+      const lines = [
+        [1, -63],
+        [3, -87],
+        [5, -77],
+        [7, -78],
+        [11, -79],
+      ].map(([order, dbfs]) => sine(seconds(12), order * hertz, amplitude(dbfs)));
+      const reading = one(sum(noise(seconds(12), amplitude(-100), 3), ...lines));
+      expect(reading.disturbances).toEqual([]);
+      expect(reading).toMatchObject({ usable: true, mains: { frequencyHz: expect.closeTo(hertz, 1) } });
+    },
+  );
+
+  test('a fan that comes on late is told, and the floor is that of the room', () => {
+    const fan = noise(seconds(10), amplitude(-58), 8);
+    let low = 0;
+    const sound = fan.map((x, n) => (low += (x - low) * 0.05) * Math.min(1, Math.max(0, (n - seconds(6)) / RATE)));
+    const reading = one(sum(floor, sound));
+    expect(reading).toMatchObject({ usable: true, disturbances: [{ code: 'machine' }] });
+    expect(reading.disturbances[0].from).toBeCloseTo(6, 0);
+    expect(reading.floorDbfs).toBeCloseTo(-70, 0);
+  });
+
   test.each([0, amplitude(-100)])('gated, down to %d', (closed) => {
     const gated = floor.map((x, n) => (Math.floor(n / RATE) % 2 ? x : x * closed));
     const reading = one(gated);

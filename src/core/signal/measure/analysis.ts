@@ -217,6 +217,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     inBand,
     density,
     levels,
+    frame: frames.seconds,
     floor,
     word,
     disturbances,

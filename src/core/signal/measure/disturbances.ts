@@ -16,6 +16,7 @@ export const DISTURBANCES = {
   music: 'music',
   birds: 'birds',
   speech: 'somebody speaking or playing',
+  machine: 'something that was switched on or off',
   crackle: 'crackle',
   event: 'a single sound, such as a door, a cough or a bump',
 } as const;
@@ -44,28 +45,33 @@ export function disturbancesOf(
   samplesPerFrame: number,
   clickFrames: readonly number[],
 ): Disturbance[] {
-  const clicks = clicksOf(quiet, clickFrames);
+  const clicks = clicksOf(quiet, clickFrames, frames.seconds);
   if (quiet.others.length === 0) return clicks;
   const see = observer(frames, quiet, segments, samplesPerFrame, clickFrames);
   const all = see(quiet.others);
-  const everywhere = nameOfGain(all, quiet.others, frames.count) ?? nameOfAir(all);
+  const everywhere = runsEvenly(all) ? undefined : (nameOfGain(all, quiet.others, frames.count) ?? nameOfAir(all));
   const named = quiet.others.map((span): Disturbance => {
     const own = quiet.others.length > 1 ? see([span]) : all;
     const code = everywhere ?? nameOf(own, all, span, quiet.others.length);
-    return { code, from: span.from * FRAME, to: span.to * FRAME, evidence: evidenceOf(code, everywhere ? all : own) };
+    return {
+      code,
+      from: span.from * frames.seconds,
+      to: span.to * frames.seconds,
+      evidence: evidenceOf(code, everywhere ? all : own),
+    };
   });
   // A gain that jumps clicks by itself.
   return joined([...named, ...(everywhere ? [] : clicks)].sort((a, b) => a.from - b.from)).slice(0, MOST_TOLD);
 }
 
 /** Clicks so short that no frame stands out. */
-function clicksOf({ taken }: Quiet, clickFrames: readonly number[]): Disturbance[] {
+function clicksOf({ taken }: Quiet, clickFrames: readonly number[], seconds: Seconds): Disturbance[] {
   return clickFrames
     .filter((frame) => !taken[frame])
     .map((frame) => ({
       code: 'crackle',
-      from: Math.max(0, frame - 1) * FRAME,
-      to: (frame + 2) * FRAME,
+      from: Math.max(0, frame - 1) * seconds,
+      to: (frame + 2) * seconds,
       evidence: '1 click',
     }));
 }
@@ -84,6 +90,12 @@ function joined(list: readonly Disturbance[]): Disturbance[] {
   return out;
 }
 
+/**
+ * Stands as evenly as a fan or a refrigerator does, and with a spectrum of its own: a gain that moves lifts all bands by
+ * the same.
+ */
+const runsEvenly = ({ spread, bands }: Features): boolean => spread < 3 && Math.max(...bands) - Math.min(...bands) > 3;
+
 /** Everything is up and down together: a gain moves. */
 function nameOfGain(
   { rising, falling, dropping, gainLike, flat, least, share, slots, syllables }: Features,
@@ -96,7 +108,7 @@ function nameOfGain(
   const [first] = spans;
   if (gainLike > 0.6 && syllables > 2) return flat > 0.5 ? 'gate' : undefined;
   // It comes down slowly, or has stood for a time: a sound at the start dies away at once.
-  const settles = falling >= 12 || flat > 0.4;
+  const settles = falling * FRAME > 0.23 || flat > 0.4;
   if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && settles && falling + dropping > rising)
     return 'noise-suppressor';
   if (falling > 0.05 * count && falling > 2 * dropping && least > 2) return 'noise-suppressor';
@@ -121,6 +133,7 @@ function nameOf(own: Features, all: Features, span: Span, spans: number): Distur
   if (slots > 0.6 || (all.slots > 0.7 && spans > 1 && seconds < 0.8)) return 'telephone';
   if (mains > 0.85 && lines > 0.1 && staying > 0.7 * lines && seconds > 0.4) return 'intermittent-hum';
   if (lines > 0.55 && staying > 0.4) return 'music';
+  if (runsEvenly(own) && seconds > 1.6) return 'machine';
   if (pitch > 0.5 && high > low + 6) return 'birds';
   if (
     lasting < SHARP &&
@@ -131,7 +144,8 @@ function nameOf(own: Features, all: Features, span: Span, spans: number): Distur
     return 'crackle';
   const isVoice = lines > 0.25 || (lines > 0.09 && syllables > 1) || (pitch > 0.2 && high > 6);
   if (isVoice || syllables > 3) return 'speech';
-  return share < 0.2 ? 'event' : 'speech';
+  if (share < 0.2) return 'event';
+  return syllables > 0 ? 'speech' : 'machine';
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -161,6 +175,8 @@ function evidenceOf(code: DisturbanceName, own: Features): string {
       return `${percent(staying)} of it in tones that stay for a third of a second and change`;
     case 'speech':
       return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${plural(syllables, 'time')}`;
+    case 'machine':
+      return `${decibels(Math.max(...bands))} over the rest in its loudest band, and even`;
     case 'crackle':
       return `${clicks || 1} ${clicks > 1 ? 'clicks' : 'click'}`;
     case 'event':

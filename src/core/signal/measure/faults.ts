@@ -1,6 +1,5 @@
 import type { Dbfs, Decibels, Hertz } from '../../units';
 import { ofPeak, ofPower } from './decibels';
-import { FRAME } from './frames';
 import type { Pattern, Seen } from './pattern';
 import { isConstant } from './levels';
 import { powerIn } from './spectrum';
@@ -23,11 +22,11 @@ const level = (dbfs: number): string => `${dbfs.toFixed(1).replace('-', '−')} 
 
 /** What is wrong with the recording itself. */
 export function faultsOf(seen: Seen): Pattern[] {
-  const { levels, floor, word, disturbances, density, slope, mains, tones } = seen;
+  const { levels, frame: seconds, floor, word, disturbances, density, slope, mains, tones } = seen;
   const found: Pattern[] = [];
   // Voices and doors click too: only what is crackle by itself counts.
   const clicks = levels.clickFrames.filter((frame) =>
-    disturbances.some(({ code, from, to }) => code === 'crackle' && frame * FRAME >= from && frame * FRAME < to),
+    disturbances.some(({ code, from, to }) => code === 'crackle' && frame * seconds >= from && frame * seconds < to),
   ).length;
   if (clicks >= CRACKLES)
     found.push({

@@ -30,6 +30,8 @@ export interface Features {
   /** Times that the level rises again by 6 dB. */
   syllables: number;
   clicks: number;
+  /** Between the quarters of the level in the band where it moves most: what runs evenly has little. */
+  spread: Decibels;
   /** Seconds that one sound stands out of the hiss. */
   lasting: Seconds;
 }
@@ -44,7 +46,7 @@ const SLOTS = 26 / 0.12;
 /** Reads features of some spans. */
 export function observer(
   frames: Frames,
-  { baseline, taken }: Quiet,
+  { baseline, taken, excess: smooth }: Quiet,
   segments: Segments,
   samplesPerFrame: number,
   clickFrames: readonly number[],
@@ -108,6 +110,7 @@ export function observer(
       ...linesOf(inside, free, segments.step),
       syllables: syllablesOf(spans, excess),
       clicks: clickFrames.filter(within).length,
+      spread: Math.max(...smooth.map((band) => spreadOf(chosen.map((n) => band[n])))),
       lasting: lastingOf(chosen, hiss),
     };
   };
@@ -117,6 +120,8 @@ function quantile(values: readonly number[], share: number): number {
   const sorted = values.toSorted((a, b) => a - b);
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0;
 }
+
+const spreadOf = (values: readonly number[]): number => quantile(values, 0.75) - quantile(values, 0.25);
 
 /** How all bands of hiss move together. */
 function movesOf(chosen: readonly number[], together: Float32Array, apart: Float32Array) {

@@ -3,8 +3,15 @@ import type { Dbfs, Hertz, Seconds } from '../../units';
 import { gathering } from './gather';
 import { growingBytes } from './growing';
 
-/** Everything that happens is told from stretches of this length. */
-export const FRAME: Seconds = 0.02;
+/**
+ * Everything that happens is told from stretches of this length. It is no whole number of periods of 50 or 60 Hz, nor near
+ * one: 1.17 and 1.4 of them. Hum that drifts against the clock would else stand in the same place of one frame after the
+ * other and swell and fade over many seconds in those bands that hold two of its lines; so it is the same again in the mean
+ * of a few frames. At 44.1 and 48 kHz it is a whole number of samples.
+ */
+export const FRAME: Seconds = 7 / 300;
+/** What of it is looked at: 1024 samples at 48 kHz, the length of a transform. */
+const SEEN: Seconds = 1024 / 48_000;
 export const framesPerSecond = 1 / FRAME;
 
 /** Bands in which frames are read, about an octave each. */
@@ -20,6 +27,8 @@ const LOWEST: Dbfs = -140;
 /** A recording frame by frame. */
 export interface Frames {
   count: number;
+  /** From one to the next, in whole samples of this recording. */
+  seconds: Seconds;
   /** Level of a band in a frame, in dBFS; half a decibel fine. */
   level: (band: number, frame: number) => Dbfs;
   /** How much of what lies between 1.5 and 10 kHz is one tone, from 0 to 1. */
@@ -27,11 +36,12 @@ export interface Frames {
 }
 
 /**
- * Follows a channel in frames of 20 ms, each behind a Hann window. Two frames go through one transform, one as its
+ * Follows a channel frame by frame, each behind a Hann window. Two frames go through one transform, one as its
  * real, one as its imaginary part, as both are real.
  */
 export function frameMeter(sampleRate: Hertz) {
-  const size = Math.round(FRAME * sampleRate);
+  const hop = Math.round(FRAME * sampleRate);
+  const size = Math.round(SEEN * sampleRate);
   const length = 2 ** Math.ceil(Math.log2(size));
   const fft = new FFT(length);
   const step = sampleRate / length;
@@ -58,8 +68,8 @@ export function frameMeter(sampleRate: Hertz) {
     tonals.push(sum > 0 ? Math.round((255 * Math.min(own, sum)) / sum) : 0);
   };
 
-  const { push } = gathering(2 * size, 0, (samples, from) => {
-    pack(samples, from, size, window, packed);
+  const { push } = gathering(2 * hop, 0, (samples, from) => {
+    pack(samples, from, hop, window, packed);
     fft.transform(spectrum, packed);
     separate(spectrum, length, powers[0], powers[1]);
     powers.forEach(note);
@@ -71,6 +81,7 @@ export function frameMeter(sampleRate: Hertz) {
       const [bytes, shares] = [levels.values(), tonals.values()];
       return {
         count: shares.length,
+        seconds: hop / sampleRate,
         level: (band, frame) => bytes[frame * BANDS + band] / 2 + LOWEST,
         tonal: (frame) => shares[frame] / 255,
       };

@@ -1,4 +1,4 @@
-import type { Decibels } from '../../units';
+import type { Decibels, Seconds } from '../../units';
 import type { Disturbance } from './disturbances';
 import type { Levels } from './levels';
 import type { Density } from './spectrum';
@@ -46,6 +46,8 @@ export interface Seen {
   slope: Decibels;
   density: Density;
   levels: Levels;
+  /** From one frame to the next. */
+  frame: Seconds;
   wandering: readonly Wandering[];
   /** Mean square of the floor; null where there is none. */
   floor: number | null;

@@ -23,7 +23,7 @@ export interface Quiet {
 const QUIETEST = 0.2;
 const BLOCK = Math.round(0.4 / FRAME);
 /** Frames over which a band is smoothed: low ones say less in a frame. */
-const SMOOTH = EDGES.slice(1).map((to) => (to <= 500 ? 15 : 7));
+const SMOOTH = EDGES.slice(1).map((to) => (to <= 500 ? 13 : 7));
 /** How many standard deviations of steady noise, at least so many decibels, are something else. */
 const [SIGMAS, LEAST]: [number, Decibels] = [5, 2.5];
 /** A span begins this much before it stands out, and ends this much after, as rooms sound on; gaps shorter than this belong to it. */

@@ -75,6 +75,7 @@ const INSTEAD: Record<DisturbanceName, string> = {
   music: 'Record again without it.',
   birds: 'Close windows or record at another time.',
   speech: 'Record again with everybody quiet.',
+  machine: 'Find what runs; record once with it and once without.',
   crackle: 'Move plugs and cable one by one until you hear which; change it and record again.',
   event: 'Record again.',
 };
