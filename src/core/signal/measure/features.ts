@@ -1,6 +1,6 @@
 import type { Decibels, Seconds } from '../../units';
 import { BANDS, EDGES, FRAME, type Frames } from './frames';
-import { smoothed, type Quiet, type Span } from './quiet';
+import { over, smoothed, type Quiet, type Span } from './quiet';
 import { densityOf, framesOf, type Segments, type Stretch } from './spectrum';
 
 /** What tells disturbances apart; decibels are over the floor. */
@@ -46,17 +46,15 @@ const SLOTS = 26 / 0.12;
 /** Reads features of some spans. */
 export function observer(
   frames: Frames,
-  { baseline, taken, excess: smooth }: Quiet,
+  { baseline, smooth, taken }: Quiet,
   segments: Segments,
   samplesPerFrame: number,
   clickFrames: readonly number[],
 ) {
   const { count } = frames;
-  const excess = Array.from({ length: BANDS }, (_, band) => {
-    const powers = new Float64Array(count);
-    for (let n = 0; n < count; n++) powers[n] = 10 ** (frames.level(band, n) / 10);
-    return smoothed(powers, 3).map((power) => 10 * Math.log10((power + 1e-16) / (baseline[band] + 1e-16)));
-  });
+  const excess = Array.from({ length: BANDS }, (_, band) =>
+    smoothed(frames.powers(band), 3).map((power) => over(power, baseline[band])),
+  );
   const hiss = excess.slice(HISS);
   const together = new Float32Array(count);
   const apart = new Float32Array(count);
@@ -110,7 +108,7 @@ export function observer(
       ...linesOf(inside, free, segments.step),
       syllables: syllablesOf(spans, excess),
       clicks: clickFrames.filter(within).length,
-      spread: Math.max(...smooth.map((band) => spreadOf(chosen.map((n) => band[n])))),
+      spread: Math.max(...smooth.map((band) => spreadOf(chosen.map((n) => over(band[n], 1))))),
       lasting: lastingOf(chosen, hiss),
     };
   };

@@ -24,6 +24,9 @@ const [PITCH_FROM, PITCH_TO]: [Hertz, Hertz] = [1500, 10_000];
 /** Levels are kept in half decibels above this, a byte each. */
 const LOWEST: Dbfs = -140;
 
+const levelOf = (byte: number): Dbfs => byte / 2 + LOWEST;
+const POWERS = Float64Array.from({ length: 256 }, (_, byte) => 10 ** (levelOf(byte) / 10));
+
 /** A recording frame by frame. */
 export interface Frames {
   count: number;
@@ -31,6 +34,8 @@ export interface Frames {
   seconds: Seconds;
   /** Level of a band in a frame, in dBFS; half a decibel fine. */
   level: (band: number, frame: number) => Dbfs;
+  /** The same as mean squares, of all frames. */
+  powers: (band: number) => Float64Array;
   /** How much of what lies between 1.5 and 10 kHz is one tone, from 0 to 1. */
   tonal: (frame: number) => number;
 }
@@ -82,7 +87,12 @@ export function frameMeter(sampleRate: Hertz) {
       return {
         count: shares.length,
         seconds: hop / sampleRate,
-        level: (band, frame) => bytes[frame * BANDS + band] / 2 + LOWEST,
+        level: (band, frame) => levelOf(bytes[frame * BANDS + band]),
+        powers: (band) => {
+          const powers = new Float64Array(shares.length);
+          for (let n = 0; n < powers.length; n++) powers[n] = POWERS[bytes[n * BANDS + band]];
+          return powers;
+        },
         tonal: (frame) => shares[frame] / 255,
       };
     },
@@ -115,9 +125,10 @@ export function separate(
   second: Float32Array,
   scale = 1,
 ): void {
-  for (let k = 0; k < first.length; k++) {
-    const at = 2 * k;
-    const mirror = k === 0 ? 0 : 2 * (length - k);
+  // What is constant has no mirror but itself.
+  first[0] = 4 * scale * spectrum[0] ** 2;
+  second[0] = 4 * scale * spectrum[1] ** 2;
+  for (let k = 1, at = 2, mirror = 2 * length - 2; k < first.length; k++, at += 2, mirror -= 2) {
     const re = spectrum[at];
     const im = spectrum[at + 1];
     const mirrorRe = spectrum[mirror];

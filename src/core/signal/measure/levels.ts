@@ -13,7 +13,7 @@ const STILL_RUN = 12;
 const WHOLE = 2 ** 23;
 const FULL: number = 1 - 1 / 32_768;
 const WINDOW: Seconds = 0.4;
-/** A click bends the wave this many times as far as it usually bends within 20 ms. */
+/** A click bends the wave this many times as far as it usually bends within a frame. */
 const CLICK = 14;
 
 /** Places of more clicks than this are not kept. */
@@ -27,7 +27,7 @@ export interface Levels {
   mean: number;
   /** Of every 400 ms. */
   windows: number[];
-  /** Of every 20 ms; hours of them, so they are kept small. */
+  /** Of every frame; hours of them, so they are kept small. */
   frameLevels: Float32Array;
   /** The mean sample of each. */
   frameMeans: Float32Array;

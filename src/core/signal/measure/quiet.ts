@@ -11,8 +11,8 @@ export interface Span {
 export interface Quiet {
   /** Mean level of each band in the rest. */
   baseline: Float64Array;
-  /** Level of a band over the baseline, smoothed, by frame. */
-  excess: Float32Array[];
+  /** Mean squares of each band, smoothed, by frame. */
+  smooth: Float64Array[];
   /** Spans that belong to something else. */
   others: Span[];
   /** 1 where a frame belongs to something else. */
@@ -37,11 +37,7 @@ function deviation(band: number, frames: number): Decibels {
 
 export function quietOf(frames: Frames): Quiet {
   const { count } = frames;
-  const bands = Array.from({ length: BANDS }, (_, band) => {
-    const powers = new Float64Array(count);
-    for (let n = 0; n < count; n++) powers[n] = 10 ** (frames.level(band, n) / 10);
-    return powers;
-  });
+  const bands = Array.from({ length: BANDS }, (_, band) => frames.powers(band));
   const smooth = bands.map((powers, band) => smoothed(powers, SMOOTH[band]));
   let baseline = first(bands, count);
   let taken = new Uint8Array(count);
@@ -55,15 +51,11 @@ export function quietOf(frames: Frames): Quiet {
   const others = spansOf(taken, count);
   taken.fill(0);
   for (const { from, to } of others) taken.fill(1, from, to);
-  return {
-    baseline,
-    excess: smooth.map((powers, band) => Float32Array.from(powers, (power) => over(power, baseline[band]))),
-    others,
-    taken,
-  };
+  return { baseline, smooth, others, taken };
 }
 
-const over = (power: number, floor: number): Decibels => 10 * Math.log10((power + 1e-16) / (floor + 1e-16));
+/** How far a mean square lies over another. */
+export const over = (power: number, floor: number): Decibels => 10 * Math.log10((power + 1e-16) / (floor + 1e-16));
 
 /** Running means over so many frames, the frame in the middle. */
 export function smoothed(powers: ArrayLike<number>, width: number): Float64Array {

@@ -270,8 +270,8 @@ function followed(
   for (let bin = Math.ceil(250 / step); bin < values.length - SMEARED; bin++) {
     const value = values[bin];
     // Hardly anything stands out so far: that is asked first. Nothing at all stands nowhere.
-    if (value === 0 || value < 10 * (values[bin - SMEARED] + values[bin + SMEARED])) continue;
-    if (value < values[bin - 1] || value < values[bin + 1] || known.has(bin)) continue;
+    if (value < 10 * values[bin - SMEARED] || value < 10 * (values[bin - SMEARED] + values[bin + SMEARED])) continue;
+    if (value === 0 || value < values[bin - 1] || value < values[bin + 1] || known.has(bin)) continue;
     const floor = floorAround({ values }, bin, 3 * SMEARED, SMEARED);
     if (value < FOLLOWED * floor) continue;
     let power = 0;
