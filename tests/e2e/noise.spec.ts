@@ -460,9 +460,9 @@ test('a unit that a hunt found goes to the repair shop, and its record stays wit
   await hunts.getByRole('button', { name: /^Laptop, playback/ }).click();
   await page.getByRole('button', { name: 'For the repair shop: Laptop, hum' }).click();
   await expect(page.getByRole('heading', { name: 'For the repair shop: Laptop' })).toBeVisible();
-  await expect(page.getByRole('main')).toContainText(/It disturbs with everything else unplugged|Not proven yet/);
+  await expect(page.getByRole('main')).toContainText(/It makes the noise with everything unplugged|Not proven yet/);
   await expect(
-    page.getByRole('img', { name: /^Spectrum with it and without it, most louder with it at \d+ Hz/ }),
+    page.getByRole('img', { name: /^Spectrum with it and without it, biggest difference at \d+ Hz/ }),
   ).toBeVisible();
   // Of what was kept of the line, one recording with it.
   await page.getByRole('combobox', { name: 'Recording with it' }).click();

@@ -247,7 +247,7 @@ test('a change-over names who shares the switch, and the way that disturbs nobod
     'muted or unpowered until the end: Trio, pair A left, Trio, pair A right, Trio, active ribbon',
   );
   const ways = page.getByRole('region', { name: 'Ways to change it over' });
-  await expect(ways.getByRole('listitem').first()).toContainText('Disturbs nobody.');
+  await expect(ways.getByRole('listitem').first()).toContainText('Affects nobody else.');
   await ways.getByRole('button', { name: 'Start this change-over' }).first().click();
   // Nobody was on the inlet it goes to: whether that is muted is looked at first.
   await expect(title(page)).toHaveText(/^Check Hold desk, inlet \d+ is muted/);

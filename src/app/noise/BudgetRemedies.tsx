@@ -23,7 +23,7 @@ export function BudgetRemedies({
         <Typography variant="body2" sx={{ mb: 0.5 }}>
           {hums
             ? 'Most of it is hum. What helps against that, and by how much, is in the Mains tab.'
-            : 'Nothing that this program knows would gain anything here.'}
+            : 'None of the usual remedies would gain anything here.'}
         </Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>

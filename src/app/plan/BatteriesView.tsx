@@ -36,8 +36,8 @@ export function BatteriesView({ document, worker, onChange }: Props) {
     <Box sx={{ px: 2, py: 1.75, display: 'grid', gap: 3 }}>
       {times.length === 0 && (
         <Typography variant="body1">
-          No device runs on cells. Say how many cells a device has, in its dialog in the Rig place, and its running time
-          stands here.
+          No device here runs on batteries. Enter how many one takes, in its dialog in Rig, and its running time stands
+          here.
         </Typography>
       )}
       {times.map((time) => (
@@ -103,7 +103,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
       {gains.map((gain) => (
         <Typography key={gain.group} variant="body2" sx={{ mt: 1 }}>
           Only <strong>{gain.name}</strong> keeps {gain.groupName} from {feedLabel(gain.to)}. Moved to another switch,
-          one set of cells lasts {hours(Math.max(0, gain.hours))} longer. A plan moves it if the school asks for the
+          one set of batteries lasts {hours(Math.max(0, gain.hours))} longer. A plan moves it if the school asks for the
           lowest voltage that every source states.
         </Typography>
       ))}
@@ -173,9 +173,9 @@ function Figures({
   onChange: (change: (from: Batteries) => Batteries) => void;
 }) {
   return (
-    <Box component="section" aria-label="Figures of the cells" sx={{ mt: 1.5 }}>
+    <Box component="section" aria-label="Battery figures" sx={{ mt: 1.5 }}>
       <Typography variant="h3" component="h3" sx={{ mb: 1.25 }}>
-        {batteries.cells} cells, {batteries.chemistry}: what this rests on
+        {batteries.cells} × {batteries.chemistry}: what this rests on
       </Typography>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' } }}>
         {(batteries.chemistry === 'power bank' ? BANK_FIELDS : FIELDS).map((name) => (
@@ -254,7 +254,7 @@ function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
             <Typography variant="body2">
               {name}{' '}
               <Typography variant="body2" component="span" color="textSecondary">
-                on {lineName}, {digits(milliamps, milliamps < 10 ? 2 : 0)} mA from its cells
+                on {lineName}, {digits(milliamps, milliamps < 10 ? 2 : 0)} mA from its batteries
               </Typography>
             </Typography>
           </Box>

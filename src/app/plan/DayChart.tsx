@@ -51,7 +51,7 @@ export function DayChart({ time }: { time: RunningTime }) {
   );
   const [present] = curves;
   return (
-    <Box component="section" aria-label={`Cells of ${time.name} over the day`} sx={{ mt: 2 }}>
+    <Box component="section" aria-label={`Batteries of ${time.name} over the day`} sx={{ mt: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 0.5 }}>
         <Typography variant="h3" component="h3" sx={{ mr: 'auto' }}>
           Over the day

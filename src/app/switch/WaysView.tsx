@@ -39,8 +39,8 @@ export function WaysView({ document, rig, state, line, busy, onBeside, onHere }:
         {!ways
           ? 'Finding the change that affects fewest lines …'
           : ways.length > 1
-            ? 'What disturbs least comes first'
-            : 'No free inlet disturbs less'}
+            ? 'Fewest lines affected first'
+            : 'No free inlet would affect fewer lines'}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown?.map((way, n) => (
@@ -65,8 +65,8 @@ export function WaysView({ document, rig, state, line, busy, onBeside, onHere }:
               </Typography>
               <Typography variant="body2" color="textSecondary">
                 {way.disturbed.length
-                  ? `Disturbs ${way.disturbed.length}: ${way.disturbed.map(nameOf).join(', ')}.`
-                  : 'Disturbs nobody.'}
+                  ? `Affects ${way.disturbed.length}: ${way.disturbed.map(nameOf).join(', ')}.`
+                  : 'Affects nobody else.'}
                 {way.to && ' The old source stays plugged and muted until the feed has settled.'}
               </Typography>
             </Box>

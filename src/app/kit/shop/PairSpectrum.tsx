@@ -64,5 +64,5 @@ function loudest(withIt: Spectrum, without: Spectrum): string {
     return { hz, by: level - (other?.level ?? -200) };
   });
   const most = more.reduce((best, each) => (each.by > best.by ? each : best), { hz: 0, by: -Infinity });
-  return most.by > 0 && most.by < Infinity ? `most louder with it at ${Math.round(most.hz)} Hz` : 'no louder with it';
+  return most.by > 0 && most.by < Infinity ? `biggest difference at ${Math.round(most.hz)} Hz` : 'no louder with it';
 }

@@ -85,7 +85,7 @@ function Proof({ saved: { hunt }, suspect, line }: { saved: SavedHunt; suspect: 
       <h2>What proves it</h2>
       <p>
         {proven
-          ? `It disturbs with everything else unplugged that may be. Left connected: ${left.join(', ') || 'nothing else'}. Listened to on ${line}.`
+          ? `It makes the noise with everything unplugged that can be. Left connected: ${left.join(', ') || 'nothing else'}. Listened to on ${line}.`
           : `Not proven yet: it was never measured with everything else unplugged, with it and without it. The fewest that were on beside it: ${left.join(', ') || 'none measured'}. Measure that in the hunt before it goes to the shop.`}
       </p>
       <table>
