@@ -65,9 +65,12 @@ function answer(question: NoiseQuestion): NoiseAnswer {
   const { ticket } = question;
   switch (question.ask) {
     case 'floors': {
-      const { document } = question;
+      const { document, hums } = question;
       const heard = heardOnAll(document);
-      const floors = document.lines.map(({ id }) => ({ line: id, budget: budgetOf(document, id, heard.get(id)) }));
+      const floors = document.lines.map(({ id }) => ({
+        line: id,
+        budget: budgetOf(document, id, heard.get(id), { hum: hums[id] }),
+      }));
       return { ticket, ask: 'floors', floors };
     }
     case 'budget': {

@@ -14,13 +14,15 @@ export interface LineFloor {
 }
 
 /** What a page asks the noise worker. `ticket` comes back with the answer. */
-export type NoiseQuestion = { ticket: number } & (
-  | { ask: 'floors'; document: RigDocument }
-  | { ask: 'budget'; document: RigDocument; line: string; gain?: number; hum?: MeasuredTones }
-  | { ask: 'hunt'; hunt: Hunt; document: RigDocument }
-  | { ask: 'mains'; document: RigDocument }
-  | { ask: 'mains asks'; document: RigDocument; report: MainsReport }
-);
+export type NoiseQuestion = { ticket: number } &
+  /** @param hums what was measured last on lines, by their ids: it counts instead of what is calculated */
+  (
+    | { ask: 'floors'; document: RigDocument; hums: Readonly<Record<string, MeasuredTones>> }
+    | { ask: 'budget'; document: RigDocument; line: string; gain?: number; hum?: MeasuredTones }
+    | { ask: 'hunt'; hunt: Hunt; document: RigDocument }
+    | { ask: 'mains'; document: RigDocument }
+    | { ask: 'mains asks'; document: RigDocument; report: MainsReport }
+  );
 
 export type NoiseAnswer = { ticket: number } & (
   | { ask: 'floors'; floors: LineFloor[] }

@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import type { NoiseBudget } from '@/core/noise/budget';
+import type { FloorRead, NoiseBudget } from '@/core/noise/budget';
 import { lastTones, type KeptMeasurement } from '@/core/noise/kept';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
@@ -135,8 +135,13 @@ interface PlanProps {
 function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
   const { plan, headroom, gain } = budget;
   const read = budget.reads[floorMeter];
+  // All of them are the floor as far as it is known; how much more it may be stands beside it once.
+  const [plain, weighted] = [budget.reads['as-set'], budget.reads['a-weighted']];
+  const atInlet = (dbfs: number) => dbfs - budget.dbfs + budget.level;
   const short = plan.gainNeeded > plan.gainMax + 0.5;
   const over = plan.gainNeeded < plan.gainMin - 0.5;
+  const rangeOf = ({ known, most }: FloorRead) =>
+    most - known > 0.5 ? `; to ${rms(most, sine)} ${mostBy(budget)}` : '';
   return (
     <Figures label="Level plan">
       <Figure
@@ -165,24 +170,22 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
         label="Predicted floor"
         value={rms(read.known, sine)}
         mark={read.known > target ? 'bad' : 'good'}
-        note={`target ${quantity(target, 'dBFS')}${
-          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} ${mostBy(budget)}` : ''
-        }`}
+        note={`target ${quantity(target, 'dBFS')}${rangeOf(read)}`}
       />
       <Figure
         label="A-weighted"
-        value={rms(budget.dbfsA, sine)}
-        note={`${quantity(budget.aWeighted, 'dBu(A)')} at the inlet`}
+        value={rms(weighted.known, sine)}
+        note={`${quantity(atInlet(weighted.known), 'dBu(A)')} at the inlet${rangeOf(weighted)}`}
       />
       <Figure
         label="At the inlet"
         value={quantity(plan.inlet, 'dBu')}
-        note={`noise ${quantity(budget.level, 'dBu')}; ${quantity(headroom.atInlet, 'dB')} before the inlet clips`}
+        note={`noise ${quantity(atInlet(plain.known), 'dBu')}; ${quantity(headroom.atInlet, 'dB')} before the inlet clips`}
       />
       <Figure
         label="Peak to floor"
-        value={quantity(budget.peakToFloor, 'dB')}
-        note={`${quantity(budget.peakToFloorA, 'dB')} A-weighted`}
+        value={quantity(headroom.peak - plain.known, 'dB')}
+        note={`${quantity(headroom.peak - weighted.known, 'dB')} A-weighted`}
       />
     </Figures>
   );

@@ -98,7 +98,7 @@ function Floor({
           ▲
         </Box>
       )}
-      {quantity(budget.reads[floorMeter].known, 'dBFS')} · {quantity(budget.dbfsA, 'dB(A)')}
+      {quantity(budget.reads[floorMeter].known, 'dBFS')} · {quantity(budget.reads['a-weighted'].known, 'dB(A)')}
     </Box>
   );
 }

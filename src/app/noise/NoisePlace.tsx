@@ -57,7 +57,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const [target, setTarget] = useStored('inlet-check-floor-target', schoolsOf(document).noiseFloor);
   const [sine, setSine] = useStored('inlet-check-sine-reads', '-3');
   const worker = useWorker(startNoiseWorker);
-  const { floors, failed, again } = useFloors(worker, document);
+  const { floors, failed, again } = useFloors(worker, document, measurements);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
   const limit = Number(target.replace(',', '.').replace('−', '-'));
   const keep = useCallback((to: KeptMeasurement[]) => {

@@ -2,17 +2,21 @@
 
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { extent, line as curveLine, scaleLinear, scalePoint } from 'd3';
+import dayjs from 'dayjs';
+import { extent, line as curveLine, scaleLinear, scalePoint, scaleTime } from 'd3';
 import { useId } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
+import { trendOf, type TrendPoint } from '@/core/noise/trend';
 import { quantity } from '@/core/units/format';
 import { Legend } from './Legend';
 import { GridLines } from '@/ui/figures/GridLines';
 
 const WIDTH = 288;
-const HEIGHT = 120;
-const MARGIN = { top: 10, right: 10, bottom: 8, left: 34 };
+const HEIGHT = 134;
+const MARGIN = { top: 10, right: 10, bottom: 22, left: 34 };
+/** Lower than this is drawn there. */
+const LOWEST = -140;
 
 /** How the floor is read, in a word or two. */
 const LEGEND: Record<FloorMeter, string> = {
@@ -27,31 +31,41 @@ interface Props {
   floorMeter: FloorMeter;
 }
 
-/** The floors of a line one after the other, as the target is read and A-weighted, with the target. */
+const day = (at: string): string => dayjs(at).format('D MMM YYYY');
+
+/**
+ * The floors of a line over time, as the target is read and A-weighted, with the target: one after the other, or, where
+ * there are many, those of some days together with the range of them.
+ */
 export function TrendChart({ measurements, target, floorMeter }: Props) {
   const { palette } = useTheme().vars!;
   const id = useId();
-  const points = measurements.map(({ id: key, measurement: { reading } }) => ({
-    key: String(key),
-    plain: floorAs(reading)[floorMeter],
-    weighted: reading.aWeightedDbfs,
-    usable: reading.usable,
-  }));
-  const usable = points.filter((point) => point.usable);
-  const [least = -100, most = -50] = extent(
-    [...points.flatMap(({ plain, weighted }) => [plain, weighted]), target].map((level) => Math.max(level, -140)),
+  const floors = measurements
+    .filter(({ measurement: { reading } }) => reading.usable)
+    .map(({ at, measurement: { reading } }) => ({
+      at,
+      plain: Math.max(LOWEST, floorAs(reading)[floorMeter]),
+      weighted: Math.max(LOWEST, reading.aWeightedDbfs),
+    }));
+  const points = trendOf(floors);
+  const [lowest = -100, highest = -50] = extent([
+    ...points.flatMap(({ least, most, weighted }) => [least, most, weighted]),
+    target,
+  ]);
+  const across = [MARGIN.left + 8, WIDTH - MARGIN.right - 8];
+  const isGrouped = points.length < floors.length;
+  const times = scaleTime(
+    points.length ? [new Date(points[0].at), new Date(points.at(-1)!.at)] : [new Date(0), new Date(1)],
+    across,
   );
-  const x = scalePoint(
-    points.map(({ key }) => key),
-    [MARGIN.left, WIDTH - MARGIN.right],
-  ).padding(0.4);
-  const y = scaleLinear([least - 3, most + 3], [HEIGHT - MARGIN.bottom, MARGIN.top]);
-  const path = (of: 'plain' | 'weighted') =>
-    curveLine<(typeof points)[number]>(
-      ({ key }) => x(key)!,
-      (point) => y(point[of]),
-    )(usable) ?? '';
-  const [first, last] = [usable[0], usable.at(-1)];
+  const places = scalePoint(
+    points.map((_, n) => n),
+    across,
+  );
+  const x = (point: TrendPoint, n: number): number => (isGrouped ? times(new Date(point.at)) : places(n)!);
+  const y = scaleLinear([lowest - 3, highest + 3], [HEIGHT - MARGIN.bottom, MARGIN.top]);
+  const path = (of: 'plain' | 'weighted') => curveLine<TrendPoint>(x, (point) => y(point[of]))(points) ?? '';
+  const [first, last] = [points[0], points.at(-1)];
   return (
     <>
       <Legend
@@ -71,7 +85,7 @@ export function TrendChart({ measurements, target, floorMeter }: Props) {
       >
         <title id={id}>
           {first && last
-            ? `${usable.length} noise floors, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.`
+            ? `${floors.length} noise floors, ${day(first.at)} to ${day(last.at)}, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.${isGrouped ? ' Those of some days stand together, with the range of them.' : ''}`
             : 'None of what was kept is a noise floor.'}
         </title>
         <GridLines
@@ -97,16 +111,26 @@ export function TrendChart({ measurements, target, floorMeter }: Props) {
           strokeWidth={1.4}
           strokeDasharray="4 3"
         />
-        {points.map(({ key, plain, usable: good }) => (
-          <circle
-            key={key}
-            cx={x(key)}
-            cy={y(Math.max(plain, -140))}
-            r={3}
-            fill={good ? palette.primary.main : 'none'}
-            stroke={palette.primary.main}
-          />
+        {points.map((point, n) => (
+          <g key={point.at + String(n)} stroke={palette.primary.main}>
+            {point.count > 1 && (
+              <line x1={x(point, n)} x2={x(point, n)} y1={y(point.least)} y2={y(point.most)} strokeOpacity={0.5} />
+            )}
+            <circle cx={x(point, n)} cy={y(point.plain)} r={isGrouped ? 2.5 : 3} fill={palette.primary.main} />
+          </g>
         ))}
+        {first && last && (
+          <g fill={palette.text.secondary}>
+            <text x={MARGIN.left} y={HEIGHT - 5}>
+              {day(first.at)}
+            </text>
+            {day(last.at) !== day(first.at) && (
+              <text x={WIDTH - MARGIN.right} y={HEIGHT - 5} textAnchor="end">
+                {day(last.at)}
+              </text>
+            )}
+          </g>
+        )}
       </Box>
     </>
   );

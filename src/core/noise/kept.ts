@@ -57,6 +57,22 @@ export function lastTones(measurements: readonly KeptMeasurement[]): MeasuredTon
   return all.length ? { gain: last.gain!, tones: all } : undefined;
 }
 
+/** The same of each line that has any. */
+export function lastHums(measurements: readonly KeptMeasurement[]): Record<string, MeasuredTones> {
+  const byLine = new Map<string, KeptMeasurement[]>();
+  for (const each of measurements) {
+    const own = byLine.get(each.line);
+    if (own) own.push(each);
+    else byLine.set(each.line, [each]);
+  }
+  return Object.fromEntries(
+    [...byLine].flatMap(([line, own]) => {
+      const tones = lastTones(own);
+      return tones ? [[line, tones]] : [];
+    }),
+  );
+}
+
 /** The noise floor of each line as it was last measured; only usable readings count. */
 export function lastFloors(measurements: readonly KeptMeasurement[]): Record<string, Floor> {
   const floors: Record<string, Floor> = {};

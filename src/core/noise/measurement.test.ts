@@ -1,7 +1,7 @@
 import { amplitude, noise, sine, sum } from '../../../tests/signals';
 import { recordingMeter } from '../signal';
 import { componentsOf } from './components';
-import { lastTones, type KeptMeasurement } from './kept';
+import { lastHums, lastTones, type KeptMeasurement } from './kept';
 import { measurementOf } from './measurement';
 
 const RATE = 48_000;
@@ -61,5 +61,10 @@ test('what a budget counts as measured hum: of the last usable recording at a kn
   expect(lastTones([loud, kept(sum(floor, whine).subarray(0, RATE), 40)])).toMatchObject({
     gain: 30,
     tones: [{ hz: expect.closeTo(4310, 0), dbfs: expect.closeTo(-66, 0) }],
+  });
+  // Of every line its own; one without any has none.
+  expect(lastHums([loud, { ...kept(floor, 30), line: 'y' }, { ...loud, line: 'z', gain: 20 }])).toEqual({
+    x: lastTones([loud]),
+    z: { ...lastTones([loud]), gain: 20 },
   });
 });

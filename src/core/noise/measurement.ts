@@ -1,4 +1,4 @@
-import { ofPower, type ChannelReading, type RecordingMeter } from '../signal';
+import { ofPower, WINDOW, type ChannelReading, type RecordingMeter } from '../signal';
 import type { Dbfs, Hertz, Seconds } from '../units';
 
 /** A mean square and how far it may be off (one standard deviation), from the spread between windows. */
@@ -22,7 +22,6 @@ export interface Measurement {
   spectrum: { hz: Hertz; level: Dbfs }[];
 }
 
-const WINDOW: Seconds = 0.4;
 /** Most points of a course and of a spectrum that are kept. */
 const MOST_LEVELS = 400;
 const POINTS = 320;

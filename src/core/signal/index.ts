@@ -1,6 +1,7 @@
 /** Recordings: read in pieces, measured, and read for their pattern. */
 export { ofPower } from './measure/decibels';
 export { recordingMeter, type ChannelReading, type RecordingMeter, type RecordingReading } from './measure/analysis';
+export { WINDOW } from './measure/levels';
 export { WavError, wavReader, type WavFormat } from './wav';
 export { DISTURBANCES, type Disturbance } from './measure/disturbances';
 export { type PairReading } from './measure/pairs';

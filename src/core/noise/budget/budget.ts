@@ -137,6 +137,9 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
   const level = dbu(Math.sqrt(plain));
   const aWeighted = dbu(Math.sqrt(weighted));
   const peak = plan.reaches + (gain - plannedGain(plan));
+  const reads = readsOf(parts, room, toDbfs);
+  // What may be louder than is known says nothing of what cannot be heard.
+  const over = peak - reads['a-weighted'].known;
   return {
     plan,
     headroom: headroom(plan, gain),
@@ -146,7 +149,7 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
     aWeighted,
     dbfs: level + toDbfs,
     dbfsA: aWeighted + toDbfs,
-    reads: readsOf(parts, room, toDbfs),
+    reads,
     peakToFloor: peak - (level + toDbfs),
     peakToFloorA: peak - (aWeighted + toDbfs),
     parts: parts
@@ -162,10 +165,7 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
       .filter(({ share, shareA }) => Math.max(share, shareA) > 1e-9)
       .sort((a, b) => b.shareA - a.shareA),
     density: recorded(parts, toDbfs),
-    doubts: [
-      ...(peak - (aWeighted + toDbfs) < UNHEARD_BELOW ? [unheard(peak - (aWeighted + toDbfs))] : []),
-      ...(doubt ? [doubt] : []),
-    ],
+    doubts: [...(over < UNHEARD_BELOW ? [unheard(over)] : []), ...(doubt ? [doubt] : [])],
   };
 }
 

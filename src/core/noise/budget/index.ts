@@ -8,6 +8,7 @@ export {
   type BudgetWishes,
   type ComputedTones,
   type Contribution,
+  type FloorRead,
   type MeasuredTones,
   type NoBudget,
   type NoiseBudget,

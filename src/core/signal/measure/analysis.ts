@@ -3,8 +3,8 @@ import type { Block } from '../wav';
 import { channelPairs, type PairReading } from './pairs';
 import { ofPeak, ofPower } from './decibels';
 import type { Disturbance } from './disturbances';
-import { FRAME, frameMeter } from './frames';
-import { levelMeter, type Levels } from './levels';
+import { frameMeter } from './frames';
+import { levelMeter, WINDOW, type Levels } from './levels';
 import { patternsOf } from './patterns';
 import type { Pattern } from './pattern';
 import { floorPower, observe, type Observed } from './observed';
@@ -131,8 +131,8 @@ export function recordingMeter(sampleRate: Hertz, channels: number, frames?: num
       return { ...density, weighted };
     },
     windows: (channel) => {
-      const { levels, rest } = observed(channel);
-      const perWindow = Math.round(0.4 / FRAME);
+      const { levels, frames, rest } = observed(channel);
+      const perWindow = WINDOW / frames.seconds;
       const floor = levels.windows.filter((_, n) =>
         rest.some(({ from, to }) => from <= n * perWindow && to >= (n + 1) * perWindow),
       );

@@ -12,7 +12,8 @@ const STILL_RUN = 12;
 /** Samples of 24 bits. */
 const WHOLE = 2 ** 23;
 const FULL: number = 1 - 1 / 32_768;
-const WINDOW: Seconds = 0.4;
+/** Levels over time are means of this length. */
+export const WINDOW: Seconds = 0.4;
 /** A click bends the wave this many times as far as it usually bends within a frame. */
 const CLICK = 14;
 
@@ -116,7 +117,7 @@ function mend(samples: Float32Array, from: number, to: number): number {
 /** Follows one channel sample by sample. */
 export function levelMeter(sampleRate: Hertz) {
   const perFrame = Math.round(FRAME * sampleRate);
-  const perWindow = Math.round(WINDOW / FRAME);
+  const perWindow = Math.round(WINDOW * sampleRate);
   const zeroRun = Math.round(ZERO_RUN * sampleRate);
   const windows: number[] = [];
   const clickFrames: number[] = [];
@@ -188,7 +189,7 @@ export function levelMeter(sampleRate: Hertz) {
     /** @param samples those among them that are no numbers are made zero, so that whoever follows them next is spared them */
     push(samples: Float32Array): void {
       for (let from = 0; from < samples.length;) {
-        const to = Math.min(samples.length, from + perFrame - inFrame);
+        const to = Math.min(samples.length, from + perFrame - inFrame, from + perWindow - inWindow);
         const before = { ...held };
         let found = stretchOf(samples, from, to, held);
         if (!Number.isFinite(found.squares)) {
@@ -223,14 +224,16 @@ export function levelMeter(sampleRate: Hertz) {
         else usual += (found.bends / (to - from) - usual) * Math.min(1, (to - from) / perFrame) || 0;
         frames += to - from;
         inFrame += to - from;
+        inWindow += to - from;
         from = to;
+        if (inWindow === perWindow) {
+          windows.push(window / perWindow);
+          window = inWindow = 0;
+        }
         if (inFrame < perFrame) continue;
         totals.push(frame / perFrame);
         means.push(frameSum / perFrame);
         frame = frameSum = inFrame = 0;
-        if (++inWindow < perWindow) continue;
-        windows.push(window / (perWindow * perFrame));
-        window = inWindow = 0;
       }
     },
     levels(): Levels {
