@@ -22,7 +22,7 @@ export function BudgetRemedies({
       {(hums || remedies.length === 0) && (
         <Typography variant="body2" sx={{ mb: 0.5 }}>
           {hums
-            ? 'Most of it is hum. What helps against that, and by how much, is in the Mains tab.'
+            ? 'Most of it is hum. A hunt finds who makes it; what helps against it, and by how much, is in the Mains tab.'
             : 'None of the usual remedies would gain anything here.'}
         </Typography>
       )}

@@ -9,7 +9,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import type { FloorRead, NoiseBudget } from '@/core/noise/budget';
+import type { NoiseBudget } from '@/core/noise/budget';
 import { lastTones, type KeptMeasurement } from '@/core/noise/kept';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { applyToRig } from '@/core/rig/rigEdits';
@@ -108,7 +108,7 @@ export function BudgetView({
           <Parts budget={budget} document={document} line={line} />
           <BudgetRemedies
             remedies={remedies}
-            hums={budget.parts[0]?.within !== undefined}
+            hums={budget.parts[0]?.kind === 'hum'}
             onApply={(remedy) => {
               onChange((from) => applyToRig(from, line.id, remedy.edits!));
               onTold(`Done: ${remedy.label}. Undo takes it back.`);
@@ -140,8 +140,6 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
   const atInlet = (dbfs: number) => dbfs - budget.dbfs + budget.level;
   const short = plan.gainNeeded > plan.gainMax + 0.5;
   const over = plan.gainNeeded < plan.gainMin - 0.5;
-  const rangeOf = ({ known, most }: FloorRead) =>
-    most - known > 0.5 ? `; to ${rms(most, sine)} ${mostBy(budget)}` : '';
   return (
     <Figures label="Level plan">
       <Figure
@@ -170,12 +168,14 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
         label="Predicted floor"
         value={rms(read.known, sine)}
         mark={read.known > target ? 'bad' : 'good'}
-        note={`target ${quantity(target, 'dBFS')}${rangeOf(read)}`}
+        note={`target ${quantity(target, 'dBFS')}${
+          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} ${mostBy(budget)}` : ''
+        }`}
       />
       <Figure
         label="A-weighted"
         value={rms(weighted.known, sine)}
-        note={`${quantity(atInlet(weighted.known), 'dBu(A)')} at the inlet${rangeOf(weighted)}`}
+        note={`${quantity(atInlet(weighted.known), 'dBu(A)')} at the inlet`}
       />
       <Figure
         label="At the inlet"
