@@ -18,7 +18,7 @@ export const DISTURBANCES = {
   speech: 'somebody speaking or playing',
   machine: 'something that was switched on or off',
   crackle: 'crackle',
-  event: 'a single sound, such as a door, a cough or a bump',
+  event: 'single sounds, such as a door, a cough or a car',
 } as const;
 export type DisturbanceName = keyof typeof DISTURBANCES;
 
@@ -49,7 +49,8 @@ export function disturbancesOf(
   if (quiet.others.length === 0) return clicks;
   const see = observer(frames, quiet, segments, samplesPerFrame, clickFrames);
   const all = see(quiet.others);
-  const everywhere = runsEvenly(all) ? undefined : (nameOfGain(all, quiet.others, frames.count) ?? nameOfAir(all));
+  const everywhere =
+    runsEvenly(all) || isClicking(all) ? undefined : (nameOfGain(all, quiet.others, frames.count) ?? nameOfAir(all));
   const named = quiet.others.map((span): Disturbance => {
     const own = quiet.others.length > 1 ? see([span]) : all;
     const code = everywhere ?? nameOf(own, all, span, quiet.others.length);
@@ -96,6 +97,9 @@ function joined(list: readonly Disturbance[]): Disturbance[] {
  */
 const runsEvenly = ({ spread, bands }: Features): boolean => spread < 3 && Math.max(...bands) - Math.min(...bands) > 3;
 
+/** A click lifts all bands by itself, and lasts no longer than a frame shows: no gain has moved. */
+const isClicking = ({ lasting, clicks }: Features): boolean => lasting < SHARP && clicks >= 3;
+
 /** Everything is up and down together: a gain moves. */
 function nameOfGain(
   { rising, falling, dropping, gainLike, flat, least, share, slots, syllables }: Features,
@@ -127,13 +131,12 @@ function nameOfAir({ bands, share, lines, mains, slots }: Features): Disturbance
 }
 
 function nameOf(own: Features, all: Features, span: Span, spans: number): DisturbanceName {
-  const { bands, slots, mains, lines, staying, pitch, syllables, clicks, share, lasting } = own;
+  const { bands, slots, mains, lines, staying, pitch, syllables, clicks, lasting } = own;
   const seconds = (span.to - span.from) * FRAME;
   const [low, high] = [Math.max(...bands.slice(0, 4)), Math.max(bands[5], bands[6])];
   if (slots > 0.6 || (all.slots > 0.7 && spans > 1 && seconds < 0.8)) return 'telephone';
   if (mains > 0.85 && lines > 0.1 && staying > 0.7 * lines && seconds > 0.4) return 'intermittent-hum';
   if (lines > 0.55 && staying > 0.4) return 'music';
-  if (runsEvenly(own) && seconds > 1.6) return 'machine';
   if (pitch > 0.5 && high > low + 6) return 'birds';
   if (
     lasting < SHARP &&
@@ -142,10 +145,9 @@ function nameOf(own: Features, all: Features, span: Span, spans: number): Distur
     (spans > 2 || all.clicks >= 3)
   )
     return 'crackle';
+  if (runsEvenly(own) && seconds > 1.6) return 'machine';
   const isVoice = lines > 0.25 || (lines > 0.09 && syllables > 1) || (pitch > 0.2 && high > 6);
-  if (isVoice || syllables > 3) return 'speech';
-  if (share < 0.2) return 'event';
-  return syllables > 0 ? 'speech' : 'machine';
+  return isVoice || syllables > 3 ? 'speech' : 'event';
 }
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
@@ -180,6 +182,6 @@ function evidenceOf(code: DisturbanceName, own: Features): string {
     case 'crackle':
       return `${clicks || 1} ${clicks > 1 ? 'clicks' : 'click'}`;
     case 'event':
-      return `once, ${decibels(Math.max(...bands))} over the floor in its loudest band`;
+      return `${decibels(Math.max(...bands))} over the floor in its loudest band`;
   }
 }

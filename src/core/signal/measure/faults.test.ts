@@ -113,13 +113,94 @@ describe('faults of a recording', () => {
   });
 
   test('crackle is left out and told with its times', () => {
-    const spoilt = floor();
-    for (let at = 0.5; at < SECONDS; at += 0.9)
-      for (let n = 0; n < 60; n++) spoilt[Math.round(at * RATE) + n] += 0.05 * (random() - 0.5);
-    const reading = read(spoilt);
+    const reading = read(clicking([0.5, 1.2, 2.9, 3.3, 4.8, 5.1, 5.9, 7.7, 8.2, 9.4]));
     expect(codes(reading)).toContain('crackle');
+    expect(codes(reading)).not.toContain('ticking');
     expect(reading.disturbances[0].from).toBeLessThan(0.5);
     expect(reading.disturbances[0].to).toBeGreaterThan(0.5);
+    expect(Math.abs(reading.floorDbfs! + 70)).toBeLessThan(0.5);
+  });
+});
+
+/** A room with clicks at some times. */
+function clicking(times: readonly number[]): Float64Array {
+  const spoilt = floor();
+  for (const at of times) for (let n = 0; n < 60; n++) spoilt[Math.round(at * RATE) + n] += 0.05 * (random() - 0.5);
+  return spoilt;
+}
+
+describe('clicks at a steady rate are no bad contact', () => {
+  const every = (seconds: number, from = 0.4) =>
+    Array.from({ length: Math.floor((SECONDS - from) / seconds) }, (_, n) => from + n * seconds);
+
+  test.each([0.25, 0.5, 0.93])('one every %d s', (seconds) => {
+    const reading = read(clicking(every(seconds)));
+    expect(codes(reading)).toContain('ticking');
+    expect(codes(reading)).not.toContain('crackle');
+    expect(reading.patterns.find(({ code }) => code === 'ticking')!.evidence).toContain(
+      `one every ${seconds.toFixed(2)} s`,
+    );
+    // A room sounds on for a while after each: four a second leave nothing of it alone.
+    if (seconds < 0.5) expect(reading.reasons.map(({ code }) => code)).toEqual(['crackle']);
+    else expect(Math.abs(reading.floorDbfs! + 70)).toBeLessThan(0.5);
+  });
+
+  test('a beat that was missed is no matter; five clicks say nothing of a rate', () => {
+    const beats = every(0.9);
+    expect(codes(read(clicking(beats.filter((_, n) => n !== 4))))).toContain('ticking');
+    expect(codes(read(clicking(beats.slice(0, 5))))).toContain('crackle');
+  });
+});
+
+describe('what turns, rings and passes by', () => {
+  /** A tone and its first multiples, so far over a floor of −70 dBFS, its frequency moving by so much to and fro. */
+  const turning = (hertz: number, over: readonly number[], moves = 0) => {
+    const out = floor();
+    over.forEach((dbfs, n) => {
+      let phase = 0;
+      for (let k = 0; k < FRAMES; k++) {
+        phase += ((2 * Math.PI * (n + 1)) / RATE) * (hertz + moves * Math.sin((1.5 * k) / RATE));
+        out[k] += Math.SQRT2 * amplitudeOf(dbfs - 70) * Math.sin(phase);
+      }
+    });
+    return out;
+  };
+
+  test.each([
+    [134, 0],
+    [166, 0.3],
+    [227, 0.1],
+  ])('a fan of %d Hz, moving by %d Hz: its tones are told, and the recording is not clean', (hertz, moves) => {
+    const reading = read(turning(hertz, [8, 2, -3], moves));
+    expect(reading).toMatchObject({ usable: true, clean: false });
+    expect(codes(reading)).toContain('motor-tones');
+    expect(reading.patterns.find(({ code }) => code === 'motor-tones')!.evidence).toContain(`${hertz} Hz`);
+  });
+
+  test('a generator whose speed moves accuses no computer', () => {
+    const reading = read(turning(102.2, [18, 14, 12, 10, 9, 8, 8, 7, 6, 6], 0.4));
+    expect(codes(reading)).toContain('motor-tones');
+    expect(codes(reading)).not.toContain('computer-tones');
+    // Beside a fan a computer is still one.
+    const both = codes(read(add(turning(134, [8, 2]), comb(FRAMES, RATE, 1000, [[1, -75]], random))));
+    expect(both).toEqual(expect.arrayContaining(['motor-tones', 'computer-tones']));
+  });
+
+  test.each([220, 433, 440, 880])('a note of %d Hz that dies away is neither a telephone nor hum', (hertz) => {
+    const note = comb(FRAMES, RATE, hertz, [[1, -45]], random).map((x, n) => x * Math.exp(-n / RATE / 2));
+    expect([...new Set(read(add(floor(), note)).disturbances.map(({ code }) => code))]).toEqual(['music']);
+  });
+
+  test('a car that passes is no speech', () => {
+    const car = lowPass(white(random, FRAMES), 300, RATE);
+    scaled(car, amplitudeOf(-54));
+    const reading = read(
+      add(
+        floor(),
+        car.map((x, n) => x * Math.exp(-(((n / RATE - 6) / 1.3) ** 2))),
+      ),
+    );
+    expect(reading.disturbances.map(({ code }) => code)).toEqual(['event']);
     expect(Math.abs(reading.floorDbfs! + 70)).toBeLessThan(0.5);
   });
 });

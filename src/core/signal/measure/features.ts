@@ -1,4 +1,4 @@
-import type { Decibels, Seconds } from '../../units';
+import type { Decibels, Hertz, Seconds } from '../../units';
 import { BANDS, EDGES, FRAME, type Frames } from './frames';
 import { over, smoothed, type Quiet, type Span } from './quiet';
 import { densityOf, framesOf, type Segments, type Stretch } from './spectrum';
@@ -96,10 +96,8 @@ export function observer(
           ),
         ),
       ),
-      slots: onMultiples(density, segments.step, SLOTS, 9, [110, 4450]),
-      mains: Math.max(
-        ...Array.from({ length: 400 }, (_, n) => onMultiples(density, segments.step, 45 + n * 0.05, 5, [30, 1100])),
-      ),
+      slots: slotsIn(density, segments.step),
+      mains: Math.max(...Array.from({ length: 400 }, (_, n) => mainsIn(density, segments.step, 45 + n * 0.05))),
       pitch:
         quantile(
           sounding.map((n) => frames.tonal(n)),
@@ -140,22 +138,42 @@ function movesOf(chosen: readonly number[], together: Float32Array, apart: Float
   return { rising, falling, dropping, gainLike: alike.length / (chosen.length || 1), flat };
 }
 
-/** Part of a density between two frequencies that lies near multiples of one. */
+/** One line alone lies on a multiple of almost anything: this much of what lies on multiples is not of one of them. */
+const ALONE = 0.9;
+
+/** Part of a density that lies on multiples of a telephone's slots; one line alone is none. */
+function slotsIn(density: Float64Array, step: number): number {
+  const { share, most } = onMultiples(density, step, SLOTS, 9, [110, 4450]);
+  return most > ALONE ? 0 : share;
+}
+
+/** Part of a density that lies on multiples of a frequency; one line alone counts at the lowest ones of 50 and 60 Hz. */
+function mainsIn(density: Float64Array, step: number, hertz: Hertz): number {
+  const { share, most, order } = onMultiples(density, step, hertz, 5, [30, 1100]);
+  const isMains = order <= 2 && Math.min(Math.abs(hertz - 50), Math.abs(hertz - 60)) <= 1;
+  return most > ALONE && !isMains ? 0 : share;
+}
+
+/** Part of a density between two frequencies that lies near multiples of one, and part of that on the one with most. */
 function onMultiples(
   density: Float64Array,
   step: number,
   hertz: number,
   near: number,
   [from, to]: readonly [number, number],
-): number {
+): { share: number; most: number; order: number } {
   const sum = (low: number, high: number) => {
     let total = 0;
     for (let k = Math.ceil(low / step); k <= high / step; k++) total += density[k] ?? 0;
     return total;
   };
-  let on = 0;
-  for (let hz = hertz; hz + near < to; hz += hertz) on += sum(hz - near, hz + near);
-  return on / (sum(from, to) || 1);
+  let [on, most, order] = [0, 0, 0];
+  for (let n = 1; n * hertz + near < to; n++) {
+    const own = sum(n * hertz - near, n * hertz + near);
+    on += own;
+    if (own > most) [most, order] = [own, n];
+  }
+  return { share: on / (sum(from, to) || 1), most: most / (on || 1), order };
 }
 
 /** Part of the power from 90 Hz to 5 kHz that is in narrow lines, and that stays where it is for a third of a second. */

@@ -11,6 +11,7 @@ export interface Pattern {
   code:
     | 'magnetic-pick-up'
     | 'rectifier-buzz'
+    | 'motor-tones'
     | 'computer-tones'
     | 'wandering-whine'
     | 'hiss'
@@ -18,6 +19,7 @@ export interface Pattern {
     | 'exact-zeros'
     | 'rumble'
     | 'crackle'
+    | 'ticking'
     | 'dropouts'
     | 'direct-offset'
     | 'clipped-upstream'

@@ -1,7 +1,8 @@
 import { ofPower } from './decibels';
 import { faultsOf } from './faults';
 import { powerIn } from './spectrum';
-import type { Harmonic } from './tones';
+import type { Hertz } from '../../units';
+import type { Harmonic, Tone } from './tones';
 import type { Pattern, Seen } from './pattern';
 
 /** Rumble this far above what a room has is told (10 dB; common practice). */
@@ -35,16 +36,21 @@ export function patternsOf(seen: Seen): Pattern[] {
       usually: 'rectifiers: a ground loop, an unbalanced path, a lifted or missing shield, a poor supply',
       evidence: `${orders(comb)} of ${mains!.frequencyHz.toFixed(2)} Hz, ${level(sum(comb))}`,
     });
-  const kilohertz = tones.filter(({ hz }) => hz >= 900);
+  const motor = motorTones(tones);
+  if (isLine && sum(motor) > 1e-3 * inBand)
+    found.push({
+      code: 'motor-tones',
+      what: 'steady tones below 1 kHz, not of the mains',
+      usually: 'a fan, a pump or a compressor in the room; a generator whose speed moves; a tone that somebody holds',
+      evidence: `${listed(motor)}, ${level(sum(motor))}`,
+    });
+  const kilohertz = tones.filter((tone) => tone.hz >= KILOHERTZ && !motor.includes(tone));
   if (isLine && kilohertz.length > 0 && sum(kilohertz) > 1e-3 * inBand)
     found.push({
       code: 'computer-tones',
       what: 'steady tones in the kilohertz range',
       usually: 'a computer, its bus power, a switching supply, a display',
-      evidence: `${kilohertz
-        .slice(0, 4)
-        .map(({ hz }) => `${Math.round(hz)} Hz`)
-        .join(', ')}, ${level(sum(kilohertz))}`,
+      evidence: `${listed(kilohertz)}, ${level(sum(kilohertz))}`,
     });
   for (const { fromHz, toHz, dbfs } of isLine ? wandering : [])
     found.push({
@@ -85,6 +91,30 @@ export function patternsOf(seen: Seen): Pattern[] {
   if (rumble) found.push(rumble);
   return found;
 }
+
+const listed = (tones: readonly Tone[]): string =>
+  tones
+    .slice(0, 4)
+    .map(({ hz }) => `${Math.round(hz)} Hz`)
+    .join(', ');
+
+/** From here on what is steady comes from clocks and switching supplies; below turn motors and blades (common practice). */
+const KILOHERTZ: Hertz = 900;
+
+/** Tones of something that turns: those below a kilohertz, with their multiples above. */
+function motorTones(tones: readonly Tone[]): Tone[] {
+  const low = tones.filter(({ hz, harmonic }) => hz < KILOHERTZ && harmonic === undefined);
+  const isMultiple = ({ hz }: Tone): boolean =>
+    low.some((base) => {
+      const order = Math.round(hz / base.hz);
+      const series = low.filter((other) => isNear(other.hz, Math.round(other.hz / base.hz) * base.hz));
+      return series.length >= 3 && isNear(hz, order * base.hz);
+    });
+  return [...low, ...tones.filter((tone) => tone.hz >= KILOHERTZ && isMultiple(tone))];
+}
+
+/** A speed that moves leaves its tones a little beside their multiples. */
+const isNear = (hz: Hertz, wanted: Hertz): boolean => Math.abs(hz - wanted) < 2 + 0.006 * wanted;
 
 /** Rumble is most of what is there, and far above what a room has by itself. */
 function rumbleOf({ rumble, inBand, density }: Seen): Pattern | undefined {

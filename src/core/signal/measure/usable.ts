@@ -71,7 +71,8 @@ const INSTEAD: Record<DisturbanceName, string> = {
   'automatic-gain': 'Switch it off, set the gain by hand, and record again.',
   wind: 'Use a windscreen or close windows, and record again.',
   telephone: 'Put telephones in flight mode or take them away, and record again.',
-  'intermittent-hum': 'Find what switches on and off; record once with it and once without.',
+  'intermittent-hum':
+    'Find what switches on and off, or which two motors or supplies beat; record once with it and once without.',
   music: 'Record again without it.',
   birds: 'Close windows or record at another time.',
   speech: 'Record again with everybody quiet.',
