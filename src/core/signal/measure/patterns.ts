@@ -100,10 +100,12 @@ const listed = (tones: readonly Tone[]): string =>
 
 /** From here on what is steady comes from clocks and switching supplies; below turn motors and blades (common practice). */
 const KILOHERTZ: Hertz = 900;
+/** Below this a peak of rumble looks like a tone. */
+const RUMBLING: Hertz = 40;
 
 /** Tones of something that turns: those below a kilohertz, with their multiples above. */
 function motorTones(tones: readonly Tone[]): Tone[] {
-  const low = tones.filter(({ hz, harmonic }) => hz < KILOHERTZ && harmonic === undefined);
+  const low = tones.filter(({ hz, harmonic }) => hz > RUMBLING && hz < KILOHERTZ && harmonic === undefined);
   const isMultiple = ({ hz }: Tone): boolean =>
     low.some((base) => {
       const order = Math.round(hz / base.hz);
