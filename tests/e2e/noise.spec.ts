@@ -49,6 +49,18 @@ test('level and budget: whose noise it is, what a booster gains, a quieter room'
   await saved(page);
 });
 
+test('hum that was measured counts in the list of lines as in the panel, and is sent to the hunt', async ({ page }) => {
+  await openNoise(page, 'lock-nine', 'Electric piano, left');
+  const plan = page.getByLabel('Level plan');
+  await expect(page.getByLabel('includes the hum measured last time')).toBeChecked();
+  await expect(plan).toContainText(/Predicted floor\W*−6\d/);
+  const [, floor] = /Predicted floor[●▲]*(−[\d.]+ dBFS)/.exec((await plan.textContent())!)!;
+  const listed = page.getByRole('navigation', { name: 'Lines' }).getByRole('button', { name: /^Electric piano, left/ });
+  await expect(listed).toContainText(floor);
+  await expect(page.getByRole('region', { name: 'What would help' })).toContainText('A hunt finds who makes it');
+  await expect(page.getByRole('img', { name: /3 noise floors, 6 May 2026 to 8 May 2026/ })).toBeVisible();
+});
+
 test('a file: measured in the browser, or told what is wrong with it', async ({ page }) => {
   await openNoise(page, 'lock-nine-mended', "Guide's stand", 'Measure');
   const input = page.getByLabel('WAV file to measure');

@@ -98,7 +98,7 @@ function joined(list: readonly Disturbance[]): Disturbance[] {
 const runsEvenly = ({ spread, bands }: Features): boolean => spread < 3 && Math.max(...bands) - Math.min(...bands) > 3;
 
 /** A click lifts all bands by itself, and lasts no longer than a frame shows: no gain has moved. */
-const isClicking = ({ lasting, clicks }: Features): boolean => lasting < SHARP && clicks >= 3;
+const isClicking = ({ lasting, clicks, lines }: Features): boolean => lasting < SHARP && clicks >= 3 && lines < 0.05;
 
 /** Everything is up and down together: a gain moves. */
 function nameOfGain(
