@@ -146,6 +146,8 @@ function nameOf(own: Features, all: Features, span: Span, spans: number): Distur
   )
     return 'crackle';
   if (runsEvenly(own) && seconds > 1.6) return 'machine';
+  // A voice has more where its vowels are than below them; a bump has not.
+  if (Math.max(bands[0], bands[1]) > Math.max(...VOICE.map((band) => bands[band])) + 2) return 'event';
   const isVoice = lines > 0.25 || (lines > 0.09 && syllables > 1) || (pitch > 0.2 && high > 6);
   return isVoice || syllables > 3 ? 'speech' : 'event';
 }
