@@ -184,6 +184,9 @@ describe('what turns, rings and passes by', () => {
     // Beside a fan a computer is still one.
     const both = codes(read(add(turning(134, [8, 2]), comb(FRAMES, RATE, 1000, [[1, -75]], random))));
     expect(both).toEqual(expect.arrayContaining(['motor-tones', 'computer-tones']));
+    // A slow fan has multiples near everything up there.
+    const slow = codes(read(add(turning(57, [18, 14, 12, 8]), comb(FRAMES, RATE, 4310, [[1, -75]], random))));
+    expect(slow).toContain('computer-tones');
   });
 
   test.each([220, 433, 440, 880])('a note of %d Hz that dies away is neither a telephone nor hum', (hertz) => {

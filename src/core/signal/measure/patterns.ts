@@ -110,13 +110,14 @@ function motorTones(tones: readonly Tone[]): Tone[] {
     low.some((base) => {
       const order = Math.round(hz / base.hz);
       const series = low.filter((other) => isNear(other.hz, Math.round(other.hz / base.hz) * base.hz));
-      return series.length >= 3 && isNear(hz, order * base.hz);
+      return series.length >= 3 && isNear(hz, order * base.hz) && leeway(hz) < base.hz / 4;
     });
   return [...low, ...tones.filter((tone) => tone.hz >= KILOHERTZ && isMultiple(tone))];
 }
 
-/** A speed that moves leaves its tones a little beside their multiples. */
-const isNear = (hz: Hertz, wanted: Hertz): boolean => Math.abs(hz - wanted) < 2 + 0.006 * wanted;
+/** A speed that moves leaves its tones a little beside their multiples; where that reaches half-way to the next it says nothing. */
+const leeway = (hz: Hertz): Hertz => 2 + 0.006 * hz;
+const isNear = (hz: Hertz, wanted: Hertz): boolean => Math.abs(hz - wanted) < leeway(wanted);
 
 /** Rumble is most of what is there, and far above what a room has by itself. */
 function rumbleOf({ rumble, inBand, density }: Seen): Pattern | undefined {
