@@ -108,7 +108,20 @@ export function NoisePlace({ saved, kept, opens }: Props) {
       tab={tab}
       onTab={setTab}
       beside={
-        <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' }, ml: 'auto', whiteSpace: 'nowrap' }}>
+        <Button
+          onClick={() => setOpen(true)}
+          sx={{
+            display: { lg: 'none' },
+            ml: 'auto',
+            pl: 1.5,
+            flexShrink: 0,
+            whiteSpace: 'nowrap',
+            // Tabs go on behind it.
+            borderLeft: 1,
+            borderColor: 'divider',
+            borderRadius: 0,
+          }}
+        >
           {tab === 'mains' ? 'Findings' : 'Target, kept'}
         </Button>
       }
