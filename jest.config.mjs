@@ -11,7 +11,10 @@ const config = {
   testMatch: ['**/*.test.ts'],
   testPathIgnorePatterns: ['/tests/e2e/'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  // Brings modules alone, and asks where it lies.
+  transformIgnorePatterns: ['/node_modules/(?!@echogarden/)'],
   transform: {
+    '/@echogarden/.+\\.js$': '<rootDir>/tests/moduleTransform.mjs',
     '^.+\\.tsx?$': [
       '@swc/jest',
       { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } }, module: { type: 'commonjs' } },

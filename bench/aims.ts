@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
+import loadPffft from '@echogarden/pffft-wasm/simd';
 import loadHighs from 'highs';
 import { operatingPoint, spiceText } from '@/core/circuit';
 import { lineCircuit } from '@/core/gear';
@@ -9,7 +10,7 @@ import { highsSolver, planRig } from '@/core/plan';
 import { parseDocument, type RigDocument } from '@/core/rig';
 import { checkRig, fullRigResult } from '@/core/rigcheck';
 import { aimFor, packed, preview, sheetRig } from '@/core/runsheet';
-import { recordingMeter } from '@/core/signal';
+import { pffftTransforms, recordingMeter } from '@/core/signal';
 import { measure, middle, ngspice } from './measure';
 import { addRig, CONTENT, opened, running, VERDICTS } from './opening';
 import { bigRig, mainsRig, mixedRig, typical } from './rigs';
@@ -110,10 +111,12 @@ const block = Float32Array.from(
     ((((n * 16807) % 2147483647) / 2147483647 - 0.5) * 60 + 20 * Math.sin((2 * Math.PI * 50 * n) / RATE)) / 32768,
 );
 
+const transforms = pffftTransforms(await loadPffft());
+
 /** Seconds that a mono recording of so many minutes takes. */
 function analysed(minutes: number): number {
   const begin = performance.now();
-  const meter = recordingMeter(RATE, 1, minutes * 60 * RATE);
+  const meter = recordingMeter(RATE, 1, minutes * 60 * RATE, transforms);
   for (let n = 0; n < minutes * 6; n++) meter.push([block]);
   meter.reading();
   return (performance.now() - begin) / 1000;

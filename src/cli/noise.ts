@@ -1,5 +1,13 @@
 import { fstatSync, openSync, readSync } from 'node:fs';
-import { recordingMeter, WavError, wavReader, type RecordingMeter, type WavFormat } from '@/core/signal';
+import loadPffft from '@echogarden/pffft-wasm/simd';
+import {
+  pffftTransforms,
+  recordingMeter,
+  WavError,
+  wavReader,
+  type RecordingMeter,
+  type WavFormat,
+} from '@/core/signal';
 import { refuse } from './terminal';
 
 /** Bytes that are read at a time. */
@@ -7,6 +15,7 @@ const PIECE = 1 << 18;
 
 const [path] = process.argv.slice(2);
 if (!path) refuse('usage', 'npm run -s noise -- FILE.wav');
+const transforms = pffftTransforms(await loadPffft());
 process.stdout.write(`${JSON.stringify(readingOf(opened(path)), null, 2)}\n`);
 
 function opened(name: string): number {
@@ -25,7 +34,7 @@ function readingOf(file: number): object {
   const reader = wavReader({
     onFormat(found) {
       format = found;
-      meter = recordingMeter(found.sampleRate, found.channels, found.frames);
+      meter = recordingMeter(found.sampleRate, found.channels, found.frames, transforms);
     },
     onBlock: (block) => meter!.push(block),
   });

@@ -82,6 +82,24 @@ test('a file: measured in the browser, or told what is wrong with it', async ({ 
   await expect(page.getByRole('alert').filter({ hasText: /empty/i })).toBeVisible();
 });
 
+test('recordings are read by transforms that are loaded, and all the same where they cannot be', async ({ page }) => {
+  const TRANSFORMS = /pffft[^/]*\.wasm/;
+  const recording = wavFile('hold.wav', sum(noise(8 * RATE, amplitude(-75)), sine(8 * RATE, 50, amplitude(-55))));
+  const answers: number[] = [];
+  page.on('response', (response) => TRANSFORMS.test(response.url()) && answers.push(response.status()));
+  const read = async () => {
+    await openNoise(page, 'lock-nine-mended', "Guide's stand", 'Measure');
+    await page.getByLabel('WAV file to measure').setInputFiles(recording);
+    await expect(reading(page)).toContainText('50.00 Hz');
+    return page.getByLabel('What was measured').innerText();
+  };
+  const quick = await read();
+  expect(answers).toEqual([200]);
+  await page.route(TRANSFORMS, (route) => route.abort());
+  expect(await read()).toBe(quick);
+  expect(answers).toEqual([200]);
+});
+
 test('the sound of a long recording is kept byte for byte, and sent again where it got lost on the way', async ({
   page,
 }) => {

@@ -1,7 +1,7 @@
-import type { ChannelReading } from '../../src/core/signal';
+import type { ChannelReading, Transforms } from '../../src/core/signal';
 import { mainOf } from '../../src/core/signal/measure/usable';
 import { FAMILIES, recordingOf, type Family } from './families';
-import { readRecording } from './read';
+import { readBy } from './read';
 
 /** How a family is read: made-up recordings with what is true of them beside what is said. */
 export interface FamilyFigures {
@@ -28,11 +28,11 @@ function nameOf({ reasons, disturbances, patterns }: ChannelReading): string {
 }
 
 /** The figures of a family from its n-th recordings. */
-export function figuresOf(family: Family, numbers: readonly number[]): FamilyFigures {
+export function figuresOf(family: Family, numbers: readonly number[], transforms?: Transforms): FamilyFigures {
   const figures: FamilyFigures = { family, count: 0, names: {}, right: 0, usable: 0, worst: 0, false: 0 };
   for (const n of numbers) {
     const made = recordingOf(family, n);
-    const [reading] = readRecording(made.rate, made.samples).channels;
+    const [reading] = readBy(transforms, made.rate, made.samples).channels;
     const name = nameOf(reading);
     figures.count++;
     figures.names[name] = (figures.names[name] ?? 0) + 1;

@@ -9,6 +9,7 @@ import { patternsOf } from './patterns';
 import type { Pattern } from './pattern';
 import { floorPower, observe, type Observed } from './observed';
 import { powerIn, segmentFor, welch, type Density } from './spectrum';
+import { plainTransforms, type Transforms } from './transform';
 import { mainsOf, tonesOf, wanderingOf, type Mains, type Tone, type Wandering } from './tones';
 import { refusalsOf, testToneOf, type Gate, type Refusal } from './usable';
 import { aWeight, highPass } from './weighting';
@@ -94,12 +95,18 @@ export interface RecordingMeter {
 /**
  * Measures a recording while it comes in; memory grows by a few numbers a second.
  * @param frames how many will come, if that is known: a short recording wants short segments
+ * @param transforms quicker ones, where they are loaded
  */
-export function recordingMeter(sampleRate: Hertz, channels: number, frames?: number): RecordingMeter {
+export function recordingMeter(
+  sampleRate: Hertz,
+  channels: number,
+  frames?: number,
+  transforms: Transforms = plainTransforms,
+): RecordingMeter {
   const length = segmentFor(sampleRate, frames);
   const meters = Array.from({ length: channels }, () => levelMeter(sampleRate));
-  const courses = Array.from({ length: channels }, () => frameMeter(sampleRate));
-  const spectra = Array.from({ length: channels }, () => welch(sampleRate, length, channels));
+  const courses = Array.from({ length: channels }, () => frameMeter(sampleRate, transforms));
+  const spectra = Array.from({ length: channels }, () => welch(sampleRate, length, channels, transforms));
   const pairs = channelPairs(channels);
   let count = 0;
   /** Channels as they were read last; nothing is worked out twice. */
@@ -186,7 +193,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
   const word = wordOf(levels, floorPower(levels, rest));
   const mains = carriedMains(density);
   const tones = tonesOf(density, mains).filter(({ dbfs }) => dbfs > Math.max(word.carries, LEAST_LINE));
-  const wandering = wanderingOf(stretches, density.step, [...(mains?.harmonics ?? []), ...tones]).filter(
+  const wandering = wanderingOf(stretches, density, [...(mains?.harmonics ?? []), ...tones]).filter(
     ({ dbfs }) => dbfs > LEAST_LINE,
   );
   const [from, to] = BAND;

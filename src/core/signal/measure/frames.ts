@@ -1,7 +1,7 @@
-import FFT from 'fft.js';
 import type { Dbfs, Hertz, Seconds } from '../../units';
 import { gathering } from './gather';
 import { growingBytes } from './growing';
+import { hannPower, type Transforms } from './transform';
 
 /**
  * Everything that happens is told from stretches of this length. It is no whole number of periods of 50 or 60 Hz, nor near
@@ -40,44 +40,32 @@ export interface Frames {
   tonal: (frame: number) => number;
 }
 
-/**
- * Follows a channel frame by frame, each behind a Hann window. Two frames go through one transform, one as its
- * real, one as its imaginary part, as both are real.
- */
-export function frameMeter(sampleRate: Hertz) {
+/** Follows a channel frame by frame, each behind a Hann window. */
+export function frameMeter(sampleRate: Hertz, transforms: Transforms) {
   const hop = Math.round(FRAME * sampleRate);
   const size = Math.round(SEEN * sampleRate);
   const length = 2 ** Math.ceil(Math.log2(size));
-  const fft = new FFT(length);
   const step = sampleRate / length;
-  const window = Float32Array.from({ length: size }, (_, n) => 0.5 - 0.5 * Math.cos((2 * Math.PI * n) / size));
   // A mean square: Parseval over the length, the window's own power taken out, half the bins.
-  const scale = (2 / length / window.reduce((sum, w) => sum + w * w, 0)) * 0.25;
+  const scale = 2 / length / hannPower(size);
   const bins = EDGES.map((hz) => Math.min(length / 2, Math.max(1, Math.round(hz / step))));
   const [pitchFrom, pitchTo] = [Math.ceil(PITCH_FROM / step), Math.floor(PITCH_TO / step)];
   const levels = growingBytes();
   const tonals = growingBytes();
-  const packed = new Float32Array(2 * length);
-  const spectrum = fft.createComplexArray();
-  const powers = [0, 1].map(() => new Float32Array(Math.max(bins[BANDS], pitchTo + 3)));
+  const spectrum = transforms(size, length);
+  const power = new Float32Array(Math.max(bins[BANDS], pitchTo + 3));
 
-  const note = (power: Float32Array) => {
+  const { push } = gathering(hop, 0, (samples, from) => {
+    spectrum(samples, from, power, scale);
     for (let band = 0; band < BANDS; band++) {
       const sum = sumOf(power, bins[band], bins[band + 1]);
-      const dbfs = sum > 0 ? 10 * Math.log10(sum * scale) : LOWEST;
+      const dbfs = sum > 0 ? 10 * Math.log10(sum) : LOWEST;
       levels.push(Math.max(0, Math.min(255, Math.round(2 * (dbfs - LOWEST)))));
     }
     const best = greatestOf(power, pitchFrom, pitchTo);
     const sum = sumOf(power, pitchFrom, pitchTo);
     const own = power[best - 2] + power[best - 1] + power[best] + power[best + 1] + power[best + 2];
     tonals.push(sum > 0 ? Math.round((255 * Math.min(own, sum)) / sum) : 0);
-  };
-
-  const { push } = gathering(2 * hop, 0, (samples, from) => {
-    pack(samples, from, hop, window, packed);
-    fft.transform(spectrum, packed);
-    separate(spectrum, length, powers[0], powers[1]);
-    powers.forEach(note);
   });
 
   return {
@@ -97,49 +85,6 @@ export function frameMeter(sampleRate: Hertz) {
       };
     },
   };
-}
-
-/** Two stretches of samples behind a window, the second so much later, as one complex signal. */
-export function pack(
-  samples: Float32Array,
-  from: number,
-  later: number,
-  window: Float32Array,
-  packed: Float32Array,
-): void {
-  for (let n = 0; n < window.length; n++) {
-    const w = window[n];
-    packed[2 * n] = samples[from + n] * w;
-    packed[2 * n + 1] = samples[from + n + later] * w;
-  }
-}
-
-/**
- * The powers of two real signals that went through one transform, as many bins as there is room for; four times as
- * large as those of each by itself.
- */
-export function separate(
-  spectrum: readonly number[],
-  length: number,
-  first: Float32Array,
-  second: Float32Array,
-  scale = 1,
-): void {
-  // What is constant has no mirror but itself.
-  first[0] = 4 * scale * spectrum[0] ** 2;
-  second[0] = 4 * scale * spectrum[1] ** 2;
-  for (let k = 1, at = 2, mirror = 2 * length - 2; k < first.length; k++, at += 2, mirror -= 2) {
-    const re = spectrum[at];
-    const im = spectrum[at + 1];
-    const mirrorRe = spectrum[mirror];
-    const mirrorIm = spectrum[mirror + 1];
-    const sumRe = re + mirrorRe;
-    const sumIm = im + mirrorIm;
-    const offRe = re - mirrorRe;
-    const offIm = im - mirrorIm;
-    first[k] = scale * (sumRe * sumRe + offIm * offIm);
-    second[k] = scale * (sumIm * sumIm + offRe * offRe);
-  }
 }
 
 /** The sum of what lies between two places. */

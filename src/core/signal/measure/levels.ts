@@ -75,8 +75,15 @@ interface Before {
 function stretchOf(samples: Float32Array, from: number, to: number, held: Before): Stretch {
   let { x1, x2, run } = held;
   let longest = run;
-  let [most, least, squares, sum, bends, bend, same] = [0, 0, 0, 0, 0, 0, 0];
-  // Plain comparisons: this is gone through once for every sample.
+  // This is gone through once for every sample: plain comparisons, and each by itself, which is three times as quick as
+  // taken out of a row.
+  let most = 0;
+  let least = 0;
+  let squares = 0;
+  let sum = 0;
+  let bends = 0;
+  let bend = 0;
+  let same = 0;
   for (let n = from; n < to; n++) {
     const x = samples[n];
     if (x > most) most = x;

@@ -238,12 +238,16 @@ const [MOVES, MOVES_PART]: [Hertz, number] = [120, 0.06];
 const THERE = 0.6;
 
 /** Tones that are there most of the time and move. @param stretches of the floor, one after the other */
-export function wanderingOf(stretches: readonly Stretch[], step: Hertz, steady: readonly Tone[]): Wandering[] {
+export function wanderingOf(
+  stretches: readonly Stretch[],
+  { step, least }: Pick<Density, 'step' | 'least'>,
+  steady: readonly Tone[],
+): Wandering[] {
   if (stretches.length < 6) return [];
   const tracks: { hz: Hertz[]; powers: number[] }[] = [];
   const known = new Set(steady.flatMap(({ hz }) => [-3, -2, -1, 0, 1, 2, 3].map((off) => Math.round(hz / step) + off)));
   for (const { sum, from, to } of stretches)
-    for (const { hz, power } of followed(sum, to - from, step, known)) {
+    for (const { hz, power } of followed({ values: sum, least: least * (to - from) }, to - from, step, known)) {
       const near = tracks.find((track) => Math.abs(track.hz.at(-1)! - hz) < Math.max(MOVES, MOVES_PART * hz));
       if (near) {
         near.hz.push(hz);
@@ -261,18 +265,19 @@ export function wanderingOf(stretches: readonly Stretch[], step: Hertz, steady: 
 
 /** The lines of one stretch (a sum over its segments) that stand out, the loudest few. */
 function followed(
-  values: Float32Array,
+  spectrum: { values: Float32Array; least: number },
   segments: number,
   step: Hertz,
   known: ReadonlySet<number>,
 ): { hz: Hertz; power: number }[] {
+  const { values } = spectrum;
   const found: { hz: Hertz; power: number }[] = [];
   for (let bin = Math.ceil(250 / step); bin < values.length - SMEARED; bin++) {
     const value = values[bin];
     // Hardly anything stands out so far: that is asked first. Nothing at all stands nowhere.
     if (value < 10 * values[bin - SMEARED] || value < 10 * (values[bin - SMEARED] + values[bin + SMEARED])) continue;
     if (value === 0 || value < values[bin - 1] || value < values[bin + 1] || known.has(bin)) continue;
-    const floor = floorAround({ values }, bin, 3 * SMEARED, SMEARED);
+    const floor = floorAround(spectrum, bin, 3 * SMEARED, SMEARED);
     if (value < FOLLOWED * floor) continue;
     let power = 0;
     for (let k = bin - SMEARED + 1; k < bin + SMEARED; k++) power += Math.max(0, values[k] - floor);
