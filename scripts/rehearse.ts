@@ -10,6 +10,7 @@ import { noiseBudget } from '@/core/noise/budget';
 import { componentsOf } from '@/core/noise/components';
 import { huntView, stepSpectrum, suspectsOf, type Hunt } from '@/core/noise/hunt';
 import { LADDERS, ladderKind, ladderResult, type Rung, type RungReading } from '@/core/noise/ladder';
+import { predictedOf } from '@/core/noise/kept';
 import { measurementOf, type Measurement } from '@/core/noise/measurement';
 import { computedTones, expectedOn, heardOn, humTones } from '@/core/mains';
 import { contactOf, interfaceScene, renderer } from '@/core/noise/simulated';
@@ -64,7 +65,7 @@ class Evening {
     const path = rigPath(document, line)!;
     const hum = computedTones(heardOn(document, line));
     const budget = noiseBudget(path.line, { ...stateOf(document, line), gain, ...(hum && { hum }) });
-    const predicted = 'reason' in budget ? undefined : { dbfs: budget.dbfs, dbfsA: budget.dbfsA };
+    const predicted = 'reason' in budget ? undefined : predictedOf(budget);
     const kept = { line, who, origin: 'simulated', name, gain, measurement, predicted, at: this.after(100) } as const;
     keepMeasurement(this.store, rig, kept, measuredText(kept));
   }

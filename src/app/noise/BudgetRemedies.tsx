@@ -69,8 +69,9 @@ export function BudgetRemedies({
 }
 
 /** What a remedy is worth, in the figure that it changes most. */
-function gained({ gainsA, gains, peak }: NoiseRemedy): string {
+function gained({ gainsA, gains, peak, usually }: NoiseRemedy): string {
   if (peak > 0.5) return `peaks ${quantity(peak, 'dB')} nearer`;
+  if (usually !== undefined) return `${quantity(usually, 'dB')} in a usual room`;
   const most = Math.abs(gainsA) >= Math.abs(gains) ? gainsA : gains;
   if (Math.abs(most) < 0.1) return 'nothing';
   return most > 0 ? `${quantity(most, 'dB')} better signal-to-noise` : `${quantity(-most, 'dB')} worse signal-to-noise`;

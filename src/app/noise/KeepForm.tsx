@@ -8,7 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { NoiseBudget } from '@/core/noise/budget';
-import type { KeptMeasurement } from '@/core/noise/kept';
+import { predictedOf, type KeptMeasurement } from '@/core/noise/kept';
 import type { Measurement } from '@/core/noise/measurement';
 import type { RigLine } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
@@ -47,7 +47,7 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
         name: name.trim() || measured.origin,
         ...(gain !== undefined && { gain }),
         measurement,
-        ...(budget && { predicted: { dbfs: budget.dbfs, dbfsA: budget.dbfsA } }),
+        ...(budget && { predicted: predictedOf(budget) }),
       },
     });
     if (!body) {

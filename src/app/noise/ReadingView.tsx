@@ -93,7 +93,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
         <Figure
           label="A-weighted"
           value={rms(reading.aWeightedDbfs, sine)}
-          note={budget && `predicted ${rms(budget.dbfsA, sine)}`}
+          note={budget && `predicted ${rms(budget.reads['a-weighted'].known, sine)}`}
         />
         {budget && (
           <Figure
@@ -180,10 +180,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
 /** What an ear would call it, where it is one that a fault of the line makes. */
 function heardIn({ reasons, disturbances, patterns, dropouts }: Measured['measurements'][number]['reading']) {
   if (reasons.some(({ code }) => code === 'silence')) return 'nothing';
-  // What ticks at a steady rate is no fault of the line.
-  const ticks = patterns.some(({ code }) => code === 'ticking');
-  if (dropouts > 0 || (!ticks && [...reasons, ...disturbances].some(({ code }) => code === 'crackle')))
-    return 'crackle';
+  if (dropouts > 0 || [...reasons, ...disturbances].some(({ code }) => code === 'crackle')) return 'crackle';
   return patterns.some(({ code }) => HUMS.has(code)) ? 'hum' : undefined;
 }
 const HUMS = new Set(['magnetic-pick-up', 'rectifier-buzz']);

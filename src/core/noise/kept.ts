@@ -1,7 +1,7 @@
 import type { Floor } from '../check/floor';
 import type { ChannelReading } from '../signal';
 import type { Dbfs, Decibels } from '../units';
-import type { MeasuredTones } from './budget';
+import type { MeasuredTones, NoiseBudget } from './budget';
 import type { LadderKind, RungReading } from './ladder';
 import type { Measurement } from './measurement';
 
@@ -28,11 +28,17 @@ export interface KeptMeasurement {
   /** As set while it was recorded; absent where nobody said. */
   gain?: Decibels;
   measurement: KeptFigures;
-  /** What was predicted for that line at that gain. */
+  /** What was predicted for that line at that gain, as far as it was known. */
   predicted?: { dbfs: Dbfs; dbfsA: Dbfs };
   /** The sound is kept too. */
   audio?: true;
 }
+
+/** A prediction as it is kept beside what was measured. */
+export const predictedOf = ({ reads }: NoiseBudget): KeptMeasurement['predicted'] => ({
+  dbfs: reads['as-set'].known,
+  dbfsA: reads['a-weighted'].known,
+});
 
 /** The same with everything that was kept of it. */
 export interface WholeMeasurement extends KeptMeasurement {

@@ -35,12 +35,12 @@ export interface NoiseBudget {
   /** At the inlet. */
   level: Dbu;
   aWeighted: Dbu;
-  /** As recorded; RMS, a full-scale sine reading −3.01. */
+  /** As recorded, with the rumble that is usual where nobody stated the room’s; RMS, a full-scale sine reading −3.01. */
   dbfs: Dbfs;
   dbfsA: Dbfs;
   /** The floor as each meter reads it, with what of it nobody has stated. */
   reads: Record<FloorMeter, FloorRead>;
-  /** From the planned peak down to the floor. */
+  /** From the planned peak down to the floor, as far as that is known. */
   peakToFloor: Decibels;
   peakToFloorA: Decibels;
   /** Loudest first, A-weighted. */
@@ -150,8 +150,8 @@ function summed({ plan, gain, toDbfs, parts, doubt }: OpenBudget, room: Room): N
     dbfs: level + toDbfs,
     dbfsA: aWeighted + toDbfs,
     reads,
-    peakToFloor: peak - (level + toDbfs),
-    peakToFloorA: peak - (aWeighted + toDbfs),
+    peakToFloor: peak - reads['as-set'].known,
+    peakToFloorA: peak - reads['a-weighted'].known,
     parts: parts
       .map(({ kind, part, within }, n) => ({
         kind,

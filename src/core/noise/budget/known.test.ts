@@ -4,7 +4,7 @@ import { inletKind, reader, type Line, type Part } from '../../gear';
 import { parseDocument, rigPath } from '../../rig';
 import { roomOf } from '../../rig/places';
 import { thermalPower } from './amplifier';
-import { noiseBudget, noiseRemedies } from '.';
+import { noiseBudget, noiseRemedies, type BudgetWishes } from '.';
 
 describe('ribbons', () => {
   test('output impedance as the sheet states it, ribbon, leakage and windings in it: 250 to 300 Ω in all', () => {
@@ -66,6 +66,27 @@ describe('what is known of a floor, and what decides', () => {
       expect.arrayContaining(['Low cut on the microphone', 'Low cut of the inlet', 'Low cut of the recorder']),
     );
     expect(noiseRemedies(all, { target: -12, room }).some(({ label }) => /Low cut/.test(label))).toBe(false);
+  });
+
+  test('a low cut gains nothing that is known where nobody stated the rumble; what it usually gains stands apart', () => {
+    const cuts = (room: BudgetWishes['room']) =>
+      noiseRemedies(condenser(), { target: -12, room }).filter(({ label }) => /Low cut/.test(label));
+    const unstated = cuts({ level: 34 });
+    expect(unstated).toHaveLength(3);
+    for (const { gains, usually, note, dbfs } of unstated) {
+      // A little of what dB(A) tells of lies below the cut, too.
+      expect(gains).toBeLessThan(1.5);
+      expect(usually).toBeGreaterThan(3);
+      expect(note).toMatch(/not known until it is stated by octaves/);
+      expect(
+        Math.abs(dbfs - budget(condenser(), { target: -12, room: { level: 34 } }).reads['as-set'].known),
+      ).toBeLessThan(1.5);
+    }
+    for (const { gains, usually, note } of cuts({ bands: [{ hz: 31.5, level: 60 }] })) {
+      expect(gains).toBeGreaterThan(12);
+      expect(usually).toBeUndefined();
+      expect(note).not.toMatch(/not known/);
+    }
   });
 
   test('what cannot be heard is said before what could be improved', () => {

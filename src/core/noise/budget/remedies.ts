@@ -30,7 +30,9 @@ export interface NoiseRemedy {
   gainsA: Decibels;
   /** How much nearer the peak comes to the target; 0 where it is there already. */
   peak: Decibels;
-  /** The floor that it leaves at the gain planned then, RMS in dBFS. */
+  /** A low cut's gain in a room that rumbles as rooms usually do, where nobody stated how this one does. */
+  usually?: Decibels;
+  /** The floor that it leaves at the gain planned then, as far as it is known, RMS in dBFS. */
   dbfs: Dbfs;
   dbfsA: Dbfs;
 }
@@ -59,9 +61,18 @@ export function noiseRemedies(
       gains: after.peakToFloor - before.peakToFloor,
       gainsA: after.peakToFloorA - before.peakToFloorA,
       peak: Math.abs(before.plan.target - before.headroom.peak) - Math.abs(after.plan.target - after.headroom.peak),
-      dbfs: after.dbfs,
-      dbfsA: after.dbfsA,
+      dbfs: after.reads['as-set'].known,
+      dbfsA: after.reads['a-weighted'].known,
     });
+  };
+  const offerLowCut = ({ part, choice, label }: ReturnType<typeof lowCuts>[number]) => {
+    const edits: Edit[] = [{ do: 'choose', part, choice, value: 'on' }];
+    const after = tried(applyEdits(line, edits), wishes);
+    if (!after) return;
+    const usually = after.headroom.peak - after.dbfs - (before.headroom.peak - before.dbfs);
+    const isStated = before.dbfs - before.reads['as-set'].known < WORTH;
+    offer(label, edits, isStated ? LOW_CUT_NOTE : `${LOW_CUT_NOTE}. ${NOT_STATED}`);
+    if (!isStated) remedies.at(-1)!.usually = usually;
   };
   const kind = sourceKind(line.source.kind);
   const { junctions } = lineCircuit(asDrawn(line));
@@ -130,17 +141,18 @@ export function noiseRemedies(
     `EIN ${QUIET_PREAMPLIFIER} dBu at 150 Ω, about the best made`.replace('-', '−'),
     false,
   );
-  for (const { part, choice, label } of lowCuts(line))
-    offer(label, [{ do: 'choose', part, choice, value: 'on' }], LOW_CUT_NOTE);
+  lowCuts(line).forEach(offerLowCut);
   return remedies.filter(isWorth).sort((a, b) => b.gainsA + b.peak - (a.gainsA + a.peak));
 }
 
 /** Less than this is not worth a change, in dB. */
 const WORTH: Decibels = 0.5;
-const isWorth = ({ gains, gainsA, peak }: NoiseRemedy): boolean => Math.max(gains, gainsA, peak) >= WORTH;
+const isWorth = ({ gains, gainsA, peak, usually = 0 }: NoiseRemedy): boolean =>
+  Math.max(gains, gainsA, peak, usually) >= WORTH;
 
 const LOW_CUT_NOTE =
   '12 dB an octave below its frequency: not for what lives down there, such as bass, organ, drums and the sea';
+const NOT_STATED = 'How much this room rumbles is not known until it is stated by octaves';
 
 /** Low cuts that are there and off, the nearest to the source first. */
 function lowCuts(line: Line): { part: 'source' | 'inlet'; choice: (typeof LOW_CUTS)[number]; label: string }[] {

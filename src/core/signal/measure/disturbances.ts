@@ -3,6 +3,7 @@ import { HISS, observer, VOICE, type Features } from './features';
 import { BANDS, FRAME, framesPerSecond, type Frames } from './frames';
 import type { Quiet, Span } from './quiet';
 import type { Segments } from './spectrum';
+import { rateOf } from './ticking';
 import { plural } from '../../units';
 
 /** What is no noise floor, by what it is. */
@@ -15,10 +16,11 @@ export const DISTURBANCES = {
   'intermittent-hum': 'hum that comes and goes',
   music: 'music',
   birds: 'birds',
-  speech: 'somebody speaking or playing',
+  speech: 'somebody speaking, playing or busy nearby',
   machine: 'something that was switched on or off',
+  ticking: 'ticking at a steady rate',
   crackle: 'crackle',
-  event: 'single sounds, such as a door, a cough or a car',
+  event: 'single sounds, such as a door, a cough, a car or a wave',
 } as const;
 export type DisturbanceName = keyof typeof DISTURBANCES;
 
@@ -46,7 +48,7 @@ export function disturbancesOf(
   clickFrames: readonly number[],
 ): Disturbance[] {
   const clicks = clicksOf(quiet, clickFrames, frames.seconds);
-  if (quiet.others.length === 0) return clicks;
+  if (quiet.others.length === 0) return withTicking(clicks, clickFrames, frames.seconds);
   const see = observer(frames, quiet, segments, samplesPerFrame, clickFrames);
   const all = see(quiet.others);
   const everywhere =
@@ -62,7 +64,20 @@ export function disturbancesOf(
     };
   });
   // A gain that jumps clicks by itself.
-  return joined([...named, ...(everywhere ? [] : clicks)].sort((a, b) => a.from - b.from)).slice(0, MOST_TOLD);
+  const found = joined([...named, ...(everywhere ? [] : clicks)].sort((a, b) => a.from - b.from));
+  return withTicking(found, clickFrames, frames.seconds).slice(0, MOST_TOLD);
+}
+
+/** Clicks of which one follows the other at a steady rate are no bad contact. */
+function withTicking(found: Disturbance[], clickFrames: readonly number[], seconds: Seconds): Disturbance[] {
+  const crackles = found.filter(({ code }) => code === 'crackle');
+  const every = rateOf(
+    clickFrames.map((frame) => frame * seconds).filter((at) => crackles.some(({ from, to }) => at >= from && at < to)),
+  );
+  if (every === undefined) return found;
+  return found.map((each) =>
+    each.code === 'crackle' ? { ...each, code: 'ticking', evidence: `one click every ${every.toFixed(2)} s` } : each,
+  );
 }
 
 /** Clicks so short that no frame stands out. */
@@ -181,6 +196,7 @@ function evidenceOf(code: DisturbanceName, own: Features): string {
       return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${plural(syllables, 'time')}`;
     case 'machine':
       return `${decibels(Math.max(...bands))} over the rest in its loudest band, and even`;
+    case 'ticking':
     case 'crackle':
       return `${clicks || 1} ${clicks > 1 ? 'clicks' : 'click'}`;
     case 'event':

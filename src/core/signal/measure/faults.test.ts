@@ -137,12 +137,15 @@ describe('clicks at a steady rate are no bad contact', () => {
     const reading = read(clicking(every(seconds)));
     expect(codes(reading)).toContain('ticking');
     expect(codes(reading)).not.toContain('crackle');
+    expect(new Set(reading.disturbances.map(({ code }) => code))).toEqual(new Set(['ticking']));
     expect(reading.patterns.find(({ code }) => code === 'ticking')!.evidence).toContain(
-      `one every ${seconds.toFixed(2)} s`,
+      `one click every ${seconds.toFixed(2)} s`,
     );
     // A room sounds on for a while after each: four a second leave nothing of it alone.
-    if (seconds < 0.5) expect(reading.reasons.map(({ code }) => code)).toEqual(['crackle']);
-    else expect(Math.abs(reading.floorDbfs! + 70)).toBeLessThan(0.5);
+    if (seconds < 0.5) {
+      expect(reading.reasons.map(({ code }) => code)).toEqual(['ticking']);
+      expect(reading.reasons[0].text).toMatch(/every 0.25 s.*Stop the clock/);
+    } else expect(Math.abs(reading.floorDbfs! + 70)).toBeLessThan(0.5);
   });
 
   test('a beat that was missed is no matter; five clicks say nothing of a rate', () => {

@@ -1,6 +1,5 @@
 import type { Dbfs, Decibels, Hertz, Seconds } from '../../units';
 import { ofPeak, ofPower } from './decibels';
-import { FRAME } from './frames';
 import type { Pattern, Seen } from './pattern';
 import { isConstant } from './levels';
 import { powerIn } from './spectrum';
@@ -21,46 +20,27 @@ const CRACKLES = 3;
 
 const level = (dbfs: number): string => `${dbfs.toFixed(1).replace('-', '−')} dBFS`;
 
-/** So many clicks say whether they come at a steady rate, and they miss it by less than a frame at either end. */
-const [STEADY, MISSES]: [number, Seconds] = [6, 2 * FRAME];
-
-/** The time from one click to the next where it is the same throughout; a few may be missing. */
-function rateOf(clicks: readonly Seconds[]): Seconds | undefined {
-  // One that goes on over two frames is one.
-  const times = clicks.filter((at, n) => n === 0 || at - clicks[n - 1] > 2.5 * FRAME);
-  if (times.length < STEADY) return undefined;
-  const gaps = times.slice(1).map((at, n) => at - times[n]);
-  const usual = gaps.toSorted((a, b) => a - b)[gaps.length >> 1];
-  if (usual < 5 * FRAME) return undefined;
-  const whole = gaps.map((gap) => Math.round(gap / usual));
-  const every = (times.at(-1)! - times[0]) / whole.reduce((sum, count) => sum + count, 0);
-  const isSteady = gaps.every((gap, n) => whole[n] > 0 && Math.abs(gap - whole[n] * every) <= MISSES);
-  const missing = whole.filter((count) => count > 1).length;
-  return isSteady && missing <= gaps.length / 4 ? every : undefined;
-}
-
 /** What is wrong with the recording itself. */
 export function faultsOf(seen: Seen): Pattern[] {
   const { levels, frame: seconds, floor, word, disturbances, density, slope, mains, tones } = seen;
   const found: Pattern[] = [];
   // Voices and doors click too: only what is crackle by itself counts.
-  const clickFrames = levels.clickFrames.filter((frame) =>
+  const clicks = levels.clickFrames.filter((frame) =>
     disturbances.some(({ code, from, to }) => code === 'crackle' && frame * seconds >= from && frame * seconds < to),
-  );
-  const clicks = clickFrames.length;
-  const every = rateOf(clickFrames.map((frame) => frame * seconds));
-  if (every !== undefined)
+  ).length;
+  const ticking = disturbances.find(({ code }) => code === 'ticking');
+  if (ticking)
     found.push({
       code: 'ticking',
       what: 'clicks at a steady rate',
       usually: 'a clock or a metronome in the room; digital devices that do not run on one clock; a telephone or radio',
-      evidence: `${clicks} clicks, one every ${every.toFixed(2)} s`,
+      evidence: ticking.evidence,
     });
-  else if (clicks >= CRACKLES)
+  if (clicks >= CRACKLES)
     found.push({
       code: 'crackle',
       what: 'crackle',
-      usually: 'a bad contact or joint, a dirty plug, a failing capsule or damp in it',
+      usually: 'a bad contact or joint, a dirty plug, a failing capsule or damp in it; rain or a fire sounds like it',
       evidence: `${clicks} clicks`,
     });
   const { zeros, held } = levels.dropouts;

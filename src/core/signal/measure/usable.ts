@@ -48,7 +48,7 @@ const CALM = 0.6;
 export function restOf({ taken, others }: Quiet, disturbances: readonly Disturbance[], spoilt: Uint8Array): Span[] {
   const count = taken.length;
   if (others.length === 0 && !spoilt.includes(1)) return count ? [{ from: 0, to: count }] : [];
-  const least = disturbances.every(({ code }) => code === 'crackle') ? 0.1 : PIECE;
+  const least = disturbances.every(({ code }) => code === 'crackle' || code === 'ticking') ? 0.1 : PIECE;
   const pieces: Span[] = [];
   for (let n = 0; n < count; n++) {
     if (taken[n] || spoilt[n]) continue;
@@ -77,7 +77,9 @@ const INSTEAD: Record<DisturbanceName, string> = {
   birds: 'Close windows or record at another time.',
   speech: 'Record again with everybody quiet.',
   machine: 'Find what runs; record once with it and once without.',
-  crackle: 'Move plugs and cable one by one until you hear which; change it and record again.',
+  ticking: 'Stop the clock, the metronome or what else ticks, and record again.',
+  crackle:
+    'Move plugs and cable one by one until you hear which; change it and record again. If it was rain or a fire, record without it.',
   event: 'Record again.',
 };
 
