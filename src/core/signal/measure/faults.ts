@@ -1,4 +1,4 @@
-import type { Dbfs, Decibels, Hertz, Seconds } from '../../units';
+import type { Dbfs, Decibels, Hertz } from '../../units';
 import { ofPeak, ofPower } from './decibels';
 import type { Pattern, Seen } from './pattern';
 import { isConstant } from './levels';
