@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { memo } from 'react';
+import { memo, useDeferredValue } from 'react';
 import { VERDICT_ORDER, verdictOf, type Verdict } from '@/core/check';
 import type { Section } from '@/core/rig';
 import type { Overdrawn } from '@/core/kit';
@@ -31,8 +31,18 @@ interface Entry {
   open: () => void;
 }
 
-/** Everything that speaks against this rig, worst first; what is Clear is counted, not told. */
+/**
+ * Everything that speaks against this rig, worst first; what is Clear is counted, not told. The sheet comes first where a
+ * switch was pressed: this is drawn after it.
+ */
 export const Overview = memo(function Overview(props: Props) {
+  const sections = useDeferredValue(props.sections);
+  const solution = useDeferredValue(props.solution);
+  const over = useDeferredValue(props.over);
+  return <Problems {...props} {...{ sections, solution, over }} />;
+});
+
+const Problems = memo(function Problems(props: Props) {
   const entries = entriesOf(props);
   const count = (verdict: Verdict) => entries.filter((entry) => entry.verdict === verdict).length;
   const lines = props.sections.reduce((sum, { lines: own }) => sum + own.length, 0);

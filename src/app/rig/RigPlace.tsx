@@ -39,6 +39,14 @@ interface Props {
   removed?: string;
 }
 
+/** The same object as long as it holds the same. */
+function useSame<T extends object>(now: T): T {
+  const [before, setBefore] = useState(now);
+  if (JSON.stringify(before) === JSON.stringify(now)) return before;
+  setBefore(now);
+  return now;
+}
+
 /** The Rig place: every line under its switch, and why the selected one has its verdict. */
 export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }: Props) {
   const rig = useRig(saved);
@@ -52,6 +60,7 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
   const actions = useRigActions({ rig, view, tips, rigId: saved.id, kit });
   const reading = useProbe(worker, solution.document, lineId ?? '', tips);
   const { visible, counts } = useMemo(() => view.shownLines(solution), [view, solution]);
+  const counted = useSame(counts);
   const [closed, setClosed] = useState(true);
   const close = useCallback(() => setClosed(true), []);
   const row = useMemo(
@@ -184,7 +193,7 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
             menu={menu}
             revision={revision}
             saving={saving}
-            counts={counts}
+            counts={counted}
             shown={view.shown}
             onShow={view.toggleShown}
             search={view.search}

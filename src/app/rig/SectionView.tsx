@@ -11,7 +11,9 @@ import type { Device, DeviceInlet, SwitchGroup } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
 import { slotId } from './Carrying';
 import { GroupHeader } from './GroupHeader';
-import { LineRow, type RowActions } from './LineRow';
+import { farRows } from './FarRow';
+import { LineRow } from './LineRow';
+import type { RowActions } from './row';
 import type { Probe } from './useRigCheck';
 
 /** What one row shows: plain values, so that a row that shows the same is not drawn again. */
@@ -42,6 +44,8 @@ interface SectionProps {
   selectedLine?: string;
   picking: boolean;
   room: number;
+  /** How many of its rows are drawn before anybody knows what is in sight. */
+  first: number;
 }
 
 /** One switch with its lines; drawn again only if something it shows has changed. */
@@ -62,11 +66,12 @@ export const SectionView = memo(function SectionView(props: SectionProps) {
         onFeed={props.onFeed}
       />
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-          {rows.map((row) => (
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, ...farRows }}>
+          {rows.map((row, n) => (
             <LineRow
               key={row.id}
               {...row}
+              first={n < props.first}
               selected={row.id === selectedLine}
               room={room}
               picking={picking}

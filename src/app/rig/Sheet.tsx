@@ -13,7 +13,9 @@ import type { GroupResult } from '@/core/rigcheck';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { fileDrop } from '@/ui/files/fileDropped';
 import { Carrying } from './Carrying';
-import { NAME_WIDTH, VERDICT_WIDTH, type RowActions } from './LineRow';
+import { NAME_WIDTH, VERDICT_WIDTH } from './LineRow';
+import type { RowActions } from './row';
+import { FIRST_ROWS, NearProvider } from './near';
 import { SectionView, type Row } from './SectionView';
 import { groupKey, type Probe, type Solution } from './useRigCheck';
 
@@ -74,6 +76,7 @@ export const Sheet = memo(function Sheet(props: Props) {
   const wide = useMediaQuery(useTheme().breakpoints.up('md'));
   const room = wide ? Math.max(width - NAME_WIDTH - VERDICT_WIDTH, 160) : Math.max(width - 16, 160);
   const selectedLine = selection && 'line' in selection ? selection.line : undefined;
+  let before = 0;
   return (
     <Box
       ref={holder}
@@ -83,36 +86,41 @@ export const Sheet = memo(function Sheet(props: Props) {
       {...drop}
       sx={{ gridArea: 'sheet', overflowY: { md: 'auto' }, minWidth: 0 }}
     >
-      <Carrying sections={sections} onMove={onMove} onReorder={onReorder}>
-        {sections.map(({ device, group, lines, free }) => {
-          const shown = lines.filter(({ line }) => visible.has(line.id));
-          if (filtered && shown.length === 0) return null;
-          const key = groupKey(device.id, group?.id ?? '');
-          const holds = shown.some(({ line }) => line.id === selectedLine);
-          return (
-            <SectionView
-              key={key}
-              device={device}
-              group={group}
-              rows={shown.map((path) => rowOf(path, device, solution, marked.includes(path.line.id)))}
-              free={filtered ? [] : free}
-              result={solution.groups.get(key)}
-              options={solution.feeds.get(key)}
-              objecting={objectingText(lines, solution.groups.get(key))}
-              chosen={Boolean(
-                selection && 'device' in selection && selection.device === device.id && selection.group === group?.id,
-              )}
-              selectedLine={holds ? selectedLine : undefined}
-              tips={holds ? tips : undefined}
-              room={room}
-              picking={picking}
-              actions={actions}
-              onGroup={onGroup}
-              onFeed={onFeed}
-            />
-          );
-        })}
-      </Carrying>
+      <NearProvider scroller={wide ? holder : undefined} rows={visible.size}>
+        <Carrying sections={sections} onMove={onMove} onReorder={onReorder}>
+          {sections.map(({ device, group, lines, free }) => {
+            const shown = lines.filter(({ line }) => visible.has(line.id));
+            if (filtered && shown.length === 0) return null;
+            const key = groupKey(device.id, group?.id ?? '');
+            const first = Math.max(0, FIRST_ROWS - before);
+            before += shown.length;
+            const holds = shown.some(({ line }) => line.id === selectedLine);
+            return (
+              <SectionView
+                key={key}
+                device={device}
+                group={group}
+                rows={shown.map((path) => rowOf(path, device, solution, marked.includes(path.line.id)))}
+                free={filtered ? [] : free}
+                result={solution.groups.get(key)}
+                options={solution.feeds.get(key)}
+                objecting={objectingText(lines, solution.groups.get(key))}
+                chosen={Boolean(
+                  selection && 'device' in selection && selection.device === device.id && selection.group === group?.id,
+                )}
+                selectedLine={holds ? selectedLine : undefined}
+                tips={holds ? tips : undefined}
+                room={room}
+                first={first}
+                picking={picking}
+                actions={actions}
+                onGroup={onGroup}
+                onFeed={onFeed}
+              />
+            );
+          })}
+        </Carrying>
+      </NearProvider>
       {filtered && visible.size === 0 && (
         <Typography variant="body1" sx={{ p: 3 }} color="textSecondary">
           No line matches this filter.

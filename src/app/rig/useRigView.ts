@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { VERDICT_ORDER, type Finding, type LineResult, type Verdict } from '@/core/check';
 import { CONNECTORS, kindAt, type PartRef } from '@/core/gear';
 import { sections as sectionsOf, type RigDocument } from '@/core/rig';
@@ -58,20 +58,23 @@ export function useRigView(document: RigDocument, asked?: string) {
   /** Lines for what is done to several at once, in the order of the sheet; those that are gone are not among them. */
   const marked = useMemo(() => order.filter((id) => picked.has(id)), [order, picked]);
   const markOnly = useCallback((ids: readonly string[]) => setPicked(new Set(ids)), []);
+  // Every row is given this: it stays the same while lines change, and looks here.
+  const orderNow = useRef(order);
+  useEffect(() => {
+    orderNow.current = order;
+  }, [order]);
   /** One more, or one less; with `through` all from the last one to this. */
-  const mark = useCallback(
-    (id: string, through: boolean) => {
-      const [from, to] = [order.indexOf(lastPicked.current ?? id), order.indexOf(id)].sort((a, b) => a - b);
-      lastPicked.current = id;
-      setPicked((before) => {
-        const next = new Set(before);
-        if (through) for (const each of order.slice(Math.max(from, 0), to + 1)) next.add(each);
-        else if (!next.delete(id)) next.add(id);
-        return next;
-      });
-    },
-    [order],
-  );
+  const mark = useCallback((id: string, through: boolean) => {
+    const now = orderNow.current;
+    const [from, to] = [now.indexOf(lastPicked.current ?? id), now.indexOf(id)].sort((a, b) => a - b);
+    lastPicked.current = id;
+    setPicked((before) => {
+      const next = new Set(before);
+      if (through) for (const each of now.slice(Math.max(from, 0), to + 1)) next.add(each);
+      else if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  }, []);
   const clearMarks = useCallback(() => {
     setPicked(new Set());
     setPicking(false);

@@ -1,0 +1,83 @@
+'use client';
+
+import AddIcon from '@mui/icons-material/Add';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import { JOINT, type Columns } from '@/ui/strip/geometry';
+import type { RowActions } from './row';
+
+interface LabelsProps {
+  grid: Columns;
+  id: string;
+  links: string;
+  selected: boolean;
+  actions: RowActions;
+}
+
+/** The names above the rails: press one to see and change that link, + to put one in between. */
+export function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
+  const names = links ? links.split('\n') : [];
+  return (
+    <>
+      {names.map((name, n) => {
+        const { x, width } = grid.link(n);
+        return (
+          <ButtonBase
+            key={n}
+            onClick={(event) => {
+              event.stopPropagation();
+              actions.select(id, n);
+            }}
+            tabIndex={selected ? 0 : -1}
+            title={`${name}: details`}
+            sx={{
+              position: 'absolute',
+              left: x + (selected ? 8 : 0),
+              width: width - (selected ? 16 : 0),
+              // On a phone it reaches down over the rails, where nothing else is pressed unless the line is selected.
+              top: { xs: 0, md: 'auto' },
+              bottom: { md: 0 },
+              height: { xs: 44, md: 18 },
+              display: { xs: 'flex', md: 'block' },
+              alignItems: selected ? 'center' : 'flex-start',
+              fontFamily: 'inherit',
+              fontSize: '0.75rem',
+              color: 'text.secondary',
+              whiteSpace: 'nowrap',
+              overflow: 'hidden',
+              textOverflow: 'ellipsis',
+              '&:hover': { color: 'primary.main', textDecoration: 'underline' },
+              '&:focus-visible': { outlineOffset: -2 },
+            }}
+          >
+            {name}
+          </ButtonBase>
+        );
+      })}
+      {selected &&
+        Array.from({ length: names.length + 1 }, (_, n) => (
+          <IconButton
+            key={`+${n}`}
+            size="small"
+            aria-label={`Add a link ${n === 0 ? 'after the source' : n === names.length ? 'before the inlet' : `after link ${n}`}`}
+            onClick={(event) => {
+              event.stopPropagation();
+              actions.insert(id, n, event.currentTarget);
+            }}
+            sx={{
+              position: 'absolute',
+              left: grid.junction(n) + JOINT / 2 - 9,
+              bottom: 0,
+              // For a thumb, about the same middle.
+              width: { xs: 44, md: 18 },
+              height: { xs: 44, md: 18 },
+              ml: { xs: '-13px', md: 0 },
+              p: 0,
+            }}
+          >
+            <AddIcon sx={{ fontSize: 14 }} />
+          </IconButton>
+        ))}
+    </>
+  );
+}
