@@ -16,7 +16,7 @@ export function useFocusOf(focusedRef: RefObject<boolean>, row: RefObject<HTMLEl
 }
 
 /** So that the keyboard, the browser's search and whoever reads aloud come to a line that is out of sight. */
-export function FarRow({ id, name, inlet, result, unsolved, actions, keep, focusedRef }: DrawnProps) {
+export function FarRow({ id, name, inlet, marked, result, unsolved, actions, keep, focusedRef }: DrawnProps) {
   const row = useRef<HTMLLIElement>(null);
   useFocusOf(focusedRef, row);
   useEffect(() => keep(row.current), [keep]);
@@ -25,9 +25,7 @@ export function FarRow({ id, name, inlet, result, unsolved, actions, keep, focus
       <button type="button" data-name aria-pressed={false} onClick={() => actions.select(id)}>
         {name}
       </button>
-      <span>
-        {result?.verdict ?? (unsolved ? 'No result' : '…')} · {inlet}
-      </span>
+      {[result?.verdict ?? (unsolved ? 'No result' : '…'), inlet, ...(marked ? ['marked'] : [])].join(' · ')}
     </li>
   );
 }
@@ -38,14 +36,14 @@ export const farRows = {
     display: 'flex',
     justifyContent: 'space-between',
     alignItems: 'center',
-    minHeight: 72,
+    minHeight: { xs: 132, md: 68 },
     pl: 3.5,
     pr: 1.5,
     fontSize: '0.8125rem',
     borderBottom: 1,
     borderColor: 'divider',
     contentVisibility: 'auto',
-    containIntrinsicSize: 'auto 72px',
+    containIntrinsicSize: { xs: 'auto 132px', md: 'auto 68px' },
     scrollMarginTop: 48,
   },
   '& > .far > button': {

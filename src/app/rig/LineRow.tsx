@@ -21,7 +21,7 @@ export const VERDICT_WIDTH = 104;
 /** One line of the sheet; far from what is in sight its name and verdict alone. */
 export const LineRow = memo(function LineRow(props: RowProps) {
   const { near, keep } = useNear(props.first);
-  const whole = near || props.selected || props.marked;
+  const whole = near || props.selected;
   /** The keyboard was in it when it was drawn otherwise. */
   const focusedRef = useRef(false);
   return whole ? <WholeRow {...props} {...{ keep, focusedRef }} /> : <FarRow {...props} {...{ keep, focusedRef }} />;
@@ -73,7 +73,7 @@ function WholeRow(props: DrawnProps) {
         opacity: isDragging ? 0.6 : 1,
         zIndex: isDragging ? 3 : undefined,
         contentVisibility: 'auto',
-        containIntrinsicSize: 'auto 72px',
+        containIntrinsicSize: { xs: 'auto 132px', md: 'auto 68px' },
         scrollMarginTop: 48,
         '&:hover .grip, &:focus-within .grip': { opacity: 1 },
       }}
@@ -83,6 +83,18 @@ function WholeRow(props: DrawnProps) {
         wants={result ? wants(result) : ' '}
         grip={setActivatorNodeRef}
       />
+      <RowDrawing {...{ id, inlet, links, result, unsolved, selected, room, tips, actions }} />
+    </Box>
+  );
+}
+
+type Drawing = Omit<RowProps, 'name' | 'marked' | 'picking' | 'first'>;
+
+/** Its strip and its verdict: they stay as they are while lines are carried past. */
+const RowDrawing = memo(function RowDrawing(props: Drawing) {
+  const { id, inlet, links, result, unsolved, selected, room, tips, actions } = props;
+  return (
+    <>
       <Box
         sx={{ gridArea: 'strip', minWidth: 0, minHeight: 67, pb: { xs: 1, md: 0 }, px: { xs: 1, md: 0 } }}
         onClick={() => selected || actions.select(id)}
@@ -120,9 +132,9 @@ function WholeRow(props: DrawnProps) {
           {inlet}
         </Typography>
       </Box>
-    </Box>
+    </>
   );
-}
+});
 
 /** What the source lives on, in a few words. */
 function wants({ readings }: LineResult): string {

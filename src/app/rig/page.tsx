@@ -12,9 +12,9 @@ export const metadata: Metadata = { title: 'Rig' };
 export const dynamic = 'force-dynamic';
 
 /** Longest that the page waits for its verdicts, in milliseconds; what takes longer is computed in the browser. */
-const WAITS = 800;
+const WAITS = 1200;
 /** Most lines whose verdicts come with the page. */
-const MOST = 128;
+const MOST = 512;
 
 export default onStore(
   async (

@@ -5,6 +5,8 @@ import { useHotkeys } from 'react-hotkeys-hook';
 
 /** What lies over a page and has the keys to itself. */
 const OVER = '[role="dialog"][aria-modal="true"], [role="menu"], [role="listbox"]';
+/** What text is typed or chosen in; a box to tick is none. */
+const FIELD = 'input:not([type="checkbox"], [type="radio"]), textarea, select';
 /** What does something of its own on Space and Enter. */
 const CONTROL = 'button, a, input, select, textarea, summary, [role="tab"], [role="checkbox"], [role="option"]';
 
@@ -39,7 +41,10 @@ export function useShortcut(
     },
     {
       preventDefault: instead,
-      ignoreEventWhen: (event) => isOver(event) || (leavesControls && isWithin(event, CONTROL)),
+      // The package would leave boxes to tick alone, too: with the keyboard on one of them every shortcut was dead.
+      enableOnFormTags: true,
+      ignoreEventWhen: (event) =>
+        isWithin(event, FIELD) || isOver(event) || (leavesControls && isWithin(event, CONTROL)),
     },
     again,
   );
