@@ -1,7 +1,7 @@
 import type { LineResult } from '../check';
 import { withFloor, type Floor } from '../check/floor';
-import { rigPath, schoolsOf, type RigDocument } from '../rig';
-import { roomOf } from '../rig/places';
+import { rigPath, rigPaths, schoolsOf, type RigDocument, type RigPath } from '../rig';
+import { roomAround } from '../rig/places';
 import type { Judge } from '../rigcheck/judging';
 import { checkRig, type RigResult } from '../rigcheck';
 import { peakTargetOf } from '../schools';
@@ -14,18 +14,25 @@ export type Floors = Readonly<Record<string, Floor>>;
 export type FirstResult = Pick<RigResult, 'lines' | 'unsolved' | 'groups'>;
 
 /** The noise floor of a line, where it is known: measured, or from a room that was stated octave by octave. */
-export function floorOf(document: RigDocument, id: string, floors: Floors): Floor | undefined {
-  if (floors[id]) return floors[id];
-  const room = roomOf(document, id);
-  const path = room && 'bands' in room ? rigPath(document, id) : undefined;
-  if (!path) return undefined;
+export const floorOf = (document: RigDocument, id: string, floors: Floors): Floor | undefined =>
+  floors[id] ?? (anyStated(document) ? predicted(document, rigPath(document, id)) : undefined);
+
+/** Whether any room is known well enough to say what is recorded of it. */
+const anyStated = ({ locations }: RigDocument): boolean =>
+  locations?.some(({ roomBands }) => roomBands?.length) ?? false;
+
+function predicted(document: RigDocument, path: RigPath | undefined): Floor | undefined {
+  const room = path && roomAround(document, path.source);
+  if (!room || !('bands' in room)) return undefined;
   const budget = noiseBudget(path.line, { target: peakTargetOf(schoolsOf(document)), room });
   return 'reason' in budget ? undefined : { dbfs: knownOf(budget), from: 'predicted' };
 }
 
 /** A rig judged as `judge` does, with what is known of its noise floors. */
 export function heardRig(document: RigDocument, floors: Floors, judge: Judge): RigResult {
+  // Followed once for all lines: each by itself would be looked up in the whole rig again.
+  const paths = new Map(anyStated(document) ? rigPaths(document).map((path) => [path.line.id, path]) : []);
   return checkRig(document, (line, schools): LineResult =>
-    withFloor(judge(line, schools), schools, floorOf(document, line.id, floors)),
+    withFloor(judge(line, schools), schools, floors[line.id] ?? predicted(document, paths.get(line.id))),
   );
 }

@@ -56,7 +56,18 @@ interface Index {
 export const inletName = (device: Device, inlet: Part & { id: string }): string =>
   `${device.name}, ${inlet.name ?? (/^\d+$/.test(inlet.id) ? `inlet ${inlet.id}` : inlet.id)}`;
 
+/** What documents are looked up in. They are never changed in place: whoever changes one makes another. */
+const indices = new WeakMap<RigDocument, Index>();
+
 function indexOf(document: RigDocument): Index {
+  const known = indices.get(document);
+  if (known) return known;
+  const index = indexed(document);
+  indices.set(document, index);
+  return index;
+}
+
+function indexed(document: RigDocument): Index {
   const hanging = new Map<string, RigLine[]>();
   const hang = (on: string, line: RigLine) => hanging.set(on, [...(hanging.get(on) ?? []), line]);
   const names = new Map<string, string>();

@@ -8,12 +8,15 @@ import { inletKey } from '../gear';
 /** From one place to another on foot, where nobody knows how far it is (assumed). */
 export const WALK: Seconds = 45;
 
+/** The noise of a place as it was stated: in dB(A), or by octaves. */
+type StatedRoom = { level: DbSpl } | { bands: readonly RoomBand[] };
+
 /** The noise of the place where a line's source stands; undefined where nobody has stated it. */
-export function roomOf(
-  document: RigDocument,
-  line: string,
-): { level: DbSpl } | { bands: readonly RoomBand[] } | undefined {
-  const source = rigPath(document, line)?.source;
+export const roomOf = (document: RigDocument, line: string): StatedRoom | undefined =>
+  roomAround(document, rigPath(document, line)?.source);
+
+/** The same of the line that the source is on. */
+export function roomAround(document: RigDocument, source: string | undefined): StatedRoom | undefined {
   const at = document.lines.find(({ id }) => id === source)?.location;
   const location = document.locations?.find(({ id }) => id === at);
   if (location?.roomBands?.length) return { bands: location.roomBands };
