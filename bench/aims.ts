@@ -159,13 +159,10 @@ async function pages(): Promise<void> {
 const WHY: [says: RegExp, why: string][] = [
   [/^Operating point/, 'half of its time goes into writing the equations'],
   [/^Demo rig/, 'most of it follows plugging and switching over time, some 13,000 steps'],
-  [
-    /^(Two minutes|An hour)/,
-    'levels, spectra and a dozen disturbances in one thread; where it goes has not been measured again',
-  ],
+  [/^(Two minutes|An hour)/, 'in one thread; half of it is the spectra, a sixth the levels'],
   [/^Whole check|^First run sheet/, 'circuits are followed over time'],
-  [/^512 lines/, 'every row is in the page, and verdicts come with it up to 128 lines only'],
-  [/^Switch to repainted/, 'where it goes has not been measured yet'],
+  [/^512 lines/, 'rows out of sight have two elements each, so that keyboard and search find them'],
+  [/^Switch to repainted/, 'nearly all of it is drawing; solving what changed takes some 20 ms'],
   [/^Kit opened/, 'its grid is drawn in the browser alone'],
   [/held up/, 'the browser goes through every component of the page once (hydration)'],
   [/scripts/, 'framework and component library alone are about 240 kB'],
