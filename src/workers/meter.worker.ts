@@ -30,12 +30,17 @@ interface Measuring {
 let measuring: Measuring | undefined;
 let told = 0;
 
-/** A browser that cannot have them reads recordings by the plain ones, and takes twice as long. */
+/** Longest that a recording waits for its transforms, in milliseconds (assumed). */
+const WAITS = 5000;
+/** A browser that cannot have them, or not soon, reads recordings by the plain ones, and takes twice as long. */
 let transforms: Transforms | undefined;
-const loaded = loadPffft().then(
-  (pffft) => (transforms = pffftTransforms(pffft)),
-  () => undefined,
-);
+const loaded = Promise.race([
+  loadPffft().then(
+    (pffft) => (transforms = pffftTransforms(pffft)),
+    () => undefined,
+  ),
+  new Promise((waited) => setTimeout(waited, WAITS)),
+]);
 
 function begin(rate: number, channels: number, expected?: number) {
   measuring = {

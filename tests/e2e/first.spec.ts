@@ -27,6 +27,9 @@ test('what came with the page is what the browser computes, and a change goes on
   await page.goto(`/rig?rig=${rig}`);
   const told = () => page.locator('[data-line]').allInnerTexts();
   await expect(row(page, 'Trio, pair A left')).toContainText('Clear');
+  // Those that were out of sight are drawn whole once the page can be used.
+  const whole = page.getByRole('checkbox', { name: /^Mark /, includeHidden: true });
+  await expect(whole).toHaveCount(await page.locator('[data-line]').count());
   const first = await told();
   // The settings of the switches come from the worker: then it has computed the lines too.
   await expect(page.getByText(/^OK for every line|^No setting suits/).first()).toBeVisible();

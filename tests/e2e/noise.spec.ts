@@ -97,6 +97,10 @@ test('recordings are read by transforms that are loaded, and all the same where 
   expect(answers).toEqual([200]);
   await page.route(TRANSFORMS, (route) => route.abort());
   expect(await read()).toBe(quick);
+  // Asked for, and never answered.
+  await page.unroute(TRANSFORMS);
+  await page.route(TRANSFORMS, () => undefined);
+  expect(await read()).toBe(quick);
   expect(answers).toEqual([200]);
 });
 
