@@ -5,7 +5,6 @@ import { SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable'
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { memo, useMemo } from 'react';
-import type { LineResult } from '@/core/check';
 import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { Device, DeviceInlet, SwitchGroup } from '@/core/rig';
 import type { FeedName } from '@/core/standards/feeds';
@@ -13,20 +12,8 @@ import { slotId } from './Carrying';
 import { GroupHeader } from './GroupHeader';
 import { farRows } from './FarRow';
 import { LineRow } from './LineRow';
-import type { RowActions } from './row';
+import type { Row, RowActions } from './row';
 import type { Probe } from './useRigCheck';
-
-/** What one row shows: plain values, so that a row that shows the same is not drawn again. */
-export interface Row {
-  id: string;
-  name: string;
-  inlet: string;
-  /** Names of the links, one a line of text. */
-  links: string;
-  result?: LineResult;
-  unsolved?: string;
-  marked: boolean;
-}
 
 interface SectionProps {
   tips?: Probe;

@@ -14,9 +14,9 @@ import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { fileDrop } from '@/ui/files/fileDropped';
 import { Carrying } from './Carrying';
 import { NAME_WIDTH, VERDICT_WIDTH } from './LineRow';
-import type { RowActions } from './row';
+import type { Row, RowActions } from './row';
 import { FIRST_ROWS, NearProvider } from './near';
-import { SectionView, type Row } from './SectionView';
+import { SectionView } from './SectionView';
 import { groupKey, type Probe, type Solution } from './useRigCheck';
 
 /** What is looked at: one line, one switch, or the whole rig. */

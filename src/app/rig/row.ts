@@ -11,19 +11,23 @@ export interface RowActions {
   probe: (tip: Probe['red']) => void;
 }
 
-/** What a row of the sheet shows and does. */
-export interface RowProps {
+/** What one row shows: plain values, so that a row that shows the same is not drawn again. */
+export interface Row {
   id: string;
   name: string;
   inlet: string;
-  /** Names of the links, one a line of text: cheap to compare. */
+  /** Names of the links, one a line of text. */
   links: string;
   result?: LineResult;
   unsolved?: string;
-  selected: boolean;
-  room: number;
   /** Among those for what is done to several at once. */
   marked: boolean;
+}
+
+/** What a row of the sheet is drawn from. */
+export interface RowProps extends Row {
+  selected: boolean;
+  room: number;
   /** Lines are being marked: the boxes are shown. */
   picking: boolean;
   tips?: Probe;
