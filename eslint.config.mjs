@@ -35,6 +35,9 @@ const allowed = [
   allow: { to: { element: { type: types } } },
 }));
 
+/** Files that are nothing but texts. */
+const TEXTS_BY_THEMSELVES = ['src/ui/help/*erms.ts', 'src/ui/help/keys.ts'];
+
 const config = [
   {
     ignores: ['.next/**', '.mutants/**', 'node_modules/**', 'next-env.d.ts', 'test-results/**', 'playwright-report/**'],
@@ -99,6 +102,22 @@ const config = [
         'error',
         { object: 'Math', property: 'random' },
         { object: 'Date', property: 'now' },
+      ],
+    },
+  },
+  {
+    files: ['src/app/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', '**/texts.ts', 'src/app/api/**', ...TEXTS_BY_THEMSELVES],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'JSXText[value=/[A-Za-z]{2}/]',
+          'JSXAttribute[name.name=/^(label|title|placeholder|helperText|alt|aria-label|heading|note|.*Label)$/] > Literal[value=/[A-Za-z]{2}/]',
+          ':not(BinaryExpression, Property) > Literal[value=/^[A-Z][a-z]+[ ,.…].*[a-z]/]',
+          'Property > Literal.value[value=/^[A-Z][a-z]+[ ,.…].*[a-z]/]',
+          'TemplateElement[value.raw=/[A-Za-z]{3,} (?!infinite)[a-z]{2,}/]',
+        ].map((selector) => ({ selector, message: 'What a person reads stands in texts.ts of this folder.' })),
       ],
     },
   },

@@ -8,10 +8,11 @@ import { loadConventions } from '@/store/conventions';
 import { theStore } from '@/store/database';
 import { StoreTrouble } from '@/store/trouble';
 import { Providers } from '@/ui/Providers';
+import { layout as text } from './texts';
 
 export const metadata: Metadata = {
-  title: { default: 'Inlet Check', template: '%s · Inlet Check' },
-  description: 'Check every microphone line before anything is plugged in.',
+  title: { default: text.inletCheck, template: text.sInletCheck },
+  description: text.checkEveryMicrophoneLineBefore,
 };
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 

@@ -1,11 +1,12 @@
 import Typography from '@mui/material/Typography';
 import { MessagePlace } from '@/ui/shell/MessagePlace';
+import { loading as text } from './texts';
 
 /** While a place is being opened. */
 export default function LoadingPage() {
   return (
-    <MessagePlace title="Opening …">
-      <Typography color="textSecondary">Reading the rig.</Typography>
+    <MessagePlace title={text.opening}>
+      <Typography color="textSecondary">{text.readingTheRig}</Typography>
     </MessagePlace>
   );
 }

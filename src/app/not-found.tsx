@@ -1,11 +1,12 @@
 import Typography from '@mui/material/Typography';
 import { MessagePlace } from '@/ui/shell/MessagePlace';
+import { notFound as text } from './texts';
 
 /** An address that is none of ours, or something that is not there any more. */
 export default function NotFoundPage() {
   return (
-    <MessagePlace title="There is nothing at this address">
-      <Typography>It may have been removed, or there is a typo in the address. Choose a place to go on.</Typography>
+    <MessagePlace title={text.thereIsNothing}>
+      <Typography>{text.itMayHaveBeenRemoved}</Typography>
     </MessagePlace>
   );
 }

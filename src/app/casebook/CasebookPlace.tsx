@@ -13,6 +13,7 @@ import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { SituationPanel } from './SituationPanel';
 import { useShortcut } from '@/ui/shell/useShortcut';
+import { casebookPlace as texts } from './texts';
 
 /** Whether every word of a search is somewhere in a situation. */
 const matches = ({ what, because, verdict, basis }: Situation, words: readonly string[]): boolean => {
@@ -49,13 +50,13 @@ export function CasebookPlace({ rig, name }: { rig: string; name: string }) {
     <PlaceFrame
       here="/rig"
       rig={rig}
-      bar={<BarHeading rig={`Casebook · ${name}`} />}
+      bar={<BarHeading rig={texts.casebookOn(name)} />}
       panel={<SituationPanel key={selected} situation={situation} />}
-      panelLabel="Situation"
+      panelLabel={texts.situation}
       panelWidth={400}
       open={open}
       onClose={() => setOpen(false)}
-      closeLabel="Back to the list"
+      closeLabel={texts.backToTheList}
     >
       <Box
         component="main"
@@ -63,16 +64,15 @@ export function CasebookPlace({ rig, name }: { rig: string; name: string }) {
         tabIndex={-1}
         sx={{ gridArea: 'sheet', minHeight: 0, overflowY: 'auto', px: { xs: 1.5, sm: 2.5 }, py: 2 }}
       >
-        <Typography variant="h1">Casebook</Typography>
+        <Typography variant="h1">{texts.casebook}</Typography>
         <Typography variant="body2" color="textSecondary" sx={{ maxWidth: 640, mt: 0.5 }}>
-          {ALL.length} situations of the trade with the verdict an engineer would give. Every one of them is a test of
-          the check.
+          {texts.situationsOfTheTrade(ALL.length)}
         </Typography>
         <Stack direction="row" spacing={1} useFlexGap sx={{ my: 1.75, flexWrap: 'wrap', alignItems: 'center' }}>
           <TextField
             inputRef={field}
-            label="Search the casebook"
-            placeholder="ribbon 48 V patch"
+            label={texts.searchTheCasebook}
+            placeholder={texts.ribbon48VPatch}
             value={text}
             onChange={(event) => setText(event.target.value)}
             sx={{ width: { xs: '100%', sm: 280 } }}
@@ -94,7 +94,7 @@ export function CasebookPlace({ rig, name }: { rig: string; name: string }) {
         ))}
         {shown.length === 0 && (
           <Typography variant="body1" color="textSecondary" sx={{ py: 3 }}>
-            No situation matches. Try fewer words, such as “lavalier camera”.
+            {texts.noSituationMatchesTryFewer}
           </Typography>
         )}
       </Box>

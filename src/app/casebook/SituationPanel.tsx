@@ -13,6 +13,7 @@ import { ask } from '@/ui/shell/ask';
 import { Strip } from '@/ui/strip/Strip';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { Why } from '@/ui/why/Why';
+import { situationPanel as text } from './texts';
 
 const OF_VERDICTS = SCHOOL_NAMES.filter((name) => SCHOOLS[name].decides === 'verdict');
 
@@ -69,13 +70,13 @@ export function SituationPanel({ situation }: { situation: Situation }) {
         {because}
       </Typography>
       <Typography variant="caption" color="textSecondary" component="p">
-        Basis: {basis}
+        {text.basis(basis)}
       </Typography>
       <Box sx={{ my: 1.5, mx: -1 }}>
         <Strip result={result} room={360} />
       </Box>
       <Button variant="outlined" onClick={() => void openAsRig()} disabled={opening}>
-        Open as a rig
+        {text.openAsARig}
       </Button>
       {failed && (
         <Alert severity="error" sx={{ mt: 1 }}>
@@ -83,9 +84,9 @@ export function SituationPanel({ situation }: { situation: Situation }) {
         </Alert>
       )}
       {others.length > 0 && (
-        <Box component="section" aria-label="What other schools say" sx={{ mt: 2.5 }}>
+        <Box component="section" aria-label={text.whatOtherSchoolsSay} sx={{ mt: 2.5 }}>
           <Typography variant="h3" gutterBottom>
-            What other schools say
+            {text.whatOtherSchoolsSay}
           </Typography>
           {others.map(({ name, value, label, verdict: theirs }) => {
             const on = school?.name === name && school.value === value;
@@ -116,9 +117,9 @@ export function SituationPanel({ situation }: { situation: Situation }) {
           })}
         </Box>
       )}
-      <Box component="section" aria-label="What the check says" sx={{ mt: 2.5 }}>
+      <Box component="section" aria-label={text.whatTheCheckSays} sx={{ mt: 2.5 }}>
         <Typography variant="h3" gutterBottom>
-          What the check says
+          {text.whatTheCheckSays}
         </Typography>
         <Why result={result} onApply={() => undefined} />
       </Box>

@@ -14,6 +14,7 @@ import { LINKS, SOURCES } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { emptyRig, freeId, freeName, newDevice } from '@/core/rig';
 import { USUAL } from '@/core/standards/feeds';
+import { addItemDialog as text } from './texts';
 
 interface Choice {
   group: string;
@@ -26,24 +27,24 @@ interface Choice {
 
 const CHOICES: Choice[] = [
   ...SOURCES.map(({ kind, label, summary, words }): Choice => ({
-    group: 'Sources',
+    group: text.sources,
     label,
     summary,
     words,
     make: (head) => ({ ...head, role: 'source', part: { kind } }),
   })),
   ...LINKS.map(({ kind, label, summary, words }): Choice => ({
-    group: 'Links and supplies',
+    group: text.linksAndSupplies,
     label,
     summary,
     words,
     make: (head) => ({ ...head, role: 'link', part: { kind } }),
   })),
   {
-    group: 'Devices',
-    label: 'Device with inlets',
+    group: text.devices,
+    label: text.deviceWithInlets,
     words: ['mixer', 'desk', 'recorder', 'interface', 'camera', 'console', 'stage box', 'XLR'],
-    summary: 'A recorder, desk, interface, camera or transmitter: its inlets and their switches.',
+    summary: text.aRecorderDeskInterfaceCamera,
     make: (head) => {
       const { inlets, groups } = newDevice(emptyRig('kit'), {
         name: head.name,
@@ -62,9 +63,9 @@ const MOST = 200;
 
 /** Another one like an item that is there: its figures and choices, and nothing of its history. */
 const likeOne = (item: KitItem): Choice => ({
-  group: 'Like one you have',
+  group: text.likeOneYou,
   label: item.name,
-  summary: 'Its figures and choices are copied.',
+  summary: text.itsFiguresAndChoices,
   make: (head) => {
     const { register: _register, ...copy } = structuredClone(item);
     return { ...copy, ...head };
@@ -116,7 +117,7 @@ export function AddItemDialog({
           add();
         }}
       >
-        <DialogTitle>Add to the kit</DialogTitle>
+        <DialogTitle>{text.addToTheKit}</DialogTitle>
         <DialogContent>
           <Stack spacing={2} sx={{ pt: 0.5 }}>
             <Autocomplete
@@ -128,43 +129,39 @@ export function AddItemDialog({
               renderInput={(params) => (
                 <TextField
                   {...params}
-                  label="From the catalogue"
+                  label={text.fromTheCatalogue}
                   autoFocus
                   error={asked && !choice}
-                  helperText={asked && !choice ? 'Choose what it is' : choice?.summary}
+                  helperText={asked && !choice ? text.chooseWhat : choice?.summary}
                 />
               )}
             />
             <TextField
-              label="Name"
+              label={text.name}
               value={name}
               placeholder={choice?.label}
               onChange={(event) => setName(event.target.value)}
               slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
             />
             <TextField
-              label="How many"
+              label={text.howMany}
               value={count}
               onChange={(event) => setCount(event.target.value)}
               error={!valid}
-              helperText={
-                valid
-                  ? 'With # in the name each is an item of its own: cable A # becomes cable A 1, cable A 2 …'
-                  : `1 to ${MOST}`
-              }
+              helperText={valid ? text.withInTheName : `1 to ${MOST}`}
               slotProps={{ htmlInput: { inputMode: 'numeric' } }}
             />
             <Typography variant="caption" color="textSecondary">
-              Typical figures are used until you enter the data sheet.
+              {text.typicalFiguresAreUsedUntil}
             </Typography>
           </Stack>
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose} color="inherit">
-            Cancel
+            {text.cancel}
           </Button>
           <Button type="submit" variant="contained">
-            {wanted > 1 && name.includes('#') ? `Add ${wanted} items` : 'Add item'}
+            {wanted > 1 && name.includes('#') ? text.addItems(wanted) : text.addItem}
           </Button>
         </DialogActions>
       </form>

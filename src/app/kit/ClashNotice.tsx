@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { Clash } from './useKit';
+import { clashNotice as texts } from './texts';
 
 interface Props {
   clash: Clash;
@@ -10,10 +11,10 @@ interface Props {
 /** What was done to one item here and in another tab, and which of the two is to stand. */
 export function ClashNotice({ clash: { name, mine, theirs }, onSettle }: Props) {
   const text = !theirs
-    ? `${name} was removed in another tab; you have changed it here.`
+    ? texts.wasRemovedInAnotherTab(name)
     : mine
-      ? `${name} was changed in another tab too, at the same point.`
-      : `${name} was changed in another tab; you have removed it here.`;
+      ? texts.wasChangedInBothTabs(name)
+      : texts.wasRemovedHereOnly(name);
   return (
     <Alert
       severity="warning"
@@ -26,15 +27,15 @@ export function ClashNotice({ clash: { name, mine, theirs }, onSettle }: Props) 
       action={
         <>
           <Button color="inherit" onClick={() => onSettle('mine')}>
-            {mine ? 'Keep mine' : 'Remove it anyway'}
+            {mine ? texts.keepMine : texts.removeItAnyway}
           </Button>
           <Button color="inherit" onClick={() => onSettle('theirs')}>
-            {theirs ? 'Use the other tab’s version' : 'Remove it here too'}
+            {theirs ? texts.useTheOtherTabsVersion : texts.removeItHereToo}
           </Button>
         </>
       }
     >
-      {text} Nothing is lost until you choose.
+      {texts.nothingIsLostUntilYou(text)}
     </Alert>
   );
 }

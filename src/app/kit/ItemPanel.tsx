@@ -18,6 +18,7 @@ import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import type { Use } from './uses';
 import { kindText } from './KitTable';
 import { uncapital } from '@/core/units/format';
+import { itemPanel as texts } from './texts';
 
 interface Props {
   item: KitItem;
@@ -45,9 +46,9 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         </Typography>
       </Box>
       {open.length > 0 && (
-        <Box component="section" aria-label="Still to find out">
+        <Box component="section" aria-label={texts.stillToFindOut}>
           <Typography variant="h3" component="h3" gutterBottom>
-            Still to find out
+            {texts.stillToFindOut}
           </Typography>
           <Stack spacing={1}>
             {open.map(({ what, leaves }) => (
@@ -70,14 +71,14 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         <CountField key={item.id} value={item.count} onChange={(count) => onChange({ ...item, count })} />
       </Box>
       <TextSave
-        label="Data sheet"
+        label={texts.dataSheet}
         key={`s${item.sheet}`}
         value={item.sheet ?? ''}
         most={300}
         onChange={(sheet) => onChange(withText(item, 'sheet', sheet))}
       />
       <TextSave
-        label="Note"
+        label={texts.note}
         key={`n${item.note}`}
         value={item.note ?? ''}
         most={500}
@@ -85,12 +86,12 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
       />
       {item.role === 'device' ? (
         <Button variant="outlined" onClick={() => setEditing(true)}>
-          Inlets, switches and figures
+          {texts.inletsSwitchesAndFigures}
         </Button>
       ) : (
         <PartEditor
           role={item.role === 'source' ? 'source' : 0}
-          title={item.role === 'source' ? 'Source' : 'Link'}
+          title={item.role === 'source' ? texts.source : texts.link}
           part={item.part}
           kinds={item.role === 'source' ? SOURCES : LINKS}
           unnamed
@@ -98,13 +99,13 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         />
       )}
       <ShopList item={item.id} />
-      <Box component="section" aria-label="Used on">
+      <Box component="section" aria-label={texts.usedOn}>
         <Typography variant="h3" component="h3" gutterBottom>
-          Used on
+          {texts.usedOn}
         </Typography>
         {uses.length === 0 && (
           <Typography variant="body2" color="textSecondary">
-            No rig uses it.
+            {texts.noRigUses}
           </Typography>
         )}
         {uses.map(({ rig, name, places }) => (
@@ -117,13 +118,13 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         ))}
       </Box>
       <Button color="error" sx={{ alignSelf: 'flex-start' }} onClick={onRemove}>
-        Remove from the kit
+        {texts.removeFromTheKit}
       </Button>
       {asked && (
         <AnswerDialog
           title={asked.title}
           everywhere={
-            uses.length ? `Updated everywhere it is used: ${uses.map(({ name }) => name).join(', ')}.` : undefined
+            uses.length ? texts.updatedEverywhereItIsUsed(uses.map(({ name }) => name).join(', ')) : undefined
           }
           onClose={() => setAsked(undefined)}
           onRecord={(fact) => {
@@ -192,9 +193,9 @@ function Answers({ item, onAsk }: { item: Extract<KitItem, { part: Part }>; onAs
             <Button
               key={name + value}
               variant="outlined"
-              onClick={() => onAsk({ title: `Answer: ${label}`, choice: name, value })}
+              onClick={() => onAsk({ title: texts.answer(label), choice: name, value })}
             >
-              Answer: {label}
+              {texts.answer(label)}
             </Button>
           )),
       )}
@@ -202,9 +203,9 @@ function Answers({ item, onAsk }: { item: Extract<KitItem, { part: Part }>; onAs
         <Button
           key={name}
           variant="outlined"
-          onClick={() => onAsk({ title: `Confirm: ${uncapital(kind.figures[name].label)} as entered`, figure: name })}
+          onClick={() => onAsk({ title: texts.confirmAsEntered(uncapital(kind.figures[name].label)), figure: name })}
         >
-          Confirm {uncapital(kind.figures[name].label)}
+          {texts.confirm(uncapital(kind.figures[name].label))}
         </Button>
       ))}
     </Stack>
@@ -241,7 +242,7 @@ function CountField({ value, onChange }: { value: number; onChange: (count: numb
   };
   return (
     <TextField
-      label="Count"
+      label={texts.count}
       value={text}
       onChange={(event) => setDraft(event.target.value)}
       onBlur={commit}
@@ -271,7 +272,7 @@ function TextSave({
       value={draft}
       onChange={(event) => setDraft(event.target.value)}
       onBlur={() => draft.trim() !== value && onChange(draft.trim())}
-      placeholder={label === 'Data sheet' ? 'which sheet, edition, page' : undefined}
+      placeholder={label === 'Data sheet' ? texts.whichSheetEditionPage : undefined}
       slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: most } }}
     />
   );

@@ -8,6 +8,7 @@ import { DocumentError } from '@/core/rig';
 import { type RowReport } from '@/core/tables';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowImportDialog } from '@/ui/files/RowImportDialog';
+import { kitImportDialog as texts } from './texts';
 
 interface Props {
   items: readonly KitItem[];
@@ -22,14 +23,14 @@ export function KitImportDialog({ items, onClose, onTake }: Props) {
   const [read, setRead] = useState<Read>();
   return (
     <RowImportDialog
-      title="Import into the kit"
+      title={texts.importIntoTheKit}
       rows={read && 'rows' in read ? read.rows : undefined}
       refused={read && 'refused' in read ? { file: read.file, reasons: read.refused } : undefined}
       onClose={onClose}
       onTake={() => read && 'items' in read && onTake(read.items)}
     >
       <FileDrop
-        label="A kit (JSON or CSV)"
+        label={texts.aKitJsonOrCsv}
         accept=".json,.csv,application/json,text/csv"
         onFile={(file) => void file.text().then((text) => setRead(readFile(file.name, text, items)))}
         onRefused={(file, why) => setRead({ file, refused: [why] })}
@@ -60,7 +61,7 @@ function fromJson(text: string, items: readonly KitItem[]): Read {
       line: n + 1,
       name: item.name,
       did: same ? 'unchanged' : before ? 'changes' : 'adds',
-      what: same ? '' : before ? 'replaces the whole item' : item.role,
+      what: same ? '' : before ? texts.replacesTheWholeItem : item.role,
     };
   });
   const fresh = new Map(given.map((item) => [item.id, item]));

@@ -22,7 +22,7 @@ import { ClashNotice } from './ClashNotice';
 import { useKit, type SavedItem } from './useKit';
 import { useShortcut } from '@/ui/shell/useShortcut';
 import type { Use } from './uses';
-import { plural } from '@/core/units';
+import { kitPlace as text } from './texts';
 
 interface Props {
   items: KitItem[];
@@ -36,10 +36,7 @@ interface Props {
 /** The Kit place: what somebody owns, with its figures and where those come from. */
 export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props) {
   const [message, setMessage] = useState('');
-  const onMerged = useCallback(
-    (name: string) => setMessage(`${name} was changed in another tab as well; both changes are kept.`),
-    [],
-  );
+  const onMerged = useCallback((name: string) => setMessage(text.wasChangedInAnotherTab(name)), []);
   const { items, saving, clashes, settle, change, adopt, undo, redo } = useKit(saved, revisions, onMerged);
   const [role, setRole] = useState<KitItem['role'] | 'all'>('all');
   const [search, setSearch] = useState('');
@@ -58,7 +55,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
   const remove = (gone: KitItem) => {
     change((from) => from.filter(({ id }) => id !== gone.id));
     setChosen(undefined);
-    setMessage(`${gone.name} was removed. Undo brings it back.`);
+    setMessage(text.wasRemovedUndoBrings(gone.name));
   };
   const record = async (about: KitItem, answer: Answer) => {
     const { body, failed } = await ask<SavedItem & { places: number; rigs: number }>(`/api/kit/${about.id}/answers`, {
@@ -67,11 +64,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
     });
     if (failed) return setMessage(failed);
     adopt(body!);
-    setMessage(
-      body!.places
-        ? `Recorded and updated in ${plural(body!.places, 'line')} of ${plural(body!.rigs, 'rig')}.`
-        : 'Recorded. No rig uses this item yet.',
-    );
+    setMessage(body!.places ? text.recordedAndUpdated(body!.places, body!.rigs) : text.recordedNoRigUses);
   };
 
   useShortcut('mod+z', () => undo?.(), { instead: true }, [undo]);
@@ -90,7 +83,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
     />
   ) : (
     <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
-      Pick an item to see its figures, their origin and what is still unknown.
+      {text.pickAnItemToSee}
     </Typography>
   );
   return (
@@ -108,25 +101,25 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
               color={saving.state === 'failed' || clashes.length ? 'error' : 'textSecondary'}
             >
               {saving.state === 'failed'
-                ? `not saved: ${saving.message}`
+                ? text.notSaved(saving.message)
                 : saving.state === 'saving'
-                  ? 'saving …'
+                  ? text.saving
                   : clashes.length
-                    ? 'not all saved: choose below'
-                    : `kit saved · ${items.length} items`}
+                    ? text.notAllSavedChooseBelow
+                    : text.kitSavedItems(items.length)}
             </Typography>
             <BarMore>
-              <SearchField label="Find in the kit" value={search} inputRef={searchRef} onChange={setSearch} />
+              <SearchField label={text.findInTheKit} value={search} inputRef={searchRef} onChange={setSearch} />
               <UndoRedo undo={undo} redo={redo} />
             </BarMore>
           </>
         }
         panel={panel}
-        panelLabel="Item"
+        panelLabel={text.item}
         panelWidth={420}
         open={Boolean(item)}
         onClose={() => setChosen(undefined)}
-        closeLabel="Back to the kit"
+        closeLabel={text.backToTheKit}
       >
         <Box
           component="main"
@@ -149,30 +142,30 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
               size="small"
               value={role}
               onChange={(_, to) => to && setRole(to)}
-              aria-label="Show"
+              aria-label={text.show}
             >
-              <ToggleButton value="all">All</ToggleButton>
+              <ToggleButton value="all">{text.all}</ToggleButton>
               {ROLES.map(({ role: value, label }) => (
                 <ToggleButton key={value} value={value}>
                   {label}
                 </ToggleButton>
               ))}
             </ToggleButtonGroup>
-            <Button startIcon={<AddIcon />} onClick={() => setDialog('add')} title="Add to the kit (N)">
-              Add
+            <Button startIcon={<AddIcon />} onClick={() => setDialog('add')} title={text.addToTheKitN}>
+              {text.add}
             </Button>
             <Box sx={{ ml: 'auto', display: 'flex' }}>
               <Button color="inherit" onClick={() => setDialog('import')}>
-                Import
+                {text.importWord}
               </Button>
               <Button color="inherit" onClick={() => saveFile('kit.csv', 'text/csv', kitCsv(items))}>
-                Export CSV
+                {text.exportCsv}
               </Button>
               <Button
                 color="inherit"
                 onClick={() => saveFile('kit.json', 'application/json', JSON.stringify(kitDocument(items), null, 2))}
               >
-                Export JSON
+                {text.exportJson}
               </Button>
             </Box>
           </Box>
@@ -181,14 +174,13 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
           ) : (
             <Box sx={{ p: 4, maxWidth: 480 }}>
               <Typography variant="h1" component="h2" gutterBottom>
-                Nothing in the kit yet
+                {text.nothingInTheKitYet}
               </Typography>
               <Typography variant="body1" sx={{ mb: 2 }}>
-                Add the microphones, boxes, cables and devices you own, start from the generic catalogue, then enter the
-                data-sheet figures. Leave blank what you don’t know.
+                {text.addTheMicrophonesBoxesCables}
               </Typography>
               <Button variant="contained" onClick={() => setDialog('add')}>
-                Add the first item
+                {text.addTheFirstItem}
               </Button>
             </Box>
           )}

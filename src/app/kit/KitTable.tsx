@@ -8,11 +8,12 @@ import { inletKind, kindOfPart } from '@/core/gear';
 import { countOf, openPoints, type KitItem } from '@/core/kit';
 import type { Use } from './uses';
 import { uncapital } from '@/core/units/format';
+import { kitTable as texts } from './texts';
 
 export const ROLES = [
-  { role: 'source', label: 'Sources' },
-  { role: 'link', label: 'Links and supplies' },
-  { role: 'device', label: 'Devices' },
+  { role: 'source', label: texts.sources },
+  { role: 'link', label: texts.linksAndSupplies },
+  { role: 'device', label: texts.devices },
 ] as const;
 
 interface Row {
@@ -38,17 +39,17 @@ export const kindText = (item: KitItem): string =>
     : kindOfPart(item.role, item.part.kind).label;
 
 const columns: GridColDef<Row>[] = [
-  { field: 'name', headerName: 'Name', flex: 1.3, minWidth: 150 },
-  { field: 'kind', headerName: 'Kind', flex: 1.2, minWidth: 130 },
-  { field: 'count', headerName: 'Count', type: 'number', width: 74 },
+  { field: 'name', headerName: texts.name, flex: 1.3, minWidth: 150 },
+  { field: 'kind', headerName: texts.kind, flex: 1.2, minWidth: 130 },
+  { field: 'count', headerName: texts.count, type: 'number', width: 74 },
   {
     field: 'open',
-    headerName: 'To find out',
+    headerName: texts.toFindOut,
     type: 'number',
     width: 96,
-    description: 'Unanswered questions and assumed figures',
+    description: texts.unansweredQuestionsAndAssumedFigures,
   },
-  { field: 'used', headerName: 'Used on', flex: 1.4, minWidth: 120 },
+  { field: 'used', headerName: texts.usedOn, flex: 1.4, minWidth: 120 },
 ];
 
 /** Everything in the kit; press a row to see its figures. */
@@ -58,7 +59,7 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
     return items
       .map((item): Row => ({
         id: item.id,
-        name: item.register?.retired === undefined ? item.name : `${item.name} (retired)`,
+        name: item.register?.retired === undefined ? item.name : texts.retired(item.name),
         kind: kindText(item),
         count: countOf(item),
         open: openPoints(item).length,
@@ -83,8 +84,8 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
         onCellKeyDown={({ id }, event) => {
           if (event.key === 'Enter') onSelect(String(id));
         }}
-        localeText={{ noRowsLabel: 'Nothing in the kit matches' }}
-        aria-label="Kit"
+        localeText={{ noRowsLabel: texts.nothingInTheKitMatches }}
+        aria-label={texts.kit}
         sx={{
           border: 0,
           '--DataGrid-t-color-background-base': 'var(--mui-palette-background-default)',

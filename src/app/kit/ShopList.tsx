@@ -7,6 +7,7 @@ import NextLink from 'next/link';
 import { useEffect, useState } from 'react';
 import type { SavedShop } from '@/store/shop';
 import { ask } from '@/ui/shell/ask';
+import { shopList as text } from './texts';
 
 /** When an item was at the repair shop, or should be: its history. Nothing where it never was. */
 export function ShopList({ item }: { item: string }) {
@@ -22,20 +23,20 @@ export function ShopList({ item }: { item: string }) {
   }, [item]);
   if (!known || known.item !== item || (known.records.length === 0 && !known.failed)) return null;
   return (
-    <Box component="section" aria-label="Repair shop" sx={{ mb: 2 }}>
+    <Box component="section" aria-label={text.repairShop} sx={{ mb: 2 }}>
       <Typography variant="h3" component="h3" gutterBottom>
-        Repair shop
+        {text.repairShop}
       </Typography>
       {known.failed && <Typography variant="body2">{known.failed}</Typography>}
       <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: '0.8125rem' }}>
         {known.records.map(({ id, at, record }) => (
           <li key={id}>
             <Link component={NextLink} href={`/kit/shop?record=${id}`}>
-              {at.slice(0, 10)}, on {record.rig.name}
+              {text.dayAndRig(at.slice(0, 10), record.rig.name)}
             </Link>
-            {record.done ? `: ${record.done.what}, ${record.done.by}, ${record.done.on}` : ': not back yet'}
+            {record.done ? `: ${record.done.what}, ${record.done.by}, ${record.done.on}` : text.notBackYet}
             {record.done?.cost && `, ${record.done.cost}`}
-            {record.done?.warranty && `, warranty until ${record.done.warranty}`}
+            {record.done?.warranty && text.warrantyUntil(record.done.warranty)}
           </li>
         ))}
       </Box>

@@ -6,8 +6,9 @@ import { loadRig } from '@/store/rigs';
 import { KitPlace } from './KitPlace';
 import type { Use } from './uses';
 import { onStore } from '../onStore';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Kit' };
+export const metadata: Metadata = { title: text.kit };
 export const dynamic = 'force-dynamic';
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {

@@ -8,6 +8,7 @@ import NextLink from 'next/link';
 import { ENTRY_KINDS, type LogEntry } from '@/core/log';
 import { PhotoThumb } from '@/ui/photo/PhotoThumb';
 import { clockPattern } from '@/core/units/conventions';
+import { entryList as texts } from './texts';
 
 interface Props {
   entries: readonly LogEntry[];
@@ -22,10 +23,10 @@ export function EntryList({ entries, nameOf, rig, none }: Props) {
   if (entries.length === 0)
     return (
       <Box sx={{ p: 2 }}>
-        <Typography gutterBottom>{none ? 'Nothing has happened yet.' : 'No entries of this kind.'}</Typography>
+        <Typography gutterBottom>{none ? texts.nothingHasHappenedYet : texts.noEntriesOfThisKind}</Typography>
         {none && (
           <Button component={NextLink} href={`/switch?rig=${rig}`}>
-            Begin a run sheet
+            {texts.beginARunSheet}
           </Button>
         )}
       </Box>
@@ -55,7 +56,7 @@ const dayOf = ({ at }: LogEntry): string => dayjs(at).format('dddd, D MMMM YYYY'
 
 /** A few of many names. */
 const someNames = (names: readonly string[]): string =>
-  names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ');
+  names.length > 4 ? texts.andMore(names.slice(0, 3).join(', '), names.length - 3) : names.join(', ');
 
 function EntryRow({ entry, nameOf, rig }: { entry: LogEntry } & Pick<Props, 'nameOf' | 'rig'>) {
   const { at, kind, text, lines, place, who, photo } = entry;

@@ -7,6 +7,7 @@ import dayjs from 'dayjs';
 import type { Exposure } from '@/core/log';
 import { exposureText } from './exposureText';
 import { clockPattern } from '@/core/units/conventions';
+import { exposureList as texts } from './texts';
 
 interface Props {
   exposures: readonly Exposure[];
@@ -18,11 +19,11 @@ interface Props {
 export function ExposureList({ exposures, nameOf, onChoose }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.5 }}>
-      <Typography variant="h2">Power each source has seen</Typography>
+      <Typography variant="h2">{texts.powerEachSourceHasSeen}</Typography>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
-        From the steps that were reported. Press a line to see its entries.
+        {texts.fromTheSteps}
       </Typography>
-      {exposures.length === 0 && <Typography variant="body2">No feed has been recorded yet.</Typography>}
+      {exposures.length === 0 && <Typography variant="body2">{texts.noFeedHasBeenRecorded}</Typography>}
       {exposures.map((record) => (
         <ButtonBase
           key={record.line}

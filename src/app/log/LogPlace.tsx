@@ -16,6 +16,7 @@ import { useStored } from '@/ui/shell/useStored';
 import { EntryList } from './EntryList';
 import { ExposureList } from './ExposureList';
 import { filterQuery, useLog, type LogView } from './useLog';
+import { logPlace as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -55,23 +56,23 @@ export function LogPlace({ rig, document, initial }: Props) {
           <BarHeading rig={document.name} />
           <BarMore>
             <Button component="a" href={fileOf('csv')} download>
-              As CSV
+              {texts.asCsv}
             </Button>
             <Button component="a" href={fileOf('json')} download>
-              As JSON
+              {texts.asJson}
             </Button>
             <Button component={NextLink} href={`/log/hand-over?rig=${rig}`}>
-              Hand-over page
+              {texts.handOverPage}
             </Button>
           </BarMore>
         </>
       }
       panel={<ExposureList exposures={exposures} nameOf={nameOf} onChoose={setLine} />}
-      panelLabel="Power each source has seen"
+      panelLabel={texts.powerEachSourceHasSeen}
       panelWidth={360}
       open={open}
       onClose={() => setOpen(false)}
-      closeLabel="Back to the log"
+      closeLabel={texts.backToTheLog}
     >
       <Box
         component="main"
@@ -81,7 +82,7 @@ export function LogPlace({ rig, document, initial }: Props) {
       >
         <Box
           component="form"
-          aria-label="A note for the log"
+          aria-label={texts.aNoteForTheLog}
           onSubmit={async (event) => {
             event.preventDefault();
             if (note.trim() && (await add(note, who, line === ALL ? [] : [line]))) setNote('');
@@ -89,66 +90,66 @@ export function LogPlace({ rig, document, initial }: Props) {
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, px: 2, py: 1.5, borderBottom: 1, borderColor: 'divider' }}
         >
           <TextField
-            label={line === ALL ? 'Note' : `Note on ${nameOf(line)}`}
+            label={line === ALL ? texts.note : texts.noteOn(nameOf(line))}
             value={note}
             onChange={(event) => setNote(event.target.value.slice(0, 2000))}
             sx={{ flex: '1 1 260px' }}
           />
           <TextField
-            label="Your name"
+            label={texts.yourName}
             value={who}
             onChange={(event) => setWho(event.target.value.slice(0, 60))}
             sx={{ width: 130 }}
           />
           <Button type="submit" variant="outlined" disabled={!note.trim()}>
-            Add note
+            {texts.addNote}
           </Button>
         </Box>
         {failed && <Alert severity="error">{failed}</Alert>}
         <Box
           role="search"
-          aria-label="Filter of the log"
+          aria-label={texts.filterOfTheLog}
           sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, px: 2, pt: 1.5 }}
         >
           <Choice
-            label="Kind"
+            label={texts.kind}
             value={kind}
             onChoose={(to) => setKind(to as EntryKind)}
             width={150}
-            options={[[ALL, 'everything'], ...Object.entries(ENTRY_KINDS)]}
+            options={[[ALL, texts.everything], ...Object.entries(ENTRY_KINDS)]}
           />
           <Choice
-            label="Line"
+            label={texts.line}
             value={line}
             onChoose={setLine}
             width={150}
-            options={[[ALL, 'every line'], ...document.lines.map(({ id, name }) => [id, name] as const)]}
+            options={[[ALL, texts.everyLine], ...document.lines.map(({ id, name }) => [id, name] as const)]}
           />
           <Choice
-            label="Day"
+            label={texts.day}
             value={day}
             onChoose={setDay}
             width={150}
-            options={[[ALL, 'every day'], ...days.map((each) => [each, each] as const)]}
+            options={[[ALL, texts.everyDay], ...days.map((each) => [each, each] as const)]}
           />
           <TextField
-            label="Search text"
+            label={texts.searchText}
             value={text}
             onChange={(event) => setText(event.target.value)}
             sx={{ width: 160 }}
           />
           <Typography variant="caption" color="textSecondary" role="status" sx={{ alignSelf: 'center' }}>
-            {matching} of {total}
+            {texts.matchingOf(matching, total)}
           </Typography>
           <Button onClick={() => setOpen(true)} sx={{ display: { lg: 'none' } }}>
-            Power each source has seen
+            {texts.powerEachSourceHasSeen}
           </Button>
         </Box>
         <EntryList entries={entries} nameOf={nameOf} rig={rig} none={total === 0} />
         {older && (
           <Box sx={{ px: 2, pb: 4 }}>
             <Button variant="outlined" onClick={() => void older()}>
-              Show older entries
+              {texts.showOlderEntries}
             </Button>
           </Box>
         )}

@@ -4,8 +4,9 @@ import { loadFed, loadLogPage, logState } from '@/store/log';
 import { LogPlace } from './LogPlace';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Log' };
+export const metadata: Metadata = { title: text.log };
 export const dynamic = 'force-dynamic';
 
 /** Entries that are there from the start. */

@@ -5,6 +5,7 @@ import { COMPONENTS } from '@/core/noise/components';
 import { CAUTIONS, LOOPS, type Account, type Suspect } from '@/core/noise/hunt';
 import { rms, type SineReads } from './scales';
 import { worded } from '@/core/units/conventions';
+import { accountList as text } from './texts';
 
 interface Props {
   accounts: readonly Account[];
@@ -20,10 +21,10 @@ interface Props {
 
 /** Where no suspect has a part in it. */
 const NOBODY: Record<Account['cause'], string> = {
-  suspects: 'None of the suspects',
-  stays: 'It stays with everything off that may go: the line itself, or what stays on',
-  'comes and goes': 'Nobody here: it comes and goes by itself',
-  'does not fit': 'Something else: no set of these suspects goes with what was measured',
+  suspects: text.noneOfTheSuspects,
+  stays: text.itStaysWithEverythingOff,
+  'comes and goes': text.nobodyHereItComes,
+  'does not fit': text.somethingElseNoSet,
 };
 
 /** Who makes what, loudest first, and what usually mends it. */
@@ -35,9 +36,9 @@ export function AccountList({ accounts, open, suspects, sine, done, onShop }: Pr
     LOOPS.has(suspects.find((suspect) => suspect.id === id)?.kind ?? 'lamp');
   const nameOf = (id: string) => suspects.find((suspect) => suspect.id === id)?.name ?? id;
   return (
-    <Box component="section" aria-label="Result" sx={{ mt: 2.5 }}>
+    <Box component="section" aria-label={text.result} sx={{ mt: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {done ? 'Result' : 'So far'}
+        {done ? text.result : text.soFar}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {accounts.map(({ component, cause, culprits, dbfs, certainty, mendings }, n) => (
@@ -47,17 +48,18 @@ export function AccountList({ accounts, open, suspects, sine, done, onShop }: Pr
             sx={{ borderTop: 1, borderColor: 'divider', py: 1 }}
           >
             <Typography sx={{ fontWeight: 650 }}>
-              {n + 1}. {culprits.length === 0 ? NOBODY[cause] : culprits.map(nameOf).join(' together with ')}
-              {culprits.length === 2 && ' – a loop: needs both'}
-              {culprits.length === 3 && ' – a loop: only all three together'}
-              {culprits.length > 0 && cause === 'comes and goes' && ' – but not always when it is on'}
-              {culprits.length === 1 &&
-                mayLoop(component, culprits[0]) &&
-                ` – alone, or in a loop with what stays on (${stays.join(', ')})`}
+              {n + 1}. {culprits.length === 0 ? NOBODY[cause] : culprits.map(nameOf).join(text.togetherWith)}
+              {culprits.length === 2 && text.aLoopNeedsBoth}
+              {culprits.length === 3 && text.aLoopOnlyAllThree}
+              {culprits.length > 0 && cause === 'comes and goes' && text.butNotAlwaysWhen}
+              {culprits.length === 1 && mayLoop(component, culprits[0]) && text.aloneOrInALoop(stays.join(', '))}
             </Typography>
             <Typography variant="body2">
-              {COMPONENTS[component].replace(/^./, (letter) => letter.toUpperCase())}, {rms(dbfs, sine)}
-              {`; ${Math.min(99, Math.round(100 * certainty))} % sure`}
+              {text.sure(
+                COMPONENTS[component].replace(/^./, (letter) => letter.toUpperCase()),
+                rms(dbfs, sine),
+                Math.min(99, Math.round(100 * certainty)),
+              )}
             </Typography>
             <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.5, fontSize: '0.8125rem' }}>
               {mendings.map((mending) => (
@@ -68,16 +70,16 @@ export function AccountList({ accounts, open, suspects, sine, done, onShop }: Pr
               <Button
                 size="small"
                 onClick={() => onShop(culprits[0])}
-                aria-label={`For the repair shop: ${nameOf(culprits[0])}, ${component}`}
+                aria-label={text.forTheRepairShopOn(nameOf(culprits[0]), component)}
               >
-                For the repair shop
+                {text.forTheRepairShop}
               </Button>
             )}
           </Box>
         ))}
       </Box>
       {open.length > 0 && (
-        <Box component="ul" aria-label="What is not known" sx={{ m: 0, mt: 1, pl: 2.5, fontSize: '0.8125rem' }}>
+        <Box component="ul" aria-label={text.whatIsNotKnown} sx={{ m: 0, mt: 1, pl: 2.5, fontSize: '0.8125rem' }}>
           {open.map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { NoiseRemedy } from '@/core/noise/budget';
-import { quantity } from '@/core/units/format';
+import { budgetRemedies as text } from './texts';
 
 /** What would better the floor of a line, with what each is worth. */
 export function BudgetRemedies({
@@ -15,15 +15,13 @@ export function BudgetRemedies({
   onApply: (remedy: NoiseRemedy) => void;
 }) {
   return (
-    <Box component="section" aria-label="What would help" sx={{ mt: 2.5 }}>
+    <Box component="section" aria-label={text.whatWouldHelp} sx={{ mt: 2.5 }}>
       <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
-        What would help
+        {text.whatWouldHelp}
       </Typography>
       {(hums || remedies.length === 0) && (
         <Typography variant="body2" sx={{ mb: 0.5 }}>
-          {hums
-            ? 'Most of it is hum. A hunt finds who makes it; what helps against it, and by how much, is in the Mains tab.'
-            : 'None of the usual remedies would gain anything here.'}
+          {hums ? text.mostOfItIsHum : text.noneOfTheUsualRemedies}
         </Typography>
       )}
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
@@ -57,7 +55,7 @@ export function BudgetRemedies({
             <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, textAlign: 'right' }}>
               {remedy.edits && (
                 <Button variant="outlined" onClick={() => onApply(remedy)} aria-label={`Do it: ${remedy.label}`}>
-                  Do it
+                  {text.doIt}
                 </Button>
               )}
             </Box>
@@ -70,9 +68,9 @@ export function BudgetRemedies({
 
 /** What a remedy is worth, in the figure that it changes most. */
 function gained({ gainsA, gains, peak, usually }: NoiseRemedy): string {
-  if (peak > 0.5) return `peaks ${quantity(peak, 'dB')} nearer`;
-  if (usually !== undefined) return `${quantity(usually, 'dB')} in a usual room`;
+  if (peak > 0.5) return text.peaksNearer(peak);
+  if (usually !== undefined) return text.inAUsualRoom(usually);
   const most = Math.abs(gainsA) >= Math.abs(gains) ? gainsA : gains;
-  if (Math.abs(most) < 0.1) return 'nothing';
-  return most > 0 ? `${quantity(most, 'dB')} better signal-to-noise` : `${quantity(-most, 'dB')} worse signal-to-noise`;
+  if (Math.abs(most) < 0.1) return text.nothing;
+  return most > 0 ? text.betterSignalToNoise(most) : text.worseSignalToNoise(-most);
 }

@@ -26,6 +26,7 @@ import { RoomField } from './RoomField';
 import { rms, type SineReads } from './scales';
 import { ShareChart } from './ShareChart';
 import { useBudgetQuestion } from './useFloors';
+import { budgetView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -65,7 +66,7 @@ export function BudgetView({
         {failed}
       </Alert>
     );
-  if (!answer) return <Typography sx={{ mt: 2 }}>Solving the line …</Typography>;
+  if (!answer) return <Typography sx={{ mt: 2 }}>{text.solvingTheLine}</Typography>;
   const { budget, remedies } = answer;
   return (
     <>
@@ -79,11 +80,11 @@ export function BudgetView({
           <LevelPlan budget={budget} target={target} floorMeter={floorMeter} sine={sine} />
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 2 }}>
             <TextField
-              label="Gain set (dB)"
+              label={text.gainSetDb}
               value={set}
               placeholder={budget.gain.toFixed(1)}
               error={!valid}
-              helperText={valid ? 'blank: planned gain' : 'from −60 to 120'}
+              helperText={valid ? text.blankPlannedGain : text.from60To120}
               onChange={(event) => setSet(event.target.value)}
               slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
               sx={{ width: 130 }}
@@ -93,7 +94,7 @@ export function BudgetView({
                 control={
                   <Checkbox size="small" checked={counted} onChange={(event) => setCounted(event.target.checked)} />
                 }
-                label="includes the hum measured last time"
+                label={text.includesTheHumMeasuredLast}
                 slotProps={{ typography: { variant: 'body2' } }}
                 sx={{ height: 40, mr: 0 }}
               />
@@ -111,13 +112,14 @@ export function BudgetView({
             hums={budget.parts[0]?.kind === 'hum'}
             onApply={(remedy) => {
               onChange((from) => applyToRig(from, line.id, remedy.edits!));
-              onTold(`Done: ${remedy.label}. Undo takes it back.`);
+              onTold(text.doneUndoTakesItBack(remedy.label));
             }}
           />
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
-            Peaks by the school “{schoolLabel('peakTarget', schoolsOf(document).peakTarget)}”, the floor by “
-            {schoolLabel('floorMeter', floorMeter)}”. 20 Hz to 20 kHz, 20 °C; noise currents of amplifiers are left out;
-            a room in dB(A) tells nothing below 80 Hz, so rumble is a range; as accurate as the room and gear figures.
+            {text.peaksByTheSchool(
+              schoolLabel('peakTarget', schoolsOf(document).peakTarget),
+              schoolLabel('floorMeter', floorMeter),
+            )}
           </Typography>
         </>
       )}
@@ -141,51 +143,52 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
   const short = plan.gainNeeded > plan.gainMax + 0.5;
   const over = plan.gainNeeded < plan.gainMin - 0.5;
   return (
-    <Figures label="Level plan">
+    <Figures label={text.levelPlan}>
       <Figure
-        label="Gain"
+        label={text.gain}
         value={quantity(gain, 'dB')}
         mark={short || over ? 'bad' : 'good'}
         note={
           short
-            ? `${quantity(plan.gainNeeded, 'dB')} needed; the inlet has ${quantity(plan.gainMax, 'dB')}`
+            ? text.neededTheInlet(plan.gainNeeded, plan.gainMax)
             : over
-              ? `${quantity(plan.gainNeeded, 'dB')} needed; the inlet begins at ${quantity(plan.gainMin, 'dB')}`
+              ? text.neededTheInletBegins(plan.gainNeeded, plan.gainMin)
               : `of ${quantity(plan.gainMin, 'dB')} to ${quantity(plan.gainMax, 'dB')}`
         }
       />
       <Figure
-        label="Peaks"
+        label={text.peaks}
         value={quantity(headroom.peak, 'dBFS')}
         mark={headroom.peak > 0 ? 'bad' : undefined}
         note={
           headroom.loudest === undefined
-            ? `${quantity(headroom.toFullScale, 'dB')} below full scale`
-            : `${quantity(headroom.atSource!, 'dB')} before the source clips`
+            ? text.belowFullScale(headroom.toFullScale)
+            : text.beforeTheSourceClips(headroom.atSource!)
         }
       />
       <Figure
-        label="Predicted floor"
+        label={text.predictedFloor}
         value={rms(read.known, sine)}
         mark={read.known > target ? 'bad' : 'good'}
-        note={`target ${quantity(target, 'dBFS')}${
-          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} ${mostBy(budget)}` : ''
-        }`}
+        note={text.target(
+          quantity(target, 'dBFS'),
+          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} ${mostBy(budget)}` : '',
+        )}
       />
       <Figure
-        label="A-weighted"
+        label={text.aWeighted}
         value={rms(weighted.known, sine)}
-        note={`${quantity(atInlet(weighted.known), 'dBu(A)')} at the inlet`}
+        note={text.weightedAtTheInlet(atInlet(weighted.known))}
       />
       <Figure
-        label="At the inlet"
+        label={text.atTheInlet}
         value={quantity(plan.inlet, 'dBu')}
-        note={`noise ${quantity(atInlet(plain.known), 'dBu')}; ${quantity(headroom.atInlet, 'dB')} before the inlet clips`}
+        note={text.noiseBeforeTheInletClips(atInlet(plain.known), headroom.atInlet)}
       />
       <Figure
-        label="Peak to floor"
+        label={text.peakToFloor}
         value={quantity(headroom.peak - plain.known, 'dB')}
-        note={`${quantity(headroom.peak - weighted.known, 'dB')} A-weighted`}
+        note={text.aWeightedLevel(headroom.peak - weighted.known)}
       />
     </Figures>
   );
@@ -203,28 +206,29 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
     .sort((a, b) => b.share - a.share);
   const [first] = shares;
   return (
-    <Box component="section" aria-label="Whose noise it is" sx={{ mt: 2.5 }}>
+    <Box component="section" aria-label={text.whoseNoise} sx={{ mt: 2.5 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 0.75 }}>
         <Typography variant="h3" component="h3">
-          Whose noise it is: {first.name}
+          {text.whoseNoiseOf(first.name)}
         </Typography>
         <ToggleButtonGroup
           exclusive
           size="small"
           value={weighting}
-          aria-label="Weighting"
+          aria-label={text.weighting}
           onChange={(_, to: 'a' | 'plain' | null) => to && setWeighting(to)}
           sx={{ ml: 'auto' }}
         >
-          <ToggleButton value="a">A-weighted</ToggleButton>
-          <ToggleButton value="plain">Unweighted</ToggleButton>
+          <ToggleButton value="a">{text.aWeighted}</ToggleButton>
+          <ToggleButton value="plain">{text.unweighted}</ToggleButton>
         </ToggleButtonGroup>
       </Box>
-      <ShareChart label="Shares of the noise" shares={shares} />
+      <ShareChart label={text.sharesOfTheNoise} shares={shares} />
       {first.share < 0.999 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 0.75 }}>
-          Without {first.name}: {quieterBy(first.share)}.
-          {shares[1] && shares[1].share < 0.999 && ` Without ${shares[1].name}: ${quieterBy(shares[1].share)}.`}
+          {text.without}
+          {first.name}: {quieterBy(first.share)}.
+          {shares[1] && shares[1].share < 0.999 && text.withoutOneIs(shares[1].name, quieterBy(shares[1].share))}
         </Typography>
       )}
     </Box>
@@ -234,5 +238,5 @@ function Parts({ budget, document, line }: { budget: NoiseBudget; document: RigD
 /** What is gained by taking away a part of the noise power: "20 dB quieter". */
 function quieterBy(share: number): string {
   const gained = -10 * Math.log10(1 - share);
-  return gained < 0.05 ? 'no change' : `${quantity(gained, 'dB')} quieter`;
+  return gained < 0.05 ? text.noChange : text.quieter(gained);
 }

@@ -6,9 +6,9 @@ import { useTheme } from '@mui/material/styles';
 import { extent, line as curveLine, curveStepAfter, scaleLinear } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
-import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 import { useChartWidth } from './useChartWidth';
+import { courseChart as texts } from './texts';
 
 const HEIGHT = 120;
 const MARGIN = { top: 8, right: 12, bottom: 22, left: 50 };
@@ -29,9 +29,10 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
   ).curve(curveStepAfter);
   const { quietestDbfs, loudestDbfs } = measurement.reading;
   return (
-    <Box component="section" aria-label="Level over time" sx={{ mt: 1.5 }}>
+    <Box component="section" aria-label={texts.levelOverTime} sx={{ mt: 1.5 }}>
       <Typography variant="h3" component="h3">
-        Level over time{measurement.reading.disturbances.length > 0 && ' – shaded: not the floor'}
+        {texts.levelOverTime}
+        {measurement.reading.disturbances.length > 0 && texts.shadedNotTheFloor}
       </Typography>
       <Box
         component="svg"
@@ -41,7 +42,7 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
         sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
         <title id={id}>
-          {`From ${quantity(quietestDbfs, 'dBFS')} to ${quantity(loudestDbfs, 'dBFS')} RMS; target ${quantity(target, 'dBFS')}.${measurement.reading.disturbances.length ? ' Shaded: left out of the floor.' : ''}`}
+          {texts.fromToRmsTarget(quietestDbfs, loudestDbfs, target, measurement.reading.disturbances.length)}
         </title>
         <GridLines
           ticks={y.ticks(4)}
@@ -75,7 +76,7 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
           strokeDasharray="5 3"
         />
         <text x={width - MARGIN.right} y={y(target) - 4} textAnchor="end" fill={palette.verdict.Watch}>
-          target
+          {texts.target}
         </text>
         <path d={path([...shown, shown.at(-1)!]) ?? ''} fill="none" stroke={palette.primary.main} strokeWidth={1.8} />
       </Box>

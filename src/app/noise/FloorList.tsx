@@ -4,9 +4,9 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import type { FloorMeter } from '@/core/schools/schools';
 import type { RigLine } from '@/core/rig';
-import { quantity } from '@/core/units/format';
 import { Choice } from '@/ui/shell/Choice';
 import type { LineFloor } from '@/workers/noiseMessages';
+import { floorList as texts } from './texts';
 
 interface Props {
   lines: readonly RigLine[];
@@ -23,7 +23,7 @@ export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose 
     <>
       <Box sx={{ display: { xs: 'block', md: 'none' }, px: 2, pt: 1.5 }}>
         <Choice
-          label="Line"
+          label={texts.line}
           value={chosen}
           width={280}
           options={lines.map(({ id, name }) => [id, name])}
@@ -32,7 +32,7 @@ export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose 
       </Box>
       <Box
         component="nav"
-        aria-label="Lines"
+        aria-label={texts.lines}
         sx={{
           display: { xs: 'none', md: 'block' },
           borderRight: 1,
@@ -89,16 +89,16 @@ function Floor({
 }) {
   const text = { component: 'span', sx: { fontSize: '0.75rem', color: 'text.secondary' } } as const;
   if (!budget) return <Box {...text}>…</Box>;
-  if ('reason' in budget) return <Box {...text}>no prediction</Box>;
+  if ('reason' in budget) return <Box {...text}>{texts.noPrediction}</Box>;
   const over = budget.reads[floorMeter].known > target;
   return (
     <Box component="span" sx={{ fontSize: '0.75rem', color: over ? 'verdict.Watch' : 'text.secondary' }}>
       {over && (
-        <Box component="span" role="img" aria-label="above the target:" sx={{ mr: 0.5 }}>
+        <Box component="span" role="img" aria-label={texts.aboveTheTarget} sx={{ mr: 0.5 }}>
           ▲
         </Box>
       )}
-      {quantity(budget.reads[floorMeter].known, 'dBFS')} · {quantity(budget.reads['a-weighted'].known, 'dB(A)')}
+      {texts.bothFloors(budget.reads[floorMeter].known, budget.reads['a-weighted'].known)}
     </Box>
   );
 }

@@ -25,6 +25,7 @@ import { MeasureControl } from './MeasureControl';
 import type { SineReads } from './scales';
 import { simulatedPath } from './simulatedPath';
 import { useMeter, type Measured } from './useMeter';
+import { huntBoard as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -64,7 +65,7 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
         else if (body.error.current) onHunt(body.error.current);
         setOwn(undefined);
       } catch {
-        setProblem('No connection. Nothing was measured; measure again when the server is back.');
+        setProblem(texts.noConnectionNothingWasMeasured);
       }
     },
     [rig, id, version, who, onHunt],
@@ -74,7 +75,7 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
       const [measurement] = measured.measurements;
       const { reading } = measurement;
       if (!reading.usable) {
-        setProblem(`Not taken: ${reading.reasons.map(({ text }) => text).join(' ')}`);
+        setProblem(texts.notTaken(reading.reasons.map(({ text }) => text).join(' ')));
         return;
       }
       void tell({ step: { on, components: componentsOf(reading), spectrum: stepSpectrum(measurement) } });
@@ -97,7 +98,7 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
   return (
     <>
       {failed && <Alert severity="error">{failed}</Alert>}
-      {!view && !failed && <Typography role="status">Weighing who is left …</Typography>}
+      {!view && !failed && <Typography role="status">{texts.weighingWhoIsLeft}</Typography>}
       {view?.next || own ? (
         <NextCard
           hunt={hunt}
@@ -116,9 +117,9 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
       ) : (
         view && (
           <Alert severity="success" sx={{ mb: 2 }}>
-            Done after {hunt.steps.length} measurements. Result below.{' '}
+            {texts.doneAfterMeasurementsResultBelow(hunt.steps.length)}
             <Button size="small" onClick={() => setOwn(hunt.steps.at(-1)?.on ?? [])}>
-              Measure again anyway
+              {texts.measureAgainAnyway}
             </Button>
           </Alert>
         )
@@ -144,7 +145,7 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
           difference={answer.difference}
           onTake={(edit) => {
             onChange((from) => withMainsEdit(from, edit));
-            onTold('Kept with the rig as measured. Undo takes it back.');
+            onTold(texts.keptWithTheRig);
           }}
         />
       )}
@@ -152,11 +153,11 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
         {hunt.steps.length > 0 && (
           <Button variant="outlined" onClick={() => void tell({ undo: true })}>
-            Undo the last measurement
+            {texts.undoTheLastMeasurement}
           </Button>
         )}
         <Button variant="outlined" component={NextLink} href={`/noise/hunt?rig=${rig}&hunt=${id}`}>
-          As a page to share
+          {texts.asAPageToShare}
         </Button>
       </Box>
     </>
@@ -192,31 +193,30 @@ function NextCard(props: {
   return (
     <Box
       component="section"
-      aria-label="Next measurement"
+      aria-label={texts.nextMeasurement}
       sx={{ border: 1, borderColor: 'divider', p: 1.5, bgcolor: 'background.paper' }}
     >
       <Typography variant="h3" component="h3">
-        Measurement {count}
+        {texts.measurement(count)}
       </Typography>
       {turnOff.length > 0 && (
         <Typography>
-          <strong>Off:</strong> {names(turnOff)}
+          <strong>{texts.off}</strong> {names(turnOff)}
         </Typography>
       )}
       {turnOn.length > 0 && (
         <Typography>
-          <strong>On:</strong> {names(turnOn)}
+          <strong>{texts.on}</strong> {names(turnOn)}
         </Typography>
       )}
-      {turnOff.length + turnOn.length === 0 && <Typography>Leave everything as it is.</Typography>}
+      {turnOff.length + turnOn.length === 0 && <Typography>{texts.leaveEverything}</Typography>}
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        {own || !next ? 'Your own choice of who is on.' : next.why} Monitors down while anything is plugged or switched.
-        Of several channels the first is read.
+        {texts.monitorsDownWhileAnything(own || !next ? texts.yourOwnChoice : next.why)}
       </Typography>
       {children}
       <Box component="details" sx={{ mt: 1, fontSize: '0.8125rem' }}>
         <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600 }}>
-          On now: {on.length} of {hunt.suspects.length} (change)
+          {texts.onNowOfChange(on.length, hunt.suspects.length)}
         </Box>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1 }}>
           {hunt.suspects.map(({ id, name, fixed }) => (
@@ -237,7 +237,7 @@ function NextCard(props: {
         </Box>
         {own && next && (
           <Button size="small" onClick={() => onChoose(undefined)}>
-            Back to the proposal
+            {texts.backToTheProposal}
           </Button>
         )}
       </Box>

@@ -1,7 +1,8 @@
 import Typography from '@mui/material/Typography';
 import type { Hunt } from '@/core/noise/hunt';
+import { huntExpected as text } from './texts';
 
-const OF = { mains: 'the hum', whine: 'the whine' } as const;
+const OF = { mains: text.theHum, whine: text.theWhine } as const;
 
 const AND = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 const OR = new Intl.ListFormat('en-GB', { type: 'disjunction' });
@@ -10,18 +11,17 @@ const OR = new Intl.ListFormat('en-GB', { type: 'disjunction' });
 export function HuntExpected({ hunt: { expected = [], suspects } }: { hunt: Hunt }) {
   const together = (ids: readonly string[]) => {
     const names = suspects.filter(({ id }) => ids.includes(id)).map(({ name }) => name);
-    return names.length > 1 ? `${AND.format(names)} together` : names.join();
+    return names.length > 1 ? text.together(AND.format(names)) : names.join();
   };
   const parts = (['mains', 'whine'] as const).flatMap((of) => {
     const known = expected.filter((each) => each.of === of).map(({ culprits }) => together(culprits));
     const named = known.filter(Boolean);
-    return named.length ? [`${OF[of]} comes from ${OR.format(named)}`] : [];
+    return named.length ? [text.comesFrom(OF[of], OR.format(named))] : [];
   });
   if (parts.length === 0) return null;
   return (
     <Typography variant="body2" color="textSecondary" sx={{ mt: 1.5 }}>
-      Calculated from the mains side, before anything was measured: {parts.join('; ')}. The hunt looks there first, but
-      only measurements decide.
+      {text.calculatedFromTheMainsSide(parts.join('; '))}
     </Typography>
   );
 }

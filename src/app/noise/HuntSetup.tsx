@@ -18,6 +18,7 @@ import type { RigDocument, RigLine } from '@/core/rig';
 import type { SavedHunt } from '@/store/noise';
 import { ask } from '@/ui/shell/ask';
 import { Choice } from '@/ui/shell/Choice';
+import { huntSetup as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -28,8 +29,8 @@ interface Props {
 }
 
 const HOW: Record<Way, string> = {
-  'take-away': 'Everything is on first; units are taken away.',
-  'build-up': 'The inlet device and the computer on headphones first, then loudspeakers, then the rest.',
+  'take-away': texts.everythingIsOnFirstUnits,
+  'build-up': texts.theInletDevice,
 };
 
 /** Who is suspected, and from which end the hunt begins. */
@@ -59,7 +60,7 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
         exclusive
         size="small"
         value={way}
-        aria-label="Way of working"
+        aria-label={texts.wayOfWorking}
         onChange={(_, to: Way | null) => to && setWay(to)}
       >
         {(Object.keys(HOW) as Way[]).map((each) => (
@@ -72,16 +73,14 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
         {HOW[way]}
       </Typography>
       <Typography variant="h3" component="h3">
-        Suspects ({suspects.length})
+        {texts.suspectsCounted(suspects.length)}
       </Typography>
       <Typography variant="body2" color="textSecondary">
-        Every mains unit, display, adapter, cable run, lamp, wireless unit and transformer nearby. Off = unplugged. Keep
-        on: pumps, refrigeration, safety and medical equipment. Before a desk or supply comes back: monitors down, its
-        48 V off, ribbons out.
+        {texts.everyMainsUnitDisplayAdapter}
       </Typography>
       <Box
         component="ul"
-        aria-label="Suspects"
+        aria-label={texts.suspects}
         sx={{ listStyle: 'none', m: 0, mt: 1, p: 0, borderBottom: 1, borderColor: 'divider' }}
       >
         {suspects.map((suspect) => (
@@ -100,16 +99,16 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
               </Typography>
             </Box>
             <Typography variant="caption" component="label">
-              Never switch off
+              {texts.neverSwitchOff}
               <Checkbox
                 size="small"
                 checked={suspect.fixed ?? false}
-                slotProps={{ input: { 'aria-label': `Never switch off ${suspect.name}` } }}
+                slotProps={{ input: { 'aria-label': texts.neverSwitchOffOf(suspect.name) } }}
                 onChange={(event) => setSuspects(suspects.map((each) => fixedAs(each, suspect, event.target.checked)))}
               />
             </Typography>
             <IconButton
-              aria-label={`Not suspected: ${suspect.name}`}
+              aria-label={texts.notSuspected(suspect.name)}
               onClick={() => setSuspects(suspects.filter(({ id }) => id !== suspect.id))}
             >
               <DeleteOutlineIcon fontSize="small" />
@@ -119,7 +118,7 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
       </Box>
       <Box
         component="form"
-        aria-label="Another suspect"
+        aria-label={texts.anotherSuspect}
         onSubmit={(event) => {
           event.preventDefault();
           add();
@@ -127,31 +126,31 @@ export function HuntSetup({ rig, document, line, who, onBegun }: Props) {
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5, alignItems: 'center' }}
       >
         <TextField
-          label="Another suspect"
+          label={texts.anotherSuspect}
           value={name}
           onChange={(event) => setName(event.target.value)}
           sx={{ flex: '1 1 180px' }}
         />
         <Choice
-          label="What it is"
+          label={texts.whatItIs}
           value={kind}
           options={UNIT_KIND_NAMES.map((each) => [each, UNIT_KINDS[each]])}
           onChoose={(to) => setKind(to as UnitKind)}
         />
         <Button type="submit" variant="outlined" disabled={!name.trim() || suspects.length >= MOST_SUSPECTS}>
-          Add
+          {texts.add}
         </Button>
       </Box>
       {suspects.length >= MOST_SUSPECTS && (
         <Typography variant="caption" color="textSecondary">
-          {MOST_SUSPECTS} maximum: enter everything on one strip as one suspect.
+          {texts.maximumEnterEverythingOnOne(MOST_SUSPECTS)}
         </Typography>
       )}
       <Alert severity="warning" sx={{ mt: 2 }}>
         {CAUTIONS.join(' ')}
       </Alert>
       <Button variant="contained" disabled={suspects.length < 2} onClick={() => void begin()} sx={{ mt: 2 }}>
-        Begin the hunt
+        {texts.beginTheHunt}
       </Button>
       {failed && (
         <Alert severity="error" sx={{ mt: 1 }}>

@@ -4,6 +4,7 @@ import { COMPONENT_NAMES, INAUDIBLE } from '@/core/noise/components';
 import type { Hunt } from '@/core/noise/hunt';
 import { ofPower } from '@/core/signal';
 import { digits } from '@/core/units/format';
+import { huntSteps as text } from './texts';
 
 /** A change of a component that is told, in dB. */
 const TOLD = 3;
@@ -13,14 +14,14 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
   if (steps.length === 0) return null;
   const offText = (on: readonly string[]) => {
     const off = suspects.filter(({ id }) => !on.includes(id)).map(({ name }) => name);
-    if (off.length === 0) return 'everything on';
+    if (off.length === 0) return text.everythingOn;
     const kept = suspects.filter(({ id }) => on.includes(id)).map(({ name }) => name);
-    return kept.length < off.length ? `on: ${kept.join(', ') || 'nothing'}` : `off: ${off.join(', ')}`;
+    return kept.length < off.length ? text.on(kept.join(', ') || text.nothing) : text.off(off.join(', '));
   };
   return (
-    <Box component="section" aria-label="Measurements" tabIndex={0} sx={{ mt: 2.5, overflowX: 'auto' }}>
+    <Box component="section" aria-label={text.measurements} tabIndex={0} sx={{ mt: 2.5, overflowX: 'auto' }}>
       <Typography variant="h3" component="h3">
-        Measurements, dBFS
+        {text.measurementsDbfs}
       </Typography>
       <Box
         component="table"
@@ -41,9 +42,9 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
       >
         <thead>
           <tr>
-            <th aria-label="Number" />
+            <th aria-label={text.number} />
             <Box component="th" sx={{ textAlign: 'left' }}>
-              Who
+              {text.who}
             </Box>
             {COMPONENT_NAMES.map((name) => (
               <th key={name}>{name}</th>

@@ -13,6 +13,7 @@ import type { NoiseWorker } from '@/workers/noiseWorker';
 import { HuntBoard } from './HuntBoard';
 import { HuntSetup } from './HuntSetup';
 import type { SineReads } from './scales';
+import { huntTab as text } from './texts';
 
 interface Props {
   rig: string;
@@ -35,7 +36,7 @@ export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts
   return (
     <>
       <Typography variant="h2" sx={{ mt: 2, mb: 1 }}>
-        {hunt ? `Hunt on ${nameOf(hunt.hunt.line)}` : `A hunt on ${line.name}`}
+        {hunt ? text.titleOf(nameOf(hunt.hunt.line)) : text.newTitleOf(line.name)}
       </Typography>
       {hunt ? (
         <HuntBoard
@@ -66,9 +67,9 @@ export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts
       {hunts.length > 0 && (
         <Box sx={{ mt: 3 }}>
           <Typography variant="h3" component="h3">
-            Hunts of this rig
+            {text.huntsOfThisRig}
           </Typography>
-          <Box component="ul" aria-label="Hunts of this rig" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          <Box component="ul" aria-label={text.huntsOfThisRig} sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {hunts.map(({ id, begun, hunt: each }) => (
               <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider' }}>
                 <Button
@@ -76,7 +77,7 @@ export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts
                   sx={{ justifyContent: 'flex-start', textAlign: 'left', display: 'block' }}
                   aria-current={id === open ? 'true' : undefined}
                 >
-                  {nameOf(each.line)}, {WAYS[each.way].toLowerCase()}, {each.steps.length} measured,&nbsp;
+                  {text.measured(nameOf(each.line), WAYS[each.way].toLowerCase(), each.steps.length)}
                   <LocalTime at={begun} />
                 </Button>
               </Box>
@@ -84,15 +85,14 @@ export function HuntTab({ rig, document, line, sine, who, worker, hunts, onHunts
           </Box>
           {hunt && (
             <Button variant="outlined" onClick={() => setOpen('new')} sx={{ mt: 1 }}>
-              Begin another hunt
+              {text.beginAnotherHunt}
             </Button>
           )}
         </Box>
       )}
       {hunts.length === 0 && (
         <Alert severity="info" icon={false} sx={{ mt: 2 }}>
-          A hunt measures one line over and over while units are turned on and off, and proposes each time what splits
-          the remaining suspects best. Every measurement is in the Log; a hunt can be left and gone on with.
+          {text.aHuntMeasuresOneLine}
         </Alert>
       )}
     </>

@@ -13,6 +13,7 @@ import type { Measurement } from '@/core/noise/measurement';
 import type { RigLine } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
 import type { Measured } from './useMeter';
+import { keepForm as text } from './texts';
 
 interface Props {
   rig: string;
@@ -68,7 +69,7 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
     });
     setState('kept');
     if (why) {
-      setFailed(`The figures are kept, the sound is not: ${why}`);
+      setFailed(text.theFiguresAreKept(why));
       return setUnsent(as);
     }
     setFailed('');
@@ -77,7 +78,7 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
   return (
     <Box
       component="form"
-      aria-label="Keep the figures"
+      aria-label={text.keepTheFigures}
       onSubmit={(event) => {
         event.preventDefault();
         void keep();
@@ -94,7 +95,7 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
       }}
     >
       <TextField
-        label="Name"
+        label={text.name}
         value={name}
         onChange={(event) => setName(event.target.value.slice(0, 120))}
         sx={{ width: 240 }}
@@ -102,18 +103,18 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
       {measured.audio && (
         <FormControlLabel
           control={<Checkbox size="small" checked={sound} onChange={(event) => setSound(event.target.checked)} />}
-          label="save the audio too"
+          label={text.saveTheAudioToo}
           slotProps={{ typography: { variant: 'body2' } }}
         />
       )}
       <Button type="submit" variant="contained" disabled={state !== 'open'}>
-        {state === 'kept' ? 'Kept' : state === 'sending' ? 'Sending the sound …' : 'Keep the figures'}
+        {state === 'kept' ? text.kept : state === 'sending' ? text.sendingTheSound : text.keepTheFigures}
       </Button>
       {failed && (
         <Alert
           severity="error"
           sx={{ width: '100%' }}
-          action={unsent && <Button onClick={() => void keepSound(unsent)}>Send the sound again</Button>}
+          action={unsent && <Button onClick={() => void keepSound(unsent)}>{text.sendTheSoundAgain}</Button>}
         >
           {failed}
         </Alert>

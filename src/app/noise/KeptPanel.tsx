@@ -13,12 +13,12 @@ import { FLOOR_METERS, schoolLabel, type FloorMeter } from '@/core/schools/schoo
 import { floorAs, ORIGINS, type KeptLadder, type KeptMeasurement, type WholeMeasurement } from '@/core/noise/kept';
 import { ladderResult } from '@/core/noise/ladder';
 import type { RigLine } from '@/core/rig';
-import { quantity } from '@/core/units/format';
 import { ask } from '@/ui/shell/ask';
 import { Choice } from '@/ui/shell/Choice';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { rms, SINE_READS, type SineReads } from './scales';
 import { TrendChart } from './TrendChart';
+import { keptPanel as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -75,32 +75,33 @@ export function KeptPanel(props: Props) {
     <Box sx={{ p: 2 }}>
       <Box sx={{ display: 'grid', gap: 1.5, pr: { xs: 4, lg: 0 } }}>
         <TextField
-          label="Acceptable floor (dBFS RMS)"
+          label={texts.acceptableFloorDbfsRms}
           value={target}
           error={!valid}
-          helperText={valid ? 'at the gain that is used' : 'dBFS, below 0, e.g. −60'}
+          helperText={valid ? texts.atTheGain : texts.dbfsBelow0EG}
           onChange={(event) => onTarget(event.target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
         <Choice
-          label="Read the floor"
+          label={texts.readTheFloor}
           value={floorMeter}
           options={FLOOR_METERS.map((meter) => [meter, schoolLabel('floorMeter', meter)])}
           onChoose={(to) => onFloorMeter(to as FloorMeter)}
         />
-        <Choice label="Full-scale sine reads" value={sine} options={Object.entries(SINE_READS)} onChoose={onSine} />
-        <TextField label="Your name" value={who} onChange={(event) => onWho(event.target.value.slice(0, 60))} />
+        <Choice label={texts.fullScaleSineReads} value={sine} options={Object.entries(SINE_READS)} onChoose={onSine} />
+        <TextField label={texts.yourName} value={who} onChange={(event) => onWho(event.target.value.slice(0, 60))} />
       </Box>
       <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
-        Kept{line ? `: ${line.name}` : ''}
+        {texts.kept}
+        {line ? `: ${line.name}` : ''}
       </Typography>
       {measurements.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          Nothing saved. Measure this line and save it to compare tomorrow.
+          {texts.nothingSavedMeasureThisLine}
         </Typography>
       )}
       {measurements.length > 1 && <TrendChart measurements={measurements} target={limit} floorMeter={floorMeter} />}
-      <Box component="ul" aria-label="Kept measurements" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={texts.keptMeasurements} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((measurement) => {
           const { id, name, at, gain, origin, audio, predicted } = measurement;
           const { aWeightedDbfs, usable } = measurement.measurement.reading;
@@ -112,10 +113,10 @@ export function KeptPanel(props: Props) {
                   {rms(floor, sine)} · {rms(aWeightedDbfs, sine).replace('dBFS', 'dBFS(A)')}
                 </Typography>
                 <Typography variant="caption" color="textSecondary" component="p" sx={{ overflowWrap: 'anywhere' }}>
-                  {!usable && 'no noise floor · '}
+                  {!usable && texts.noNoiseFloor}
                   {name === 'simulated interface' ? ORIGINS[origin] : `${name}, ${ORIGINS[origin]}`}
-                  {gain !== undefined && ` · gain ${quantity(gain, 'dB')}`}
-                  {predicted && ` · predicted ${rms(predicted.dbfs, sine)}`}
+                  {gain !== undefined && texts.gain(gain)}
+                  {predicted && texts.predicted(rms(predicted.dbfs, sine))}
                 </Typography>
                 <Typography variant="caption" color="textSecondary">
                   <LocalTime at={at} />
@@ -126,12 +127,12 @@ export function KeptPanel(props: Props) {
                   component="a"
                   href={`/api/rigs/${rig}/measurements/${id}/audio`}
                   download
-                  aria-label={`Sound of ${name}`}
+                  aria-label={texts.soundOf(name)}
                 >
                   <DownloadOutlinedIcon fontSize="small" />
                 </IconButton>
               )}
-              <IconButton aria-label={`Remove ${name}`} onClick={() => void remove(measurement)}>
+              <IconButton aria-label={texts.remove(name)} onClick={() => void remove(measurement)}>
                 <DeleteOutlineIcon fontSize="small" />
               </IconButton>
             </Box>
@@ -140,7 +141,7 @@ export function KeptPanel(props: Props) {
       </Box>
       {measurements.length > NEWEST && (
         <Button size="small" onClick={() => setAll(!all)}>
-          {all ? 'Show fewer' : `Show all ${measurements.length}`}
+          {all ? texts.showFewer : texts.showAll(measurements.length)}
         </Button>
       )}
       {gone && (
@@ -149,11 +150,12 @@ export function KeptPanel(props: Props) {
           sx={{ mt: 1 }}
           action={
             <Button color="inherit" onClick={() => void putBack(gone)}>
-              Put back
+              {texts.putBack}
             </Button>
           }
         >
-          Removed.{gone.audio && ' Its sound is gone; its figures can be put back.'}
+          {texts.removed}
+          {gone.audio && texts.itsSoundIsGone}
         </Alert>
       )}
       {failed && (
@@ -164,9 +166,9 @@ export function KeptPanel(props: Props) {
       {ladders.length > 0 && (
         <>
           <Typography variant="h2" sx={{ mt: 3, mb: 0.5 }}>
-            Ladders
+            {texts.ladders}
           </Typography>
-          <Box component="ul" aria-label="Kept ladders" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          <Box component="ul" aria-label={texts.keptLadders} sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {ladders.toReversed().map(({ id, at, kind, readings }) => (
               <Box component="li" key={id} sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
                 <Typography variant="body2">{ladderResult(kind, readings).text}</Typography>

@@ -6,11 +6,12 @@ import Typography from '@mui/material/Typography';
 import type { Added, LadderResult } from '@/core/noise/ladder';
 import { digits, quantity } from '@/core/units/format';
 import { ShareChart, type Share } from './ShareChart';
+import { ladderResultView as texts } from './texts';
 
 /** Who adds what, by the differences between rungs. */
 export function LadderResultView({ result }: { result: LadderResult }) {
   return (
-    <Box component="section" aria-label="Who adds what" sx={{ mt: 2.5 }}>
+    <Box component="section" aria-label={texts.whoAddsWhat} sx={{ mt: 2.5 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
         {result.text}
       </Typography>
@@ -20,16 +21,15 @@ export function LadderResultView({ result }: { result: LadderResult }) {
         </Alert>
       ))}
       <Typography variant="h3" component="h3">
-        A-weighted
+        {texts.aWeighted}
       </Typography>
-      <ShareChart label="Who adds what, A-weighted" shares={result.adds.map(shareOf)} />
+      <ShareChart label={texts.whoAddsWhatAWeighted} shares={result.adds.map(shareOf)} />
       <Typography variant="h3" component="h3" sx={{ mt: 1.5 }}>
-        Unweighted
+        {texts.unweighted}
       </Typography>
-      <ShareChart label="Who adds what, unweighted" shares={result.plain.map(shareOf)} />
+      <ShareChart label={texts.whoAddsWhatUnweighted} shares={result.plain.map(shareOf)} />
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        Powers are subtracted; ± is one standard deviation, from the spread within and between readings. What differs by
-        less than two of them is not measurable.
+        {texts.powersAreSubtractedIsOne}
       </Typography>
     </Box>
   );
@@ -40,6 +40,6 @@ const shareOf = ({ what, dbfs, from, to, share }: Added): Share => ({
   share,
   figure:
     dbfs === undefined || from === undefined
-      ? `below ${quantity(to, 'dBFS')}`
+      ? texts.below(to)
       : `${quantity(dbfs, 'dBFS')} ± ${digits((to - from) / 2, 2)}`,
 });

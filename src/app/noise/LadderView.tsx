@@ -18,7 +18,6 @@ import {
 } from '@/core/noise/ladder';
 import { ofPower } from '@/core/signal';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
-import { quantity } from '@/core/units/format';
 import { ask } from '@/ui/shell/ask';
 import { useDraft } from '@/ui/shell/useDraft';
 import type { NoiseAnswer } from '@/workers/noiseMessages';
@@ -27,6 +26,7 @@ import { MeasureControl } from './MeasureControl';
 import { rms, type SineReads } from './scales';
 import { simulatedPath } from './simulatedPath';
 import { useMeter, type Measured } from './useMeter';
+import { ladderView as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -83,15 +83,14 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
   return (
     <>
       <Typography variant="h2" sx={{ mt: 2, mb: 0.5 }}>
-        {line.name}: the {kind} ladder
+        {texts.theLadder(line.name, kind)}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-        Measure from the top; remove one thing each time and change nothing else. The drop between two rungs is what
-        that thing adds. Only channel 1 is used.
+        {texts.measureFromTheTopRemove}
       </Typography>
       <Box
         component="ol"
-        aria-label="Rungs"
+        aria-label={texts.rungs}
         sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}
       >
         {ladder.map(({ rung, do: what, caution, optional }, n) => {
@@ -119,29 +118,34 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
                 </Typography>
                 {optional && (
                   <Typography variant="caption" color="textSecondary">
-                    optional
+                    {texts.optional}
                   </Typography>
                 )}
                 <Typography variant="body2" sx={{ ml: 'auto', fontWeight: 600 }}>
                   {reading &&
                     (reading.refused
-                      ? 'not usable'
-                      : `${rms(ofPower(reading.weighted.power), sine).replace('dBFS', 'dBFS(A)')} · ${rms(ofPower(reading.plain.power), sine)} · gain ${quantity(reading.gain, 'dB')}${own.length > 1 ? ` · ${own.length} readings` : ''}`)}
+                      ? texts.notUsable
+                      : texts.readingAt(
+                          rms(ofPower(reading.weighted.power), sine).replace('dBFS', 'dBFS(A)'),
+                          rms(ofPower(reading.plain.power), sine),
+                          reading.gain,
+                          own.length,
+                        ))}
                 </Typography>
                 {reading && meter.metering.state !== 'measuring' && (
                   <Button
                     onClick={() => setReadings((now) => now.filter((each) => each !== reading))}
-                    aria-label={`Take out the last reading: ${RUNGS[rung]}`}
+                    aria-label={texts.takeOutTheLastReading(RUNGS[rung])}
                   >
-                    Take out
+                    {texts.takeOut}
                   </Button>
                 )}
                 {!on && meter.metering.state !== 'measuring' && (
                   <Button
                     onClick={() => setActive(rung)}
-                    aria-label={`${reading ? 'Measure again' : 'Measure'}: ${RUNGS[rung]}`}
+                    aria-label={`${reading ? texts.measureAgain : texts.measure}: ${RUNGS[rung]}`}
                   >
-                    {reading ? 'Again' : 'Measure'}
+                    {reading ? texts.again : texts.measure}
                   </Button>
                 )}
               </Box>
@@ -155,7 +159,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
                   )}
                   <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', my: 1 }}>
                     <TextField
-                      label="Gain set (dB)"
+                      label={texts.gainSetDb}
                       value={gain}
                       placeholder={assumed === undefined ? '' : assumed.toFixed(1)}
                       error={gain.trim() !== '' && !Number.isFinite(numberIn(gain))}
@@ -191,7 +195,7 @@ export function LadderView({ rig, document, line, sine, who, answer, onKept }: P
       {result && <LadderResultView result={result} />}
       {result && (
         <Button variant="contained" onClick={() => void keep()} sx={{ mt: 2 }}>
-          Keep this ladder
+          {texts.keepThisLadder}
         </Button>
       )}
       {failed && (

@@ -9,9 +9,10 @@ import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useRef, type ReactNode } from 'react';
-import { digits, quantity } from '@/core/units/format';
+import { digits } from '@/core/units/format';
 import { DropZone } from '@/ui/files/DropZone';
 import type { useMeter } from './useMeter';
+import { measureControl as text } from './texts';
 
 interface Props {
   meter: ReturnType<typeof useMeter>;
@@ -35,22 +36,21 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
     return (
       <Box role="status" sx={{ border: 1, borderColor: 'divider', p: 1.5 }}>
         <Typography variant="body2" sx={{ mb: 0.75 }}>
-          {origin === 'file' ? 'Measuring' : 'Listening to'} {name}: {digits(metering.seconds, 1)} s
-          {peak > 0 && ` · peak ${quantity(level, 'dBFS')}`}
+          {text.readingSeconds(origin, name, digits(metering.seconds, 1), peak, level)}
         </Typography>
         <LinearProgress
-          aria-label="Progress"
+          aria-label={text.progress}
           variant={share === undefined ? 'indeterminate' : 'determinate'}
           value={100 * (share ?? 0)}
         />
         <Box sx={{ mt: 1, display: 'flex', gap: 1 }}>
           {origin === 'browser' && (
             <Button variant="contained" onClick={finish}>
-              Stop and analyse
+              {text.stopAndAnalyse}
             </Button>
           )}
           <Button variant="outlined" onClick={stop}>
-            Cancel
+            {text.cancel}
           </Button>
         </Box>
       </Box>
@@ -65,18 +65,18 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
           startIcon={<UploadFileOutlinedIcon />}
           onClick={() => input.current?.click()}
         >
-          Choose or drop a WAV file
+          {text.chooseOrDropAWav}
         </Button>
         <Button variant="outlined" disabled={disabled} startIcon={<MicNoneIcon />} onClick={() => void listen(seconds)}>
-          Record this browser’s input
+          {text.recordThisBrowsersInput}
         </Button>
         <Button
           variant="outlined"
           disabled={disabled}
           startIcon={<GraphicEqIcon />}
-          onClick={() => meter.simulated(simulated(), 'simulated interface')}
+          onClick={() => meter.simulated(simulated(), text.nameOfSimulated)}
         >
-          Simulated interface
+          {text.simulatedInterface}
         </Button>
         {settings}
         <input
@@ -84,7 +84,7 @@ export function MeasureControl({ meter, seconds, simulated, settings, disabled }
           type="file"
           accept=".wav,.wave,.bwf,.rf64,audio/wav,audio/x-wav"
           hidden
-          aria-label="WAV file to measure"
+          aria-label={text.wavFileToMeasure}
           onChange={(event) => {
             take(event.target.files?.[0]);
             event.target.value = '';

@@ -18,6 +18,7 @@ import { SimulatedSettings } from './SimulatedSettings';
 import { simulatedPath } from './simulatedPath';
 import { useBudgetQuestion } from './useFloors';
 import { useMeter, type Measured } from './useMeter';
+import { measureView as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -61,20 +62,20 @@ export function MeasureView({ rig, document, line, target, floorMeter, sine, who
         {line.name}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-        Everyone quiet. Gates and noise suppression off, gain as in the take. Record 10 s (2 s minimum).
+        {texts.everyoneQuietGatesAndNoise}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1.5 }}>
         <TextField
-          label="Gain set (dB)"
+          label={texts.gainSetDb}
           value={gain}
-          placeholder={budget ? `${budget.gain.toFixed(1)} as planned` : ''}
+          placeholder={budget ? texts.asPlanned(budget.gain.toFixed(1)) : ''}
           error={!valid}
           onChange={(event) => setGain(event.target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal' }, inputLabel: { shrink: true } }}
           sx={{ width: 150 }}
         />
         <TextField
-          label="Record for (s)"
+          label={texts.recordFor}
           value={seconds}
           error={lasts !== length}
           helperText={lasts !== length ? '2 to 600' : undefined}
@@ -99,7 +100,7 @@ export function MeasureView({ rig, document, line, target, floorMeter, sine, who
       />
       {measured && meter.metering.state === 'failed' && (
         <Typography variant="body2" sx={{ mt: 1.5 }}>
-          Your earlier reading, “{measured.name}”, is still here: close this message to see it.
+          {texts.yourEarlierReadingIsStill(measured.name)}
         </Typography>
       )}
       {measured && meter.metering.state === 'idle' && (

@@ -25,13 +25,14 @@ import { MainsView } from './mains/MainsView';
 import { MeasureView } from './MeasureView';
 import type { SineReads } from './scales';
 import { useBudgetQuestion, useFloors } from './useFloors';
+import { noisePlace as text } from './texts';
 
 const TABS = [
-  { value: 'budget', label: 'Level and budget' },
-  { value: 'measure', label: 'Measure' },
-  { value: 'ladder', label: 'Ladder' },
-  { value: 'hunt', label: 'Hunt' },
-  { value: 'mains', label: 'Mains' },
+  { value: 'budget', label: text.levelAndBudget },
+  { value: 'measure', label: text.measure },
+  { value: 'ladder', label: text.ladder },
+  { value: 'hunt', label: text.hunt },
+  { value: 'mains', label: text.mains },
 ] as const;
 type NoiseTab = (typeof TABS)[number]['value'];
 
@@ -62,7 +63,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const limit = Number(target.replace(',', '.').replace('−', '-'));
   const keep = useCallback((to: KeptMeasurement[]) => {
     setMeasurements(to);
-    setMessage('Kept, with the line, the gain and the date.');
+    setMessage(text.keptWithTheLine);
   }, []);
   const own = useMemo(() => measurements.filter((each) => each.line === line?.id), [measurements, line?.id]);
   const asked = useBudgetQuestion(document, line?.id);
@@ -104,7 +105,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
       id={saved.id}
       rig={rig}
       tabs={TABS}
-      tabsLabel="Parts of the noise place"
+      tabsLabel={text.partsOfTheNoisePlace}
       tab={tab}
       onTab={setTab}
       beside={
@@ -122,7 +123,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
             borderRadius: 0,
           }}
         >
-          {tab === 'mains' ? 'Findings' : 'Target, kept'}
+          {tab === 'mains' ? text.findings : text.targetKept}
         </Button>
       }
       panel={
@@ -155,11 +156,11 @@ export function NoisePlace({ saved, kept, opens }: Props) {
           />
         )
       }
-      panelLabel={tab === 'mains' ? 'Findings of the mains side' : 'Target and what was kept'}
+      panelLabel={tab === 'mains' ? text.findingsOfTheMainsSide : text.targetAndWhatWasKept}
       panelWidth={320}
       open={open}
       onClose={() => setOpen(false)}
-      closeLabel="Back to the noise"
+      closeLabel={text.backToTheNoise}
       message={message}
       onRead={() => setMessage('')}
     >
@@ -189,11 +190,11 @@ export function NoisePlace({ saved, kept, opens }: Props) {
                 sx={{ mt: 2 }}
                 action={
                   <Button color="inherit" onClick={again}>
-                    Try again
+                    {text.tryAgain}
                   </Button>
                 }
               >
-                The noise floors could not be calculated. {failed}
+                {text.theNoiseFloorsCould(failed)}
               </Alert>
             )}
             {tab === 'budget' && (
@@ -214,7 +215,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
                 answer={answer}
                 onKept={(to) => {
                   setLadders(to);
-                  setMessage('The ladder is kept.');
+                  setMessage(text.theLadderIsKept);
                 }}
               />
             )}
@@ -231,9 +232,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
           </Box>
         </Box>
       ) : (
-        <Typography sx={{ p: 2 }}>
-          No lines yet. Add one in the Rig place; then its level and noise are here.
-        </Typography>
+        <Typography sx={{ p: 2 }}>{text.noLinesYetAddOne}</Typography>
       )}
     </TabbedPlace>
   );

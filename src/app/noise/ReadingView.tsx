@@ -22,6 +22,7 @@ import { rms, type SineReads } from './scales';
 import { SpectrumChart } from './SpectrumChart';
 import type { Measured } from './useMeter';
 import { worded } from '@/core/units/conventions';
+import { readingView as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -46,13 +47,13 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
   const heard = heardIn(reading);
   const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
   return (
-    <Box component="section" aria-label="Reading" sx={{ mt: 2 }}>
+    <Box component="section" aria-label={texts.reading} sx={{ mt: 2 }}>
       {measured.measurements.length > 1 && (
         <Box sx={{ mb: 1.5 }}>
           <Choice
-            label="Channel"
+            label={texts.channel}
             value={String(channel)}
-            options={measured.measurements.map((_, n) => [String(n), `channel ${n + 1}`])}
+            options={measured.measurements.map((_, n) => [String(n), texts.channelOf(n + 1)])}
             onChoose={(to) => setChannel(Number(to))}
           />
           {measured.pairs.map((pair) => (
@@ -62,14 +63,14 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
           ))}
           {measured.patterns.includes('one-channel-only') && (
             <Typography variant="body2" sx={{ mt: 0.5 }}>
-              One channel only: usually a two-contact plug in a stereo socket.
+              {texts.oneChannelOnlyUsually}
             </Typography>
           )}
         </Box>
       )}
       {measured.truncated && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          Incomplete file: {digits(measured.seconds, 1)} s found and used.
+          {texts.incompleteFileSFound(digits(measured.seconds, 1))}
         </Alert>
       )}
       {measured.warning && (
@@ -79,59 +80,60 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       )}
       {reading.reasons.map(({ code, text }) => (
         <Alert key={code} severity="error" sx={{ mb: 1 }}>
-          <strong>Not usable as a noise floor.</strong> {text}
+          <strong>{texts.notUsableAsANoise}</strong> {text}
         </Alert>
       ))}
       {reading.usable && <LeftOut disturbances={reading.disturbances} />}
-      <Figures label="What was measured">
+      <Figures label={texts.whatWasMeasured}>
         <Figure
-          label={floorMeter === 'as-set' ? 'Floor, RMS' : `Floor, RMS, ${schoolLabel('floorMeter', floorMeter)}`}
+          label={
+            floorMeter === 'as-set' ? texts.floorRms : texts.floorRmsBySchool(schoolLabel('floorMeter', floorMeter))
+          }
           value={rms(floor, sine)}
           mark={!reading.usable ? undefined : floor > target ? 'bad' : 'good'}
-          note={reading.usable ? against(floor, target) : 'not a noise floor'}
+          note={reading.usable ? against(floor, target) : texts.notANoiseFloor}
         />
         <Figure
-          label="A-weighted"
+          label={texts.aWeighted}
           value={rms(reading.aWeightedDbfs, sine)}
-          note={budget && `predicted ${rms(budget.reads['a-weighted'].known, sine)}`}
+          note={budget && texts.predictedAt(rms(budget.reads['a-weighted'].known, sine))}
         />
         {budget && (
           <Figure
-            label="Predicted"
+            label={texts.predicted}
             value={rms(budget.reads[floorMeter].known, sine)}
             note={[
               ...(budget.reads[floorMeter].most - budget.reads[floorMeter].known > 0.5
                 ? [`to ${rms(budget.reads[floorMeter].most, sine)} ${mostBy(budget)}`]
                 : []),
-              ...(gain === undefined ? [] : [`at ${quantity(gain, 'dB')} of gain`]),
+              ...(gain === undefined ? [] : [texts.atOfGain(gain)]),
             ].join(', ')}
           />
         )}
         {surplus && (
           <Figure
-            label={surplus.surplus < 0 ? 'Quieter than predicted by' : 'Louder than predicted by'}
+            label={surplus.surplus < 0 ? texts.quieterThanPredicted : texts.louderThanPredicted}
             value={quantity(Math.abs(surplus.surplus), 'dB')}
             mark={surplus.because.length ? 'bad' : 'good'}
-            note={`${quantity(surplus.surplusA, 'dB')} A-weighted`}
+            note={texts.aWeightedLevel(surplus.surplusA)}
           />
         )}
       </Figures>
       {surplus && (
-        <Typography sx={{ mt: 1.5, maxWidth: 720 }} aria-label="Where it comes from">
+        <Typography sx={{ mt: 1.5, maxWidth: 720 }} aria-label={texts.whereItComes}>
           {surplus.text}
-          {tooMuchGain &&
-            ` Gain is ${quantity(gain - budget.plan.gainNeeded, 'dB')} higher than the peaks need. Lower it for headroom; signal and noise drop together.`}
+          {tooMuchGain && texts.gainIsHigher(gain - budget.plan.gainNeeded)}
         </Typography>
       )}
       {reading.clean && !surplus?.because.length && (
         <Typography variant="body2" sx={{ mt: 1.5 }}>
-          A clean recording: nothing but the hiss and rush of the line and its room.
+          {texts.aCleanRecordingNothing}
         </Typography>
       )}
       {reading.patterns.length > 0 && (
         <Box
           component="ul"
-          aria-label="Patterns"
+          aria-label={texts.patterns}
           sx={{ listStyle: 'none', m: 0, mt: 1.5, p: 0, borderBottom: 1, borderColor: 'divider' }}
         >
           {reading.patterns.map(({ code, what, usually, evidence }) => (
@@ -139,7 +141,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
               <Typography variant="body2" sx={{ fontWeight: 650 }}>
                 {what.replace(/^./, (letter) => letter.toUpperCase())}
               </Typography>
-              <Typography variant="body2">Usually {worded(usually)}.</Typography>
+              <Typography variant="body2">{texts.usually(worded(usually))}</Typography>
               <Typography variant="caption" color="textSecondary">
                 {evidence}
               </Typography>
@@ -150,7 +152,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       {heard && (
         <Box sx={{ mt: 1.5 }}>
           <FindFaultLink rig={rig} line={line.id} heard={heard}>
-            Find out why on this line
+            {texts.findOutWhy}
           </FindFaultLink>
         </Box>
       )}
@@ -170,7 +172,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
         />
       ) : (
         <Typography variant="body2" sx={{ mt: 2 }}>
-          Not a noise floor, so there is nothing to keep. Fix what is listed above and record again.
+          {texts.nothingToKeep}
         </Typography>
       )}
     </Box>
@@ -189,9 +191,9 @@ const HUMS = new Set(['magnetic-pick-up', 'rectifier-buzz']);
 function pairText({ channels, relation, correlation, ratioDb, fromChannel }: Measured['pairs'][number]): string {
   const [one, other] = channels.map((channel) => channel + 1);
   if (relation === 'crosstalk' && ratioDb !== undefined)
-    return `Channel ${fromChannel! + 1} is heard in channel ${fromChannel === channels[0] ? other : one}, ${quantity(-ratioDb, 'dB')} lower: crosstalk.`;
-  const own = Math.abs(correlation) < 0.995 ? ', each with noise of its own' : '';
-  return `Channels ${one} and ${other}: ${relation}${own}.`;
+    return texts.channelIsHeardInChannel(fromChannel! + 1, fromChannel === channels[0] ? other : one, -ratioDb);
+  const own = Math.abs(correlation) < 0.995 ? texts.eachWithNoise : '';
+  return texts.channelsAnd(one, other, relation, own);
 }
 
 /** Times of what is no floor, a few of each. */
@@ -208,8 +210,8 @@ function LeftOut({ disturbances }: { disturbances: readonly Disturbance[] }) {
         const times = own.slice(0, MOST_TIMES).map(({ from, to }) => `${digits(from, 1)} to ${digits(to, 1)} s`);
         return (
           <div key={code}>
-            <strong>Left out:</strong> {DISTURBANCES[code]}, {times.join(', ')}
-            {own.length > MOST_TIMES && ` and ${own.length - MOST_TIMES} more`} ({own[0].evidence}).
+            <strong>{texts.leftOut}</strong>
+            {texts.disturbanceAt(DISTURBANCES[code], times.join(', '), own.length - MOST_TIMES, own[0].evidence)}
           </div>
         );
       })}
@@ -218,48 +220,46 @@ function LeftOut({ disturbances }: { disturbances: readonly Disturbance[] }) {
 }
 
 const against = (level: number, target: number): string =>
-  level > target
-    ? `${quantity(level - target, 'dB')} above the target`
-    : `${quantity(target - level, 'dB')} below the target`;
+  level > target ? texts.aboveTheTarget(level - target) : texts.belowTheTarget(target - level);
 
 function AllFigures({ reading, sine }: { reading: Measured['measurements'][number]['reading']; sine: SineReads }) {
   const rows: [label: string, value: string][] = [
-    ['Sample peak', reading.peakDbfs <= -199 ? 'nothing' : quantity(reading.peakDbfs, 'dBFS')],
-    ['RMS, all of it', rms(reading.rmsDbfs, sine)],
-    ['RMS of the floor, all frequencies', reading.floorDbfs === null ? 'no floor' : rms(reading.floorDbfs, sine)],
-    ['Quietest 400 ms', rms(reading.quietestDbfs, sine)],
-    ['Median 400 ms', rms(reading.medianDbfs, sine)],
-    ['Loudest 400 ms', rms(reading.loudestDbfs, sine)],
-    ['Crest factor', quantity(reading.crestDb, 'dB')],
-    ['Direct offset', `${digits(100 * reading.dcOffset, 4).replace(/^−(0[.,]0+)$/, '$1')} %`],
+    [texts.samplePeak, reading.peakDbfs <= -199 ? 'nothing' : quantity(reading.peakDbfs, 'dBFS')],
+    [texts.rmsAll, rms(reading.rmsDbfs, sine)],
+    [texts.rmsOfTheFloor, reading.floorDbfs === null ? texts.noFloor : rms(reading.floorDbfs, sine)],
+    [texts.quietest400Ms, rms(reading.quietestDbfs, sine)],
+    [texts.median400Ms, rms(reading.medianDbfs, sine)],
+    [texts.loudest400Ms, rms(reading.loudestDbfs, sine)],
+    [texts.crestFactor, quantity(reading.crestDb, 'dB')],
+    [texts.directOffset, `${digits(100 * reading.dcOffset, 4).replace(/^−(0[.,]0+)$/, '$1')} %`],
     [
-      'Mains',
+      texts.mains,
       reading.mains
-        ? `${digits(reading.mains.frequencyHz, 2)} Hz, ${reading.mains.harmonics.length} lines`
-        : 'none found',
+        ? texts.hzLines(digits(reading.mains.frequencyHz, 2), reading.mains.harmonics.length)
+        : texts.noneFound,
     ],
     [
-      'Steady tones',
+      texts.steadyTones,
       reading.tones
         .slice(0, 3)
         .map(
           ({ hz, dbfs, harmonic }) =>
-            `${Math.round(hz)} Hz ${quantity(dbfs, 'dBFS')}${harmonic ? ` (or harmonic ${harmonic})` : ''}`,
+            `${Math.round(hz)} Hz ${quantity(dbfs, 'dBFS')}${harmonic ? texts.orHarmonic(harmonic) : ''}`,
         )
         .join(', ') || 'none',
     ],
-    ['Broadband', `${rms(reading.broadbandDbfs, sine)}, slope ${digits(reading.slopeDbPerOctave, 1)} dB/octave`],
-    ['Rumble below 40 Hz', rms(reading.rumbleDbfs, sine)],
+    [texts.broadband, texts.slopeDbOctave(rms(reading.broadbandDbfs, sine), digits(reading.slopeDbPerOctave, 1))],
+    [texts.rumbleBelow40Hz, rms(reading.rumbleDbfs, sine)],
     [
-      'Clipped · zeros · clicks · dropouts',
+      texts.clippedZerosClicksDropouts,
       `${reading.clippedRuns} · ${reading.zeroRuns} · ${reading.clicks} · ${reading.dropouts}`,
     ],
-    ['Word length', reading.bits === null ? 'no whole numbers' : `${reading.bits} bits used`],
+    [texts.wordLength, reading.bits === null ? texts.noWholeNumbers : texts.bitsUsed(reading.bits)],
   ];
   return (
     <Box
       component="dl"
-      aria-label="All figures"
+      aria-label={texts.allFigures}
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: 'auto 1fr', lg: 'auto 1fr auto 1fr' },

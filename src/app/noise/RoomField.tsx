@@ -13,6 +13,7 @@ import type { Room } from '@/core/noise/budget';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { OCTAVES } from '@/core/rig/deviceFigures';
 import type { Location } from '@/core/rig/arrangement';
+import { roomField as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -25,18 +26,14 @@ interface Props {
 export function RoomField({ document, line, room, onChange }: Props) {
   const [editing, setEditing] = useState(false);
   const place = document.locations?.find(({ id }) => id === line.location);
-  const said = 'level' in room ? `${room.level} dB(A)` : `${room.bands.length} octaves`;
+  const said = 'level' in room ? `${room.level} dB(A)` : texts.octaves(room.bands.length);
   return (
     <Box>
       <Button variant="outlined" disabled={!place} onClick={() => setEditing(true)} sx={{ height: 40 }}>
-        Room: {said}
+        {texts.room(said)}
       </Button>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ pl: 0.5, mt: 0.4 }}>
-        {place
-          ? place.room || place.roomBands
-            ? place.name
-            : `${place.name}: assumed`
-          : 'assumed; set its position in Plan'}
+        {place ? (place.room || place.roomBands ? place.name : texts.assumed(place.name)) : texts.assumedSetItsPosition}
       </Typography>
       {editing && place && (
         <RoomDialog
@@ -77,27 +74,27 @@ function RoomDialog(props: { place: Location; onClose: () => void; onSave: (to: 
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
-      <DialogTitle>Room noise: {place.name}</DialogTitle>
+      <DialogTitle>{texts.roomNoise(place.name)}</DialogTitle>
       <DialogContent>
         <Typography variant="body2" sx={{ mb: 1.5 }}>
-          From a sound level meter, everyone quiet. One dB(A) figure is enough; octave levels override it.
+          {texts.fromASoundLevelMeter}
         </Typography>
         <TextField
           autoFocus
-          label="Level, dB(A)"
+          label={texts.levelDb}
           value={level}
           onChange={(event) => setLevel(event.target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           sx={{ width: 160, mb: 2 }}
         />
         <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
-          Octaves, dB
+          {texts.octavesDb}
         </Typography>
         <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 1 }}>
           {OCTAVES.map((hz) => (
             <TextField
               key={hz}
-              label={hz >= 1000 ? `${hz / 1000} kHz` : `${hz} Hz`}
+              label={hz >= 1000 ? texts.kHz(hz / 1000) : `${hz} Hz`}
               value={bands[hz] ?? ''}
               onChange={(event) => setBands({ ...bands, [hz]: event.target.value })}
               slotProps={{ htmlInput: { inputMode: 'decimal' } }}
@@ -106,14 +103,14 @@ function RoomDialog(props: { place: Location; onClose: () => void; onSave: (to: 
         </Box>
         {!good && (
           <Typography variant="caption" color="error" role="alert">
-            Levels are numbers: 0 to 120 dB(A), octaves −20 to 140 dB.
+            {texts.levelsAreNumbers0}
           </Typography>
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{texts.cancel}</Button>
         <Button variant="contained" disabled={!good} onClick={save}>
-          Save
+          {texts.save}
         </Button>
       </DialogActions>
     </Dialog>

@@ -5,6 +5,7 @@ import ListItemText from '@mui/material/ListItemText';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { FAULT_NAMES, SIMULATED_FAULTS, type FaultName } from '@/core/noise/simulated';
+import { simulatedSettings as text } from './texts';
 
 interface Props {
   faults: FaultName[];
@@ -19,7 +20,7 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
     <>
       <TextField
         select
-        label="Add faults"
+        label={text.addFaults}
         value={faults}
         onChange={(event) => onFaults(event.target.value as unknown as FaultName[])}
         slotProps={{
@@ -42,13 +43,13 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
       </TextField>
       <TextField
         select
-        label="Pace"
+        label={text.pace}
         value={live ? 'live' : 'quick'}
         onChange={(event) => onLive(event.target.value === 'live')}
         sx={{ width: 120 }}
       >
-        <MenuItem value="quick">at once</MenuItem>
-        <MenuItem value="live">live</MenuItem>
+        <MenuItem value="quick">{text.atOnce}</MenuItem>
+        <MenuItem value="live">{text.live}</MenuItem>
       </TextField>
     </>
   );

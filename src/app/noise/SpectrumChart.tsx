@@ -6,11 +6,12 @@ import { useTheme } from '@mui/material/styles';
 import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
-import { digits, quantity } from '@/core/units/format';
+import { digits } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 import { HzLabels } from './HzLabels';
 import { Legend } from './Legend';
 import { useChartWidth } from './useChartWidth';
+import { spectrumChart as texts } from './texts';
 
 const HEIGHT = 250;
 const MARGIN = { top: 10, right: 12, bottom: 22, left: 50 };
@@ -42,28 +43,32 @@ export function SpectrumChart({ measurement, predicted }: Props) {
   const harmonics = reading.mains?.harmonics ?? [];
   const tones = reading.tones.filter(({ hz }) => hz >= FROM && hz <= TO).slice(0, 8);
   const summary = [
-    'Spectrum, dBFS per hertz.',
+    texts.spectrumDbfsPerHertz,
     harmonics.length
-      ? `Mains at ${digits(reading.mains!.frequencyHz, 2)} Hz with ${harmonics.length} lines, the loudest ${quantity(Math.max(...harmonics.map(({ dbfs }) => dbfs)), 'dBFS')}.`
-      : 'No mains found.',
-    tones.length ? `Tones at ${tones.map(({ hz }) => `${Math.round(hz)} Hz`).join(', ')}.` : '',
+      ? texts.mainsAtHzWithLines(
+          digits(reading.mains!.frequencyHz, 2),
+          harmonics.length,
+          Math.max(...harmonics.map(({ dbfs }) => dbfs)),
+        )
+      : texts.noMainsFound,
+    tones.length ? texts.tonesAt(tones.map(({ hz }) => `${Math.round(hz)} Hz`).join(', ')) : '',
   ]
     .join(' ')
     .trim();
   return (
-    <Box component="section" aria-label="Spectrum" sx={{ mt: 2 }}>
+    <Box component="section" aria-label={texts.spectrum} sx={{ mt: 2 }}>
       <Typography variant="h3" component="h3">
-        Spectrum
+        {texts.spectrum}
       </Typography>
       <Legend
-        unit="dBFS per hertz"
+        unit={texts.dbfsPerHertz}
         marks={[
-          { name: 'measured', colour: palette.primary.main },
-          ...(expected.length ? [{ name: 'predicted', colour: palette.text.primary, dash: '5 3' }] : []),
+          { name: texts.measured, colour: palette.primary.main },
+          ...(expected.length ? [{ name: texts.predicted, colour: palette.text.primary, dash: '5 3' }] : []),
           ...(harmonics.length
             ? [
                 {
-                  name: `mains ${digits(reading.mains!.frequencyHz, 2)} Hz and multiples`,
+                  name: texts.mainsHzAndMultiples(digits(reading.mains!.frequencyHz, 2)),
                   colour: palette.verdict.Watch,
                 },
               ]
@@ -71,10 +76,12 @@ export function SpectrumChart({ measurement, predicted }: Props) {
           ...(tones.length
             ? [
                 {
-                  name: `tones: ${tones
-                    .slice(0, 4)
-                    .map(({ hz }) => Math.round(hz))
-                    .join(', ')} Hz`,
+                  name: texts.tonesHz(
+                    tones
+                      .slice(0, 4)
+                      .map(({ hz }) => Math.round(hz))
+                      .join(', '),
+                  ),
                   colour: palette.verdict.Silent,
                   dash: '3 2',
                 },

@@ -8,9 +8,9 @@ import { useId } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { trendOf, type TrendPoint } from '@/core/noise/trend';
-import { quantity } from '@/core/units/format';
 import { Legend } from './Legend';
 import { GridLines } from '@/ui/figures/GridLines';
+import { trendChart as texts } from './texts';
 
 const WIDTH = 288;
 const HEIGHT = 134;
@@ -20,9 +20,9 @@ const LOWEST = -140;
 
 /** How the floor is read, in a word or two. */
 const LEGEND: Record<FloorMeter, string> = {
-  'as-set': 'floor',
-  'cut-80': 'floor above 80 Hz',
-  'a-weighted': 'floor, A-weighted',
+  'as-set': texts.floor,
+  'cut-80': texts.floorAbove80Hz,
+  'a-weighted': texts.floorAWeighted,
 };
 
 interface Props {
@@ -69,11 +69,13 @@ export function TrendChart({ measurements, target, floorMeter }: Props) {
   return (
     <>
       <Legend
-        unit="dBFS"
+        unit={texts.dbfs}
         marks={[
           { name: LEGEND[floorMeter], colour: palette.primary.main },
-          ...(floorMeter === 'a-weighted' ? [] : [{ name: 'A-weighted', colour: palette.text.secondary, dash: '4 3' }]),
-          { name: 'acceptable', colour: palette.verdict.Watch, dash: '5 3' },
+          ...(floorMeter === 'a-weighted'
+            ? []
+            : [{ name: texts.aWeighted, colour: palette.text.secondary, dash: '4 3' }]),
+          { name: texts.acceptable, colour: palette.verdict.Watch, dash: '5 3' },
         ]}
       />
       <Box
@@ -85,8 +87,13 @@ export function TrendChart({ measurements, target, floorMeter }: Props) {
       >
         <title id={id}>
           {first && last
-            ? `${floors.length} noise floors, ${day(first.at)} to ${day(last.at)}, from ${quantity(first.plain, 'dBFS')} at first to ${quantity(last.plain, 'dBFS')} at last; A-weighted from ${quantity(first.weighted, 'dBFS')} to ${quantity(last.weighted, 'dBFS')}.${isGrouped ? ' Those of some days stand together, with the range of them.' : ''}`
-            : 'None of what was kept is a noise floor.'}
+            ? texts.noiseFloors(
+                floors.length,
+                { ...first, day: day(first.at) },
+                { ...last, day: day(last.at) },
+                isGrouped,
+              )
+            : texts.noneOfWhatWasKept}
         </title>
         <GridLines
           ticks={y.ticks(4)}

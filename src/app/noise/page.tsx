@@ -3,8 +3,9 @@ import { loadHunts, loadLadders, loadMeasurements } from '@/store/noise';
 import { NoisePlace } from './NoisePlace';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Noise' };
+export const metadata: Metadata = { title: text.noise };
 export const dynamic = 'force-dynamic';
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string; tab?: string }> }) => {

@@ -14,6 +14,7 @@ import type { PlanWorker } from '@/workers/planWorker';
 import { DayChart } from './DayChart';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { digits, uncapital } from '@/core/units/format';
+import { batteriesView as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -28,18 +29,13 @@ export function BatteriesView({ document, worker, onChange }: Props) {
   if (!answer)
     return (
       <Typography variant="body2" sx={{ p: 2 }} role="status">
-        {failed ?? 'Solving every line at every voltage …'}
+        {failed ?? texts.solvingEveryLine}
       </Typography>
     );
   const { times, cells } = answer;
   return (
     <Box sx={{ px: 2, py: 1.75, display: 'grid', gap: 3 }}>
-      {times.length === 0 && (
-        <Typography variant="body1">
-          No device here runs on batteries. Enter how many one takes, in its dialog in Rig, and its running time stands
-          here.
-        </Typography>
-      )}
+      {times.length === 0 && <Typography variant="body1">{texts.noDeviceHereRuns}</Typography>}
       {times.map((time) => (
         <DeviceTime key={time.device} time={time} document={document} onChange={onChange} />
       ))}
@@ -69,17 +65,18 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
           {name}: {hours(now.hours)}
         </Typography>
         <Typography variant="body2" color="textSecondary">
-          on one set of batteries with the switches as drawn; the feeds take {digits(now.watts, 2)} W
+          {texts.onOneSetOfBatteries(digits(now.watts, 2))}
         </Typography>
       </Box>
       {recommended && (
         <Typography variant="body2" sx={{ mt: 0.5 }}>
           {recommended.feed ? (
             <>
-              Recommended: <strong>{feedLabel(recommended.feed)}</strong> — {recommended.why}.
+              {texts.recommended}
+              <strong>{feedLabel(recommended.feed)}</strong> — {recommended.why}.
             </>
           ) : (
-            `Nothing to recommend: ${recommended.why}.`
+            texts.nothingToRecommend(recommended.why)
           )}
         </Typography>
       )}
@@ -102,9 +99,9 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
       </Box>
       {gains.map((gain) => (
         <Typography key={gain.group} variant="body2" sx={{ mt: 1 }}>
-          Only <strong>{gain.name}</strong> keeps {gain.groupName} from {feedLabel(gain.to)}. Moved to another switch,
-          one set of batteries lasts {hours(Math.max(0, gain.hours))} longer. A plan moves it if the school asks for the
-          lowest voltage that every source states.
+          {texts.only}
+          <strong>{gain.name}</strong>
+          {texts.keepsFromMovedToAnother(gain.groupName, feedLabel(gain.to), hours(Math.max(0, gain.hours)))}
         </Typography>
       ))}
       <DayChart time={time} />
@@ -139,16 +136,18 @@ function OptionRow({ option, shown, onApply }: { option: VoltageOption; shown: b
       </Typography>
       <Typography variant="body2" color="textSecondary">
         {option.accepted
-          ? 'OK for every line on its switches.'
-          : `${objecting.map(({ name, group, what }) => `${name} (${group}): ${uncapital(what)}`).join('; ')}. Those switches keep the higher voltage.`}
+          ? texts.okForEveryLine
+          : texts.thoseSwitchesKeepTheHigher(
+              objecting.map(({ name, group, what }) => `${name} (${group}): ${uncapital(what)}`).join('; '),
+            )}
       </Typography>
       {shown ? (
         <Typography variant="caption" color="textSecondary">
-          set now
+          {texts.setNow}
         </Typography>
       ) : (
         <Button onClick={onApply} sx={{ whiteSpace: 'nowrap' }}>
-          Set {feedLabel(option.feed)} in the rig
+          {texts.setInTheRig(feedLabel(option.feed))}
         </Button>
       )}
     </Box>
@@ -173,9 +172,9 @@ function Figures({
   onChange: (change: (from: Batteries) => Batteries) => void;
 }) {
   return (
-    <Box component="section" aria-label="Battery figures" sx={{ mt: 1.5 }}>
+    <Box component="section" aria-label={texts.batteryFigures} sx={{ mt: 1.5 }}>
       <Typography variant="h3" component="h3" sx={{ mb: 1.25 }}>
-        {batteries.cells} × {batteries.chemistry}: what this rests on
+        {texts.whatThisRests(batteries.cells, batteries.chemistry)}
       </Typography>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr', md: '1fr 1fr 1fr' } }}>
         {(batteries.chemistry === 'power bank' ? BANK_FIELDS : FIELDS).map((name) => (
@@ -183,12 +182,13 @@ function Figures({
         ))}
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        {digits(energy.wattHours, 1)} Wh can be used
-        {Math.abs(capacity - 1) > 0.005 ? `, ${Math.round(100 * capacity)} % of that at this load` : ''}.{' '}
+        {digits(energy.wattHours, 1)}
+        {texts.whCanBeUsed}
+        {Math.abs(capacity - 1) > 0.005 ? texts.ofThatAtThisLoad(Math.round(100 * capacity)) : ''}.{' '}
         {energy.rests
           .map(({ label, value, unit, basis }) => `${label}: ${value} ${unit} (${BASIS_LABELS[basis]})`)
           .join('; ')}
-        . Cold, age and the display shorten it.
+        {texts.coldAgeAndTheDisplay}
       </Typography>
     </Box>
   );
@@ -222,7 +222,7 @@ function CellFigure({
       onBlur={save}
       onKeyDown={(event) => event.key === 'Enter' && save()}
       error={wrong}
-      helperText={wrong ? `From ${min} to ${max} ${unit}, or empty` : known ? BASIS_LABELS[known.basis] : 'not stated'}
+      helperText={wrong ? texts.fromToOrEmpty(min, max, unit) : known ? BASIS_LABELS[known.basis] : texts.notStated}
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
     />
   );
@@ -230,9 +230,9 @@ function CellFigure({
 
 function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
   return (
-    <Box component="section" aria-label="Sources on battery">
+    <Box component="section" aria-label={texts.sourcesOnBattery}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
-        Sources on battery, shortest first
+        {texts.sourcesOnBatteryShortestFirst}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>
         {cells.map(({ line, lineName, name, milliamps, hours: lasts }) => (
@@ -254,15 +254,14 @@ function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
             <Typography variant="body2">
               {name}{' '}
               <Typography variant="body2" component="span" color="textSecondary">
-                on {lineName}, {digits(milliamps, milliamps < 10 ? 2 : 0)} mA from its batteries
+                {texts.onMaFromItsBatteries(lineName, digits(milliamps, milliamps < 10 ? 2 : 0))}
               </Typography>
             </Typography>
           </Box>
         ))}
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-        Charge and current are the catalogue&apos;s, from memory, unless the part states its own; 70 % of the charge is
-        counted as usable.
+        {texts.chargeAndCurrent}
       </Typography>
     </Box>
   );

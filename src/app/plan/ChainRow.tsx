@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography';
 import type { RankedChain } from '@/core/plan';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { chainRow as text } from './texts';
 
 /** One chain: its links, why it stands where it does, how it carries the signal. */
 export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: () => void; note?: string }) {
@@ -31,9 +32,9 @@ export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: (
       <Box sx={{ gridColumn: { xs: 2, sm: 'auto' } }}>
         <Typography variant="body2" sx={{ fontWeight: 650 }}>
           {[
-            ...(source ? [`source, ${source}`] : []),
+            ...(source ? [text.source(source)] : []),
             ...links.map(({ label, set }) => (set ? `${label} (${set})` : label)),
-          ].join(' → ') || 'plugged straight in'}
+          ].join(' → ') || text.pluggedStraight}
         </Typography>
         <Typography variant="body2" color="textSecondary">
           {reason}
@@ -42,12 +43,12 @@ export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: (
           <Typography variant="caption" color="textSecondary">
             {[
               ...(quality.aboveNoise !== undefined
-                ? [`${quantity(quality.aboveNoise, 'dB')} above noise`, `gain ${quantity(quality.gainNeeded!, 'dB')}`]
+                ? [text.aboveNoise(quality.aboveNoise), text.gain(quality.gainNeeded!)]
                 : []),
               quality.balanced ? 'balanced' : 'unbalanced',
-              ...(quality.lowCut ? [`from ${quantity(quality.lowCut, 'Hz')}`] : []),
+              ...(quality.lowCut ? [text.from(quality.lowCut)] : []),
               ...(quality.highCut ? [`to ${quantity(quality.highCut, 'Hz')}`] : []),
-              ...(usesUp.length ? [`uses your last: ${usesUp.join(', ')}`] : []),
+              ...(usesUp.length ? [text.usesYourLast(usesUp.join(', '))] : []),
             ].join(' · ')}
           </Typography>
         )}
@@ -55,12 +56,12 @@ export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: (
       <Box sx={{ gridColumn: { xs: 2, sm: 'auto' }, textAlign: { sm: 'right' } }}>
         {present && (
           <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
-            as it is now
+            {text.asItIsNow}
           </Typography>
         )}
         {onUse && rank !== undefined && (
           <Button onClick={onUse} sx={{ whiteSpace: 'nowrap' }}>
-            Use it
+            {text.useIt}
           </Button>
         )}
         {onUse && note && (

@@ -24,6 +24,7 @@ import { Section } from './Section';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { Choice } from '@/ui/shell/Choice';
 import { inletKey } from '@/core/gear';
+import { chainsView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -49,7 +50,7 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
   if (!source || !inlet)
     return (
       <Typography variant="body1" sx={{ p: 4 }}>
-        Add a device and a line in the Rig place first.
+        {text.addADevice}
       </Typography>
     );
   // A source of the kit gets a line of its own, where there is room for it.
@@ -60,9 +61,9 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
     <Box sx={{ px: 2, py: 1.75 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
         <Choice
-          label="From"
+          label={text.from}
           value={source.id}
-          options={sources.map(({ id, name, kit: inKit }) => [id, inKit ? `${name}, from the kit` : name])}
+          options={sources.map(({ id, name, kit: inKit }) => [id, inKit ? text.fromTheKit(name) : name])}
           onChoose={(id) => {
             setSource(id);
             setInlet(undefined);
@@ -70,7 +71,7 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
           }}
         />
         <Choice
-          label="To"
+          label={text.to}
           value={inlet.key}
           options={inlets.map(({ key, name }) => [key, name])}
           onChoose={(key) => {
@@ -84,7 +85,7 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
             size="small"
             value={set}
             onChange={(_, to: FeedName | null) => to && setFeed(to)}
-            aria-label="Feed of the inlet"
+            aria-label={text.feedOfTheInlet}
           >
             {offered.map((each) => (
               <ToggleButton key={each} value={each}>
@@ -94,12 +95,12 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
           </ToggleButtonGroup>
         )}
         <Typography variant="caption" color="textSecondary" role="status">
-          {failed ?? (busy || !chains ? 'Judging …' : `${chains.allowed.length} work; ${runText(chains.run)}`)}
+          {failed ?? (busy || !chains ? text.judging : text.work(chains.allowed.length, runText(chains.run)))}
         </Typography>
       </Box>
       {chains && (
         <>
-          <Section ordered title={chains.allowed.length ? 'Best first' : 'Nothing in the kit works here'}>
+          <Section ordered title={chains.allowed.length ? text.bestFirst : text.nothingInTheKitWorks}>
             {chains.allowed.map((chain) => (
               <ChainRow
                 key={chain.rank}
@@ -109,20 +110,19 @@ export function ChainsView({ document, kit, worker, onChange }: Props) {
                     ? undefined
                     : () => onChange((from) => withChain(from, source.id, inlet.ref, chain))
                 }
-                note={turned ? `with ${inlet.group!.name} at ${feedLabel(set)}` : undefined}
+                note={turned ? text.withAt(inlet.group!.name, feedLabel(set)) : undefined}
               />
             ))}
           </Section>
           {chains.refused.length > 0 && (
-            <Section ordered title="Tempting, but wrong">
+            <Section ordered title={text.temptingButWrong}>
               {chains.refused.map((chain, n) => (
                 <ChainRow key={n} chain={chain} />
               ))}
             </Section>
           )}
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1.5 }}>
-            Best first: verdict, balanced or not, level above preamp noise (−128 dBu, typical), bandwidth, fewest links,
-            simplest links, least kit used up, fewest changes.
+            {text.bestFirstVerdictBalanced}
           </Typography>
         </>
       )}
@@ -182,7 +182,7 @@ const hangsOn = (line: RigDocument['lines'][number], host: string): boolean =>
   (endsInLink(line) && line.inlet.into.line === host && line.inlet.into.port !== 'through');
 
 const runText = (run: number): string =>
-  run > 0 ? `${lengthText(Math.ceil(run))} of cable needed` : 'no cable needed by distance';
+  run > 0 ? text.ofCableNeeded(lengthText(Math.ceil(run))) : text.noCableNeededByDistance;
 
 function inletChoices({ devices }: RigDocument) {
   return devices.flatMap((device) =>

@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import type { LineChange } from '@/core/plan';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { changeRow as text } from './texts';
 
 interface Tick {
   on: boolean;
@@ -58,7 +59,7 @@ export function Row({ name, tick, now, then, why, end }: RowProps) {
             checked={tick.on}
             disabled={tick.disabled}
             onChange={tick.change}
-            slotProps={{ input: { 'aria-label': `Accept: ${name}` } }}
+            slotProps={{ input: { 'aria-label': text.accept(name) } }}
             sx={{ p: 0.5, mt: -0.25 }}
           />
         )}
@@ -68,7 +69,7 @@ export function Row({ name, tick, now, then, why, end }: RowProps) {
       </Typography>
       <Box sx={{ gridArea: 'now', pt: 0.25, minWidth: 0 }}>{now}</Box>
       <EastIcon
-        aria-label="becomes"
+        aria-label={text.becomes}
         role="img"
         sx={{ gridArea: 'arrow', fontSize: 15, mt: 0.6, color: 'text.secondary' }}
       />
@@ -97,14 +98,14 @@ export function ChangeRow({ change, tick, pinned, onPin }: Props) {
       name={name}
       tick={tick}
       now={
-        <Side inlet={from?.name ?? 'in another line’s direct box'} verdict={before === 'unsolved' ? undefined : before}>
+        <Side inlet={from?.name ?? text.inAnotherLinesDirectBox} verdict={before === 'unsolved' ? undefined : before}>
           {takenOut.map((label, n) => (
             <Part key={n} label={`− ${label}`} />
           ))}
         </Side>
       }
       then={
-        <Side inlet={moved ? to.name : 'the same inlet'} strong={moved} verdict={after}>
+        <Side inlet={moved ? to.name : text.theSameInlet} strong={moved} verdict={after}>
           {putIn.map((label, n) => (
             <Part key={n} label={`+ ${label}`} strong />
           ))}
@@ -115,8 +116,8 @@ export function ChangeRow({ change, tick, pinned, onPin }: Props) {
       }
       why={reason}
       end={
-        <Tooltip title={pinned ? `${name} pinned here; tap to unpin` : `Keep ${name} here in every plan`}>
-          <IconButton size="small" aria-label={`Pin ${name}`} aria-pressed={pinned} onClick={onPin}>
+        <Tooltip title={pinned ? text.pinnedHereTapToUnpin(name) : text.keepHereInEveryPlan(name)}>
+          <IconButton size="small" aria-label={text.pin(name)} aria-pressed={pinned} onClick={onPin}>
             {pinned ? <PushPinIcon sx={{ fontSize: 16 }} /> : <PushPinOutlinedIcon sx={{ fontSize: 16 }} />}
           </IconButton>
         </Tooltip>

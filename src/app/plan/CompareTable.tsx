@@ -9,33 +9,34 @@ import TableRow from '@mui/material/TableRow';
 import { useMemo } from 'react';
 import { hours, runningTimes } from '@/core/plan';
 import type { Held } from './usePlanning';
+import { compareTable as text } from './texts';
 
 /** Up to three proposals side by side. */
 export function CompareTable({ held }: { held: Held[] }) {
   const lasting = useMemo(() => held.map(({ proposal }) => runningTimes(proposal.document)), [held]);
   const rows: [string, (plan: Held, n: number) => string][] = [
-    ['Clear', ({ proposal }) => String(proposal.counts.Clear)],
-    ['To watch', ({ proposal }) => String(proposal.counts.Watch)],
-    ['Left out', ({ proposal }) => names(proposal.leftOut.map(({ name }) => name))],
+    [text.clear, ({ proposal }) => String(proposal.counts.Clear)],
+    [text.toWatch, ({ proposal }) => String(proposal.counts.Watch)],
+    [text.leftOut, ({ proposal }) => names(proposal.leftOut.map(({ name }) => name))],
     [
-      'To get',
+      text.toGet,
       ({ proposal }) => names(proposal.toGet.map(({ label, count }) => (count > 1 ? `${count} × ${label}` : label))),
     ],
-    ['Lines changed', ({ proposal }) => String(proposal.lines.length)],
-    ['of them moved', ({ proposal }) => String(proposal.lines.filter(moved).length)],
-    ['Switches turned', ({ proposal }) => String(proposal.switches.length)],
+    [text.linesChanged, ({ proposal }) => String(proposal.lines.length)],
+    [text.ofThemMoved, ({ proposal }) => String(proposal.lines.filter(moved).length)],
+    [text.switchesTurned, ({ proposal }) => String(proposal.switches.length)],
     [
-      'Feeds on',
+      text.feedsOn,
       ({ proposal }) =>
         String(proposal.document.devices.flatMap(({ groups }) => groups.filter(({ feed }) => feed !== 'off')).length),
     ],
     ...lasting[0].map(({ name, device }): [string, (plan: Held, n: number) => string] => [
-      `${name}, one set of batteries`,
+      text.oneSetOfBatteries(name),
       (_, n) => hours(lasting[n].find((time) => time.device === device)?.now.hours ?? 0),
     ]),
     [
-      'Proven best',
-      ({ proposal, stopped }) => (proposal.optimal ? 'yes' : stopped ? 'no, stopped' : 'no, time was up'),
+      text.provenBest,
+      ({ proposal, stopped }) => (proposal.optimal ? 'yes' : stopped ? text.noStopped : text.noTimeWasUp),
     ],
   ];
   return (
@@ -43,14 +44,14 @@ export function CompareTable({ held }: { held: Held[] }) {
       sx={{ px: 2, py: 1, borderBottom: 1, borderColor: 'divider', overflowX: 'auto' }}
       tabIndex={0}
       role="region"
-      aria-label="Comparison of proposals"
+      aria-label={text.comparisonOfProposals}
     >
       <Table size="small" sx={{ '& td, & th': { borderColor: 'divider', py: 0.5, verticalAlign: 'top' } }}>
         <TableHead>
           <TableRow>
             <TableCell />
             {held.map(({ id }) => (
-              <TableCell key={id}>Proposal {id}</TableCell>
+              <TableCell key={id}>{text.proposal(id)}</TableCell>
             ))}
           </TableRow>
         </TableHead>

@@ -9,7 +9,7 @@ import { useId, useState } from 'react';
 import { dayOnCells, hours, type CellDay, type RunningTime } from '@/core/plan';
 import { feedLabel } from '@/core/standards/feeds';
 import { GridLines } from '@/ui/figures/GridLines';
-import { plural } from '@/core/units';
+import { dayChart as texts } from './texts';
 
 const WIDTH = 720;
 const HEIGHT = 200;
@@ -33,7 +33,7 @@ export function DayChart({ time }: { time: RunningTime }) {
   const left = bounded(reserve, 0, 12, 0.5);
   const start = startOf(begins);
   const curves: Curve[] = [
-    { label: 'now', lasts: time.now.hours, day: dayOnCells(time.now.hours, day, left), now: true },
+    { label: texts.now, lasts: time.now.hours, day: dayOnCells(time.now.hours, day, left), now: true },
     ...time.options
       .filter(({ accepted, hours: lasts }) => accepted && Math.abs(lasts - time.now.hours) > 0.01)
       .map(({ feed, hours: lasts }) => ({
@@ -51,22 +51,22 @@ export function DayChart({ time }: { time: RunningTime }) {
   );
   const [present] = curves;
   return (
-    <Box component="section" aria-label={`Batteries of ${time.name} over the day`} sx={{ mt: 2 }}>
+    <Box component="section" aria-label={texts.batteriesOfOverTheDay(time.name)} sx={{ mt: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 0.5 }}>
         <Typography variant="h3" component="h3" sx={{ mr: 'auto' }}>
-          Over the day
+          {texts.overTheDay}
         </Typography>
         <TextField
-          label="Begins at"
+          label={texts.beginsAt}
           type="time"
           value={begins}
           onChange={(event) => setBegins(event.target.value)}
           sx={{ width: 150 }}
         />
-        <NumberField label="Lasts (h)" value={length} valid={valid(length, 0.5, 48)} onChange={setLength} />
-        <NumberField label="Reserve (h)" value={reserve} valid={valid(reserve, 0, 12)} onChange={setReserve} />
+        <NumberField label={texts.lastsH} value={length} valid={valid(length, 0.5, 48)} onChange={setLength} />
+        <NumberField label={texts.reserveH} value={reserve} valid={valid(reserve, 0, 12)} onChange={setReserve} />
       </Box>
-      <Box sx={{ overflowX: 'auto', contain: 'inline-size' }} tabIndex={0} role="group" aria-label="The day">
+      <Box sx={{ overflowX: 'auto', contain: 'inline-size' }} tabIndex={0} role="group" aria-label={texts.theDay}>
         <Box
           component="svg"
           viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
@@ -108,7 +108,7 @@ export function DayChart({ time }: { time: RunningTime }) {
                 opacity={0.12}
               />
               <text x={MARGIN.left + 6} y={y(0) - 4} fill={palette.text.secondary}>
-                reserve for the last take
+                {texts.reserveForTheLastTake}
               </text>
             </g>
           )}
@@ -145,7 +145,7 @@ export function DayChart({ time }: { time: RunningTime }) {
                 strokeDasharray="2 3"
               />
               <text x={x(at)} y={MARGIN.top - 3} textAnchor="middle" fill={palette.text.primary}>
-                new batteries {clock(start + at)}
+                {texts.newBatteries(clock(start + at))}
               </text>
             </g>
           ))}
@@ -153,18 +153,18 @@ export function DayChart({ time }: { time: RunningTime }) {
       </Box>
       <Typography variant="body2" color="textSecondary">
         {changesText(present.day, start)}
-        {curves.slice(1).map(({ label, day: own, lasts }) => ` At ${label}: ${hours(lasts)} a set, ${sets(own)}.`)}
+        {curves.slice(1).map(({ label, day: own, lasts }) => texts.atASet(label, hours(lasts), sets(own)))}
       </Typography>
     </Box>
   );
 }
 
-const sets = ({ sets: count }: CellDay): string => `${plural(count, 'set')} for the day`;
+const sets = ({ sets: count }: CellDay): string => texts.forTheDay(count);
 
 const changesText = (day: CellDay, start: number): string =>
   day.changes.length
-    ? `As it is now: ${sets(day)}, new batteries at ${day.changes.map((at) => clock(start + at)).join(', ')}.`
-    : 'As it is now: one set lasts the day.';
+    ? texts.asItIsNowNew(sets(day), day.changes.map((at) => clock(start + at)).join(', '))
+    : texts.asItIsNowOne;
 
 function NumberField(props: { label: string; value: string; valid: boolean; onChange: (text: string) => void }) {
   const { label, value, valid: good, onChange } = props;

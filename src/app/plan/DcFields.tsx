@@ -12,6 +12,7 @@ import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type FieldValues, type UseFormRegister } from 'react-hook-form';
 import type { Figure } from '@/core/gear';
 import type { DirectCurrent } from '@/core/rig';
+import { dcFields as texts } from './texts';
 
 /** What the dialogs of direct-current supplies and of what hangs on them have in common. */
 
@@ -31,7 +32,7 @@ export const within =
   (text: string): true | string =>
     (optional && text.trim() === '') ||
     (text.trim() !== '' && amount(text) >= min && amount(text) <= max) ||
-    `A number from ${min} to ${max} ${unit}${optional ? ', or empty' : ''}`;
+    texts.aNumber(min, max, unit, optional);
 
 export const figure = <F extends Figure>(text: string, { unit }: Range, before?: F): Figure =>
   before?.value === amount(text) ? before : { value: amount(text), unit, basis: 'maker' };
@@ -56,14 +57,14 @@ export function Frame(props: {
         <DialogActions>
           {onRemove && (
             <Button color="error" onClick={onRemove} sx={{ mr: 'auto' }}>
-              Remove
+              {texts.remove}
             </Button>
           )}
           <Button color="inherit" onClick={onClose}>
-            Cancel
+            {texts.cancel}
           </Button>
           <Button type="submit" variant="contained">
-            Save
+            {texts.save}
           </Button>
         </DialogActions>
       </form>
@@ -80,8 +81,8 @@ export function NameField<F extends FieldValues>({
 }) {
   return (
     <TextField
-      label="Name"
-      {...register('name' as never, { validate: ((text: string) => text.trim() !== '' || 'Give it a name') as never })}
+      label={texts.name}
+      {...register('name' as never, { validate: ((text: string) => text.trim() !== '' || texts.giveItAName) as never })}
       slotProps={{ htmlInput: { maxLength: 80 } }}
       error={Boolean(errors.name)}
       helperText={errors.name?.message as string | undefined}
@@ -124,8 +125,8 @@ export function CentreField<F extends FieldValues>({
       name={name as never}
       render={({ field }) => (
         <TextField select label={label} {...field}>
-          <MenuItem value="negative">negative</MenuItem>
-          <MenuItem value="positive">positive</MenuItem>
+          <MenuItem value="negative">{texts.negative}</MenuItem>
+          <MenuItem value="positive">{texts.positive}</MenuItem>
         </TextField>
       )}
     />

@@ -16,6 +16,7 @@ import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { PlanWorker } from '@/workers/planWorker';
 import { LoadDialog } from './LoadDialog';
 import { SupplyDialog } from './SupplyDialog';
+import { directCurrentView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -48,27 +49,23 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
         return on ? { ...load, on } : load;
       }),
     }));
-    setTold(
-      without.length
-        ? `No outlet is right for ${without.map(({ name }) => name).join(', ')}.`
-        : 'Every box is on a suitable outlet.',
-    );
+    setTold(without.length ? text.noOutletIsRight(without.map(({ name }) => name).join(', ')) : text.everyBox);
   };
   return (
-    <Box component="section" aria-label="Direct-current supplies">
+    <Box component="section" aria-label={text.directCurrentSupplies}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, mb: 0.5 }}>
         <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mr: 'auto' }}>
-          Direct-current supplies for boxes and pedals
+          {text.directCurrentSuppliesForBoxes}
         </Typography>
         <Button startIcon={<AddIcon />} onClick={() => setEditing({ supply: undefined })}>
-          Supply
+          {text.supply}
         </Button>
         <Button startIcon={<AddIcon />} onClick={() => setEditing({ load: undefined })}>
-          Box or pedal
+          {text.boxOrPedal}
         </Button>
         {own.loads.length > 0 && own.supplies.length > 0 && (
           <Button variant="outlined" onClick={() => void arrange()}>
-            Arrange
+            {text.arrange}
           </Button>
         )}
       </Box>
@@ -77,7 +74,7 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
       </Typography>
       {own.supplies.length + own.loads.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None yet. Add the supply, then what it powers: a battery-type direct box, a preamplifier, a pedal.
+          {text.noneYetAddTheSupply}
         </Typography>
       )}
       {own.supplies.map((supply) => (
@@ -97,13 +94,17 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
             {supply.name}
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            {supply.outlets} outlets, {supply.isolated ? 'isolated' : 'one shared ground'} · {volts(supply.volts.value)}
-            , {supply.centre} centre · {amps(supply.limit.value)} each
-            {supply.total ? `, ${amps(supply.total.value)} together` : ''}
+            {supply.outlets}
+            {text.outlets}
+            {supply.isolated ? text.isolated : text.oneSharedGround} · {volts(supply.volts.value)}, {supply.centre}
+            {text.centre}
+            {amps(supply.limit.value)}
+            {text.each}
+            {supply.total ? text.together(amps(supply.total.value)) : ''}
           </Typography>
           <IconButton
             size="small"
-            aria-label={`Edit ${supply.name}`}
+            aria-label={text.edit(supply.name)}
             onClick={() => setEditing({ supply })}
             sx={{ ml: 'auto' }}
           >
@@ -157,14 +158,19 @@ interface RowProps {
 
 const NOWHERE = '';
 
-const VERDICT_WORDS = { Clear: 'suitable', Watch: 'with care', Silent: 'not suitable', Stop: 'not suitable' } as const;
+const VERDICT_WORDS = {
+  Clear: text.suitable,
+  Watch: text.withCare,
+  Silent: text.notSuitable,
+  Stop: text.notSuitable,
+} as const;
 
 function LoadRow({ load, supplies, result, options, onEdit, onHang }: RowProps) {
   const others = options.filter(({ supply }) => supply !== load.on?.supply);
   const outlets = supplies.flatMap(({ id, name, outlets: count }) =>
     Array.from({ length: count }, (_, n) => ({
       key: `${id} ${n + 1}`,
-      name: `${name}, outlet ${n + 1}`,
+      name: text.outlet(name, n + 1),
       supply: id,
       outlet: n + 1,
     })),
@@ -190,13 +196,18 @@ function LoadRow({ load, supplies, result, options, onEdit, onHang }: RowProps) 
           {load.name}
         </Typography>
         <Typography variant="caption" color="textSecondary">
-          {volts(load.lowest.value)} to {volts(load.highest.value)}, {load.centre} centre · {amps(load.current.value)} ·{' '}
-          {load.digital ? 'digital' : 'analogue'}
+          {text.toCentre(
+            volts(load.lowest.value),
+            volts(load.highest.value),
+            load.centre,
+            amps(load.current.value),
+            load.digital,
+          )}
         </Typography>
       </Box>
       <TextField
         select
-        label={`Supply of ${load.name}`}
+        label={text.supplyOf(load.name)}
         value={load.on ? `${load.on.supply} ${load.on.outlet}` : NOWHERE}
         onChange={(event) => {
           const chosen = outlets.find(({ key }) => key === event.target.value);
@@ -205,14 +216,14 @@ function LoadRow({ load, supplies, result, options, onEdit, onHang }: RowProps) 
         slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
         sx={{ gridRow: { xs: 3, sm: 'auto' } }}
       >
-        <MenuItem value={NOWHERE}>none</MenuItem>
+        <MenuItem value={NOWHERE}>{text.none}</MenuItem>
         {outlets.map(({ key, name }) => (
           <MenuItem key={key} value={key}>
             {name}
           </MenuItem>
         ))}
       </TextField>
-      <IconButton size="small" aria-label={`Edit ${load.name}`} onClick={onEdit}>
+      <IconButton size="small" aria-label={text.edit(load.name)} onClick={onEdit}>
         <EditOutlinedIcon sx={{ fontSize: 16 }} />
       </IconButton>
       {result.findings.length + others.length > 0 && (

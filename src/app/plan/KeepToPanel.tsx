@@ -14,6 +14,7 @@ import { SchoolField } from '@/ui/rig/SchoolField';
 import { PlacesDialog } from './PlacesDialog';
 import { withPin, withWishes } from './wishes';
 import { inletKey } from '@/core/gear';
+import { keepToPanel as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -43,13 +44,13 @@ export function KeepToPanel({ document, onChange }: Props) {
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
-        Rules for the plan
+        {texts.rulesForThePlan}
       </Typography>
       <Typography variant="caption" color="textSecondary">
-        Kept with the rig. Change something, then plan again.
+        {texts.keptWithTheRigChange}
       </Typography>
 
-      <Part title="Pinned lines" empty={!wishes.pinned?.length && 'None. A pin beside a planned line adds one.'}>
+      <Part title={texts.pinnedLines} empty={!wishes.pinned?.length && texts.noneAPinBeside}>
         {wishes.pinned?.map((pin) => (
           <Entry
             key={pin.line}
@@ -58,20 +59,20 @@ export function KeepToPanel({ document, onChange }: Props) {
           />
         ))}
         <Adding
-          label="Pin a line"
+          label={texts.pinALine}
           fields={[
-            { label: 'Line', options: lines },
-            { label: 'Inlet', options: inlets },
+            { label: texts.line, options: lines },
+            { label: texts.inlet, options: inlets },
           ]}
           onAdd={([line, inlet]) => onChange((from) => withPin(from, line, refOf(inlets, inlet)))}
         />
       </Part>
 
-      <Part title="Blocked inlets" empty={!wishes.forbidden?.length && 'None.'}>
+      <Part title={texts.blockedInlets} empty={!wishes.forbidden?.length && texts.none}>
         {wishes.forbidden?.map((entry) => (
           <Entry
             key={`${inletKey(entry.to)} ${entry.line}`}
-            text={`${at(entry.to)}${entry.line ? `: not by ${lineName(entry.line)}` : ''}`}
+            text={`${at(entry.to)}${entry.line ? texts.notBy(lineName(entry.line)) : ''}`}
             onRemove={() =>
               onChange((from) =>
                 withWishes(from, { ...from.wishes, forbidden: without(from.wishes?.forbidden, entry) }),
@@ -80,10 +81,10 @@ export function KeepToPanel({ document, onChange }: Props) {
           />
         ))}
         <Adding
-          label="Block an inlet"
+          label={texts.blockAnInlet}
           fields={[
-            { label: 'Inlet', options: inlets },
-            { label: 'To', options: [{ key: '', name: 'every line' }, ...lines], start: '' },
+            { label: texts.inlet, options: inlets },
+            { label: 'To', options: [{ key: '', name: texts.everyLine }, ...lines], start: '' },
           ]}
           onAdd={([inlet, line]) =>
             onChange((from) =>
@@ -96,11 +97,11 @@ export function KeepToPanel({ document, onChange }: Props) {
         />
       </Part>
 
-      <Part title="Neighbours" empty={!wishes.neighbours?.length && 'None.'}>
+      <Part title={texts.neighbours} empty={!wishes.neighbours?.length && texts.none}>
         {wishes.neighbours?.map((pair) => (
           <Entry
             key={pair.join(' ')}
-            text={pair.map(lineName).join(' and ')}
+            text={pair.map(lineName).join(texts.joined)}
             onRemove={() =>
               onChange((from) =>
                 withWishes(from, { ...from.wishes, neighbours: without(from.wishes?.neighbours, pair) }),
@@ -109,10 +110,10 @@ export function KeepToPanel({ document, onChange }: Props) {
           />
         ))}
         <Adding
-          label="Keep two lines together"
+          label={texts.keepTwoLinesTogether}
           fields={[
-            { label: 'One line', options: lines },
-            { label: 'Other line', options: lines },
+            { label: texts.oneLine, options: lines },
+            { label: texts.otherLine, options: lines },
           ]}
           valid={([a, b]) => a !== b}
           onAdd={([a, b]) =>
@@ -123,20 +124,20 @@ export function KeepToPanel({ document, onChange }: Props) {
         />
       </Part>
 
-      <Part title="Positions and cable runs">
+      <Part title={texts.positionsAndCableRuns}>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 0.5 }}>
           {document.locations?.length
-            ? `${document.locations.map(({ name }) => name).join(', ')}. ${document.runs?.length ?? 0} runs are measured.`
-            : 'Not set: every line keeps its present cable length, wherever it goes.'}
+            ? texts.runsAreMeasured(document.locations.map(({ name }) => name).join(', '), document.runs?.length)
+            : texts.notSetEveryLineKeeps}
         </Typography>
         <Button variant="outlined" color="inherit" onClick={() => setPlacing(true)}>
-          Positions and cable runs …
+          {texts.openPositionsAndCableRuns}
         </Button>
       </Part>
 
-      <Part title="Batteries">{school('batteryVoltage')}</Part>
+      <Part title={texts.batteries}>{school('batteryVoltage')}</Part>
 
-      <Part title="The case">
+      <Part title={texts.theCase}>
         {school('lastSpare')}
         {school('ownedPart')}
       </Part>
@@ -181,7 +182,7 @@ function Entry({ text, onRemove }: { text: string; onRemove: () => void }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'space-between' }}>
       <Typography variant="body2">{text}</Typography>
-      <IconButton size="small" aria-label={`Remove: ${text}`} onClick={onRemove}>
+      <IconButton size="small" aria-label={texts.remove(text)} onClick={onRemove}>
         <CloseIcon sx={{ fontSize: 15 }} />
       </IconButton>
     </Box>
@@ -234,7 +235,7 @@ function Adding({ label, fields, valid = () => true, onAdd }: AddingProps) {
           {label}
         </Button>
         <Button color="inherit" onClick={() => setValues(undefined)}>
-          Cancel
+          {texts.cancel}
         </Button>
       </Box>
     </Box>

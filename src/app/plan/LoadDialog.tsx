@@ -5,6 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, useForm } from 'react-hook-form';
 import { DC_LOAD_FIGURES, freeId, type Centre, type DcLoad, type DirectCurrent } from '@/core/rig';
 import { amount, CentreField, FigureText, figure, Frame, NameField, within, type Save } from './DcFields';
+import { loadDialog as texts } from './texts';
 
 interface LoadForm {
   name: string;
@@ -51,7 +52,7 @@ export function LoadDialog(props: { load?: DcLoad; own: DirectCurrent; onSave: S
   const { errors } = formState;
   return (
     <Frame
-      title={load ? load.name : 'New box or pedal'}
+      title={load ? load.name : texts.newBoxOrPedal}
       onSubmit={handleSubmit(save)}
       onClose={onClose}
       onRemove={
@@ -63,15 +64,15 @@ export function LoadDialog(props: { load?: DcLoad; own: DirectCurrent; onSave: S
       }
     >
       <NameField register={register} errors={errors} />
-      <CentreField control={control} name="centre" label="Centre contact of its socket" />
-      <CentreField control={control} name="ground" label="Pole its signal ground is on" />
+      <CentreField control={control} name="centre" label={texts.centreContactOfItsSocket} />
+      <CentreField control={control} name="ground" label={texts.poleItsSignalGround} />
       <Controller
         control={control}
         name="digital"
         render={({ field }) => (
           <FormControlLabel
             control={<Checkbox size="small" checked={field.value} onChange={(_, on) => field.onChange(on)} />}
-            label="Digital: it has a clock inside"
+            label={texts.digitalItHasAClock}
           />
         )}
       />
@@ -83,7 +84,7 @@ export function LoadDialog(props: { load?: DcLoad; own: DirectCurrent; onSave: S
           rule={(text, form) => {
             const fits = within(DC_LOAD_FIGURES[name])(text);
             if (fits !== true || name !== 'highest') return fits;
-            return amount(text) >= amount(form.lowest) || 'Not below the least voltage';
+            return amount(text) >= amount(form.lowest) || texts.notBelowTheLeastVoltage;
           }}
           register={register}
           errors={errors}

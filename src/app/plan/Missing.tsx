@@ -6,11 +6,12 @@ import type { Proposal, Relaxation } from '@/core/plan';
 import type { RigDocument } from '@/core/rig';
 import { Section } from './Section';
 import type { Held } from './usePlanning';
+import { missing as text } from './texts';
 
 /** What has to be got, and for which lines. */
 export function Shopping({ proposal: { toGet } }: { proposal: Proposal }) {
   return (
-    <Section title="To get">
+    <Section title={text.toGet}>
       {toGet.map(({ label, count, lines }) => (
         <Box
           component="li"
@@ -21,7 +22,7 @@ export function Shopping({ proposal: { toGet } }: { proposal: Proposal }) {
             {count} × {label}
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            for {lines.join(', ')}
+            {text.forWord(lines.join(', '))}
           </Typography>
         </Box>
       ))}
@@ -32,7 +33,7 @@ export function Shopping({ proposal: { toGet } }: { proposal: Proposal }) {
 /** What could be given up instead. */
 export function Instead({ instead, document }: { instead: NonNullable<Held['instead']>; document: RigDocument }) {
   return (
-    <Section title="Or drop one of your rules">
+    <Section title={text.orDropOneOfYour}>
       {instead.relaxations.map((what) => (
         <Typography
           component="li"
@@ -44,8 +45,7 @@ export function Instead({ instead, document }: { instead: NonNullable<Held['inst
         </Typography>
       ))}
       <Typography component="li" variant="caption" color="textSecondary" sx={{ py: 0.5 }}>
-        With what the kit has,{' '}
-        {instead.leftOut === 0 ? 'every line then has a place.' : `${instead.leftOut} lines are still left out.`}
+        {text.withWhatTheKit(instead.leftOut)}
       </Typography>
     </Section>
   );
@@ -56,12 +56,12 @@ function relaxationText(what: Relaxation, { lines, devices }: RigDocument): stri
   const device = (id: string) => devices.find((each) => each.id === id)?.name ?? id;
   switch (what.relax) {
     case 'pinned':
-      return `The pin of ${line(what.line)}`;
+      return text.thePin(line(what.line));
     case 'forbidden':
-      return `${device(what.device)}, inlet ${what.inlet}, forbidden to ${what.line ? line(what.line) : 'all'}`;
+      return text.inletForbidden(device(what.device), what.inlet, what.line ? line(what.line) : 'all');
     case 'neighbours':
-      return `${what.lines.map(line).join(' and ')} side by side`;
+      return text.sideBySide(what.lines.map(line).join(text.joined));
     case 'feed limit':
-      return `The feed limit of ${device(what.device)}`;
+      return text.theFeedLimit(device(what.device));
   }
 }

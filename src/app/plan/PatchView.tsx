@@ -13,6 +13,7 @@ import { ProposalView } from './ProposalView';
 import { ProposalTabs } from './ProposalTabs';
 import { RunStrip } from './RunStrip';
 import type { Planning } from './usePlanning';
+import { patchView as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -31,7 +32,7 @@ export function PatchView({ document, planning, onAccept, onWishes, onChange }: 
       <RunStrip planning={planning} ready={document.lines.length > 0} onWishes={onWishes} />
       {failed && (
         <Alert severity="error" sx={{ borderRadius: 0 }}>
-          The plan could not be made: {failed}
+          {texts.thePlanCould(failed)}
         </Alert>
       )}
       {held.length > 0 && (
@@ -57,9 +58,9 @@ export function PatchView({ document, planning, onAccept, onWishes, onChange }: 
 /** What the search has reached, and what it has proven of each goal. */
 function SoFar({ best }: { best: Proposal }) {
   return (
-    <Box component="section" aria-label="Reached so far" sx={{ px: 2, pt: 1.75 }}>
+    <Box component="section" aria-label={texts.reachedSoFar} sx={{ px: 2, pt: 1.75 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Reached so far, in the order that counts
+        {texts.reachedInOrder}
       </Typography>
       <Box
         component="ol"
@@ -79,7 +80,7 @@ function SoFar({ best }: { best: Proposal }) {
                 </Typography>
                 {goal.value <= goal.bound && (
                   <Typography variant="body2" color="textSecondary">
-                    proven
+                    {texts.proven}
                   </Typography>
                 )}
               </Box>
@@ -96,16 +97,12 @@ function FirstSteps({ lines }: { lines: number }) {
   return (
     <Box sx={{ p: { xs: 2, md: 4 }, maxWidth: 620 }}>
       <Typography variant="h1" component="h2" gutterBottom>
-        {lines ? 'No plan yet' : 'Nothing to plan yet'}
+        {lines ? texts.noPlanYet : texts.nothingToPlanYet}
       </Typography>
-      <Typography variant="body1">
-        {lines
-          ? 'Plan the patch tries every chain in your kit and finds the best patch: nothing at Stop or Silent, fewest at Watch, feeds off where nobody needs them, fewest changes. Nothing changes until you accept.'
-          : 'Add devices and lines in the Rig place first; then come back.'}
-      </Typography>
+      <Typography variant="body1">{lines ? texts.planThePatchTries : texts.addDevicesAndLines}</Typography>
       {!lines && (
         <Button variant="contained" href="/rig" sx={{ mt: 2 }}>
-          Go to the rig
+          {texts.goToTheRig}
         </Button>
       )}
     </Box>

@@ -14,6 +14,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { freeId, runLength, type Location, type RigDocument, type Run } from '@/core/rig';
+import { placesDialog as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -39,50 +40,52 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
   const pairs = locations.flatMap((a, n) => locations.slice(n + 1).map((b): [Location, Location] => [a, b]));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
-      <DialogTitle>Positions and cable runs</DialogTitle>
+      <DialogTitle>{texts.positionsAndCableRuns}</DialogTitle>
       <DialogContent>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
-          A run is the cable length between two positions, along the real route. Where no run is stated, a line needs as
-          much cable as it has now.
+          {texts.aRunIsTheCable}
         </Typography>
         <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' } }}>
-          <Box component="section" aria-label="Places">
+          <Box component="section" aria-label={texts.places}>
             <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
-              Places
+              {texts.places}
             </Typography>
             {locations.map(({ id, name }) => (
               <Box key={id} sx={{ display: 'flex', alignItems: 'center', mb: 1.5 }}>
                 <TextField
                   fullWidth
-                  label="Place"
+                  label={texts.place}
                   defaultValue={name}
                   onBlur={(event) => onChange((from) => renamed(from, id, event.target.value))}
                 />
-                <IconButton aria-label={`Remove ${name}`} onClick={() => onChange((from) => withoutLocation(from, id))}>
+                <IconButton
+                  aria-label={texts.remove(name)}
+                  onClick={() => onChange((from) => withoutLocation(from, id))}
+                >
                   <CloseIcon sx={{ fontSize: 16 }} />
                 </IconButton>
               </Box>
             ))}
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <TextField
-                label="New place"
+                label={texts.newPlace}
                 value={fresh}
                 onChange={(event) => setFresh(event.target.value)}
                 onKeyDown={(event) => event.key === 'Enter' && add()}
                 slotProps={{ htmlInput: { maxLength: 80 } }}
               />
               <Button startIcon={<AddIcon />} disabled={!fresh.trim()} onClick={add}>
-                Add
+                {texts.add}
               </Button>
             </Box>
           </Box>
-          <Box component="section" aria-label="Runs">
+          <Box component="section" aria-label={texts.runs}>
             <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
-              Runs, in metres
+              {texts.runsInMetres}
             </Typography>
             {pairs.length === 0 && (
               <Typography variant="body2" color="textSecondary">
-                Add two places first.
+                {texts.addTwoPlacesFirst}
               </Typography>
             )}
             {pairs.map(([a, b]) => (
@@ -98,7 +101,7 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
         {locations.length > 0 && (
           <Box sx={{ display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, mt: 3 }}>
             <Standing
-              title="Where devices stand"
+              title={texts.whereDevicesStand}
               entries={devices}
               locations={locations}
               onChange={(id, location) =>
@@ -109,7 +112,7 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
               }
             />
             <Standing
-              title="Where sources stand"
+              title={texts.whereSourcesStand}
               entries={lines.filter(({ source }) => !('from' in source))}
               locations={locations}
               onChange={(id, location) =>
@@ -123,7 +126,7 @@ export function PlacesDialog({ document, onChange, onClose }: Props) {
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Done</Button>
+        <Button onClick={onClose}>{texts.done}</Button>
       </DialogActions>
     </Dialog>
   );
@@ -161,7 +164,7 @@ function Standing({
           slotProps={{ inputLabel: { shrink: true }, select: { displayEmpty: true } }}
           sx={{ mb: 1.5 }}
         >
-          <MenuItem value={NOWHERE}>not stated</MenuItem>
+          <MenuItem value={NOWHERE}>{texts.notStated}</MenuItem>
           {locations.map((place) => (
             <MenuItem key={place.id} value={place.id}>
               {place.name}
@@ -190,7 +193,7 @@ function RunField({ label, metres, onChange }: RunFieldProps) {
       onChange={(event) => setText(event.target.value)}
       onBlur={() => !wrong && onChange(text.trim() === '' ? undefined : value)}
       error={wrong}
-      helperText={wrong ? 'A length from 0 to 500 m, or empty' : undefined}
+      helperText={wrong ? texts.aLengthFrom0 : undefined}
       fullWidth
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
       sx={{ mb: 1.5 }}

@@ -12,13 +12,13 @@ import { KeepToPanel } from './KeepToPanel';
 import { PatchView } from './PatchView';
 import { SuppliesView } from './SuppliesView';
 import { usePlanning } from './usePlanning';
-import { plural } from '@/core/units';
+import { planPlace as text } from './texts';
 
 const TABS = [
-  { value: 'patch', label: 'Patch' },
-  { value: 'chains', label: 'Chains' },
-  { value: 'supplies', label: 'Supplies' },
-  { value: 'batteries', label: 'Batteries' },
+  { value: 'patch', label: text.patch },
+  { value: 'chains', label: text.chains },
+  { value: 'supplies', label: text.supplies },
+  { value: 'batteries', label: text.batteries },
 ] as const;
 type PlanTab = (typeof TABS)[number]['value'];
 
@@ -35,7 +35,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
     (count: number) => {
       if (!planning.result) return;
       change(planning.result);
-      setMessage(`Accepted: ${plural(count, 'change')}, as a new revision. Undo takes them back.`);
+      setMessage(text.acceptedAsANewRevision(count));
     },
     [planning.result, change],
   );
@@ -46,15 +46,15 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
       id={saved.id}
       rig={rig}
       tabs={TABS}
-      tabsLabel="Parts of the plan"
+      tabsLabel={text.partsOfThePlan}
       tab={tab}
       onTab={setTab}
       panel={<KeepToPanel document={document} onChange={change} />}
-      panelLabel="Rules for the plan"
+      panelLabel={text.rulesForThePlan}
       panelWidth={336}
       open={open}
       onClose={() => setOpen(false)}
-      closeLabel="Back to the plan"
+      closeLabel={text.backToThePlan}
       message={message}
       onRead={() => setMessage('')}
     >

@@ -9,8 +9,8 @@ import type { RigDocument } from '@/core/rig';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { goalText } from './goalWords';
 import type { Held } from './usePlanning';
-import { plural } from '@/core/units';
 import { digits } from '@/core/units/format';
+import { proposalSummary as text } from './texts';
 
 /** What the plan comes to, in one line, and how sure that is. */
 export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }) {
@@ -21,20 +21,20 @@ export function Summary({ held: { proposal, seconds, stopped } }: { held: Held }
     <Box sx={{ pt: 1.75 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 2, rowGap: 0.5 }}>
         <Typography variant="h1" component="h2">
-          {good
-            ? `Every line works${proposal.toGet.length ? `. ${plural(proposal.toGet.length, 'item')} to buy or borrow` : ''}`
-            : `${plural(leftOut.length, 'line has', 'lines have')} no place`}
+          {good ? text.everyLineWorks(proposal.toGet.length) : text.noPlace(leftOut.length)}
         </Typography>
         <Counts counts={counts} />
       </Box>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
-        {plural(lines.length, 'line changes', 'lines change')}, {plural(same, 'stays', 'stay')} as{' '}
-        {same === 1 ? 'it is' : 'they are'}; {plural(switches.length, 'switch changes', 'switches change')}.{' '}
+        {text.lineChangesLinesChange(lines.length)}, {text.staysStay(same)}
+        {text.as} {same === 1 ? text.itIs : text.theyAre}; {text.switchChangesSwitchesChange(switches.length)}.{' '}
         {optimal
-          ? `This is the best patch possible (${digits(seconds, 1)} s).`
-          : `${stopped ? 'Stopped' : 'Time was up'} after ${digits(seconds, 1)} s; may not be the best.${
-              open.length ? ` Perhaps fewer would do: ${open.join(', ')}.` : ''
-            }`}
+          ? text.thisIsTheBestPatch(digits(seconds, 1))
+          : text.afterSMay(
+              stopped ? text.stopped : text.timeWasUp,
+              digits(seconds, 1),
+              open.length ? text.perhapsFewerWouldDo(open.join(', ')) : '',
+            )}
       </Typography>
     </Box>
   );
@@ -65,7 +65,7 @@ export function Outcome({ document }: { document: RigDocument }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }} aria-live="polite">
       <Typography variant="body2" color="textSecondary">
-        gives
+        {text.gives}
       </Typography>
       <Counts counts={counts} />
     </Box>

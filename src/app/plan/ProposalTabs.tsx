@@ -7,6 +7,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { MOST_HELD, type Planning } from './usePlanning';
+import { proposalTabs as text } from './texts';
 
 interface Props {
   planning: Planning;
@@ -30,7 +31,7 @@ export function ProposalTabs({ planning, comparing, onCompare }: Props) {
         borderColor: 'divider',
       }}
       role="group"
-      aria-label={`Proposals, ${MOST_HELD} at most`}
+      aria-label={text.proposalsAtMost(MOST_HELD)}
     >
       {held.map(({ id }) => {
         const on = id === shown?.id;
@@ -49,9 +50,9 @@ export function ProposalTabs({ planning, comparing, onCompare }: Props) {
                 '&:hover': { bgcolor: 'action.hover' },
               }}
             >
-              Proposal {id}
+              {text.proposal(id)}
             </ButtonBase>
-            <IconButton size="small" aria-label={`Drop proposal ${id}`} onClick={() => drop(id)}>
+            <IconButton size="small" aria-label={text.dropProposal(id)} onClick={() => drop(id)}>
               <CloseIcon sx={{ fontSize: 15 }} />
             </IconButton>
           </Box>
@@ -59,12 +60,12 @@ export function ProposalTabs({ planning, comparing, onCompare }: Props) {
       })}
       {again !== undefined && again === shown?.id && (
         <Typography variant="body2" color="textSecondary" role="status">
-          Same plan as before. It is kept once.
+          {text.samePlanAsBefore}
         </Typography>
       )}
       {held.length > 1 && (
         <Button color="inherit" aria-pressed={comparing} onClick={onCompare} sx={{ ml: 'auto' }}>
-          {comparing ? 'Hide the comparison' : 'Compare'}
+          {comparing ? text.hideTheComparison : text.compare}
         </Button>
       )}
     </Box>

@@ -14,6 +14,7 @@ import { Outcome, Summary } from './ProposalSummary';
 import { Section } from './Section';
 import { withPin } from './wishes';
 import type { Held, Planning } from './usePlanning';
+import { proposalView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -39,11 +40,11 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
       {instead && <Instead instead={instead} document={document} />}
       {all === 0 && (
         <Typography variant="body1" sx={{ mt: 2 }}>
-          The present patch is the best there is: nothing to change.
+          {text.thePresentPatch}
         </Typography>
       )}
       {proposal.switches.length > 0 && (
-        <Section title="Switches">
+        <Section title={text.switches}>
           {proposal.switches.map(({ device, group, name, from, to, reason }) => {
             const key = switchKey(device, group);
             return (
@@ -64,7 +65,7 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
         </Section>
       )}
       {proposal.lines.length > 0 && (
-        <Section title="Lines">
+        <Section title={text.lines}>
           {proposal.lines.map((change) => (
             <ChangeRow
               key={change.line}
@@ -82,15 +83,15 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
       )}
       {all > 0 && <Staying proposal={proposal} />}
       {proposal.leftOut.length > 0 && (
-        <Section title="Left out">
+        <Section title={text.leftOut}>
           {proposal.leftOut.map(({ line, name, reason }) => (
             <Row
               key={line}
               name={name}
-              now={<Typography variant="body2">in the patch</Typography>}
+              now={<Typography variant="body2">{text.inThePatch}</Typography>}
               then={
                 <Typography variant="body2" sx={{ fontWeight: 650 }}>
-                  taken out of the rig
+                  {text.takenOutOfTheRig}
                 </Typography>
               }
               why={reason}
@@ -102,11 +103,9 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
               checked={accepted.leftOut}
               disabled={stale}
               onChange={tickLeftOut}
-              slotProps={{ input: { 'aria-label': 'Take the lines without a place out of the rig' } }}
+              slotProps={{ input: { 'aria-label': text.takeTheLinesWithout } }}
             />
-            <Typography variant="body2">
-              Take these lines out of the rig; undo and the history bring them back.
-            </Typography>
+            <Typography variant="body2">{text.takeTheseLinesOut}</Typography>
           </Box>
         </Section>
       )}
@@ -129,22 +128,21 @@ export function ProposalView({ document, held, planning, onAccept, onChange }: P
         >
           {stale ? (
             <Alert severity="info" sx={{ py: 0, flex: 1 }}>
-              The rig has changed since this was planned. Plan again to accept changes.
+              {text.theRigHasChangedSince}
             </Alert>
           ) : (
             <>
               <Button variant="contained" disabled={count === 0} onClick={() => onAccept(count)}>
-                {count === all ? `Accept all ${all} changes` : `Accept ${count} of ${all} changes`}
+                {count === all ? text.acceptAllChanges(all) : text.acceptOfChanges(count, all)}
               </Button>
               <Button color="inherit" onClick={() => tickAll(count < all)}>
-                {count < all ? 'Tick all' : 'Tick none'}
+                {count < all ? text.tickAll : text.tickNone}
               </Button>
               <Outcome document={result} />
             </>
           )}
           <Typography variant="caption" color="textSecondary" sx={{ flexBasis: '100%' }}>
-            This changes the rig here, not on the stage. Before anybody plugs: feeds off, monitors and headphones down,
-            wait.
+            {text.thisChangesTheRigHere}
           </Typography>
         </Box>
       )}
@@ -159,7 +157,7 @@ function Staying({ proposal: { document, lines } }: { proposal: Proposal }) {
   if (names.length === 0) return null;
   return (
     <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-      Unchanged: {names.join(', ')}.
+      {text.unchanged(names.join(', '))}
     </Typography>
   );
 }

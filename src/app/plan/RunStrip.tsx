@@ -13,6 +13,7 @@ import type { Planning, Running } from './usePlanning';
 import { useDraft } from '@/ui/shell/useDraft';
 import { useShortcut } from '@/ui/shell/useShortcut';
 import { digits } from '@/core/units/format';
+import { runStrip as text } from './texts';
 
 const LIMITS = [5, 10, 30, 60];
 
@@ -51,29 +52,29 @@ export function RunStrip({ planning, ready, onWishes }: { planning: Planning; re
             variant="contained"
             disabled={!ready}
             onClick={() => start(seconds, onlyKit)}
-            title="Plan the patch (P)"
+            title={text.planThePatchP}
           >
-            {planning.held.length ? 'Plan again' : 'Plan the patch'}
+            {planning.held.length ? text.planAgain : text.planThePatch}
           </Button>
           <TextField
             select
-            label="Search for at most"
+            label={text.searchForAtMost}
             value={seconds}
             onChange={(event) => setSeconds(Number(event.target.value))}
             sx={{ width: 150 }}
           >
             {LIMITS.map((limit) => (
               <MenuItem key={limit} value={limit}>
-                {limit} seconds
+                {text.seconds(limit)}
               </MenuItem>
             ))}
           </TextField>
           <FormControlLabel
             control={<Checkbox size="small" checked={onlyKit} onChange={(_, on) => setOnlyKit(on)} />}
-            label={<Typography variant="body2">Use only my kit</Typography>}
+            label={<Typography variant="body2">{text.useOnlyMyKit}</Typography>}
           />
           <Button color="inherit" onClick={onWishes} sx={{ display: { lg: 'none' }, ml: 'auto' }}>
-            Rules
+            {text.rules}
           </Button>
         </>
       )}
@@ -95,26 +96,26 @@ function RunningText({ running, onStop }: { running: Running; onStop: () => void
       <Box sx={{ flex: '1 1 260px', minWidth: 0 }} role="status">
         <Typography variant="body2" sx={{ fontWeight: 600 }}>
           {chains
-            ? `Judging every chain of ${chains.of}: line ${chains.done + 1} of ${chains.total}`
+            ? text.judgingEveryChainOfLine(chains.of, chains.done + 1, chains.total)
             : progress
-              ? `Finding the best patch: ${progress.doing === 'patch' ? progress.goal : ''}`
-              : 'Starting …'}
+              ? text.findingTheBestPatch(progress.doing === 'patch' ? progress.goal : '')
+              : text.starting}
         </Typography>
         <LinearProgress
           variant={chains ? 'determinate' : 'indeterminate'}
           value={chains ? (100 * chains.done) / chains.total : undefined}
-          aria-label="Progress of the plan"
+          aria-label={text.progressOfThePlan}
           sx={{ mt: 0.75 }}
         />
         <Typography variant="caption" color="textSecondary">
           {searching === undefined
             ? `${digits(spent, 0)} s`
-            : `searching for ${digits(Math.max(0, (now - searching) / 1000), 0)} s of at most ${running.seconds} s`}
-          {best ? ` · best so far: ${shortOf(best)}` : ''}
+            : text.searchingFor(digits(Math.max(0, (now - searching) / 1000), 0), running.seconds)}
+          {best ? text.bestSoFar(shortOf(best)) : ''}
         </Typography>
       </Box>
-      <Button variant="outlined" color="inherit" onClick={onStop} title="Stop (Esc)">
-        {best ? 'Stop and keep the best so far' : 'Stop'}
+      <Button variant="outlined" color="inherit" onClick={onStop} title={text.stopEsc}>
+        {best ? text.stopAndKeepTheBest : text.stop}
       </Button>
     </Box>
   );
@@ -122,8 +123,8 @@ function RunningText({ running, onStop }: { running: Running; onStop: () => void
 
 const shortOf = ({ counts, leftOut, lines }: NonNullable<Running['best']>): string =>
   [
-    `${counts.Clear} Clear`,
-    ...(counts.Watch ? [`${counts.Watch} Watch`] : []),
-    ...(leftOut.length ? [`${leftOut.length} left out`] : []),
-    `${lines.length} lines changed`,
+    text.clear(counts.Clear),
+    ...(counts.Watch ? [text.watch(counts.Watch)] : []),
+    ...(leftOut.length ? [text.leftOut(leftOut.length)] : []),
+    text.linesChanged(lines.length),
   ].join(', ');

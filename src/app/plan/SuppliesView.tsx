@@ -12,6 +12,7 @@ import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { PlanWorker } from '@/workers/planWorker';
 import { DirectCurrentView } from './DirectCurrentView';
 import { useAnswer } from '@/ui/rig/useWorker';
+import { suppliesView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -31,14 +32,14 @@ export function SuppliesView({ document, kit, worker, onChange }: Props) {
   const others = options?.filter((option) => !option.suitable) ?? [];
   return (
     <Box sx={{ px: 2, py: 1.75, display: 'grid', gap: 3 }}>
-      <Box component="section" aria-label="Supply for a line">
+      <Box component="section" aria-label={text.supplyForALine}>
         <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 1.25 }}>
-          Phantom supplies, converters and boosters
+          {text.phantomSuppliesConvertersAndBoosters}
         </Typography>
         {line ? (
           <TextField
             select
-            label="For the line"
+            label={text.forTheLine}
             value={line.id}
             onChange={(event) => setWanted(event.target.value)}
             sx={{ minWidth: 240 }}
@@ -51,7 +52,7 @@ export function SuppliesView({ document, kit, worker, onChange }: Props) {
           </TextField>
         ) : (
           <Typography variant="body2" color="textSecondary">
-            Add a line in the Rig place first.
+            {text.addALine}
           </Typography>
         )}
         {failed && (
@@ -61,17 +62,15 @@ export function SuppliesView({ document, kit, worker, onChange }: Props) {
         )}
         {line && answer && !busy && !options && (
           <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-            This line ends in another one&apos;s box; choose that one.
+            {text.thisLineEndsInAnother}
           </Typography>
         )}
         {options && (
           <>
-            <OptionList title={suitable.length ? 'Would do' : 'None of them would do'} options={suitable} />
-            {others.length > 0 && <OptionList title="Doesn’t work" options={others} />}
+            <OptionList title={suitable.length ? text.wouldDo : text.noneOfThemWouldDo} options={suitable} />
+            {others.length > 0 && <OptionList title={text.doesntWork} options={others} />}
             <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 1 }}>
-              Each is put into the line at its usual place and judged at the inlet that the line is on: boxes with a
-              supply of their own with the inlet&apos;s feed off, the others with 48 V on. A mains supply belongs on the
-              same outlet strip as the rest of the audio; its protective earth is never lifted.
+              {text.eachIsPutInto}
             </Typography>
           </>
         )}
@@ -121,7 +120,7 @@ function OptionList({ title, options }: { title: string; options: readonly Suppl
             <Typography variant="body2" component="span">
               <strong>{label}</strong>
               <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
-                on {runsOn} · {owned ? `${owned} in the kit` : 'not in the kit'}
+                {text.on(runsOn, owned)}
               </Typography>
             </Typography>
             <Typography variant="body2" color="textSecondary">

@@ -5,6 +5,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, useForm } from 'react-hook-form';
 import { DC_SUPPLY_FIGURES, freeId, type Centre, type DcLoad, type DcSupply, type DirectCurrent } from '@/core/rig';
 import { amount, CentreField, FigureText, figure, Frame, NameField, within, type Save } from './DcFields';
+import { supplyDialog as texts } from './texts';
 
 interface SupplyForm {
   name: string;
@@ -53,7 +54,7 @@ export function SupplyDialog(props: { supply?: DcSupply; own: DirectCurrent; onS
   const { errors } = formState;
   return (
     <Frame
-      title={supply ? supply.name : 'New supply'}
+      title={supply ? supply.name : texts.newSupply}
       onSubmit={handleSubmit(save)}
       onClose={onClose}
       onRemove={
@@ -70,9 +71,9 @@ export function SupplyDialog(props: { supply?: DcSupply; own: DirectCurrent; onS
       <NameField register={register} errors={errors} />
       <FigureText
         name="outlets"
-        label="Outlets"
+        label={texts.outlets}
         rule={(text) =>
-          (Number.isInteger(amount(text)) && amount(text) >= 1 && amount(text) <= 32) || 'A whole number from 1 to 32'
+          (Number.isInteger(amount(text)) && amount(text) >= 1 && amount(text) <= 32) || texts.aWholeNumberFrom1
         }
         register={register}
         errors={errors}
@@ -83,11 +84,11 @@ export function SupplyDialog(props: { supply?: DcSupply; own: DirectCurrent; onS
         render={({ field }) => (
           <FormControlLabel
             control={<Checkbox size="small" checked={field.value} onChange={(_, on) => field.onChange(on)} />}
-            label="Isolated outputs"
+            label={texts.isolatedOutputs}
           />
         )}
       />
-      <CentreField control={control} name="centre" label="Centre contact of its plugs" />
+      <CentreField control={control} name="centre" label={texts.centreContactOfItsPlugs} />
       {(['volts', 'limit', 'total'] as const).map((name) => (
         <FigureText
           key={name}

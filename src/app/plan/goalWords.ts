@@ -1,21 +1,20 @@
 import type { Proposal } from '@/core/plan';
-import { plural } from '@/core/units';
+import { goalWords as text } from './texts';
 
 /** What the goals of a plan are called on the screen; a number nobody can use is not shown, nor what is tidied after the search. */
 const WORDS: Record<string, (count: number) => string> = {
-  'lines left out': (n) => `${plural(n, 'line')} without a place`,
-  'wishes given up': (n) => `${plural(n, 'wish', 'wishes')} given up`,
-  'things to get': (n) => `${n} to get`,
-  'pairs taken apart': (n) => `${plural(n, 'pair')} taken apart`,
-  'Clear lines touched, or lines sent elsewhere': (n) =>
-    `${plural(n, 'line')} moved that ${n === 1 ? 'was' : 'were'} Clear, or moved to another place`,
-  'lines to watch': (n) => `${plural(n, 'line')} at Watch`,
-  'last ones taken': (n) => `${n} last ${n === 1 ? 'one' : 'ones'} taken from the case`,
-  changes: (n) => `${plural(n, 'change')} at plugs and links`,
+  'lines left out': (n) => text.withoutAPlace(n),
+  'wishes given up': (n) => text.givenUp(n),
+  'things to get': (n) => text.toGet(n),
+  'pairs taken apart': (n) => text.takenApart(n),
+  'Clear lines touched, or lines sent elsewhere': (n) => text.movedThatClearOrMoved(n),
+  'lines to watch': (n) => text.atWatch(n),
+  'last ones taken': (n) => text.lastTakenFromTheCase(n),
+  changes: (n) => text.atPlugsAndLinks(n),
 };
 
 /** A goal of a plan in words, with what is reached and how few are proven to be needed; nothing for those that are not shown. */
 export function goalText({ name, value, bound }: Proposal['reached'][number]): string | undefined {
   const words = WORDS[name];
-  return words && `${words(value)}${value > bound && bound > 0 ? ` (${bound} at least)` : ''}`;
+  return words && `${words(value)}${value > bound && bound > 0 ? text.atLeast(bound) : ''}`;
 }

@@ -3,8 +3,9 @@ import { loadKit } from '@/store/kit';
 import { PlanPlace } from './PlanPlace';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Plan' };
+export const metadata: Metadata = { title: text.plan };
 export const dynamic = 'force-dynamic';
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {

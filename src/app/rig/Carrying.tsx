@@ -15,6 +15,7 @@ import {
 import { sortableKeyboardCoordinates } from '@dnd-kit/sortable';
 import type { ReactNode } from 'react';
 import type { InletRef, Section } from '@/core/rig';
+import { carrying as text } from './texts';
 
 interface Props {
   sections: readonly Section[];
@@ -43,13 +44,13 @@ export function Carrying({ sections, onMove, onReorder, children }: Props) {
     const path = sections[sectionOf(target)]?.lines.find(({ line: other }) => other.id === target);
     if (path) onMove(line, path.inlet);
   };
-  const where = (id: string) => (inletOf(id) ? `free inlet ${inletOf(id)!.inlet}` : name(id));
+  const where = (id: string) => (inletOf(id) ? text.freeInlet(inletOf(id)!.inlet) : name(id));
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `Picked up ${name(String(active.id))}.`,
-    onDragOver: ({ over }) => (over ? `Over ${where(String(over.id))}.` : 'Not over an inlet.'),
+    onDragStart: ({ active }) => text.pickedUp(name(String(active.id))),
+    onDragOver: ({ over }) => (over ? text.over(where(String(over.id))) : text.notOverAnInlet),
     onDragEnd: ({ active, over }) =>
-      over ? `Put ${name(String(active.id))} at ${where(String(over.id))}.` : 'Put back.',
-    onDragCancel: () => 'Returned to its inlet.',
+      over ? text.putAt(name(String(active.id)), where(String(over.id))) : text.putBack,
+    onDragCancel: () => text.returnedToItsInlet,
   };
   return (
     <DndContext

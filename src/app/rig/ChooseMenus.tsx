@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { partOf, type KitItem } from '@/core/kit';
 import { endsInLink, freeInlets, inletName, type InletRef, type RigDocument } from '@/core/rig';
+import { chooseMenus as text } from './texts';
 
 interface MenuAt {
   anchor?: HTMLElement;
@@ -36,7 +37,7 @@ export function InsertMenu({
     >
       {own.length > 0 && (
         <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
-          From your kit
+          {text.fromYourKit}
         </ListSubheader>
       )}
       {own.map((item) => (
@@ -48,7 +49,7 @@ export function InsertMenu({
         </MenuItem>
       ))}
       <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
-        From the catalogue
+        {text.fromTheCatalogue}
       </ListSubheader>
       {LINKS.map(({ kind, label, summary }) => (
         <MenuItem key={kind} onClick={() => onInsert({ kind })} sx={{ maxWidth: 460, whiteSpace: 'normal' }}>
@@ -99,17 +100,17 @@ export function MoveMenu({
   return (
     <Menu open={open} anchorEl={anchor} onClose={onClose} slotProps={{ paper: { sx: { maxHeight: 430 } } }}>
       <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
-        Move to a free inlet
+        {text.moveToAFreeInlet}
       </ListSubheader>
-      {free.length === 0 && <MenuItem disabled>Every inlet is taken</MenuItem>}
+      {free.length === 0 && <MenuItem disabled>{text.everyInletIsTaken}</MenuItem>}
       {free.map(({ to, inlet }) => (
         <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>
           {inlet.name}
-          {inlet.choices?.feed && inlet.choices.feed !== 'off' ? ' · feed on' : ''}
+          {inlet.choices?.feed && inlet.choices.feed !== 'off' ? text.feedOn : ''}
         </MenuItem>
       ))}
       <ListSubheader component="div" role="none" sx={{ lineHeight: 2.4 }}>
-        Swap with
+        {text.swapWith}
       </ListSubheader>
       {taken.map(({ to, name, line }) => (
         <MenuItem key={inletKey(to)} onClick={() => onMove(to)}>

@@ -2,6 +2,7 @@
 
 import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import type { DrawnProps } from './row';
+import { farRow as text } from './texts';
 
 /** What is drawn in the place of another takes the keyboard over from it. */
 export function useFocusOf(focusedRef: RefObject<boolean>, row: RefObject<HTMLElement | null>): void {
@@ -25,7 +26,7 @@ export function FarRow({ id, name, inlet, marked, result, unsolved, actions, kee
       <button type="button" data-name aria-pressed={false} onClick={() => actions.select(id)}>
         {name}
       </button>
-      {[result?.verdict ?? (unsolved ? 'No result' : '…'), inlet, ...(marked ? ['marked'] : [])].join(' · ')}
+      {[result?.verdict ?? (unsolved ? text.noResult : '…'), inlet, ...(marked ? [text.marked] : [])].join(' · ')}
     </li>
   );
 }

@@ -10,6 +10,7 @@ import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { Device, SwitchGroup } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
+import { groupHeader as text } from './texts';
 
 interface Props {
   device: Device;
@@ -47,7 +48,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         <ButtonBase
           onClick={() => onGroup(device.id, group?.id)}
           aria-pressed={selected}
-          title="This switch: what each setting would do, and how it is found"
+          title={text.thisSwitchWhatEachSetting}
           sx={{
             '&:hover': { textDecoration: 'underline' },
           }}
@@ -60,7 +61,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1.5 }}>
           {result && result.feed !== 'off' && (
             <Typography variant="caption" color="textSecondary" noWrap>
-              supplies {quantity(result.amps, 'A')}
+              {text.supplies(quantity(result.amps, 'A'))}
             </Typography>
           )}
           {group && (
@@ -69,7 +70,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
               size="small"
               value={group.feed}
               onChange={(_, to: FeedName | null) => to && onFeed(device.id, group.id, to)}
-              aria-label={`Feed of ${title}`}
+              aria-label={text.feedOf(title)}
             >
               {(['off', ...group.offers] as FeedName[]).map((feed) => (
                 <ToggleButton
@@ -106,19 +107,19 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
 });
 
 function about(device: Device, group: SwitchGroup | undefined): string {
-  if (!group) return 'no feed';
+  if (!group) return text.noFeed;
   const numbers = group.inlets.filter((id) => /^\d+$/.test(id)).map(Number);
   const reach =
     group.inlets.length === 1
-      ? 'one inlet, one switch'
+      ? text.oneInletOneSwitch
       : numbers.length === group.inlets.length
-        ? `one switch feeds inlets ${Math.min(...numbers)}–${Math.max(...numbers)}`
-        : `one switch feeds ${group.inlets.length} inlets`;
+        ? text.oneSwitchFeedsFromTo(Math.min(...numbers), Math.max(...numbers))
+        : text.oneSwitchFeeds(group.inlets.length);
   return [
     reach,
-    group.latched && '48 V returns when the power does',
-    group.mutes && 'mutes while switching',
-    device.batteries && 'on batteries',
+    group.latched && text.phantomReturnsWithPower,
+    group.mutes && text.mutesWhileSwitching,
+    device.batteries && text.onBatteries,
   ]
     .filter(Boolean)
     .join(' · ');
@@ -127,13 +128,13 @@ function about(device: Device, group: SwitchGroup | undefined): string {
 function ruledOut(option: FeedOption | undefined): string | undefined {
   if (!option) return undefined;
   const against = option.lines.filter(({ because, regardless }) => because && !regardless);
-  if (against.length) return `Wrong for: ${against.map(({ name }) => name).join(', ')}`;
-  return option.accepted ? 'OK for every line' : undefined;
+  if (against.length) return text.wrongFor(against.map(({ name }) => name).join(', '));
+  return option.accepted ? text.okForEveryLine : undefined;
 }
 
 /** The settings that suit every line, as one sentence. */
 function accepts(options: FeedOption[] | undefined): string {
   if (!options || options.every(({ lines }) => lines.length === 0)) return '';
   const fine = options.filter(({ accepted }) => accepted).map(({ feed }) => feedLabel(feed));
-  return fine.length ? `OK for every line: ${fine.join(', ')}` : 'No setting suits every line';
+  return fine.length ? text.okForEveryLineAt(fine.join(', ')) : text.noSettingSuitsEveryLine;
 }

@@ -11,7 +11,7 @@ import type { Device, SwitchGroup } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
-import { plural } from '@/core/units';
+import { groupPanel as text } from './texts';
 
 interface Props {
   device: Device;
@@ -26,13 +26,12 @@ interface Props {
 /** One switch: what each of its settings would do to every line it reaches, and where it is found. */
 export function GroupPanel({ device, group, result, options, onFeed, onLine, onDevice }: Props) {
   const facts = [
-    group?.control && `Where: ${group.control}`,
-    group?.latched && 'Latched: when power returns, this feed comes back as it was.',
-    group?.mutes && 'Mutes its inlets while switching.',
-    group?.ramp && `Soft start: full voltage after ${quantity(group.ramp.value, 's')}.`,
-    device.feedLimit &&
-      `Total feed current: ${device.feedLimit.value} mA maximum (${BASIS_LABELS[device.feedLimit.basis]}).`,
-    device.batteries && `Runs on ${device.batteries.cells} batteries, ${device.batteries.chemistry}.`,
+    group?.control && text.where(group.control),
+    group?.latched && text.latchedWhenPowerReturns,
+    group?.mutes && text.mutesItsInletsWhileSwitching,
+    group?.ramp && text.softStartFullVoltageAfter(quantity(group.ramp.value, 's')),
+    device.feedLimit && text.totalFeedCurrentMaMaximum(device.feedLimit.value, BASIS_LABELS[device.feedLimit.basis]),
+    device.batteries && text.runsOnBatteries(device.batteries.cells, device.batteries.chemistry),
     device.note,
   ].filter(Boolean);
   return (
@@ -41,7 +40,7 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
         {device.name}
       </Typography>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
-        {group?.name ?? 'Inlets without a feed'}
+        {group?.name ?? text.inletsWithoutAFeed}
       </Typography>
       {result && (
         <Box data-testid="verdict" sx={{ mt: 0.25, mb: 1.5 }}>
@@ -71,9 +70,9 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
         </Box>
       ))}
       {group && (
-        <Box component="section" aria-label="Settings of this switch" sx={{ mt: 1 }}>
+        <Box component="section" aria-label={text.settingsOfThisSwitch} sx={{ mt: 1 }}>
           <Typography variant="h3" component="h3" gutterBottom>
-            Settings compared
+            {text.settingsCompared}
           </Typography>
           {options ? (
             options.map((option) => (
@@ -87,7 +86,7 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
             ))
           ) : (
             <Typography variant="body2" color="textSecondary">
-              Checking every setting …
+              {text.checkingEverySetting}
             </Typography>
           )}
         </Box>
@@ -100,11 +99,10 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
         ))}
       </Stack>
       <Button variant="outlined" sx={{ mt: 2 }} onClick={onDevice}>
-        Edit {device.name}
+        {text.edit(device.name)}
       </Button>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 3 }}>
-        Turn monitors and headphones down before a feed goes on or off: the step can hurt ears. Never lift the
-        protective earth; mains work belongs to a licensed electrician and local code.
+        {text.turnMonitorsAndHeadphonesDown}
       </Typography>
     </Box>
   );
@@ -114,9 +112,9 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
 function judgement({ accepted, lines }: FeedOption): string {
   const harmed = lines.filter(({ verdict }) => verdict === 'Stop').length;
   const silent = lines.filter(({ verdict, regardless }) => verdict === 'Silent' && !regardless).length;
-  const count = (n: number) => `${plural(n, 'line')}`;
-  if (accepted) return lines.length ? ' · OK for every line' : '';
-  return ` · ${[harmed && `harms ${count(harmed)}`, silent && `${count(silent)} silent`].filter(Boolean).join(', ')}`;
+  const count = (n: number) => `${text.line(n)}`;
+  if (accepted) return lines.length ? text.okForEveryLine : '';
+  return ` · ${[harmed && text.harms(count(harmed)), silent && text.silent(count(silent))].filter(Boolean).join(', ')}`;
 }
 
 function SettingRow({
@@ -142,11 +140,11 @@ function SettingRow({
         </Typography>
         {on ? (
           <Typography variant="caption" color="textSecondary">
-            set now
+            {text.setNow}
           </Typography>
         ) : (
-          <Button onClick={onFeed} title="Changes the drawing, not the device">
-            Try {feedLabel(option.feed)}
+          <Button onClick={onFeed} title={text.changesTheDrawing}>
+            {text.tryWord(feedLabel(option.feed))}
           </Button>
         )}
       </Box>
@@ -165,8 +163,8 @@ function SettingRow({
             </Button>
             <Typography variant="caption" color="textSecondary" component="p">
               {because}
-              {regardless && ' (no setting of this switch changes that)'}
-              {everywhere && ' (no setting suits it: it needs something else on its line)'}
+              {regardless && text.noSettingOfThisSwitch}
+              {everywhere && text.noSettingSuits}
             </Typography>
           </Box>
         </Box>

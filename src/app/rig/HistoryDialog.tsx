@@ -19,6 +19,7 @@ import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
 import type { SavedRig } from '@/ui/rig/useRig';
 import { clockPattern } from '@/core/units/conventions';
+import { historyDialog as text } from './texts';
 
 interface Props {
   rig: string;
@@ -63,7 +64,7 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
-      <DialogTitle>History</DialogTitle>
+      <DialogTitle>{text.history}</DialogTitle>
       <DialogContent
         dividers
         sx={{
@@ -76,7 +77,7 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
         <List
           dense
           sx={{ borderRight: 1, borderColor: 'divider', maxHeight: { xs: 200, sm: 420 }, overflowY: 'auto' }}
-          aria-label="Revisions"
+          aria-label={text.revisions}
         >
           {entries.map(({ revision, savedAt, changes, kept }) => (
             <ListItem key={revision} disablePadding>
@@ -86,8 +87,12 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
                 onClick={() => void choose(revision)}
               >
                 <ListItemText
-                  primary={changes || 'No description'}
-                  secondary={`Revision ${revision}, ${dayjs(savedAt).format(`D MMM YYYY, ${clockPattern('with seconds')}`)}${kept ? '' : ' · thinned out'}`}
+                  primary={changes || text.noDescription}
+                  secondary={text.revisionSaved(
+                    revision,
+                    dayjs(savedAt).format(`D MMM YYYY, ${clockPattern('with seconds')}`),
+                    kept ? '' : text.thinnedOut,
+                  )}
                   slotProps={{ primary: { sx: { overflowWrap: 'anywhere' } } }}
                 />
               </ListItemButton>
@@ -96,7 +101,7 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
           {next !== undefined && (
             <ListItem disablePadding>
               <ListItemButton onClick={() => void load(next)}>
-                <ListItemText primary="Show older revisions" />
+                <ListItemText primary={text.showOlderRevisions} />
               </ListItemButton>
             </ListItem>
           )}
@@ -105,12 +110,12 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
           {failed && <Typography color="error">{failed}</Typography>}
           {chosen ? (
             <DifferenceList
-              title={`Going back to revision ${chosen.revision} would change`}
+              title={text.goingBackToRevisionWould(chosen.revision)}
               list={differences(present, chosen.document)}
             />
           ) : (
             <Typography variant="body2" color="textSecondary">
-              Choose a revision to compare it with the rig now.
+              {text.chooseARevisionToCompare}
             </Typography>
           )}
         </Box>
@@ -118,10 +123,11 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
       <DialogActions sx={{ flexWrap: 'wrap' }}>
         <KeepingField />
         <Button onClick={onClose} color="inherit">
-          Close
+          {text.close}
         </Button>
         <Button variant="contained" disabled={!chosen} onClick={() => chosen && onRestore(chosen.document)}>
-          Restore{chosen ? ` revision ${chosen.revision}` : ''}
+          {text.restore}
+          {chosen ? text.revisionOf(chosen.revision) : ''}
         </Button>
       </DialogActions>
     </Dialog>

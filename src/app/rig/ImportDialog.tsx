@@ -15,7 +15,6 @@ import type { KitItem } from '@/core/kit';
 import { differences, type RigDocument } from '@/core/rig';
 import { readPatchList } from '@/core/tables';
 import { openRows, readInputList, type InputList, type Said } from '@/core/tables/inputList';
-import { plural } from '@/core/units';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
 import { useDraft } from '@/ui/shell/useDraft';
@@ -23,6 +22,7 @@ import { DifferenceList } from '@/ui/rig/StaleNotice';
 import { importedFile, importedText, type Imported } from './imported';
 import { InputListView } from './InputListView';
 import { pastedKey, waitingKey } from './pasted';
+import { importDialog as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -55,7 +55,7 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
   const text = pasted && later;
   const read = useMemo(
     (): Imported | undefined =>
-      file ?? (text.trim() ? importedText('The pasted text', text, document, kit) : rowsLeft(waiting)),
+      file ?? (text.trim() ? importedText(texts.thePastedText, text, document, kit) : rowsLeft(waiting)),
     [file, text, waiting, document, kit],
   );
   const patch = useMemo(
@@ -90,10 +90,10 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="lg">
-      <DialogTitle>Import</DialogTitle>
+      <DialogTitle>{texts.importWord}</DialogTitle>
       <DialogContent>
         <FileDrop
-          label="An input list (CSV, TSV, XLSX, text), a rig (JSON) or a patch list (CSV)"
+          label={texts.anInputListCsvTsv}
           accept=".json,.csv,.tsv,.txt,.xlsx,.xls,.ods,application/json,text/*"
           onFile={(from) => void importedFile(from, document, kit).then(begin)}
           onRefused={(name, message) => begin({ kind: 'refused', file: name, reasons: [{ path: '', message }] })}
@@ -103,8 +103,8 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
           fullWidth
           minRows={2}
           maxRows={4}
-          label="Or paste a list: from a spreadsheet, or as it came in a message"
-          placeholder={'1. Announcer - dynamic\n2. Violin - SDC +48'}
+          label={texts.orPasteAList}
+          placeholder={texts.exampleList}
           value={pasted}
           onChange={({ target }) => {
             begin(undefined);
@@ -123,17 +123,17 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
           {read?.kind === 'rig' && (
             <>
               <Typography variant="body1" gutterBottom>
-                <strong>{read.document.name}</strong>: {plural(read.document.devices.length, 'device')},{' '}
-                {plural(read.document.lines.length, 'line')}.
+                <strong>{read.document.name}</strong>
+                {texts.devicesAndLines(read.document.devices.length, read.document.lines.length)}
               </Typography>
-              <DifferenceList title="Compared with this rig" list={differences(document, read.document)} />
+              <DifferenceList title={texts.comparedWithThisRig} list={differences(document, read.document)} />
             </>
           )}
           {patch && <RowTable rows={patch.rows} />}
           {read?.kind === 'input list' && read.sheets.length > 1 && (
             <TextField
               select
-              label="Sheet"
+              label={texts.sheet}
               value={sheet}
               onChange={({ target }) => {
                 setAnswers(NOTHING_SAID);
@@ -153,15 +153,15 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} color="inherit">
-          Cancel
+          {texts.cancel}
         </Button>
         {read?.kind === 'rig' && (
           <>
             <Button variant="outlined" onClick={() => put(read.document)}>
-              Replace this rig
+              {texts.replaceThisRig}
             </Button>
             <Button variant="contained" onClick={async () => setFailed(await onAddRig(read.document))}>
-              Add it as a new rig
+              {texts.addItAsANew}
             </Button>
           </>
         )}
@@ -171,18 +171,18 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
             disabled={!patch.rows.some(({ did }) => did === 'adds' || did === 'changes')}
             onClick={() => put(patch.document)}
           >
-            Import these rows
+            {texts.importTheseRows}
           </Button>
         )}
         {isWaiting && (
           <Button color="error" onClick={() => setWaiting(waiting.slice(1))} sx={{ order: -1, mr: 'auto' }}>
-            Discard {plural(waiting[0].grid.length - 1, 'row')}
+            {texts.discard(waiting[0].grid.length - 1)}
           </Button>
         )}
         {list && (
           <Button variant="contained" disabled={list.ids.length === 0} onClick={() => putList(list)}>
-            Add {plural(list.ids.length, 'line')}
-            {list.rows.some(({ becomes }) => becomes === 'open') && ', keep the rest here'}
+            {texts.add(list.ids.length)}
+            {list.rows.some(({ becomes }) => becomes === 'open') && texts.keepTheRestHere}
           </Button>
         )}
       </DialogActions>
@@ -192,12 +192,12 @@ export function ImportDialog({ rig, document, kit, dropped, onClose, onReplace, 
 
 /** The first of the lists whose rows wait, as something that was read. */
 const rowsLeft = ([first]: Waiting): Imported | undefined =>
-  first && { kind: 'input list', file: 'Rows left', sheets: [{ name: 'Rows left', grid: first.grid }] };
+  first && { kind: 'input list', file: texts.rowsLeft, sheets: [{ name: texts.rowsLeft, grid: first.grid }] };
 
 function RefusedFile({ file, reasons }: Extract<Imported, { kind: 'refused' }>) {
   return (
     <Alert severity="error">
-      <strong>{file} can’t be imported. Nothing was changed.</strong>
+      <strong>{texts.cantBeImportedNothing(file)}</strong>
       <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
         {reasons.map(({ path, message }, n) => (
           <li key={n}>

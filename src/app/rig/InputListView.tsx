@@ -26,7 +26,7 @@ import {
   type Said,
 } from '@/core/tables/inputList';
 import { candidatesOf } from '@/core/typed';
-import { plural } from '@/core/units';
+import { inputListView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -36,7 +36,7 @@ interface Props {
   onSaid: (said: Said) => void;
 }
 
-const NOT_USED = 'not used';
+const NOT_USED = text.notUsed;
 
 /** What an input list would become: its columns, the device, and each row; all of it can be said otherwise. */
 export function InputListView({ document, kit, list, said, onSaid }: Props) {
@@ -53,20 +53,20 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
   return (
     <Box>
       <Typography variant="body1">
-        <strong>{plural(list.ids.length, 'line')}</strong>
-        {count('there') > 0 && `, ${count('there')} in the rig already`}
-        {count('spare') > 0 && `, ${count('spare')} spare`}
+        <strong>{text.line(list.ids.length)}</strong>
+        {count('there') > 0 && text.countInTheRigAlready(count('there'))}
+        {count('spare') > 0 && text.spare(count('spare'))}
         {open > 0 && (
           <Box component="span" sx={{ color: 'error.main' }}>
-            , {plural(open, 'row needs', 'rows need')} your answer
+            {text.yourAnswer(open)}
           </Box>
         )}
-        . Nothing is changed yet. What no line says by itself is kept in its note.
+        {text.nothingIsChangedYetWhat}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mt: 1.5 }}>
         <TextField
           select
-          label="Channel numbers are inlets of"
+          label={text.channelNumbersAreInlets}
           value={document.devices.some(({ id }) => id === list.device) ? list.device : NEW_DEVICE}
           onChange={({ target }) => onSaid({ ...said, device: target.value })}
           sx={{ minWidth: 220 }}
@@ -76,7 +76,7 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
               {name}
             </MenuItem>
           ))}
-          <MenuItem value={NEW_DEVICE}>a new device, as large as the list</MenuItem>
+          <MenuItem value={NEW_DEVICE}>{text.aNewDeviceAsLarge}</MenuItem>
         </TextField>
         <FormControlLabel
           control={
@@ -86,7 +86,7 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
               size="small"
             />
           }
-          label="Set switches in the drawing as the list asks for 48 V"
+          label={text.setSwitchesInTheDrawing}
         />
       </Box>
       <Box
@@ -94,13 +94,13 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
         sx={{ border: 0, p: 0, m: 0, mt: 1.5, display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-end' }}
       >
         <Typography component="legend" variant="h3" sx={{ mb: 0.75 }}>
-          Columns
+          {text.columns}
         </Typography>
         {Array.from({ length: width }, (_, n) => (
           <TextField
             key={n}
             select
-            label={columns.headings[n] || `Column ${n + 1}`}
+            label={columns.headings[n] || text.column(n + 1)}
             value={columns.roles[n] ?? NOT_USED}
             onChange={({ target }) => setRole(n, target.value === NOT_USED ? undefined : (target.value as Role))}
             sx={{ minWidth: 120 }}
@@ -110,18 +110,18 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
                 {ROLES[role].label}
               </MenuItem>
             ))}
-            <MenuItem value={NOT_USED}>Kept in the note</MenuItem>
+            <MenuItem value={NOT_USED}>{text.keptInTheNote}</MenuItem>
           </TextField>
         ))}
       </Box>
-      <Box sx={{ overflowX: 'auto', mt: 1.5 }} tabIndex={0} role="region" aria-label="Preview">
-        <Table size="small" aria-label="What each row becomes">
+      <Box sx={{ overflowX: 'auto', mt: 1.5 }} tabIndex={0} role="region" aria-label={text.preview}>
+        <Table size="small" aria-label={text.whatEachRowBecomes}>
           <TableHead>
             <TableRow>
-              <TableCell>Row</TableCell>
-              <TableCell>Name</TableCell>
-              <TableCell>Becomes</TableCell>
-              <TableCell>Check</TableCell>
+              <TableCell>{text.row}</TableCell>
+              <TableCell>{text.name}</TableCell>
+              <TableCell>{text.becomes}</TableCell>
+              <TableCell>{text.check}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>
@@ -139,12 +139,12 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
       </Box>
       {list.lost.length > 0 && (
         <Typography color="error" sx={{ mt: 1 }}>
-          The rig’s note is full. Copy what it cannot keep: {list.lost.join(' · ')}
+          {text.theRigsNoteIsFull(list.lost.join(' · '))}
         </Typography>
       )}
       {list.left.length > 0 && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-          Kept in the rig’s note: {list.left.join(' · ')}
+          {text.keptInTheRigsNote(list.left.join(' · '))}
         </Typography>
       )}
     </Box>
@@ -153,16 +153,16 @@ export function InputListView({ document, kit, list, said, onSaid }: Props) {
 
 /** What a row is where it becomes no line. */
 const OTHERWISE: Record<Exclude<InputRow['becomes'], 'lines' | 'open'>, string> = {
-  there: 'In the rig already',
-  spare: 'Spare, kept free',
-  heading: 'Heading of the rows below',
+  there: text.inTheRigAlready,
+  spare: text.spareKeptFree,
+  heading: text.headingOfTheRowsBelow,
 };
 
 /** How sure it is, in words; of what is sure nothing is said. */
 const CERTAINTY: Record<InputRow['certainty'], string> = {
   sure: '',
-  likely: 'likely',
-  guess: 'guessed from the name',
+  likely: text.likely,
+  guess: text.guessedFromTheName,
 };
 
 interface RowProps {
@@ -198,8 +198,8 @@ function Row({
           </Typography>
         )}
         {becomes === 'lines' && !unsure && !changing && (
-          <Button size="small" color="inherit" onClick={() => setChanging(true)} aria-label={`Change ${name}`}>
-            Change
+          <Button size="small" color="inherit" onClick={() => setChanging(true)} aria-label={text.changeOf(name)}>
+            {text.change}
           </Button>
         )}
         {(unsure || changing) && (
@@ -210,7 +210,7 @@ function Row({
             onChange={(_, to) => to && onSource(to)}
             sx={{ maxWidth: 300, mt: 0.75 }}
             renderInput={(params) => (
-              <TextField {...params} label={becomes === 'open' ? `What is ${name}?` : `Instead, for ${name}`} />
+              <TextField {...params} label={becomes === 'open' ? text.whatIs(name) : text.insteadFor(name)} />
             )}
           />
         )}

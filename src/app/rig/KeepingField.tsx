@@ -6,6 +6,7 @@ import { useEffect, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { Choice } from '@/ui/shell/Choice';
 import { digits } from '@/core/units/format';
+import { keepingField as text } from './texts';
 
 interface Keeping {
   days: number | 'all';
@@ -13,7 +14,7 @@ interface Keeping {
   bytes: { database: number; sounds: number };
 }
 
-const WORDS: Record<string, string> = { 7: 'for a week', 30: 'for 30 days', 365: 'for a year', all: 'for ever' };
+const WORDS: Record<string, string> = { 7: text.forAWeek, 30: text.for30Days, 365: text.forAYear, all: text.forEver };
 
 const inWords = (bytes: number): string =>
   bytes < 1e5
@@ -43,16 +44,16 @@ export function KeepingField() {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, mr: 'auto' }}>
       <Choice
-        label="Keep every revision"
+        label={text.keepEveryRevision}
         value={String(days)}
         width={170}
         onChoose={(to) => void set(to)}
         options={choices.map((each) => [String(each), WORDS[each]] as const)}
       />
       <Typography variant="caption" color="textSecondary" sx={{ maxWidth: 300 }}>
-        {days === 'all' ? 'All rigs.' : 'All rigs; after that, the last one of each day.'} The database is{' '}
-        {inWords(bytes.database)}
-        {bytes.sounds > 0 && `, kept sound ${inWords(bytes.sounds)}`}.
+        {days === 'all' ? text.allRigs : text.allRigsAfter}
+        {text.theDatabase} {inWords(bytes.database)}
+        {bytes.sounds > 0 && text.keptSound(inWords(bytes.sounds))}.
       </Typography>
       {failed && <Typography color="error">{failed}</Typography>}
     </Box>

@@ -26,6 +26,7 @@ import { MomentsView } from './MomentsView';
 import { ProbePanel } from './ProbePanel';
 import { Readings } from './Readings';
 import type { Probe } from './useRigCheck';
+import { linePanel as text } from './texts';
 
 export type PanelTab = 'why' | 'part' | 'readings' | 'moments';
 
@@ -64,17 +65,17 @@ export function LinePanel(props: Props) {
             {line.name}
           </Typography>
           <Action
-            label="Duplicate this line (D)"
+            label={text.duplicateThisLineD}
             onClick={props.onDuplicate}
             icon={<ContentCopyIcon sx={{ fontSize: 17 }} />}
           />
           <Action
-            label="Move to another inlet (M)"
+            label={text.moveToAnotherInletM}
             onClick={(event) => props.onMove(event.currentTarget)}
             icon={<SwapVertIcon sx={{ fontSize: 19 }} />}
           />
           <Action
-            label="Remove this line (Delete; undo brings it back)"
+            label={text.removeThisLineDeleteUndo}
             onClick={props.onRemove}
             icon={<DeleteOutlineIcon sx={{ fontSize: 18 }} />}
           />
@@ -96,7 +97,7 @@ export function LinePanel(props: Props) {
             <Cautions line={line} />
             <Box sx={{ mt: 1.5 }}>
               <FindFaultLink rig={props.rig} line={line.id} variant="text">
-                No sound, or a bad one? Find the fault
+                {text.noSoundOrABad}
               </FindFaultLink>
             </Box>
             {line.note && (
@@ -122,7 +123,7 @@ const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'o
     <Tabs
       value={tab}
       onChange={(_, to: PanelTab) => onTab(to)}
-      aria-label="About this line"
+      aria-label={text.aboutThisLine}
       sx={{
         mt: 0.5,
         minHeight: { xs: 44, md: 34 },
@@ -135,10 +136,10 @@ const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'o
         },
       }}
     >
-      <Tab value="why" label="Why" />
-      <Tab value="part" label="Parts" />
-      <Tab value="readings" label="Readings" />
-      <Tab value="moments" label="Transients" />
+      <Tab value="why" label={text.why} />
+      <Tab value="part" label={text.parts} />
+      <Tab value="readings" label={text.readings} />
+      <Tab value="moments" label={text.transients} />
     </Tabs>
   );
 });
@@ -173,7 +174,7 @@ function Cautions({ line }: { line: Line }) {
         </Typography>
       ))}
       <Typography variant="caption" color="textSecondary">
-        Turn monitors and headphones down before a feed goes on or off: the step can hurt ears.
+        {text.turnMonitorsAndHeadphonesDown}
       </Typography>
     </Stack>
   );
@@ -189,13 +190,13 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
     <Stack spacing={2}>
       <NameField
         key={line.id}
-        label="Line"
+        label={text.line}
         value={line.name}
         onChange={(name) => name && onEdit([{ do: 'rename', name }])}
       />
       <Box
         component="ol"
-        aria-label="Parts of this line"
+        aria-label={text.partsOfThisLine}
         sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}
       >
         {refs.map((ref) => {
@@ -238,7 +239,7 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
             onPart('source');
           }}
         >
-          Remove this link
+          {text.removeThisLink}
         </Button>
       )}
       <NoteField key={line.note ?? ''} value={line.note ?? ''} onChange={onNote} />
@@ -257,7 +258,7 @@ function NoteField({ value, onChange }: { value: string; onChange: (note: string
   const [draft, setDraft] = useState(value);
   return (
     <TextField
-      label="Note"
+      label={text.note}
       multiline
       minRows={2}
       value={draft}

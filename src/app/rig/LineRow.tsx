@@ -14,6 +14,7 @@ import { LinkLabels } from './LinkLabels';
 import { useNear } from './near';
 import type { DrawnProps, RowProps } from './row';
 import { RowName } from './RowName';
+import { lineRow as text } from './texts';
 
 export const NAME_WIDTH = 216;
 export const VERDICT_WIDTH = 104;
@@ -111,7 +112,7 @@ const RowDrawing = memo(function RowDrawing(props: Drawing) {
         )}
         {unsolved && (
           <Typography variant="caption" color="error" component="p" sx={{ py: 2 }}>
-            No result for this line: {unsolved}
+            {text.noResultForThisLine(unsolved)}
           </Typography>
         )}
       </Box>
@@ -123,9 +124,9 @@ const RowDrawing = memo(function RowDrawing(props: Drawing) {
             color="textSecondary"
             component="div"
             noWrap
-            title={`Assumed: ${result.assumed}`}
+            title={text.assumed(result.assumed)}
           >
-            limit assumed
+            {text.limitAssumed}
           </Typography>
         )}
         <Typography variant="caption" color="textSecondary" component="div" noWrap sx={{ mt: 0.25 }}>
@@ -141,18 +142,22 @@ function wants({ readings }: LineResult): string {
   const own = readings.supplies.find(({ part }) => part === 'source');
   const needs = own
     ? own.state === 'battery'
-      ? 'on battery'
+      ? text.onBattery
       : own.reversed > 0.05
-        ? `${quantity(own.reversed, 'V')} the wrong way round`
-        : `${own.stated ? 'needs' : 'usually needs'} ${quantity(own.needs, 'V')}, gets ${quantity(Math.max(own.volts, 0), 'V')}`
+        ? text.theWrongWayRound(quantity(own.reversed, 'V'))
+        : text.gets(own.stated, quantity(own.needs, 'V'), quantity(Math.max(own.volts, 0), 'V'))
     : undefined;
   const other = readings.supplies.find(({ part }) => part !== 'source');
   return (
     needs ??
     (other
       ? other.state === 'battery'
-        ? `${other.what.replace(/^the /, '')} on battery`
-        : `${other.what.replace(/^the /, '')} needs ${quantity(other.needs, 'V')}, gets ${quantity(Math.max(other.volts, 0), 'V')}`
-      : 'needs no feed')
+        ? text.partOnBattery(other.what.replace(/^the /, ''))
+        : text.needsGets(
+            other.what.replace(/^the /, ''),
+            quantity(other.needs, 'V'),
+            quantity(Math.max(other.volts, 0), 'V'),
+          )
+      : text.needsNoFeed)
   );
 }

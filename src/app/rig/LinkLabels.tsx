@@ -5,6 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
 import { JOINT, type Columns } from '@/ui/strip/geometry';
 import type { RowActions } from './row';
+import { linkLabels as text } from './texts';
 
 interface LabelsProps {
   grid: Columns;
@@ -29,7 +30,7 @@ export function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) 
               actions.select(id, n);
             }}
             tabIndex={selected ? 0 : -1}
-            title={`${name}: details`}
+            title={text.details(name)}
             sx={{
               position: 'absolute',
               left: x + (selected ? 8 : 0),
@@ -59,7 +60,7 @@ export function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) 
           <IconButton
             key={`+${n}`}
             size="small"
-            aria-label={`Add a link ${n === 0 ? 'after the source' : n === names.length ? 'before the inlet' : `after link ${n}`}`}
+            aria-label={text.addALink(n, names.length)}
             onClick={(event) => {
               event.stopPropagation();
               actions.insert(id, n, event.currentTarget);

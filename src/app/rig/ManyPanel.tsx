@@ -11,7 +11,7 @@ import { useState, type FormEvent, type ReactNode } from 'react';
 import { isCable } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import type { InletRef, RigDocument } from '@/core/rig';
-import { plural } from '@/core/units';
+import { manyPanel as texts } from './texts';
 
 /** What can be done to several lines; each says why where it cannot be done. */
 export interface ManyActions {
@@ -44,50 +44,50 @@ export function ManyPanel({ document, kit, ids, actions }: Props) {
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h1" component="h2">
-        {plural(ids.length, 'line')} marked
+        {texts.marked(ids.length)}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5 }}>
         {names.slice(0, 6).join(' · ')}
-        {names.length > 6 && ` · and ${names.length - 6} more`}
+        {names.length > 6 && texts.andMore(names.length - 6)}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, my: 1.5 }}>
         <Button variant="outlined" onClick={actions.duplicate}>
-          Duplicate {plural(ids.length, 'line')}
+          {texts.duplicate(ids.length)}
         </Button>
         <Button variant="outlined" onClick={actions.copy}>
-          Copy {plural(ids.length, 'line')}
+          {texts.copy(ids.length)}
         </Button>
         <Button variant="outlined" color="error" onClick={actions.remove}>
-          Remove {plural(ids.length, 'line')}
+          {texts.remove(ids.length)}
         </Button>
         <Button color="inherit" onClick={actions.clear}>
-          Clear marks
+          {texts.clearMarks}
         </Button>
       </Box>
       <Box aria-live="polite">
         {refused && (
           <Alert severity="error" sx={{ mb: 1.5 }}>
-            {refused} Nothing was changed.
+            {texts.nothingWasChanged(refused)}
           </Alert>
         )}
       </Box>
       <Setting
-        label="Cable of each"
-        button="Set cable"
-        help="A length such as 10 m or 30 ft, or a cable of the kit."
+        label={texts.cableOf}
+        button={texts.setCable}
+        help={texts.aLengthSuchAs10}
         options={cables}
         onSet={(text) => setRefused(actions.cable(text))}
       />
       <Setting
-        label="Position of each source"
-        button="Set position"
+        label={texts.positionOfEachSource}
+        button={texts.setPosition}
         options={(document.locations ?? []).map(({ name }) => name)}
         onSet={(text) => setRefused(actions.position(text))}
       />
-      <Setting label="Add to each note" button="Add note" onSet={(text) => setRefused(actions.note(text))} />
+      <Setting label={texts.addToEachNote} button={texts.addNote} onSet={(text) => setRefused(actions.note(text))} />
       <Setting
-        label="Names in a series"
-        button="Set names"
+        label={texts.namesInASeries}
+        button={texts.setNames}
         help="# counts: Guest # becomes Guest 1, Guest 2 …"
         onSet={(text) => setRefused(actions.names(text))}
       />
@@ -145,12 +145,12 @@ function MoveTo({
         event.preventDefault();
         onMove({ device, inlet: from });
       }}
-      button={count === 1 ? 'Move line' : 'Move lines'}
+      button={count === 1 ? texts.moveLine : texts.moveLines}
       disabled={from === ''}
     >
       <TextField
         select
-        label="To"
+        label={texts.to}
         value={device}
         onChange={({ target }) => setDevice(target.value)}
         sx={{ flex: 1, minWidth: 0 }}
@@ -163,7 +163,7 @@ function MoveTo({
       </TextField>
       <TextField
         select
-        label="From inlet"
+        label={texts.fromInlet}
         value={from}
         onChange={({ target }) => setInlet(target.value)}
         sx={{ minWidth: 78 }}

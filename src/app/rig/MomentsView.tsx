@@ -9,27 +9,23 @@ import Typography from '@mui/material/Typography';
 import { memo, useState } from 'react';
 import type { LineResult, Moments } from '@/core/check';
 import { digits, quantity } from '@/core/units/format';
+import { momentsView as text } from './texts';
 
 type Step = NonNullable<Moments['on']>;
 
 /** What happens while this line is plugged with its feed on, and when the feed goes on and off. */
 export const MomentsView = memo(function MomentsView({ result }: { result: LineResult }) {
   const { moments } = result;
-  if (!moments) return <Typography variant="body2">Following the circuit over time …</Typography>;
+  if (!moments) return <Typography variant="body2">{text.followingTheCircuitOverTime}</Typography>;
   if (!moments.on && !moments.off && moments.plugged.length === 0 && !moments.notFollowed)
     return (
       <Typography variant="body2" color="textSecondary">
-        The feed is off as drawn, so there is no thump. Try the switch on to see it.
+        {text.theFeedIsOff}
       </Typography>
     );
   return (
     <Stack spacing={2.25}>
-      {moments.notFollowed && (
-        <Alert severity="warning">
-          Part of this can’t be calculated for this line. Treat plugging it live as harmful: feed off, and wait, before
-          you plug.
-        </Alert>
-      )}
+      {moments.notFollowed && <Alert severity="warning">{text.partOfThisCant}</Alert>}
       {moments.worse && moments.worse.plugged.length > 0 && <Worse {...moments.worse} />}
       {moments.plugged.map((plugged) => (
         <Box key={plugged.at + plugged.junction} component="section" aria-label={title(plugged.at)}>
@@ -37,18 +33,18 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
             {title(plugged.at)}
           </Typography>
           {plugged.amps < 1e-6 && plugged.volts < 0.01 ? (
-            <Typography variant="body2">Nothing flows while both legs are equal.</Typography>
+            <Typography variant="body2">{text.nothingFlowsWhileBothLegs}</Typography>
           ) : (
             <Figures
               rows={[
-                ['Peak voltage', quantity(plugged.volts, 'V')],
-                ['Peak current through the source', quantity(plugged.amps, 'A')],
-                ['Worst position', plugged.worst === 'home' ? 'plug fully in' : plugged.worst],
-                ['Lasts (above half the peak)', time(plugged.lasts)],
+                [text.peakVoltage, quantity(plugged.volts, 'V')],
+                [text.peakCurrentThroughTheSource, quantity(plugged.amps, 'A')],
+                [text.worstPosition, plugged.worst === 'home' ? text.plugFully : plugged.worst],
+                [text.lastsAboveHalfThePeak, time(plugged.lasts)],
                 ...(plugged.limit
                   ? [
                       [
-                        'Rated continuous current',
+                        text.ratedContinuousCurrent,
                         `${quantity(plugged.limit.value, 'A')}${plugged.limit.basis === 'assumed' ? ' (assumed)' : ''}`,
                       ] as [string, string],
                     ]
@@ -60,36 +56,34 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
       ))}
       {moments.on && <StepView key={moments.on.gain} step={moments.on} />}
       {moments.off && (
-        <Box component="section" aria-label="Feed going off">
+        <Box component="section" aria-label={text.feedGoingOff}>
           <Typography variant="h3" gutterBottom>
-            Feed going off
+            {text.feedGoingOff}
           </Typography>
           <Figures
             rows={[
               [
-                `Discharge to ${quantity(moments.off.threshold, 'V')}, calculated`,
-                moments.off.decay === undefined ? 'longer than 10 min' : time(moments.off.decay),
+                text.dischargeToCalculated(quantity(moments.off.threshold, 'V')),
+                moments.off.decay === undefined ? text.longerThan10Min : time(moments.off.decay),
               ],
-              ['Wait before you unplug', wait(moments.off.decay)],
+              [text.waitBeforeYouUnplug, wait(moments.off.decay)],
             ]}
           />
         </Box>
       )}
       <Typography variant="caption" color="textSecondary">
-        Calculated. Plug speed, contact resistance, the spread of the coupling capacitors and the feed&apos;s filter are
-        typical or assumed. Keep monitors and headphones down: a thump can hurt ears.
+        {text.calculatedPlugSpeedContactResistance}
       </Typography>
     </Stack>
   );
 });
 
 const title = (at: string): string =>
-  ({ source: 'If you plug in with the feed on', 'TRS patch point': 'If you patch with the feed on' })[at] ??
-  'If you plug in with the feed on';
+  ({ source: text.ifYouPlug, 'TRS patch point': text.ifYouPatch })[at] ?? text.ifYouPlug;
 
 /** The longer of a minute and the calculated discharge, as the careful school has it. */
 const wait = (decay: number | undefined): string =>
-  decay === undefined ? 'more than 10 min' : `${Math.ceil(Math.max(60, decay))} s`;
+  decay === undefined ? text.moreThan10Min : `${Math.ceil(Math.max(60, decay))} s`;
 
 const GAINS = [-10, 0, 10, 20, 30, 40, 50, 60, 70];
 
@@ -98,13 +92,12 @@ function Worse({ answer, plugged }: NonNullable<Moments['worse']>) {
   const volts = Math.max(...plugged.map((each) => each.volts));
   const amps = Math.max(...plugged.map((each) => each.amps));
   return (
-    <Box component="section" aria-label="If the answer is the other one">
+    <Box component="section" aria-label={text.ifTheAnswer}>
       <Typography variant="body2" sx={(theme) => ({ fontWeight: 650, color: theme.vars!.palette.verdict.Stop })}>
-        Centre tap not known. If it is {answer}: {quantity(volts, 'V')}, {quantity(amps, 'A')}. Don&apos;t plug with the
-        feed on.
+        {text.centreTapNotKnown(answer, quantity(volts, 'V'), quantity(amps, 'A'))}
       </Typography>
       <Typography variant="caption" color="textSecondary">
-        Below: what happens if there is no tap.
+        {text.belowWhatHappensIfThere}
       </Typography>
     </Box>
   );
@@ -115,20 +108,21 @@ function StepView({ step }: { step: Step }) {
   const dbfs = step.level - step.fullScale + gain;
   const gains = [...new Set([...GAINS, Math.round(step.gain)])].sort((a, b) => a - b);
   return (
-    <Box component="section" aria-label="Feed coming on">
+    <Box component="section" aria-label={text.feedComing}>
       <Typography variant="h3" gutterBottom>
-        Feed coming on{step.ramp ? ` over ${time(step.ramp)}` : ''}
+        {text.feedComing}
+        {step.ramp ? text.over(time(step.ramp)) : ''}
       </Typography>
       <Figures
         rows={[
-          ['Step at the inlet', `${quantity(step.volts, 'V')} peak`],
-          ['Settles to 1 % in', time(step.settles)],
+          [text.stepAtTheInlet, text.peak(quantity(step.volts, 'V'))],
+          [text.settlesTo1, time(step.settles)],
         ]}
       />
       <Stack direction="row" spacing={1.5} sx={{ alignItems: 'center', mt: 1.75 }}>
         <TextField
           select
-          label="at a gain of"
+          label={text.atAGain}
           value={gain}
           onChange={(event) => setGain(Number(event.target.value))}
           sx={{ width: 158 }}
@@ -136,13 +130,13 @@ function StepView({ step }: { step: Step }) {
           {gains.map((value) => (
             <MenuItem key={value} value={value}>
               {quantity(value, 'dB').replace('.0', '')}
-              {value === Math.round(step.gain) ? ', planned' : ''}
+              {value === Math.round(step.gain) ? text.planned : ''}
             </MenuItem>
           ))}
         </TextField>
-        <Typography sx={{ fontWeight: 700, fontSize: '1.1rem' }} aria-label="Step at this gain">
+        <Typography sx={{ fontWeight: 700, fontSize: '1.1rem' }} aria-label={text.stepAtThisGain}>
           {quantity(dbfs, 'dBFS')}
-          {dbfs > 0 && ', clips'}
+          {dbfs > 0 && text.clips}
         </Typography>
       </Stack>
     </Box>

@@ -17,6 +17,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { freeId, type MonitorGroup, type RigDocument } from '@/core/rig';
+import { monitorsDialog as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -32,24 +33,23 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
     setGroups((all) => all.map((each) => (each.id === id ? { ...each, ...to } : each)));
   const problem = (group: MonitorGroup): string => {
     const name = group.name.trim();
-    if (!name) return 'Give it a name.';
-    return groups.some((other) => other !== group && other.name.trim() === name) ? 'This name is taken.' : '';
+    if (!name) return text.giveItAName;
+    return groups.some((other) => other !== group && other.name.trim() === name) ? text.thisNameIsTaken : '';
   };
   const complete = groups.every((group) => !problem(group) && group.devices.length > 0);
   const others = devices.filter(({ id }) => !groups.some((group) => group.devices.includes(id)));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="monitors-title">
-      <DialogTitle id="monitors-title">Monitors and headphones</DialogTitle>
+      <DialogTitle id="monitors-title">{text.monitorsAndHeadphones}</DialogTitle>
       <DialogContent>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 2 }}>
-          Name what is turned up and down together, and tick the devices you hear on it. A run sheet then turns down
-          only what a switch can thump through.
+          {text.nameWhatIsTurnedUp}
         </Typography>
         {groups.map((group, n) => (
           <Box
             key={group.id}
             component="fieldset"
-            aria-label={group.name.trim() || `Monitors ${n + 1}`}
+            aria-label={group.name.trim() || text.monitors(n + 1)}
             sx={{ border: 1, borderColor: 'divider', borderRadius: 1, p: 1.5, mb: 2, mx: 0 }}
           >
             <Box
@@ -62,7 +62,7 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
               }}
             >
               <TextField
-                label="Name"
+                label={text.name}
                 value={group.name}
                 onChange={(event) => change(group.id, { name: event.target.value })}
                 error={Boolean(problem(group)) && group.name !== ''}
@@ -73,13 +73,13 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
               />
               <TextField
                 select
-                label="Turned down at"
+                label={text.turnedDown}
                 value={group.location ?? ''}
                 onChange={({ target: { value } }) => change(group.id, { location: value || undefined })}
                 sx={{ gridArea: 'place' }}
                 slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
               >
-                <MenuItem value="">where its devices are</MenuItem>
+                <MenuItem value="">{text.whereItsDevices}</MenuItem>
                 {locations.map(({ id, name }) => (
                   <MenuItem key={id} value={id}>
                     {name}
@@ -87,7 +87,7 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
                 ))}
               </TextField>
               <IconButton
-                aria-label={`Remove ${group.name.trim() || `monitors ${n + 1}`}`}
+                aria-label={text.remove(group.name.trim(), n + 1)}
                 onClick={() => setGroups((all) => all.filter(({ id }) => id !== group.id))}
                 sx={{ gridArea: 'remove', width: 44, height: 44 }}
               >
@@ -114,7 +114,7 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
             </FormGroup>
             {group.devices.length === 0 && (
               <Typography variant="caption" color="textSecondary">
-                Tick at least one device.
+                {text.tickAtLeastOneDevice}
               </Typography>
             )}
           </Box>
@@ -124,23 +124,22 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
           onClick={() => setGroups((all) => [...all, { id: freeId(all, 'heard'), name: '', devices: [] }])}
           sx={{ minHeight: 44 }}
         >
-          Add monitors
+          {text.addMonitors}
         </Button>
         {groups.length > 0 && others.length > 0 && (
           <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-            Not ticked anywhere: {others.map(({ name }) => name).join(', ')}. For these a run sheet asks for “all other
-            monitors”.
+            {text.notTickedAnywhereForThese(others.map(({ name }) => name).join(', '))}
           </Typography>
         )}
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{text.cancel}</Button>
         <Button
           variant="contained"
           disabled={!complete}
           onClick={() => onSave(groups.map((group) => tidy({ ...group, name: group.name.trim() })))}
         >
-          Save monitors
+          {text.saveMonitors}
         </Button>
       </DialogActions>
     </Dialog>

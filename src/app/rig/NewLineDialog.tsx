@@ -23,6 +23,7 @@ import {
   type RigDocument,
 } from '@/core/rig';
 import type { FreeInlet } from '@/core/gear/edits';
+import { newLineDialog as text } from './texts';
 
 interface Choice<T> {
   group: string;
@@ -56,7 +57,7 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
   const [end, setEnd] = useState<Choice<End> | null>(null);
   const [name, setName] = useState('');
   const [asked, setAsked] = useState(false);
-  const missing = document.devices.length === 0 ? 'Add a device first; a line needs an inlet.' : undefined;
+  const missing = document.devices.length === 0 ? text.addADeviceFirst : undefined;
 
   const add = () => {
     setAsked(true);
@@ -72,7 +73,7 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
           add();
         }}
       >
-        <DialogTitle>New line</DialogTitle>
+        <DialogTitle>{text.newLine}</DialogTitle>
         <DialogContent>
           <Stack spacing={2} sx={{ pt: 0.5 }}>
             {missing && <Typography color="error">{missing}</Typography>}
@@ -86,10 +87,10 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
               renderInput={(params) => (
                 <TextField
                   {...params}
-                  label="Source"
+                  label={text.source}
                   autoFocus
                   error={asked && !start}
-                  helperText={asked && !start ? 'Choose what makes the sound' : 'From your kit or the catalogue'}
+                  helperText={asked && !start ? text.chooseWhatMakesTheSound : text.fromYourKit}
                 />
               )}
             />
@@ -102,14 +103,14 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
               renderInput={(params) => (
                 <TextField
                   {...params}
-                  label="Inlet"
+                  label={text.inlet}
                   error={asked && !end}
-                  helperText={asked && !end ? 'Choose a free inlet' : 'Free inlets, splitter outputs and thru sockets'}
+                  helperText={asked && !end ? text.chooseAFreeInlet : text.freeInletsSplitterOutputs}
                 />
               )}
             />
             <TextField
-              label="Name of the line"
+              label={text.nameOfTheLine}
               value={name}
               onChange={(event) => setName(event.target.value)}
               placeholder={start?.label}
@@ -119,10 +120,10 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose} color="inherit">
-            Cancel
+            {text.cancel}
           </Button>
           <Button type="submit" variant="contained" disabled={Boolean(missing)}>
-            Add the line
+            {text.addTheLine}
           </Button>
         </DialogActions>
       </form>
@@ -132,17 +133,17 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
 
 const startsOf = (kit: readonly KitItem[], sockets: readonly FreeSocket[]): Choice<Start>[] => [
   ...kit.flatMap((item): Choice<Start>[] =>
-    item.role === 'source' ? [{ group: 'Your kit', label: item.name, to: { part: partOf(item) } }] : [],
+    item.role === 'source' ? [{ group: text.yourKit, label: item.name, to: { part: partOf(item) } }] : [],
   ),
   ...SOURCES.map(({ kind, label, words }): Choice<Start> => ({
-    group: 'Catalogue',
+    group: text.catalogue,
     label,
     words,
     to: { part: { kind } },
   })),
   ...sockets
     .filter(({ side }) => side !== 'input')
-    .map((socket): Choice<Start> => ({ group: 'From another line', label: socketLabel(socket), to: { socket } })),
+    .map((socket): Choice<Start> => ({ group: text.fromAnotherLine, label: socketLabel(socket), to: { socket } })),
 ];
 
 const endsOf = (document: RigDocument, sockets: readonly FreeSocket[]): Choice<End>[] => [
@@ -153,7 +154,7 @@ const endsOf = (document: RigDocument, sockets: readonly FreeSocket[]): Choice<E
   })),
   ...sockets
     .filter(({ side }) => side !== 'output')
-    .map((socket): Choice<End> => ({ group: 'Into another line', label: socketLabel(socket), to: { socket } })),
+    .map((socket): Choice<End> => ({ group: text.intoAnotherLine, label: socketLabel(socket), to: { socket } })),
 ];
 
 const socketLabel = ({ lineName, linkName, label }: FreeSocket): string => `${lineName}: ${linkName}, ${label}`;

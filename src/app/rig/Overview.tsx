@@ -10,7 +10,7 @@ import type { Overdrawn } from '@/core/kit';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { overdrawnWords } from './overdrawnWords';
 import { groupKey, type Solution } from './useRigCheck';
-import { plural } from '@/core/units';
+import { overview as text } from './texts';
 
 interface Props {
   sections: readonly Section[];
@@ -49,16 +49,19 @@ const Problems = memo(function Problems(props: Props) {
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
-        {entries.length ? 'Problems, worst first' : lines ? 'No problems found' : 'No lines yet'}
+        {entries.length ? text.problemsWorstFirst : lines ? text.noProblemsFound : text.noLinesYet}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>
         {entries.length
-          ? `${plural(lines, 'line')}: ${VERDICT_ORDER.filter((verdict) => count(verdict))
-              .map((verdict) => `${count(verdict)} ${verdict}`)
-              .join(', ')}. Tap a line for the reason and the fix.`
+          ? text.tapALine(
+              lines,
+              VERDICT_ORDER.filter((verdict) => count(verdict))
+                .map((verdict) => `${count(verdict)} ${verdict}`)
+                .join(', '),
+            )
           : lines
-            ? `All ${lines} lines are Clear with the switches as drawn.`
-            : 'Type the first one at the foot of the sheet; its problems are listed here.'}
+            ? text.allLinesAreClear(lines)
+            : text.typeTheFirstOne}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {entries.map(({ key, name, verdict, what, more, open }) => (
@@ -82,7 +85,7 @@ const Problems = memo(function Problems(props: Props) {
                 </Typography>
                 <Typography variant="caption" color="textSecondary" component="span">
                   {what}
-                  {more > 0 && ` · ${more} more`}
+                  {more > 0 && text.more(more)}
                 </Typography>
               </span>
             </ButtonBase>
@@ -90,8 +93,8 @@ const Problems = memo(function Problems(props: Props) {
         ))}
       </Box>
       {props.over.length > 0 && (
-        <Box component="section" aria-label="More than you own" sx={{ mt: 2.5 }}>
-          <Typography variant="h3">More than you own</Typography>
+        <Box component="section" aria-label={text.moreThanYouOwn} sx={{ mt: 2.5 }}>
+          <Typography variant="h3">{text.moreThanYouOwn}</Typography>
           {props.over.map((each) => (
             <Typography key={each.item} variant="body2">
               {overdrawnWords(each)}

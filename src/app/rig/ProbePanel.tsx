@@ -8,6 +8,7 @@ import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import type { Probe } from './useRigCheck';
 import { digits } from '@/core/units/format';
+import { probePanel as texts } from './texts';
 
 interface Props {
   result: LineResult;
@@ -20,7 +21,7 @@ interface Props {
 export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onChange }: Props) {
   const { junctions } = result.readings;
   const place = (at: string, n: number) =>
-    n === 0 ? 'at the source' : at === 'inlet' ? 'at the inlet' : `after link ${n}`;
+    n === 0 ? texts.atTheSource : at === 'inlet' ? texts.atTheInlet : texts.afterLink(n);
   const spots = junctions.flatMap(({ at, contacts }, junction) =>
     contacts.map(({ contact }) => ({
       key: `${junction}.${contact}`,
@@ -46,14 +47,14 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
   return (
     <Box
       component="section"
-      aria-label="Probe"
+      aria-label={texts.probe}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}
     >
-      {tip('red', 'Probe, red tip')}
-      {tip('black', 'black tip')}
+      {tip('red', texts.probeRedTip)}
+      {tip('black', texts.blackTip)}
       <Typography
         component="output"
-        aria-label="Meter reads"
+        aria-label={texts.meterReads}
         sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right', ml: 'auto' }}
       >
         {reading?.failed !== undefined ? 'floating' : reading?.volts === undefined ? '…' : meterText(reading.volts)}

@@ -7,12 +7,13 @@ import { memo } from 'react';
 import { line as path, scaleLinear, scaleLog } from 'd3';
 import type { LineResult } from '@/core/check';
 import { quantity } from '@/core/units/format';
+import { readings as texts } from './texts';
 
 /** What a meter shows on this line, and the response of its signal path. */
 export const Readings = memo(function Readings({ result }: { result: LineResult }) {
   const { signal } = result.readings;
   return (
-    <Box component="section" aria-label="Readings" sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
+    <Box component="section" aria-label={texts.readings} sx={{ display: 'flex', flexDirection: 'column', gap: 2.5 }}>
       <Box
         component="dl"
         sx={{
@@ -62,52 +63,56 @@ function rows({ readings, moments }: LineResult): Row[] {
   const arrives = best.level !== null && best.level > -100;
   return [
     ...feeds.map(({ feed, amps, legs, limit }) => ({
-      label: `${feed.replace(/^./, (first) => first.toUpperCase())} feed`,
+      label: texts.feed(feed.replace(/^./, (first) => first.toUpperCase())),
       value: quantity(amps, 'A'),
       note: [
         legs.length > 1 && amps > 1e-6 && `(${legs.map((leg) => quantity(leg, 'A')).join(' + ')})`,
-        limit !== null && `limit ${quantity(limit, 'A')}`,
+        limit !== null && texts.limit(quantity(limit, 'A')),
       ]
         .filter(Boolean)
         .join(', '),
     })),
     ...supplies.map(({ what, volts, pins, reversed, needs, contacts, state, stated }) => ({
       label: `At ${what}`,
-      value: reversed > 0.05 ? `${quantity(reversed, 'V')}, reversed` : quantity(Math.max(volts, 0), 'V'),
+      value: reversed > 0.05 ? texts.reversed(quantity(reversed, 'V')) : quantity(Math.max(volts, 0), 'V'),
       note:
         state === 'battery'
-          ? `on ${contacts}; runs on battery`
-          : `on ${contacts}, ${stated ? 'needs' : 'usually needs'} ${quantity(needs, 'V')}` +
-            (pins > volts + 0.5 ? `; the better pin reads ${quantity(pins, 'V')}` : ''),
+          ? texts.onRunsOnBattery(contacts)
+          : `on ${contacts}, ${stated ? texts.needs : texts.usuallyNeeds} ${quantity(needs, 'V')}` +
+            (pins > volts + 0.5 ? texts.theBetterPinReads(quantity(pins, 'V')) : ''),
     })),
     ...capsules.map(({ volts, stands }) => ({
-      label: 'Voltage of the capsule',
+      label: texts.voltageOfTheCapsule,
       value: quantity(volts, 'V'),
-      note: `rated for ${quantity(stands, 'V')}`,
+      note: texts.ratedFor(quantity(stands, 'V')),
     })),
     ...windings
       .filter(({ part, amps }) => part === 'source' || amps > 1e-6)
       .map(({ what, amps, limit, basis }) => ({
-        label: `DC through ${what}`,
-        value: amps < 1e-6 ? (open ? 'not known' : 'none') : quantity(amps, 'A'),
-        note: `rated for ${quantity(limit, 'A')}${basis === 'assumed' ? ' (assumed)' : ''}`,
+        label: texts.dcThrough(what),
+        value: amps < 1e-6 ? (open ? texts.notKnown : texts.none) : quantity(amps, 'A'),
+        note: texts.ratedForLimit(quantity(limit, 'A'), basis),
       })),
     {
-      label: 'Signal at the inlet',
-      value: arrives ? quantity(best.level!, 'dB') : 'nothing arrives',
-      note: arrives ? `against the unloaded source, 1 kHz${signal.powered ? '' : ', if it were powered'}` : undefined,
+      label: texts.signalAtTheInlet,
+      value: arrives ? quantity(best.level!, 'dB') : texts.nothingArrives,
+      note: arrives ? texts.againstTheUnloadedSource1(signal.powered) : undefined,
     },
     {
-      label: 'Load on the source',
+      label: texts.loadOnTheSource,
       value: signal.load === null ? 'none' : quantity(signal.load, 'Ω'),
-      note: signal.load === null ? undefined : 'at 1 kHz',
+      note: signal.load === null ? undefined : texts.at1Khz,
     },
     ...(level
       ? [
           {
-            label: 'Gain needed',
+            label: texts.gainNeeded,
             value: quantity(level.gainNeeded, 'dB'),
-            note: `peaks arrive at ${quantity(level.inlet, 'dBu')}; this inlet offers ${quantity(level.gainMin, 'dB').replace(' dB', '')} to ${quantity(level.gainMax, 'dB')}`,
+            note: texts.peaksArriveAtThisInlet(
+              quantity(level.inlet, 'dBu'),
+              quantity(level.gainMin, 'dB').replace(' dB', ''),
+              quantity(level.gainMax, 'dB'),
+            ),
           },
         ]
       : []),
@@ -147,9 +152,7 @@ function ResponseChart({
         width={SIZE.width}
         height={SIZE.height}
         role="img"
-        aria-label={
-          lowCut ? `Response; low cut at ${quantity(lowCut, 'Hz')}` : 'Response of the signal path, 10 Hz to 20 kHz'
-        }
+        aria-label={lowCut ? texts.responseLowCut(lowCut) : texts.responseOfTheSignalPath}
         style={{ maxWidth: '100%' }}
       >
         {[top, top - 12, top - 24, top - 36].map((level) => (
@@ -195,7 +198,7 @@ function ResponseChart({
         color="textSecondary"
         sx={{ pl: `${SIZE.left}px`, display: 'block' }}
       >
-        Frequency response at the inlet (dB){lowCut ? `; −3 dB at ${quantity(lowCut, 'Hz')}` : ''}
+        {texts.frequencyResponseAtTheInlet(lowCut)}
       </Typography>
     </Box>
   );

@@ -14,6 +14,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { clockPattern } from '@/core/units/conventions';
+import { removedDialog as text } from './texts';
 
 interface Removed {
   id: string;
@@ -42,31 +43,31 @@ export function RemovedDialog({ onClose }: { onClose: () => void }) {
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
-      <DialogTitle>Removed rigs</DialogTitle>
+      <DialogTitle>{text.removedRigs}</DialogTitle>
       <DialogContent dividers>
         {failed && <Typography color="error">{failed}</Typography>}
-        {rigs?.length === 0 && <Typography>No rig was removed.</Typography>}
-        <List disablePadding aria-label="Removed rigs">
+        {rigs?.length === 0 && <Typography>{text.noRigWasRemoved}</Typography>}
+        <List disablePadding aria-label={text.removedRigs}>
           {rigs?.map(({ id, name, revision, removedAt }) => (
             <ListItem
               key={id}
               disableGutters
               secondaryAction={
-                <Button aria-label={`Put back ${name}`} onClick={() => void putBack(id)}>
-                  Put back
+                <Button aria-label={text.putBackOf(name)} onClick={() => void putBack(id)}>
+                  {text.putBack}
                 </Button>
               }
             >
               <ListItemText
                 primary={name}
-                secondary={`Revision ${revision}, removed ${dayjs(removedAt).format(`D MMM YYYY, ${clockPattern()}`)}`}
+                secondary={text.revisionRemoved(revision, dayjs(removedAt).format(`D MMM YYYY, ${clockPattern()}`))}
               />
             </ListItem>
           ))}
         </List>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{text.close}</Button>
       </DialogActions>
     </Dialog>
   );

@@ -29,6 +29,7 @@ import { NewLineDialog } from './NewLineDialog';
 import { RemovedDialog } from './RemovedDialog';
 import { SchoolsDialog } from './SchoolsDialog';
 import type { RigActions } from './useRigActions';
+import { rigDialogs as text } from './texts';
 
 /** Readers of spreadsheets come with it, when it is opened. */
 const loadImport = () => import('./ImportDialog').then((file) => file.ImportDialog);
@@ -153,11 +154,7 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
       {open?.dialog === 'answer' && (
         <AnswerDialog
           title={open.answer.label}
-          everywhere={
-            item
-              ? `Recorded in your kit, and everywhere it is used: here on ${uses.join(', ')}, and in your other rigs.`
-              : undefined
-          }
+          everywhere={item ? text.recordedInYourKit(uses.join(', ')) : undefined}
           onClose={closeDialog}
           onRecord={(fact) => {
             void actions.record(open.answer, fact);
@@ -234,19 +231,19 @@ function NameDialog({
   const bad = name.trim() === '';
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <DialogTitle>Name and note</DialogTitle>
+      <DialogTitle>{text.nameAndNote}</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 0.5 }}>
           <TextField
-            label="Name of the rig"
+            label={text.nameOfTheRig}
             value={name}
             onChange={(event) => setName(event.target.value)}
             error={bad}
-            helperText={bad ? 'Give it a name' : undefined}
+            helperText={bad ? text.giveItAName : undefined}
             slotProps={{ htmlInput: { maxLength: 80 } }}
           />
           <TextField
-            label="Note"
+            label={text.note}
             multiline
             minRows={3}
             value={note}
@@ -257,10 +254,10 @@ function NameDialog({
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} color="inherit">
-          Cancel
+          {text.cancel}
         </Button>
         <Button variant="contained" disabled={bad} onClick={() => onSave(name.trim(), note.trim())}>
-          Save
+          {text.save}
         </Button>
       </DialogActions>
     </Dialog>

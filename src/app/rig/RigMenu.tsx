@@ -8,8 +8,8 @@ import ListSubheader from '@mui/material/ListSubheader';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { memo, useState } from 'react';
-import { plural } from '@/core/units';
 import type { ManyActions } from './ManyPanel';
+import { rigMenu as text } from './texts';
 
 export interface RigEntry {
   id: string;
@@ -70,7 +70,7 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, ownColumns, man
         endIcon={<ExpandMoreIcon />}
         color="inherit"
         aria-haspopup="menu"
-        aria-label={`Rig: ${name}`}
+        aria-label={text.rig(name)}
         sx={{ fontSize: '0.95rem', fontWeight: 550, maxWidth: 260 }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
@@ -78,26 +78,25 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, ownColumns, man
         </Box>
       </Button>
       <Menu open={Boolean(anchor)} anchorEl={anchor} onClose={close}>
-        {item('New line', actions.newLine, 'N')}
-        {item('New device', actions.newDevice)}
-        {item('Monitors and headphones', actions.monitors)}
-        {item('Name and note', actions.rename)}
-        {item('Mark several lines', actions.pickLines, 'X')}
-        {many.copied > 0 && item(`Paste ${plural(many.copied, 'line')}`, many.paste, 'Ctrl V')}
+        {item(text.newLine, actions.newLine, 'N')}
+        {item(text.newDevice, actions.newDevice)}
+        {item(text.monitorsAndHeadphones, actions.monitors)}
+        {item(text.nameAndNote, actions.rename)}
+        {item(text.markSeveralLines, actions.pickLines, 'X')}
+        {many.copied > 0 && item(text.paste(many.copied), many.paste, text.ctrlV)}
         <Divider />
-        {item('Import an input list or a rig', actions.importFile, 'I')}
-        {item('Export this rig (JSON)', actions.exportRig)}
-        {item('Export the input list (CSV)', () => actions.exportInputList())}
-        {ownColumns &&
-          item('Export the input list in the usual columns (CSV)', () => actions.exportInputList('usual columns'))}
-        {item('Export the patch list (CSV)', actions.exportPatchList)}
+        {item(text.importAnInputList, actions.importFile, 'I')}
+        {item(text.exportThisRigJson, actions.exportRig)}
+        {item(text.exportTheInputListCsv, () => actions.exportInputList())}
+        {ownColumns && item(text.exportTheInputList, () => actions.exportInputList('usual columns'))}
+        {item(text.exportThePatchListCsv, actions.exportPatchList)}
         <MenuItem component="a" href={`/rig/print?rig=${here}`}>
-          Print: input list, positions, pull list, labels
+          {text.printInputListPositionsPull}
         </MenuItem>
-        {item('History', actions.history, 'H')}
+        {item(text.history, actions.history, 'H')}
         <Divider />
         <ListSubheader component="div" role="none" sx={{ lineHeight: 2.2 }}>
-          Rigs
+          {text.rigs}
         </ListSubheader>
         {rigs.map(({ id, name: other }) => (
           <MenuItem key={id} component="a" href={`/rig?rig=${id}`} selected={id === here}>
@@ -105,11 +104,11 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, ownColumns, man
           </MenuItem>
         ))}
         <MenuItem component="a" href={`/casebook?rig=${here}`}>
-          Casebook: situations and verdicts
+          {text.casebookSituationsAndVerdicts}
         </MenuItem>
-        {item('New rig', actions.newRig)}
-        {item('Remove this rig', actions.removeRig)}
-        {item('Removed rigs', actions.removedRigs)}
+        {item(text.newRig, actions.newRig)}
+        {item(text.removeThisRig, actions.removeRig)}
+        {item(text.removedRigs, actions.removedRigs)}
       </Menu>
     </>
   );

@@ -25,6 +25,7 @@ import { useRigActions } from './useRigActions';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { groupKey, useProbe, useRigCheck } from './useRigCheck';
 import { useRigView } from './useRigView';
+import { rigPlace as text } from './texts';
 
 interface Props {
   saved: SavedRig;
@@ -111,7 +112,7 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
         {bare && (
           <Box sx={{ p: 1.5 }}>
             <Typography variant="h3" sx={{ mb: 1 }}>
-              Another device
+              {text.anotherDevice}
             </Typography>
             <DeviceTemplates onAdd={addTemplate} />
           </Box>
@@ -149,10 +150,10 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
   ) : lineId && !result ? (
     <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
       {solution.unsolved.get(lineId)
-        ? `No result for this line: ${solution.unsolved.get(lineId)}`
+        ? text.noResultForThisLine(solution.unsolved.get(lineId))
         : solution.failed === undefined
-          ? 'Solving …'
-          : 'Not solved.'}
+          ? text.solving
+          : text.notSolved}
     </Typography>
   ) : path && result && tips ? (
     <LinePanel
@@ -215,11 +216,11 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
           </>
         }
         panel={panel}
-        panelLabel="Why"
+        panelLabel={text.why}
         panelWidth={344}
         open={!closed}
         onClose={close}
-        closeLabel="Back to the sheet"
+        closeLabel={text.backToTheSheet}
       >
         {document.lines.length || document.devices.length ? (
           <Sheet

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import type { DraggableAttributes, DraggableSyntheticListeners } from '@dnd-kit/core';
 import { memo } from 'react';
 import type { RowProps } from './row';
+import { rowName as text } from './texts';
 
 interface NameProps extends Pick<RowProps, 'id' | 'name' | 'selected' | 'marked' | 'picking' | 'actions'> {
   wants: string;
@@ -29,7 +30,7 @@ export const RowName = memo(function RowName(props: NameProps) {
           size="small"
           {...attributes}
           {...listeners}
-          aria-label={`Move ${name}. Space to pick up, arrows to move, space to drop.`}
+          aria-label={text.moveByKeys(name)}
           sx={{ p: 0.25, opacity: selected ? 1 : 0.25, cursor: 'grab', touchAction: 'none' }}
         >
           <DragIndicatorIcon sx={{ fontSize: 17 }} />
@@ -38,7 +39,7 @@ export const RowName = memo(function RowName(props: NameProps) {
           className="grip"
           size="small"
           checked={marked}
-          slotProps={{ input: { 'aria-label': `Mark ${name}` } }}
+          slotProps={{ input: { 'aria-label': text.mark(name) } }}
           onClick={(event) => actions.mark(id, event.shiftKey)}
           sx={{
             p: 0.25,

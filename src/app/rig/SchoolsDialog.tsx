@@ -9,6 +9,7 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { SCHOOLS, SCHOOL_NAMES, type SchoolName, type Schools } from '@/core/schools';
 import { SchoolField } from '@/ui/rig/SchoolField';
+import { schoolsDialog as text } from './texts';
 
 interface Props {
   open: boolean;
@@ -25,24 +26,24 @@ export function SchoolsDialog({ open, schools, onChange, onClose }: Props) {
   const deciding = SCHOOL_NAMES.filter((name) => SCHOOLS[name].decides === 'verdict');
   return (
     <Dialog open={open} onClose={onClose} fullWidth maxWidth="sm">
-      <DialogTitle>Schools</DialogTitle>
+      <DialogTitle>{text.schools}</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           <Typography variant="body2" color="textSecondary">
-            Good engineers differ here. The first option is the cautious one. A finding names the choice behind it.
+            {text.goodEngineersDifferHere}
           </Typography>
           {deciding.map(field)}
           <Typography variant="h3" component="h3">
-            Kept with the rig
+            {text.keptWithTheRig}
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            These do not change a verdict here. They decide in run sheets, plans and running time on batteries.
+            {text.theseDoNotChange}
           </Typography>
           {SCHOOL_NAMES.filter((name) => !deciding.includes(name)).map(field)}
         </Stack>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Done</Button>
+        <Button onClick={onClose}>{text.done}</Button>
       </DialogActions>
     </Dialog>
   );

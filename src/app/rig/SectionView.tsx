@@ -14,6 +14,7 @@ import { farRows } from './FarRow';
 import { LineRow } from './LineRow';
 import type { Row, RowActions } from './row';
 import type { Probe } from './useRigCheck';
+import { sectionView as text } from './texts';
 
 interface SectionProps {
   tips?: Probe;
@@ -71,7 +72,7 @@ export const SectionView = memo(function SectionView(props: SectionProps) {
       {free.length > 0 && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.75, pl: 3.5, pr: 1.5, py: 0.75 }}>
           <Typography variant="caption" color="textSecondary">
-            Free:
+            {text.free}
           </Typography>
           {free.map((inlet) => (
             <FreeSlot key={inlet.id} device={device.id} inlet={inlet.id} label={inlet.name ?? inlet.id} />

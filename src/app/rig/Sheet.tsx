@@ -18,6 +18,7 @@ import type { Row, RowActions } from './row';
 import { FIRST_ROWS, NearProvider } from './near';
 import { SectionView } from './SectionView';
 import { groupKey, type Probe, type Solution } from './useRigCheck';
+import { sheet as text } from './texts';
 
 /** What is looked at: one line, one switch, or the whole rig. */
 export type Selection = { line: string } | { device: string; group?: string } | { whole: true };
@@ -123,11 +124,11 @@ export const Sheet = memo(function Sheet(props: Props) {
       </NearProvider>
       {filtered && visible.size === 0 && (
         <Typography variant="body1" sx={{ p: 3 }} color="textSecondary">
-          No line matches this filter.
+          {text.noLineMatchesThisFilter}
         </Typography>
       )}
-      <Button startIcon={<AddIcon />} onClick={onNewLine} title="New line (N)" sx={{ m: 1.5 }}>
-        New line
+      <Button startIcon={<AddIcon />} onClick={onNewLine} title={text.newLineN} sx={{ m: 1.5 }}>
+        {text.newLine}
       </Button>
       {foot}
     </Box>
@@ -138,7 +139,7 @@ function objectingText(lines: readonly RigPath[], result: GroupResult | undefine
   const { objecting = [], feed = 'off' } = result ?? {};
   const names = objecting.map((id) => lines.find(({ line }) => line.id === id)?.line.name ?? id);
   if (!names.length) return '';
-  return `${feed === 'off' ? 'Off' : feedLabel(feed)} is wrong for: ${names.join(' · ')}`;
+  return text.isWrong(feed === 'off' ? text.off : feedLabel(feed), names.join(' · '));
 }
 
 function rowOf({ line, inlet, owners }: RigPath, device: Device, solution: Solution, marked: boolean): Row {

@@ -9,6 +9,7 @@ import { fileDrop } from '@/ui/files/fileDropped';
 import { DeviceTemplates } from './DeviceTemplates';
 import type { RigEntry } from './RigMenu';
 import { TemplateCards } from './TemplateCards';
+import { startView as text } from './texts';
 
 interface Props {
   rigs: readonly RigEntry[];
@@ -34,37 +35,37 @@ export function StartView({ rigs, onRig, onDevice, onOwnDevice, onList, onDrop }
       sx={{ gridArea: 'sheet', p: { xs: 2, md: 3 }, maxWidth: 900, overflowY: { md: 'auto' } }}
     >
       <Typography variant="h1" component="h2" gutterBottom>
-        An empty rig
+        {text.anEmptyRig}
       </Typography>
       <Typography variant="body1" sx={{ mb: 2.5 }}>
-        Pick what comes closest. Names, inlets, switches and lines can all be changed, and Undo takes everything back.
+        {text.pickWhatComesClosestNames}
       </Typography>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Start from a rig
+        {text.startFromARig}
       </Typography>
       <Box sx={{ mb: 2.5 }}>
-        <TemplateCards label="Start from a rig" templates={RIG_TEMPLATES} width={230} onTake={onRig} />
+        <TemplateCards label={text.startFromARig} templates={RIG_TEMPLATES} width={230} onTake={onRig} />
       </Box>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Or from your devices, then type the lines
+        {text.orFromYourDevicesThen}
       </Typography>
       <DeviceTemplates onAdd={onDevice} />
       <Button variant="outlined" onClick={onOwnDevice} sx={{ mt: 1, mb: 2.5 }}>
-        Set up another device
+        {text.setUpAnotherDevice}
       </Button>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Or from a list you have
+        {text.orFromAListYou}
       </Typography>
       <Typography variant="body2" sx={{ mb: 1 }}>
-        Paste or drop an input list: CSV, TSV, XLSX, or the text of a message. A rig saved as a file works too.
+        {text.pasteOrDropAnInput}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
         <Button variant="outlined" onClick={onList}>
-          Import an input list or a rig
+          {text.importAnInputList}
         </Button>
         {demo && (
           <Button variant="outlined" href={`/rig?rig=${DEMO}`}>
-            Open the demo: {demo.name}
+            {text.openTheDemo(demo.name)}
           </Button>
         )}
       </Box>

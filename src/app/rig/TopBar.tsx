@@ -11,6 +11,7 @@ import { BarMore, ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { savingText } from '@/ui/rig/savingText';
 import type { Saving } from '@/ui/rig/useRig';
+import { topBar as texts } from './texts';
 
 interface Props {
   menu: ReactNode;
@@ -48,9 +49,9 @@ export const TopBar = memo(function TopBar(props: Props) {
       >
         {savingText(saving, revision)}
       </Typography>
-      <Box sx={{ display: 'flex', columnGap: 0.25, ml: 'auto' }} aria-label="Show lines by verdict" role="group">
+      <Box sx={{ display: 'flex', columnGap: 0.25, ml: 'auto' }} aria-label={texts.showLinesByVerdict} role="group">
         {VERDICT_ORDER.map((verdict) => (
-          <Tooltip key={verdict} describeChild title={`Show only ${verdict}`}>
+          <Tooltip key={verdict} describeChild title={texts.showOnly(verdict)}>
             <ButtonBase
               aria-pressed={shown.has(verdict)}
               onClick={() => onShow(verdict)}
@@ -69,12 +70,12 @@ export const TopBar = memo(function TopBar(props: Props) {
         ))}
       </Box>
       <BarMore>
-        <SearchField label="Find a line" shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
-        <Button onClick={onWhole} color="inherit" title="Overview of findings (O)">
-          Overview
+        <SearchField label={texts.findALine} shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
+        <Button onClick={onWhole} color="inherit" title={texts.overviewOfFindingsO}>
+          {texts.overview}
         </Button>
         <Button onClick={onSchools} color="inherit">
-          Schools
+          {texts.schools}
         </Button>
         <UndoRedo undo={undo} redo={redo} />
       </BarMore>

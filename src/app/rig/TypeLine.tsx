@@ -10,12 +10,12 @@ import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import { completions, readTyped, withTyped, type Ambiguous, type Completion, type TypedLine } from '@/core/typed';
-import { plural } from '@/core/units';
 import { typedKey } from './pasted';
 import { useDraft } from '@/ui/shell/useDraft';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { CheckWorker } from '@/workers/checkWorker';
 import type { TypedVerdict } from '@/workers/messages';
+import { typeLine as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -48,7 +48,7 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
   return (
     <Box
       component="section"
-      aria-label="Type lines"
+      aria-label={texts.typeLines}
       sx={{
         position: 'sticky',
         bottom: { xs: 58, md: 0 },
@@ -89,8 +89,8 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
               multiline
               maxRows={4}
               inputRef={field}
-              label="Type a line"
-              placeholder="ribbon > 10 m > desk 3"
+              label={texts.typeALine}
+              placeholder={texts.ribbon10MDesk3}
               // Enter takes what stands there; a line of its own is Shift Enter.
               onPaste={(event) => {
                 const list = event.clipboardData.getData('text/plain');
@@ -109,7 +109,7 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
           onClick={add}
           sx={{ minHeight: { xs: 44, md: 40 }, whiteSpace: 'nowrap' }}
         >
-          Add {made.ids.length > 1 ? plural(made.ids.length, 'line') : 'line'}
+          {texts.add(made.ids.length)}
         </Button>
       </Box>
       <Box aria-live="polite" sx={{ maxHeight: { xs: 180, md: 260 }, overflowY: 'auto', mt: typed.length ? 1 : 0 }}>
@@ -128,9 +128,9 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
         component="p"
         sx={{ display: { xs: typed.length ? 'block' : 'none', md: 'block' } }}
       >
-        Source &gt; what lies between &gt; where it goes in.{' '}
+        {texts.sourceWhatLiesBetweenWhere}
         <Box component={NextLink} href="/typing" sx={{ color: 'primary.main' }}>
-          How to type lines
+          {texts.howToTypeLines}
         </Box>
       </Typography>
     </Box>
@@ -176,7 +176,7 @@ function Understood({ typed: { understood, problem, open, ambiguous, text }, ver
           {verdicts.slice(0, 1).map(({ id, verdict, what }) => (
             <Box component="span" key={id} sx={{ fontWeight: 400 }}>
               <VerdictMark verdict={verdict} /> {what}
-              {verdicts.length > 1 && verdicts.some((each) => each.verdict !== verdict) && ' (not all of them alike)'}
+              {verdicts.length > 1 && verdicts.some((each) => each.verdict !== verdict) && texts.notAllOfThemAlike}
             </Box>
           ))}
         </Typography>
@@ -189,7 +189,9 @@ function Understood({ typed: { understood, problem, open, ambiguous, text }, ver
       )}
       {open.length > 0 && (
         <Typography variant="body2">
-          Not understood, kept as a note: <strong>{open.join(', ')}</strong>. The verdict is without it.
+          {texts.notUnderstoodKept}
+          <strong>{open.join(', ')}</strong>
+          {texts.theVerdictIsWithout}
         </Typography>
       )}
       {ambiguous.map((each) => (
@@ -208,7 +210,7 @@ function Instead({
 }) {
   return (
     <Typography variant="body2" component="div">
-      “{of}” is taken as {taken}. Instead:{' '}
+      {texts.isTakenAsInstead(of, taken)}
       {others.slice(0, 4).map((other) => (
         <Button key={other} size="small" onClick={() => onInstead(of, other)} sx={{ minHeight: { xs: 44, md: 28 } }}>
           {other}

@@ -13,6 +13,7 @@ import {
 import { USUAL } from '@/core/standards/feeds';
 import { withinDevice } from '@/ui/devices/deviceForm';
 import { ask } from '@/ui/shell/ask';
+import { deviceActions as text } from './texts';
 
 interface Given {
   document: RigDocument;
@@ -61,17 +62,17 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
         json: made,
         headers: { 'if-none-match': '*' },
       });
-      if (failed) return [{ path: '', message: `Not added to the kit: ${failed}` }];
+      if (failed) return [{ path: '', message: text.notAddedToTheKit(failed) }];
       change((from) => having(from, owned));
-      say(`${device.name} is in the kit.`);
+      say(text.isInTheKit(device.name));
       refresh();
       return [];
     },
     removeDevice: (id: string) => {
       change((from) => withoutDevice(from, id));
-      say('The device and its lines were removed. Undo brings them back.');
+      say(text.theDeviceAndItsLines);
     },
     freshDevice: () =>
-      newDevice(document, { name: 'New device', kind: 'three-pin', inlets: 2, perSwitch: 2, offers: [USUAL] }),
+      newDevice(document, { name: text.newDevice, kind: 'three-pin', inlets: 2, perSwitch: 2, offers: [USUAL] }),
   };
 }

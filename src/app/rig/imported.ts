@@ -3,6 +3,7 @@ import type { KitItem } from '@/core/kit';
 import { readPatchList } from '@/core/tables';
 import { CsvError } from '@/core/tables/csv';
 import { gridFrom, isWorkbook, readWorkbook, type Sheet } from '@/core/tables/inputList';
+import { imported as texts } from './texts';
 
 /** What a file or a pasted text is. */
 export type Imported =
@@ -34,7 +35,7 @@ export async function importedFile(file: File, document: RigDocument, kit: reado
     const sheets = await readWorkbook(bytes);
     return sheets.length
       ? { kind: 'input list', file: file.name, sheets }
-      : { kind: 'refused', file: file.name, reasons: [{ path: '', message: 'has nothing on its sheets' }] };
+      : { kind: 'refused', file: file.name, reasons: [{ path: '', message: texts.hasNothingOnItsSheets }] };
   } catch (problem) {
     return refused(file.name, problem);
   }
@@ -53,7 +54,7 @@ function refused(file: string, problem: unknown): Imported {
     return {
       kind: 'refused',
       file,
-      reasons: [{ path: '', message: `cannot be read (${problem.message}); choose it again` }],
+      reasons: [{ path: '', message: texts.cannotBeReadChoose(problem.message) }],
     };
   throw problem;
 }

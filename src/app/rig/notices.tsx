@@ -7,8 +7,8 @@ import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
+import { notices as text } from './texts';
 
 /** Where the panel is not beside the sheet: that lines are marked, and the way to what can be done with them. */
 export const Marked = ({ count, onChange, onClear }: { count: number; onChange: () => void; onClear: () => void }) => (
@@ -24,13 +24,13 @@ export const Marked = ({ count, onChange, onClear }: { count: number; onChange: 
     }}
   >
     <Typography variant="body2" sx={{ mr: 'auto', fontWeight: 650 }}>
-      {plural(count, 'line')} marked
+      {text.marked(count)}
     </Typography>
     <Button onClick={onChange} sx={{ minHeight: 44 }}>
-      Change {count === 1 ? 'it' : 'them'}
+      {text.change(count)}
     </Button>
     <Button color="inherit" onClick={onClear} sx={{ minHeight: 44 }}>
-      Unmark
+      {text.unmark}
     </Button>
   </Box>
 );
@@ -43,11 +43,12 @@ export function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }
       sx={{ borderRadius: 0, py: 0, alignItems: 'center' }}
       action={
         <Button color="inherit" onClick={onAgain}>
-          Check again
+          {text.checkAgain}
         </Button>
       }
     >
-      <strong>The verdicts below are out of date.</strong> {why} Do not rely on them.
+      <strong>{text.theVerdictsBelowAreOut}</strong>
+      {text.doNotRelyOnThem(why)}
     </Alert>
   );
 }
@@ -64,10 +65,10 @@ export function RemovedNotice({ rig }: { rig: string }) {
     <Snackbar
       open={open}
       onClose={(_, reason) => reason !== 'clickaway' && setOpen(false)}
-      message="The rig was removed."
+      message={text.theRigWasRemoved}
       action={
         <Button color="inherit" onClick={() => void restore()}>
-          Bring it back
+          {text.bringItBack}
         </Button>
       }
     />

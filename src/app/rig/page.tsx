@@ -7,8 +7,9 @@ import { openRig } from '@/store/opened';
 import { heavily, soon } from '@/threads/pool';
 import { RigPlace } from './RigPlace';
 import { onStore } from '../onStore';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Rig' };
+export const metadata: Metadata = { title: text.rig };
 export const dynamic = 'force-dynamic';
 
 /** Longest that the page waits for its verdicts, in milliseconds; what takes longer is computed in the browser. */

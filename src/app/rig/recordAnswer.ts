@@ -3,6 +3,7 @@ import { partAt, type Fact, type Line } from '@/core/gear';
 import type { RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
 import { answerOf, recorded } from './recorded';
+import { recordAnswer as text } from './texts';
 
 interface On {
   rigId: string;
@@ -26,7 +27,7 @@ export async function recordAnswer(
       method: 'POST',
       json: { answer: answer.answer, except: rigId },
     });
-    if (failed) why = `Recorded in this rig; the kit did not take it: ${failed}`;
+    if (failed) why = text.recordedInThisRig(failed);
   }
   return why;
 }

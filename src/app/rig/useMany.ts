@@ -21,10 +21,10 @@ import {
 } from '@/core/rig';
 import { bestFreeInlet } from '@/core/rigcheck';
 import { cableMeant, LONGEST_NOTE, typedText } from '@/core/typed';
-import { plural } from '@/core/units';
 import { useStored } from '@/ui/shell/useStored';
 import { moreThanOwned } from './overdrawnWords';
 import type { ManyActions } from './ManyPanel';
+import { useMany as texts } from './texts';
 
 /** Whole lines on the clipboard, for another rig; beside them stands the text as somebody would type it. */
 const COPIED = 'application/vnd.inlet-check.lines+json';
@@ -55,31 +55,27 @@ export function useMany(given: Given): ManyActions {
     const { document, ids, say } = now.current;
     const lines = copied(document, ids);
     if (lines.length === 0) {
-      say('A line that begins or ends at another line’s link cannot be copied by itself.');
+      say(texts.aLineThatBegins);
       return undefined;
     }
     const text = JSON.stringify(lines);
     keep(text);
     const left = ids.length - lines.length;
-    say(
-      `${plural(lines.length, 'line')} copied. Paste with Ctrl V, or from the menu of this rig or another.${left ? ` ${plural(left, 'line depends', 'lines depend')} on another line’s link and stayed out.` : ''}`,
-    );
+    say(texts.copiedPasteWithCtrlV(lines.length, left));
     return text;
   }, [keep]);
   const paste = useCallback((lines: string) => {
     const { document, change, mark, say } = now.current;
     try {
       const made = pasted(document, JSON.parse(lines) as CopiedLine[]);
-      if ('problem' in made) return say(`${made.problem} Nothing was changed.`);
+      if ('problem' in made) return say(texts.nothingWasChanged(made.problem));
       change(readDocument(made.document));
       mark(made.ids);
-      say(
-        `${plural(made.ids.length, 'line')} added.${made.elsewhere ? ` ${plural(made.elsewhere, 'line is', 'lines are')} on another inlet, as the old one is taken or not here.` : ''} Ctrl Z undoes it.`,
-      );
+      say(texts.addedCtrlZUndoes(made.ids.length, made.elsewhere));
     } catch (problem) {
       // Another version's lines, or somebody else's.
       if ([DocumentError, TypeError, SyntaxError].some((sort) => problem instanceof sort))
-        say('These lines come from another version of Inlet Check. Nothing was changed.');
+        say(texts.theseLinesComeFromAnother);
       else throw problem;
     }
   }, []);
@@ -103,7 +99,7 @@ export function useMany(given: Given): ManyActions {
       cable: (text) => {
         const { document, ids, kit } = now.current;
         const cable = cableMeant(kit, text);
-        return cable ? tried(withCable(document, ids, cable)) : `“${text}” is not a length or a cable of the kit.`;
+        return cable ? tried(withCable(document, ids, cable)) : texts.isNotALength(text);
       },
       position: (name) => tried(withLocation(now.current.document, now.current.ids, name)),
       note: (text) => tried(withNote(now.current.document, now.current.ids, text, LONGEST_NOTE)),
@@ -114,14 +110,14 @@ export function useMany(given: Given): ManyActions {
         const made = duplicatedTogether(document, ids, bestFreeInlet);
         if ('problem' in made) return say(made.problem);
         const refused = tried(made.document);
-        if (refused) return say(`${refused} Nothing was changed.`);
+        if (refused) return say(texts.nothingWasChanged(refused));
         mark(made.ids);
       },
       remove: () => {
         const { document, ids, change, clear, say } = now.current;
         change(ids.reduce(removeLine, document));
         clear();
-        say(`${plural(ids.length, 'line was', 'lines were')} removed. Undo brings them back.`);
+        say(texts.removedUndoBringsThemBack(ids.length));
       },
       copy: () => {
         // From a panel over the sheet, too; where the browser gives no clipboard the menu still pastes.

@@ -23,7 +23,6 @@ import {
 import { withRigTemplate, type RigTemplate } from '@/core/typed';
 import type { Edit } from '@/core/gear/edits';
 import type { FeedName } from '@/core/standards/feeds';
-import { plural } from '@/core/units';
 import { ask } from '@/ui/shell/ask';
 import { fitting } from './ChooseMenus';
 import { deviceActions } from './deviceActions';
@@ -39,6 +38,7 @@ import { useRigMenu } from './useRigMenu';
 import type { RigView } from './useRigView';
 import type { Probe } from './useRigCheck';
 import { useDraft } from '@/ui/shell/useDraft';
+import { useRigActions as texts } from './texts';
 
 interface Given {
   rig: ReturnType<typeof useRig>;
@@ -97,7 +97,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
       change(next);
       if (ids.length) selectLine(ids[ids.length - 1]);
       const more = moreThanOwned(now.current.document, next, kit);
-      setMessage(`${plural(ids.length, 'line')} added. Ctrl Z undoes it.${more && ` ${more}`}`);
+      setMessage(texts.linesAdded(ids.length, more));
     },
     [change, selectLine, kit],
   );
@@ -109,14 +109,14 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const addRigTemplate = useCallback(
     (template: RigTemplate) => {
       change((from) => withRigTemplate(from, template));
-      setMessage(`${template.name} added. Ctrl Z undoes it.`);
+      setMessage(texts.deviceAdded(template.name));
     },
     [change],
   );
   const duplicate = () => {
     if (!path) return;
     const to = bestFreeInlet(document, path.line.id);
-    if (!to) return setMessage('No inlet is free: add one to a device, or move a line away first.');
+    if (!to) return setMessage(texts.noInletIsFreeAdd);
     const next = duplicateLine(document, path.line.id, to);
     const made = next.lines.find(({ id }) => !document.lines.some((other) => other.id === id));
     if (made) show(next, made.id);
@@ -128,7 +128,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     change(removeLine(document, path.line.id));
     // Nothing is selected then: pressed twice, it takes nothing else away.
     view.selectWhole();
-    setMessage(`${path.line.name} was removed. Undo brings it back.`);
+    setMessage(texts.wasRemovedUndoBrings(path.line.name));
   };
   const reorder = useCallback(
     (id: string, over: string) =>

@@ -9,6 +9,7 @@ import { inputList } from '@/core/tables/inputList/written';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
 import type { OpenDialog } from './openDialog';
+import { useRigMenu as text } from './texts';
 
 interface Given {
   rigId: string;
@@ -38,14 +39,14 @@ export function useRigMenu({ rigId, now, openDialog, setPicking, addRig, say }: 
       },
       exportPatchList: () => {
         const { document: all } = now.current;
-        saveFile(fileName(`${all.name} patch list`, 'csv'), 'text/csv', patchList(all));
+        saveFile(fileName(text.patchList(all.name), 'csv'), 'text/csv', patchList(all));
       },
       exportInputList: (as?: 'usual columns') => {
         const { document: all } = now.current;
-        saveFile(fileName(`${all.name} input list`, 'csv'), 'text/csv', inputList(all, as));
+        saveFile(fileName(text.inputList(all.name), 'csv'), 'text/csv', inputList(all, as));
       },
       removedRigs: () => openDialog({ dialog: 'removed' }),
-      newRig: () => void addRig(emptyRig('New rig')),
+      newRig: () => void addRig(emptyRig(text.newRig)),
       removeRig: () => {
         void ask(`/api/rigs/${rigId}`, { method: 'DELETE' }).then(({ failed }) =>
           failed ? say(failed) : router.push(`/rig?removed=${rigId}`),

@@ -24,7 +24,7 @@ import { MonitorsMoved } from './MonitorsMoved';
 import { clockText } from './durations';
 import { OrderChoice, ordered } from './OrderChoice';
 import { WaysView } from './WaysView';
-import { plural } from '@/core/units';
+import { aimView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -39,9 +39,9 @@ interface Props {
 }
 
 const KINDS: { kind: SheetKind; label: string; what: string }[] = [
-  { kind: 'set-up', label: 'Set-up', what: 'Lines to connect' },
-  { kind: 'change-over', label: 'Change-over', what: 'Lines to swap while the others stay up' },
-  { kind: 'strike', label: 'Strike', what: 'Lines to strike' },
+  { kind: 'set-up', label: text.setUp, what: text.linesToConnect },
+  { kind: 'change-over', label: text.changeOver, what: text.linesToSwapWhile },
+  { kind: 'strike', label: text.strike, what: text.linesToStrike },
 ];
 
 /** What a new sheet is for, and what it would be before it is begun. */
@@ -77,12 +77,12 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
   const nothing = lines.length === 0 && kind !== 'set-up';
   const single = kind === 'change-over' && lines.length === 1;
   return (
-    <Box component="section" aria-label="A new sheet" sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
+    <Box component="section" aria-label={text.aNewSheet} sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
       <ToggleButtonGroup
         exclusive
         value={kind}
         onChange={(_, to: SheetKind | null) => to && setKind(to)}
-        aria-label="What the sheet is for"
+        aria-label={text.whatTheSheet}
         sx={{ mb: 1.5, '& .MuiToggleButton-root': { px: 2.5, py: 1, fontSize: '0.95rem' } }}
       >
         {KINDS.map(({ kind: each, label }) => (
@@ -96,28 +96,28 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         <Box sx={{ flex: '1 1 280px' }}>
           <Typography sx={{ fontSize: '1.05rem', fontWeight: 650 }} role="status">
             {nothing
-              ? 'Choose the lines below.'
+              ? text.chooseTheLinesBelow
               : made.steps.length === 0
-                ? 'Nothing to do: the rig is already like this.'
+                ? text.nothingToDoTheRig
                 : [
-                    `${single ? 'On its own inlet: ' : ''}${made.steps.length} steps`,
-                    `${plural(walks, 'walk')}`,
-                    waits ? `${clockText(waits)} min waiting` : 'no waiting',
+                    text.steps(single, made.steps.length),
+                    `${text.walk(walks)}`,
+                    waits ? text.minWaiting(clockText(waits)) : text.noWaiting,
                   ].join(', ')}
           </Typography>
           {!nothing && made.steps.length > 0 && (
             <Typography variant="caption" color="textSecondary" component="p">
               {made.fewest
                 ? picked.order === 'time'
-                  ? 'Fewest walks possible with everything off before a plug moves, and everything plugged before a feed comes on.'
-                  : 'Fewest walks possible: devices with no line in common don’t wait for each other.'
-                : 'A good order; there were too many to try them all.'}
+                  ? text.fewestWalksPossibleWithEverything
+                  : text.fewestWalksPossibleDevices
+                : text.aGoodOrderThere}
             </Typography>
           )}
         </Box>
         {onCancel && (
           <Button onClick={onCancel} sx={{ minHeight: 48 }}>
-            Back to the sheet
+            {text.backToTheSheet}
           </Button>
         )}
         {/* One line has several ways, each with its own start below: what is shown first is what is pressed first. */}
@@ -128,7 +128,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
             onClick={() => onBegin(aim)}
             sx={{ minHeight: 56, px: 4, fontSize: '1.1rem' }}
           >
-            {busy ? 'Following the circuits …' : 'Begin'}
+            {busy ? text.followingTheCircuits : text.begin}
           </Button>
         )}
       </Box>
@@ -136,12 +136,12 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
       {!nothing && choice && <OrderChoice orders={orders} picked={picked.order} onPick={setOrder} />}
       {made.refused.map(({ why }) => (
         <Alert key={why} severity="error" sx={{ mt: 1 }}>
-          {why} It stays off. Untick them below, or plan the patch again.
+          {text.itStaysOffUntickThem(why)}
         </Alert>
       ))}
       {made.disturbed.length > 0 && (
         <Alert severity="warning" sx={{ mt: 1 }}>
-          Also affected (same switch), muted or unpowered until the end: {made.disturbed.map(nameOf).join(', ')}.
+          {text.alsoAffectedSameSwitchMuted(made.disturbed.map(nameOf).join(', '))}
         </Alert>
       )}
       <MonitorsMoved rig={rig} steps={made.steps} />
@@ -163,18 +163,18 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
           size="small"
           value={swapped}
           onChange={(_, to: Swapped | null) => to && setSwapped(to)}
-          aria-label="What is swapped"
+          aria-label={text.whatIsSwapped}
           sx={{ mt: 2, flexWrap: 'wrap' }}
         >
-          <ToggleButton value="both">Cable too: both ends</ToggleButton>
-          <ToggleButton value="stage">Only the source: its end</ToggleButton>
-          <ToggleButton value="desk">Only the inlet end</ToggleButton>
+          <ToggleButton value="both">{text.cableTooBothEnds}</ToggleButton>
+          <ToggleButton value="stage">{text.onlyTheSourceItsEnd}</ToggleButton>
+          <ToggleButton value="desk">{text.onlyTheInletEnd}</ToggleButton>
         </ToggleButtonGroup>
       )}
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mt: 2 }}>
         <Typography variant="h2">{KINDS.find((each) => each.kind === kind)!.what}</Typography>
-        <Button onClick={() => choose(all)}>All</Button>
-        <Button onClick={() => choose([])}>None</Button>
+        <Button onClick={() => choose(all)}>{text.all}</Button>
+        <Button onClick={() => choose([])}>{text.none}</Button>
       </Box>
       {[...new Set(written.map(({ stage }) => stage))].map((place) => (
         <Box
@@ -203,7 +203,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
                       {name}
                       {through.includes(id) && (
                         <Box component="span" sx={{ color: 'text.secondary' }}>
-                          , plugged
+                          {text.plugged}
                         </Box>
                       )}
                     </Typography>
@@ -214,7 +214,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         </Box>
       ))}
       <Button onClick={onAnew} sx={{ mt: 2 }}>
-        Reset the state of the rig
+        {text.resetTheState}
       </Button>
     </Box>
   );

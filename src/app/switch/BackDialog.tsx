@@ -7,6 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { backMeans, stepWords, type Session, type SheetRig } from '@/core/runsheet';
+import { backDialog as texts } from './texts';
 
 interface Props {
   rig: SheetRig;
@@ -22,12 +23,9 @@ export function BackDialog({ rig, session, to, onBack, onClose }: Props) {
   if (!undone[0]) return null;
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="back-title">
-      <DialogTitle id="back-title">Back to: {stepWords(rig, undefined, undone[0]).title}</DialogTitle>
+      <DialogTitle id="back-title">{texts.backTo(stepWords(rig, undefined, undone[0]).title)}</DialogTitle>
       <DialogContent>
-        <Typography gutterBottom>
-          {undone.length === 1 ? 'One step becomes' : `${undone.length} steps become`} unconfirmed. Going back moves
-          nothing on stage; the sheet is recalculated:
-        </Typography>
+        <Typography gutterBottom>{texts.unconfirmedGoingBackMovesNothing(undone.length)}</Typography>
         <ul>
           {backMeans(rig, undone).map((text) => (
             <Typography component="li" key={text} sx={{ mb: 0.5 }}>
@@ -37,9 +35,9 @@ export function BackDialog({ rig, session, to, onBack, onClose }: Props) {
         </ul>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Stay here</Button>
+        <Button onClick={onClose}>{texts.stayHere}</Button>
         <Button variant="contained" onClick={onBack}>
-          Go back
+          {texts.goBack}
         </Button>
       </DialogActions>
     </Dialog>

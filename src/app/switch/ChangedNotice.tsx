@@ -3,6 +3,7 @@
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import type { Difference } from '@/core/runsheet';
+import { changedNotice as texts } from './texts';
 
 interface Props {
   /** Lines that are plugged otherwise than on paper, and about which nobody has been asked; undefined until it is known. */
@@ -18,10 +19,10 @@ interface Props {
 export function ChangedNotice({ differing, failed, busy, onAgain, onLook, onGoOn }: Props) {
   const names = differing?.map(({ name }) => name).join(', ');
   const [text, label, press] = failed
-    ? [`The rig has changed on paper; what differs from the room is not known: ${failed}`, 'Try again', onAgain]
+    ? [texts.differencesNotKnown(failed), texts.tryAgain, onAgain]
     : names
-      ? [`The rig has changed on paper while plugged: ${names}.`, 'See what differs', onLook]
-      : ['The rig has changed on paper; nothing that is plugged differs.', 'Go on with the rig as it is now', onGoOn];
+      ? [texts.changedWhilePlugged(names), texts.seeWhatDiffers, onLook]
+      : [texts.nothingPluggedDiffers, texts.goOnWithTheRig, onGoOn];
   return (
     <Alert
       severity="info"
@@ -32,7 +33,7 @@ export function ChangedNotice({ differing, failed, busy, onAgain, onLook, onGoOn
         </Button>
       }
     >
-      {failed || differing ? text : 'The rig has changed on paper; looking for what differs from the room …'}
+      {failed || differing ? text : texts.lookingForDifferences}
     </Alert>
   );
 }

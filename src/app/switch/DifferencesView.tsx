@@ -7,6 +7,7 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Difference } from '@/core/runsheet';
+import { differencesView as text } from './texts';
 
 interface Props {
   differences: readonly Difference[];
@@ -22,14 +23,12 @@ export function DifferencesView({ differences, busy, onSettle, onCancel }: Props
   return (
     <Box
       component="section"
-      aria-label="Room and paper"
+      aria-label={text.roomAndPaper}
       sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 860, display: 'grid', gap: 1 }}
     >
-      <Typography variant="h1">The rig has changed on paper</Typography>
+      <Typography variant="h1">{text.theRigHasChanged}</Typography>
       <Typography variant="body1" color="textSecondary" sx={{ maxWidth: 640 }}>
-        {differences.length === 1 ? 'This line was' : 'These lines were'} plugged before the change. Look at{' '}
-        {differences.length === 1 ? 'it' : 'them'}: what stays as it was is pulled by the next sheet before anything is
-        turned on.
+        {text.pluggedBeforeTheChangeLook(differences.length)}
       </Typography>
       {differences.map(({ line, name, room, paper }) => (
         <Box key={line} component="article" aria-label={name} sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
@@ -40,8 +39,8 @@ export function DifferencesView({ differences, busy, onSettle, onCancel }: Props
             component="dl"
             sx={{ m: 0, display: 'grid', gridTemplateColumns: 'max-content 1fr', columnGap: 1.5, rowGap: 0.5 }}
           >
-            <Way label="In the room" parts={room} strong />
-            <Way label="On paper" parts={paper ?? ['not there any more']} />
+            <Way label={text.inTheRoom} parts={room} strong />
+            <Way label={text.onPaper} parts={paper ?? [text.notThereAnyMore]} />
           </Box>
           <ToggleButtonGroup
             exclusive
@@ -50,11 +49,11 @@ export function DifferencesView({ differences, busy, onSettle, onCancel }: Props
             onChange={(_, to: 'room' | 'paper' | null) => {
               if (to) setOnPaper(to === 'paper' ? [...onPaper, line] : onPaper.filter((id) => id !== line));
             }}
-            aria-label={`How ${name} is plugged now`}
+            aria-label={text.howIsPluggedNow(name)}
             sx={{ mt: 1, flexWrap: 'wrap', '& .MuiToggleButton-root': { minHeight: 44, px: 2 } }}
           >
-            <ToggleButton value="room">Still plugged as it was</ToggleButton>
-            <ToggleButton value="paper">{paper ? 'Plugged as on paper now' : 'Pulled, both ends'}</ToggleButton>
+            <ToggleButton value="room">{text.stillPlugged}</ToggleButton>
+            <ToggleButton value="paper">{paper ? text.pluggedAsOnPaperNow : text.pulledBothEnds}</ToggleButton>
           </ToggleButtonGroup>
         </Box>
       ))}
@@ -65,11 +64,11 @@ export function DifferencesView({ differences, busy, onSettle, onCancel }: Props
           onClick={() => onSettle([...onPaper])}
           sx={{ minHeight: 52, px: 3, fontSize: '1.05rem' }}
         >
-          {busy ? 'Following the circuits …' : 'Go on from here'}
+          {busy ? text.followingTheCircuits : text.goOnFromHere}
         </Button>
         {onCancel && (
           <Button onClick={onCancel} sx={{ minHeight: 52 }}>
-            Back to the sheet
+            {text.backToTheSheet}
           </Button>
         )}
       </Box>

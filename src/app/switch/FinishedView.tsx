@@ -10,6 +10,7 @@ import { live, type Session, type SheetRig } from '@/core/runsheet';
 import { agoText } from './durations';
 import { useServerClock } from './useSwitching';
 import { clockPattern } from '@/core/units/conventions';
+import { finishedView as text } from './texts';
 
 interface Props {
   rig: SheetRig;
@@ -24,9 +25,9 @@ interface Props {
 }
 
 const DONE = {
-  'set-up': 'The set-up is done',
-  'change-over': 'The change-over is done',
-  strike: 'The strike is done',
+  'set-up': text.theSetUpIsDone,
+  'change-over': text.theChangeOverIsDone,
+  strike: text.theStrikeIsDone,
 } as const;
 
 /** After the last step: what is on, from when the sound may be judged, and what is to be done in breaks. */
@@ -41,37 +42,42 @@ export function FinishedView({ rig, session, schools, offset, wall, onNew, onLin
   const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
   const judged = rig.judging !== undefined && since > 0 ? since + rig.judging : 0;
   return (
-    <Box component="section" aria-label="The sheet is done" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
+    <Box component="section" aria-label={text.theSheetIsDone} sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
         {DONE[aim?.kind ?? 'set-up']}
-        {!whole && ', but not all of it'}
+        {!whole && text.butNotAllOfIt}
       </Typography>
       {stuck.length > 0 && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          Could not be switched, and still on if they were:{' '}
-          {namesOf(rig.groups.filter(({ key }) => stuck.includes(key)))}.
+          {text.couldNotBeSwitched(namesOf(rig.groups.filter(({ key }) => stuck.includes(key))))}
         </Alert>
       )}
       {left.length > 0 && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          Left as they are: {namesOf(rig.lines.filter(({ id }) => left.includes(id)))}.
+          {text.leftAsTheyAre(namesOf(rig.lines.filter(({ id }) => left.includes(id))))}
         </Alert>
       )}
       {judged > now && now > 0 && (
         <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
-          Don’t judge sound before {dayjs.unix(judged + wall).format(clockPattern('with seconds'))} (
-          {agoText(judged - now)}): capsules and capacitors are settling.
+          {text.dontJudgeSoundBeforeCapsules(
+            dayjs.unix(judged + wall).format(clockPattern('with seconds')),
+            agoText(judged - now),
+          )}
         </Typography>
       )}
       <Typography color="textSecondary" sx={{ mb: 2 }}>
         {on.length
-          ? `On: ${on.map(({ name }) => name).join('; ')}. In breaks: ${schoolLabel('betweenTakes', schools.betweenTakes)} (${SCHOOLS.betweenTakes.why.toLowerCase().replace(/\.$/, '')}).`
-          : `Every inlet feed is off.${supplied.length ? ` Still on, or not known: supply of ${namesOf(supplied)}.` : ''}`}
+          ? text.onInBreaks(
+              on.map(({ name }) => name).join('; '),
+              schoolLabel('betweenTakes', schools.betweenTakes),
+              SCHOOLS.betweenTakes.why.toLowerCase().replace(/\.$/, ''),
+            )
+          : text.everyInletFeedIsOff(supplied.length ? text.stillOnOrNotKnown(namesOf(supplied)) : '')}
       </Typography>
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {aim?.kind !== 'strike' && (
           <Button variant="contained" onClick={onLines} sx={{ minHeight: 52, px: 3 }}>
-            Line check
+            {text.lineCheck}
           </Button>
         )}
         <Button
@@ -79,7 +85,7 @@ export function FinishedView({ rig, session, schools, offset, wall, onNew, onLin
           onClick={onNew}
           sx={{ minHeight: 52, px: 3 }}
         >
-          New run sheet
+          {text.newRunSheet}
         </Button>
       </Box>
     </Box>

@@ -14,6 +14,7 @@ import { LeftOutList } from './LeftOutList';
 import { NextHere } from './NextHere';
 import { StepList } from './StepList';
 import type { Switching } from './useSwitching';
+import { followView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -42,24 +43,25 @@ export function FollowView({ document, switching, here, onHere, onFound, onNew, 
   return (
     <>
       <Box sx={{ display: 'flex', gap: 0.5, px: { xs: 1, md: '27px' }, pt: 1, flexWrap: 'wrap' }}>
-        <Button onClick={onNew}>New sheet</Button>
-        <Button onClick={onLines}>Line check</Button>
+        <Button onClick={onNew}>{text.newSheet}</Button>
+        <Button onClick={onLines}>{text.lineCheck}</Button>
         <Button onClick={onRig} sx={{ display: { lg: 'none' } }}>
-          The rig now
+          {text.theRigNow}
         </Button>
       </Box>
       {session.refused.map((each) => (
         <Alert key={each.why} severity="error" sx={{ mx: { xs: 2, md: 4 }, mt: 1 }}>
-          {each.why} {'group' in each ? refusedText(session, each.group) : 'It stays off.'}
+          {each.why} {'group' in each ? refusedText(session, each.group) : text.itStaysOff}
         </Alert>
       ))}
       {session.disturbed.length > 0 && following && (
         <Typography variant="body2" sx={{ px: { xs: 2, md: 4 }, color: 'text.secondary' }}>
-          Muted or unpowered during this sheet:{' '}
-          {session.disturbed
-            .map((id) => rig.lines.find((line) => line.id === id)?.name)
-            .filter(Boolean)
-            .join(', ')}
+          {text.mutedOrUnpoweredDuring(
+            session.disturbed
+              .map((id) => rig.lines.find((line) => line.id === id)?.name)
+              .filter(Boolean)
+              .join(', '),
+          )}
         </Typography>
       )}
       {following && (
@@ -103,7 +105,6 @@ export function FollowView({ document, switching, here, onHere, onFound, onNew, 
 
 /** What becomes of a switch that would harm a line. */
 function refusedText({ state, aim }: Session, group: string): string {
-  if (aim?.stuck.includes(group))
-    return 'This switch won’t turn off. Monitors down, then switch its device off. Check 48 V is not back when it restarts.';
-  return state.feeds[group].feed === 'off' ? 'It stays off.' : 'This sheet turns it off.';
+  if (aim?.stuck.includes(group)) return text.thisSwitchWontTurnOff;
+  return state.feeds[group].feed === 'off' ? text.itStaysOff : text.thisSheetTurnsItOff;
 }

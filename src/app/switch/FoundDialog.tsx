@@ -7,6 +7,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import { rulesOf, type Found, type SheetRig, type SheetState, type Step } from '@/core/runsheet';
+import { foundDialog as texts } from './texts';
 
 interface Props {
   rig: SheetRig;
@@ -21,7 +22,7 @@ interface Props {
 export function FoundDialog({ rig, state, step, onFound, onOther, onClose }: Props) {
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="found-title">
-      <DialogTitle id="found-title">What did you find?</DialogTitle>
+      <DialogTitle id="found-title">{texts.whatDidYouFind}</DialogTitle>
       <DialogContent>
         <Stack spacing={1}>
           {rulesOf(step.action)
@@ -37,12 +38,12 @@ export function FoundDialog({ rig, state, step, onFound, onOther, onClose }: Pro
               </Button>
             ))}
           <Button onClick={onOther} sx={{ minHeight: 48, justifyContent: 'flex-start' }}>
-            Something else …
+            {texts.somethingElse}
           </Button>
         </Stack>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{texts.cancel}</Button>
       </DialogActions>
     </Dialog>
   );

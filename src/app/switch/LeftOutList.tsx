@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { PhotoThumb } from '@/ui/photo/PhotoThumb';
 import { stepWords, type Session, type SheetRig } from '@/core/runsheet';
+import { leftOutList as text } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -20,9 +21,9 @@ export function LeftOutList({ id, rig, session, busy, onRetry }: Props) {
   const { leftOut = [] } = session;
   if (!leftOut.length) return null;
   return (
-    <Box component="section" aria-label="Left out" sx={{ px: { xs: 2, md: 4 }, maxWidth: 760 }}>
+    <Box component="section" aria-label={text.leftOut} sx={{ px: { xs: 2, md: 4 }, maxWidth: 760 }}>
       <Typography variant="h2" sx={{ mt: 1, mb: 0.5 }}>
-        Left out
+        {text.leftOut}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {leftOut.map((step, n) => {
@@ -51,11 +52,11 @@ export function LeftOutList({ id, rig, session, busy, onRetry }: Props) {
               {step.photo && <PhotoThumb rig={id} photo={step.photo} of={title} size={36} />}
               <Button
                 disabled={busy}
-                aria-label={`Try again: ${title}`}
+                aria-label={text.tryAgainOf(title)}
                 onClick={() => onRetry(n)}
                 sx={{ minHeight: 44 }}
               >
-                Try again
+                {text.tryAgain}
               </Button>
             </Box>
           );

@@ -25,6 +25,7 @@ import {
   type SheetLine,
   type SheetRig,
 } from '@/core/runsheet';
+import { lineCheckView as texts } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -53,28 +54,23 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
   };
   const bad = lines.filter((each) => checked[each.id]?.bad.length);
   return (
-    <Box component="section" aria-label="Line check" sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
+    <Box component="section" aria-label={texts.lineCheck} sx={{ px: { xs: 2, md: 4 }, py: 2, maxWidth: 820 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, flexWrap: 'wrap', mb: 1 }}>
-        <Typography variant="h2">Line check</Typography>
+        <Typography variant="h2">{texts.lineCheck}</Typography>
         <Typography variant="body2" color="textSecondary" role="status">
-          {lines.length - open.length} of {lines.length} lines checked
-          {bad.length > 0 && `, ${bad.length} not right`}
+          {texts.ofLinesChecked(lines.length - open.length, lines.length, bad.length)}
         </Typography>
         <Button onClick={onClose} sx={{ ml: 'auto', minHeight: 44 }}>
-          Back to the sheet
+          {texts.backToTheSheet}
         </Button>
       </Box>
-      {lines.length === 0 && (
-        <Typography>
-          Nothing is plugged through yet. Follow a set-up first; then every line is listened to here.
-        </Typography>
-      )}
+      {lines.length === 0 && <Typography>{texts.nothingIsPluggedThroughYet}</Typography>}
       {lines.length > 0 && !line && open.length === 0 && (
-        <Typography sx={{ fontSize: '1.2rem', fontWeight: 650, mb: 1 }}>Every line has been checked.</Typography>
+        <Typography sx={{ fontSize: '1.2rem', fontWeight: 650, mb: 1 }}>{texts.everyLineHasBeenChecked}</Typography>
       )}
       {!line && open.length > 0 && (
         <Button variant="contained" onClick={() => show(open[0].id)} sx={{ minHeight: 56 }}>
-          Next: {open[0].name}
+          {texts.next(open[0].name)}
         </Button>
       )}
       {line && (
@@ -92,7 +88,7 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
           }}
         />
       )}
-      <Box component="ul" aria-label="Lines" sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
+      <Box component="ul" aria-label={texts.lines} sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
         {lines.map((each) => (
           <Box key={each.id} component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
             <ButtonBase
@@ -121,11 +117,11 @@ const resultText = (result: LineChecked | undefined): string | undefined =>
     : undefined;
 
 function Mark({ result }: { result?: LineChecked }) {
-  if (!result) return <RadioButtonUncheckedIcon fontSize="small" titleAccess="not checked" />;
+  if (!result) return <RadioButtonUncheckedIcon fontSize="small" titleAccess={texts.notChecked} />;
   return result.bad.length ? (
     <ReportProblemOutlinedIcon
       fontSize="small"
-      titleAccess="not right"
+      titleAccess={texts.notRight}
       sx={(theme) => ({ color: theme.vars!.palette.verdict.Watch })}
     />
   ) : (
@@ -167,15 +163,16 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
         {line.name}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 1 }}>
-        Have it played, spoken or tapped: {line.source}.{gain && ` ${gain}`}
+        {texts.haveItPlayedSpoken(line.source)}
+        {gain && ` ${gain}`}
       </Typography>
       {before && (
         <Typography variant="body2" role="note" sx={{ mb: 1 }}>
-          Checked already: {resultText(before) ?? 'good'}. Checking it again replaces that.
+          {texts.checkedAlreadyCheckingItAgain(resultText(before))}
         </Typography>
       )}
       <Typography variant="body2" sx={{ fontWeight: 650 }}>
-        Tick what is not right
+        {texts.tickWhatIsNotRight}
       </Typography>
       {checksOf(rig, line).map((name) => (
         <FormControlLabel
@@ -191,8 +188,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
             <Typography variant="body2" component="span">
               {capital(LINE_CHECKS[name].bad)}
               <Box component="span" sx={{ color: 'text.secondary' }}>
-                {' '}
-                (good: {LINE_CHECKS[name].good})
+                {texts.good(LINE_CHECKS[name].good)}
               </Box>
             </Typography>
           }
@@ -200,7 +196,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
       ))}
       {bad.length > 0 && (
         <TextField
-          label="Note"
+          label={texts.note}
           value={note}
           onChange={(event) => setNote(event.target.value.slice(0, 200))}
           fullWidth
@@ -215,7 +211,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
           onClick={() => onChecked(bad, note)}
           sx={{ flex: '1 1 240px', minHeight: { xs: 72, md: 56 }, fontSize: '1.15rem' }}
         >
-          {bad.length ? 'Write it down, next line' : 'All good, next line'}
+          {bad.length ? texts.writeItDownNextLine : texts.allGoodNextLine}
         </Button>
         {finds && (
           <FindFaultLink rig={id} line={line.id} heard={bad.includes('arrives') ? 'nothing' : undefined} height={56} />
@@ -227,12 +223,12 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
             variant="outlined"
             sx={{ minHeight: 56 }}
           >
-            What it should do, and why
+            {texts.whatItShouldDo}
           </Button>
         )}
         {bad.includes('clean') && (
           <Button component={NextLink} href={`/noise?rig=${id}`} variant="outlined" sx={{ minHeight: 56 }}>
-            Measure it, find the noise
+            {texts.measureItFindTheNoise}
           </Button>
         )}
       </Box>
@@ -249,7 +245,7 @@ function plannedGain(document: RigDocument, id: string): string | undefined {
   try {
     const { level } = lineSummary(path.line, schoolsOf(document)).readings;
     return level
-      ? `Gain about ${Math.round(Math.min(Math.max(level.gainNeeded, level.gainMin), level.gainMax))} dB.`
+      ? texts.gainAboutDb(Math.round(Math.min(Math.max(level.gainNeeded, level.gainMin), level.gainMax)))
       : undefined;
   } catch {
     return undefined;

@@ -8,6 +8,7 @@ import { useId } from 'react';
 import { BEGINS, ENDS, type ActionCourse } from '@/core/rigcheck';
 import { quantity } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
+import { momentChart as texts } from './texts';
 
 const WIDTH = 330;
 const HEIGHT = 150;
@@ -57,9 +58,7 @@ export function MomentChart({ course, of, title }: Props) {
         aria-labelledby={id}
         sx={{ width: '100%', maxWidth: 520, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
-        <title id={id}>
-          {`${title}: in order up to ${quantity(right[of], 'V')}${muted ? ', muted' : ''}; hot-plugged up to ${quantity(wrong[of], 'V')}.`}
-        </title>
+        <title id={id}>{texts.inOrderUpToHot(title, quantity(right[of], 'V'), muted, quantity(wrong[of], 'V'))}</title>
         <GridLines
           ticks={y.ticks(3)}
           y={y}
@@ -95,7 +94,7 @@ export function MomentChart({ course, of, title }: Props) {
         <g transform={`translate(${MARGIN.left}, 9)`}>
           <line x1={0} x2={16} y1={0} y2={0} stroke={palette.primary.main} strokeWidth={2} opacity={muted ? 0.55 : 1} />
           <text x={21} y={3.5} fill={palette.text.primary}>
-            in order{muted ? ', muted' : ''}
+            {texts.inOrder(muted)}
           </text>
           <line
             x1={118}
@@ -107,7 +106,7 @@ export function MomentChart({ course, of, title }: Props) {
             strokeDasharray="4 2.5"
           />
           <text x={139} y={3.5} fill={palette.text.primary}>
-            hot-plugged{muted ? ', unmuted' : ''}
+            {texts.hotPlugged(muted)}
           </text>
         </g>
       </Box>

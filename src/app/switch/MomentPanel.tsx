@@ -15,6 +15,7 @@ import { quantity } from '@/core/units/format';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { startSwitchWorker } from '@/workers/switchWorker';
 import { MomentChart } from './MomentChart';
+import { momentPanel as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -56,7 +57,7 @@ export function MomentPanel({ document, rig, step }: Props) {
   if (!line || !group || !feed)
     return (
       <Typography variant="body2" color="textSecondary" sx={{ p: 2 }}>
-        No line of this rig is on a switch that feeds it.
+        {text.noLineOfThisRig}
       </Typography>
     );
   const course = busy ? undefined : answer?.course;
@@ -65,7 +66,7 @@ export function MomentPanel({ document, rig, step }: Props) {
       <TextField
         select
         fullWidth
-        label="Line"
+        label={text.line}
         value={line.id}
         onChange={(event) => setWanted(event.target.value)}
         sx={{ mt: 0.5 }}
@@ -81,24 +82,20 @@ export function MomentPanel({ document, rig, step }: Props) {
         size="small"
         value={action}
         onChange={(_, to: 'on' | 'off' | null) => to && setTurned(to)}
-        aria-label="Way the switch turns"
+        aria-label={text.wayTheSwitchTurns}
         sx={{ my: 1.25 }}
       >
-        <ToggleButton value="on">
-          {group.name} to {feedLabel(feed)}
-        </ToggleButton>
-        <ToggleButton value="off">off</ToggleButton>
+        <ToggleButton value="on">{text.switchTo(group.name, feedLabel(feed))}</ToggleButton>
+        <ToggleButton value="off">{text.off}</ToggleButton>
       </ToggleButtonGroup>
       {failed && <Typography color="error">{failed}</Typography>}
       {!failed && !course && (
-        <Typography variant="body2">
-          {busy ? 'Following the circuit …' : 'This feed does not reach the line.'}
-        </Typography>
+        <Typography variant="body2">{busy ? text.followingTheCircuit : text.thisFeedDoesNotReach}</Typography>
       )}
       {course && (
         <>
-          <MomentChart course={course} of="source" title="Voltage across the source" />
-          <MomentChart course={course} of="inlet" title="Step at the inlet" />
+          <MomentChart course={course} of="source" title={text.voltageAcrossTheSource} />
+          <MomentChart course={course} of="inlet" title={text.stepAtTheInlet} />
           <CourseWords course={course} />
         </>
       )}
@@ -110,22 +107,15 @@ function CourseWords({ course: { right, wrong, gain, action, feed } }: { course:
   return (
     <>
       <Typography variant="body2" sx={{ mt: 1 }}>
-        <strong>Done in order:</strong> {quantity(right.source, 'V')} at most across the source,{' '}
-        {quantity(right.inlet, 'V')} at the inlet. Muted, it is not heard in the mix.
+        <strong>{text.doneInOrder}</strong>
+        {text.atMostAcrossTheSource(quantity(right.source, 'V'), quantity(right.inlet, 'V'))}
       </Typography>
       <Typography variant="body2" sx={{ mt: 0.75 }}>
-        <strong>
-          {action === 'on' ? 'Hot-plugged' : 'Pulled hot'} at {feedLabel(feed)}, unmuted:
-        </strong>{' '}
-        {quantity(wrong.source, 'V')} across the source, {quantity(wrong.inlet, 'V')} at the inlet. At{' '}
-        {quantity(gain, 'dB')} of gain that is{' '}
-        {wrong.heard > 0
-          ? `${quantity(wrong.heard, 'dB')} over full scale. Anyone listening gets all of it.`
-          : `${quantity(wrong.heard, 'dBFS')}.`}
+        <strong>{text.atUnmuted(action, feedLabel(feed))}</strong>
+        {text.acrossTheSource(quantity(wrong.source, 'V'), quantity(wrong.inlet, 'V'), gain, wrong.heard)}
       </Typography>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
-        Computed from the circuit. How long a plug stays in each position, and what the feed&apos;s own filter holds,
-        are common practice or assumed. A loud step can hurt ears.
+        {text.computedFromTheCircuitHow}
       </Typography>
     </>
   );

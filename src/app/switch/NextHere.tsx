@@ -17,7 +17,7 @@ import { StepCard } from './StepCard';
 import { useTone } from './SwitchBar';
 import { useWhatIsNext } from './useNextStep';
 import { useServerClock, type Switching } from './useSwitching';
-import { plural } from '@/core/units';
+import { nextHere as text } from './texts';
 
 interface Props {
   switching: Switching;
@@ -113,7 +113,7 @@ function dropsText(rig: SheetRig, session: Session, now: number, at?: AtPlace): 
     Math.max(now, session.state.now),
   );
   const left = rig.lines.filter(({ id }) => without.aim?.left.includes(id) && !session.aim?.left.includes(id));
-  const names = left.length > 3 ? `${left.length} lines` : left.map(({ name }) => `“${name}”`).join(', ');
+  const names = left.length > 3 ? text.lines(left.length) : left.map(({ name }) => `“${name}”`).join(', ');
   const steps = without.steps.length;
-  return `Without it ${plural(steps, 'step is', 'steps are')} left of ${session.steps.length}${names ? `; ${names} ${left.length === 1 ? 'stays' : 'stay'} as ${left.length === 1 ? 'it is' : 'they are'}` : ''}. You can try it again later.`;
+  return text.withoutItLeftOfYou(steps, session.steps.length, names, left.length);
 }

@@ -10,6 +10,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
 import { PhotoField } from '@/ui/photo/PhotoField';
+import { notPossibleDialog as texts } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -22,11 +23,11 @@ interface Props {
 }
 
 const REASONS = [
-  'can’t get there',
-  'it is broken',
-  'the cable doesn’t reach',
-  'something is missing',
-  'somebody needs it as it is',
+  texts.cantGetThere,
+  texts.itIsBroken,
+  texts.theCableDoesntReach,
+  texts.somethingIsMissing,
+  texts.somebodyNeeds,
 ];
 
 /** Why a step cannot be done: one press, or words of one's own, with a photo if wanted; it stays in the sheet as left out, and in the log. */
@@ -40,7 +41,7 @@ export function NotPossibleDialog({ rig, title, drops, onWhy, onClose }: Props) 
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="not-possible-title">
-      <DialogTitle id="not-possible-title">Why can’t you do this?</DialogTitle>
+      <DialogTitle id="not-possible-title">{texts.whyCantYouDo}</DialogTitle>
       <DialogContent>
         <Typography variant="body2" color="textSecondary" sx={{ mb: 1.5 }}>
           {title.replace(/\.$/, '')}. {drops}
@@ -60,19 +61,19 @@ export function NotPossibleDialog({ rig, title, drops, onWhy, onClose }: Props) 
           ))}
           <Stack direction="row" spacing={1}>
             <TextField
-              label="Another reason"
+              label={texts.anotherReason}
               value={text}
               onChange={(event) => setText(event.target.value.slice(0, 200))}
               fullWidth
             />
             <Button type="submit" disabled={!text.trim() || sending} sx={{ minHeight: 48 }}>
-              Leave it out
+              {texts.leaveItOut}
             </Button>
           </Stack>
         </Stack>
       </DialogContent>
       <DialogActions>
-        <Button onClick={onClose}>Cancel</Button>
+        <Button onClick={onClose}>{texts.cancel}</Button>
       </DialogActions>
     </Dialog>
   );

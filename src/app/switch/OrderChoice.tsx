@@ -4,7 +4,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import Typography from '@mui/material/Typography';
 import { preview, takesAlone, trips, type Aim, type SheetOrder, type SheetRig, type SheetState } from '@/core/runsheet';
 import { clockText } from './durations';
-import { plural } from '@/core/units';
+import { orderChoice as text } from './texts';
 
 /** A sheet in one of its orders, with what it costs. */
 export interface Ordered {
@@ -30,7 +30,7 @@ interface Props {
   onPick: (order: SheetOrder) => void;
 }
 
-const NAMES = { walks: 'Fewest walks', time: 'Shortest waits' } as const;
+const NAMES = { walks: text.fewestWalks, time: text.shortestWaits } as const;
 
 /** Fewest walks or shortest waits, with what each costs. */
 export function OrderChoice({ orders, picked, onPick }: Props) {
@@ -38,7 +38,7 @@ export function OrderChoice({ orders, picked, onPick }: Props) {
     <RadioGroup
       value={picked}
       onChange={(_, to) => onPick(to as SheetOrder)}
-      aria-label="Order of the steps"
+      aria-label={text.orderOfTheSteps}
       sx={{ mt: 1 }}
     >
       {orders.map(({ order, walks, waits, seconds }) => (
@@ -48,8 +48,8 @@ export function OrderChoice({ orders, picked, onPick }: Props) {
           control={<Radio size="small" />}
           label={
             <Typography variant="body2" component="span">
-              <b>{NAMES[order]}</b>: {plural(walks, 'walk')}, {clockText(waits)} min waiting, about{' '}
-              {Math.max(1, Math.round(seconds / 60))} min alone
+              <b>{NAMES[order]}</b>
+              {text.minWaitingAboutMinAlone(walks, clockText(waits), Math.max(1, Math.round(seconds / 60)))}
             </Typography>
           }
         />

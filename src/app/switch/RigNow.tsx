@@ -19,6 +19,7 @@ import { quantity } from '@/core/units/format';
 import { agoText, clockText } from './durations';
 import { Chip, YesNo } from './StateChip';
 import { useServerClock } from './useSwitching';
+import { rigNow as text } from './texts';
 
 interface Props {
   rig: SheetRig;
@@ -34,44 +35,44 @@ export const RigNow = memo(function RigNow({ rig, state, offset, onFound }: Prop
   return (
     <Box sx={{ px: 2, py: 1.5 }}>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Tap anything that is different. The sheet is recalculated.
+        {text.tapAnythingThatIsDifferent}
       </Typography>
-      <Heading>Monitors</Heading>
+      <Heading>{text.monitors}</Heading>
       {monitorsOf(rig).map(({ id, name, place }) => {
-        const called = name || (rig.monitors ? 'All other monitors' : 'Speakers and headphones');
+        const called = name || (rig.monitors ? text.allOtherMonitors : text.speakersAndHeadphones);
         return (
           <Row key={id} name={called} detail={rig.monitors ? place : undefined}>
             <Chip
               label={called}
               value={state.monitors[id] ?? 'unknown'}
               options={[
-                ['down', 'down'],
-                ['open', 'up'],
-                ['unknown', 'not known'],
+                ['down', text.down],
+                ['open', text.up],
+                ['unknown', text.notKnown],
               ]}
               onChoose={(is) => onFound({ monitors: id, is: is as Known<'down' | 'open'> })}
             />
           </Row>
         );
       })}
-      <Heading>Switches</Heading>
+      <Heading>{text.switches}</Heading>
       <Switches rig={rig} state={state} offset={offset} onFound={onFound} />
-      <Heading>Power</Heading>
+      <Heading>{text.power}</Heading>
       {rig.devices.map(({ id, name, power }) => (
         <Row key={id} name={name} detail={RUNS_ON[power]}>
           <YesNo
-            label={`Power of ${name}`}
+            label={text.powerOf(name)}
             value={state.mains[id]}
             yes="on"
             no="off"
-            unknown="on or off ?"
+            unknown={text.onOrOff}
             onChoose={(is) => onFound({ mains: id, is })}
           />
         </Row>
       ))}
       {places.map((place) => (
         <Box key={place}>
-          <Heading>Lines, {place}</Heading>
+          <Heading>{text.lines(place)}</Heading>
           {rig.lines
             .filter(({ mixedAt }) => mixedAt === place)
             .map((line) => (
@@ -123,7 +124,7 @@ const SwitchRow = memo(function SwitchRow({ group, feed, detail, strong, onFound
         value={feed}
         options={[
           ...(['off', ...group.offers] as const).map((each): [string, string] => [each, feedLabel(each)]),
-          ['unknown', 'not known'],
+          ['unknown', text.notKnown],
         ]}
         strong={strong}
         onChoose={(is) => onFound({ feed: group.key, is: is as Known<(typeof group.offers)[number]> })}
@@ -151,38 +152,38 @@ const LineRow = memo(function LineRow({
   onFound,
 }: LineProps) {
   return (
-    <Row name={name} detail={was === undefined ? inlet : `${inlet}, not on paper any more`}>
+    <Row name={name} detail={was === undefined ? inlet : text.notOnPaperAnyMore(inlet)}>
       <YesNo
-        label={`${name}, at its source`}
+        label={text.atItsSource(name)}
         value={stage}
-        yes="source plugged"
-        no="source unplugged"
-        unknown="source ?"
+        yes={text.sourcePlugged}
+        no={text.sourceUnplugged}
+        unknown={text.source}
         onChoose={(is) => onFound({ line: id, end: 'stage', is })}
       />
       <YesNo
-        label={`${name}, at its inlet`}
+        label={text.atItsInlet(name)}
         value={desk}
-        yes="inlet plugged"
-        no="inlet unplugged"
-        unknown="inlet ?"
+        yes={text.inletPlugged}
+        no={text.inletUnplugged}
+        unknown={text.inlet}
         onChoose={(is) => onFound({ line: id, end: 'desk', is })}
       />
       <YesNo
-        label={`${name}, mute`}
+        label={text.muteOf(name)}
         value={muted}
         yes="muted"
         no="unmuted"
-        unknown="mute ?"
+        unknown={text.muteNotKnown}
         onChoose={(is) => onFound({ muted: id, is })}
       />
       {supply !== undefined && (
         <YesNo
-          label={`Supply of ${name}`}
+          label={text.supplyOf(name)}
           value={supply}
-          yes="supply on"
-          no="supply off"
-          unknown="supply ?"
+          yes={text.supplyOn}
+          no={text.supplyOff}
+          unknown={text.supply}
           onChoose={(is) => onFound({ supply: id, is })}
         />
       )}
@@ -190,23 +191,28 @@ const LineRow = memo(function LineRow({
   );
 });
 
-const RUNS_ON = { mains: undefined, cells: 'on batteries', both: 'on mains and batteries' } as const;
+const RUNS_ON = { mains: undefined, cells: text.onBatteries, both: text.onMainsAndBatteries } as const;
 
 /** Since when a switch is as it is, and what is left on its lines. */
 function sinceText(state: SheetState, group: SheetGroup): string {
   const { feed, since } = state.feeds[group.key];
-  if (feed === 'unknown') return feeding(state, group) ? 'treat as live' : 'not known until it has power';
-  if (since === 'unknown') return feed === 'off' ? 'treat as charged' : 'on';
+  if (feed === 'unknown') return feeding(state, group) ? text.treatAsLive : text.notKnownUntil;
+  if (since === 'unknown') return feed === 'off' ? text.treatAsCharged : text.on;
   const passed = state.now - since;
   if (feeding(state, group)) {
     const settling = group.settle.seconds - passed;
-    return `on ${agoText(passed)}${settling > 0 ? `, ${clockText(settling)} to settle` : ''}`;
+    return `on ${agoText(passed)}${settling > 0 ? text.toSettle(clockText(settling)) : ''}`;
   }
-  const back = feed === 'off' ? '' : ', comes back on with the power';
+  const back = feed === 'off' ? '' : text.comesBack;
   const left = residual(state, group);
   const wait = group.decay.seconds - passed;
   return wait > 0
-    ? `off ${agoText(passed)}, ${typeof left === 'number' ? `${quantity(left, 'V')} left` : 'charged'}, wait ${clockText(wait)}${back}`
+    ? text.offWait(
+        agoText(passed),
+        typeof left === 'number' ? text.left(quantity(left, 'V')) : 'charged',
+        clockText(wait),
+        back,
+      )
     : `discharged${back}`;
 }
 

@@ -10,6 +10,7 @@ import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
 import { stepWords, type SheetRig, type SheetState, type Standing } from '@/core/runsheet';
 import { clockText } from './durations';
+import { stationStrip as texts } from './texts';
 
 interface Props {
   rig: SheetRig;
@@ -29,12 +30,12 @@ export function StationStrip({ rig, state, now, places, stations, here, onHere }
   if (places.length < 2 && !here) return null;
   const all = here && !places.includes(here) ? [...places, here] : places;
   return (
-    <Box component="section" aria-label="Places" sx={{ px: { xs: 2, md: 4 }, pt: 1, maxWidth: 820 }}>
+    <Box component="section" aria-label={texts.places} sx={{ px: { xs: 2, md: 4 }, pt: 1, maxWidth: 820 }}>
       <ToggleButtonGroup
         exclusive
         value={here}
         onChange={(_, to: string | null) => to !== null && onHere(to)}
-        aria-label="Where you are"
+        aria-label={texts.whereYouAre}
         sx={{
           display: 'flex',
           overflowX: 'auto',
@@ -52,7 +53,7 @@ export function StationStrip({ rig, state, now, places, stations, here, onHere }
         }}
       >
         <ToggleButton value="">
-          <Place icon={<GroupsOutlinedIcon fontSize="inherit" />} name="One person" text="goes everywhere" />
+          <Place icon={<GroupsOutlinedIcon fontSize="inherit" />} name={texts.onePerson} text={texts.goesEverywhere} />
         </ToggleButton>
         {all.map((place) => {
           const standing = stations.find((each) => each.place === place);
@@ -65,8 +66,8 @@ export function StationStrip({ rig, state, now, places, stations, here, onHere }
                   standing
                     ? progressText(rig, state, now, standing)
                     : places.includes(place)
-                      ? 'steps left'
-                      : 'done here'
+                      ? texts.stepsLeft
+                      : texts.doneHere
                 }
               />
             </ToggleButton>
@@ -84,16 +85,16 @@ export function DoneHere({
   onElsewhere,
 }: Pick<Props, 'here' | 'places'> & { onElsewhere: (place: string) => void }) {
   return (
-    <Box component="section" aria-label="The next step" sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 760 }}>
+    <Box component="section" aria-label={texts.theNextStep} sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 760 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
-        Nothing left at {here}
+        {texts.nothingLeft(here)}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        Steps are left at {places.join(', ')}.
+        {texts.stepsAreLeft(places.join(', '))}
       </Typography>
       {places.slice(0, 1).map((place) => (
         <Button key={place} variant="outlined" onClick={() => onElsewhere(place)} sx={{ minHeight: 48 }}>
-          Go to {place}
+          {texts.goTo(place)}
         </Button>
       ))}
     </Box>
@@ -101,9 +102,9 @@ export function DoneHere({
 }
 
 function progressText(rig: SheetRig, state: SheetState, now: number, { step, wait, behind, ready }: Standing): string {
-  if (wait) return `waits ${clockText(Math.max(0, state.now + wait.seconds - now))}`;
+  if (wait) return texts.waits(clockText(Math.max(0, state.now + wait.seconds - now)));
   if (ready || !behind) return stepWords(rig, state, step).title;
-  return `waits for ${behind.place}`;
+  return texts.waitsFor(behind.place);
 }
 
 const Place = ({ icon, name, text }: { icon: ReactNode; name: string; text: string }) => (

@@ -15,6 +15,7 @@ import type { NextStep } from './useNextStep';
 import { WaitClock } from './WaitClock';
 import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import { useShortcut } from '@/ui/shell/useShortcut';
+import { stepCard as text } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -56,17 +57,17 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
   return (
     <Box
       component="section"
-      aria-label="The next step"
+      aria-label={text.theNextStep}
       {...swipe}
       sx={{ px: { xs: 2, md: 4 }, pt: { xs: 1.5, md: 3 }, pb: 2, touchAction: 'pan-y', maxWidth: 760 }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: { xs: 1, md: 1.5 } }}>
         {walk ? <DirectionsWalkIcon fontSize="small" color="primary" /> : <PlaceOutlinedIcon fontSize="small" />}
         <Typography sx={{ fontWeight: 650, fontSize: '1.05rem', color: walk ? 'primary.main' : 'text.primary' }}>
-          {step.place === undefined ? (before ?? 'Any position') : walk ? `Walk to: ${step.place}` : step.place}
+          {step.place === undefined ? (before ?? text.anyPosition) : walk ? text.walkTo(step.place) : step.place}
         </Typography>
         <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto', whiteSpace: 'nowrap' }} role="status">
-          step {number} of {session.done.length + session.steps.length}
+          {text.stepOf(number, session.done.length + session.steps.length)}
         </Typography>
       </Box>
       <Typography
@@ -83,17 +84,17 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
       )}
       {waiting && <WaitClock left={left} whole={pause ? action.seconds : 0} reasons={reasons ?? []} sound={sound} />}
       {behind && (
-        <Remark icon={<HourglassEmptyIcon fontSize="small" />} label={`First, at ${behind.place}`}>
+        <Remark icon={<HourglassEmptyIcon fontSize="small" />} label={text.firstAt(behind.place)}>
           {stepWords(rig, session.state, behind).title}
         </Remark>
       )}
       {words.look && (
-        <Remark icon={<VisibilityOutlinedIcon fontSize="small" />} label="Look">
+        <Remark icon={<VisibilityOutlinedIcon fontSize="small" />} label={text.look}>
           {words.look}
         </Remark>
       )}
       {words.caution && (
-        <Remark icon={<WarningAmberIcon fontSize="small" />} label="Caution" caution>
+        <Remark icon={<WarningAmberIcon fontSize="small" />} label={text.caution} caution>
           {words.caution}
         </Remark>
       )}
@@ -104,8 +105,8 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
           onClick={done}
           sx={{ flex: '1 1 260px', minHeight: { xs: 72, md: 60 }, fontSize: '1.25rem' }}
         >
-          {left > 0 || behind ? 'Waiting' : pause ? 'Continue' : 'Done'}
-          <Key>Space</Key>
+          {left > 0 || behind ? text.waiting : pause ? text.continueWord : text.done}
+          <Key>{text.space}</Key>
         </Button>
         {cameUp && (
           <Button
@@ -114,7 +115,7 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
             onClick={() => onFound({ feed: action.group, is: 'off' })}
             sx={{ flex: '1 1 200px', minHeight: { xs: 72, md: 60 }, fontSize: '1.1rem' }}
           >
-            It came up off: no wait
+            {text.itCameUpOff}
           </Button>
         )}
         {alike > 1 && (
@@ -124,22 +125,22 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
             onClick={() => onDone(alike)}
             sx={{ minHeight: { xs: 48, md: 60 } }}
           >
-            Mark all {alike} {rulesOf(action).several ?? 'such steps'} here done
+            {text.markAllHereDone(alike, rulesOf(action).several)}
           </Button>
         )}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
         <Button onClick={() => onFound()} sx={{ minHeight: 44 }}>
-          It was different
+          {text.itWasDifferent}
           <Key>F</Key>
         </Button>
         <Button onClick={onNotPossible} disabled={busy} sx={{ minHeight: 44 }}>
-          Can’t do this
+          {text.cantDo}
           <Key>N</Key>
         </Button>
         {lines.length === 1 && (
           <FindFaultLink rig={id} line={lines[0]} variant="text">
-            No sound?
+            {text.noSound}
           </FindFaultLink>
         )}
         <Typography
@@ -147,7 +148,7 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
           color="textSecondary"
           sx={{ alignSelf: 'center', ml: 'auto', display: { xs: 'block', md: 'none' } }}
         >
-          or swipe left
+          {text.orSwipeLeft}
         </Typography>
       </Box>
     </Box>

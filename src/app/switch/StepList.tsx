@@ -11,6 +11,7 @@ import { memo, useMemo, useState } from 'react';
 import { afterSteps, stepWords, type Session, type SheetRig } from '@/core/runsheet';
 import { secondsText } from './durations';
 import { clockPattern } from '@/core/units/conventions';
+import { stepList as text } from './texts';
 
 interface Props {
   rig: SheetRig;
@@ -37,9 +38,9 @@ export const StepList = memo(function StepList({ rig, session, here, wall, onMov
   return (
     <Box sx={{ px: { xs: 2, md: 4 }, pb: 4, maxWidth: 760 }}>
       {later.length > 0 && (
-        <Box component="section" aria-label="Steps that follow">
+        <Box component="section" aria-label={text.stepsThatFollow}>
           <Typography variant="h2" sx={{ mt: 1, mb: 0.5 }}>
-            {here ? `Then, at ${here}` : 'Then'}
+            {here ? text.thenAt(here) : text.then}
           </Typography>
           <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {later.map(({ step, at }, n) => {
@@ -59,14 +60,14 @@ export const StepList = memo(function StepList({ rig, session, here, wall, onMov
                     <Typography variant="body2" sx={{ flex: 1 }}>
                       {title}
                       {step.action.do === 'wait' &&
-                        `, about ${secondsText(step.action.seconds)}: ${step.reasons?.map(({ name }) => name).join(', ')}`}
+                        text.about(secondsText(step.action.seconds), step.reasons?.map(({ name }) => name).join(', '))}
                     </Typography>
-                    <IconButton size="small" aria-label={`Earlier: ${title}`} onClick={() => onMove(at, earlier)}>
+                    <IconButton size="small" aria-label={text.earlier(title)} onClick={() => onMove(at, earlier)}>
                       <KeyboardArrowUpIcon fontSize="small" />
                     </IconButton>
                     <IconButton
                       size="small"
-                      aria-label={`Later: ${title}`}
+                      aria-label={text.later(title)}
                       disabled={after === undefined}
                       onClick={() => onMove(at, after)}
                     >
@@ -79,15 +80,15 @@ export const StepList = memo(function StepList({ rig, session, here, wall, onMov
           </Box>
           {own.length > 1 + SHOWN && (
             <Button onClick={() => setAll(!all)} aria-expanded={all}>
-              {all ? 'Show fewer' : `Show all ${own.length - 1}`}
+              {all ? text.showFewer : text.showAll(own.length - 1)}
             </Button>
           )}
         </Box>
       )}
       {done.length > 0 && (
-        <Box component="section" aria-label="Steps done" sx={{ mt: 2 }}>
+        <Box component="section" aria-label={text.stepsDone} sx={{ mt: 2 }}>
           <Button onClick={() => setPast(!past)} aria-expanded={past}>
-            {past ? 'Hide what is done' : `Done so far: ${done.length}`}
+            {past ? text.hideWhatIsDone : text.doneSoFar(done.length)}
           </Button>
           {past && (
             <Box component="ol" reversed sx={{ listStyle: 'none', m: 0, p: 0 }}>
@@ -113,7 +114,7 @@ export const StepList = memo(function StepList({ rig, session, here, wall, onMov
                     <Typography variant="body2" sx={{ flex: 1 }}>
                       {stepWords(rig, undefined, step).title}
                     </Typography>
-                    <Button onClick={() => onBack(n)}>Back to it</Button>
+                    <Button onClick={() => onBack(n)}>{text.backTo}</Button>
                   </Box>
                 ))}
             </Box>

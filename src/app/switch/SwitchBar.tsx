@@ -11,11 +11,12 @@ import NextLink from 'next/link';
 import { BarHeading, BarMore } from '@/ui/shell/barParts';
 import { useStored } from '@/ui/shell/useStored';
 import type { Switching } from './useSwitching';
+import { switchBar as text } from './texts';
 
 const LINKS = {
-  joining: 'connecting …',
-  'in step': 'connected',
-  lost: 'connection lost: steps are not recorded, clocks keep running',
+  joining: text.connecting,
+  'in step': text.connected,
+  lost: text.connectionLostSteps,
 } as const;
 
 /** Whether the end of a wait is told by a tone in this browser. */
@@ -43,13 +44,13 @@ export function SwitchBar({ rig, name, link, who, onWho }: Props) {
         <InputBase
           value={who}
           onChange={(event) => onWho(event.target.value.slice(0, 60))}
-          placeholder="Your name"
-          inputProps={{ 'aria-label': 'Your name, for the log' }}
+          placeholder={text.yourName}
+          inputProps={{ 'aria-label': text.yourNameForTheLog }}
           sx={{ width: 110, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
         />
-        <Tooltip title={sound === 'on' ? 'A tone tells when a wait is over' : 'No tone'}>
+        <Tooltip title={sound === 'on' ? text.aToneTellsWhen : text.noTone}>
           <IconButton
-            aria-label={sound === 'on' ? 'Turn the tone off' : 'Turn the tone on'}
+            aria-label={sound === 'on' ? text.turnTheToneOff : text.turnTheTone}
             onClick={() => setSound(sound === 'on' ? 'off' : 'on')}
           >
             {sound === 'on' ? (
@@ -59,8 +60,8 @@ export function SwitchBar({ rig, name, link, who, onWho }: Props) {
             )}
           </IconButton>
         </Tooltip>
-        <Tooltip title="The sheet on paper">
-          <IconButton component={NextLink} href={`/switch/print?rig=${rig}`} aria-label="The sheet on paper">
+        <Tooltip title={text.theSheetOnPaper}>
+          <IconButton component={NextLink} href={`/switch/print?rig=${rig}`} aria-label={text.theSheetOnPaper}>
             <PrintOutlinedIcon fontSize="small" />
           </IconButton>
         </Tooltip>

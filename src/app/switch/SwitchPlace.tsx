@@ -23,6 +23,7 @@ import { DifferencesView } from './DifferencesView';
 import { useBeside } from './useBeside';
 import { useDifferences } from './useDifferences';
 import { useSwitching, type LiveSheet } from './useSwitching';
+import { switchPlace as texts } from './texts';
 
 type Showing = 'sheet' | 'aim' | 'start' | 'differs' | 'lines';
 
@@ -110,7 +111,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
             <Tabs
               value={panel}
               onChange={(_, to: 'now' | 'why') => setPanel(to)}
-              aria-label="Beside the sheet"
+              aria-label={texts.besideTheSheet}
               sx={{
                 borderBottom: 1,
                 borderColor: 'divider',
@@ -118,8 +119,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
                 '& .MuiTab-root': { minHeight: { xs: 44, md: 38 }, py: 0.5 },
               }}
             >
-              <Tab value="now" label="The rig now" />
-              <Tab value="why" label="What happens now" />
+              <Tab value="now" label={texts.theRigNow} />
+              <Tab value="why" label={texts.whatHappensNow} />
             </Tabs>
             {panel === 'now' ? (
               <RigNow rig={live.rig} state={session.state} offset={offset} onFound={found} />
@@ -128,11 +129,11 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
             )}
           </>
         }
-        panelLabel="Beside the sheet"
+        panelLabel={texts.besideTheSheet}
         panelWidth={376}
         open={open}
         onClose={() => setOpen(false)}
-        closeLabel="Back to the sheet"
+        closeLabel={texts.backToTheSheet}
       >
         <Box
           component="main"

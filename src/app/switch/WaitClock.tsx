@@ -8,6 +8,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { WaitReason } from '@/core/runsheet';
 import { chime } from './chime';
 import { clockText, secondsText } from './durations';
+import { waitClock as text } from './texts';
 
 /** Reasons that are shown at once, those that last longest. */
 const SHOWN = 3;
@@ -38,7 +39,7 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
       <Typography
         component="p"
         role="timer"
-        aria-label={over ? 'The wait is over' : `${clockText(left)} left`}
+        aria-label={over ? text.theWaitIsOver : text.left(clockText(left))}
         sx={(theme) => ({
           fontSize: { xs: '4.5rem', md: '6rem' },
           fontWeight: 700,
@@ -47,17 +48,17 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
           color: over ? theme.vars!.palette.verdict.Clear : 'text.primary',
         })}
       >
-        {over ? 'Over' : clockText(left)}
+        {over ? text.over : clockText(left)}
       </Typography>
       <LinearProgress
         variant="determinate"
         value={over ? 100 : 100 * (1 - left / Math.max(whole, left, 0.1))}
-        aria-label="Part of the wait that has passed"
+        aria-label={text.partOfTheWait}
         sx={{ my: 1.5, height: 6, borderRadius: 1 }}
       />
       <Box
         component="table"
-        aria-label="What the wait is for"
+        aria-label={text.whatTheWait}
         sx={{
           width: '100%',
           borderCollapse: 'collapse',
@@ -70,16 +71,16 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
       >
         <thead>
           <tr>
-            <th scope="col">until</th>
-            <th scope="col">calculated</th>
-            <th scope="col">rule</th>
+            <th scope="col">{text.until}</th>
+            <th scope="col">{text.calculated}</th>
+            <th scope="col">{text.rule}</th>
           </tr>
         </thead>
         <tbody>
           {(all ? reasons : reasons.slice(0, SHOWN)).map(({ of, name, until, wait }) => (
             <tr key={of}>
               <th scope="row">
-                {name} {until === 'settled' ? 'has settled' : 'is discharged'}
+                {name} {until === 'settled' ? text.hasSettled : text.isDischarged}
               </th>
               <Figure seconds={wait.computed} counts={wait.counts === 'computed'} />
               <Figure seconds={wait.school} counts={wait.counts === 'school'} />
@@ -89,7 +90,7 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
       </Box>
       {more > 0 && (
         <Button onClick={() => setAll(!all)} aria-expanded={all}>
-          {all ? 'Only the longest' : `and ${more} more`}
+          {all ? text.onlyTheLongest : text.andMore(more)}
         </Button>
       )}
     </Box>
@@ -102,7 +103,7 @@ function Figure({ seconds, counts }: { seconds?: number; counts: boolean }) {
   return (
     <Box component="td" sx={counts ? { fontWeight: '700 !important' } : { color: 'text.secondary' }}>
       {secondsText(seconds)}
-      {counts && ', using'}
+      {counts && text.using}
     </Box>
   );
 }

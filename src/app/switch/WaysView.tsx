@@ -10,6 +10,7 @@ import type { SheetRig, SheetState, Way } from '@/core/runsheet';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { startSwitchWorker } from '@/workers/switchWorker';
+import { waysView as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -34,13 +35,13 @@ export function WaysView({ document, rig, state, line, busy, onBeside, onHere }:
   const ways = looking ? undefined : answer?.ways;
   const shown = ways?.filter((way, n) => n < SHOWN || !way.to);
   return (
-    <Box component="section" aria-label="Ways to change it over" sx={{ mt: 1.5 }}>
+    <Box component="section" aria-label={text.waysToChangeItOver} sx={{ mt: 1.5 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         {!ways
-          ? 'Finding the change that affects fewest lines …'
+          ? text.findingTheChangeThatAffects
           : ways.length > 1
-            ? 'Fewest lines affected first'
-            : 'No free inlet would affect fewer lines'}
+            ? text.fewestLinesAffectedFirst
+            : text.noFreeInletWouldAffect}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown?.map((way, n) => (
@@ -59,15 +60,15 @@ export function WaysView({ document, rig, state, line, busy, onBeside, onHere }:
           >
             <Box sx={{ flex: '1 1 260px' }}>
               <Typography variant="body2">
-                <strong>{way.to ? `Beside it, on ${way.name}` : `On its own inlet, ${way.name}`}</strong>
+                <strong>{way.to ? text.besideIt(way.name) : text.onItsOwnInlet(way.name)}</strong>
                 {way.to && way.place && ` (${way.place})`}
-                {way.group !== undefined && `, feed ${feedLabel(way.feed)}`}
+                {way.group !== undefined && text.feed(feedLabel(way.feed))}
               </Typography>
               <Typography variant="body2" color="textSecondary">
                 {way.disturbed.length
-                  ? `Affects ${way.disturbed.length}: ${way.disturbed.map(nameOf).join(', ')}.`
-                  : 'Affects nobody else.'}
-                {way.to && ' The old source stays plugged and muted until the feed has settled.'}
+                  ? text.affects(way.disturbed.length, way.disturbed.map(nameOf).join(', '))
+                  : text.affectsNobodyElse}
+                {way.to && text.theOldSourceStaysPlugged}
               </Typography>
             </Box>
             <VerdictMark verdict={way.verdict} />
@@ -77,7 +78,7 @@ export function WaysView({ document, rig, state, line, busy, onBeside, onHere }:
               variant={n === 0 ? 'contained' : 'outlined'}
               sx={{ minHeight: 48 }}
             >
-              Start this change-over
+              {text.startThisChangeOver}
             </Button>
           </Box>
         ))}

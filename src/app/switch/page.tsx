@@ -5,8 +5,9 @@ import { followed } from '@/threads/sheets';
 import { SwitchPlace } from './SwitchPlace';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Switch' };
+export const metadata: Metadata = { title: text.switchWord };
 export const dynamic = 'force-dynamic';
 
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { shareEvents } from '@/ui/shell/sharedEvents';
 import type { Report, Session, SheetRig } from '@/core/runsheet';
+import { useSwitching as text } from './texts';
 
 /** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
 export interface LiveSheet {
@@ -25,9 +26,8 @@ interface Adopt {
 const kept = (shown: SheetRig, came: SheetRig): SheetRig =>
   JSON.stringify(shown) === JSON.stringify(came) ? shown : came;
 
-const UNDONE = 'Not recorded: no answer from the server. You may have done this step; tap Done again when it is back.';
-const UNHEARD =
-  'Not recorded: no answer from the server. What you ticked stays here; tap the button again when it is back.';
+const UNDONE = text.stepNotRecorded;
+const UNHEARD = text.tickNotRecorded;
 
 /**
  * A rig's run sheet, in step with every other browser that follows it; `wall` is what the clock on the wall is ahead of

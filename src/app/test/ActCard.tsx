@@ -7,6 +7,7 @@ import type { RefObject } from 'react';
 import type { ActNow } from '@/core/testing';
 import { LargeHeading } from './LargeHeading';
 import { about, percent } from './words';
+import { actCard as texts } from './texts';
 
 interface Props {
   act: ActNow;
@@ -25,10 +26,10 @@ interface Props {
 /** What to do now; and whether it helped. */
 export function ActCard({ act, before, shared, busy, heading, onHelped, onNoHelp, onBack }: Props) {
   return (
-    <Box component="section" aria-label="Do this">
+    <Box component="section" aria-label={texts.doThis}>
       <LargeHeading ref={heading}>{act.text}</LargeHeading>
       <Typography color="textSecondary" sx={{ mb: 2 }}>
-        {percent(act.probability)} likely to help; about {about(act.seconds)}. {act.how}{' '}
+        {texts.likelyToHelpAbout(percent(act.probability), about(act.seconds), act.how)}
         {(act.unplugs || act.feedOn) && shared} {before}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
@@ -38,7 +39,7 @@ export function ActCard({ act, before, shared, busy, heading, onHelped, onNoHelp
           onClick={() => !busy && onHelped()}
           sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
         >
-          It helped
+          {texts.itHelped}
         </Button>
         <Button
           variant="outlined"
@@ -46,12 +47,12 @@ export function ActCard({ act, before, shared, busy, heading, onHelped, onNoHelp
           onClick={() => !busy && onNoHelp()}
           sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
         >
-          It didn’t help
+          {texts.itDidntHelp}
         </Button>
       </Box>
       {onBack && (
         <Button onClick={onBack} sx={{ mt: 1, minHeight: 44 }}>
-          Ask on instead
+          {texts.askOnInstead}
         </Button>
       )}
     </Box>

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
+import { answerGrid as texts } from './texts';
 
 interface Props {
   answers: readonly { key: string; text: string; means?: string }[];
@@ -16,7 +17,7 @@ export function AnswerGrid({ answers, onAnswer, busy }: Props) {
   return (
     <Box
       role="group"
-      aria-label="Answers"
+      aria-label={texts.answers}
       sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, my: 2 }}
     >
       {answers.map(({ key, text, means }) => (

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Diagnosed } from '@/core/testing';
+import { answeredList as texts } from './texts';
 
 /** What was answered so far; each can be taken back. */
 export function AnsweredList({ seen, onUndo }: { seen: Diagnosed['seen']; onUndo: (n: number) => void }) {
@@ -11,9 +12,9 @@ export function AnsweredList({ seen, onUndo }: { seen: Diagnosed['seen']; onUndo
   return (
     <>
       <Typography variant="h3" component="h3" sx={{ mt: 2 }}>
-        Answered
+        {texts.answered}
       </Typography>
-      <Box component="ul" aria-label="Answered" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={texts.answered} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {seen.map(({ look, text }, n) => (
           <Box
             component="li"
@@ -33,8 +34,8 @@ export function AnsweredList({ seen, onUndo }: { seen: Diagnosed['seen']; onUndo
             <Typography variant="body2" sx={{ fontWeight: 650, textAlign: 'right' }}>
               {text}
             </Typography>
-            <Button onClick={() => onUndo(n)} aria-label={`Undo: ${look.ask}`} sx={{ minHeight: 44 }}>
-              Undo
+            <Button onClick={() => onUndo(n)} aria-label={texts.undoOf(look.ask)} sx={{ minHeight: 44 }}>
+              {texts.undo}
             </Button>
           </Box>
         ))}

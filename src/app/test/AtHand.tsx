@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { INSTRUMENTS } from '@/core/testing';
+import { atHand as text } from './texts';
 
 /** Eyes, ears and hands everybody has. */
 const TOOLS = INSTRUMENTS.filter(({ hand }) => hand !== 'bare');
@@ -17,7 +18,7 @@ export function AtHand({ missing, onMissing }: { missing: string[]; onMissing: (
   return (
     <Box component="details" sx={{ mt: 2 }}>
       <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600, minHeight: 44, py: 1 }}>
-        I only have … {missing.length > 0 && `(${TOOLS.length - missing.length} of ${TOOLS.length} tools)`}
+        {text.iOnlyHave(missing.length, TOOLS.length)}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2 }}>
         {TOOLS.map(({ name, label }) => (

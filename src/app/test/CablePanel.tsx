@@ -9,6 +9,7 @@ import type { SavedCableTest } from '@/store/testing';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { ask } from '@/ui/shell/ask';
 import { resultText } from './words';
+import { cablePanel as text } from './texts';
 
 interface Props {
   tests: SavedCableTest[];
@@ -37,21 +38,21 @@ export function CablePanel({ tests, onTests, onTold }: Props) {
   }, [shown]);
   const remove = async (test: SavedCableTest) => {
     const { failed } = await ask(`/api/cable-tests/${test.id}`, { method: 'DELETE' });
-    if (failed) return onTold(`Not removed: ${failed}`);
+    if (failed) return onTold(text.notRemoved(failed));
     onTests(tests.filter(({ id }) => id !== test.id));
-    onTold(`Removed: the test of ${test.label}.`);
+    onTold(text.removedTheTest(test.label));
   };
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Tested cables
+        {text.testedCables}
       </Typography>
       {tests.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None yet. Each test is kept here with what was seen, and what that rules out.
+          {text.noneYetEachTest}
         </Typography>
       )}
-      <Box component="ul" aria-label="Tested cables" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={text.testedCables} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map((test, n) => (
           <Box
             component="li"
@@ -68,15 +69,15 @@ export function CablePanel({ tests, onTests, onTold }: Props) {
                 {test.who && `, ${test.who}`}
               </Typography>
             </Box>
-            <Button onClick={() => void remove(test)} aria-label={`Remove the test of ${test.label}`}>
-              Remove
+            <Button onClick={() => void remove(test)} aria-label={text.removeTheTest(test.label)}>
+              {text.remove}
             </Button>
           </Box>
         ))}
       </Box>
       {tests.length > MOST && (
         <Typography variant="caption" color="textSecondary">
-          {tests.length - MOST} older ones are kept and not listed.
+          {text.olderOnesAreKept(tests.length - MOST)}
         </Typography>
       )}
     </Box>

@@ -33,6 +33,7 @@ import { NumbersForm } from './NumbersForm';
 import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
 import { connectorLabel, percent } from './words';
+import { cableView as text } from './texts';
 
 /** A cable that is being tested, and the instrument that every one is tested by. */
 interface CableDraft {
@@ -76,7 +77,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
   const { label, item, connector, observations, instrument } = draft;
   const cables = kit.filter(isCableItem);
   const question = useMemo(() => {
-    const cable: Part = { kind: 'cable', name: label || 'the cable', ...(item !== undefined && { item }) };
+    const cable: Part = { kind: 'cable', name: label || text.theCable, ...(item !== undefined && { item }) };
     return { ask: 'cable' as const, connector, cable, observations, experience, only };
   }, [connector, label, item, observations, experience, only]);
   const { answer, failed, busy, again } = useAnswer(worker, question, 'cable');
@@ -96,7 +97,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
     const { failed: refused } = await changeItem(own.id, (from) =>
       isOwn(from) ? { ...from, part: { ...from.part, choices: { ...from.part.choices, tested } } } : from,
     );
-    if (refused) setProblem(`the kit still says what it said before: ${refused}`);
+    if (refused) setProblem(text.theKitStillSaysWhat(refused));
   };
 
   const keep = async () => {
@@ -117,7 +118,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
   return (
     <Box sx={{ px: { xs: 2, md: 3 }, py: 2, maxWidth: 820 }}>
       <Typography variant="h2" sx={{ mb: 1.5 }}>
-        Test a cable
+        {text.testACable}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
         <Autocomplete
@@ -134,12 +135,12 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
           }}
           sx={{ flex: '1 1 260px' }}
           renderInput={(params) => (
-            <TextField {...params} inputRef={labelField} label="Label, or cable of the kit" placeholder="stage box 7" />
+            <TextField {...params} inputRef={labelField} label={text.labelOrCable} placeholder={text.stageBox7} />
           )}
         />
         <TextField
           select
-          label="Connectors"
+          label={text.connectors}
           value={connector}
           onChange={(event) => setDraft({ ...draft, connector: event.target.value as ConnectorId, observations: [] })}
           sx={{ width: 180 }}
@@ -152,13 +153,13 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
         </TextField>
         <TextField
           select
-          label="Test it by"
+          label={text.testIt}
           value={looks.some((each) => each.instrument === instrument) ? instrument : ''}
           onChange={(event) => setDraft({ ...draft, instrument: event.target.value || undefined })}
           sx={{ width: 200 }}
           slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
         >
-          <MenuItem value="">What tells most</MenuItem>
+          <MenuItem value="">{text.whatTellsMost}</MenuItem>
           {looks.map(({ instrument: name, label: called }) => (
             <MenuItem key={name} value={name}>
               {called}
@@ -169,12 +170,12 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
       <NotWorkedOut failed={failed} onAgain={again} />
       {problem && (
         <Alert severity="error" onClose={() => setProblem('')}>
-          Not kept: {problem}
+          {text.notKept(problem)}
         </Alert>
       )}
       {found && observations.length > 0 && <Result found={found} />}
       {next && !found?.bad && (
-        <Box component="section" aria-label="Question" sx={{ mt: 1 }}>
+        <Box component="section" aria-label={text.question} sx={{ mt: 1 }}>
           <Typography
             ref={heading}
             tabIndex={-1}
@@ -206,11 +207,11 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
           onClick={() => void keep()}
           sx={{ minHeight: 48 }}
         >
-          Keep it, next cable
+          {text.keepItNextCable}
         </Button>
         {observations.length > 0 && label.trim() === '' && (
           <Typography variant="caption" sx={{ ml: 1 }}>
-            Give it a label first.
+            {text.giveItALabelFirst}
           </Typography>
         )}
       </Box>
@@ -232,19 +233,20 @@ function Result({ found }: { found: CableTested }) {
     <Box role="status" sx={{ borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 1, my: 1 }}>
       <Typography sx={{ fontWeight: 650, fontSize: '1.05rem' }}>
         {bad && worst
-          ? `Bad: ${worst.what} (${percent(worst.probability)}). Set it aside.`
+          ? text.badSetItAside(worst.what, percent(worst.probability))
           : left[0] === worst && worst
-            ? `Suspect: ${worst.what} (${percent(worst.probability)}). Look once more.`
+            ? text.suspectLookOnceMore(worst.what, percent(worst.probability))
             : tested
-              ? 'No break, no short, nothing swapped'
-              : 'Nothing found wrong so far'}
+              ? text.noBreakNoShortNothing
+              : text.nothingFoundWrongSoFar}
       </Typography>
       {ruledOut.length > 0 && !bad && (
-        <Typography variant="body2">Ruled out: {ruledOut.map(short).join(', ')}.</Typography>
+        <Typography variant="body2">{text.ruledOut(ruledOut.map(short).join(', '))}</Typography>
       )}
       {notSeen.length > 0 && !bad && (
         <Typography variant="body2" color="textSecondary">
-          Not seen by this: {notSeen.map(short).join(', ')}.{next && ` ${next.label} would close most of that.`}
+          {text.notSeen(notSeen.map(short).join(', '))}
+          {next && text.wouldCloseMost(next.label)}
         </Typography>
       )}
     </Box>

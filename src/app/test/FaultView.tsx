@@ -25,7 +25,7 @@ import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
 import type { useFault } from './useFault';
 import { about, alsoFed, endsBefore, WHERE } from './words';
-import { plural } from '@/core/units';
+import { faultView as texts } from './texts';
 
 interface Props {
   rig: string;
@@ -67,7 +67,7 @@ export function FaultView(props: Props) {
     setSending(false);
     setProblem(refused ?? '');
     if (!body) return;
-    onTold(`Written in the log: ${body.text}.`);
+    onTold(texts.writtenInTheLog(body.text));
     if (helps) {
       setFault({
         ...fault,
@@ -113,10 +113,10 @@ export function FaultView(props: Props) {
   return (
     <Box sx={{ py: 2, maxWidth: 760 }}>
       <Typography color="textSecondary" role="status">
-        {fault.observations.length === 0 ? 'No sound, or a bad one, on ' : 'Fault on '}
+        {fault.observations.length === 0 ? texts.noSoundOrABad : texts.faultOn}
         <strong>{line.name}</strong>
-        {fault.observations.length > 0 && ` · ${plural(fault.observations.length, 'answer')} so far`}
-        {busy && ' · thinking …'}
+        {fault.observations.length > 0 && texts.soFar(fault.observations.length)}
+        {busy && texts.thinking}
       </Typography>
       <NotWorkedOut failed={failed} onAgain={again} />
       {situation && (
@@ -130,7 +130,7 @@ export function FaultView(props: Props) {
       )}
       {problem && (
         <Alert severity="error" sx={{ my: 1 }} onClose={() => setProblem('')}>
-          Not written down: {problem}
+          {texts.notWrittenDown(problem)}
         </Alert>
       )}
       {act && (
@@ -159,11 +159,7 @@ export function FaultView(props: Props) {
           onCannot={() => setFault({ ...fault, chosen: undefined, cannot: [...fault.cannot, keyOf(question)] })}
         />
       )}
-      {found && !act && !question && (
-        <Typography sx={{ my: 2 }}>
-          Nothing is left to ask with what you have. Do what is likeliest, or tick more tools below.
-        </Typography>
-      )}
+      {found && !act && !question && <Typography sx={{ my: 2 }}>{texts.nothingIsLeftToAsk}</Typography>}
       <AnsweredList
         seen={found?.seen ?? []}
         onUndo={(n) =>
@@ -178,7 +174,7 @@ export function FaultView(props: Props) {
       />
       {fault.cannot.length > 0 && (
         <Button onClick={() => setFault({ ...fault, cannot: [] })} sx={{ mt: 1, minHeight: 44 }}>
-          Ask again what I couldn’t do ({fault.cannot.length})
+          {texts.askAgainWhatICouldNotDo(fault.cannot.length)}
         </Button>
       )}
       <AtHand missing={missing} onMissing={onMissing} />
@@ -205,16 +201,17 @@ function Asked({ question, heading, shared, others, busy, onAnswer, onOther, onC
   const [anchor, setAnchor] = useState<HTMLElement>();
   const { ask: text, how, where, seconds, instrument, at, answers } = question;
   return (
-    <Box component="section" aria-label="Question">
+    <Box component="section" aria-label={texts.question}>
       <LargeHeading ref={heading}>{text}</LargeHeading>
       <Typography color="textSecondary">
-        {how} About {about(seconds)} {WHERE[where]}. {question.unplugs && shared}
+        {texts.about(how, about(seconds), WHERE[where])}
+        {question.unplugs && shared}
       </Typography>
       <AnswerGrid answers={answers} onAnswer={onAnswer} busy={busy} />
       <NumbersForm key={`${instrument} ${at}`} numbers={question.numbers} onNumbers={onAnswer} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button onClick={onCannot} disabled={busy} sx={{ minHeight: 44 }}>
-          I can’t do this
+          {texts.iCantDo}
         </Button>
         {others.length > 0 && (
           <Button
@@ -223,7 +220,7 @@ function Asked({ question, heading, shared, others, busy, onAnswer, onOther, onC
             aria-expanded={anchor !== undefined}
             sx={{ minHeight: 44 }}
           >
-            Look at something else
+            {texts.lookAtSomethingElse}
           </Button>
         )}
         <Menu open={anchor !== undefined} anchorEl={anchor} onClose={() => setAnchor(undefined)}>

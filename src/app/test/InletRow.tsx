@@ -8,14 +8,15 @@ import Typography from '@mui/material/Typography';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { inletFigures, LAMPS, type InletReading, type Lamps, type Means } from '@/core/testing';
 import { capital, findingText, LAMP_WORDS, numberIn } from './words';
+import { inletRow as text } from './texts';
 
 export const CELLS = ['open2', 'open3', 'loaded2', 'loaded3'] as const;
 export type Cell = (typeof CELLS)[number];
 const HEADS: Record<Cell, string> = {
-  open2: 'Open 2-1',
-  open3: 'Open 3-1',
-  loaded2: 'Load 2-1',
-  loaded3: 'Load 3-1',
+  open2: text.open21,
+  open3: text.open31,
+  loaded2: text.load21,
+  loaded3: text.load31,
 };
 const EMPTY: Record<Cell, string> = { open2: '', open3: '', loaded2: '', loaded3: '' };
 
@@ -63,7 +64,7 @@ export function InletRow({ inlet, by, row, reading, means, onSet }: Props) {
           size="small"
           value={row?.lamps ?? null}
           onChange={(_, lamps: Lamps | null) => onSet({ lamps: lamps ?? undefined })}
-          aria-label={`Lamps at ${inlet.name}`}
+          aria-label={text.lampsAt(inlet.name)}
         >
           {LAMPS.map((lamps) => (
             <ToggleButton key={lamps} value={lamps} sx={{ minHeight: 44, px: 1.25 }}>
@@ -96,7 +97,7 @@ export function InletRow({ inlet, by, row, reading, means, onSet }: Props) {
             {missingIn(row?.cells)}
           </Typography>
         )}
-        {reading && findings.length === 0 && <Typography variant="body2">as it should be</Typography>}
+        {reading && findings.length === 0 && <Typography variant="body2">{text.asItShouldBe}</Typography>}
         {findings.map(({ what, sure }) => (
           <Typography
             key={what}
@@ -118,8 +119,8 @@ export function InletRow({ inlet, by, row, reading, means, onSet }: Props) {
 function missingIn(cells: Record<Cell, string> | undefined): string {
   if (!cells || CELLS.every((cell) => cells[cell].trim() === '')) return '';
   const wrong = CELLS.find((cell) => cells[cell].trim() !== '' && numberIn(cells[cell]) === undefined);
-  if (wrong) return `${HEADS[wrong]}: a number, such as 47.9`;
+  if (wrong) return text.aNumberSuchAs47(HEADS[wrong]);
   const [open2, open3, loaded2, loaded3] = CELLS.map((cell) => cells[cell].trim() !== '');
-  if (!open2 || !open3) return 'Both open voltages come first.';
-  return loaded2 !== loaded3 ? 'Under load, both pins or neither.' : '';
+  if (!open2 || !open3) return text.bothOpenVoltagesComeFirst;
+  return loaded2 !== loaded3 ? text.underLoadBothPins : '';
 }

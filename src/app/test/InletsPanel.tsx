@@ -8,7 +8,7 @@ import { inletFigures } from '@/core/testing';
 import type { SavedInletSheet } from '@/store/testing';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { ask } from '@/ui/shell/ask';
-import { plural } from '@/core/units';
+import { inletsPanel as text } from './texts';
 
 interface Props {
   rig: string;
@@ -24,21 +24,21 @@ const badIn = ({ readings, means }: SavedInletSheet): string[] =>
 export function InletsPanel({ rig, sheets, onSheets, onTold }: Props) {
   const remove = async ({ id, name }: SavedInletSheet) => {
     const { failed } = await ask(`/api/rigs/${rig}/inlet-sheets/${id}`, { method: 'DELETE' });
-    if (failed) return onTold(`Not removed: ${failed}`);
+    if (failed) return onTold(text.notRemoved(failed));
     onSheets(sheets.filter((each) => each.id !== id));
-    onTold(`Removed: the sheet of ${name}.`);
+    onTold(text.removedTheSheet(name));
   };
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Inlet sheets
+        {text.inletSheets}
       </Typography>
       {sheets.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None yet. A sheet says what every inlet of a device gives, and which fail the standard; it can be printed.
+          {text.noneYetASheetSays}
         </Typography>
       )}
-      <Box component="ul" aria-label="Inlet sheets" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={text.inletSheets} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {sheets.map((sheet) => {
           const bad = badIn(sheet);
           return (
@@ -47,8 +47,8 @@ export function InletsPanel({ rig, sheets, onSheets, onTold }: Props) {
                 {sheet.name}
               </Typography>
               <Typography variant="body2">
-                {plural(sheet.readings.length, 'inlet')},{' '}
-                {bad.length ? `not right: ${bad.join(', ')}` : 'none fails the standard'}
+                {text.inlet(sheet.readings.length)},{' '}
+                {bad.length ? text.notRight(bad.join(', ')) : text.noneFailsTheStandard}
               </Typography>
               <Typography variant="caption" color="textSecondary">
                 <LocalTime at={sheet.at} />
@@ -60,16 +60,16 @@ export function InletsPanel({ rig, sheets, onSheets, onTold }: Props) {
                   prefetch={false}
                   href={`/test/inlets?rig=${rig}&sheet=${sheet.id}`}
                   sx={{ minHeight: 44, px: 0 }}
-                  aria-label={`Print the sheet of ${sheet.name}`}
+                  aria-label={text.printTheSheet(sheet.name)}
                 >
-                  Print
+                  {text.print}
                 </Button>
                 <Button
                   onClick={() => void remove(sheet)}
                   sx={{ minHeight: 44 }}
-                  aria-label={`Remove the sheet of ${sheet.name}`}
+                  aria-label={text.removeTheSheet(sheet.name)}
                 >
-                  Remove
+                  {text.remove}
                 </Button>
               </Box>
             </Box>

@@ -19,6 +19,7 @@ import { ask } from '@/ui/shell/ask';
 import { useDraft } from '@/ui/shell/useDraft';
 import { CELLS, InletRow, type InletTyped } from './InletRow';
 import { numberIn } from './words';
+import { inletsView as texts } from './texts';
 
 /** What was typed and tapped, by inlet. */
 interface Typed {
@@ -45,7 +46,7 @@ interface Props {
 const fedInlets = (device: Device): { id: string; name: string; feed: FeedName }[] =>
   device.inlets.flatMap((inlet) => {
     const feed = groupOf(device, inlet.id)?.feed ?? 'off';
-    return isPhantom(feed) ? [{ id: inlet.id, name: inlet.name ?? `inlet ${inlet.id}`, feed }] : [];
+    return isPhantom(feed) ? [{ id: inlet.id, name: inlet.name ?? texts.inlet(inlet.id), feed }] : [];
   });
 
 const meanOf = ([two, three]: [Measured, Measured]): number => (two.value + three.value) / 2;
@@ -74,12 +75,7 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
     }),
     [share, digits, load, tolerance],
   );
-  if (!device)
-    return (
-      <Typography sx={{ p: 2 }}>
-        No inlet of this rig has a phantom feed on. Turn one on in Rig; then its inlets are tested here in a row.
-      </Typography>
-    );
+  if (!device) return <Typography sx={{ p: 2 }}>{texts.noInletOfThisRig}</Typography>;
   const inlets = fedInlets(device);
   const others = device.inlets.length - inlets.length;
   const known = [share, digits, load, tolerance].every((text) => numberIn(text) !== undefined);
@@ -147,16 +143,14 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
         }),
       })),
     );
-    onTold(
-      `${device.name}: what ${measured.length === 1 ? 'its inlet gives' : `${measured.length} inlets give`} is on the rig now, as measured. Ctrl Z takes it back.`,
-    );
+    onTold(texts.whatIsOnTheRig(device.name, measured.length));
   };
   const meterField = (name: 'share' | 'digits' | 'load' | 'tolerance', label: string) => (
     <TextField
       label={label}
       value={typed[name]}
       error={numberIn(typed[name]) === undefined}
-      helperText={numberIn(typed[name]) === undefined ? 'A number, such as 0.5' : undefined}
+      helperText={numberIn(typed[name]) === undefined ? texts.aNumberSuchAs0 : undefined}
       onChange={(event) => setTyped({ ...typed, [name]: event.target.value.slice(0, 8) })}
       sx={{ width: 168 }}
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
@@ -165,12 +159,12 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
   return (
     <Box sx={{ px: { xs: 2, md: 3 }, pt: 2, pb: { xs: 12, md: 4 }, maxWidth: 820 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Inlets in a row
+        {texts.inletsInARow}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 1 }}>
         <TextField
           select
-          label="Device"
+          label={texts.device}
           value={device.id}
           onChange={(event) => setTyped({ ...typed, device: event.target.value })}
           sx={{ width: 220 }}
@@ -185,26 +179,25 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
           exclusive
           value={by}
           onChange={(_, to: Typed['by'] | null) => to && setTyped({ ...typed, by: to })}
-          aria-label="Read by"
+          aria-label={texts.readBy}
         >
-          <ToggleButton value="lamps">Two-lamp stick</ToggleButton>
-          <ToggleButton value="meter">Meter and load</ToggleButton>
+          <ToggleButton value="lamps">{texts.twoLampStick}</ToggleButton>
+          <ToggleButton value="meter">{texts.meterAndLoad}</ToggleButton>
         </ToggleButtonGroup>
       </Box>
       <Typography variant="body2" sx={{ mb: 1 }}>
-        Monitors down, headphones off. Feed off, wait, unplug every source on it; then feed on once and read all of
-        them. Feed off and wait again before anything is plugged back.{' '}
-        {by === 'lamps' && 'Lamps say which pins have a feed, not how strong it is: a load shows that.'}
+        {texts.monitorsDownHeadphonesOffFeed}
+        {by === 'lamps' && texts.lampsSayWhichPins}
       </Typography>
       {by === 'meter' && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 1.5 }}>
-          {meterField('share', 'Meter, % of reading')}
-          {meterField('digits', 'Last digits, V')}
-          {meterField('load', 'Load, Ω')}
-          {meterField('tolerance', 'Load within, %')}
+          {meterField('share', texts.meterOfReading)}
+          {meterField('digits', texts.lastDigitsV)}
+          {meterField('load', texts.load)}
+          {meterField('tolerance', texts.loadWithin)}
         </Box>
       )}
-      <Box ref={table} role="list" aria-label={`Inlets of ${device.name}`} onKeyDown={onEnter}>
+      <Box ref={table} role="list" aria-label={texts.inletsOf(device.name)} onKeyDown={onEnter}>
         {inlets.map((inlet) => (
           <InletRow
             key={inlet.id}
@@ -219,7 +212,7 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
       </Box>
       {problem && (
         <Alert severity="error" sx={{ mt: 1 }} onClose={() => setProblem('')}>
-          Not kept: {problem}
+          {texts.notKept(problem)}
         </Alert>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 2, alignItems: 'center' }}>
@@ -229,16 +222,15 @@ export function InletsView({ rig, document, who, onKept, onChange, onTold }: Pro
           onClick={() => void keep()}
           sx={{ minHeight: 48 }}
         >
-          Keep this sheet
+          {texts.keepThisSheet}
         </Button>
         {measured.length > 0 && known && (
           <Button variant="outlined" onClick={use} sx={{ minHeight: 48 }}>
-            Use them on the rig, as measured
+            {texts.useThemOnTheRig}
           </Button>
         )}
         <Typography variant="body2" color="textSecondary" role="status">
-          {readings.length} of {inlets.length} read
-          {others > 0 && `. ${others} without a phantom feed on ${others === 1 ? 'is' : 'are'} not listed`}
+          {texts.ofRead(readings.length, inlets.length, others)}
         </Typography>
       </Box>
     </Box>

@@ -6,6 +6,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { ActNow, Diagnosed, Question } from '@/core/testing';
 import { about, bitsOf, capital, percent } from './words';
+import { leftPanel as texts } from './texts';
 
 /** Of what it can still be so many are listed, and so many of what a question cannot see. */
 const [MOST, MOST_UNSEEN, MOST_ACTS] = [8, 4, 3];
@@ -22,9 +23,7 @@ interface Props {
 /** What it can still be, what acting now would bring, and what the question cannot see. */
 export function LeftPanel({ found, question, idle, onAct }: Props) {
   if (!found)
-    return (
-      <Typography sx={{ p: 2 }}>{idle ? 'Nothing is being looked for.' : 'Working out what it can be …'}</Typography>
-    );
+    return <Typography sx={{ p: 2 }}>{idle ? texts.nothingIsBeingLooked : texts.workingOutWhatItCan}</Typography>;
   const { alike, acts, next: best, others, open, contradictions, unexplained, seen } = found;
   const shown = alike.slice(0, MOST);
   const rest = alike.slice(MOST).reduce((sum, { probability }) => sum + probability, 0);
@@ -35,19 +34,19 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        What it can still be
+        {texts.whatItCanStillBe}
       </Typography>
       {contradictions.map((n) => (
         <Alert key={n} severity="warning" sx={{ mb: 1 }}>
-          “{seen[n].text}” doesn’t fit what else was seen. Look at that once more.
+          {texts.doesntFitWhatElse(seen[n].text)}
         </Alert>
       ))}
       {unexplained && (
         <Alert severity="info" sx={{ mb: 1 }}>
-          No single fault explains all this. Two things may be wrong, or a reading is.
+          {texts.noSingleFaultExplains}
         </Alert>
       )}
-      <Box component="ul" aria-label="What it can still be" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={texts.whatItCanStillBe} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {shown.map(({ what, probability }) => (
           <Box
             component="li"
@@ -74,13 +73,13 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
       </Box>
       {rest > 0.005 && (
         <Typography variant="caption" color="textSecondary">
-          {alike.length - MOST} more, {percent(rest)} together
+          {texts.moreTogether(alike.length - MOST, percent(rest))}
         </Typography>
       )}
       {begun && acts.length > 0 && next && (
         <>
           <Typography variant="h3" component="h3" sx={{ mt: 2, mb: 0.5 }}>
-            Act now instead
+            {texts.actNowInstead}
           </Typography>
           {acts.slice(0, MOST_ACTS).map((act) => (
             <Box
@@ -90,16 +89,16 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
               <Box sx={{ minWidth: 0, flex: 1 }}>
                 <Typography variant="body2">{act.text}</Typography>
                 <Typography variant="caption" color="textSecondary">
-                  {percent(act.probability)} likely to help, about {about(act.seconds)}
+                  {texts.likelyToHelpAbout(percent(act.probability), about(act.seconds))}
                 </Typography>
               </Box>
               <Button
                 variant="outlined"
                 onClick={() => onAct(act)}
-                aria-label={`Do this: ${act.text}`}
+                aria-label={texts.doThisOf(act.text)}
                 sx={{ minHeight: { xs: 44, md: 40 } }}
               >
-                Do this
+                {texts.doThis}
               </Button>
             </Box>
           ))}
@@ -108,20 +107,30 @@ export function LeftPanel({ found, question, idle, onAct }: Props) {
       {begun && unseen.length > 0 && (
         <>
           <Typography variant="h3" component="h3" sx={{ mt: 2, mb: 0.5 }}>
-            This question won’t show
+            {texts.thisQuestionWontShow}
           </Typography>
           <Typography variant="body2" color="textSecondary">
             {unseen.slice(0, MOST_UNSEEN).map(capital).join(' · ')}
-            {unseen.length > MOST_UNSEEN && ` · ${unseen.length - MOST_UNSEEN} more`}
+            {unseen.length > MOST_UNSEEN && texts.more(unseen.length - MOST_UNSEEN)}
           </Typography>
         </>
       )}
       {begun && next && (
         <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
-          {next === best ? 'Why this one: it' : 'This one'} settles {bitsOf(next.bits)} of {bitsOf(open)} bits in about{' '}
-          {about(next.seconds)}, walking and waits included.
+          {next === best ? texts.whyThisOne : texts.thisOne}
+          {texts.settles}
+          {bitsOf(next.bits)}
+          {texts.ofWord}
+          {bitsOf(open)}
+          {texts.bitsInAbout} {about(next.seconds)}
+          {texts.walkingAndWaitsIncluded}
           {second &&
-            ` ${next === best ? 'Next best' : 'Best for its time'}: ${second.label.toLowerCase()}, ${bitsOf(second.bits)} bits in ${about(second.seconds)}.`}
+            texts.bitsIn(
+              next === best ? texts.nextBest : texts.bestForItsTime,
+              second.label.toLowerCase(),
+              bitsOf(second.bits),
+              about(second.seconds),
+            )}
         </Typography>
       )}
     </Box>

@@ -8,6 +8,7 @@ import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import { lengthRows, sparesFor, type Repair } from '@/core/testing';
 import { sortOf } from './words';
+import { lengthTable as texts } from './texts';
 
 interface Props {
   kit: KitItem[];
@@ -28,20 +29,20 @@ export function LengthTable({ kit, document, repairs }: Props) {
       label={label}
       value={value}
       error={daysIn(value) === undefined}
-      helperText={daysIn(value) === undefined ? 'Whole days, 1 or more' : undefined}
+      helperText={daysIn(value) === undefined ? texts.wholeDays1OrMore : undefined}
       onChange={(event) => set(event.target.value.slice(0, 5))}
       sx={{ width: 230 }}
       slotProps={{ htmlInput: { inputMode: 'numeric' } }}
     />
   );
   return (
-    <Box component="section" aria-label="Lengths">
+    <Box component="section" aria-label={texts.lengths}>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Lengths, and spares to take
+        {texts.lengthsAndSparesToTake}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1 }}>
-        {field('Failures counted over, days', over, setOver)}
-        {field('Job, days', job, setJob)}
+        {field(texts.failuresCountedOverDays, over, setOver)}
+        {field(texts.jobDays, job, setJob)}
       </Box>
       <Box
         component="table"
@@ -56,11 +57,11 @@ export function LengthTable({ kit, document, repairs }: Props) {
       >
         <thead>
           <tr>
-            <th scope="col">Cable</th>
-            <th scope="col">You have</th>
-            <th scope="col">This rig</th>
-            <th scope="col">Failed</th>
-            <th scope="col">Spares</th>
+            <th scope="col">{texts.cable}</th>
+            <th scope="col">{texts.youHave}</th>
+            <th scope="col">{texts.thisRig}</th>
+            <th scope="col">{texts.failed}</th>
+            <th scope="col">{texts.spares}</th>
           </tr>
         </thead>
         <tbody>
@@ -76,8 +77,7 @@ export function LengthTable({ kit, document, repairs }: Props) {
                       component="span"
                       sx={(theme) => ({ color: theme.vars!.palette.verdict.Watch, fontWeight: 650 })}
                     >
-                      {' '}
-                      · {short} short
+                      {texts.short(short)}
                     </Box>
                   )}
                 </td>
@@ -91,7 +91,7 @@ export function LengthTable({ kit, document, repairs }: Props) {
         </tbody>
       </Box>
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.5 }}>
-        Spares last the job with 95 % certainty if cables go on failing as often as counted, with as many in use.
+        {texts.sparesLastTheJob}
       </Typography>
     </Box>
   );

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import type { RigLine } from '@/core/rig';
+import { lineColumn as text } from './texts';
 
 interface Props {
   lines: readonly RigLine[];
@@ -27,10 +28,10 @@ export function LineColumn({ lines, chosen, onChoose }: Props) {
         <TextField
           select
           fullWidth
-          label="Line"
+          label={text.line}
           value={chosen}
           onChange={(event) => onChoose(event.target.value)}
-          slotProps={{ htmlInput: { 'aria-label': 'Line' } }}
+          slotProps={{ htmlInput: { 'aria-label': text.line } }}
         >
           {lines.map(({ id, name }) => (
             <MenuItem key={id} value={id} sx={{ minHeight: 44 }}>
@@ -43,7 +44,7 @@ export function LineColumn({ lines, chosen, onChoose }: Props) {
   return (
     <Box
       component="nav"
-      aria-label="Lines"
+      aria-label={text.lines}
       sx={{ borderRight: 1, borderColor: 'divider', overflowY: 'auto', minHeight: 0, py: 0.5 }}
     >
       {lines.map(({ id, name }) => (

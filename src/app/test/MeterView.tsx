@@ -13,6 +13,7 @@ import { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Meas
 import { quantity } from '@/core/units/format';
 import { useDraft } from '@/ui/shell/useDraft';
 import { numberIn as numberOf } from './words';
+import { meterView as text } from './texts';
 
 interface Readings {
   open: string;
@@ -30,9 +31,9 @@ const within = ({ value, plusMinus }: Measured, unit: string): string =>
   `${quantity(value, unit)} ± ${quantity(plusMinus, unit)}`;
 
 const ANSWERS = {
-  yes: 'more than the standard allows',
-  no: 'within the standard',
-  'cannot say': 'too close for this meter to say',
+  yes: text.moreThanTheStandardAllows,
+  no: text.withinTheStandard,
+  'cannot say': text.tooCloseForThisMeter,
 };
 
 interface Props {
@@ -51,9 +52,7 @@ export function MeterView({ rig, document, onChange, onTold }: Props) {
       label={label}
       value={typed[name]}
       error={typed[name].trim() !== '' && numberOf(typed[name]) === undefined}
-      helperText={
-        typed[name].trim() !== '' && numberOf(typed[name]) === undefined ? 'A number, such as 47.9' : undefined
-      }
+      helperText={typed[name].trim() !== '' && numberOf(typed[name]) === undefined ? text.aNumberSuchAs47 : undefined}
       onChange={(event) => setTyped({ ...typed, [name]: event.target.value.slice(0, 12) })}
       sx={{ width }}
       slotProps={{ htmlInput: { inputMode: 'decimal' } }}
@@ -86,40 +85,43 @@ export function MeterView({ rig, document, onChange, onTold }: Props) {
       ]),
     );
     setKept(line.id);
-    onTold(`${line.name}: its current is ${milliamps} mA from now on, measured. Ctrl Z takes it back.`);
+    onTold(text.itsCurrentIsMa(line.name, milliamps));
   };
   return (
     <Box sx={{ px: { xs: 2, md: 3 }, py: 2, maxWidth: 760 }}>
-      <Typography variant="h2">Your meter</Typography>
+      <Typography variant="h2">{text.yourMeter}</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        From its manual: a share of the reading, and the last digits in volts. One meter, one range for all readings.
+        {text.fromItsManualAShare}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        {field('share', 'Accuracy, % of reading')}
-        {field('digits', 'Last digits, V')}
+        {field('share', text.accuracyOfReading)}
+        {field('digits', text.lastDigitsV)}
       </Box>
       <Typography variant="h2" sx={{ mt: 2.5 }}>
-        What a microphone draws
+        {text.whatAMicrophoneDraws}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        48 V, 6.8 kΩ. Open: the inlet with nothing plugged, feed on. Then with the microphone running, at its pins.
+        {text.howTheCurrentIsRead}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        {field('open', 'Open, pin 2 to 1, V')}
-        {field('two', 'Running, pin 2 to 1, V')}
-        {field('three', 'Running, pin 3 to 1, V')}
+        {field('open', text.openPin2To1)}
+        {field('two', text.runningPin2To1)}
+        {field('three', text.runningPin3To1)}
       </Box>
       <Typography role="status" sx={{ mt: 1, fontWeight: 650 }}>
         {drawn &&
-          `${within(drawn.total, 'A')} (pin 2: ${quantity(drawn.legs[0].value, 'A')}, pin 3: ${quantity(drawn.legs[1].value, 'A')})`}
-        {between &&
-          `Anything from ${quantity(between[0], 'A')} to ${quantity(between[1], 'A')}: read the open voltage too, 48 V may be 44 to 52 V.`}
+          text.pin2Pin3(
+            within(drawn.total, 'A'),
+            quantity(drawn.legs[0].value, 'A'),
+            quantity(drawn.legs[1].value, 'A'),
+          )}
+        {between && text.anythingFromToRead(quantity(between[0], 'A'), quantity(between[1], 'A'))}
       </Typography>
       {drawn && drawn.total.value > 0 && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mt: 1, alignItems: 'center' }}>
           <TextField
             select
-            label="It is the microphone of"
+            label={text.itIsTheMicrophone}
             value={typed.line}
             onChange={(event) => setTyped({ ...typed, line: event.target.value })}
             sx={{ width: 280 }}
@@ -136,20 +138,19 @@ export function MeterView({ rig, document, onChange, onTold }: Props) {
             onClick={keep}
             sx={{ minHeight: { xs: 44, md: 40 } }}
           >
-            Use it on the rig, as measured
+            {text.useItOnTheRig}
           </Button>
         </Box>
       )}
       <Typography variant="h2" sx={{ mt: 2.5 }}>
-        How well an inlet’s feed resistors match
+        {text.howWellAnInletsFeed}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Two loads of 6.8 kΩ, 0.1 %, from 2 to 1 and from 3 to 1, and the volts from 2 to 3. Then exchange the loads. The
-        open voltage stands above.
+        {text.twoLoadsOf68}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5 }}>
-        {field('first', 'Pin 2 to 3, mV')}
-        {field('second', 'Loads exchanged, mV')}
+        {field('first', text.pin2To3Mv)}
+        {field('second', text.loadsExchangedMv)}
       </Box>
       <Typography role="status" sx={{ mt: 1, fontWeight: 650 }}>
         {mismatch &&

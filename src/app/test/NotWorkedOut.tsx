@@ -2,6 +2,7 @@
 
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
+import { notWorkedOut as text } from './texts';
 
 /** That the worker had no answer, and what to do. */
 export function NotWorkedOut({ failed, onAgain }: { failed?: string; onAgain: () => void }) {
@@ -12,11 +13,11 @@ export function NotWorkedOut({ failed, onAgain }: { failed?: string; onAgain: ()
       sx={{ my: 1 }}
       action={
         <Button color="inherit" onClick={onAgain}>
-          Try again
+          {text.tryAgain}
         </Button>
       }
     >
-      This could not be worked out: {failed} Undo the last answer, or try again.
+      {text.thisCouldNotBeWorked(failed)}
     </Alert>
   );
 }

@@ -6,6 +6,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Question } from '@/core/testing';
+import { numbersForm as text } from './texts';
 
 interface Props {
   /** What is read, and in what; nothing where no numbers are shown. */
@@ -28,7 +29,7 @@ export function NumbersForm({ numbers: read, onNumbers }: Props) {
   return (
     <Box
       component="form"
-      aria-label="Type the readings"
+      aria-label={text.typeTheReadings}
       onSubmit={(event) => {
         event.preventDefault();
         send();
@@ -36,7 +37,7 @@ export function NumbersForm({ numbers: read, onNumbers }: Props) {
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'flex-start', mb: 1 }}
     >
       <Typography variant="body2" sx={{ width: '100%' }}>
-        Or type what it reads
+        {text.orTypeWhatItReads}
       </Typography>
       {labels.map((label) => (
         <TextField
@@ -44,14 +45,14 @@ export function NumbersForm({ numbers: read, onNumbers }: Props) {
           label={`${nameOf(label)}, ${unit}`}
           value={typed[label] ?? ''}
           error={wrong === label}
-          helperText={wrong === label ? 'A number, such as 47.9' : undefined}
+          helperText={wrong === label ? text.aNumberSuchAs47 : undefined}
           onChange={(event) => setTyped({ ...typed, [label]: event.target.value.slice(0, 12) })}
           sx={{ width: 128 }}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />
       ))}
       <Button type="submit" variant="outlined" sx={{ minHeight: { xs: 44, md: 40 } }}>
-        Take these
+        {text.takeThese}
       </Button>
     </Box>
   );
@@ -59,4 +60,4 @@ export function NumbersForm({ numbers: read, onNumbers }: Props) {
 
 /** A reading as people call it: `Pin 2`, `Pins 2-1`, `T-S`. */
 const nameOf = (label: string): string =>
-  /^\d/.test(label) ? `${label.includes('-') ? 'Pins' : 'Pin'} ${label}` : label;
+  /^\d/.test(label) ? `${label.includes('-') ? text.pins : text.pin} ${label}` : label;

@@ -13,6 +13,7 @@ import { useState } from 'react';
 import { COMMONEST, PRIORS, RAREST, type Experience, type OwnPriors, type Repair } from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
 import { capital, CLASSES, SORTS } from './words';
+import { priorsButton as texts } from './texts';
 
 interface Props {
   experience: Experience;
@@ -65,28 +66,26 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
       if (text.trim() !== '' && numberOf(text) !== stated) own[of] = { ...own[of], [type]: numberOf(text) };
     }
     const { body, failed: refused } = await ask<OwnPriors>('/api/priors', { method: 'PUT', json: own });
-    if (!body) return setFailed(refused ?? 'no answer');
+    if (!body) return setFailed(refused ?? texts.noAnswer);
     onPriors(body);
     setTyped(undefined);
-    onTold('Kept. It counts from now on, on every rig.');
+    onTold(texts.keptItCountsFromNow);
   };
   const learned = (row: Row) => repairs.filter((each) => each.class === row.class && each.type === row.type).length;
   return (
     <>
       <Button onClick={open} sx={{ minHeight: 44, px: 0 }}>
-        How likely each fault is …
+        {texts.openHowLikely}
       </Button>
       <Dialog open={typed !== undefined} onClose={() => setTyped(undefined)} fullWidth maxWidth="sm">
-        <DialogTitle>How likely each fault is</DialogTitle>
+        <DialogTitle>{texts.howLikelyEachFault}</DialogTitle>
         <DialogContent>
           <Typography variant="body2" sx={{ mb: 1 }}>
-            How often each goes wrong against the others, before anybody looks. The order is common practice: cables
-            before all else, breaks before shorts, forgotten switches next. The numbers are assumed. Say otherwise where
-            you know better; what helped on your own jobs is added by itself.
+            {texts.howOftenEachGoesWrong}
           </Typography>
           {failed && (
             <Alert severity="error" sx={{ mb: 1 }}>
-              Not kept: {failed}
+              {texts.notKept(failed)}
             </Alert>
           )}
           {(Object.keys(PRIORS) as Repair['class'][]).map((of) => (
@@ -119,7 +118,7 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
                     }}
                   />
                   <Typography variant="caption" color="textSecondary">
-                    {learned(row) > 0 && `+ ${learned(row)} repaired`}
+                    {learned(row) > 0 && texts.repaired(learned(row))}
                   </Typography>
                 </Box>
               ))}
@@ -128,17 +127,17 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
         </DialogContent>
         <DialogActions>
           <Button onClick={() => setTyped({})} color="inherit" sx={{ mr: 'auto' }}>
-            All as in the table
+            {texts.allAsInTheTable}
           </Button>
           <Button onClick={() => setTyped(undefined)} color="inherit">
-            Cancel
+            {texts.cancel}
           </Button>
           <Button
             variant="contained"
             disabled={Object.values(typed ?? {}).some((text) => isWrong(text))}
             onClick={() => void save()}
           >
-            Keep
+            {texts.keep}
           </Button>
         </DialogActions>
       </Dialog>

@@ -13,6 +13,7 @@ import type { Failure } from '@/store/testing';
 import { LocalTime } from '@/ui/shell/LocalTime';
 import { changeItem } from './changeItem';
 import { capital, dateOf, failedText, resultText, sortOf, stateText } from './words';
+import { registerPanel as text } from './texts';
 
 interface Props {
   rig: string;
@@ -28,16 +29,16 @@ interface Props {
 
 /** How often a cable may be tested again, in days. */
 const INTERVALS: readonly (readonly [days: number, words: string])[] = [
-  [30, 'every month'],
-  [91, 'every three months'],
-  [182, 'every half year'],
-  [365, 'every year'],
+  [30, text.everyMonth],
+  [91, text.everyThreeMonths],
+  [182, text.everyHalfYear],
+  [365, text.everyYear],
 ];
 
 /** One cable of the register: what is known of it, when it is due, all its tests; retired, or back in use. */
 export function RegisterPanel({ rig, row, failures: failed, today, onKit, onTest, onTold }: Props) {
   const [sending, setSending] = useState(false);
-  if (!row) return <Typography sx={{ p: 2 }}>Choose a cable to see its tests and failures.</Typography>;
+  if (!row) return <Typography sx={{ p: 2 }}>{text.chooseACableToSee}</Typography>;
   const { item, tests, due, failures } = row;
   const register = item.register ?? {};
   const set = async (change: Partial<Register>, told: string) => {
@@ -49,7 +50,7 @@ export function RegisterPanel({ rig, row, failures: failed, today, onKit, onTest
       return { ...from, ...(Object.keys(next).length && { register: next }) } as KitItem;
     });
     setSending(false);
-    if (!saved) return onTold(`Not kept: ${failed}`);
+    if (!saved) return onTold(text.notKept(failed));
     onKit((all) => all.map((each) => (each.id === saved.id ? saved : each)));
     onTold(told);
   };
@@ -61,32 +62,30 @@ export function RegisterPanel({ rig, row, failures: failed, today, onKit, onTest
       <Typography variant="h2">{item.name}</Typography>
       <Typography sx={{ mb: 1.5 }}>
         {capital(stateText(row))}
-        {due !== undefined && row.state !== 'due' && row.state !== 'retired' && `; next test ${dateOf(due)}`}
+        {due !== undefined && row.state !== 'due' && row.state !== 'retired' && text.nextTest(dateOf(due))}
         {failures.count > 0 && `. ${failedText(failures)}`}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 2 }}>
         <Button variant="contained" onClick={() => onTest(item)} sx={{ minHeight: 44 }}>
-          Test it
+          {text.testIt}
         </Button>
         {register.retired === undefined ? (
           <Button
             variant="outlined"
             disabled={sending}
-            onClick={() =>
-              void set({ retired: today }, `${item.name} is retired: nothing is planned with it any more.`)
-            }
+            onClick={() => void set({ retired: today }, text.isRetiredNothingIsPlanned(item.name))}
             sx={{ minHeight: 44 }}
           >
-            Retire it
+            {text.retireIt}
           </Button>
         ) : (
           <Button
             variant="outlined"
             disabled={sending}
-            onClick={() => void set({ retired: undefined }, `${item.name} is in use again.`)}
+            onClick={() => void set({ retired: undefined }, text.isInUseAgain(item.name))}
             sx={{ minHeight: 44 }}
           >
-            Back in use
+            {text.backInUse}
           </Button>
         )}
         <Button
@@ -95,44 +94,44 @@ export function RegisterPanel({ rig, row, failures: failed, today, onKit, onTest
           href={`/test/labels?${new URLSearchParams({ rig, items: item.id })}`}
           sx={{ minHeight: 44 }}
         >
-          Its label
+          {text.itsLabel}
         </Button>
       </Box>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: '1fr 1fr', mb: 2 }}>
         <TextField
           key={`${item.id} ${register.bought}`}
           type="date"
-          label="Bought"
+          label={text.bought}
           defaultValue={register.bought ?? ''}
           onBlur={({ target: { value } }) => {
-            if (value !== (register.bought ?? '')) void set({ bought: value || undefined }, 'Kept.');
+            if (value !== (register.bought ?? '')) void set({ bought: value || undefined }, text.kept);
           }}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
         />
         <TextField
           select
-          label="Test it"
+          label={text.testIt}
           value={String(register.testEvery ?? '')}
           onChange={({ target: { value } }) =>
-            void set({ testEvery: value === '' ? undefined : Number(value) }, 'Kept.')
+            void set({ testEvery: value === '' ? undefined : Number(value) }, text.kept)
           }
           slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
         >
-          <MenuItem value="">when it seems right</MenuItem>
+          <MenuItem value="">{text.whenItSeemsRight}</MenuItem>
           {INTERVALS.map(([days, words]) => (
             <MenuItem key={days} value={String(days)}>
               {words}
             </MenuItem>
           ))}
           {register.testEvery !== undefined && !INTERVALS.some(([days]) => days === register.testEvery) && (
-            <MenuItem value={String(register.testEvery)}>every {register.testEvery} days</MenuItem>
+            <MenuItem value={String(register.testEvery)}>{text.everyDays(register.testEvery)}</MenuItem>
           )}
         </TextField>
       </Box>
       {failed.length > 0 && (
         <Box sx={{ mb: 2 }}>
-          <Typography variant="h3">Its failures</Typography>
-          <Box component="ul" aria-label="Its failures" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+          <Typography variant="h3">{text.itsFailures}</Typography>
+          <Box component="ul" aria-label={text.itsFailures} sx={{ listStyle: 'none', m: 0, p: 0 }}>
             {failed.map(({ at, what }) => (
               <Box component="li" key={at} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
                 <Typography variant="body2">{capital(what)}</Typography>
@@ -144,13 +143,13 @@ export function RegisterPanel({ rig, row, failures: failed, today, onKit, onTest
           </Box>
         </Box>
       )}
-      <Typography variant="h3">Its tests</Typography>
+      <Typography variant="h3">{text.itsTests}</Typography>
       {tests.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None yet.
+          {text.noneYet}
         </Typography>
       )}
-      <Box component="ul" aria-label="Its tests" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={text.itsTests} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {tests.map(({ at, state }) => (
           <Box component="li" key={at} sx={{ borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
             <Typography variant="body2">{capital(resultText(state))}</Typography>

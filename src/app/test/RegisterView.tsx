@@ -16,6 +16,7 @@ import { isCableItem, type RegisterRow } from '@/core/testing';
 import { LengthTable } from './LengthTable';
 import { labelOne } from './changeItem';
 import { dateOf, REGISTER_WORDS, sortOf, stateText } from './words';
+import { registerView as text } from './texts';
 
 interface Props {
   rows: RegisterRow[];
@@ -40,14 +41,14 @@ export function RegisterView({ rows, kit, document, repairs, rig, chosen, onChoo
   return (
     <Box sx={{ px: { xs: 2, md: 3 }, py: 2, maxWidth: 820 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        Register of cables
+        {text.registerOfCables}
       </Typography>
       <Typography role="status" sx={{ mb: 1.5 }}>
         {rows.length === 0
-          ? 'No cable has a label of its own yet. Put one on the first below: its tests and failures are kept from then on.'
-          : `${rows.length} with a label${counts.length ? `: ${counts.join(', ')}.` : ', nothing due.'}`}
+          ? text.noCableHasALabel
+          : text.withALabel(rows.length, counts.length ? `: ${counts.join(', ')}.` : text.nothingDue)}
       </Typography>
-      <Box component="ul" aria-label="Register of cables" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" aria-label={text.registerOfCables} sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {rows.map((row) => (
           <Box component="li" key={row.item.id} sx={{ borderBottom: 1, borderColor: 'divider' }}>
             <ButtonBase
@@ -74,9 +75,8 @@ export function RegisterView({ rows, kit, document, repairs, rig, chosen, onChoo
                 sx={{ gridRow: { xs: 2, sm: 1 }, gridColumn: { xs: '1 / -1', sm: 2 } }}
               >
                 {sortOf(row)}
-                {row.tests[0] ? `, tested ${dateOf(row.tests[0].at)}` : ''}
-                {row.failures.count > 0 &&
-                  `, failed ${row.failures.count === 1 ? 'once' : `${row.failures.count} times`}`}
+                {row.tests[0] ? text.tested(dateOf(row.tests[0].at)) : ''}
+                {row.failures.count > 0 && text.failed(row.failures.count)}
               </Typography>
               <Typography
                 variant="body2"
@@ -106,14 +106,14 @@ export function RegisterView({ rows, kit, document, repairs, rig, chosen, onChoo
             variant="outlined"
             sx={{ minHeight: 44 }}
           >
-            Print labels
+            {text.printLabels}
           </Button>
         )}
         <Button component="a" href="/api/kit?format=csv" download="cables.csv" sx={{ minHeight: 44 }}>
-          Save as CSV
+          {text.saveAsCsv}
         </Button>
         <Button component={NextLink} prefetch={false} href={`/kit?rig=${rig}`} sx={{ minHeight: 44 }}>
-          Import a CSV in Kit
+          {text.importACsvInKit}
         </Button>
       </Box>
       <LabelForm kit={kit} onKit={onKit} onTold={onTold} />
@@ -135,7 +135,7 @@ function LabelForm({ kit, onKit, onTold }: Pick<Props, 'kit' | 'onKit' | 'onTold
   const submit = async (event: FormEvent) => {
     event.preventDefault();
     if (name === '' || sending) return;
-    if (kit.some((item) => item.name === name)) return setProblem(`“${name}” is taken. Choose another label.`);
+    if (kit.some((item) => item.name === name)) return setProblem(text.isTakenChooseAnotherLabel(name));
     setSending(true);
     const { note: _note, ...rest } = from;
     const { items, failed } = await labelOne(from, { ...rest, id: freeId(kit, name), name, count: 1 } as KitItem);
@@ -145,17 +145,17 @@ function LabelForm({ kit, onKit, onTold }: Pick<Props, 'kit' | 'onKit' | 'onTold
     const [made, left] = items;
     onKit((all) => [...all.map((item) => (item.id === left.id ? left : item)), made]);
     setLabel('');
-    onTold(`${made.name} has a label of its own; ${left.count} of ${left.name} are left.`);
+    onTold(text.hasALabel(made.name, left.count, left.name));
   };
   return (
-    <Box component="form" aria-label="Label a cable" onSubmit={(event) => void submit(event)} sx={{ mb: 3 }}>
+    <Box component="form" aria-label={text.labelACable} onSubmit={(event) => void submit(event)} sx={{ mb: 3 }}>
       <Typography variant="h3" sx={{ mb: 1 }}>
-        Label a cable
+        {text.labelACable}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <TextField
           select
-          label="One of"
+          label={text.oneOf}
           value={from.id}
           onChange={(event) => setOf(event.target.value)}
           sx={{ width: 220 }}
@@ -167,7 +167,7 @@ function LabelForm({ kit, onKit, onTold }: Pick<Props, 'kit' | 'onKit' | 'onTold
           ))}
         </TextField>
         <TextField
-          label="On its label"
+          label={text.onItsLabel}
           placeholder="A 17"
           value={label}
           onChange={(event) => setLabel(event.target.value.slice(0, 80))}
@@ -179,7 +179,7 @@ function LabelForm({ kit, onKit, onTold }: Pick<Props, 'kit' | 'onKit' | 'onTold
           disabled={name === '' || sending}
           sx={{ minHeight: { xs: 44, md: 40 } }}
         >
-          Take it into the register
+          {text.takeItIntoTheRegister}
         </Button>
       </Box>
       {problem && (

@@ -4,6 +4,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import NextLink from 'next/link';
 import type { Situation } from '@/core/testing';
+import { situationAlerts as text } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -26,13 +27,11 @@ export function SituationAlerts({ rig, line, situation, pulled, onPulled }: Prop
           sx={{ my: 1 }}
           action={
             <Button color="inherit" onClick={() => onPulled(!pulled)} sx={{ minHeight: 44, whiteSpace: 'nowrap' }}>
-              {pulled ? 'They are in again' : 'They are pulled'}
+              {pulled ? text.theyAreInAgain : text.theyArePulled}
             </Button>
           }
         >
-          {pulled
-            ? `Pulled: ${harmed.join(' · ')}. Keep them out while the feed is on.`
-            : `The feed on this switch harms ${harmed.join(' · ')}. Turn it off first. Nothing that needs it on is asked until they are pulled.`}
+          {pulled ? text.pulledKeepThemOutWhile(harmed.join(' · ')) : text.theFeedOnThisSwitch(harmed.join(' · '))}
         </Alert>
       )}
       {asWired && (
@@ -47,11 +46,11 @@ export function SituationAlerts({ rig, line, situation, pulled, onPulled }: Prop
               href={`/rig?rig=${encodeURIComponent(rig)}&line=${encodeURIComponent(line)}`}
               sx={{ minHeight: 44, whiteSpace: 'nowrap' }}
             >
-              See why
+              {text.seeWhy}
             </Button>
           }
         >
-          {asWired.verdict} as it is wired, with good cables: {asWired.what}. Mend that first.
+          {text.asItIsWired(asWired.verdict, asWired.what)}
         </Alert>
       )}
     </>

@@ -14,6 +14,7 @@ import { changeItem } from './changeItem';
 import { LargeHeading } from './LargeHeading';
 import type { Fault } from './useFault';
 import { capital, today } from './words';
+import { solvedCard as text } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -39,80 +40,74 @@ export function SolvedCard({ rig, document, line, solved, onChange, onTold, onAg
   const marked = Boolean(part?.faults?.length);
   const mend = () => {
     onChange((from) => applyToRig(from, owner!.line, [{ do: 'mend', at: owner!.link }]));
-    onTold('The rig has a good cable there now. Ctrl Z takes it back.');
+    onTold(text.theRigHasAGood);
   };
   const takeBack = async () => {
     const { failed } = await ask(`/api/rigs/${rig}/repairs/${solved.repair}`, { method: 'DELETE' });
-    if (failed) return onTold(`Not taken back: ${failed}`);
-    onTold('Taken back; it counts no more. What you answered is still there.');
+    if (failed) return onTold(text.notTakenBack(failed));
+    onTold(text.takenBackItCounts);
     onTakenBack();
   };
   const sayEnd = async (end: 'source' | 'inlet') => {
     const { failed } = await ask(`/api/rigs/${rig}/repairs/${solved.repair}`, { method: 'PUT', json: { end } });
-    if (failed) return onTold(`Not kept: ${failed}`);
-    onTold('Kept. Next time it’s the end to look at first.');
+    if (failed) return onTold(text.notKept(failed));
+    onTold(text.keptNextTimeIts);
     onEnd(end);
   };
   const setOneAside = async (item: string) => {
     const { item: saved, failed } = await changeItem(item, (from) => ({
       ...from,
-      note: `${from.note ? `${from.note} · ` : ''}1 set aside: ${solved.what}`.slice(0, 500),
+      note: text.noteOfOneSetAside(from.note, solved.what).slice(0, 500),
       // One of its own is retired, with its history; of several there is one fewer.
       ...(isOwn(from) ? { register: { ...from.register, retired: today() } } : { count: Math.max(0, from.count - 1) }),
     }));
-    if (!saved) return onTold(`Not set aside: ${failed}`);
+    if (!saved) return onTold(text.notSetAside(failed));
     setAside(true);
-    onTold(
-      isOwn(saved)
-        ? `${saved.name} is retired in the register, with a note of what is wrong with it.`
-        : `One ${saved.name} fewer in the kit, with a note of what is wrong with it.`,
-    );
+    onTold(isOwn(saved) ? text.isRetiredInTheRegister(saved.name) : text.oneFewerInTheKit(saved.name));
   };
   return (
-    <Box component="section" aria-label="Solved" sx={{ py: 2, maxWidth: 760 }}>
+    <Box component="section" aria-label={text.solved} sx={{ py: 2, maxWidth: 760 }}>
       <Typography color="textSecondary">
         <strong>{line.name}</strong>
       </Typography>
-      <LargeHeading>Solved</LargeHeading>
-      <Typography sx={{ mb: 2 }}>
-        Most likely: {capital(solved.what)}. It is in the log, and counts from now on.
-      </Typography>
+      <LargeHeading>{text.solved}</LargeHeading>
+      <Typography sx={{ mb: 2 }}>{text.mostLikely(capital(solved.what))}</Typography>
       {link !== undefined && (
         <Box sx={{ mb: 2 }}>
           <ToggleButtonGroup
             exclusive
             value={solved.counts.end ?? null}
             onChange={(_, end: 'source' | 'inlet' | null) => end && void sayEnd(end)}
-            aria-label="Which end was it?"
+            aria-label={text.whichEnd}
           >
             <ToggleButton value="source" sx={{ minHeight: 44 }}>
-              Stage end
+              {text.stageEnd}
             </ToggleButton>
             <ToggleButton value="inlet" sx={{ minHeight: 44 }}>
-              Desk end
+              {text.deskEnd}
             </ToggleButton>
           </ToggleButtonGroup>
           <Typography variant="caption" component="p" color="textSecondary">
-            Which end was it? Open the plug, or bend the cable at either end. Leave it if nobody has looked.
+            {text.whichEndWasItOpen}
           </Typography>
         </Box>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         {marked && (
           <Button variant="contained" onClick={mend} sx={{ minHeight: 44 }}>
-            Put a good one on the rig
+            {text.putAGoodOne}
           </Button>
         )}
         {part?.item && !aside && (
           <Button variant="outlined" onClick={() => void setOneAside(part.item!)} sx={{ minHeight: 44 }}>
-            Set the bad one aside in the kit
+            {text.setTheBadOneAside}
           </Button>
         )}
         <Button variant="outlined" onClick={() => void takeBack()} sx={{ minHeight: 44 }}>
-          It didn’t help after all
+          {text.itDidntHelpAfter}
         </Button>
         <Button variant="outlined" onClick={onAgain} sx={{ minHeight: 44 }}>
-          Something is wrong again
+          {text.somethingIsWrongAgain}
         </Button>
       </Box>
     </Box>

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { sparesFor } from '@/core/testing';
+import { sparesField as texts } from './texts';
 
 /** How many spares to take, by what failed so far. @param counted failures that are in the log */
 export function SparesField({ counted }: { counted: number }) {
@@ -27,21 +28,21 @@ export function SparesField({ counted }: { counted: number }) {
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h2" sx={{ mb: 1 }}>
-        Spares to take
+        {texts.sparesToTake}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-        {field('Cables failed', failures, setFailures)}
-        {field('in days', days, setDays)}
-        {field('Job, days', job, setJob)}
+        {field(texts.cablesFailed, failures, setFailures)}
+        {field(texts.inDays, days, setDays)}
+        {field(texts.jobDays, job, setJob)}
       </Box>
       <Typography role="status" sx={{ mt: 1 }}>
         {known ? (
           <>
-            <strong>{sparesFor(failed, over, long)}</strong> last the job with 95 % certainty, as many cables in use as
-            before.
+            <strong>{sparesFor(failed, over, long)}</strong>
+            {texts.lastTheJobWith95}
           </>
         ) : (
-          'Whole numbers, and at least one day counted.'
+          texts.wholeNumbersAndAtLeast
         )}
       </Typography>
     </Box>

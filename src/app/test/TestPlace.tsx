@@ -27,24 +27,25 @@ import { RegisterView } from './RegisterView';
 import { SparesField } from './SparesField';
 import { ToolsView } from './ToolsView';
 import { useFault } from './useFault';
+import { testPlace as text } from './texts';
 
 const TABS = [
-  { value: 'fault', label: 'No sound' },
-  { value: 'cable', label: 'Test a cable' },
-  { value: 'register', label: 'Register' },
-  { value: 'inlets', label: 'Inlets' },
-  { value: 'meter', label: 'From the meter' },
-  { value: 'tools', label: 'Make the tools' },
+  { value: 'fault', label: text.noSound },
+  { value: 'cable', label: text.testACable },
+  { value: 'register', label: text.register },
+  { value: 'inlets', label: text.inlets },
+  { value: 'meter', label: text.fromTheMeter },
+  { value: 'tools', label: text.makeTheTools },
 ] as const;
 type TestTab = (typeof TABS)[number]['value'];
 
 /** What stands beside each part, and what opens it where the screen is narrow. */
-const CABLES = { label: 'Tested cables', button: 'Tested cables' };
+const CABLES = { label: text.testedCables, button: text.testedCables };
 const PANELS: Record<TestTab, { label: string; button: string }> = {
-  fault: { label: 'What it can still be', button: 'What it can be' },
+  fault: { label: text.whatItCanStillBe, button: text.whatItCanBe },
   cable: CABLES,
-  register: { label: 'This cable', button: 'This cable' },
-  inlets: { label: 'Inlet sheets', button: 'Sheets' },
+  register: { label: text.thisCable, button: text.thisCable },
+  inlets: { label: text.inletSheets, button: text.sheets },
   meter: CABLES,
   tools: CABLES,
 };
@@ -120,7 +121,7 @@ export function TestPlace({
       id={saved.id}
       rig={rig}
       tabs={TABS}
-      tabsLabel="Parts of the test place"
+      tabsLabel={text.partsOfTheTestPlace}
       tab={tab}
       onTab={setTab}
       beside={
@@ -169,7 +170,7 @@ export function TestPlace({
       panelWidth={400}
       open={open}
       onClose={() => setOpen(false)}
-      closeLabel="Back to the question"
+      closeLabel={text.backToTheQuestion}
       message={message}
       onRead={() => setMessage('')}
     >
@@ -182,7 +183,7 @@ export function TestPlace({
           who={who}
           onKept={(sheet) => {
             setSheets((from) => [sheet, ...from]);
-            setMessage(`Kept: the inlets of ${sheet.name}.`);
+            setMessage(text.keptTheInlets(sheet.name));
           }}
           onChange={change}
           onTold={setMessage}
@@ -215,7 +216,7 @@ export function TestPlace({
           who={who}
           onKept={(test) => {
             setTests((from) => [test, ...from]);
-            setMessage(`Kept: ${test.label}.`);
+            setMessage(text.kept(test.label));
           }}
         />
       ) : line ? (
@@ -247,7 +248,7 @@ export function TestPlace({
           </Box>
         </Box>
       ) : (
-        <Typography sx={{ p: 2 }}>No lines yet. Add one in the Rig place; then its fault is found here.</Typography>
+        <Typography sx={{ p: 2 }}>{text.noLinesYetAddOne}</Typography>
       )}
     </TabbedPlace>
   );

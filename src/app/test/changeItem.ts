@@ -1,5 +1,6 @@
 import type { KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
+import { changeItem as text } from './texts';
 
 /** Changes an item of the kit as it is now, whoever has it open elsewhere. Never throws. */
 export async function changeItem(
@@ -23,7 +24,5 @@ export async function labelOne(from: KitItem, made: KitItem): Promise<{ items?: 
   });
   if (created.failed) return { failed: created.failed };
   const { item, failed } = await changeItem(from.id, (now) => ({ ...now, count: Math.max(0, now.count - 1) }));
-  return item
-    ? { items: [made, item] }
-    : { failed: `${made.name} is kept, and ${from.name} still has one too many: ${failed}` };
+  return item ? { items: [made, item] } : { failed: text.isKeptAndStill(made.name, from.name, failed) };
 }

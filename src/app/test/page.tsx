@@ -5,8 +5,9 @@ import { loadCableTests, loadFailures, loadInletSheets, loadPriors, loadRepairs 
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
 import { TestPlace } from './TestPlace';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Test' };
+export const metadata: Metadata = { title: text.test };
 export const dynamic = 'force-dynamic';
 
 interface Asked {

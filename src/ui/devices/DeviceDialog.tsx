@@ -28,6 +28,7 @@ import { InletFigures } from './InletFigures';
 import { InletFields } from './InletFields';
 import { SwitchFields } from './SwitchFields';
 import { worded } from '@/core/units/conventions';
+import { deviceDialog as texts } from './texts';
 
 interface Props {
   device: Device;
@@ -64,14 +65,14 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <form onSubmit={handleSubmit((form) => tell(onSave(made(form))))}>
-        <DialogTitle>{fresh ? 'New device' : device.name}</DialogTitle>
+        <DialogTitle>{fresh ? texts.newDevice : device.name}</DialogTitle>
         <DialogContent>
           <Stack spacing={2.5} sx={{ pt: 0.5 }}>
             {refused && <Alert severity="error">{refused}</Alert>}
             {models.length > 0 && (
               <TextField
                 select
-                label="Begin with"
+                label={texts.beginWith}
                 value=""
                 onChange={(event) => {
                   const chosen = models.find(({ name }) => name === event.target.value)!;
@@ -79,7 +80,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                   reset(formOf(chosen.device));
                   setFigures({});
                 }}
-                helperText="One of your kit, or what comes closest; or fill in what it has below"
+                helperText={texts.oneOfYourKit}
               >
                 {models.map(({ name }) => (
                   <MenuItem key={name} value={name}>
@@ -90,19 +91,19 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
             )}
             <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
               <TextField
-                label="Name"
-                {...register('name', { required: 'Give it a name', setValueAs: (text: string) => text.trim() })}
+                label={texts.name}
+                {...register('name', { required: texts.giveItAName, setValueAs: (text: string) => text.trim() })}
                 error={Boolean(errors.name)}
                 helperText={errors.name?.message}
               />
               <TextField
-                label="Maximum total feed current (mA)"
+                label={texts.maximumTotalFeedCurrentMa}
                 {...register('feedLimit', { validate: typedNumber })}
                 error={Boolean(errors.feedLimit)}
-                helperText={errors.feedLimit?.message ?? 'blank: not known'}
+                helperText={errors.feedLimit?.message ?? texts.blankNotKnown}
               />
               <TextField
-                label="Note"
+                label={texts.note}
                 {...register('note')}
                 error={Boolean(errors.note)}
                 helperText={errors.note?.message}
@@ -111,24 +112,24 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                 control={control}
                 name="ground"
                 render={({ field }) => (
-                  <TextField select label={worded('Ground')} {...field}>
-                    <MenuItem value="unknown">not known</MenuItem>
-                    <MenuItem value="earthed">on mains earth</MenuItem>
-                    <MenuItem value="floating">floating: batteries or two-pin supply</MenuItem>
+                  <TextField select label={worded(texts.ground)} {...field}>
+                    <MenuItem value="unknown">{texts.notKnown}</MenuItem>
+                    <MenuItem value="earthed">{texts.onMainsEarth}</MenuItem>
+                    <MenuItem value="floating">{texts.floatingBatteriesOrTwoPin}</MenuItem>
                   </TextField>
                 )}
               />
               <TextField
-                label="Batteries (number of cells)"
+                label={texts.batteriesNumberOfCells}
                 {...register('cells', { validate: typedNumber })}
                 error={Boolean(errors.cells)}
-                helperText={errors.cells?.message ?? 'blank: mains'}
+                helperText={errors.cells?.message ?? texts.blankMains}
               />
               <Controller
                 control={control}
                 name="chemistry"
                 render={({ field }) => (
-                  <TextField select label="Chemistry" {...field}>
+                  <TextField select label={texts.chemistry} {...field}>
                     {CHEMISTRIES.map((name) => (
                       <MenuItem key={name} value={name}>
                         {name}
@@ -138,7 +139,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                 )}
               />
               <TextField
-                label="Capacity per cell (mAh)"
+                label={texts.capacityPerCellMah}
                 {...register('capacity', { validate: typedNumber })}
                 error={Boolean(errors.capacity)}
                 helperText={errors.capacity?.message}
@@ -172,7 +173,7 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
         <DialogActions sx={{ flexWrap: 'wrap', rowGap: 1 }}>
           {onRemove && (
             <Button color="error" onClick={onRemove} sx={{ mr: 'auto' }}>
-              Remove the device and its lines
+              {texts.removeTheDevice}
             </Button>
           )}
           {onKeep && (
@@ -183,14 +184,14 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
                 formState.isSubmitting ? undefined : handleSubmit(async (form) => tell(await onKeep(made(form))))
               }
             >
-              Save, and add to the kit
+              {texts.saveAndAdd}
             </Button>
           )}
           <Button onClick={onClose} color="inherit">
-            Cancel
+            {texts.cancel}
           </Button>
           <Button type="submit" variant="contained">
-            {fresh ? 'Add the device' : 'Save the device'}
+            {fresh ? texts.addTheDevice : texts.saveTheDevice}
           </Button>
         </DialogActions>
       </form>

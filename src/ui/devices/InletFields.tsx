@@ -20,6 +20,7 @@ import {
 import { INLETS } from '@/core/gear';
 import { useState } from 'react';
 import { MOST_INLETS, nextNumber, PATTERNS, type DeviceForm, type Pattern } from './deviceForm';
+import { inletFields as text } from './texts';
 
 interface Props {
   control: Control<DeviceForm>;
@@ -36,9 +37,9 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
   const inlets = useFieldArray({ control, name: 'inlets' });
   const known = useWatch({ control, name: 'inlets' });
   return (
-    <Box component="section" aria-label="Inlets">
+    <Box component="section" aria-label={text.inlets}>
       <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
-        Inlets
+        {text.inlets}
       </Typography>
       <ShapeFields count={known.length} kind={known.at(-1)?.kind ?? 'three-pin'} onShape={onShape} />
       <Stack spacing={1}>
@@ -53,9 +54,9 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
             }}
           >
             <TextField
-              label="Number"
+              label={text.number}
               {...register(`inlets.${n}.id`, {
-                pattern: { value: /^[a-z0-9][a-z0-9-]{0,63}$/, message: 'Lower-case letters, digits, hyphens' },
+                pattern: { value: /^[a-z0-9][a-z0-9-]{0,63}$/, message: text.lowerCaseLettersDigitsHyphens },
               })}
               error={Boolean(errors.inlets?.[n]?.id)}
               helperText={errors.inlets?.[n]?.id?.message}
@@ -66,7 +67,7 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
               render={({ field: kind }) => (
                 <TextField
                   select
-                  label="Kind"
+                  label={text.kind}
                   {...kind}
                   error={Boolean(errors.inlets?.[n]?.kind)}
                   helperText={errors.inlets?.[n]?.kind?.message}
@@ -80,12 +81,12 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
               )}
             />
             <TextField
-              label="Name, if it has one"
+              label={text.nameIfItHasOne}
               {...register(`inlets.${n}.name`)}
               error={Boolean(errors.inlets?.[n]?.name)}
               helperText={errors.inlets?.[n]?.name?.message}
             />
-            <IconButton aria-label={`Remove inlet ${known[n]?.id}`} onClick={() => onRemove(n)}>
+            <IconButton aria-label={text.removeInlet(known[n]?.id)} onClick={() => onRemove(n)}>
               <DeleteOutlineIcon fontSize="small" />
             </IconButton>
           </Box>
@@ -98,7 +99,7 @@ export function InletFields({ control, register, errors, onShape, onRemove }: Pr
           inlets.append({ id: nextNumber(known), kind: known.at(-1)?.kind ?? 'three-pin', name: '', was: '' })
         }
       >
-        Add an inlet
+        {text.addAnInlet}
       </Button>
     </Box>
   );
@@ -128,14 +129,14 @@ function ShapeFields({ count, kind: now, onShape }: ShapeProps) {
       }}
     >
       <TextField
-        label="How many"
+        label={text.howMany}
         value={number}
         onChange={({ target }) => setNumber(target.value)}
         error={!valid}
         helperText={valid ? undefined : `1 to ${MOST_INLETS}`}
         slotProps={{ htmlInput: { inputMode: 'numeric' } }}
       />
-      <TextField select label="Kind of all" value={kind} onChange={({ target }) => setKind(target.value)}>
+      <TextField select label={text.kindOf} value={kind} onChange={({ target }) => setKind(target.value)}>
         {INLETS.map(({ kind: value, label }) => (
           <MenuItem key={value} value={value}>
             {label}
@@ -144,7 +145,7 @@ function ShapeFields({ count, kind: now, onShape }: ShapeProps) {
       </TextField>
       <TextField
         select
-        label="Feed switches"
+        label={text.feedSwitches}
         value={pattern}
         onChange={({ target }) => setPattern(target.value as Pattern)}
       >
@@ -160,7 +161,7 @@ function ShapeFields({ count, kind: now, onShape }: ShapeProps) {
         onClick={() => onShape(wanted, kind, pattern)}
         sx={{ minHeight: { xs: 44, md: 40 } }}
       >
-        Set inlets
+        {text.setInlets}
       </Button>
     </Box>
   );

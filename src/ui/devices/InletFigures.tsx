@@ -8,9 +8,9 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { inletKind, type Figure } from '@/core/gear';
 import type { Device } from '@/core/rig';
-import { plural } from '@/core/units';
 import { FigureGrid } from '../figures/FigureGrid';
 import { commonFigures, type SetFigures } from './deviceForm';
+import { inletFigures as text } from './texts';
 
 interface Props {
   device: Device;
@@ -29,18 +29,18 @@ export function InletFigures({ device, kinds, set, onSet }: Props) {
     const count = kinds.filter((each) => each === value).length;
     if (Object.keys(kind.figures).length === 0) return null;
     return (
-      <Box key={value} component="section" aria-label={`Figures of all: ${kind.label}`} sx={{ mt: 1 }}>
+      <Box key={value} component="section" aria-label={text.figuresOfAll(kind.label)} sx={{ mt: 1 }}>
         <Button
           color="inherit"
           aria-expanded={open === value}
           onClick={() => setOpen(open === value ? undefined : value)}
           endIcon={<ExpandMoreIcon sx={{ transform: open === value ? 'rotate(180deg)' : 'none' }} />}
         >
-          Figures of {count === 1 ? 'the inlet' : `all ${plural(count, 'inlet')}`}: {kind.label}
+          {text.figuresHeading(count, kind.label)}
         </Button>
         <Collapse in={open === value} unmountOnExit>
           <Typography variant="caption" color="textSecondary" component="p" sx={{ mb: 1 }}>
-            What is typed here is set on every one of them. Empty where they differ, or where the typical figure holds.
+            {text.whatIsTypedHere}
           </Typography>
           <FigureGrid
             specs={kind.figures}

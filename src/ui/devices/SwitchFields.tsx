@@ -22,6 +22,7 @@ import {
 import { inletKind } from '@/core/gear';
 import { feedLabel, FEEDS, type FeedName, USUAL } from '@/core/standards/feeds';
 import { typedNumber, type DeviceForm } from './deviceForm';
+import { switchFields as texts } from './texts';
 
 const FEED_NAMES = Object.keys(FEEDS) as Exclude<FeedName, 'off'>[];
 
@@ -36,9 +37,9 @@ export function SwitchFields({ control, register, errors }: Props) {
   const groups = useFieldArray({ control, name: 'groups' });
   const known = useWatch({ control, name: 'inlets' });
   return (
-    <Box component="section" aria-label="Switches">
+    <Box component="section" aria-label={texts.switches}>
       <Typography variant="h3" component="h3" sx={{ mb: 1.5 }}>
-        Feed switches
+        {texts.feedSwitches}
       </Typography>
       {groups.fields.map((field, n) => (
         <Box key={field.id} sx={{ borderTop: 1, borderColor: 'divider', py: 1.5 }}>
@@ -50,32 +51,32 @@ export function SwitchFields({ control, register, errors }: Props) {
             }}
           >
             <TextField
-              label="Switch"
-              {...register(`groups.${n}.name`, { required: 'Give it a name' })}
+              label={texts.switchWord}
+              {...register(`groups.${n}.name`, { required: texts.giveItAName })}
               error={Boolean(errors.groups?.[n]?.name)}
               helperText={errors.groups?.[n]?.name?.message}
             />
             <Many
               control={control}
               name={`groups.${n}.offers`}
-              label="Settings"
+              label={texts.settings}
               wrong={errors.groups?.[n]?.offers?.message}
               options={FEED_NAMES.map((feed) => [feed, feedLabel(feed)])}
             />
             <TextField
-              label="Where it is"
+              label={texts.whereIt}
               {...register(`groups.${n}.control`)}
-              placeholder="menu, inputs, page 2"
+              placeholder={texts.menuInputsPage2}
               error={Boolean(errors.groups?.[n]?.control)}
               helperText={errors.groups?.[n]?.control?.message}
             />
             <TextField
-              label="Soft start (s)"
+              label={texts.softStart}
               {...register(`groups.${n}.ramp`, { validate: typedNumber })}
               error={Boolean(errors.groups?.[n]?.ramp)}
               helperText={errors.groups?.[n]?.ramp?.message}
             />
-            <IconButton aria-label={`Remove switch ${n + 1}`} onClick={() => groups.remove(n)}>
+            <IconButton aria-label={texts.removeSwitch(n + 1)} onClick={() => groups.remove(n)}>
               <DeleteOutlineIcon fontSize="small" />
             </IconButton>
           </Box>
@@ -84,7 +85,7 @@ export function SwitchFields({ control, register, errors }: Props) {
               <Many
                 control={control}
                 name={`groups.${n}.inlets`}
-                label="Feeds inlets"
+                label={texts.feedsInlets}
                 wrong={errors.groups?.[n]?.inlets?.message}
                 options={known
                   .filter(({ kind }) => 'feed' in inletKind(kind).choices)
@@ -93,11 +94,11 @@ export function SwitchFields({ control, register, errors }: Props) {
             </Box>
             <FormControlLabel
               control={<Tick control={control} name={`groups.${n}.latched`} />}
-              label="Feed returns after a power cut"
+              label={texts.feedReturnsAfterAPower}
             />
             <FormControlLabel
               control={<Tick control={control} name={`groups.${n}.mutes`} />}
-              label="Mutes while switching"
+              label={texts.mutesWhileSwitching}
             />
           </Stack>
         </Box>
@@ -117,7 +118,7 @@ export function SwitchFields({ control, register, errors }: Props) {
           })
         }
       >
-        Add a switch
+        {texts.addASwitch}
       </Button>
     </Box>
   );

@@ -2,6 +2,7 @@ import type { FieldPath } from 'react-hook-form';
 import { inletKind, type Figure, type Grounding } from '@/core/gear';
 import type { CHEMISTRIES, Device, Refusal, SwitchGroup } from '@/core/rig';
 import { USUAL, type FeedName } from '@/core/standards/feeds';
+import { deviceForm as texts } from './texts';
 
 /** A device as a form holds it: every figure as it is typed. */
 export interface DeviceForm {
@@ -103,16 +104,16 @@ export function deviceOf(device: Device, form: DeviceForm): Device {
 
 /** Says what is wrong with a figure that is typed; an empty one is not known. */
 export const typedNumber = (text: string): true | string =>
-  text.trim() === '' || Number.isFinite(amount(text)) || 'Type a number, or leave it empty';
+  text.trim() === '' || Number.isFinite(amount(text)) || texts.typeANumberOrLeave;
 
 /** How many inlets one switch feeds. */
 export const PATTERNS = [
-  { value: 'all', label: 'one for all inlets', perSwitch: Infinity },
-  { value: 'each', label: 'one for each inlet', perSwitch: 1 },
-  { value: 'pairs', label: 'one for each pair', perSwitch: 2 },
-  { value: 'banks of 4', label: 'banks of 4', perSwitch: 4 },
-  { value: 'banks of 8', label: 'banks of 8', perSwitch: 8 },
-  { value: 'none', label: 'none: no feed', perSwitch: 0 },
+  { value: 'all', label: texts.oneForAllInlets, perSwitch: Infinity },
+  { value: 'each', label: texts.oneForEachInlet, perSwitch: 1 },
+  { value: 'pairs', label: texts.oneForEachPair, perSwitch: 2 },
+  { value: 'banks of 4', label: texts.banksOf4, perSwitch: 4 },
+  { value: 'banks of 8', label: texts.banksOf8, perSwitch: 8 },
+  { value: 'none', label: texts.noneNoFeed, perSwitch: 0 },
 ] as const;
 export type Pattern = (typeof PATTERNS)[number]['value'];
 
@@ -133,7 +134,7 @@ export function shaped(form: DeviceForm, count: number, kind: string, pattern: P
   const size = Math.min(fed, count);
   const groups = Array.from({ length: size === 0 ? 0 : Math.ceil(count / size) }, (_, n) => {
     const own = inlets.slice(n * size, (n + 1) * size).map(({ id }) => id);
-    const range = own.length > 1 ? `inlets ${own[0]}–${own.at(-1)}` : `inlet ${own[0]}`;
+    const range = own.length > 1 ? texts.inlets(own[0], own.at(-1)) : texts.inlet(own[0]);
     const like = form.groups[n] ?? form.groups.at(-1);
     return {
       ...(like ?? { offers: [USUAL], control: '', latched: false, mutes: false, ramp: '' }),

@@ -9,6 +9,7 @@ import InputAdornment from '@mui/material/InputAdornment';
 import { useState } from 'react';
 import { BASES, BASIS_LABELS, type Basis, type Figure, type FigureSpec } from '@/core/gear';
 import { worded } from '@/core/units/conventions';
+import { figureField as texts } from './texts';
 
 interface Props {
   spec: FigureSpec;
@@ -71,7 +72,7 @@ export function FigureField({ spec, figure, onChange }: Props) {
             if (value !== undefined) onChange({ value, unit: spec.unit, basis: event.target.value as Basis });
           }}
           sx={{ width: 164 }}
-          slotProps={{ htmlInput: { 'aria-label': `${spec.label}: where it comes from` } }}
+          slotProps={{ htmlInput: { 'aria-label': texts.whereItComes(spec.label) } }}
         >
           {BASES.map((value) => (
             <MenuItem key={value} value={value}>
@@ -93,6 +94,6 @@ const parse = (text: string): number => Number(text.trim().replace(',', '.').rep
 
 function fault(text: string, { min, max, unit }: FigureSpec): string | undefined {
   const value = parse(text);
-  if (!Number.isFinite(value)) return `Type a number in ${unit}`;
-  return value < min || value > max ? `From ${min} to ${max} ${unit}` : undefined;
+  if (!Number.isFinite(value)) return texts.typeANumber(unit);
+  return value < min || value > max ? texts.fromTo(min, max, unit) : undefined;
 }

@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useRef } from 'react';
 import { DropZone } from './DropZone';
+import { fileDrop as text } from './texts';
 
 interface Props {
   label: string;
@@ -23,16 +24,16 @@ export function FileDrop({ label, accept, onFile, onRefused }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const take = (file: File | undefined) => {
     if (!file) return;
-    if (file.size > MOST) return onRefused(file.name, `it is larger than ${MOST / 1024 / 1024} MiB; split it`);
+    if (file.size > MOST) return onRefused(file.name, text.itIsLargerThanMib(MOST / 1024 / 1024));
     onFile(file);
   };
   return (
     <DropZone onFile={(file) => take(file)}>
       <Button variant="outlined" startIcon={<UploadFileOutlinedIcon />} onClick={() => input.current?.click()}>
-        Choose a file
+        {text.chooseAFile}
       </Button>
       <Typography variant="body2" color="textSecondary">
-        {label}, or drop it here
+        {text.orDropItHere(label)}
       </Typography>
       <input
         ref={input}

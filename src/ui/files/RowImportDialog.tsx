@@ -8,6 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import type { ReactNode } from 'react';
 import type { RowReport } from '@/core/tables';
 import { RowTable } from './RowTable';
+import { rowImportDialog as text } from './texts';
 
 interface Props {
   title: string;
@@ -31,7 +32,7 @@ export function RowImportDialog({ title, children, rows, refused, onClose, onTak
         <Box sx={{ mt: 2 }} aria-live="polite">
           {refused && (
             <Alert severity="error">
-              <strong>{refused.file} can’t be imported. Nothing was changed.</strong>
+              <strong>{text.cantBeImportedNothing(refused.file)}</strong>
               <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
                 {refused.reasons.map((reason) => (
                   <li key={reason}>{reason}</li>
@@ -44,14 +45,14 @@ export function RowImportDialog({ title, children, rows, refused, onClose, onTak
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} color="inherit">
-          Cancel
+          {text.cancel}
         </Button>
         <Button
           variant="contained"
           disabled={!rows?.some(({ did }) => did === 'adds' || did === 'changes')}
           onClick={onTake}
         >
-          Import these rows
+          {text.importTheseRows}
         </Button>
       </DialogActions>
     </Dialog>

@@ -6,6 +6,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import type { RowReport } from '@/core/tables';
+import { rowTable as text } from './texts';
 
 /** What each row of a file would do, before anything changes. */
 export function RowTable({ rows }: { rows: RowReport[] }) {
@@ -13,17 +14,16 @@ export function RowTable({ rows }: { rows: RowReport[] }) {
   return (
     <Box>
       <Typography variant="body2" gutterBottom>
-        {count('adds')} added, {count('changes')} changed, {count('unchanged')} unchanged, {count('refused')} refused.
-        Nothing is changed yet.
+        {text.counted(count('adds'), count('changes'), count('unchanged'), count('refused'))}
       </Typography>
       <Box sx={{ maxHeight: 320, overflowY: 'auto' }}>
-        <Table size="small" stickyHeader aria-label="What each row would do">
+        <Table size="small" stickyHeader aria-label={text.whatEachRowWouldDo}>
           <TableHead>
             <TableRow>
-              <TableCell>Row</TableCell>
-              <TableCell>Name</TableCell>
-              <TableCell>Does</TableCell>
-              <TableCell>What</TableCell>
+              <TableCell>{text.row}</TableCell>
+              <TableCell>{text.name}</TableCell>
+              <TableCell>{text.does}</TableCell>
+              <TableCell>{text.what}</TableCell>
             </TableRow>
           </TableHead>
           <TableBody>

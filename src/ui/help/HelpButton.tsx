@@ -6,6 +6,7 @@ import Tooltip from '@mui/material/Tooltip';
 import { useState } from 'react';
 import { Late } from '../shell/Late';
 import { useShortcut } from '../shell/useShortcut';
+import { helpButton as text } from './texts';
 
 const load = () => import('./HelpDialog').then((file) => file.HelpDialog);
 
@@ -15,8 +16,8 @@ export function HelpButton({ listens }: { listens: boolean }) {
   useShortcut('shift+slash', () => listens && setOpen(true), { instead: true });
   return (
     <>
-      <Tooltip title="Keys and glossary (?)">
-        <IconButton aria-label="Keys and glossary" onClick={() => setOpen(true)}>
+      <Tooltip title={text.keysAndGlossaryHint}>
+        <IconButton aria-label={text.keysAndGlossary} onClick={() => setOpen(true)}>
           <HelpOutlineIcon fontSize="small" />
         </IconButton>
       </Tooltip>

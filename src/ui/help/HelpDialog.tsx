@@ -14,6 +14,7 @@ import { useMemo, useState } from 'react';
 import { worded } from '@/core/units/conventions';
 import { KEYS } from './keys';
 import { TERMS } from './terms';
+import { helpDialog as texts } from './texts';
 
 /** The keys of this place first, then the glossary. */
 export function HelpDialog({ onClose }: { onClose: () => void }) {
@@ -27,11 +28,11 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
   const places = Object.keys(KEYS).filter((place) => place === 'In every place' || place.toLowerCase() === here);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="help-title">
-      <DialogTitle id="help-title">Keys and glossary</DialogTitle>
+      <DialogTitle id="help-title">{texts.keysAndGlossary}</DialogTitle>
       <DialogContent>
         <Box sx={{ display: 'grid', columnGap: 4, rowGap: 2, gridTemplateColumns: { md: '1fr 1fr' } }}>
           {places.reverse().map((place) => (
-            <section key={place} aria-label={`Keys: ${place}`}>
+            <section key={place} aria-label={texts.keys(place)}>
               <Typography variant="h3" component="h3" sx={{ mb: 0.75 }}>
                 {place}
               </Typography>
@@ -52,10 +53,10 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
         </Box>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 3, mb: 1 }}>
           <Typography variant="h3" component="h3">
-            Glossary
+            {texts.glossary}
           </Typography>
           <TextField
-            label="Find a word"
+            label={texts.findAWord}
             value={search}
             onChange={({ target }) => setSearch(target.value)}
             sx={{ ml: 'auto' }}
@@ -73,13 +74,13 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
             </Box>
           ))}
         </Box>
-        {terms.length === 0 && <Typography>No word matches. Try a shorter one.</Typography>}
+        {terms.length === 0 && <Typography>{texts.noWordMatchesTry}</Typography>}
       </DialogContent>
       <DialogActions>
         <Button component={NextLink} href="/glossary" color="inherit">
-          Glossary on a page
+          {texts.glossaryOnAPage}
         </Button>
-        <Button onClick={onClose}>Close</Button>
+        <Button onClick={onClose}>{texts.close}</Button>
       </DialogActions>
     </Dialog>
   );

@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useForm } from 'react-hook-form';
 import type { Fact } from '@/core/gear';
+import { answerDialog as texts } from './texts';
 
 interface Props {
   title: string;
@@ -33,34 +34,34 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
           onRecord({ who, when, ...(where.trim() && { where: where.trim() }) }),
         )}
       >
-        <DialogTitle>Record the answer</DialogTitle>
+        <DialogTitle>{texts.recordTheAnswer}</DialogTitle>
         <DialogContent>
           <Stack spacing={2} sx={{ pt: 0.5 }}>
             <Typography variant="body2">{title}</Typography>
             <TextField
-              label="Who answered"
+              label={texts.whoAnswered}
               autoFocus
               {...register('who', {
                 setValueAs: (text: string) => text.trim(),
-                required: 'Who says so? Maker, repair shop, manual',
+                required: texts.whoSaysSoMakerRepair,
                 maxLength: { value: 80, message: '80 characters at most' },
               })}
               error={Boolean(errors.who)}
-              helperText={errors.who?.message ?? 'The maker, a repair shop, the manual'}
+              helperText={errors.who?.message ?? texts.theMakerARepairShop}
             />
             <TextField
-              label="When"
+              label={texts.when}
               type="date"
-              {...register('when', { required: 'Date of the answer' })}
+              {...register('when', { required: texts.dateOfTheAnswer })}
               error={Boolean(errors.when)}
               helperText={errors.when?.message}
               slotProps={{ inputLabel: { shrink: true } }}
             />
             <TextField
-              label="Where it is written"
+              label={texts.whereItIsWritten}
               {...register('where', { maxLength: { value: 200, message: '200 characters at most' } })}
               error={Boolean(errors.where)}
-              helperText={errors.where?.message ?? 'Letter, page or file (optional)'}
+              helperText={errors.where?.message ?? texts.letterPageOrFileOptional}
             />
             {everywhere && (
               <Typography variant="caption" color="textSecondary">
@@ -71,10 +72,10 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
         </DialogContent>
         <DialogActions>
           <Button onClick={onClose} color="inherit">
-            Cancel
+            {texts.cancel}
           </Button>
           <Button type="submit" variant="contained">
-            Record
+            {texts.record}
           </Button>
         </DialogActions>
       </form>

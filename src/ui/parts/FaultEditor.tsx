@@ -10,13 +10,14 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Contact, Fault } from '@/core/gear';
 import { worded } from '@/core/units/conventions';
+import { faultEditor as text } from './texts';
 
 const TYPES: Record<Fault['type'], string> = {
-  open: 'broken conductor',
-  swapped: 'two conductors swapped',
-  shorted: 'two conductors shorted',
-  leaky: 'leak between conductors',
-  'shield to cold': 'shield tied to the cold conductor',
+  open: text.brokenConductor,
+  swapped: text.twoConductorsSwapped,
+  shorted: text.twoConductorsShorted,
+  leaky: text.leakBetweenConductors,
+  'shield to cold': text.shieldTiedToTheCold,
 };
 
 interface Props {
@@ -31,18 +32,18 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
   return (
     <Stack spacing={1.25}>
       <Typography variant="h3" component="h4">
-        Faults
+        {text.faults}
       </Typography>
       {faults.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          None: every conductor is good.
+          {text.noneEveryConductorIsGood}
         </Typography>
       )}
       {faults.map((fault, n) => (
         <Stack key={n} direction="row" spacing={1} sx={{ alignItems: 'center', flexWrap: 'wrap', rowGap: 1 }}>
           <TextField
             select
-            label={`Fault ${n + 1}`}
+            label={text.fault(n + 1)}
             value={fault.type}
             onChange={(event) => set(n, start(event.target.value as Fault['type'], contacts))}
             sx={{ minWidth: 190 }}
@@ -57,7 +58,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
           </TextField>
           {fault.type === 'open' && (
             <ContactSelect
-              label="Contact"
+              label={text.contact}
               value={fault.contact}
               contacts={contacts}
               onChange={(contact) => set(n, { ...fault, contact })}
@@ -67,7 +68,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
             fault.contacts.map((contact, k) => (
               <ContactSelect
                 key={k}
-                label={k === 0 ? 'Contact' : 'and'}
+                label={k === 0 ? text.contact : text.and}
                 value={contact}
                 contacts={contacts.filter((other) => other !== fault.contacts[1 - k])}
                 onChange={(to) => set(n, { ...fault, contacts: fault.contacts.with(k, to) as [Contact, Contact] })}
@@ -76,7 +77,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
           {fault.type === 'leaky' && (
             <TextField
               select
-              label="Leak"
+              label={text.leak}
               value={String(fault.ohms)}
               onChange={(event) => set(n, { ...fault, ohms: Number(event.target.value) })}
               sx={{ width: 110 }}
@@ -92,7 +93,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
           )}
           <IconButton
             size="small"
-            aria-label={`Remove fault ${n + 1}`}
+            aria-label={text.removeFault(n + 1)}
             onClick={() => onChange(faults.toSpliced(n, 1))}
           >
             <CloseIcon fontSize="small" />
@@ -105,7 +106,7 @@ export function FaultEditor({ faults, contacts, onChange }: Props) {
         onClick={() => onChange([...faults, start('open', contacts)])}
         sx={{ alignSelf: 'flex-start' }}
       >
-        Add a fault
+        {text.addAFault}
       </Button>
     </Stack>
   );

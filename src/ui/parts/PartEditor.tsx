@@ -10,6 +10,7 @@ import { CONNECTORS, kindAt, linkKind, reader, type AnyKind, type Part, type Par
 import { FigureGrid } from '../figures/FigureGrid';
 import { FaultEditor } from './FaultEditor';
 import { worded } from '@/core/units/conventions';
+import { partEditor as text } from './texts';
 
 interface Props {
   role: PartRef;
@@ -22,20 +23,20 @@ interface Props {
   onChange: (role: PartRef, part: Part) => void;
 }
 
-const PLACE = { source: 'Source', inlet: 'Inlet' } as const;
+const PLACE = { source: text.source, inlet: text.inlet } as const;
 
 /** Everything about one part of a line: what it is, how it is set, its figures, its faults. */
 export const PartEditor = memo(function PartEditor(props: Props) {
   const { role, part, kinds, unnamed, onChange: report } = props;
   const onChange = (to: Part) => report(role, to);
   const kind = kindAt(role, part.kind);
-  const title = props.title ?? (typeof role === 'number' ? `Link ${role + 1}` : PLACE[role]);
+  const title = props.title ?? (typeof role === 'number' ? text.link(role + 1) : PLACE[role]);
   return (
-    <Stack spacing={1.75} component="section" aria-label={`${title}: details`}>
+    <Stack spacing={1.75} component="section" aria-label={text.details(title)}>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fill, minmax(min(100%, 240px), 1fr))' }}>
         <TextField
           select
-          label={`${title}: kind`}
+          label={text.kind(title)}
           value={part.kind}
           onChange={(event) => onChange({ kind: event.target.value, ...(part.note && { note: part.note }) })}
           helperText={kind.summary}
@@ -88,7 +89,7 @@ export const PartEditor = memo(function PartEditor(props: Props) {
       {Object.keys(kind.figures).length > 0 && (
         <Stack spacing={1.5}>
           <Typography variant="h3" component="h4">
-            Figures
+            {text.figures}
           </Typography>
           <FigureGrid
             key={part.kind}
@@ -120,7 +121,7 @@ export function NameField({
   value,
   placeholder,
   onChange,
-  label = 'Name',
+  label = text.name,
 }: {
   value: string;
   placeholder?: string;

@@ -8,6 +8,7 @@ import PhotoCameraOutlinedIcon from '@mui/icons-material/PhotoCameraOutlined';
 import { useRef, useState, type ChangeEvent } from 'react';
 import { PhotoThumb } from './PhotoThumb';
 import { sendPhoto } from './sendPhoto';
+import { photoField as text } from './texts';
 
 interface Props {
   rig: string;
@@ -38,18 +39,18 @@ export function PhotoField({ rig, photo, onPhoto, sending, onSending }: Props) {
   return (
     <Stack spacing={0.5} sx={{ mb: 1.5 }}>
       <Stack direction="row" spacing={1} sx={{ alignItems: 'center', minHeight: 48 }}>
-        {photo && <PhotoThumb rig={rig} photo={photo} of="goes with the reason" size={48} />}
+        {photo && <PhotoThumb rig={rig} photo={photo} of={text.goesWithTheReason} size={48} />}
         <Button
           startIcon={<PhotoCameraOutlinedIcon />}
           onClick={() => input.current?.click()}
           disabled={sending}
           sx={{ minHeight: 48 }}
         >
-          {sending ? 'Sending the photo …' : photo ? 'Another photo' : 'Add a photo'}
+          {sending ? text.sendingThePhoto : photo ? text.anotherPhoto : text.addAPhoto}
         </Button>
         {photo && (
           <Button color="inherit" onClick={() => onPhoto(undefined)} sx={{ minHeight: 48 }}>
-            Remove photo
+            {text.removePhoto}
           </Button>
         )}
         <input
@@ -58,16 +59,16 @@ export function PhotoField({ rig, photo, onPhoto, sending, onSending }: Props) {
           accept="image/*"
           capture="environment"
           hidden
-          aria-label="Photo"
+          aria-label={text.photo}
           onChange={(event) => void pick(event)}
         />
       </Stack>
       {photo && (
         <Typography variant="caption" color="textSecondary">
-          It goes with the reason you tap, into the sheet and the log.
+          {text.itGoesWithTheReason}
         </Typography>
       )}
-      {failed && <Alert severity="warning">{failed} The reason alone is enough.</Alert>}
+      {failed && <Alert severity="warning">{text.theReasonAloneIsEnough(failed)}</Alert>}
     </Stack>
   );
 }

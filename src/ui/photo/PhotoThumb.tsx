@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import { photoPath } from './sendPhoto';
+import { photoThumb as text } from './texts';
 
 interface Props {
   rig: string;
@@ -16,7 +17,7 @@ interface Props {
 export function PhotoThumb({ rig, photo, of, size = 44 }: Props) {
   const path = photoPath(rig, photo);
   return (
-    <Link href={path} target="_blank" rel="noopener" aria-label={`Photo: ${of}`} sx={{ display: 'inline-flex' }}>
+    <Link href={path} target="_blank" rel="noopener" aria-label={text.photo(of)} sx={{ display: 'inline-flex' }}>
       <Box
         component="img"
         src={path}

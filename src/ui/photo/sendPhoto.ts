@@ -1,4 +1,5 @@
 import { ask } from '@/ui/shell/ask';
+import { sendPhoto as text } from './texts';
 
 /** Longest side of a photo that is sent, in pixels: a plug and what is written on it can be read. */
 const LONGEST = 1600;
@@ -13,9 +14,9 @@ export const photoPath = (rig: string, photo: string): string => `/api/rigs/${ri
  */
 export async function sendPhoto(rig: string, file: Blob): Promise<{ photo: string } | { failed: string }> {
   const small = await smaller(file);
-  if (!small) return { failed: 'This file is no photo that the browser can read. Take a JPEG or PNG.' };
+  if (!small) return { failed: text.thisFileIsNoPhoto };
   const { body, failed } = await ask<{ photo: string }>(`/api/rigs/${rig}/photos`, { method: 'POST', blob: small });
-  return body ?? { failed: `The photo was not sent: ${failed}` };
+  return body ?? { failed: text.thePhotoWasNotSent(failed) };
 }
 
 async function smaller(file: Blob): Promise<Blob | undefined> {

@@ -2,6 +2,7 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { StaleNotice } from './StaleNotice';
 import type { useRig } from './useRig';
+import { rigNotice as text } from './texts';
 
 /** What somebody else has done to this rig meanwhile, and what to do about it; nothing where nobody has. */
 export function RigNotice({ rig }: { rig: ReturnType<typeof useRig> }) {
@@ -15,12 +16,11 @@ export function RigNotice({ rig }: { rig: ReturnType<typeof useRig> }) {
       sx={{ borderRadius: 0, py: 0, alignItems: 'center' }}
       action={
         <Button color="inherit" onClick={() => void putBack()}>
-          Put it back
+          {text.putItBack}
         </Button>
       }
     >
-      This rig was removed in another tab.{' '}
-      {document === base ? 'Nothing here is unsaved.' : 'Your change is kept here, and saved when you put it back.'}
+      {text.thisRigWasRemoved} {document === base ? text.nothingHereIsUnsaved : text.yourChangeIsKeptHere}
     </Alert>
   );
 }

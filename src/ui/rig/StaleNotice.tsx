@@ -12,6 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { differences, type Difference, type RigDocument } from '@/core/rig';
 import type { Saving } from './useRig';
+import { staleNotice as text } from './texts';
 
 interface Props {
   saving: Extract<Saving, { state: 'stale' | 'newer' }>;
@@ -34,43 +35,41 @@ export function StaleNotice({ saving, base, mine, both, onSettle }: Props) {
         action={
           <>
             <Button color="inherit" onClick={() => setComparing(true)}>
-              Compare
+              {text.compare}
             </Button>
             {both && (
               <Button color="inherit" onClick={() => onSettle('both')}>
-                Keep both
+                {text.keepBoth}
               </Button>
             )}
             <Button color="inherit" onClick={() => onSettle('theirs')}>
-              Use the other tab’s version
+              {text.useTheOtherTabsVersion}
             </Button>
             {stale && (
               <Button color="inherit" onClick={() => onSettle('mine')}>
-                Use mine
+                {text.useMine}
               </Button>
             )}
           </>
         }
       >
-        This rig was changed in another tab (revision {current.revision}).{' '}
-        {stale ? 'Your change is kept; nothing is lost either way.' : 'You have nothing unsaved.'}
+        {text.thisRigWasChanged(current.revision, stale)}
       </Alert>
       <Dialog open={comparing} onClose={() => setComparing(false)} fullWidth maxWidth="sm">
-        <DialogTitle>What was changed where</DialogTitle>
+        <DialogTitle>{text.whatWasChangedWhere}</DialogTitle>
         <DialogContent>
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 3 }}>
-            <DifferenceList title="In the other tab" list={differences(base, current.document)} />
-            <DifferenceList title="Here, not saved" list={differences(base, mine)} />
+            <DifferenceList title={text.inTheOtherTab} list={differences(base, current.document)} />
+            <DifferenceList title={text.hereNotSaved} list={differences(base, mine)} />
           </Box>
           {stale && !both && (
             <Typography variant="body2" sx={{ mt: 2 }}>
-              Both sides changed the same line or device, or would meet on one inlet, so one of them has to be chosen.
-              The other stays in the history.
+              {text.bothSidesChangedTheSame}
             </Typography>
           )}
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => setComparing(false)}>Close</Button>
+          <Button onClick={() => setComparing(false)}>{text.close}</Button>
         </DialogActions>
       </Dialog>
     </>
@@ -86,13 +85,13 @@ export function DifferenceList({ title, list }: { title: string; list: Differenc
       </Typography>
       {list.length === 0 && (
         <Typography variant="body2" color="textSecondary">
-          Nothing differs.
+          {text.nothingDiffers}
         </Typography>
       )}
       <Stack component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }} spacing={0.5}>
         {list.map(({ name, what, fields }, n) => (
           <Typography component="li" variant="body2" key={n}>
-            <strong>{name || 'The rig'}</strong> {what}
+            <strong>{name || text.theRig}</strong> {what}
             {fields.length > 0 && `: ${fields.join(', ')}`}
           </Typography>
         ))}

@@ -1,20 +1,21 @@
 import dayjs from 'dayjs';
 import type { Saving } from './useRig';
 import { clockPattern } from '@/core/units/conventions';
+import { savingText as text } from './texts';
 
 /** The state of a rig in a few words, for its bar. */
 export function savingText(saving: Saving, { number, savedAt }: { number: number; savedAt: string }): string {
   switch (saving.state) {
     case 'saved':
     case 'newer':
-      return `saved ${dayjs(savedAt).format(clockPattern())} · revision ${number}`;
+      return text.savedRevision(dayjs(savedAt).format(clockPattern()), number);
     case 'saving':
-      return 'saving …';
+      return text.saving;
     case 'failed':
-      return `not saved: ${saving.message}`;
+      return text.notSaved(saving.message);
     case 'removed':
-      return 'removed in another tab';
+      return text.removedInAnotherTab;
     case 'stale':
-      return 'not saved: changed in another tab';
+      return text.notSavedChangedInAnother;
   }
 }

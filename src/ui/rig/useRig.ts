@@ -5,6 +5,7 @@ import { merged, type RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
 import { retryAfter } from '@/ui/shell/retry';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
+import { useRig as texts } from './texts';
 
 export interface SavedRig {
   id: string;
@@ -127,7 +128,7 @@ export function useRig(saved: SavedRig) {
         unanswered.current = text;
         setSaving({
           state: 'failed',
-          message: 'No connection. Your change is kept on this page and will be saved when the server is back.',
+          message: texts.noConnectionYourChange,
         });
       } finally {
         busy.current = false;

@@ -6,6 +6,7 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useEffect, useState, type ComponentType } from 'react';
+import { late as text } from './texts';
 
 interface Props<P extends { onClose: () => void }> {
   /** Fetches the dialog; always the same function. */
@@ -31,12 +32,10 @@ export function Late<P extends { onClose: () => void }>({ load, props }: Props<P
   if (!failed) return null;
   return (
     <Dialog open onClose={props.onClose} aria-labelledby="late-title">
-      <DialogTitle id="late-title">The server does not answer</DialogTitle>
-      <DialogContent>
-        This dialog could not be loaded. Your changes on this page are kept. Open it again when the server is back.
-      </DialogContent>
+      <DialogTitle id="late-title">{text.theServerDoesNotAnswer}</DialogTitle>
+      <DialogContent>{text.thisDialogCould}</DialogContent>
       <DialogActions>
-        <Button onClick={props.onClose}>Close</Button>
+        <Button onClick={props.onClose}>{text.close}</Button>
       </DialogActions>
     </Dialog>
   );

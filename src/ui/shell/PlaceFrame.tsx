@@ -9,6 +9,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { PlaceRail, type PlacePath } from './PlaceRail';
+import { placeFrame as text } from './texts';
 
 interface Props {
   here: PlacePath;
@@ -51,8 +52,8 @@ const SkipLinks = ({ panel }: { panel: boolean }) => (
       },
     })}
   >
-    <a href="#sheet">Skip to the sheet</a>
-    {panel && <a href="#panel">Skip to the panel</a>}
+    <a href="#sheet">{text.skipToTheSheet}</a>
+    {panel && <a href="#panel">{text.skipToThePanel}</a>}
   </Box>
 );
 

@@ -11,15 +11,16 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import NextLink from 'next/link';
 import { memo } from 'react';
+import { placeRail as text } from './texts';
 
 const PLACES = [
-  { path: '/rig', label: 'Rig', Icon: SettingsInputComponentOutlinedIcon },
-  { path: '/kit', label: 'Kit', Icon: CasesOutlinedIcon },
-  { path: '/plan', label: 'Plan', Icon: AltRouteOutlinedIcon },
-  { path: '/switch', label: 'Switch', Icon: PowerSettingsNewIcon },
-  { path: '/test', label: 'Test', Icon: TroubleshootOutlinedIcon },
-  { path: '/noise', label: 'Noise', Icon: GraphicEqOutlinedIcon },
-  { path: '/log', label: 'Log', Icon: MenuBookOutlinedIcon },
+  { path: '/rig', label: text.rig, Icon: SettingsInputComponentOutlinedIcon },
+  { path: '/kit', label: text.kit, Icon: CasesOutlinedIcon },
+  { path: '/plan', label: text.plan, Icon: AltRouteOutlinedIcon },
+  { path: '/switch', label: text.switchWord, Icon: PowerSettingsNewIcon },
+  { path: '/test', label: text.test, Icon: TroubleshootOutlinedIcon },
+  { path: '/noise', label: text.noise, Icon: GraphicEqOutlinedIcon },
+  { path: '/log', label: text.log, Icon: MenuBookOutlinedIcon },
 ] as const;
 
 export type PlacePath = (typeof PLACES)[number]['path'];
@@ -29,7 +30,7 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; 
   return (
     <Box
       component="nav"
-      aria-label="Places"
+      aria-label={text.places}
       sx={{
         gridArea: 'rail',
         display: 'flex',

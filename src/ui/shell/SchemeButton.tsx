@@ -6,6 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import { useColorScheme } from '@mui/material/styles';
 import Tooltip from '@mui/material/Tooltip';
 import { useScheme } from '../strip/Strip';
+import { schemeButton as text } from './texts';
 
 /** Bright for daylight, dark for backstage. */
 export function SchemeButton() {
@@ -13,8 +14,8 @@ export function SchemeButton() {
   const { setMode } = useColorScheme();
   const to = scheme === 'dark' ? 'light' : 'dark';
   return (
-    <Tooltip title={to === 'dark' ? 'Dark, for backstage' : 'Bright, for daylight'}>
-      <IconButton aria-label={`Switch to the ${to} theme`} onClick={() => setMode(to)} suppressHydrationWarning>
+    <Tooltip title={to === 'dark' ? text.darkForBackstage : text.brightForDaylight}>
+      <IconButton aria-label={text.switchToTheTheme(to)} onClick={() => setMode(to)} suppressHydrationWarning>
         {to === 'dark' ? <DarkModeOutlinedIcon fontSize="small" /> : <LightModeOutlinedIcon fontSize="small" />}
       </IconButton>
     </Tooltip>

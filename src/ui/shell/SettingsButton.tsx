@@ -5,6 +5,7 @@ import IconButton from '@mui/material/IconButton';
 import Tooltip from '@mui/material/Tooltip';
 import { useState } from 'react';
 import { Late } from './Late';
+import { settingsButton as text } from './texts';
 
 const load = () => import('./SettingsDialog').then((file) => file.SettingsDialog);
 
@@ -13,8 +14,8 @@ export function SettingsButton() {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <Tooltip title="Settings">
-        <IconButton aria-label="Settings" onClick={() => setOpen(true)}>
+      <Tooltip title={text.settings}>
+        <IconButton aria-label={text.settings} onClick={() => setOpen(true)}>
           <SettingsIcon fontSize="small" />
         </IconButton>
       </Tooltip>

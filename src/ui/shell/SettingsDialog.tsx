@@ -12,6 +12,7 @@ import { useState } from 'react';
 import { CONVENTION_NAMES, CONVENTIONS, conventions, type Conventions } from '@/core/units/conventions';
 import { ask } from './ask';
 import { Choice } from './Choice';
+import { settingsDialog as text } from './texts';
 
 /** How lengths, mains, ground, clock and decimals are written, for everybody who uses this database. */
 export function SettingsDialog({ onClose }: { onClose: () => void }) {
@@ -28,7 +29,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
   };
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="settings-title">
-      <DialogTitle id="settings-title">Settings</DialogTitle>
+      <DialogTitle id="settings-title">{text.settings}</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           {CONVENTION_NAMES.map((name) => (
@@ -42,8 +43,7 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
           ))}
         </Stack>
         <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
-          For everyone who uses this server. Files keep metres and decimal points, so that any program reads them. The
-          mains frequency sets the usual supply and what the simulated interface hums at.
+          {text.forEveryoneWhoUses}
         </Typography>
         {failed && (
           <Alert severity="error" sx={{ mt: 2 }}>
@@ -53,11 +53,11 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
-          Cancel
+          {text.cancel}
         </Button>
         {/* Not disabled meanwhile: a button that is loses the focus. */}
         <Button variant="contained" onClick={() => !busy && void save()}>
-          Save settings
+          {text.saveSettings}
         </Button>
       </DialogActions>
     </Dialog>

@@ -3,6 +3,7 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { MessagePlace } from './MessagePlace';
+import { troublePlace as text } from './texts';
 
 interface Props {
   what: string;
@@ -21,14 +22,16 @@ export function TroublePlace({ what, safe, todo, path, copy }: Props) {
       <Typography gutterBottom>{todo}</Typography>
       {copy && (
         <Typography gutterBottom>
-          The newest undamaged copy is from {copy.at} UTC: <code>{copy.path}</code>
+          {text.theNewestUndamagedCopy(copy.at)}
+          <code>{copy.path}</code>
         </Typography>
       )}
       <Typography color="textSecondary" sx={{ mb: 2, overflowWrap: 'anywhere' }}>
-        The file: <code>{path}</code>
+        {text.theFile}
+        <code>{path}</code>
       </Typography>
       <Button variant="contained" onClick={() => window.location.reload()}>
-        Try again
+        {text.tryAgain}
       </Button>
     </MessagePlace>
   );

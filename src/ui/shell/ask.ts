@@ -1,3 +1,4 @@
+import { ask as text } from './texts';
 /** What a route handler answered: its body, or why there is none in words that can be shown. */
 export interface Asked<T> {
   body?: T;
@@ -32,6 +33,6 @@ export async function ask<T>(
     const { error } = body as { error: NonNullable<Asked<T>['error']> & { path?: string } };
     return { failed: error.path ? `${error.path}: ${error.message}` : error.message, status, error };
   } catch {
-    return { failed: 'No connection. Try again when the server is back.' };
+    return { failed: text.noConnectionTryAgainWhen };
   }
 }

@@ -13,6 +13,7 @@ import { HelpButton } from '../help/HelpButton';
 import { SchemeButton } from './SchemeButton';
 import { SettingsButton } from './SettingsButton';
 import { useState, type ReactNode, type RefObject } from 'react';
+import { barParts as texts } from './texts';
 
 /** What the bars of all places have in common. */
 
@@ -28,7 +29,11 @@ export function BarMore({ children }: { children: ReactNode }) {
         <SchemeButton />
       </Box>
       <Box sx={{ display: { md: 'none' }, ml: 'auto' }}>
-        <IconButton aria-label="More" aria-haspopup="dialog" onClick={({ currentTarget }) => setAnchor(currentTarget)}>
+        <IconButton
+          aria-label={texts.more}
+          aria-haspopup="dialog"
+          onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        >
           <MoreVertIcon />
         </IconButton>
       </Box>
@@ -38,7 +43,7 @@ export function BarMore({ children }: { children: ReactNode }) {
         onClose={() => setAnchor(null)}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
-        slotProps={{ paper: { 'aria-label': 'More', role: 'dialog' } }}
+        slotProps={{ paper: { 'aria-label': texts.more, role: 'dialog' } }}
       >
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, p: 1, maxWidth: 320 }}>
           {children}
@@ -57,7 +62,7 @@ export function ProductName() {
       component="p"
       sx={{ display: { xs: 'none', md: 'block' }, fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}
     >
-      Inlet Check
+      {texts.inletCheck}
     </Typography>
   );
 }
@@ -94,7 +99,7 @@ export function SearchField({ label, value, inputRef, onChange, shortcut = '/' }
         onChange('');
         event.currentTarget.querySelector('input')?.blur();
       }}
-      placeholder={`Find  ${shortcut}`}
+      placeholder={texts.find(shortcut)}
       inputProps={{ 'aria-label': label }}
       sx={{ width: 104, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
     />
@@ -104,16 +109,16 @@ export function SearchField({ label, value, inputRef, onChange, shortcut = '/' }
 export function UndoRedo({ undo, redo }: { undo?: () => void; redo?: () => void }) {
   return (
     <>
-      <Tooltip title="Undo (Ctrl Z)">
+      <Tooltip title={texts.undoCtrlZ}>
         <span>
-          <IconButton aria-label="Undo" disabled={!undo} onClick={undo}>
+          <IconButton aria-label={texts.undo} disabled={!undo} onClick={undo}>
             <UndoIcon fontSize="small" />
           </IconButton>
         </span>
       </Tooltip>
-      <Tooltip title="Redo (Ctrl Shift Z)">
+      <Tooltip title={texts.redoCtrlShiftZ}>
         <span>
-          <IconButton aria-label="Redo" disabled={!redo} onClick={redo}>
+          <IconButton aria-label={texts.redo} disabled={!redo} onClick={redo}>
             <RedoIcon fontSize="small" />
           </IconButton>
         </span>

@@ -11,6 +11,7 @@ import { Currents } from './Currents';
 import { LinkDrawing } from './LinkDrawing';
 import { Rail } from './Rail';
 import { figure, spoken } from './spoken';
+import { strip as texts } from './texts';
 
 type Junction = LineResult['readings']['junctions'][number];
 type Scheme = 'light' | 'dark';
@@ -226,7 +227,7 @@ function Tip({ contact, plug, n, x, probe: { tips, onTip } }: TipProps) {
   const [red, black] = [tips.red, tips.black].map((tip) => tip?.junction === n && tip.contact === contact);
   return (
     <g style={{ cursor: 'crosshair' }} onClick={() => onTip({ junction: n, contact })}>
-      <title>{`Probe contact ${contact}`}</title>
+      <title>{texts.probeContact(contact)}</title>
       <circle cx={x} cy={y} r={7.5} fill="transparent" />
       <circle
         cx={x}

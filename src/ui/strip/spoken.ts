@@ -1,23 +1,26 @@
 import type { ContactReading, JunctionReading, LineResult } from '@/core/check';
 import { CONNECTORS, type ConnectorId, type Contact } from '@/core/gear';
 import { digits, quantity } from '@/core/units/format';
+import { spoken as texts } from './texts';
 
 /** Volts without the unit, to the digits that a meter on the 60 V range shows. */
 export const figure = (volts: number): string =>
   Math.abs(volts) < 0.005 ? '0' : digits(volts, Math.abs(volts) < 10 ? 2 : 1);
 
 const NAMES: Readonly<Record<string, string>> = {
-  T: 'tip',
-  R: 'ring',
-  R1: 'first ring',
-  R2: 'second ring',
-  S: 'sleeve',
+  T: texts.tip,
+  R: texts.ring,
+  R1: texts.firstRing,
+  R2: texts.secondRing,
+  S: texts.sleeve,
 };
 
 /** Contacts as somebody says them: "pin 2", "tip". */
 const called = (contacts: readonly Contact[], plug: ConnectorId): string => {
   const pins = /^xlr|^mini-xlr/.test(plug);
-  return pins ? `pin ${contacts.join(' and ')}` : contacts.map((contact) => NAMES[contact] ?? contact).join(' and ');
+  return pins
+    ? texts.pin(contacts.join(texts.joined))
+    : contacts.map((contact) => NAMES[contact] ?? contact).join(texts.joined);
 };
 
 /** What a strip shows, in words: "At the source: pin 2 and 3 at 35.8 V, 1.9 mA each, pin 1 at 0 V." */
@@ -33,8 +36,8 @@ const alike = (junction: JunctionReading, before: JunctionReading): boolean =>
   junction.plug === before.plug && sentence(junction).split(':')[1] === sentence(before).split(':')[1];
 
 function sentence({ at, plug, contacts, fits }: JunctionReading): string {
-  const where = at === 'source' || at === 'inlet' ? `At the ${at}` : at.replace('after', 'After');
-  if (!fits) return `${where}: the plug does not fit.`;
+  const where = at === 'source' || at === 'inlet' ? texts.atThe(at) : at.replace('after', 'After');
+  if (!fits) return texts.thePlugDoesNotFit(where);
   const { reference } = CONNECTORS[plug];
   const groups = new Map<string, Contact[]>();
   for (const each of [...contacts].sort((a, b) => Number(a.contact === reference) - Number(b.contact === reference))) {

@@ -1,6 +1,7 @@
 import Button from '@mui/material/Button';
 import NextLink from 'next/link';
 import type { Symptom } from '@/core/testing';
+import { findFaultLink as text } from './texts';
 
 interface Props {
   /** Id of the rig. */
@@ -18,7 +19,7 @@ export function FindFaultLink({ rig, line, heard, variant = 'outlined', height =
   const asked = new URLSearchParams({ rig, line, ...(heard && { heard }) });
   return (
     <Button component={NextLink} prefetch={false} href={`/test?${asked}`} variant={variant} sx={{ minHeight: height }}>
-      {children ?? 'Find the fault'}
+      {children ?? text.findTheFault}
     </Button>
   );
 }

@@ -13,6 +13,7 @@ import { quantity } from '@/core/units/format';
 import { TermText } from '../help/TermText';
 import { VerdictMark } from '../verdict/VerdictMark';
 import { worded } from '@/core/units/conventions';
+import { why as text } from './texts';
 
 interface Props {
   result: LineResult;
@@ -27,9 +28,7 @@ export const Why = memo(function Why({ result, onApply, onAnswer }: Props) {
     <Stack spacing={0} component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
       {result.findings.length === 0 && (
         <Box component="li">
-          <Typography variant="body1">
-            No problems found. Every part gets the power it needs, and nothing gets more than it is rated for.
-          </Typography>
+          <Typography variant="body1">{text.noProblemsFoundEveryPart}</Typography>
         </Box>
       )}
       {result.findings.map((finding, n) => (
@@ -54,7 +53,7 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
     <Box component="article" aria-label={what}>
       {severity === 'note' ? (
         <Typography variant="caption" color="textSecondary">
-          Note
+          {text.note}
         </Typography>
       ) : (
         <VerdictMark verdict={verdictOf([finding])} />
@@ -105,23 +104,23 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
       )}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.75 }}>
         {school
-          ? `Your school: ${SCHOOLS[school.name].question}, “${schoolLabel(school.name, school.choice)}”.`
-          : `Based on: ${basis}.`}
-        {assumed && ` The limit is assumed: nobody has confirmed it.`}
+          ? text.yourSchool(SCHOOLS[school.name].question, schoolLabel(school.name, school.choice))
+          : text.basedOn(basis)}
+        {assumed && text.theLimitIsAssumedNobody}
       </Typography>
       {brings.length > 0 && (
         <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 0.5 }}>
-          Because of this: {brings.map((each) => each.what).join('; ')}.
+          {text.becauseOf(brings.map((each) => each.what).join('; '))}
         </Typography>
       )}
       {open.map((each) => (
         <Typography key={each.what} variant="caption" color="textSecondary" component="p" sx={{ mt: 0.5 }}>
-          Still to find out: {each.what}
+          {text.stillToFindOut(each.what)}
         </Typography>
       ))}
       {look && (
         <Typography variant="body2" component="p" sx={{ mt: 0.75 }}>
-          No single change here fixes it. {look}
+          {text.noSingleChangeHereFixes(look)}
         </Typography>
       )}
       {remedies.length > 0 && (
@@ -134,7 +133,7 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
       {answers && answers.length > 0 && (
         <Box sx={{ mt: 1.25 }}>
           <Typography variant="caption" color="textSecondary" component="p">
-            Look it up or ask the maker, then record:
+            {text.lookItUpOrAsk}
           </Typography>
           <Stack spacing={0.75} sx={{ mt: 0.5 }}>
             {answers.map((answer) => (

@@ -5,6 +5,7 @@ import { extent, line as curveLine, scaleLinear, scaleLog } from 'd3';
 import type { HuntStep } from '@/core/noise/hunt';
 import { HzLabels } from '../../noise/HzLabels';
 import { useChartWidth } from '../../noise/useChartWidth';
+import { pairSpectrum as texts } from './texts';
 
 const HEIGHT = 230;
 const MARGIN = { top: 10, right: 12, bottom: 22, left: 44 };
@@ -28,12 +29,15 @@ export function PairSpectrum({ heard, silent }: { heard: Spectrum; silent?: Spec
   );
   return (
     <Box component="figure" sx={{ mx: 0, my: 1.5, breakInside: 'avoid' }}>
-      <figcaption>Spectrum, dBFS per hertz: solid with it{without.length > 0 && ', dashed without it'}</figcaption>
+      <figcaption>
+        {texts.spectrumDbfsPerHertzSolid}
+        {without.length > 0 && texts.dashedWithout}
+      </figcaption>
       <Box
         component="svg"
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
-        aria-label={`Spectrum with it${without.length ? ' and without it' : ''}, ${loudest(withIt, without)}`}
+        aria-label={texts.spectrumWith(without.length, loudest(withIt, without))}
         sx={{ width: '100%', maxWidth: width, display: 'block', fontSize: 12, fontFamily: 'inherit' }}
       >
         {y.ticks(5).map((tick) => (
@@ -64,5 +68,5 @@ function loudest(withIt: Spectrum, without: Spectrum): string {
     return { hz, by: level - (other?.level ?? -200) };
   });
   const most = more.reduce((best, each) => (each.by > best.by ? each : best), { hz: 0, by: -Infinity });
-  return most.by > 0 && most.by < Infinity ? `biggest difference at ${Math.round(most.hz)} Hz` : 'no louder with it';
+  return most.by > 0 && most.by < Infinity ? texts.biggestDifferenceAtHz(Math.round(most.hz)) : texts.noLouder;
 }

@@ -16,6 +16,7 @@ import { mergedShop, SHOP_FIELDS } from '@/core/kit/shopMerge';
 import type { SavedShop } from '@/store/shop';
 import { ask } from '@/ui/shell/ask';
 import { saidIn, useShopDraft, type ShopFields } from './useShopDraft';
+import { shopForm as texts } from './texts';
 
 interface Props {
   saved: SavedShop;
@@ -39,7 +40,7 @@ export function ShopForm({ saved, items, recordings }: Props) {
   const set = (more: Partial<ShopFields>) => change({ ...form, ...more });
   const save = async () => {
     const missing = missingIn(form);
-    if (missing) return setTold({ failed: `${missing} Nothing is saved yet.` });
+    if (missing) return setTold({ failed: texts.nothingIsSavedYet(missing) });
     const mine = saidIn(form, today());
     const { body, failed, error } = await ask<SavedShop>(`/api/shop/${saved.id}`, {
       method: 'PUT',
@@ -50,16 +51,14 @@ export function ShopForm({ saved, items, recordings }: Props) {
       const { said, both } = mergedShop(draft.base, mine, current.record);
       begin(current, said);
       return setTold({
-        failed: `Somebody else saved this record meanwhile. What they wrote is in the form now, beside yours: look at it and save again.${
-          both.length
-            ? ` Both of you changed: ${both.map((field) => SHOP_FIELDS[field]).join(', ')}; yours is shown.`
-            : ''
-        }`,
+        failed: texts.somebodyElseSavedThisRecord(
+          both.length ? texts.bothOfYouChangedYours(both.map((field) => SHOP_FIELDS[field]).join(', ')) : '',
+        ),
       });
     }
     if (!body) return setTold({ failed });
     begin(body);
-    setTold({ done: 'Saved.' });
+    setTold({ done: texts.saved });
   };
   const remove = async () => {
     setRemoving(false);
@@ -82,22 +81,22 @@ export function ShopForm({ saved, items, recordings }: Props) {
     <Box data-scheme="light">
       <Box
         component="form"
-        aria-label="Record"
+        aria-label={texts.record}
         onSubmit={(event) => {
           event.preventDefault();
           void save();
         }}
       >
-        <h2>The unit</h2>
+        <h2>{texts.theUnit}</h2>
         <Row>
-          {field('Serial number', form.serial, (serial) => set({ serial }), {
+          {field(texts.serialNumber, form.serial, (serial) => set({ serial }), {
             slotProps: { htmlInput: { maxLength: 120 } },
           })}
-          {field('Item of the kit', form.item, (item) => set({ item }), {
+          {field(texts.itemOfTheKit, form.item, (item) => set({ item }), {
             select: true,
             children: [
               <MenuItem key="" value="">
-                none
+                {texts.none}
               </MenuItem>,
               ...items.map(({ id, name }) => (
                 <MenuItem key={id} value={id}>
@@ -108,20 +107,20 @@ export function ShopForm({ saved, items, recordings }: Props) {
           })}
         </Row>
         <Row>
-          {field('What was tried and changed nothing', form.unchanged, (unchanged) => set({ unchanged }), {
+          {field(texts.whatWasTriedAndChanged, form.unchanged, (unchanged) => set({ unchanged }), {
             multiline: true,
             slotProps: { htmlInput: { maxLength: 1000 } },
           })}
         </Row>
-        <h2>Recordings</h2>
+        <h2>{texts.recordings}</h2>
         {recordings.length === 0 ? (
-          <p>No recording of this line is saved. Measure it in Noise and keep the figures with the audio.</p>
+          <p>{texts.noRecordingOfThisLine}</p>
         ) : (
           <Row>
             {(['heard', 'silent'] as const).map((which) => (
               <Recording
                 key={which}
-                label={which === 'heard' ? 'Recording with it' : 'Recording without it'}
+                label={which === 'heard' ? texts.recordingWith : texts.recordingWithout}
                 value={form.recordings[which]}
                 recordings={recordings}
                 onChoose={(to) => set({ recordings: { ...form.recordings, [which]: to } })}
@@ -129,8 +128,8 @@ export function ShopForm({ saved, items, recordings }: Props) {
             ))}
           </Row>
         )}
-        <h2>Who was asked</h2>
-        <Box component="ul" aria-label="Who was asked" sx={{ m: 0, pl: 2.5 }}>
+        <h2>{texts.whoWasAsked}</h2>
+        <Box component="ul" aria-label={texts.whoWasAsked} sx={{ m: 0, pl: 2.5 }}>
           {form.asked.map(({ who, said: words, on }, n) => (
             <li key={n}>
               {on}, {who}: {words}
@@ -138,10 +137,10 @@ export function ShopForm({ saved, items, recordings }: Props) {
           ))}
         </Box>
         <Row hidden>
-          {field('Who', question.who, (who) => set({ question: { ...question, who } }), {
+          {field(texts.who, question.who, (who) => set({ question: { ...question, who } }), {
             slotProps: { htmlInput: { maxLength: 120 } },
           })}
-          {field('What they said', question.said, (words) => set({ question: { ...question, said: words } }), {
+          {field(texts.whatTheySaid, question.said, (words) => set({ question: { ...question, said: words } }), {
             slotProps: { htmlInput: { maxLength: 1000 } },
           })}
           <Button
@@ -149,51 +148,51 @@ export function ShopForm({ saved, items, recordings }: Props) {
             disabled={!question.who.trim() || !question.said.trim()}
             onClick={() => void save()}
           >
-            Add and save
+            {texts.addAndSave}
           </Button>
         </Row>
-        <h2>What was done</h2>
+        <h2>{texts.whatWasDone}</h2>
         <Row>
-          {field('What was done', work.what, (what) => set({ work: { ...work, what } }), {
+          {field(texts.whatWasDone, work.what, (what) => set({ work: { ...work, what } }), {
             slotProps: { htmlInput: { maxLength: 500 } },
           })}
-          {field('By whom', work.by, (by) => set({ work: { ...work, by } }), {
+          {field(texts.byWhom, work.by, (by) => set({ work: { ...work, by } }), {
             slotProps: { htmlInput: { maxLength: 120 } },
           })}
         </Row>
         <Row>
-          {field('On (year-month-day)', work.on, (on) => set({ work: { ...work, on } }), dayError(work.on))}
-          {field('Cost', work.cost, (cost) => set({ work: { ...work, cost } }), {
+          {field(texts.onYearMonthDay, work.on, (on) => set({ work: { ...work, on } }), dayError(work.on))}
+          {field(texts.cost, work.cost, (cost) => set({ work: { ...work, cost } }), {
             slotProps: { htmlInput: { maxLength: 60 } },
           })}
           {field(
-            'Warranty until (year-month-day)',
+            texts.warrantyUntilYearMonthDay,
             work.warranty,
             (warranty) => set({ work: { ...work, warranty } }),
             dayError(work.warranty),
           )}
         </Row>
         <Row>
-          {field('Measured again: level, line, conditions', form.again, (again) => set({ again }), {
+          {field(texts.measuredAgainLevelLineConditions, form.again, (again) => set({ again }), {
             slotProps: { htmlInput: { maxLength: 500 } },
           })}
         </Row>
         <Row hidden>
           <Button type="submit" variant="contained">
-            Save
+            {texts.save}
           </Button>
           {typed && (
             <>
               <Button variant="outlined" onClick={discard}>
-                Discard changes
+                {texts.discardChanges}
               </Button>
               <Typography variant="body2" sx={{ alignSelf: 'center' }}>
-                Not saved yet. What you typed stays in this browser until you save it.
+                {texts.notSavedYetWhatYou}
               </Typography>
             </>
           )}
           <Button color="inherit" onClick={() => setRemoving(true)} sx={{ ml: 'auto' }}>
-            Remove this record
+            {texts.removeThisRecord}
           </Button>
         </Row>
         <Box aria-live="polite">
@@ -202,17 +201,14 @@ export function ShopForm({ saved, items, recordings }: Props) {
         </Box>
       </Box>
       <Dialog open={removing} onClose={() => setRemoving(false)}>
-        <DialogTitle>Remove this record?</DialogTitle>
-        <DialogContent>
-          Everything in it about {saved.record.unit} is deleted for good: who was asked, what was done, what it cost.
-          The hunt stays.
-        </DialogContent>
+        <DialogTitle>{texts.removeThisRecordAsked}</DialogTitle>
+        <DialogContent>{texts.everythingInItAbout(saved.record.unit)}</DialogContent>
         <DialogActions>
           <Button color="inherit" onClick={() => setRemoving(false)}>
-            Cancel
+            {texts.cancel}
           </Button>
           <Button variant="contained" color="error" onClick={() => void remove()}>
-            Remove record
+            {texts.removeRecord}
           </Button>
         </DialogActions>
       </Dialog>
@@ -243,10 +239,10 @@ function Recording({
         value={value}
         onChange={({ target }) => onChoose(target.value)}
         error={gone}
-        helperText={gone && 'This recording was removed. Choose another one.'}
+        helperText={gone && texts.thisRecordingWasRemovedChoose}
       >
-        <MenuItem value="">none</MenuItem>
-        {gone && <MenuItem value={value}>removed</MenuItem>}
+        <MenuItem value="">{texts.none}</MenuItem>
+        {gone && <MenuItem value={value}>{texts.removed}</MenuItem>}
         {recordings.map(({ id, told }) => (
           <MenuItem key={id} value={String(id)}>
             {told}
@@ -255,23 +251,20 @@ function Recording({
       </TextField>
       {chosen?.sound && (
         <Box sx={{ mt: 0.5, '@media print': { display: 'none' } }}>
-          <audio controls preload="none" src={chosen.sound} aria-label={`${label}: sound`} style={{ width: '100%' }} />
+          <audio controls preload="none" src={chosen.sound} aria-label={texts.sound(label)} style={{ width: '100%' }} />
         </Box>
       )}
-      {chosen && !chosen.sound && <Typography variant="body2">Its figures were kept, not its sound.</Typography>}
+      {chosen && !chosen.sound && <Typography variant="body2">{texts.itsFiguresWereKept}</Typography>}
     </Box>
   );
 }
 
 /** What is missing before it makes a record; nothing where nothing is. */
 function missingIn({ question, work }: ShopFields): string | undefined {
-  if (Boolean(question.who.trim()) !== Boolean(question.said.trim()))
-    return 'Who was asked needs both: who, and what they said.';
-  if (Object.values(work).some((field) => field.trim()) && !work.what.trim())
-    return 'Say what was done, or leave by whom, day, cost and warranty blank.';
-  if (work.what.trim() && !(work.by.trim() && DAY.test(work.on)))
-    return 'What was done needs by whom, and on which day (as 2026-05-09).';
-  if (work.warranty && !DAY.test(work.warranty)) return 'Write the end of the warranty as 2026-05-09.';
+  if (Boolean(question.who.trim()) !== Boolean(question.said.trim())) return texts.whoWasAskedNeedsBoth;
+  if (Object.values(work).some((field) => field.trim()) && !work.what.trim()) return texts.sayWhatWasDone;
+  if (work.what.trim() && !(work.by.trim() && DAY.test(work.on))) return texts.whatWasDoneNeeds;
+  if (work.warranty && !DAY.test(work.warranty)) return texts.writeTheEnd;
   return undefined;
 }
 

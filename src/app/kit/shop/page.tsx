@@ -15,8 +15,9 @@ import { HuntSteps } from '../../noise/HuntSteps';
 import { onStore } from '../../onStore';
 import { PairSpectrum } from './PairSpectrum';
 import { ShopForm } from './ShopForm';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'For the repair shop' };
+export const metadata: Metadata = { title: text.forTheRepairShop };
 export const dynamic = 'force-dynamic';
 
 /** The page that goes to the repair shop with a unit, and what came of it. */
@@ -32,16 +33,17 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const recordings = recordingsOf(loadMeasurements(store, rig.id), rig.id, of?.line);
   return (
     <Paper
-      title={`For the repair shop: ${unit}`}
+      title={text.forTheRepairShopOn(unit)}
       note={
         <>
-          Found on {rig.name}, <LocalTime at={at} />
+          {text.foundOn(rig.name)}
+          <LocalTime at={at} />
         </>
       }
       back={
         of && document
-          ? { href: `/noise?rig=${rig.id}&tab=hunt`, label: 'Back to the hunt' }
-          : { href: '/kit', label: 'Back to the kit' }
+          ? { href: `/noise?rig=${rig.id}&tab=hunt`, label: text.backToTheHunt }
+          : { href: '/kit', label: text.backToTheKit }
       }
     >
       {hunt && of ? (
@@ -51,12 +53,9 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           line={document?.lines.find(({ id }) => id === of.line)?.name ?? of.line}
         />
       ) : (
-        <p>No hunt stands behind this record: describe below what was heard, and what was connected.</p>
+        <p>{text.noHuntStandsBehind}</p>
       )}
-      <p>
-        Never opened here: what is inside a mains unit is for the shop. Protective earth stays on; a unit that tingles
-        or whose earth is in doubt is out of use until it comes back.
-      </p>
+      <p>{text.neverOpenedHereWhat}</p>
       <ShopForm saved={saved} items={items} recordings={recordings} />
     </Paper>
   );
@@ -69,7 +68,7 @@ const recordingsOf = (kept: readonly KeptMeasurement[], rig: string, line: strin
     .toReversed()
     .map(({ id, at, name, measurement, audio }) => ({
       id,
-      told: `${at.slice(0, 10)} ${at.slice(11, 16)} UTC, ${name}, ${quantity(measurement.reading.rmsDbfs, 'dBFS')}`,
+      told: text.recordedAt(at.slice(0, 10), at.slice(11, 16), name, measurement.reading.rmsDbfs),
       ...(audio && { sound: `/api/rigs/${rig}/measurements/${id}/audio` }),
     }));
 
@@ -78,22 +77,22 @@ function Proof({ saved: { hunt }, suspect, line }: { saved: SavedHunt; suspect: 
   const { alone, without, left, proven } = shopCase(hunt, suspect);
   const level = (step: HuntStep | undefined, name: (typeof COMPONENT_NAMES)[number]) => {
     const dbfs = step && ofPower(step.components[name]);
-    return dbfs === undefined ? 'not measured' : dbfs <= -130 ? 'nothing' : quantity(dbfs, 'dBFS');
+    return dbfs === undefined ? text.notMeasured : dbfs <= -130 ? text.nothing : quantity(dbfs, 'dBFS');
   };
   return (
     <>
-      <h2>What proves it</h2>
+      <h2>{text.whatProves}</h2>
       <p>
         {proven
-          ? `It makes the noise with everything unplugged that can be. Left connected: ${left.join(', ') || 'nothing else'}. Listened to on ${line}.`
-          : `Not proven yet: it was never measured with everything else unplugged, with it and without it. The fewest that were on beside it: ${left.join(', ') || 'none measured'}. Measure that in the hunt before it goes to the shop.`}
+          ? text.itMakesTheNoise(left.join(', ') || text.nothingElse, line)
+          : text.notProvenYet(left.join(', ') || text.noneMeasured)}
       </p>
       <table>
         <thead>
           <tr>
-            <th scope="col">Heard</th>
-            <th scope="col">with it</th>
-            <th scope="col">without it</th>
+            <th scope="col">{text.heard}</th>
+            <th scope="col">{text.withIt}</th>
+            <th scope="col">{text.withoutIt}</th>
           </tr>
         </thead>
         <tbody>
@@ -109,7 +108,7 @@ function Proof({ saved: { hunt }, suspect, line }: { saved: SavedHunt; suspect: 
       {alone?.spectrum ? (
         <PairSpectrum heard={alone.spectrum} silent={without?.spectrum} />
       ) : (
-        alone && <p>No spectrum: this hunt was measured before spectra were kept.</p>
+        alone && <p>{text.noSpectrumThisHunt}</p>
       )}
       <HuntSteps hunt={hunt} />
     </>

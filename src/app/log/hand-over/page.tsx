@@ -15,8 +15,9 @@ import { Paper } from '@/ui/shell/Paper';
 import { exposureText } from '../exposureText';
 import { handOverRows, type HandOverRow } from './rows';
 import { onStore } from '../../onStore';
+import { page as texts } from './texts';
 
-export const metadata: Metadata = { title: 'Hand-over' };
+export const metadata: Metadata = { title: texts.handOver };
 export const dynamic = 'force-dynamic';
 
 /** Most of the last entries that are printed. */
@@ -38,27 +39,28 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const nameOf = (line: string) => document.lines.find((each) => each.id === line)?.name ?? line;
   return (
     <Paper
-      title={`Hand-over: ${document.name}`}
+      title={texts.handOverOf(document.name)}
       note={
         <>
-          Revision {revision}, printed <LocalTime at={new Date().toISOString()} />
+          {texts.revisionPrinted(revision)}
+          <LocalTime at={new Date().toISOString()} />
         </>
       }
-      back={{ href: `/log?rig=${id}`, label: 'Back to the log' }}
+      back={{ href: `/log?rig=${id}`, label: texts.backToTheLog }}
     >
-      <h2>State of the rig, as reported</h2>
-      {sheet ? <AsItStands sheet={sheet} paper={revision} /> : <p>State not recorded. Treat every feed as on.</p>}
-      <h2>Input list</h2>
-      <div style={{ overflowX: 'auto' }} role="region" aria-label="Input list" tabIndex={0}>
-        <table aria-label="Lines">
+      <h2>{texts.stateOfTheRig}</h2>
+      {sheet ? <AsItStands sheet={sheet} paper={revision} /> : <p>{texts.stateNotRecordedTreat}</p>}
+      <h2>{texts.inputList}</h2>
+      <div style={{ overflowX: 'auto' }} role="region" aria-label={texts.inputList} tabIndex={0}>
+        <table aria-label={texts.lines}>
           <thead>
             <tr>
-              <th>Line</th>
-              <th>Source and links</th>
-              <th>Inlet</th>
-              <th>Feed</th>
-              <th>Gain</th>
-              <th>Verdict</th>
+              <th>{texts.line}</th>
+              <th>{texts.sourceAndLinks}</th>
+              <th>{texts.inlet}</th>
+              <th>{texts.feed}</th>
+              <th>{texts.gain}</th>
+              <th>{texts.verdict}</th>
             </tr>
           </thead>
           <tbody>
@@ -68,8 +70,8 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           </tbody>
         </table>
       </div>
-      <h2>Power each source has seen</h2>
-      {record.length === 0 && <p>No source has had a feed.</p>}
+      <h2>{texts.powerEachSourceHasSeen}</h2>
+      {record.length === 0 && <p>{texts.noSourceHasHad}</p>}
       <table>
         <tbody>
           {record.map((each) => (
@@ -87,8 +89,8 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           ))}
         </tbody>
       </table>
-      <h2>Notes, incidents, differences</h2>
-      {told.length === 0 && <p>None.</p>}
+      <h2>{texts.notesIncidentsDifferences}</h2>
+      {told.length === 0 && <p>{texts.none}</p>}
       <table>
         <tbody>
           {told.map(({ id: entry, at, kind, text, who, lines }) => (
@@ -104,25 +106,22 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           ))}
         </tbody>
       </table>
-      <p>
-        Reported, not measured. Check the switch and a meter before you plug anything. Mains work belongs to a licensed
-        electrician, by local code.
-      </p>
+      <p>{texts.reportedNotMeasuredCheck}</p>
     </Paper>
   );
 });
 
-const IS = { down: 'down', open: 'up', unknown: 'not known' };
+const IS = { down: texts.down, open: texts.up, unknown: texts.notKnown };
 
 /** A line with what is known of it; what does not fit a column stands under it. */
 function LineRows({ row }: { row: HandOverRow }) {
   const { name, place, source, links, inlet, feed, gain, verdict, findings, answers, open, measured, note } = row;
   const under = [
-    ['Found', findings.join('; ')],
-    ['Still to find out', open.join(' ')],
-    ['Answered', answers.join('; ')],
-    ['Floor', measured],
-    ['Note', note],
+    [texts.found, findings.join('; ')],
+    [texts.stillToFindOut, open.join(' ')],
+    [texts.answered, answers.join('; ')],
+    [texts.floor, measured],
+    [texts.note, note],
   ].filter(([, text]) => text);
   return (
     <>
@@ -161,29 +160,24 @@ function AsItStands({ sheet: { rig, session, revision }, paper }: { sheet: Switc
   const on = rig.groups.filter(({ key }) => live(rig, state, key));
   const supplied = rig.lines.filter(({ id }) => state.supplies[id] && state.supplies[id].on !== false);
   const monitors = monitorsOf(rig).map(
-    ({ id, name }) => `${name || 'Speakers and headphones'}: ${IS[state.monitors[id] ?? 'unknown']}`,
+    ({ id, name }) => `${name || texts.speakersAndHeadphones}: ${IS[state.monitors[id] ?? 'unknown']}`,
   );
   return (
     <ul>
-      {revision !== paper && (
-        <li>
-          This is how revision {revision} was left in the room. The rig on paper has gone on to revision {paper}: what
-          is plugged may differ from the lines below. Look before you trust either.
-        </li>
-      )}
+      {revision !== paper && <li>{texts.thisIsHowRevision(revision, paper)}</li>}
       <li>
         {on.length === 0
-          ? 'Every inlet feed is off.'
+          ? texts.everyInletFeedIsOff
           : on
               .map(
                 ({ key, name }) =>
-                  `${name}: ${state.feeds[key].feed === 'unknown' ? 'not known, treat as live' : feedLabel(state.feeds[key].feed as never)}`,
+                  `${name}: ${state.feeds[key].feed === 'unknown' ? texts.notKnownTreatAsLive : feedLabel(state.feeds[key].feed as never)}`,
               )
               .join('; ')}
       </li>
-      {supplied.length > 0 && <li>Supplies still on, or not known: {supplied.map(({ name }) => name).join(', ')}.</li>}
+      {supplied.length > 0 && <li>{texts.suppliesStill(supplied.map(({ name }) => name).join(', '))}</li>}
       <li>{monitors.join('; ')}.</li>
-      <li>{steps.length ? `Run sheet unfinished: ${steps.length} steps to do.` : 'No unfinished run sheet.'}</li>
+      <li>{steps.length ? texts.runSheetUnfinishedSteps(steps.length) : texts.noUnfinishedRunSheet}</li>
     </ul>
   );
 }

@@ -5,6 +5,7 @@ import { pieceLabel } from '@/core/plan/pieces';
 import { inletName, rigPaths, type RigDocument } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity, uncapital } from '@/core/units/format';
+import { rows as text } from './texts';
 
 /** One line of the input list with everything that is known of it, in words. */
 export interface HandOverRow {
@@ -41,7 +42,7 @@ function settings(ref: 'source' | 'link', part: Part): string[] {
   });
 }
 
-const faults = ({ faults: known = [] }: Part): string[] => (known.length ? ['has a fault'] : []);
+const faults = ({ faults: known = [] }: Part): string[] => (known.length ? [text.hasAFault] : []);
 
 function partWords(ref: 'source' | 'link', part: Part): string {
   const kind = kindOf(ref, part).label;
@@ -60,7 +61,7 @@ const answersOf = (ref: 'source' | 'link', part: Part): string[] =>
       ? (choice.options.find((option) => option.value === part.choices?.[name])?.label ?? part.choices?.[name])
       : figure && `${figure.value} ${figure.unit}`;
     const what = uncapital(choice?.label ?? kind.figures[name]?.label ?? name);
-    return `${part.name ?? kind.label}, ${what}: ${value ?? 'not stated'} (${[who, when, where].filter(Boolean).join(', ')})`;
+    return `${part.name ?? kind.label}, ${what}: ${value ?? text.notStated} (${[who, when, where].filter(Boolean).join(', ')})`;
   });
 
 /** The input list of a rig with everything on it, in the document's order. */
@@ -92,12 +93,10 @@ export function handOverRows(
       feed: feed === undefined ? '' : feedLabel(feed as FeedName),
       gain: level
         ? `${quantity(Math.min(Math.max(level.gainNeeded, level.gainMin), level.gainMax), 'dB')}${
-            level.gainNeeded > level.gainMax || level.gainNeeded < level.gainMin
-              ? `, ${quantity(level.gainNeeded, 'dB')} wanted`
-              : ''
+            level.gainNeeded > level.gainMax || level.gainNeeded < level.gainMin ? text.wanted(level.gainNeeded) : ''
           }`
         : '',
-      verdict: result?.verdict ?? `not solved: ${reasons.get(line.id) ?? 'unknown'}`,
+      verdict: result?.verdict ?? text.notSolved(reasons.get(line.id)),
       findings: (result?.findings ?? []).filter(({ severity }) => severity !== 'note').map(({ what }) => what),
       answers: [...answersOf('source', line.source), ...line.links.flatMap((part) => answersOf('link', part))],
       open: questions(line).map(({ part, choice, spec }) =>
@@ -105,9 +104,7 @@ export function handOverRows(
           ? `${device.name}: ${spec.question.ask}`
           : `${partAt(line, part).name ?? kindName(part, partAt(line, part))}: ${spec.question.ask}`,
       ),
-      measured: last
-        ? `${quantity(floorAs(last.measurement.reading)['as-set'], 'dBFS')} RMS${last.gain === undefined ? '' : ` at ${quantity(last.gain, 'dB')}`}, “${last.name}”`
-        : '',
+      measured: last ? text.rms(floorAs(last.measurement.reading)['as-set'], last.gain, last.name) : '',
       note: own.note ?? '',
     };
   });

@@ -4,11 +4,20 @@ import { heavily } from '@/threads/pool';
 import { loadRig } from '@/store/rigs';
 import { Paper } from '@/ui/shell/Paper';
 import { onStore } from '../../onStore';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Brief for an electrician' };
+export const metadata: Metadata = { title: text.briefForAnElectrician };
 export const dynamic = 'force-dynamic';
 
-const HEADINGS = ['Outlet or strip', 'Plugged into', 'Lead', 'Earth path', 'Rated for', 'Load', 'What is plugged in'];
+const HEADINGS = [
+  text.outletOrStrip,
+  text.pluggedInto,
+  text.lead,
+  text.earthPath,
+  text.ratedFor,
+  text.load,
+  text.whatIsPlugged,
+];
 
 /** What a licensed electrician is asked, with the circuits and loads of the job, on paper. */
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
@@ -19,16 +28,12 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const { supply, wanted, circuits, leakage } = await heavily('brief', document);
   return (
     <Paper
-      title="Brief for a licensed electrician"
+      title={text.briefForALicensedElectrician}
       note={`${document.name}. ${supply}.`}
-      back={{ href: `/noise?rig=${rig}&tab=mains`, label: 'Back to the noise' }}
+      back={{ href: `/noise?rig=${rig}&tab=mains`, label: text.backToTheNoise }}
     >
-      <p>
-        These are questions, not instructions. Fixed wiring, boards and earth rods are done by a licensed electrician,
-        under local code; protective earth and residual-current protection stay. A generator’s neutral is joined to
-        earth, or not, as its maker and local code say.
-      </p>
-      <h2>What is wanted, and why</h2>
+      <p>{text.theseAreQuestionsNotInstructions}</p>
+      <h2>{text.whatIsWantedAndWhy}</h2>
       {wanted.length ? (
         <ol>
           {wanted.map(({ what, why }) => (
@@ -40,10 +45,10 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           ))}
         </ol>
       ) : (
-        <p>Nothing concerns the wiring: what hums here is mended without it.</p>
+        <p>{text.nothingConcernsTheWiringWhat}</p>
       )}
-      <h2>Circuits and loads</h2>
-      <div style={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Circuits and loads">
+      <h2>{text.circuitsAndLoads}</h2>
+      <div style={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label={text.circuitsAndLoads}>
         <table>
           <thead>
             <tr>
@@ -63,19 +68,16 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
                 <td>{earth}</td>
                 <td>{rating}</td>
                 <td>{load}</td>
-                <td>{units.join(', ') || 'nothing'}</td>
+                <td>{units.join(', ') || text.nothing}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      <p>
-        Calculated leakage of all earthed units together: {leakage}. Loads that nobody has stated are usual ones for
-        their kind.
-      </p>
-      <h2>Found and done</h2>
-      <p>Date, name, licence: ____________________________________________</p>
-      <p>Measured earth path, insulation, residual-current device: ____________________________________________</p>
+      <p>{text.calculatedLeakageOfAllEarthed(leakage)}</p>
+      <h2>{text.foundAndDone}</h2>
+      <p>{text.dateNameLicence}</p>
+      <p>{text.measuredEarthPathInsulationResidual}</p>
     </Paper>
   );
 });

@@ -10,8 +10,9 @@ import { AccountList } from '../AccountList';
 import { HuntSteps } from '../HuntSteps';
 import { onStore } from '../../onStore';
 import { digits } from '@/core/units/format';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Noise hunt' };
+export const metadata: Metadata = { title: text.noiseHunt };
 export const dynamic = 'force-dynamic';
 
 /** A hunt as a page to share: who was suspected, what was measured, who it was, what usually mends it. */
@@ -25,29 +26,30 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const line = rigSaved.document.lines.find(({ id }) => id === hunt.line)?.name ?? hunt.line;
   return (
     <Paper
-      title={`Noise hunt: ${line}`}
+      title={text.noiseHuntOn(line)}
       note={
         <>
-          {rigSaved.document.name}, begun <LocalTime at={begun} />; {WAYS[hunt.way].toLowerCase()}, {hunt.steps.length}{' '}
-          {hunt.steps.length === 1 ? 'measurement' : 'measurements'}
+          {text.begun(rigSaved.document.name)}
+          <LocalTime at={begun} />
+          {text.wayAndSteps(WAYS[hunt.way].toLowerCase(), hunt.steps.length)}
         </>
       }
-      back={{ href: `/noise?rig=${rig}`, label: 'Back to the noise' }}
+      back={{ href: `/noise?rig=${rig}`, label: text.backToTheNoise }}
     >
       {view.accounts.length > 0 ? (
         <AccountList accounts={view.accounts} open={view.open} suspects={hunt.suspects} sine="-3" done={!view.next} />
       ) : (
-        <p>No culprit found yet.</p>
+        <p>{text.noCulpritFoundYet}</p>
       )}
       {view.changes.length > 0 && <Changes view={view} hunt={hunt} />}
       <HuntSteps hunt={hunt} />
-      <h2>Suspects</h2>
+      <h2>{text.suspects}</h2>
       <ul>
         {hunt.suspects.map(({ id, name, kind, outlet, fixed }) => (
           <li key={id}>
             {name}: {UNIT_KINDS[kind]}
             {outlet && `, ${outlet}`}
-            {fixed && ', always on'}
+            {fixed && text.alwaysOn}
           </li>
         ))}
       </ul>
@@ -67,14 +69,15 @@ function Changes({
 }) {
   const told = view.changes.filter(({ from, to }) => Math.abs(Math.max(from, -130) - Math.max(to, -130)) > TOLD);
   if (told.length === 0) return null;
-  const level = (dbfs: number) => (dbfs <= -130 ? 'nothing' : `${digits(dbfs, 1)} dBFS`);
+  const level = (dbfs: number) => (dbfs <= -130 ? 'nothing' : text.dbfs(digits(dbfs, 1)));
   return (
     <>
-      <h2>Switched one at a time</h2>
+      <h2>{text.switchedOneAtATime}</h2>
       <ul>
         {told.map(({ suspect, component, from, to }) => (
           <li key={`${suspect} ${component}`}>
-            {hunt.suspects.find(({ id }) => id === suspect)?.name}: {component} from {level(from)} to {level(to)}
+            {hunt.suspects.find(({ id }) => id === suspect)?.name}
+            {text.fromTo(component, level(from), level(to))}
           </li>
         ))}
       </ul>

@@ -9,6 +9,7 @@ import { withMainsEdit } from '@/core/mains';
 import { UNIT_KINDS, type RigDocument, type Unit, type UnitKind } from '@/core/rig';
 import { MOST_UNITS } from '@/core/rig/deviceFigures';
 import { Choice } from '@/ui/shell/Choice';
+import { addUnits as texts } from './texts';
 
 interface Props {
   units: readonly Unit[];
@@ -33,11 +34,11 @@ export function AddUnits({ units, outlets, full, onChange }: Props) {
     <Box sx={{ py: 0.5 }}>
       <Box
         role="group"
-        aria-label="Add a unit of a kind"
+        aria-label={texts.addAUnitOfAKind}
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, alignItems: 'center', whiteSpace: 'normal', mb: 1 }}
       >
         <Typography variant="body2" sx={{ mr: 0.5 }}>
-          Add:
+          {texts.add}
         </Typography>
         {KINDS.map((each) => (
           <Button
@@ -53,7 +54,7 @@ export function AddUnits({ units, outlets, full, onChange }: Props) {
       </Box>
       <Box
         component="form"
-        aria-label="Add a unit"
+        aria-label={texts.addAUnit}
         onSubmit={(event: FormEvent) => {
           event.preventDefault();
           if (!name.trim() || full) return;
@@ -63,26 +64,26 @@ export function AddUnits({ units, outlets, full, onChange }: Props) {
         sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}
       >
         <Choice
-          label="Plug new units into"
+          label={texts.plugNewUnitsInto}
           value={on}
           onChoose={setOutlet}
-          options={[[WALL, 'the wall'], ...outlets.map((each) => [each, each] as const)]}
+          options={[[WALL, texts.theWall], ...outlets.map((each) => [each, each] as const)]}
         />
         <TextField
-          label="Another unit"
+          label={texts.anotherUnit}
           value={name}
           onChange={({ target }) => setName(target.value)}
-          helperText={full ? `${MOST_UNITS} units are the most` : undefined}
+          helperText={full ? texts.unitsAreTheMost(MOST_UNITS) : undefined}
           slotProps={{ htmlInput: { maxLength: 80 } }}
         />
         <Choice
-          label="Kind of unit"
+          label={texts.kindOfUnit}
           value={kind}
           onChoose={(to) => setKind(to as UnitKind)}
           options={KINDS.map((each) => [each, UNIT_KINDS[each]] as const)}
         />
         <Button type="submit" variant="outlined" disabled={!name.trim() || full}>
-          Add unit
+          {texts.addUnit}
         </Button>
       </Box>
     </Box>

@@ -11,6 +11,7 @@ import { Choice } from '@/ui/shell/Choice';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 import { RemoveButton } from './RemoveButton';
+import { besideTable as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -43,17 +44,17 @@ export function BesideTable({ document, report: { system, readings }, onChange }
   const units = (document.units ?? []).map(({ id, name }) => [id, name] as const);
   return (
     <MainsTable
-      title="Lines beside mains leads and coils"
-      headings={['Line', 'beside', ...FIGURES.map(([figure]) => fieldName(figure)), 'Field', '']}
+      title={text.linesBesideMainsLeads}
+      headings={[text.line, text.besideWhat, ...FIGURES.map(([figure]) => fieldName(figure)), text.field, '']}
     >
       {beside.map((each, at) => {
         const field = readings.fields.find((own) => own.line === each.line && own.unit === each.unit);
-        const name = `${lineName(each.line)} beside ${unitName(each.unit)}`;
+        const name = text.beside(lineName(each.line), unitName(each.unit));
         return (
           <tr key={`${each.line} ${each.unit} ${at}`}>
             <th scope="row">{lineName(each.line)}</th>
             <td>
-              {each.coil ? 'coil of ' : 'lead of '}
+              {each.coil ? text.coilOf : text.leadOf}
               {unitName(each.unit)}
             </td>
             {FIGURES.map(([figure, usual]) => (
@@ -71,7 +72,7 @@ export function BesideTable({ document, report: { system, readings }, onChange }
             ))}
             <td>{field ? `${Number((field.tesla * 1e6).toPrecision(2))} µT` : '–'}</td>
             <td>
-              <RemoveButton label={`Remove ${name}`} onRemove={() => set((list) => list.toSpliced(at, 1))} />
+              <RemoveButton label={text.remove(name)} onRemove={() => set((list) => list.toSpliced(at, 1))} />
             </td>
           </tr>
         );
@@ -80,21 +81,21 @@ export function BesideTable({ document, report: { system, readings }, onChange }
         <td colSpan={7}>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, py: 0.5 }}>
             <Choice
-              label="Line"
+              label={text.line}
               value={line}
               onChoose={setLine}
               options={document.lines.map(({ id, name }) => [id, name] as const)}
             />
             <Choice
-              label="runs beside"
+              label={text.runsBeside}
               value={what}
               onChoose={(to) => setWhat(to as 'lead' | 'coil')}
               options={[
-                ['lead', 'the mains lead'],
-                ['coil', 'the transformer or motor'],
+                ['lead', text.theMainsLead],
+                ['coil', text.theTransformerOrMotor],
               ]}
             />
-            <Choice label="of unit" value={unit} onChoose={setUnit} options={units} />
+            <Choice label={text.ofUnit} value={unit} onChoose={setUnit} options={units} />
             <Button
               variant="outlined"
               disabled={!line || !unit || beside.length >= MOST_GROUNDS}
@@ -103,7 +104,7 @@ export function BesideTable({ document, report: { system, readings }, onChange }
                 setLine('');
               }}
             >
-              Add
+              {text.add}
             </Button>
           </Box>
         </td>
@@ -113,7 +114,7 @@ export function BesideTable({ document, report: { system, readings }, onChange }
 }
 
 const fieldName = (figure: keyof typeof BESIDE_FIGURES): string =>
-  `${figure === 'length' ? 'Length' : BESIDE_FIGURES[figure].label} (${quantity(0, BESIDE_FIGURES[figure].unit).replace(/^0\s*/, '')})`;
+  `${figure === 'length' ? text.length : BESIDE_FIGURES[figure].label} (${quantity(0, BESIDE_FIGURES[figure].unit).replace(/^0\s*/, '')})`;
 
 function withFigure(beside: Beside, figure: keyof typeof BESIDE_FIGURES, to: Beside['angle']): Beside {
   const { angle, ...rest } = beside;

@@ -10,6 +10,7 @@ import { MOST_CONNECTIONS } from '@/core/rig/mains';
 import { Choice } from '@/ui/shell/Choice';
 import { MainsTable } from './MainsTable';
 import { RemoveButton } from './RemoveButton';
+import { connectionTable as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -20,12 +21,15 @@ interface Props {
 /** What joins the grounds of units beside the lines: data and display leads, racks, bonding leads. */
 export function ConnectionTable({ document, report: { system }, onChange }: Props) {
   const connections = document.mains?.connections ?? [];
-  const ends = [...system.units.map(({ id, name }) => [id, name] as const), [EARTH, 'earth of the supply'] as const];
+  const ends = [...system.units.map(({ id, name }) => [id, name] as const), [EARTH, text.earthOfTheSupply] as const];
   const nameOf = (id: string) => ends.find(([each]) => each === id)?.[1] ?? id;
   const [kind, setKind] = useState<ConnectionKind>('USB');
   const [[a, b], setBetween] = useState(['', '']);
   return (
-    <MainsTable title="Connections besides the lines" headings={['Between', 'and', 'Kind', 'Isolator', '']}>
+    <MainsTable
+      title={text.connectionsBesidesTheLines}
+      headings={[text.between, text.and, text.kind, text.isolator, '']}
+    >
       {connections.map(({ between, kind: own, isolated }, at) => (
         <tr key={`${between.join(' ')} ${at}`}>
           <th scope="row">{nameOf(between[0])}</th>
@@ -37,7 +41,7 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
                 checked={isolated ?? false}
                 slotProps={{
                   input: {
-                    'aria-label': `Isolator in ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`,
+                    'aria-label': text.isolatorInBetween(CONNECTIONS[own], between.map(nameOf).join(text.joined)),
                   },
                 }}
                 onChange={({ target }) =>
@@ -48,7 +52,7 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
           </td>
           <td>
             <RemoveButton
-              label={`Remove ${CONNECTIONS[own]} between ${between.map(nameOf).join(' and ')}`}
+              label={text.removeBetween(CONNECTIONS[own], between.map(nameOf).join(text.joined))}
               onRemove={() => onChange((from) => withMainsEdit(from, { do: 'disconnect', at }))}
             />
           </td>
@@ -57,10 +61,10 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
       <tr>
         <td colSpan={5}>
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, py: 0.5 }}>
-            <Choice label="From" value={a} onChoose={(to) => setBetween([to, b])} options={ends} />
-            <Choice label="To" value={b} onChoose={(to) => setBetween([a, to])} options={ends} />
+            <Choice label={text.from} value={a} onChoose={(to) => setBetween([to, b])} options={ends} />
+            <Choice label={text.to} value={b} onChoose={(to) => setBetween([a, to])} options={ends} />
             <Choice
-              label="Kind of connection"
+              label={text.kindOfConnection}
               value={kind}
               onChoose={(to) => setKind(to as ConnectionKind)}
               options={Object.entries(CONNECTIONS)}
@@ -73,7 +77,7 @@ export function ConnectionTable({ document, report: { system }, onChange }: Prop
                 setBetween(['', '']);
               }}
             >
-              Add connection
+              {text.addConnection}
             </Button>
           </Box>
         </td>

@@ -6,6 +6,7 @@ import type { MainsReport } from '@/core/mains';
 import { quantity } from '@/core/units/format';
 import { Plug, PlugByHand, PlugTarget } from './PlugByHand';
 import { BUS, treeLayout } from './treeLayout';
+import { earthTree as texts } from './texts';
 
 /** The tree of earth conductors from the left, shields and what else closes loops at the right. */
 export function EarthTree({
@@ -173,8 +174,8 @@ function outletsOf({ system }: MainsReport, units: readonly string[]): string[] 
 
 function spoken({ system, readings }: MainsReport): string {
   const nameOf = (id: string) => system.units.find((unit) => unit.id === id)?.name ?? id;
-  const loops = readings.loops.map(
-    ({ units, amps }, n) => `Loop ${n + 1}: ${units.map(nameOf).join(', ')}, ${quantity(amps, 'A')}.`,
+  const loops = readings.loops.map(({ units, amps }, n) =>
+    texts.loop(n + 1, units.map(nameOf).join(', '), quantity(amps, 'A')),
   );
-  return `${system.units.length} units on ${system.outlets.length} outlets. ${loops.join(' ') || 'No loop.'}`;
+  return texts.unitsOnOutlets(system.units.length, system.outlets.length, loops.join(' ') || texts.noLoop);
 }

@@ -2,6 +2,7 @@ import Typography from '@mui/material/Typography';
 import type { Verdict } from '@/core/check';
 import type { MainsFinding } from '@/core/mains';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
+import { findingMark as text } from './texts';
 
 const VERDICTS: Record<MainsFinding['severity'], Verdict> = { harm: 'Stop', watch: 'Watch', note: 'Clear' };
 
@@ -9,7 +10,7 @@ const VERDICTS: Record<MainsFinding['severity'], Verdict> = { harm: 'Stop', watc
 export const FindingMark = ({ finding: { code, severity } }: { finding: MainsFinding }) =>
   code === 'hum-unsure' ? (
     <Typography variant="body2" color="textSecondary" sx={{ fontWeight: 650 }}>
-      Not known yet
+      {text.notKnownYet}
     </Typography>
   ) : (
     <VerdictMark verdict={VERDICTS[severity]} />

@@ -8,13 +8,14 @@ import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
+import { heardTable as text } from './texts';
 
-const HOW = { unbalanced: 'unbalanced', balanced: 'balanced', transformer: 'over a transformer' } as const;
+const HOW = { unbalanced: text.unbalanced, balanced: text.balanced, transformer: text.overATransformer } as const;
 const FIGURES: readonly [keyof typeof GROUND_FIGURES, heading: string, usual: string][] = [
-  ['shells', 'Shells (mV)', 'not read'],
-  ['contact', 'Contact (Ω)', 'clean'],
-  ['pinOne', 'Pin 1 (Ω)', 'usual'],
-  ['rejection', 'Rejection (dB)', '54'],
+  ['shells', text.shellsMv, text.notRead],
+  ['contact', text.contact, text.clean],
+  ['pinOne', text.pin1, text.usual],
+  ['rejection', text.rejectionDb, '54'],
 ];
 
 interface Props {
@@ -29,16 +30,15 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
   if (readings.lines.length === 0)
     return (
       <Typography variant="body2" sx={{ mt: 3 }}>
-        No line connects two of these units, so none hears hum this way. Choose under “Source of” which line a unit
-        feeds.
+        {text.noLineConnectsTwo}
       </Typography>
     );
   const statedOf = (id: string) => document.mains?.lines?.find(({ line }) => line === id);
   return (
     <>
       <MainsTable
-        title="What each line hears"
-        headings={['Line', 'Hum at the inlet', 'As recorded', 'Most of it from']}
+        title={text.whatEachLineHears}
+        headings={[text.line, text.humAtTheInlet, text.asRecorded, text.mostOf]}
       >
         {readings.lines.map(({ line, name, how, reads, toDbfs, within, whine, shares: [most] }) => (
           <tr key={line}>
@@ -51,7 +51,7 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
             <td>{reads['as-set'] <= SILENT ? 'nothing' : `${quantity(reads['as-set'], 'dBu')} ± ${within} dB`}</td>
             <td>
               {recorded(reads, toDbfs) ?? '–'}
-              {whine && whine.reads['as-set'] > INAUDIBLE && <div>whine {recorded(whine.reads, toDbfs) ?? '–'}</div>}
+              {whine && whine.reads['as-set'] > INAUDIBLE && <div>{text.whine(recorded(whine.reads, toDbfs))}</div>}
             </td>
             <Box component="td" sx={{ '&&': { whiteSpace: 'normal' } }}>
               {most ? `${nameOf(most.unit)}: ${WAYS[most.way]}, ${Math.round(100 * most.share)} %` : '–'}
@@ -59,7 +59,7 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
           </tr>
         ))}
       </MainsTable>
-      <MainsTable title="Measured at lines" headings={['Line', ...FIGURES.map(([, heading]) => heading)]}>
+      <MainsTable title={text.measuredAtLines} headings={[text.line, ...FIGURES.map(([, heading]) => heading)]}>
         {readings.lines.map(({ line, name, open }) => (
           <tr key={line}>
             <th scope="row">{name}</th>

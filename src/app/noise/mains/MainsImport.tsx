@@ -7,6 +7,7 @@ import { readMainsTable, type MainsImport as Read } from '@/core/tables';
 import { CsvError } from '@/core/tables/csv';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowImportDialog } from '@/ui/files/RowImportDialog';
+import { mainsImport as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -19,7 +20,7 @@ type Refused = { file: string; reasons: string[] };
 
 /** A table of units, outlets and connections, from a file or pasted: what it would do is shown before anything changes. */
 export function MainsImport({ document, onClose, onReplace }: Props) {
-  const [{ text, file }, setGiven] = useState({ text: '', file: 'The table' });
+  const [{ text, file }, setGiven] = useState({ text: '', file: texts.theTable });
   const [refused, setRefused] = useState<Refused>();
   const { read, why } = useMemo((): { read?: Read; why?: Refused } => {
     if (!text.trim()) return {};
@@ -32,7 +33,7 @@ export function MainsImport({ document, onClose, onReplace }: Props) {
   }, [document, text, file]);
   return (
     <RowImportDialog
-      title="Import a table of the mains side"
+      title={texts.importATable}
       rows={refused ? undefined : read?.rows}
       refused={refused ?? why}
       onClose={onClose}
@@ -42,13 +43,13 @@ export function MainsImport({ document, onClose, onReplace }: Props) {
       }}
     >
       <FileDrop
-        label="Units, outlets and connections (CSV)"
+        label={texts.unitsOutletsAndConnectionsCsv}
         accept=".csv,.txt,text/*"
         onFile={(given) => {
           setRefused(undefined);
           void given.text().then(
             (found) => setGiven({ text: found, file: given.name }),
-            () => setRefused({ file: given.name, reasons: ['The file could not be opened. Choose it again.'] }),
+            () => setRefused({ file: given.name, reasons: [texts.theFileCould] }),
           );
         }}
         onRefused={(name, message) => setRefused({ file: name, reasons: [message] })}
@@ -58,12 +59,12 @@ export function MainsImport({ document, onClose, onReplace }: Props) {
         fullWidth
         minRows={2}
         maxRows={6}
-        label="Or paste it"
-        placeholder={'what,name,kind,on\nunit,Hold desk,audio device,audio strip'}
+        label={texts.orPaste}
+        placeholder={texts.whatNameKindOnUnit}
         value={text}
         onChange={({ target }) => {
           setRefused(undefined);
-          setGiven({ text: target.value, file: 'The table' });
+          setGiven({ text: target.value, file: texts.theTable });
         }}
         slotProps={{ inputLabel: { shrink: true } }}
         sx={{ mt: 2 }}

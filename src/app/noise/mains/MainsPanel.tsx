@@ -14,6 +14,7 @@ import { ActionRow } from '../ActionRow';
 import { FigureCell } from './FigureCell';
 import { FindingMark } from './FindingMark';
 import { WorthKnowing } from './WorthKnowing';
+import { mainsPanel as text } from './texts';
 
 interface Props {
   rig: string;
@@ -31,14 +32,14 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
   return (
     <Box sx={{ px: 2, py: 1.75 }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
-        Findings and remedies
+        {text.findingsAndRemedies}
       </Typography>
       {failed && (
         <Alert severity="error" sx={{ mt: 1 }}>
-          The mains side could not be calculated. {failed}
+          {text.theMainsSideCould(failed)}
         </Alert>
       )}
-      {!report && !failed && <Typography sx={{ mt: 1 }}>Calculating …</Typography>}
+      {!report && !failed && <Typography sx={{ mt: 1 }}>{text.calculating}</Typography>}
       {report?.findings.map((finding, n) => (
         <Box
           key={`${finding.code} ${n}`}
@@ -69,7 +70,7 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
                 remedy.edit &&
                 (() => {
                   onChange((from) => withMainsEdit(from, remedy.edit!));
-                  onTold('Done on the rig. Undo takes it back.');
+                  onTold(text.doneOnTheRigUndo);
                 })
               }
             />
@@ -78,13 +79,11 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
       ))}
       {asks && <WorthKnowing asks={asks} onChange={onChange} />}
       <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
-        Protective earth is never lifted, for no hum. Sockets, boards and fixed wiring: a licensed electrician, under
-        local code. Remedies stand in the order of what they cost; what each changes is known better than the level
-        itself.
+        {text.protectiveEarthIsNeverLifted}
       </Typography>
       {report && (
         <Button component={NextLink} href={`/noise/brief?rig=${rig}`} variant="outlined" sx={{ mt: 1.5 }}>
-          Brief for an electrician
+          {text.briefForAnElectrician}
         </Button>
       )}
     </Box>
@@ -105,9 +104,7 @@ function Asked({
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.75 }}>
       <Typography variant="body2" sx={{ flex: 1 }}>
-        {ask === 'shells'
-          ? 'A voltmeter between the shells of its two plugs, both pulled, would tell it to ± 4 dB:'
-          : 'The common-mode rejection of its inlet would tell it to ± 12 dB:'}
+        {ask === 'shells' ? text.aVoltmeterBetweenTheShells : text.theCommonModeRejection}
       </Typography>
       <FigureCell
         label={`${label} of ${hum?.name ?? line}`}
@@ -143,12 +140,12 @@ function Remedy({
         </Typography>
         {(change !== undefined || unknown) && (
           <Typography variant="body2" sx={{ fontWeight: unknown ? 400 : 700, whiteSpace: 'nowrap' }}>
-            {unknown ? 'cannot say' : after! <= -190 ? 'silent' : quantity(change!, 'dB')}
+            {unknown ? text.cannotSay : after! <= -190 ? 'silent' : quantity(change!, 'dB')}
           </Typography>
         )}
         {onDo && (
-          <Button variant="outlined" onClick={onDo} aria-label={`Do it on the rig: ${what}`}>
-            Do it
+          <Button variant="outlined" onClick={onDo} aria-label={text.doItOnTheRig(what)}>
+            {text.doIt}
           </Button>
         )}
       </ActionRow>

@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { ReactNode } from 'react';
+import { mainsTable as text } from './texts';
 
 /** A table with a heading and rows of cells. */
 export function MainsTable({
@@ -19,7 +20,7 @@ export function MainsTable({
       <Typography variant="h3" component="h3" sx={{ mb: 0.5 }}>
         {title}
       </Typography>
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label={`${title}: table`}>
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label={text.table(title)}>
         <Box
           component="table"
           sx={{

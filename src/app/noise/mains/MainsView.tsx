@@ -18,6 +18,7 @@ import { HeardTable } from './HeardTable';
 import { OutletTable } from './OutletTable';
 import { UnitDetails } from './UnitDetails';
 import { UnitTable } from './UnitTable';
+import { mainsView as text } from './texts';
 
 interface Props {
   rig: string;
@@ -45,10 +46,9 @@ export function MainsView({ rig, document, report, onChange }: Props) {
           <Typography sx={{ fontWeight: 650 }}>{report.findings[0].what}</Typography>
         </Box>
       )}
-      <Typography variant="h2">Earth tree and ground loops</Typography>
+      <Typography variant="h2">{text.earthTreeAndGroundLoops}</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-        Earth conductors from the left; shields and other connections at the right, dashed. The thicker, the more
-        current runs; loop 1, heaviest, is the one the worst line hears. Drag a unit onto an outlet to plug it in there.
+        {text.earthConductorsFromTheLeft}
       </Typography>
       {report && (
         <EarthTree
@@ -60,35 +60,35 @@ export function MainsView({ rig, document, report, onChange }: Props) {
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, my: 2 }}>
         <Choice
-          label="Supply"
+          label={text.supply}
           value={mains.supply ?? usualSupply()}
           onChoose={(supply) => set({ supply: supply as SupplyName })}
           options={Object.entries(SUPPLIES).map(([value, { label }]) => [value, label] as const)}
         />
         <Choice
-          label="Neutral and earth"
+          label={text.neutralAndEarth}
           value={mains.neutral ?? 'unknown'}
           onChoose={(to) => set({ neutral: to === 'unknown' ? undefined : (to as 'bonded' | 'free') })}
           options={[
-            ['unknown', 'unknown (assumed bonded)'],
-            ['bonded', 'bonded at the supply'],
-            ['free', 'not bonded (inverter, generator)'],
+            ['unknown', text.unknownAssumedBonded],
+            ['bonded', text.bondedAtTheSupply],
+            ['free', text.notBondedInverterGenerator],
           ]}
           width={260}
         />
         <Choice
-          label="Conductors of the supply"
+          label={text.conductorsOfTheSupply}
           value={mains.balanced ? 'balanced' : 'usual'}
           onChoose={(to) => set({ balanced: to === 'balanced' ? true : undefined })}
           options={[
-            ['usual', 'live and neutral'],
-            ['balanced', 'balanced transformer'],
+            ['usual', text.liveAndNeutral],
+            ['balanced', text.balancedTransformer],
           ]}
           width={170}
         />
         <FigureCell
           title={`${FIFTH.label} (${FIFTH.unit})`}
-          label={`${FIFTH.label} of the voltage`}
+          label={text.ofTheVoltage(FIFTH.label)}
           range={FIFTH}
           value={mains.fifth}
           usual="3"
@@ -97,10 +97,10 @@ export function MainsView({ rig, document, report, onChange }: Props) {
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button component="a" href={`/api/rigs/${rig}/mains-table`} download variant="outlined">
-          Export as CSV
+          {text.exportAsCsv}
         </Button>
         <Button variant="outlined" onClick={() => setReading(true)}>
-          Import a table
+          {text.importATable}
         </Button>
       </Box>
       {reading && (

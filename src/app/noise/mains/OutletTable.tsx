@@ -8,6 +8,7 @@ import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 import { RemoveButton } from './RemoveButton';
 import { SelectCell } from './SelectCell';
+import { outletTable as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -18,11 +19,11 @@ interface Props {
 type OutletFigure = keyof typeof OUTLET_FIGURES;
 /** What can be stated of an outlet: its heading, and what stands in its field where nobody has. */
 const FIELDS: readonly [figure: OutletFigure, heading: string, usual: string][] = [
-  ['length', 'Lead (m)', 'usual'],
-  ['section', 'Section (mm²)', 'usual'],
-  ['earth', 'Earth path (Ω)', 'not read'],
-  ['rating', 'Rating (A)', 'unknown'],
-  ['backup', 'UPS (Wh)', 'none'],
+  ['length', text.leadM, text.usual],
+  ['section', text.sectionMm, text.usual],
+  ['earth', text.earthPath, text.notRead],
+  ['rating', text.ratingA, text.unknown],
+  ['backup', text.upsWh, text.none],
 ];
 const WALL = '';
 
@@ -37,8 +38,8 @@ export function OutletTable({ document, report: { system, readings }, onChange }
   if (system.outlets.length === 0) return null;
   return (
     <MainsTable
-      title="Outlets and strips"
-      headings={['Outlet', 'Plugged into', ...FIELDS.map(([, heading]) => heading), 'Load', '']}
+      title={text.outletsAndStrips}
+      headings={[text.outlet, text.pluggedInto, ...FIELDS.map(([, heading]) => heading), text.load, '']}
     >
       {system.outlets.map(({ name, from }) => {
         const own = document.mains?.outlets?.find((each) => each.name === name);
@@ -49,10 +50,10 @@ export function OutletTable({ document, report: { system, readings }, onChange }
             <th scope="row">{name}</th>
             <td>
               <SelectCell
-                label={`${name} is plugged into`}
+                label={text.isPluggedInto(name)}
                 value={from ?? WALL}
                 options={[
-                  [WALL, 'the wall'],
+                  [WALL, text.theWall],
                   ...system.outlets
                     .filter((other) => !isBehind(system, other.name, name))
                     .map((other) => [other.name, other.name] as const),
@@ -74,12 +75,15 @@ export function OutletTable({ document, report: { system, readings }, onChange }
             ))}
             <td>
               {load && `${quantity(load.amps, 'A')}, ${quantity(load.watts, 'W')}`}
-              {inEarth !== undefined && <div>{quantity(inEarth, 'A')} in its earth</div>}
-              {load?.lasts !== undefined && <div>lasts about {Math.round(load.lasts / 60)} min</div>}
+              {inEarth !== undefined && <div>{text.inItsEarth(quantity(inEarth, 'A'))}</div>}
+              {load?.lasts !== undefined && <div>{text.lastsAboutMin(Math.round(load.lasts / 60))}</div>}
             </td>
             <td>
               {own && !isUsed(document, name) && (
-                <RemoveButton label={`Remove ${name}`} onRemove={() => onChange((from) => withoutOutlet(from, name))} />
+                <RemoveButton
+                  label={text.remove(name)}
+                  onRemove={() => onChange((from) => withoutOutlet(from, name))}
+                />
               )}
             </td>
           </tr>

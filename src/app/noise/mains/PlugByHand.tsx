@@ -4,6 +4,7 @@ import { DndContext, DragOverlay, MouseSensor, useDraggable, useDroppable, useSe
 import Box from '@mui/material/Box';
 import { useState, type ReactNode } from 'react';
 import type { MainsReport } from '@/core/mains';
+import { plugByHand as text } from './texts';
 
 /** A press that goes on for so many pixels is a drag. */
 const DISTANCE = 6;
@@ -28,10 +29,10 @@ export function PlugByHand({
       sensors={sensors}
       accessibility={{
         announcements: {
-          onDragStart: ({ active }) => `Picked up ${nameOf(String(active.id))}.`,
-          onDragOver: ({ over }) => (over ? `Over ${String(over.id).replace(/^outlet /, '')}.` : 'Not over an outlet.'),
-          onDragEnd: ({ over }) => (over ? `Plugged into ${String(over.id).replace(/^outlet /, '')}.` : 'Put back.'),
-          onDragCancel: () => 'Put back.',
+          onDragStart: ({ active }) => text.pickedUp(nameOf(String(active.id))),
+          onDragOver: ({ over }) => (over ? text.over(String(over.id).replace(/^outlet /, '')) : text.notOverAnOutlet),
+          onDragEnd: ({ over }) => (over ? text.pluggedInto(String(over.id).replace(/^outlet /, '')) : text.putBack),
+          onDragCancel: () => text.putBack,
         },
       }}
       onDragStart={({ active }) => setHeld(String(active.id))}
@@ -43,7 +44,7 @@ export function PlugByHand({
         onPlug(unit.id, (over.data.current as { outlet?: string }).outlet);
       }}
     >
-      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label="Earth tree">
+      <Box sx={{ overflowX: 'auto' }} tabIndex={0} role="group" aria-label={text.earthTree}>
         {children}
       </Box>
       <DragOverlay dropAnimation={null}>

@@ -8,6 +8,7 @@ import { UNIT_FIGURES } from '@/core/rig/deviceFigures';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 import { SelectCell } from './SelectCell';
+import { unitDetails as text } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -17,9 +18,9 @@ interface Props {
 
 const MEASURED = ['chassis', 'touch'] as const;
 const GROUNDS = {
-  direct: 'the chassis',
-  resistor: 'over a resistor',
-  lifted: 'lifted',
+  direct: text.theChassis,
+  resistor: text.overAResistor,
+  lifted: text.lifted,
 } as const;
 
 /** What most jobs never need: measured chassis and touch currents, how audio grounds are joined, blockers; isolators and protectors of outlets. */
@@ -27,11 +28,11 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
   return (
     <Box component="details" sx={{ mt: 3 }}>
       <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600, minHeight: 24 }}>
-        More about units and outlets, where it is known
+        {text.moreAboutUnitsAndOutlets}
       </Box>
       <MainsTable
-        title="More about units"
-        headings={['Unit', 'Chassis to earth (V)', 'Touch current (mA)', 'Audio ground', 'Earth-current blocker']}
+        title={text.moreAboutUnits}
+        headings={[text.unit, text.chassisToEarthV, text.touchCurrentMa, text.audioGround, text.earthCurrentBlocker]}
       >
         {system.units.map(({ id, name, audioGround, plug }) => {
           const own = document.units?.find((unit) => unit.id === id);
@@ -44,14 +45,14 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
                     label={`${UNIT_FIGURES[figure].label}: ${name}`}
                     range={UNIT_FIGURES[figure]}
                     value={own?.[figure]}
-                    usual="not read"
+                    usual={text.notRead}
                     onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit: id, figure, to }))}
                   />
                 </td>
               ))}
               <td>
                 <SelectCell
-                  label={`Audio ground of ${name}`}
+                  label={text.audioGroundOf(name)}
                   value={audioGround ?? 'direct'}
                   options={Object.entries(GROUNDS)}
                   width={150}
@@ -70,7 +71,7 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
                 {plug === 'three-pin' && (
                   <Checkbox
                     checked={own?.blocks ?? false}
-                    slotProps={{ input: { 'aria-label': `Earth-current blocker in the lead of ${name}` } }}
+                    slotProps={{ input: { 'aria-label': text.earthCurrentBlockerOf(name) } }}
                     onChange={({ target }) =>
                       onChange((from) => withMainsEdit(from, { do: 'block', unit: id, to: target.checked }))
                     }
@@ -81,7 +82,7 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
           );
         })}
       </MainsTable>
-      <MainsTable title="More about outlets" headings={['Outlet', ...Object.values(OUTLET_SETTINGS)]}>
+      <MainsTable title={text.moreAboutOutlets} headings={[text.outlet, ...Object.values(OUTLET_SETTINGS)]}>
         {system.outlets.map(({ name }) => {
           const own = document.mains?.outlets?.find((each) => each.name === name);
           return (

@@ -13,6 +13,7 @@ import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 import { RemoveButton } from './RemoveButton';
 import { SelectCell } from './SelectCell';
+import { unitTable as texts } from './texts';
 
 interface Props {
   document: RigDocument;
@@ -26,16 +27,16 @@ export function UnitTable({ document, report: { system, readings }, onChange }: 
   const statedOf = (unit: string) => document.units?.find(({ id }) => id === unit);
   return (
     <MainsTable
-      title="Units"
+      title={texts.units}
       headings={[
-        'Unit',
-        'Plug',
-        'Outlet or strip',
-        'Source of',
-        'Current (A)',
-        'Filter (nF)',
-        'Leakage',
-        'Chassis',
+        texts.unit,
+        texts.plug,
+        texts.outletOrStrip,
+        texts.sourceOf,
+        texts.currentA,
+        texts.filterNf,
+        texts.leakage,
+        texts.chassis,
         '',
       ]}
     >
@@ -86,7 +87,7 @@ const UnitRow = memo(function UnitRow({ unit, own, outlets, lines, leakage, chas
       <th scope="row">{name}</th>
       <td>
         <SelectCell
-          label={`Plug of ${name}`}
+          label={texts.plugOf(name)}
           value={plug}
           options={Object.entries(PLUGS)}
           width={158}
@@ -103,14 +104,14 @@ const UnitRow = memo(function UnitRow({ unit, own, outlets, lines, leakage, chas
           renderInput={(params) => (
             <TextField
               {...params}
-              placeholder="wall"
+              placeholder={texts.wall}
               onBlur={({ target }) =>
                 target.value.trim() !== (outlet ?? '') &&
                 onChange((from) => withMainsEdit(from, { do: 'outlet', unit: id, ...outletIn(target.value) }))
               }
               slotProps={{
                 ...params.slotProps,
-                htmlInput: { ...params.slotProps.htmlInput, 'aria-label': `Outlet of ${name}`, maxLength: 80 },
+                htmlInput: { ...params.slotProps.htmlInput, 'aria-label': texts.outletOf(name), maxLength: 80 },
               }}
             />
           )}
@@ -142,7 +143,7 @@ const UnitRow = memo(function UnitRow({ unit, own, outlets, lines, leakage, chas
       <td>
         {own && own.device === undefined && (
           <RemoveButton
-            label={`Remove ${name}`}
+            label={texts.remove(name)}
             onRemove={() => onChange((from) => withMainsEdit(from, { do: 'remove', unit: id }))}
           />
         )}
@@ -164,9 +165,9 @@ function SourceOf({ own, lines, onChange }: Pick<RowProps, 'own' | 'lines' | 'on
   const { id: unit, name } = own;
   return (
     <SelectCell
-      label={`${name} is the source of`}
+      label={texts.isTheSource(name)}
       value={own.line ?? ''}
-      options={[['', 'no line'], ...lines.map(({ id, name: line }) => [id, line] as const)]}
+      options={[['', texts.noLine], ...lines.map(({ id, name: line }) => [id, line] as const)]}
       width={132}
       onChoose={(to) => onChange((from) => withMainsEdit(from, { do: 'source', unit, line: to || undefined }))}
     />

@@ -9,6 +9,7 @@ import { OUTLET_FIGURES, UNIT_FIGURES } from '@/core/rig/deviceFigures';
 import { ActionRow } from '../ActionRow';
 import { FigureCell } from './FigureCell';
 import { SelectCell } from './SelectCell';
+import { worthKnowing as text } from './texts';
 
 interface Props {
   asks: readonly MainsAsk[];
@@ -27,19 +28,17 @@ export function WorthKnowing({ asks, onChange }: Props) {
     <Box
       component="section"
       ref={section}
-      aria-label="Still to find out"
+      aria-label={text.stillToFindOut}
       tabIndex={-1}
       onFocus={() => (had.current = true)}
       onBlur={({ relatedTarget }) => (had.current = relatedTarget === null)}
       sx={{ mt: 2, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
     >
       <Typography variant="h3" component="h3">
-        Still to find out
+        {text.stillToFindOut}
       </Typography>
       <Typography variant="body2" color="textSecondary">
-        {asks.length > 0
-          ? 'Typical values stand in for the rest. These decide whether a line is above your target.'
-          : 'Nothing unknown here would change a result.'}
+        {asks.length > 0 ? text.typicalValuesStand : text.nothingUnknownHereWouldChange}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {asks.map((ask) => (
@@ -62,7 +61,7 @@ function Answer({ ask: { about, what }, onChange }: { ask: MainsAsk; onChange: P
   if ('outlet' in about)
     return (
       <FigureCell
-        label={`${what}, if known`}
+        label={text.ifKnown(what)}
         range={OUTLET_FIGURES.length}
         usual={OUTLET_FIGURES.length.unit}
         onSet={(length) => onChange((from) => withOutlet(from, about.outlet, (own) => ({ ...own, length })))}
@@ -72,16 +71,16 @@ function Answer({ ask: { about, what }, onChange }: { ask: MainsAsk; onChange: P
   if (figure === 'plug')
     return (
       <SelectCell
-        label={`${what}, if known`}
+        label={text.ifKnown(what)}
         value=""
-        options={[['', 'unknown'], ...Object.entries(PLUGS)]}
+        options={[['', text.unknown], ...Object.entries(PLUGS)]}
         width={140}
         onChoose={(to) => to && onChange((from) => withMainsEdit(from, { do: 'plug', unit, plug: to as MainsPlug }))}
       />
     );
   return (
     <FigureCell
-      label={`${what}, if known`}
+      label={text.ifKnown(what)}
       range={UNIT_FIGURES[figure]}
       usual={UNIT_FIGURES[figure].unit}
       onSet={(to) => onChange((from) => withMainsEdit(from, { do: 'figure', unit, figure, to }))}

@@ -1,4 +1,5 @@
 import type { MainsReport } from '@/core/mains';
+import { treeLayout as text } from './texts';
 
 /** Height of a unit's row, and where things stand from left to right, in pixels. */
 const ROW = 28;
@@ -70,7 +71,8 @@ export function treeLayout({ system }: Pick<MainsReport, 'system'>): TreeLayout 
       x: labels,
       y: rows.get(id)!,
       ...(plug === 'three-pin' && { from: placeOf(outlet) }),
-      how: plug === 'cells' ? 'batteries' : plug === 'two-pin' ? 'two-pin' : plug === 'earth lifted' ? 'no earth' : '',
+      how:
+        plug === 'cells' ? 'batteries' : plug === 'two-pin' ? 'two-pin' : plug === 'earth lifted' ? text.noEarth : '',
     })),
     ties: lanes.map(({ tie, y }, n) => ({
       id: tie.id,

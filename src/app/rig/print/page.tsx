@@ -12,15 +12,16 @@ import { loadRig } from '@/store/rigs';
 import { heavily } from '@/threads/pool';
 import { Paper } from '@/ui/shell/Paper';
 import { onStore } from '../../onStore';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Rig on paper' };
+export const metadata: Metadata = { title: text.rigOnPaper };
 export const dynamic = 'force-dynamic';
 
 const SHEETS = {
-  input: 'Input list',
-  position: 'Stage plot by position',
-  pull: 'Pull list',
-  labels: 'Labels for lines',
+  input: text.inputList,
+  position: text.stagePlot,
+  pull: text.pullList,
+  labels: text.labelsForLines,
 } as const;
 type Sheet = keyof typeof SHEETS;
 
@@ -35,7 +36,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       title={`${SHEETS[sheet as Sheet]}: ${document.name}`}
       note={
         <>
-          <nav aria-label="Sheets" className="screen-only">
+          <nav aria-label={text.sheets} className="screen-only">
             {(Object.keys(SHEETS) as Sheet[]).map((each) => (
               <NextLink
                 key={each}
@@ -52,11 +53,11 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
               </NextLink>
             ))}
           </nav>
-          Revision {saved.revision}. 48 V and verdicts are those of the drawing: check the desk itself.
+          {text.revision48VAndVerdicts(saved.revision)}
           {document.note && <p style={{ whiteSpace: 'pre-line' }}>{document.note}</p>}
         </>
       }
-      back={{ href: `/rig?rig=${encodeURIComponent(rig)}`, label: 'Back to the rig' }}
+      back={{ href: `/rig?rig=${encodeURIComponent(rig)}`, label: text.backToTheRig }}
     >
       {await view(sheet as Sheet, document, loadKit(store))}
     </Paper>
@@ -78,7 +79,7 @@ async function view(sheet: Sheet, document: RigDocument, kit: readonly KitItem[]
 
 const sourceText = (document: RigDocument, line: RigLine): string =>
   startsAtLink(line)
-    ? `from ${document.lines.find(({ id }) => id === line.source.from.line)?.name ?? line.source.from.line}`
+    ? text.from(document.lines.find(({ id }) => id === line.source.from.line)?.name, line.source.from.line)
     : (line.source.name ?? sourceKind(line.source.kind).label);
 
 const linksText = ({ links }: RigLine): string =>
@@ -121,7 +122,7 @@ const Table = ({ heads, rows }: { heads: readonly string[]; rows: readonly (read
 
 const InputTable = ({ document, verdicts }: { document: RigDocument; verdicts: Record<string, Verdict> }) => (
   <Table
-    heads={['', 'Name', 'Source', 'Via', 'Inlet', 'Feed', 'Position', 'Verdict', 'Note']}
+    heads={['', text.name, text.source, text.via, text.inlet, text.feed, text.position, text.verdict, text.note]}
     rows={document.lines.map((line, n) => [
       n + 1,
       <strong key="name">{line.name}</strong>,
@@ -130,7 +131,7 @@ const InputTable = ({ document, verdicts }: { document: RigDocument; verdicts: R
       inletText(document, line),
       feedText(document, line),
       positionOf(document, line),
-      verdicts[line.id] ?? 'no result',
+      verdicts[line.id] ?? text.noResult,
       line.note ?? '',
     ])}
   />
@@ -144,7 +145,7 @@ const Positions = ({ document }: { document: RigDocument }) => (
           {name} · {lines.length}
         </h2>
         <Table
-          heads={['Name', 'Source', 'Via', 'Goes to']}
+          heads={[text.name, text.source, text.via, text.goesTo]}
           rows={lines.map((line) => [
             <strong key="name">{line.name}</strong>,
             sourceText(document, line),
@@ -157,7 +158,7 @@ const Positions = ({ document }: { document: RigDocument }) => (
   </>
 );
 
-const ROLES = { device: 'Devices', source: 'Sources', link: 'Cables, adapters and boxes' } as const;
+const ROLES = { device: text.devices, source: text.sources, link: text.cablesAdaptersAndBoxes } as const;
 
 function PullTable({ document, kit }: { document: RigDocument; kit: readonly KitItem[] }) {
   const rows = pullList(document, kit);
@@ -167,7 +168,7 @@ function PullTable({ document, kit }: { document: RigDocument; kit: readonly Kit
         <section key={role}>
           <h2>{ROLES[role]}</h2>
           <Table
-            heads={['Packed', 'What', 'Need', 'Have', 'Get or rent', 'For']}
+            heads={[text.packed, text.what, text.need, text.have, text.getOrRent, text.forWord]}
             rows={rows
               .filter((row) => row.role === role)
               .map(({ name, what, needed, have, get, lines }) => [
@@ -179,7 +180,7 @@ function PullTable({ document, kit }: { document: RigDocument; kit: readonly Kit
                 needed,
                 Math.min(have, needed),
                 get === 0 ? '' : <strong key="get">{get}</strong>,
-                lines.slice(0, 4).join(', ') + (lines.length > 4 ? ` and ${lines.length - 4} more` : ''),
+                lines.slice(0, 4).join(', ') + (lines.length > 4 ? text.andMore(lines.length - 4) : ''),
               ])}
           />
         </section>
@@ -206,7 +207,7 @@ const Labels = ({ document }: { document: RigDocument }) => (
           <br />
           {inletText(document, line)}
           <br />
-          {[positionOf(document, line), `${end} end`].filter(Boolean).join(' · ')}
+          {[positionOf(document, line), text.end(end)].filter(Boolean).join(' · ')}
         </li>
       )),
     )}

@@ -7,11 +7,12 @@ import { followed } from '@/threads/sheets';
 import { Paper } from '@/ui/shell/Paper';
 import { secondsText } from '../durations';
 import { onStore } from '../../onStore';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Run sheet' };
+export const metadata: Metadata = { title: text.runSheet };
 export const dynamic = 'force-dynamic';
 
-const KINDS = { 'set-up': 'Set-up', 'change-over': 'Change-over', strike: 'Strike' } as const;
+const KINDS = { 'set-up': text.setUp, 'change-over': text.changeOver, strike: text.strike } as const;
 
 /** The sheet on paper: every step with a box to tick, by place. */
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string }> }) => {
@@ -23,11 +24,11 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const { rig, session, revision } = sheet;
   return (
     <Paper
-      title={`${session.aim ? KINDS[session.aim.kind] : 'No sheet yet'}: ${saved.document.name}`}
-      note={`Revision ${revision} · ${session.done.length} done · ${session.steps.length} to do.${session.steps.length ? ' Monitors and headphones stay down until the last step.' : ''}`}
-      back={{ href: `/switch?rig=${id}`, label: 'Back to the sheet' }}
+      title={`${session.aim ? KINDS[session.aim.kind] : text.noSheetYet}: ${saved.document.name}`}
+      note={text.revisionDoneToDo(revision, session.done.length, session.steps.length)}
+      back={{ href: `/switch?rig=${id}`, label: text.backToTheSheet }}
     >
-      {session.steps.length === 0 && <p>No run sheet is open. Start one in Switch.</p>}
+      {session.steps.length === 0 && <p>{text.noRunSheetIsOpen}</p>}
       {byPlace(session.steps).map(({ place, steps, first }, n) => (
         <section key={n}>
           <h2>{place}</h2>
@@ -64,13 +65,13 @@ function StepRow(props: { rig: SheetRig; session: Session; step: Step; number: n
         {detail && <div>{detail}</div>}
         {step.reasons?.map(({ of, name, until, wait }) => (
           <div key={of}>
-            {name} {until === 'settled' ? 'has settled' : 'is discharged'}: calculated{' '}
-            {wait.computed === undefined ? '–' : secondsText(wait.computed)}, rule{' '}
-            {wait.school === undefined ? '–' : secondsText(wait.school)}; using the{' '}
-            {wait.counts === 'computed' ? 'calculated one' : 'rule'}
+            {name} {until === 'settled' ? text.hasSettled : text.isDischarged}
+            {text.calculated} {wait.computed === undefined ? '–' : secondsText(wait.computed)}
+            {text.rule} {wait.school === undefined ? '–' : secondsText(wait.school)}
+            {text.usingThe} {wait.counts === 'computed' ? text.calculatedOne : text.isRule}
           </div>
         ))}
-        {caution && <div>Caution: {caution}</div>}
+        {caution && <div>{text.caution(caution)}</div>}
       </td>
       <td style={{ width: '32%' }}>{look}</td>
     </tr>
@@ -83,7 +84,7 @@ function byPlace(steps: readonly Step[]): { place: string; steps: Step[]; first:
   steps.forEach((step, n) => {
     const run = runs.at(-1);
     if (run && (step.place === undefined || step.place === run.place)) run.steps.push(step);
-    else runs.push({ place: step.place ?? 'Any position', steps: [step], first: n });
+    else runs.push({ place: step.place ?? text.anyPosition, steps: [step], first: n });
   });
   return runs;
 }

@@ -7,8 +7,9 @@ import { loadInletSheets } from '@/store/testing';
 import { Paper } from '@/ui/shell/Paper';
 import { onStore } from '../../onStore';
 import { capital, dateOf, findingText, LAMP_WORDS } from '../words';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Inlet sheet' };
+export const metadata: Metadata = { title: text.inletSheet };
 export const dynamic = 'force-dynamic';
 
 type Pair = InletFigures['volts'];
@@ -18,7 +19,7 @@ const pair = (of: Pair, unit: string): string =>
 /** What a feed has to be, as its standard says. */
 const limits = (feed: Exclude<FeedName, 'off'>): string => {
   const { volts, tolerance, ohms, source } = FEEDS[feed];
-  return `${feedLabel(feed)}: ${volts - tolerance} to ${volts + tolerance} V open, ${quantity(ohms, 'Ω')} ± 10 % a leg, alike within 0.4 % (${source})`;
+  return text.standardOf(feedLabel(feed), volts - tolerance, volts + tolerance, quantity(ohms, 'Ω'), source);
 };
 
 /** A device's inlets on paper: what each gives, how far the meter may be off, and what fails the standard. */
@@ -30,9 +31,16 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const feeds = [...new Set(readings.map(({ feed }) => feed))].filter((feed) => feed !== 'off');
   return (
     <Paper
-      title={`Inlets of ${name}`}
-      note={`${dateOf(at)}${who ? `, ${who}` : ''}. Meter: ${100 * means.meter.share} % and ${means.meter.digits} V; load ${quantity(means.load, 'Ω')} within ${100 * means.loadTolerance} %.`}
-      back={{ href: `/test?rig=${encodeURIComponent(rig)}`, label: 'Back to Test' }}
+      title={text.inletsOf(name)}
+      note={text.meterAndVLoadWithin(
+        dateOf(at),
+        who,
+        100 * means.meter.share,
+        means.meter.digits,
+        quantity(means.load, 'Ω'),
+        100 * means.loadTolerance,
+      )}
+      back={{ href: `/test?rig=${encodeURIComponent(rig)}`, label: text.backToTest }}
     >
       {feeds.map((feed) => (
         <div key={feed}>{limits(feed)}</div>
@@ -40,11 +48,11 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
       <table style={{ marginTop: 12 }}>
         <thead>
           <tr>
-            <th scope="col">Inlet</th>
-            <th scope="col">Feed</th>
-            <th scope="col">Open, pin 2 · 3</th>
-            <th scope="col">Resistor, pin 2 · 3</th>
-            <th scope="col">What it says</th>
+            <th scope="col">{text.inlet}</th>
+            <th scope="col">{text.feed}</th>
+            <th scope="col">{text.openPin23}</th>
+            <th scope="col">{text.resistorPin23}</th>
+            <th scope="col">{text.whatItSays}</th>
           </tr>
         </thead>
         <tbody>
@@ -53,10 +61,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
           ))}
         </tbody>
       </table>
-      <p>
-        A limit only counts as exceeded where the meter is sure. What it cannot tell is said so: read it again with a
-        better meter, or measure pin 2 to 3 with two equal loads.
-      </p>
+      <p>{text.aLimitOnlyCounts}</p>
     </Paper>
   );
 });
@@ -68,11 +73,11 @@ function Row({ reading, figures }: { reading: InletReading; figures: InletFigure
         <strong>{capital(reading.name)}</strong>
       </td>
       <td>{feedLabel(reading.feed)}</td>
-      <td>{reading.lamps ? `lamps: ${LAMP_WORDS[reading.lamps]}` : pair(figures.volts, 'V')}</td>
+      <td>{reading.lamps ? text.lamps(LAMP_WORDS[reading.lamps]) : pair(figures.volts, 'V')}</td>
       <td>{pair(figures.ohms, 'Ω')}</td>
       <td>
         {figures.findings.length === 0
-          ? 'as it should be'
+          ? text.asItShould
           : figures.findings.map((finding) => (
               <div key={finding.what} style={{ fontWeight: finding.sure ? 650 : 400 }}>
                 {findingText(finding)}

@@ -4,6 +4,7 @@ import { QRCodeSVG } from 'qrcode.react';
 import { connectorOf, isOwn, lengthOf } from '@/core/testing';
 import type { KitItem } from '@/core/kit';
 import { sortOf } from '../words';
+import { cableLabel as text } from './texts';
 
 /** One label, 62 mm wide: wraps around a cable once, or goes on its strap. @param address what its code opens */
 export function CableLabel({ item, address }: { item: KitItem; address: string }) {
@@ -22,7 +23,7 @@ export function CableLabel({ item, address }: { item: KitItem; address: string }
         boxSizing: 'border-box',
       }}
     >
-      <QRCodeSVG value={address} size={72} title={`Opens ${item.name}`} style={{ flex: 'none' }} />
+      <QRCodeSVG value={address} size={72} title={text.opens(item.name)} style={{ flex: 'none' }} />
       <div style={{ minWidth: 0, overflowWrap: 'anywhere' }}>
         <strong style={{ fontSize: '1.1rem' }}>{item.name}</strong>
         <div>{sortOf({ connector: connectorOf(item), length: lengthOf(item) })}</div>

@@ -6,8 +6,9 @@ import { Paper } from '@/ui/shell/Paper';
 import { onStore } from '../../onStore';
 import { openedRig } from '../../openedRig';
 import { CableLabel } from './CableLabel';
+import { page as text } from './texts';
 
-export const metadata: Metadata = { title: 'Labels' };
+export const metadata: Metadata = { title: text.labels };
 export const dynamic = 'force-dynamic';
 
 /** Labels for cables of the register, to be cut out: the name, what it is, and a code that opens it. */
@@ -19,13 +20,13 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const host = (await headers()).get('host') ?? 'localhost';
   return (
     <Paper
-      title="Labels"
-      note={`The codes open http://${host}. Open this page under the address that a phone reaches, and print it from there.`}
-      back={{ href: `/test?rig=${saved.id}`, label: 'Back to the register' }}
+      title={text.labels}
+      note={text.theCodesOpen(host)}
+      back={{ href: `/test?rig=${saved.id}`, label: text.backToTheRegister }}
     >
-      {cables.length === 0 && <p>None of these cables has a label of its own any more. Choose them in the register.</p>}
+      {cables.length === 0 && <p>{text.noneOfTheseCables}</p>}
       <ul
-        aria-label="Labels"
+        aria-label={text.labels}
         style={{ listStyle: 'none', margin: '16px 0 0', padding: 0, display: 'flex', flexWrap: 'wrap', gap: 8 }}
       >
         {cables.map((item) => (

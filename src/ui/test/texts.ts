@@ -1,0 +1,5 @@
+/** Every text of `ui/test`, by the file that shows it. */
+
+export const findFaultLink = {
+  findTheFault: 'Find the fault',
+};
