@@ -21,6 +21,10 @@ const focusRing = ({ vars }: Pick<Theme, 'vars'>) => ({
 
 /** Where a thumb presses: 44 px at least (WCAG 2.5.5), on screens as narrow as a phone's. */
 const THUMB = 44;
+/** The least size of a text: 12 px. */
+const LEAST = '0.75rem';
+/** What `LEAST` is of the text in a field. */
+const SHRUNK = 0.86;
 const onPhone = ({ breakpoints }: Pick<Theme, 'breakpoints'>, style: object) => ({ [breakpoints.down('md')]: style });
 
 /** An engineer's bench sheet: calm ground, hairlines instead of boxes, one accent, figures in tabular digits. */
@@ -59,7 +63,7 @@ export const theme = createTheme({
     h3: { fontSize: '0.875rem', fontWeight: 650 },
     body1: { fontSize: '0.875rem', lineHeight: 1.45 },
     body2: { fontSize: '0.8125rem', lineHeight: 1.45 },
-    caption: { fontSize: '0.75rem', lineHeight: 1.4 },
+    caption: { fontSize: LEAST, lineHeight: 1.4 },
     button: { textTransform: 'none', fontWeight: 600 },
   },
   shape: { borderRadius: 3 },
@@ -89,6 +93,19 @@ export const theme = createTheme({
     },
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
     MuiTextField: { defaultProps: { size: 'small' } },
+    // A label above what a field holds is as large as the least text.
+    MuiInputLabel: {
+      styleOverrides: {
+        outlined: {
+          '&.MuiInputLabel-shrink': {
+            transform: `translate(14px, -9px) scale(${SHRUNK})`,
+            maxWidth: `calc(${100 / SHRUNK}% - 32px)`,
+          },
+        },
+        standard: { '&.MuiInputLabel-shrink': { transform: `translate(0, -1.5px) scale(${SHRUNK})` } },
+      },
+    },
+    MuiOutlinedInput: { styleOverrides: { notchedOutline: { legend: { fontSize: `${SHRUNK}em` } } } },
     MuiInputBase: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
     MuiFormControlLabel: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
     MuiTab: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
@@ -99,6 +116,6 @@ export const theme = createTheme({
         root: ({ theme: { vars } }) => ({ padding: '3px 10px', lineHeight: 1.5, color: vars.palette.text.secondary }),
       },
     },
-    MuiTooltip: { defaultProps: { enterDelay: 400 } },
+    MuiTooltip: { defaultProps: { enterDelay: 400 }, styleOverrides: { tooltip: { fontSize: LEAST } } },
   },
 });

@@ -64,6 +64,13 @@ test('on a phone a thumb reaches everything about a line, and the dialogs of the
   await page.context().close();
 });
 
+test('what a symbol means is told in letters that can be read, where the pointer rests on it', async ({ page }) => {
+  await page.goto('/rig?rig=lock-nine');
+  await page.getByRole('button', { name: 'Settings' }).hover();
+  await expect(page.getByRole('tooltip')).toHaveText('Settings');
+  expect((await look(page)).tiny).toEqual([]);
+});
+
 test('Tab goes to the skip links first, then past the bar; what has the focus is outlined', async ({ page }) => {
   await openRig(page);
   await page.keyboard.press('Tab');

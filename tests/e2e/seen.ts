@@ -104,6 +104,13 @@ export const look = (page: Page): Promise<Seen> =>
         let size = parseFloat(getComputedStyle(own).fontSize);
         const matrix = own instanceof SVGGraphicsElement ? own.getScreenCTM() : null;
         if (matrix) size *= Math.hypot(matrix.a, matrix.b);
+        // The label of a field that has something in it is drawn smaller.
+        for (let up: Element | null = matrix ? null : own; up; up = up.parentElement) {
+          const { transform } = getComputedStyle(up);
+          if (transform === 'none') continue;
+          const { a, b } = new DOMMatrix(transform);
+          size *= Math.hypot(a, b);
+        }
         if (size < text - 0.05) tiny.push(`${node.textContent.trim().slice(0, 30)}: ${size.toFixed(1)}`);
       }
       return { header: document.querySelector('header')?.getBoundingClientRect().height ?? 0, small, tiny };
