@@ -78,7 +78,8 @@ export const look = (page: Page): Promise<Seen> =>
           height > 1 &&
           visibility !== 'hidden' &&
           display !== 'none' &&
-          element.closest('[aria-hidden="true"], [inert]') === null
+          element.closest('[aria-hidden="true"], [inert]') === null &&
+          element.checkVisibility({ opacityProperty: true })
         );
       };
       const small: string[] = [];
