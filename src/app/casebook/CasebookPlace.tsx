@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
 import { CASEBOOK, type Situation, type Theme } from '@/core/check/casebook';
+import { worded } from '@/core/units/conventions';
 import { BarHeading } from '@/ui/shell/barParts';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
@@ -141,10 +142,10 @@ function ThemeList({ theme, selected, onSelect }: { theme: Theme; selected: stri
           </Box>
           <Box>
             <Typography variant="body2" sx={{ fontWeight: 600 }}>
-              {what}
+              {worded(what)}
             </Typography>
             <Typography variant="caption" color="textSecondary" component="p">
-              {because}
+              {worded(because)}
             </Typography>
           </Box>
         </Box>

@@ -9,6 +9,7 @@ import { useMemo, useState } from 'react';
 import { lineSummary } from '@/core/check';
 import { DEFAULT_SCHOOLS, SCHOOL_NAMES, SCHOOLS, type SchoolName, type Schools } from '@/core/schools';
 import { asRig, type Situation } from '@/core/check/casebook';
+import { worded } from '@/core/units/conventions';
 import { ask } from '@/ui/shell/ask';
 import { Strip } from '@/ui/strip/Strip';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
@@ -61,13 +62,13 @@ export function SituationPanel({ situation }: { situation: Situation }) {
   return (
     <Box sx={{ px: 2.5, py: 2, overflowY: 'auto', height: '100%' }}>
       <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', pr: 4 }}>
-        {what}
+        {worded(what)}
       </Typography>
       <Box data-testid="verdict" sx={{ mt: 0.5 }}>
         <VerdictMark verdict={school ? result.verdict : verdict} size="large" />
       </Box>
       <Typography variant="body2" sx={{ mt: 1 }}>
-        {because}
+        {worded(because)}
       </Typography>
       <Typography variant="caption" color="textSecondary" component="p">
         {text.basis(basis)}

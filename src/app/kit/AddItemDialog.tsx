@@ -14,6 +14,7 @@ import { LINKS, SOURCES } from '@/core/gear';
 import type { KitItem } from '@/core/kit';
 import { emptyRig, freeId, freeName, newDevice } from '@/core/rig';
 import { USUAL } from '@/core/standards/feeds';
+import { worded } from '@/core/units/conventions';
 import { addItemDialog as text } from './texts';
 
 interface Choice {
@@ -132,7 +133,7 @@ export function AddItemDialog({
                   label={text.fromTheCatalogue}
                   autoFocus
                   error={asked && !choice}
-                  helperText={asked && !choice ? text.chooseWhat : choice?.summary}
+                  helperText={asked && !choice ? text.chooseWhat : worded(choice?.summary ?? '')}
                 />
               )}
             />

@@ -18,6 +18,7 @@ import { NameField, PartEditor } from '@/ui/parts/PartEditor';
 import type { Use } from './uses';
 import { kindText } from './KitTable';
 import { uncapital } from '@/core/units/format';
+import { worded } from '@/core/units/conventions';
 import { itemPanel as texts } from './texts';
 
 interface Props {
@@ -54,10 +55,10 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
             {open.map(({ what, leaves }) => (
               <Box key={what}>
                 <Typography variant="body2" sx={{ fontWeight: 600 }}>
-                  {what}
+                  {worded(what)}
                 </Typography>
                 <Typography variant="caption" color="textSecondary" component="p">
-                  {leaves}
+                  {worded(leaves)}
                 </Typography>
               </Box>
             ))}

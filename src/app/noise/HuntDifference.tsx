@@ -5,6 +5,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { HumDifference, MainsEdit } from '@/core/mains';
 import { quantity } from '@/core/units/format';
+import { worded } from '@/core/units/conventions';
 import { ActionRow } from './ActionRow';
 import { huntDifference as text } from './texts';
 
@@ -31,9 +32,9 @@ export function HuntDifference({ difference: { measured, computed, within, agree
       {explained.map(({ what, edit }) => (
         <ActionRow key={what}>
           <Typography variant="body2" sx={{ flex: 1 }}>
-            {what}
+            {worded(what)}
           </Typography>
-          <Button variant="outlined" onClick={() => onTake(edit)} aria-label={text.keepAsMeasuredOf(what)}>
+          <Button variant="outlined" onClick={() => onTake(edit)} aria-label={text.keepAsMeasuredOf(worded(what))}>
             {text.keepAsMeasured}
           </Button>
         </ActionRow>

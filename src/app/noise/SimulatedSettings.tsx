@@ -5,6 +5,7 @@ import ListItemText from '@mui/material/ListItemText';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { FAULT_NAMES, SIMULATED_FAULTS, type FaultName } from '@/core/noise/simulated';
+import { worded } from '@/core/units/conventions';
 import { simulatedSettings as text } from './texts';
 
 interface Props {
@@ -29,7 +30,7 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
             multiple: true,
             displayEmpty: true,
             renderValue: (chosen) =>
-              (chosen as FaultName[]).map((name) => SIMULATED_FAULTS[name].label).join(', ') || 'none',
+              (chosen as FaultName[]).map((name) => worded(SIMULATED_FAULTS[name].label)).join(', ') || 'none',
           },
         }}
         sx={{ width: 210 }}
@@ -37,7 +38,7 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
         {FAULT_NAMES.map((name) => (
           <MenuItem key={name} value={name} dense>
             <Checkbox size="small" checked={faults.includes(name)} sx={{ p: 0.5 }} />
-            <ListItemText primary={SIMULATED_FAULTS[name].label} />
+            <ListItemText primary={worded(SIMULATED_FAULTS[name].label)} />
           </MenuItem>
         ))}
       </TextField>

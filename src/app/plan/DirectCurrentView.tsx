@@ -12,6 +12,7 @@ import { useMemo, useState } from 'react';
 import { checkDirectCurrent, dcOptions, type DcOption, type DcResult } from '@/core/plan';
 import type { DcLoad, DcSupply, DirectCurrent, RigDocument } from '@/core/rig';
 import { quantity } from '@/core/units/format';
+import { worded } from '@/core/units/conventions';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import type { PlanWorker } from '@/workers/planWorker';
 import { LoadDialog } from './LoadDialog';
@@ -96,7 +97,8 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
           <Typography variant="body2" color="textSecondary">
             {supply.outlets}
             {text.outlets}
-            {supply.isolated ? text.isolated : text.oneSharedGround} · {volts(supply.volts.value)}, {supply.centre}
+            {supply.isolated ? text.isolated : worded(text.oneSharedGround)} · {volts(supply.volts.value)},{' '}
+            {supply.centre}
             {text.centre}
             {amps(supply.limit.value)}
             {text.each}
@@ -230,12 +232,12 @@ function LoadRow({ load, supplies, result, options, onEdit, onHang }: RowProps) 
         <Box sx={{ gridColumn: { xs: '1 / -1', sm: '2 / -2' } }}>
           {result.findings.map(({ code, what, why, remedy }) => (
             <Typography key={code} variant="body2" color="textSecondary">
-              <strong>{what}.</strong> {why} {remedy}
+              <strong>{worded(what)}.</strong> {worded([why, remedy].join(' '))}
             </Typography>
           ))}
           {others.map(({ supply, name, verdict, reason }) => (
             <Typography key={supply} variant="caption" color="textSecondary" sx={{ display: 'block' }}>
-              {name}, {VERDICT_WORDS[verdict]}: {reason}
+              {name}, {VERDICT_WORDS[verdict]}: {worded(reason)}
             </Typography>
           ))}
         </Box>

@@ -4,6 +4,7 @@ import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import { Controller, useForm } from 'react-hook-form';
 import { DC_LOAD_FIGURES, freeId, type Centre, type DcLoad, type DirectCurrent } from '@/core/rig';
+import { worded } from '@/core/units/conventions';
 import { amount, CentreField, FigureText, figure, Frame, NameField, within, type Save } from './DcFields';
 import { loadDialog as texts } from './texts';
 
@@ -65,7 +66,7 @@ export function LoadDialog(props: { load?: DcLoad; own: DirectCurrent; onSave: S
     >
       <NameField register={register} errors={errors} />
       <CentreField control={control} name="centre" label={texts.centreContactOfItsSocket} />
-      <CentreField control={control} name="ground" label={texts.poleItsSignalGround} />
+      <CentreField control={control} name="ground" label={worded(texts.poleItsSignalGround)} />
       <Controller
         control={control}
         name="digital"

@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { partOf, type KitItem } from '@/core/kit';
 import { endsInLink, freeInlets, inletName, type InletRef, type RigDocument } from '@/core/rig';
+import { worded } from '@/core/units/conventions';
 import { chooseMenus as text } from './texts';
 
 interface MenuAt {
@@ -58,7 +59,7 @@ export function InsertMenu({
               {label}
             </Typography>
             <Typography variant="caption" color="textSecondary">
-              {summary}
+              {worded(summary)}
             </Typography>
           </Box>
         </MenuItem>

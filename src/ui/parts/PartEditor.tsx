@@ -39,7 +39,7 @@ export const PartEditor = memo(function PartEditor(props: Props) {
           label={text.kind(title)}
           value={part.kind}
           onChange={(event) => onChange({ kind: event.target.value, ...(part.note && { note: part.note }) })}
-          helperText={kind.summary}
+          helperText={worded(kind.summary)}
         >
           {kinds.map((other) => (
             <MenuItem key={other.kind} value={other.kind}>
@@ -63,7 +63,7 @@ export const PartEditor = memo(function PartEditor(props: Props) {
               select
               label={worded(spec.label)}
               value={part.choices?.[name] ?? spec.standard}
-              helperText={spec.question?.ask ?? spec.help}
+              helperText={worded(spec.question?.ask ?? spec.help ?? '')}
               onChange={(event) => onChange({ ...part, choices: { ...part.choices, [name]: event.target.value } })}
             >
               {spec.options.map(({ value, label }) => (

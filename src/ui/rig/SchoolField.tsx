@@ -4,6 +4,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import type { SxProps } from '@mui/material/styles';
 import { SCHOOLS, type SchoolName } from '@/core/schools';
+import { worded } from '@/core/units/conventions';
 
 interface Props {
   name: SchoolName;
@@ -19,15 +20,15 @@ export function SchoolField({ name, value, onChange, sx }: Props) {
     <TextField
       select
       fullWidth
-      label={question}
-      helperText={why}
+      label={worded(question)}
+      helperText={worded(why)}
       value={value}
       onChange={(event) => onChange(event.target.value)}
       sx={sx}
     >
       {options.map((option) => (
         <MenuItem key={option.value} value={option.value}>
-          {option.label}
+          {worded(option.label)}
         </MenuItem>
       ))}
     </TextField>

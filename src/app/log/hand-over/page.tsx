@@ -5,6 +5,7 @@ import { exposures, ENTRY_KINDS } from '@/core/log';
 import { DocumentError } from '@/core/rig';
 import { feedLabel } from '@/core/standards/feeds';
 import { live, monitorsOf } from '@/core/runsheet';
+import { worded } from '@/core/units/conventions';
 import { loadLog } from '@/store/log';
 import { loadMeasurements } from '@/store/noise';
 import { loadRig } from '@/store/rigs';
@@ -117,8 +118,8 @@ const IS = { down: texts.down, open: texts.up, unknown: texts.notKnown };
 function LineRows({ row }: { row: HandOverRow }) {
   const { name, place, source, links, inlet, feed, gain, verdict, findings, answers, open, measured, note } = row;
   const under = [
-    [texts.found, findings.join('; ')],
-    [texts.stillToFindOut, open.join(' ')],
+    [texts.found, worded(findings.join('; '))],
+    [texts.stillToFindOut, worded(open.join(' '))],
     [texts.answered, answers.join('; ')],
     [texts.floor, measured],
     [texts.note, note],

@@ -4,6 +4,7 @@ import { heavily } from '@/threads/pool';
 import { loadRig } from '@/store/rigs';
 import { Paper } from '@/ui/shell/Paper';
 import { onStore } from '../../onStore';
+import { worded } from '@/core/units/conventions';
 import { page as text } from './texts';
 
 export const metadata: Metadata = { title: text.briefForAnElectrician };
@@ -38,9 +39,9 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
         <ol>
           {wanted.map(({ what, why }) => (
             <li key={what}>
-              <strong>{what}</strong>
+              <strong>{worded(what)}</strong>
               <br />
-              {why}
+              {worded(why)}
             </li>
           ))}
         </ol>

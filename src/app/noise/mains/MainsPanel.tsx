@@ -9,6 +9,7 @@ import { COSTS, measuredEdit, withMainsEdit, type MainsAsk, type MainsRemedy, ty
 import type { RigDocument } from '@/core/rig';
 import { GROUND_FIGURES } from '@/core/rig/deviceFigures';
 import { quantity } from '@/core/units/format';
+import { worded } from '@/core/units/conventions';
 import { TermText } from '@/ui/help/TermText';
 import { ActionRow } from '../ActionRow';
 import { FigureCell } from './FigureCell';
@@ -44,15 +45,15 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
         <Box
           key={`${finding.code} ${n}`}
           component="article"
-          aria-label={finding.what}
+          aria-label={worded(finding.what)}
           sx={{ mt: 1.5, pt: 1.5, borderTop: 1, borderColor: 'divider' }}
         >
           <FindingMark finding={finding} />
           <Typography variant="h3" component="h3">
-            {finding.what}
+            {worded(finding.what)}
           </Typography>
           <Typography variant="body2">
-            <TermText>{finding.why}</TermText>
+            <TermText>{worded(finding.why)}</TermText>
           </Typography>
           {finding.line !== undefined && finding.ask && (
             <Asked document={document} line={finding.line} ask={finding.ask} report={report} onChange={onChange} />
@@ -136,7 +137,7 @@ function Remedy({
       )}
       <ActionRow>
         <Typography variant="body2" sx={{ flex: 1 }}>
-          {what}
+          {worded(what)}
         </Typography>
         {(change !== undefined || unknown) && (
           <Typography variant="body2" sx={{ fontWeight: unknown ? 400 : 700, whiteSpace: 'nowrap' }}>
@@ -144,7 +145,7 @@ function Remedy({
           </Typography>
         )}
         {onDo && (
-          <Button variant="outlined" onClick={onDo} aria-label={text.doItOnTheRig(what)}>
+          <Button variant="outlined" onClick={onDo} aria-label={text.doItOnTheRig(worded(what))}>
             {text.doIt}
           </Button>
         )}

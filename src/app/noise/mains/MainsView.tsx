@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { calibrated, usualSupply, withMainsEdit, type MainsReport } from '@/core/mains';
 import { SUPPLIES, type Mains, type RigDocument, type SupplyName } from '@/core/rig';
 import { FIFTH } from '@/core/rig/deviceFigures';
+import { worded } from '@/core/units/conventions';
 import { Choice } from '@/ui/shell/Choice';
 import { Late } from '@/ui/shell/Late';
 import { ConnectionTable } from './ConnectionTable';
@@ -46,7 +47,7 @@ export function MainsView({ rig, document, report, onChange }: Props) {
           <Typography sx={{ fontWeight: 650 }}>{report.findings[0].what}</Typography>
         </Box>
       )}
-      <Typography variant="h2">{text.earthTreeAndGroundLoops}</Typography>
+      <Typography variant="h2">{worded(text.earthTreeAndGroundLoops)}</Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
         {text.earthConductorsFromTheLeft}
       </Typography>

@@ -5,6 +5,7 @@ import Checkbox from '@mui/material/Checkbox';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
 import { OUTLET_SETTINGS, type RigDocument } from '@/core/rig';
 import { UNIT_FIGURES } from '@/core/rig/deviceFigures';
+import { worded } from '@/core/units/conventions';
 import { FigureCell } from './FigureCell';
 import { MainsTable } from './MainsTable';
 import { SelectCell } from './SelectCell';
@@ -32,7 +33,13 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
       </Box>
       <MainsTable
         title={text.moreAboutUnits}
-        headings={[text.unit, text.chassisToEarthV, text.touchCurrentMa, text.audioGround, text.earthCurrentBlocker]}
+        headings={[
+          text.unit,
+          text.chassisToEarthV,
+          text.touchCurrentMa,
+          worded(text.audioGround),
+          text.earthCurrentBlocker,
+        ]}
       >
         {system.units.map(({ id, name, audioGround, plug }) => {
           const own = document.units?.find((unit) => unit.id === id);
@@ -52,7 +59,7 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
               ))}
               <td>
                 <SelectCell
-                  label={text.audioGroundOf(name)}
+                  label={worded(text.audioGroundOf(name))}
                   value={audioGround ?? 'direct'}
                   options={Object.entries(GROUNDS)}
                   width={150}
