@@ -96,12 +96,13 @@ export const theme = createTheme({
     // A label above what a field holds is as large as the least text.
     MuiInputLabel: {
       styleOverrides: {
-        outlined: {
+        outlined: ({ theme }) => ({
+          ...onPhone(theme, { '&:not(.MuiInputLabel-shrink)': { transform: 'translate(14px, 12px)' } }),
           '&.MuiInputLabel-shrink': {
             transform: `translate(14px, -9px) scale(${SHRUNK})`,
             maxWidth: `calc(${100 / SHRUNK}% - 32px)`,
           },
-        },
+        }),
         standard: { '&.MuiInputLabel-shrink': { transform: `translate(0, -1.5px) scale(${SHRUNK})` } },
       },
     },
