@@ -202,6 +202,8 @@ async function take() {
         .first()
         .waitFor();
     await then?.(page);
+    // What helps on a line has been tried.
+    await page.getByText('Trying what helps').waitFor({ state: 'detached' });
     await page.mouse.move(2, height - 2);
     await page.waitForTimeout(1200);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });

@@ -155,6 +155,24 @@ test('seven tabs on one run sheet share one stream, and the next takes over when
   expect(streams).toBe(2);
 });
 
+test('while what helps against a finding is still being tried, the panel says so', async ({ page }) => {
+  await page.addInitScript(() => {
+    const Real = window.Worker;
+    window.Worker = class extends Real {
+      postMessage(...message: unknown[]) {
+        const slow = JSON.stringify(message).includes('"ask":"line"');
+        setTimeout(() => super.postMessage(...(message as [unknown])), slow ? 3000 : 0);
+      }
+    };
+  });
+  await openLine(page, 'Trio, ribbon left');
+  const trying = page.getByRole('status').filter({ hasText: 'Trying what helps' });
+  await expect(trying).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Try Hold desk, bank A off/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Try Hold desk, bank A off/ })).toBeVisible();
+  await expect(trying).toHaveCount(0);
+});
+
 test('other workers that die are told where their answer would stand, and asked again', async ({ page }) => {
   await page.addInitScript(WORKERS);
   await page.addInitScript(() => Object.assign(window, { broken: true }));

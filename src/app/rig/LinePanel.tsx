@@ -12,6 +12,7 @@ import Tabs from '@mui/material/Tabs';
 import TextField from '@mui/material/TextField';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
+import { keyframes } from '@mui/material/styles';
 import { memo, useState } from 'react';
 import type { Answer, LineResult } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Line, type Part, type PartRef } from '@/core/gear';
@@ -39,6 +40,8 @@ interface Props {
   part: PartRef;
   probe: Probe;
   reading?: { volts?: number; failed?: string };
+  /** What helps against its findings is not known yet. */
+  trying: boolean;
   onTab: (tab: PanelTab) => void;
   onPart: (part: PartRef) => void;
   onProbe: (probe: Probe) => void;
@@ -49,6 +52,9 @@ interface Props {
   onMove: (button: HTMLElement) => void;
   onRemove: () => void;
 }
+
+/** What is there within a moment need not be announced. */
+const late = keyframes`from, to { opacity: 0; }`;
 
 /** Everything about the selected line beside its strip: why it has its verdict, its parts, its readings, its moments. */
 export function LinePanel(props: Props) {
@@ -94,6 +100,16 @@ export function LinePanel(props: Props) {
         {tab === 'why' && (
           <>
             <Why result={result} onApply={onEdit} onAnswer={onAnswer} />
+            {props.trying && result.findings.some(({ severity }) => severity !== 'note') && (
+              <Typography
+                role="status"
+                variant="body2"
+                color="textSecondary"
+                sx={{ mt: 1.25, animation: `${late} 0.4s` }}
+              >
+                {text.tryingWhatHelps}
+              </Typography>
+            )}
             <Cautions line={line} />
             <Box sx={{ mt: 1.5 }}>
               <FindFaultLink rig={props.rig} line={line.id} variant="text">

@@ -164,6 +164,7 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
       part={view.part}
       probe={tips}
       reading={reading}
+      trying={solution.full?.result.id !== lineId && solution.failed === undefined}
       onTab={view.setTab}
       onPart={view.setPart}
       onProbe={view.setTips}

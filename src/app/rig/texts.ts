@@ -171,6 +171,7 @@ export const keepingField = {
 };
 
 export const linePanel = {
+  tryingWhatHelps: 'Trying what helps …',
   duplicateThisLineD: 'Duplicate this line (D)',
   moveToAnotherInletM: 'Move to another inlet (M)',
   removeThisLineDeleteUndo: 'Remove this line (Delete; undo brings it back)',

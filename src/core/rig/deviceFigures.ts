@@ -16,7 +16,7 @@ export const DEVICE_FIGURES = {
 
 export const BATTERY_FIGURES = {
   capacity: { label: 'Capacity per cell', unit: 'mAh', min: 10, max: 100000 },
-  usable: { label: 'Share of the charge that can be used', unit: '%', min: 1, max: 100 },
+  usable: { label: 'Usable share of the charge', unit: '%', min: 1, max: 100 },
   baseLoad: { label: 'What it takes with every feed off', unit: 'W', min: 0.001, max: 500 },
   efficiency: { label: "Efficiency of the feeds' converter", unit: '%', min: 1, max: 100 },
   bankEfficiency: { label: 'Efficiency of the power bank', unit: '%', min: 1, max: 100 },

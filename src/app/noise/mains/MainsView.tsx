@@ -85,7 +85,7 @@ export function MainsView({ rig, document, report, onChange }: Props) {
             ['usual', text.liveAndNeutral],
             ['balanced', text.balancedTransformer],
           ]}
-          width={170}
+          width={200}
         />
         <FigureCell
           title={`${FIFTH.label} (${FIFTH.unit})`}
