@@ -118,6 +118,10 @@ const config = [
           'Property > Literal.value[value=/^[A-Z][a-z]+[ ,.…].*[a-z]/]',
           'TemplateElement[value.raw=/[A-Za-z]{3,} (?!infinite)[a-z]{2,}/]',
         ].map((selector) => ({ selector, message: 'What a person reads stands in texts.ts of this folder.' })),
+        {
+          selector: 'JSXAttribute[name.name="sx"] Property[key.name="fontSize"] Literal[value=/rem$/]',
+          message: 'Styles of text stand in src/ui/theme.ts: a variant, or its size by name.',
+        },
       ],
     },
   },

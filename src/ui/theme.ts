@@ -1,7 +1,12 @@
 'use client';
 
 import { createTheme, type Theme } from '@mui/material/styles';
+import type { CSSProperties } from 'react';
 
+/** Screens wider than a phone’s. */
+const WIDE = '@media (min-width: 720px)';
+
+/* eslint-disable @typescript-eslint/no-empty-object-type -- what is declared here is added to what the library has */
 declare module '@mui/material/styles' {
   interface Palette {
     verdict: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
@@ -11,7 +16,20 @@ declare module '@mui/material/styles' {
     verdict?: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
     hairline?: string;
   }
+  interface TypographyVariants extends Record<OwnText, TextStyle> {}
+  interface TypographyVariantsOptions extends Partial<Record<OwnText, TextStyle>> {}
 }
+declare module '@mui/material/Typography' {
+  interface TypographyPropsVariantOverrides extends Record<OwnText, true> {}
+}
+/* eslint-enable @typescript-eslint/no-empty-object-type */
+
+/**
+ * Styles of text besides those of the library: the heading of a panel; what leads on to something; what is pressed with cold
+ * hands; the title of a page on paper and a meter’s figure; what is to be done or asked now; the clock of a wait.
+ */
+type OwnText = 'panel' | 'lead' | 'large' | 'title' | 'step' | 'clock';
+type TextStyle = CSSProperties & { [WIDE]?: CSSProperties };
 
 /** What shows where the keyboard is: 3 to 1 at least against what is around it (WCAG 2.2, 2.4.7 and 1.4.11). */
 const focusRing = ({ vars }: Pick<Theme, 'vars'>) => ({
@@ -65,6 +83,24 @@ export const theme = createTheme({
     body2: { fontSize: '0.8125rem', lineHeight: 1.45 },
     caption: { fontSize: LEAST, lineHeight: 1.4 },
     button: { textTransform: 'none', fontWeight: 600 },
+    panel: { fontSize: '1.05rem', fontWeight: 650, letterSpacing: '-0.01em', lineHeight: 1.167 },
+    lead: { fontSize: '1.05rem', lineHeight: 1.45 },
+    large: { fontSize: '1.1rem', lineHeight: 1.45 },
+    title: { fontSize: '1.5rem', fontWeight: 650, letterSpacing: '-0.01em', lineHeight: 1.2 },
+    step: {
+      fontSize: '1.7rem',
+      fontWeight: 650,
+      letterSpacing: '-0.02em',
+      lineHeight: 1.15,
+      [WIDE]: { fontSize: '2.1rem' },
+    },
+    clock: {
+      fontSize: '4.5rem',
+      fontWeight: 700,
+      letterSpacing: '-0.03em',
+      lineHeight: 1,
+      [WIDE]: { fontSize: '6rem' },
+    },
   },
   shape: { borderRadius: 3 },
   components: {

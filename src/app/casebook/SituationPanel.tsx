@@ -61,7 +61,7 @@ export function SituationPanel({ situation }: { situation: Situation }) {
   };
   return (
     <Box sx={{ px: 2.5, py: 2, overflowY: 'auto', height: '100%' }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', pr: 4 }}>
+      <Typography variant="panel" component="h2" sx={{ pr: 4 }}>
         {worded(what)}
       </Typography>
       <Box data-testid="verdict" sx={{ mt: 0.5 }}>

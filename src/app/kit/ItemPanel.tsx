@@ -42,7 +42,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         <Typography variant="caption" color="textSecondary" component="p">
           {kindText(item)}
         </Typography>
-        <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+        <Typography variant="panel" component="h2">
           {item.name}
         </Typography>
       </Box>

@@ -89,7 +89,7 @@ export function KitTable({ items, uses, search, selected, onSelect }: Props) {
         sx={{
           border: 0,
           '--DataGrid-t-color-background-base': 'var(--mui-palette-background-default)',
-          fontSize: '0.8125rem',
+          fontSize: 'body2.fontSize',
           '& .MuiDataGrid-columnSeparator': { color: 'divider' },
           '& .MuiDataGrid-row': { cursor: 'pointer' },
           '& .MuiDataGrid-columnHeader:focus-within, & .MuiDataGrid-cell:focus-within': {

@@ -28,7 +28,7 @@ export function ShopList({ item }: { item: string }) {
         {text.repairShop}
       </Typography>
       {known.failed && <Typography variant="body2">{known.failed}</Typography>}
-      <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: '0.8125rem' }}>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: 'body2.fontSize' }}>
         {known.records.map(({ id, at, record }) => (
           <li key={id}>
             <Link component={NextLink} href={`/kit/shop?record=${id}`}>

@@ -61,7 +61,7 @@ export function AccountList({ accounts, open, suspects, sine, done, onShop }: Pr
                 Math.min(99, Math.round(100 * certainty)),
               )}
             </Typography>
-            <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.5, fontSize: '0.8125rem' }}>
+            <Box component="ul" sx={{ m: 0, mt: 0.25, pl: 2.5, fontSize: 'body2.fontSize' }}>
               {mendings.map((mending) => (
                 <li key={mending}>{worded(mending)}</li>
               ))}
@@ -79,7 +79,7 @@ export function AccountList({ accounts, open, suspects, sine, done, onShop }: Pr
         ))}
       </Box>
       {open.length > 0 && (
-        <Box component="ul" aria-label={text.whatIsNotKnown} sx={{ m: 0, mt: 1, pl: 2.5, fontSize: '0.8125rem' }}>
+        <Box component="ul" aria-label={text.whatIsNotKnown} sx={{ m: 0, mt: 1, pl: 2.5, fontSize: 'body2.fontSize' }}>
           {open.map((sentence) => (
             <li key={sentence}>{sentence}</li>
           ))}

@@ -15,18 +15,18 @@ const MARKS = { good: ['verdict.Clear', '●'], bad: ['verdict.Watch', '▲'] } 
 export function Figure({ label, value, note, mark }: Props) {
   return (
     <Box sx={{ minWidth: 118 }}>
-      <Box component="dt" sx={{ fontSize: '0.75rem', color: 'text.secondary' }}>
+      <Box component="dt" sx={{ fontSize: 'caption.fontSize', color: 'text.secondary' }}>
         {label}
       </Box>
       <Box
         component="dd"
-        sx={{ m: 0, fontSize: '1.25rem', fontWeight: 650, letterSpacing: '-0.01em', whiteSpace: 'nowrap' }}
+        sx={{ m: 0, fontSize: 'h1.fontSize', fontWeight: 650, letterSpacing: '-0.01em', whiteSpace: 'nowrap' }}
       >
         {mark && (
           <Box
             component="span"
             aria-hidden
-            sx={{ color: MARKS[mark][0], fontSize: '0.75rem', mr: 0.75, verticalAlign: 'middle' }}
+            sx={{ color: MARKS[mark][0], fontSize: 'caption.fontSize', mr: 0.75, verticalAlign: 'middle' }}
           >
             {MARKS[mark][1]}
           </Box>
@@ -34,7 +34,7 @@ export function Figure({ label, value, note, mark }: Props) {
         {value}
       </Box>
       {note && (
-        <Box component="dd" sx={{ m: 0, fontSize: '0.75rem', color: 'text.secondary' }}>
+        <Box component="dd" sx={{ m: 0, fontSize: 'caption.fontSize', color: 'text.secondary' }}>
           {note}
         </Box>
       )}

@@ -62,7 +62,7 @@ export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose 
                 borderLeftStyle: 'solid',
                 borderLeftColor: on ? 'primary.main' : 'transparent',
                 bgcolor: on ? 'background.paper' : undefined,
-                fontSize: '0.8125rem',
+                fontSize: 'body2.fontSize',
                 '&:focus-visible': { outlineOffset: -2 },
               }}
             >
@@ -87,12 +87,12 @@ function Floor({
   target: number;
   floorMeter: FloorMeter;
 }) {
-  const text = { component: 'span', sx: { fontSize: '0.75rem', color: 'text.secondary' } } as const;
+  const text = { component: 'span', sx: { fontSize: 'caption.fontSize', color: 'text.secondary' } } as const;
   if (!budget) return <Box {...text}>…</Box>;
   if ('reason' in budget) return <Box {...text}>{texts.noPrediction}</Box>;
   const over = budget.reads[floorMeter].known > target;
   return (
-    <Box component="span" sx={{ fontSize: '0.75rem', color: over ? 'verdict.Watch' : 'text.secondary' }}>
+    <Box component="span" sx={{ fontSize: 'caption.fontSize', color: over ? 'verdict.Watch' : 'text.secondary' }}>
       {over && (
         <Box component="span" role="img" aria-label={texts.aboveTheTarget} sx={{ mr: 0.5 }}>
           ▲

@@ -214,7 +214,7 @@ function NextCard(props: {
         {texts.monitorsDownWhileAnything(own || !next ? texts.yourOwnChoice : next.why)}
       </Typography>
       {children}
-      <Box component="details" sx={{ mt: 1, fontSize: '0.8125rem' }}>
+      <Box component="details" sx={{ mt: 1, fontSize: 'body2.fontSize' }}>
         <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600 }}>
           {texts.onNowOfChange(on.length, hunt.suspects.length)}
         </Box>

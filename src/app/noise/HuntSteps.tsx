@@ -28,7 +28,7 @@ export function HuntSteps({ hunt: { suspects, steps } }: { hunt: Hunt }) {
         sx={{
           width: '100%',
           borderCollapse: 'collapse',
-          fontSize: '0.8125rem',
+          fontSize: 'body2.fontSize',
           '& td, & th': {
             py: 0.4,
             px: 0.5,

@@ -9,7 +9,7 @@ interface Mark {
 /** What the lines of a chart are. */
 export function Legend({ marks, unit }: { marks: readonly Mark[]; unit: string }) {
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, fontSize: '0.75rem', maxWidth: 760 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, fontSize: 'caption.fontSize', maxWidth: 760 }}>
       {marks.map(({ name, colour, dash }) => (
         <Box key={name} component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.75 }}>
           <svg width={18} height={6} aria-hidden>

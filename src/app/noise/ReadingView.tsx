@@ -265,7 +265,7 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
         gridTemplateColumns: { xs: 'auto 1fr', lg: 'auto 1fr auto 1fr' },
         columnGap: 2,
         rowGap: 0.4,
-        fontSize: '0.8125rem',
+        fontSize: 'body2.fontSize',
         mt: 2,
         mb: 0,
       }}

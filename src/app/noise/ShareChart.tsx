@@ -22,7 +22,7 @@ export function ShareChart({ label, shares }: { label: string; shares: readonly 
       sx={{
         width: '100%',
         borderCollapse: 'collapse',
-        fontSize: '0.8125rem',
+        fontSize: 'body2.fontSize',
         '& td, & th': { py: 0.4, fontWeight: 400 },
       }}
     >

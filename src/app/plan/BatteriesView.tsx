@@ -231,7 +231,7 @@ function CellFigure({
 function OwnCellsTable({ cells }: { cells: OwnCells[] }) {
   return (
     <Box component="section" aria-label={texts.sourcesOnBattery}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
+      <Typography variant="panel" component="h2" sx={{ mb: 0.5 }}>
         {texts.sourcesOnBatteryShortestFirst}
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderBottom: 1, borderColor: 'divider' }}>

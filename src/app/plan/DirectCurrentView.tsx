@@ -55,7 +55,7 @@ export function DirectCurrentView({ document, worker, onChange }: Props) {
   return (
     <Box component="section" aria-label={text.directCurrentSupplies}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1, mb: 0.5 }}>
-        <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mr: 'auto' }}>
+        <Typography variant="panel" component="h2" sx={{ mr: 'auto' }}>
           {text.directCurrentSuppliesForBoxes}
         </Typography>
         <Button startIcon={<AddIcon />} onClick={() => setEditing({ supply: undefined })}>

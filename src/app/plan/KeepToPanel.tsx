@@ -43,7 +43,7 @@ export function KeepToPanel({ document, onChange }: Props) {
   const without = <T,>(list: readonly T[] | undefined, entry: T) => list?.filter((each) => each !== entry);
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 0.5 }}>
+      <Typography variant="panel" component="h2" sx={{ mb: 0.5 }}>
         {texts.rulesForThePlan}
       </Typography>
       <Typography variant="caption" color="textSecondary">

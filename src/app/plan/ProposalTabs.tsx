@@ -43,7 +43,7 @@ export function ProposalTabs({ planning, comparing, onCompare }: Props) {
               sx={{
                 px: 1,
                 py: 0.5,
-                fontSize: '0.8125rem',
+                fontSize: 'body2.fontSize',
                 fontWeight: on ? 700 : 500,
                 borderBottom: 2,
                 borderColor: on ? 'primary.main' : 'transparent',

@@ -33,7 +33,7 @@ export function SuppliesView({ document, kit, worker, onChange }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.75, display: 'grid', gap: 3 }}>
       <Box component="section" aria-label={text.supplyForALine}>
-        <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem', mb: 1.25 }}>
+        <Typography variant="panel" component="h2" sx={{ mb: 1.25 }}>
           {text.phantomSuppliesConvertersAndBoosters}
         </Typography>
         {line ? (

@@ -40,7 +40,7 @@ export const farRows = {
     minHeight: { xs: 132, md: 68 },
     pl: 3.5,
     pr: 1.5,
-    fontSize: '0.8125rem',
+    fontSize: 'body2.fontSize',
     borderBottom: 1,
     borderColor: 'divider',
     contentVisibility: 'auto',

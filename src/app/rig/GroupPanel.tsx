@@ -39,7 +39,7 @@ export function GroupPanel({ device, group, result, options, onFeed, onLine, onD
       <Typography variant="caption" color="textSecondary" component="p">
         {device.name}
       </Typography>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+      <Typography variant="panel" component="h2">
         {group?.name ?? text.inletsWithoutAFeed}
       </Typography>
       {result && (

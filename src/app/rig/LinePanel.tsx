@@ -67,7 +67,7 @@ export function LinePanel(props: Props) {
           {line.inlet.name}
         </Typography>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-          <Typography variant="h1" component="h2" sx={{ flex: 1, fontSize: '1.05rem', minWidth: 0 }}>
+          <Typography variant="panel" component="h2" sx={{ flex: 1, minWidth: 0 }}>
             {line.name}
           </Typography>
           <Action
@@ -148,7 +148,7 @@ const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'o
           minWidth: 0,
           px: 1.25,
           textTransform: 'none',
-          fontSize: '0.8125rem',
+          fontSize: 'body2.fontSize',
         },
       }}
     >

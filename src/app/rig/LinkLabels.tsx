@@ -42,7 +42,7 @@ export function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) 
               display: { xs: 'flex', md: 'block' },
               alignItems: selected ? 'center' : 'flex-start',
               fontFamily: 'inherit',
-              fontSize: '0.75rem',
+              fontSize: 'caption.fontSize',
               color: 'text.secondary',
               whiteSpace: 'nowrap',
               overflow: 'hidden',

@@ -134,7 +134,7 @@ function StepView({ step }: { step: Step }) {
             </MenuItem>
           ))}
         </TextField>
-        <Typography sx={{ fontWeight: 700, fontSize: '1.1rem' }} aria-label={text.stepAtThisGain}>
+        <Typography sx={{ fontWeight: 700, fontSize: 'large.fontSize' }} aria-label={text.stepAtThisGain}>
           {quantity(dbfs, 'dBFS')}
           {dbfs > 0 && text.clips}
         </Typography>
@@ -153,7 +153,7 @@ function Figures({ rows }: { rows: [string, string][] }) {
         gridTemplateColumns: '1fr auto',
         columnGap: 1.5,
         rowGap: 0.4,
-        fontSize: '0.8125rem',
+        fontSize: 'body2.fontSize',
       }}
     >
       {rows.map(([label, value]) => (

@@ -48,7 +48,7 @@ const Problems = memo(function Problems(props: Props) {
   const lines = props.sections.reduce((sum, { lines: own }) => sum + own.length, 0);
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+      <Typography variant="panel" component="h2">
         {entries.length ? text.problemsWorstFirst : lines ? text.noProblemsFound : text.noLinesYet}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>

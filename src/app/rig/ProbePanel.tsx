@@ -55,7 +55,7 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
       <Typography
         component="output"
         aria-label={texts.meterReads}
-        sx={{ fontSize: '1.5rem', fontWeight: 700, minWidth: 110, textAlign: 'right', ml: 'auto' }}
+        sx={{ fontSize: 'title.fontSize', fontWeight: 700, minWidth: 110, textAlign: 'right', ml: 'auto' }}
       >
         {reading?.failed !== undefined ? 'floating' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>

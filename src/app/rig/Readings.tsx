@@ -22,7 +22,7 @@ export const Readings = memo(function Readings({ result }: { result: LineResult 
           gridTemplateColumns: 'max-content 1fr',
           columnGap: 2,
           rowGap: 0.4,
-          fontSize: '0.8125rem',
+          fontSize: 'body2.fontSize',
           alignItems: 'baseline',
         }}
       >

@@ -56,7 +56,7 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, ownColumns, man
       {hint && (
         <Box
           component="kbd"
-          sx={{ ml: 'auto', pl: 2, color: 'text.secondary', fontFamily: 'inherit', fontSize: '0.75rem' }}
+          sx={{ ml: 'auto', pl: 2, color: 'text.secondary', fontFamily: 'inherit', fontSize: 'caption.fontSize' }}
         >
           {hint}
         </Box>
@@ -71,7 +71,7 @@ export const RigMenu = memo(function RigMenu({ name, here, rigs, ownColumns, man
         color="inherit"
         aria-haspopup="menu"
         aria-label={text.rig(name)}
-        sx={{ fontSize: '0.95rem', fontWeight: 550, maxWidth: 260 }}
+        sx={{ fontSize: 'h2.fontSize', fontWeight: 550, maxWidth: 260 }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
           {name}

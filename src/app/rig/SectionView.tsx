@@ -112,7 +112,7 @@ function FreeSlot({ device, inlet, label }: { device: string; inlet: string; lab
         px: 1,
         minWidth: 30,
         textAlign: 'center',
-        fontSize: '0.75rem',
+        fontSize: 'caption.fontSize',
         color: 'text.secondary',
         border: 1,
         borderStyle: 'dashed',

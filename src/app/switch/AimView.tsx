@@ -83,7 +83,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         value={kind}
         onChange={(_, to: SheetKind | null) => to && setKind(to)}
         aria-label={text.whatTheSheet}
-        sx={{ mb: 1.5, '& .MuiToggleButton-root': { px: 2.5, py: 1, fontSize: '0.95rem' } }}
+        sx={{ mb: 1.5, '& .MuiToggleButton-root': { px: 2.5, py: 1, fontSize: 'h2.fontSize' } }}
       >
         {KINDS.map(({ kind: each, label }) => (
           <ToggleButton key={each} value={each}>
@@ -94,7 +94,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
 
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ flex: '1 1 280px' }}>
-          <Typography sx={{ fontSize: '1.05rem', fontWeight: 650 }} role="status">
+          <Typography sx={{ fontSize: 'lead.fontSize', fontWeight: 650 }} role="status">
             {nothing
               ? text.chooseTheLinesBelow
               : made.steps.length === 0
@@ -126,7 +126,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
             variant="contained"
             disabled={busy || behind || nothing || made.steps.length === 0}
             onClick={() => onBegin(aim)}
-            sx={{ minHeight: 56, px: 4, fontSize: '1.1rem' }}
+            sx={{ minHeight: 56, px: 4, fontSize: 'large.fontSize' }}
           >
             {busy ? text.followingTheCircuits : text.begin}
           </Button>

@@ -62,7 +62,7 @@ export function DifferencesView({ differences, busy, onSettle, onCancel }: Props
           variant="contained"
           disabled={busy}
           onClick={() => onSettle([...onPaper])}
-          sx={{ minHeight: 52, px: 3, fontSize: '1.05rem' }}
+          sx={{ minHeight: 52, px: 3, fontSize: 'lead.fontSize' }}
         >
           {busy ? text.followingTheCircuits : text.goOnFromHere}
         </Button>

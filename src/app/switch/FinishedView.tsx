@@ -43,7 +43,7 @@ export function FinishedView({ rig, session, schools, offset, wall, onNew, onLin
   const judged = rig.judging !== undefined && since > 0 ? since + rig.judging : 0;
   return (
     <Box component="section" aria-label={text.theSheetIsDone} sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
+      <Typography variant="step" component="h2" sx={{ mb: 1 }}>
         {DONE[aim?.kind ?? 'set-up']}
         {!whole && text.butNotAllOfIt}
       </Typography>
@@ -58,7 +58,7 @@ export function FinishedView({ rig, session, schools, offset, wall, onNew, onLin
         </Alert>
       )}
       {judged > now && now > 0 && (
-        <Typography sx={{ fontSize: '1.05rem', mb: 1 }} role="status">
+        <Typography sx={{ fontSize: 'lead.fontSize', mb: 1 }} role="status">
           {text.dontJudgeSoundBeforeCapsules(
             dayjs.unix(judged + wall).format(clockPattern('with seconds')),
             agoText(judged - now),

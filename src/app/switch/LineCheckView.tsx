@@ -66,7 +66,9 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
       </Box>
       {lines.length === 0 && <Typography>{texts.nothingIsPluggedThroughYet}</Typography>}
       {lines.length > 0 && !line && open.length === 0 && (
-        <Typography sx={{ fontSize: '1.2rem', fontWeight: 650, mb: 1 }}>{texts.everyLineHasBeenChecked}</Typography>
+        <Typography sx={{ fontSize: 'h1.fontSize', fontWeight: 650, mb: 1 }}>
+          {texts.everyLineHasBeenChecked}
+        </Typography>
       )}
       {!line && open.length > 0 && (
         <Button variant="contained" onClick={() => show(open[0].id)} sx={{ minHeight: 56 }}>
@@ -155,11 +157,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
       <Typography color="textSecondary" sx={{ fontWeight: 650 }}>
         {line.inlet}
       </Typography>
-      <Typography
-        variant="h1"
-        component="h3"
-        sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, lineHeight: 1.15, mb: 0.5 }}
-      >
+      <Typography variant="step" component="h3" sx={{ mb: 0.5 }}>
         {line.name}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 1 }}>
@@ -209,7 +207,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
           disabled={busy}
           autoFocus={focused}
           onClick={() => onChecked(bad, note)}
-          sx={{ flex: '1 1 240px', minHeight: { xs: 72, md: 56 }, fontSize: '1.15rem' }}
+          sx={{ flex: '1 1 240px', minHeight: { xs: 72, md: 56 }, fontSize: 'large.fontSize' }}
         >
           {bad.length ? texts.writeItDownNextLine : texts.allGoodNextLine}
         </Button>

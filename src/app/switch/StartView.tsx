@@ -20,7 +20,7 @@ export function StartView({ any, busy, onTell, onCancel }: Props) {
   if (!any) return <Typography sx={{ px: { xs: 2, md: 4 }, py: 3 }}>{text.thisRigHasNoLines}</Typography>;
   return (
     <Box component="section" aria-label={text.howTheRigIsNow} sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 720 }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.7rem', mb: 1 }}>
+      <Typography variant="step" component="h2" sx={{ mb: 1 }}>
         {text.whatStateIsTheRig}
       </Typography>
       <Typography sx={{ mb: 2 }} color="textSecondary">
@@ -45,7 +45,7 @@ export function StartView({ any, busy, onTell, onCancel }: Props) {
           }}
         >
           <Box sx={{ flex: '1 1 300px' }}>
-            <Typography sx={{ fontWeight: 650, fontSize: '1.05rem' }}>{title}</Typography>
+            <Typography sx={{ fontWeight: 650, fontSize: 'lead.fontSize' }}>{title}</Typography>
             <Typography variant="body2" color="textSecondary">
               {detail}
             </Typography>

@@ -53,7 +53,7 @@ export function Chip({ label, value, options, strong, onChoose }: ChipProps) {
         sx={(theme) => ({
           px: 0.9,
           minHeight: 26,
-          fontSize: '0.75rem',
+          fontSize: 'caption.fontSize',
           border: 1,
           borderStyle: value === 'unknown' ? 'dashed' : 'solid',
           borderColor: strong ? 'primary.main' : 'divider',

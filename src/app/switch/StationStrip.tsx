@@ -86,7 +86,7 @@ export function DoneHere({
 }: Pick<Props, 'here' | 'places'> & { onElsewhere: (place: string) => void }) {
   return (
     <Box component="section" aria-label={texts.theNextStep} sx={{ px: { xs: 2, md: 4 }, py: 3, maxWidth: 760 }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, mb: 1 }}>
+      <Typography variant="step" component="h2" sx={{ mb: 1 }}>
         {texts.nothingLeft(here)}
       </Typography>
       <Typography color="textSecondary" sx={{ mb: 2 }}>

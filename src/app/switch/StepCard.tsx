@@ -63,22 +63,18 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
     >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: { xs: 1, md: 1.5 } }}>
         {walk ? <DirectionsWalkIcon fontSize="small" color="primary" /> : <PlaceOutlinedIcon fontSize="small" />}
-        <Typography sx={{ fontWeight: 650, fontSize: '1.05rem', color: walk ? 'primary.main' : 'text.primary' }}>
+        <Typography sx={{ fontWeight: 650, fontSize: 'lead.fontSize', color: walk ? 'primary.main' : 'text.primary' }}>
           {step.place === undefined ? (before ?? text.anyPosition) : walk ? text.walkTo(step.place) : step.place}
         </Typography>
         <Typography variant="body2" color="textSecondary" sx={{ ml: 'auto', whiteSpace: 'nowrap' }} role="status">
           {text.stepOf(number, session.done.length + session.steps.length)}
         </Typography>
       </Box>
-      <Typography
-        variant="h1"
-        component="h2"
-        sx={{ fontSize: { xs: '1.7rem', md: '2.2rem' }, lineHeight: 1.15, letterSpacing: '-0.02em', mb: 1 }}
-      >
+      <Typography variant="step" component="h2" sx={{ mb: 1 }}>
         {words.title}
       </Typography>
       {words.detail && (
-        <Typography sx={{ fontSize: '1.05rem', mb: 1 }} color="textSecondary">
+        <Typography sx={{ fontSize: 'lead.fontSize', mb: 1 }} color="textSecondary">
           {words.detail}
         </Typography>
       )}
@@ -103,7 +99,7 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
           variant="contained"
           disabled={!ready}
           onClick={done}
-          sx={{ flex: '1 1 260px', minHeight: { xs: 72, md: 60 }, fontSize: '1.25rem' }}
+          sx={{ flex: '1 1 260px', minHeight: { xs: 72, md: 60 }, fontSize: 'h1.fontSize' }}
         >
           {left > 0 || behind ? text.waiting : pause ? text.continueWord : text.done}
           <Key>{text.space}</Key>
@@ -113,7 +109,7 @@ export function StepCard({ id, rig, session, next, here, sound, busy, onDone, on
             variant="outlined"
             disabled={!ready}
             onClick={() => onFound({ feed: action.group, is: 'off' })}
-            sx={{ flex: '1 1 200px', minHeight: { xs: 72, md: 60 }, fontSize: '1.1rem' }}
+            sx={{ flex: '1 1 200px', minHeight: { xs: 72, md: 60 }, fontSize: 'large.fontSize' }}
           >
             {text.itCameUpOff}
           </Button>
@@ -181,7 +177,7 @@ function Remark({
       })}
     >
       <Box sx={{ pt: '2px' }}>{icon}</Box>
-      <Typography sx={{ fontSize: '1rem' }}>
+      <Typography sx={{ fontSize: 'lead.fontSize' }}>
         <Box component="span" sx={{ fontWeight: 650 }}>
           {label}:
         </Box>{' '}
@@ -201,7 +197,7 @@ function Key({ children }: { children: string }) {
         ml: 1,
         px: 0.75,
         fontFamily: 'inherit',
-        fontSize: '0.7rem',
+        fontSize: 'caption.fontSize',
         fontWeight: 500,
         border: 1,
         borderColor: 'currentcolor',

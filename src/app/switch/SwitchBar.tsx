@@ -46,7 +46,7 @@ export function SwitchBar({ rig, name, link, who, onWho }: Props) {
           onChange={(event) => onWho(event.target.value.slice(0, 60))}
           placeholder={text.yourName}
           inputProps={{ 'aria-label': text.yourNameForTheLog }}
-          sx={{ width: 110, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
+          sx={{ width: 110, fontSize: 'body2.fontSize', px: 1, borderBottom: 1, borderColor: 'divider' }}
         />
         <Tooltip title={sound === 'on' ? text.aToneTellsWhen : text.noTone}>
           <IconButton

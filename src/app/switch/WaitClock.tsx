@@ -37,14 +37,11 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
   return (
     <Box>
       <Typography
+        variant="clock"
         component="p"
         role="timer"
         aria-label={over ? text.theWaitIsOver : text.left(clockText(left))}
         sx={(theme) => ({
-          fontSize: { xs: '4.5rem', md: '6rem' },
-          fontWeight: 700,
-          lineHeight: 1,
-          letterSpacing: '-0.03em',
           color: over ? theme.vars!.palette.verdict.Clear : 'text.primary',
         })}
       >
@@ -62,10 +59,10 @@ export function WaitClock({ left, whole, reasons, sound }: Props) {
         sx={{
           width: '100%',
           borderCollapse: 'collapse',
-          fontSize: '0.8125rem',
+          fontSize: 'body2.fontSize',
           '& th, & td': { textAlign: 'right', py: 0.4, pl: 1, fontWeight: 400, verticalAlign: 'baseline' },
           '& th:first-of-type': { textAlign: 'left', pl: 0 },
-          '& thead th': { color: 'text.secondary', fontSize: '0.75rem' },
+          '& thead th': { color: 'text.secondary', fontSize: 'caption.fontSize' },
           '& tbody tr': { borderTop: 1, borderColor: 'divider' },
         }}
       >

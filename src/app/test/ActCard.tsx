@@ -37,7 +37,7 @@ export function ActCard({ act, before, shared, busy, heading, onHelped, onNoHelp
           variant="contained"
           aria-disabled={busy || undefined}
           onClick={() => !busy && onHelped()}
-          sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
+          sx={{ flex: '1 1 200px', minHeight: 64, fontSize: 'large.fontSize' }}
         >
           {texts.itHelped}
         </Button>
@@ -45,7 +45,7 @@ export function ActCard({ act, before, shared, busy, heading, onHelped, onNoHelp
           variant="outlined"
           aria-disabled={busy || undefined}
           onClick={() => !busy && onNoHelp()}
-          sx={{ flex: '1 1 200px', minHeight: 64, fontSize: '1.1rem' }}
+          sx={{ flex: '1 1 200px', minHeight: 64, fontSize: 'large.fontSize' }}
         >
           {texts.itDidntHelp}
         </Button>

@@ -41,7 +41,7 @@ export function AnswerGrid({ answers, onAnswer, busy }: Props) {
         >
           <Typography
             component="span"
-            sx={{ display: 'block', fontSize: '1.05rem', fontWeight: 650, lineHeight: 1.25 }}
+            sx={{ display: 'block', fontSize: 'lead.fontSize', fontWeight: 650, lineHeight: 1.25 }}
           >
             {text}
           </Typography>

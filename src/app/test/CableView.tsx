@@ -181,7 +181,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
             tabIndex={-1}
             variant="h1"
             component="h3"
-            sx={{ fontSize: { xs: '1.4rem', md: '1.6rem' }, lineHeight: 1.2 }}
+            sx={{ fontSize: 'title.fontSize', lineHeight: 1.2 }}
           >
             {next.ask}
           </Typography>
@@ -231,7 +231,7 @@ function Result({ found }: { found: CableTested }) {
   const [worst] = left.filter(({ part }) => part !== 'nothing');
   return (
     <Box role="status" sx={{ borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 1, my: 1 }}>
-      <Typography sx={{ fontWeight: 650, fontSize: '1.05rem' }}>
+      <Typography sx={{ fontWeight: 650, fontSize: 'lead.fontSize' }}>
         {bad && worst
           ? text.badSetItAside(worst.what, percent(worst.probability))
           : left[0] === worst && worst

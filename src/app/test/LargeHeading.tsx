@@ -9,11 +9,9 @@ export function LargeHeading({ ref, children }: { ref?: Ref<HTMLHeadingElement>;
     <Typography
       ref={ref}
       tabIndex={-1}
-      variant="h1"
+      variant="step"
       component="h2"
       sx={{
-        fontSize: { xs: '1.7rem', md: '2rem' },
-        lineHeight: 1.15,
         my: 0.5,
         textWrap: 'balance',
         scrollMarginTop: 64,

@@ -49,7 +49,7 @@ export function LengthTable({ kit, document, repairs }: Props) {
         sx={{
           width: '100%',
           borderCollapse: 'collapse',
-          fontSize: '0.875rem',
+          fontSize: 'body1.fontSize',
           '& th, & td': { textAlign: 'right', py: 0.6, pr: 1, borderBottom: 1, borderColor: 'divider' },
           '& th:first-of-type, & td:first-of-type': { textAlign: 'left' },
           '& td': { fontVariantNumeric: 'tabular-nums' },

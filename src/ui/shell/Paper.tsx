@@ -26,11 +26,11 @@ export function Paper({ title, note, back, children }: Props) {
         minHeight: '100dvh',
         px: { xs: 2, sm: 5 },
         py: 3,
-        fontSize: '0.875rem',
-        '& table': { width: '100%', borderCollapse: 'collapse', fontSize: '0.8125rem' },
+        fontSize: 'body1.fontSize',
+        '& table': { width: '100%', borderCollapse: 'collapse', fontSize: 'body2.fontSize' },
         '& th, & td': { textAlign: 'left', verticalAlign: 'top', py: 0.4, pr: 1.5, borderTop: '1px solid #bbb' },
         '& thead th': { borderTop: 0, fontWeight: 650 },
-        '& h2': { fontSize: '1rem', mt: 3, mb: 0.5, breakAfter: 'avoid' },
+        '& h2': { fontSize: 'lead.fontSize', mt: 3, mb: 0.5, breakAfter: 'avoid' },
         '& tr, & li': { breakInside: 'avoid' },
         '@media print': { p: 0, '& .screen-only': { display: 'none' } },
       }}
@@ -40,7 +40,7 @@ export function Paper({ title, note, back, children }: Props) {
           <PrintButton />
           <BackLink {...back} />
         </Box>
-        <Typography variant="h1" sx={{ fontSize: '1.5rem' }}>
+        <Typography variant="h1" sx={{ fontSize: 'title.fontSize' }}>
           {title}
         </Typography>
         <Box sx={{ mb: 1 }}>{note}</Box>

@@ -62,7 +62,7 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; 
               gap: 0.4,
               py: 1.1,
               minWidth: { xs: 48, md: 60 },
-              fontSize: '0.75rem',
+              fontSize: 'caption.fontSize',
               fontWeight: on ? 700 : 500,
               color: on ? 'primary.main' : 'text.secondary',
               '&:hover': { color: 'text.primary' },

@@ -60,7 +60,12 @@ export function ProductName() {
   return (
     <Typography
       component="p"
-      sx={{ display: { xs: 'none', md: 'block' }, fontWeight: 750, fontSize: '1rem', letterSpacing: '-0.01em' }}
+      sx={{
+        display: { xs: 'none', md: 'block' },
+        fontWeight: 750,
+        fontSize: 'lead.fontSize',
+        letterSpacing: '-0.01em',
+      }}
     >
       {texts.inletCheck}
     </Typography>
@@ -72,7 +77,7 @@ export function BarHeading({ rig }: { rig: string }) {
   return (
     <>
       <ProductName />
-      <Typography variant="h1" noWrap sx={{ fontSize: '0.95rem', fontWeight: 550, minWidth: 0 }}>
+      <Typography variant="h1" noWrap sx={{ fontSize: 'h2.fontSize', fontWeight: 550, minWidth: 0 }}>
         {rig}
       </Typography>
     </>
@@ -101,7 +106,7 @@ export function SearchField({ label, value, inputRef, onChange, shortcut = '/' }
       }}
       placeholder={texts.find(shortcut)}
       inputProps={{ 'aria-label': label }}
-      sx={{ width: 104, fontSize: '0.8125rem', px: 1, borderBottom: 1, borderColor: 'divider' }}
+      sx={{ width: 104, fontSize: 'body2.fontSize', px: 1, borderBottom: 1, borderColor: 'divider' }}
     />
   );
 }

@@ -33,7 +33,7 @@ export function VerdictMark({
         gap: 0.75,
         whiteSpace: 'nowrap',
         fontWeight: 650,
-        fontSize: size === 'large' ? '1.15rem' : '0.8125rem',
+        fontSize: size === 'large' ? 'large.fontSize' : 'body2.fontSize',
         color: theme.vars!.palette.verdict[verdict],
       })}
     >

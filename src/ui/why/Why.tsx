@@ -74,7 +74,7 @@ function FindingCard({ finding, onApply, onAnswer }: { finding: Finding } & Omit
             gridTemplateColumns: '1fr auto',
             columnGap: 1.5,
             rowGap: 0.25,
-            fontSize: '0.8125rem',
+            fontSize: 'body2.fontSize',
           }}
         >
           {numbers.map(({ label, value, unit, limit }) => (

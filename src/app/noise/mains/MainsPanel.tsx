@@ -32,7 +32,7 @@ interface Props {
 export function MainsPanel({ rig, document, report, asks, failed, onChange, onTold }: Props) {
   return (
     <Box sx={{ px: 2, py: 1.75 }}>
-      <Typography variant="h1" component="h2" sx={{ fontSize: '1.05rem' }}>
+      <Typography variant="panel" component="h2">
         {text.findingsAndRemedies}
       </Typography>
       {failed && (

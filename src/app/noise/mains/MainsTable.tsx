@@ -26,7 +26,7 @@ export function MainsTable({
           sx={{
             borderCollapse: 'collapse',
             width: '100%',
-            fontSize: '0.8125rem',
+            fontSize: 'body2.fontSize',
             '& th, & td': {
               textAlign: 'left',
               py: 0.5,

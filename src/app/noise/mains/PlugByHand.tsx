@@ -57,7 +57,7 @@ export function PlugByHand({
               border: 1,
               borderColor: 'primary.main',
               bgcolor: 'background.paper',
-              fontSize: '0.8125rem',
+              fontSize: 'body2.fontSize',
               whiteSpace: 'nowrap',
             }}
           >
