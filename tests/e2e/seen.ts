@@ -47,10 +47,11 @@ export const SEEN = [
   { colorScheme: 'dark', width: 390, height: 844 },
 ] as const;
 
-/** Accessible, and without sideways scrolling. */
+/** Accessible, legible, and without sideways scrolling. */
 export async function fitsAndIsAccessible(page: Page) {
   await drawn(page);
   expect(await violations(page)).toEqual([]);
+  expect((await look(page)).tiny).toEqual([]);
   expect(
     await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
   ).toBeLessThanOrEqual(0);

@@ -17,7 +17,7 @@ const MARGIN = { top: 8, right: 12, bottom: 22, left: 50 };
 export function CourseChart({ measurement, target }: { measurement: Measurement; target: number }) {
   const { palette } = useTheme().vars!;
   const id = useId();
-  const width = useChartWidth();
+  const [chart, width] = useChartWidth();
   const { every, levels } = measurement.course;
   const shown = levels.map((level) => Math.max(level, -140));
   const [least = -90, most = -60] = extent([...shown, target]);
@@ -36,6 +36,7 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
       </Typography>
       <Box
         component="svg"
+        ref={chart}
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}

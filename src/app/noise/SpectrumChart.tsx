@@ -27,7 +27,7 @@ interface Props {
 export function SpectrumChart({ measurement, predicted }: Props) {
   const { palette } = useTheme().vars!;
   const id = useId();
-  const width = useChartWidth();
+  const [chart, width] = useChartWidth();
   const { reading } = measurement;
   const measured = measurement.spectrum.filter(({ hz, level }) => hz >= FROM && hz <= TO && level > -199);
   const expected = (predicted ?? [])
@@ -91,6 +91,7 @@ export function SpectrumChart({ measurement, predicted }: Props) {
       />
       <Box
         component="svg"
+        ref={chart}
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-labelledby={id}

@@ -17,7 +17,7 @@ type Spectrum = NonNullable<HuntStep['spectrum']>;
 
 /** What was heard with a unit and without it, over frequency; for paper: told apart without colour. */
 export function PairSpectrum({ heard, silent }: { heard: Spectrum; silent?: Spectrum }) {
-  const width = useChartWidth();
+  const [chart, width] = useChartWidth();
   const shown = (spectrum: Spectrum = []) => spectrum.filter(({ hz, level }) => hz >= FROM && hz <= TO && level > -199);
   const [withIt, without] = [shown(heard), shown(silent)];
   const [least = -140, most = -60] = extent([...withIt, ...without], ({ level }) => level);
@@ -35,6 +35,7 @@ export function PairSpectrum({ heard, silent }: { heard: Spectrum; silent?: Spec
       </figcaption>
       <Box
         component="svg"
+        ref={chart}
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="img"
         aria-label={texts.spectrumWith(without.length, loudest(withIt, without))}
