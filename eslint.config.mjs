@@ -46,6 +46,8 @@ const config = [
   ...nextTypescript,
   {
     rules: {
+      // An interface that only extends adds to what a library has declared.
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       '@typescript-eslint/no-unused-vars': [
         'error',
         { argsIgnorePattern: '^_', varsIgnorePattern: '^_', ignoreRestSiblings: true },

@@ -6,7 +6,6 @@ import type { CSSProperties } from 'react';
 /** Screens wider than a phone’s. */
 const WIDE = '@media (min-width: 720px)';
 
-/* eslint-disable @typescript-eslint/no-empty-object-type -- what is declared here is added to what the library has */
 declare module '@mui/material/styles' {
   interface Palette {
     verdict: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
@@ -22,7 +21,6 @@ declare module '@mui/material/styles' {
 declare module '@mui/material/Typography' {
   interface TypographyPropsVariantOverrides extends Record<OwnText, true> {}
 }
-/* eslint-enable @typescript-eslint/no-empty-object-type */
 
 /**
  * Styles of text besides those of the library: the heading of a panel; what leads on to something; what is pressed with cold

@@ -149,7 +149,7 @@ export function AddItemDialog({
               value={count}
               onChange={(event) => setCount(event.target.value)}
               error={!valid}
-              helperText={valid ? text.withInTheName : `1 to ${MOST}`}
+              helperText={valid ? text.withInTheName : text.from1To(MOST)}
               slotProps={{ htmlInput: { inputMode: 'numeric' } }}
             />
             <Typography variant="caption" color="textSecondary">

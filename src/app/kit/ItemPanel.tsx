@@ -249,7 +249,7 @@ function CountField({ value, onChange }: { value: number; onChange: (count: numb
       onBlur={commit}
       onKeyDown={(event) => event.key === 'Enter' && commit()}
       error={bad}
-      helperText={bad ? '0 to 999' : undefined}
+      helperText={bad ? texts.from0To999 : undefined}
       slotProps={{ htmlInput: { inputMode: 'numeric' } }}
     />
   );

@@ -35,7 +35,7 @@ interface Props {
 
 export const kindText = (item: KitItem): string =>
   item.role === 'device'
-    ? `${item.device.inlets.length} × ${item.device.inlets[0] ? uncapital(inletKind(item.device.inlets[0].kind).label) : 'inlets'}`
+    ? `${item.device.inlets.length} × ${item.device.inlets[0] ? uncapital(inletKind(item.device.inlets[0].kind).label) : texts.inlets}`
     : kindOfPart(item.role, item.part.kind).label;
 
 const columns: GridColDef<Row>[] = [

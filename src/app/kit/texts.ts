@@ -24,6 +24,7 @@ export const addItemDialog = {
   cancel: 'Cancel',
   addItems: (wanted: number) => `Add ${wanted} items`,
   addItem: 'Add item',
+  from1To: (most: number) => `1 to ${most}`,
 };
 
 export const clashNotice = {
@@ -53,6 +54,7 @@ export const itemPanel = {
   confirm: (label: string) => `Confirm ${label}`,
   count: 'Count',
   whichSheetEditionPage: 'which sheet, edition, page',
+  from0To999: '0 to 999',
 };
 
 export const kitImportDialog = {
@@ -101,6 +103,7 @@ export const kitTable = {
   retired: (name: string) => `${name} (retired)`,
   nothingInTheKitMatches: 'Nothing in the kit matches',
   kit: 'Kit',
+  inlets: 'inlets',
 };
 
 export const shopList = {

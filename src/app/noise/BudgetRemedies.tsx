@@ -54,7 +54,7 @@ export function BudgetRemedies({
             </Typography>
             <Box sx={{ gridColumn: { xs: '1 / -1', md: 'auto' }, textAlign: 'right' }}>
               {remedy.edits && (
-                <Button variant="outlined" onClick={() => onApply(remedy)} aria-label={`Do it: ${remedy.label}`}>
+                <Button variant="outlined" onClick={() => onApply(remedy)} aria-label={text.doItOf(remedy.label)}>
                   {text.doIt}
                 </Button>
               )}

@@ -153,7 +153,7 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
             ? text.neededTheInlet(plan.gainNeeded, plan.gainMax)
             : over
               ? text.neededTheInletBegins(plan.gainNeeded, plan.gainMin)
-              : `of ${quantity(plan.gainMin, 'dB')} to ${quantity(plan.gainMax, 'dB')}`
+              : text.ofGain(plan.gainMin, plan.gainMax)
         }
       />
       <Figure
@@ -172,7 +172,7 @@ function LevelPlan({ budget, target, floorMeter, sine }: PlanProps) {
         mark={read.known > target ? 'bad' : 'good'}
         note={text.target(
           quantity(target, 'dBFS'),
-          read.most - read.known > 0.5 ? `; to ${rms(read.most, sine)} ${mostBy(budget)}` : '',
+          read.most - read.known > 0.5 ? text.atMost(rms(read.most, sine), mostBy(budget)) : '',
         )}
       />
       <Figure

@@ -78,7 +78,7 @@ export function MeasureView({ rig, document, line, target, floorMeter, sine, who
           label={texts.recordFor}
           value={seconds}
           error={lasts !== length}
-          helperText={lasts !== length ? '2 to 600' : undefined}
+          helperText={lasts !== length ? texts.from2To600 : undefined}
           onChange={(event) => setSeconds(event.target.value)}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
           sx={{ width: 110 }}

@@ -104,7 +104,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
             value={rms(budget.reads[floorMeter].known, sine)}
             note={[
               ...(budget.reads[floorMeter].most - budget.reads[floorMeter].known > 0.5
-                ? [`to ${rms(budget.reads[floorMeter].most, sine)} ${mostBy(budget)}`]
+                ? [texts.atMost(rms(budget.reads[floorMeter].most, sine), mostBy(budget))]
                 : []),
               ...(gain === undefined ? [] : [texts.atOfGain(gain)]),
             ].join(', ')}
@@ -207,7 +207,7 @@ function LeftOut({ disturbances }: { disturbances: readonly Disturbance[] }) {
     <Alert severity="info" sx={{ mb: 1 }}>
       {codes.map((code) => {
         const own = disturbances.filter((each) => each.code === code);
-        const times = own.slice(0, MOST_TIMES).map(({ from, to }) => `${digits(from, 1)} to ${digits(to, 1)} s`);
+        const times = own.slice(0, MOST_TIMES).map(({ from, to }) => texts.seconds(digits(from, 1), digits(to, 1)));
         return (
           <div key={code}>
             <strong>{texts.leftOut}</strong>
@@ -224,7 +224,7 @@ const against = (level: number, target: number): string =>
 
 function AllFigures({ reading, sine }: { reading: Measured['measurements'][number]['reading']; sine: SineReads }) {
   const rows: [label: string, value: string][] = [
-    [texts.samplePeak, reading.peakDbfs <= -199 ? 'nothing' : quantity(reading.peakDbfs, 'dBFS')],
+    [texts.samplePeak, reading.peakDbfs <= -199 ? texts.nothing : quantity(reading.peakDbfs, 'dBFS')],
     [texts.rmsAll, rms(reading.rmsDbfs, sine)],
     [texts.rmsOfTheFloor, reading.floorDbfs === null ? texts.noFloor : rms(reading.floorDbfs, sine)],
     [texts.quietest400Ms, rms(reading.quietestDbfs, sine)],
@@ -246,7 +246,7 @@ function AllFigures({ reading, sine }: { reading: Measured['measurements'][numbe
           ({ hz, dbfs, harmonic }) =>
             `${Math.round(hz)} Hz ${quantity(dbfs, 'dBFS')}${harmonic ? texts.orHarmonic(harmonic) : ''}`,
         )
-        .join(', ') || 'none',
+        .join(', ') || texts.none,
     ],
     [texts.broadband, texts.slopeDbOctave(rms(reading.broadbandDbfs, sine), digits(reading.slopeDbPerOctave, 1))],
     [texts.rumbleBelow40Hz, rms(reading.rumbleDbfs, sine)],

@@ -30,7 +30,7 @@ export function SimulatedSettings({ faults, onFaults, live, onLive }: Props) {
             multiple: true,
             displayEmpty: true,
             renderValue: (chosen) =>
-              (chosen as FaultName[]).map((name) => worded(SIMULATED_FAULTS[name].label)).join(', ') || 'none',
+              (chosen as FaultName[]).map((name) => worded(SIMULATED_FAULTS[name].label)).join(', ') || text.none,
           },
         }}
         sx={{ width: 210 }}

@@ -1,4 +1,5 @@
 import { quantity } from '@/core/units/format';
+import { scales as texts } from './texts';
 
 /** A full-scale sine reads −3.01 dBFS RMS here; some would have it read 0. */
 export const SINE_READS = { '-3': '−3.01 dBFS RMS', '0': '0 dBFS RMS' } as const;
@@ -6,7 +7,7 @@ export type SineReads = keyof typeof SINE_READS;
 
 /** An RMS level as the user wants it written. */
 export const rms = (level: number, sine: SineReads): string =>
-  level <= -199 ? 'nothing' : quantity(level + (sine === '0' ? 3.01 : 0), 'dBFS');
+  level <= -199 ? texts.nothing : quantity(level + (sine === '0' ? 3.01 : 0), 'dBFS');
 
 /** Frequencies that a logarithmic axis is marked at. */
 export const DECADES: readonly (readonly [hz: number, text: string])[] = [

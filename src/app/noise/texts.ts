@@ -35,6 +35,7 @@ export const budgetRemedies = {
   betterSignalToNoise: (most: number) => `${quantity(most, 'dB')} better signal-to-noise`,
   worseSignalToNoise: (most: number) => `${quantity(most, 'dB')} worse signal-to-noise`,
   nothing: 'nothing',
+  doItOf: (label: string) => `Do it: ${label}`,
 };
 
 export const budgetView = {
@@ -73,6 +74,8 @@ export const budgetView = {
   withoutOneIs: (name: string, share: string) => ` Without ${name}: ${share}.`,
   noChange: 'no change',
   quieter: (gained: number) => `${quantity(gained, 'dB')} quieter`,
+  ofGain: (least: number, most: number) => `of ${quantity(least, 'dB')} to ${quantity(most, 'dB')}`,
+  atMost: (most: string, by: string) => `; to ${most} ${by}`,
 };
 
 export const courseChart = {
@@ -257,6 +260,7 @@ export const measureView = {
   recordFor: 'Record for (s)',
   yourEarlierReadingIsStill: (name: string) =>
     `Your earlier reading, “${name}”, is still here: close this message to see it.`,
+  from2To600: '2 to 600',
 };
 
 export const names = {
@@ -369,6 +373,10 @@ export const readingView = {
   noWholeNumbers: 'no whole numbers',
   bitsUsed: (bits: number) => `${bits} bits used`,
   allFigures: 'All figures',
+  atMost: (most: string, by: string) => `to ${most} ${by}`,
+  seconds: (from: string, to: string) => `${from} to ${to} s`,
+  nothing: 'nothing',
+  none: 'none',
 };
 
 export const roomField = {
@@ -387,11 +395,16 @@ export const roomField = {
   save: 'Save',
 };
 
+export const scales = {
+  nothing: 'nothing',
+};
+
 export const simulatedSettings = {
   addFaults: 'Add faults',
   pace: 'Pace',
   atOnce: 'at once',
   live: 'live',
+  none: 'none',
 };
 
 export const spectrumChart = {

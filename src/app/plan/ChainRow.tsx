@@ -4,7 +4,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { RankedChain } from '@/core/plan';
-import { quantity } from '@/core/units/format';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { chainRow as text } from './texts';
 
@@ -45,9 +44,9 @@ export function ChainRow({ chain, onUse, note }: { chain: RankedChain; onUse?: (
               ...(quality.aboveNoise !== undefined
                 ? [text.aboveNoise(quality.aboveNoise), text.gain(quality.gainNeeded!)]
                 : []),
-              quality.balanced ? 'balanced' : 'unbalanced',
+              quality.balanced ? text.balanced : text.unbalanced,
               ...(quality.lowCut ? [text.from(quality.lowCut)] : []),
-              ...(quality.highCut ? [`to ${quantity(quality.highCut, 'Hz')}`] : []),
+              ...(quality.highCut ? [text.upTo(quality.highCut)] : []),
               ...(usesUp.length ? [text.usesYourLast(usesUp.join(', '))] : []),
             ].join(' · ')}
           </Typography>

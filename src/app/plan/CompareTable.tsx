@@ -36,7 +36,7 @@ export function CompareTable({ held }: { held: Held[] }) {
     ]),
     [
       text.provenBest,
-      ({ proposal, stopped }) => (proposal.optimal ? 'yes' : stopped ? text.noStopped : text.noTimeWasUp),
+      ({ proposal, stopped }) => (proposal.optimal ? text.yes : stopped ? text.noStopped : text.noTimeWasUp),
     ],
   ];
   return (

@@ -58,7 +58,7 @@ function relaxationText(what: Relaxation, { lines, devices }: RigDocument): stri
     case 'pinned':
       return text.thePin(line(what.line));
     case 'forbidden':
-      return text.inletForbidden(device(what.device), what.inlet, what.line ? line(what.line) : 'all');
+      return text.inletForbidden(device(what.device), what.inlet, what.line ? line(what.line) : text.all);
     case 'neighbours':
       return text.sideBySide(what.lines.map(line).join(text.joined));
     case 'feed limit':

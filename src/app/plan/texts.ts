@@ -45,6 +45,9 @@ export const chainRow = {
   usesYourLast: (usesUp: string) => `uses your last: ${usesUp}`,
   asItIsNow: 'as it is now',
   useIt: 'Use it',
+  balanced: 'balanced',
+  unbalanced: 'unbalanced',
+  upTo: (highCut: number) => `to ${quantity(highCut, 'Hz')}`,
 };
 
 export const chainsView = {
@@ -90,6 +93,7 @@ export const compareTable = {
   noTimeWasUp: 'no, time was up',
   comparisonOfProposals: 'Comparison of proposals',
   proposal: (id: number) => `Proposal ${id}`,
+  yes: 'yes',
 };
 
 export const dayChart = {
@@ -208,6 +212,7 @@ export const missing = {
   sideBySide: (lines: string) => `${lines} side by side`,
   theFeedLimit: (device: string) => `The feed limit of ${device}`,
   joined: ' and ',
+  all: 'all',
 };
 
 export const patchView = {

@@ -45,7 +45,7 @@ export const MomentsView = memo(function MomentsView({ result }: { result: LineR
                   ? [
                       [
                         text.ratedContinuousCurrent,
-                        `${quantity(plugged.limit.value, 'A')}${plugged.limit.basis === 'assumed' ? ' (assumed)' : ''}`,
+                        text.limitOf(quantity(plugged.limit.value, 'A'), plugged.limit.basis),
                       ] as [string, string],
                     ]
                   : []),

@@ -57,7 +57,7 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
         aria-label={texts.meterReads}
         sx={{ fontSize: 'title.fontSize', fontWeight: 700, minWidth: 110, textAlign: 'right', ml: 'auto' }}
       >
-        {reading?.failed !== undefined ? 'floating' : reading?.volts === undefined ? '…' : meterText(reading.volts)}
+        {reading?.failed !== undefined ? texts.floating : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>
     </Box>
   );

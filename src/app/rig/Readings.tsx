@@ -73,12 +73,12 @@ function rows({ readings, moments }: LineResult): Row[] {
         .join(', '),
     })),
     ...supplies.map(({ what, volts, pins, reversed, needs, contacts, state, stated }) => ({
-      label: `At ${what}`,
+      label: texts.at(what),
       value: reversed > 0.05 ? texts.reversed(quantity(reversed, 'V')) : quantity(Math.max(volts, 0), 'V'),
       note:
         state === 'battery'
           ? texts.onRunsOnBattery(contacts)
-          : `on ${contacts}, ${stated ? texts.needs : texts.usuallyNeeds} ${quantity(needs, 'V')}` +
+          : texts.needsOn(contacts, stated, quantity(needs, 'V')) +
             (pins > volts + 0.5 ? texts.theBetterPinReads(quantity(pins, 'V')) : ''),
     })),
     ...capsules.map(({ volts, stands }) => ({
@@ -100,7 +100,7 @@ function rows({ readings, moments }: LineResult): Row[] {
     },
     {
       label: texts.loadOnTheSource,
-      value: signal.load === null ? 'none' : quantity(signal.load, 'Ω'),
+      value: signal.load === null ? texts.none : quantity(signal.load, 'Ω'),
       note: signal.load === null ? undefined : texts.at1Khz,
     },
     ...(level

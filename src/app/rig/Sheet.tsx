@@ -150,7 +150,7 @@ function rowOf({ line, inlet, owners }: RigPath, device: Device, solution: Solut
     id: line.id,
     marked,
     name: line.name,
-    inlet: `${via ? 'via ' : ''}${own ? shortInletName(own) : inlet.inlet}`,
+    inlet: (via ? text.via : '') + (own ? shortInletName(own) : inlet.inlet),
     links: line.links.map((part, n) => part.name || kindAt(n, part.kind).label).join('\n'),
     result: solution.lines.get(line.id),
     unsolved: solution.unsolved.get(line.id),

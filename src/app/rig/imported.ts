@@ -47,7 +47,7 @@ function refused(file: string, problem: unknown): Imported {
     return {
       kind: 'refused',
       file,
-      reasons: [{ path: problem.line ? `line ${problem.line}` : '', message: problem.message }],
+      reasons: [{ path: problem.line ? texts.line(problem.line) : '', message: problem.message }],
     };
   // The file is gone meanwhile, or may not be read.
   if (problem instanceof DOMException)

@@ -124,6 +124,7 @@ export const importDialog = {
 export const imported = {
   hasNothingOnItsSheets: 'has nothing on its sheets',
   cannotBeReadChoose: (message: string) => `cannot be read (${message}); choose it again`,
+  line: (line: number) => `line ${line}`,
 };
 
 export const inputListView = {
@@ -232,6 +233,7 @@ export const manyPanel = {
 };
 
 export const momentsView = {
+  limitOf: (limit: string, basis: string) => `${limit}${basis === 'assumed' ? ' (assumed)' : ''}`,
   followingTheCircuitOverTime: 'Following the circuit over time …',
   theFeedIsOff: 'The feed is off as drawn, so there is no thump. Try the switch on to see it.',
   partOfThisCant:
@@ -340,6 +342,7 @@ export const probePanel = {
   probeRedTip: 'Probe, red tip',
   blackTip: 'black tip',
   meterReads: 'Meter reads',
+  floating: 'floating',
 };
 
 export const readings = {
@@ -348,8 +351,6 @@ export const readings = {
   limit: (limit: string) => `limit ${limit}`,
   reversed: (reversed: string) => `${reversed}, reversed`,
   onRunsOnBattery: (contacts: string) => `on ${contacts}; runs on battery`,
-  needs: 'needs',
-  usuallyNeeds: 'usually needs',
   theBetterPinReads: (pins: string) => `; the better pin reads ${pins}`,
   voltageOfTheCapsule: 'Voltage of the capsule',
   ratedFor: (stands: string) => `rated for ${stands}`,
@@ -370,6 +371,9 @@ export const readings = {
   responseOfTheSignalPath: 'Response of the signal path, 10 Hz to 20 kHz',
   frequencyResponseAtTheInlet: (lowCut: null | number) =>
     `Frequency response at the inlet (dB)${lowCut ? `; −3 dB at ${quantity(lowCut, 'Hz')}` : ''}`,
+  at: (what: string) => `At ${what}`,
+  needsOn: (contacts: string, stated: boolean, needs: string) =>
+    `on ${contacts}, ${stated ? 'needs' : 'usually needs'} ${needs}`,
 };
 
 export const recordAnswer = {
@@ -453,6 +457,7 @@ export const sheet = {
   newLine: 'New line',
   off: 'Off',
   isWrong: (feed: string, names: string) => `${feed} is wrong for: ${names}`,
+  via: 'via ',
 };
 
 export const startView = {

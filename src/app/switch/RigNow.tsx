@@ -201,7 +201,7 @@ function sinceText(state: SheetState, group: SheetGroup): string {
   const passed = state.now - since;
   if (feeding(state, group)) {
     const settling = group.settle.seconds - passed;
-    return `on ${agoText(passed)}${settling > 0 ? text.toSettle(clockText(settling)) : ''}`;
+    return text.onSince(agoText(passed), settling > 0 ? text.toSettle(clockText(settling)) : '');
   }
   const back = feed === 'off' ? '' : text.comesBack;
   const left = residual(state, group);
@@ -209,11 +209,11 @@ function sinceText(state: SheetState, group: SheetGroup): string {
   return wait > 0
     ? text.offWait(
         agoText(passed),
-        typeof left === 'number' ? text.left(quantity(left, 'V')) : 'charged',
+        typeof left === 'number' ? text.left(quantity(left, 'V')) : text.charged,
         clockText(wait),
         back,
       )
-    : `discharged${back}`;
+    : text.discharged(back);
 }
 
 const Heading = ({ children }: { children: ReactNode }) => (

@@ -240,6 +240,9 @@ export const rigNow = {
     `off ${passed}, ${value}, wait ${wait}${back}`,
   down: 'down',
   up: 'up',
+  onSince: (passed: string, settling: string) => `on ${passed}${settling}`,
+  charged: 'charged',
+  discharged: (back: string) => `discharged${back}`,
 };
 
 export const startView = {

@@ -111,7 +111,7 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
                     value={typed?.[row.key] ?? ''}
                     placeholder={String(row.stated)}
                     error={isWrong(typed?.[row.key] ?? '')}
-                    helperText={isWrong(typed?.[row.key] ?? '') ? `${RAREST} to ${COMMONEST}` : undefined}
+                    helperText={isWrong(typed?.[row.key] ?? '') ? texts.fromTo(RAREST, COMMONEST) : undefined}
                     onChange={(event) => setTyped({ ...typed, [row.key]: event.target.value.slice(0, 8) })}
                     slotProps={{
                       htmlInput: { inputMode: 'decimal', 'aria-label': `${CLASSES[of]}: ${SORTS[row.type]}` },

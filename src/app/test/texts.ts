@@ -239,6 +239,7 @@ export const priorsButton = {
   allAsInTheTable: 'All as in the table',
   cancel: 'Cancel',
   keep: 'Keep',
+  fromTo: (rarest: number, commonest: number) => `${rarest} to ${commonest}`,
 };
 
 export const registerPanel = {

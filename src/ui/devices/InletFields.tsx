@@ -133,7 +133,7 @@ function ShapeFields({ count, kind: now, onShape }: ShapeProps) {
         value={number}
         onChange={({ target }) => setNumber(target.value)}
         error={!valid}
-        helperText={valid ? undefined : `1 to ${MOST_INLETS}`}
+        helperText={valid ? undefined : text.from1To(MOST_INLETS)}
         slotProps={{ htmlInput: { inputMode: 'numeric' } }}
       />
       <TextField select label={text.kindOf} value={kind} onChange={({ target }) => setKind(target.value)}>

@@ -108,7 +108,7 @@ export function SwitchFields({ control, register, errors }: Props) {
         onClick={() =>
           groups.append({
             id: `switch-${Date.now().toString(36)}`,
-            name: `switch ${groups.fields.length + 1}`,
+            name: texts.newSwitch(groups.fields.length + 1),
             inlets: [],
             offers: [USUAL],
             control: '',

@@ -50,6 +50,7 @@ export const inletFields = {
   kindOf: 'Kind of all',
   feedSwitches: 'Feed switches',
   setInlets: 'Set inlets',
+  from1To: (most: number) => `1 to ${most}`,
 };
 
 export const inletFigures = {
@@ -74,4 +75,5 @@ export const switchFields = {
   feedReturnsAfterAPower: 'Feed returns after a power cut',
   mutesWhileSwitching: 'Mutes while switching',
   addASwitch: 'Add a switch',
+  newSwitch: (n: number) => `switch ${n}`,
 };

@@ -45,7 +45,7 @@ export function FigureField({ spec, figure, onChange }: Props) {
       <Stack direction="row" spacing={1} sx={{ alignItems: 'flex-start' }}>
         <TextField
           value={text}
-          placeholder={spec.typical ? String(spec.typical.value) : 'open'}
+          placeholder={spec.typical ? String(spec.typical.value) : texts.open}
           onChange={(event) => setDraft(event.target.value)}
           onBlur={commit}
           onKeyDown={(event) => {

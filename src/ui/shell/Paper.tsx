@@ -40,7 +40,7 @@ export function Paper({ title, note, back, children }: Props) {
           <PrintButton />
           <BackLink {...back} />
         </Box>
-        <Typography variant="h1" sx={{ fontSize: 'title.fontSize' }}>
+        <Typography variant="title" component="h1">
           {title}
         </Typography>
         <Box sx={{ mb: 1 }}>{note}</Box>

@@ -44,13 +44,13 @@ function sentence({ at, plug, contacts, fits }: JunctionReading): string {
     const text = state(each);
     groups.set(text, [...(groups.get(text) ?? []), each.contact]);
   }
-  const parts = [...groups].map(
-    ([text, own]) => `${called(own, plug)} ${text}${own.length > 1 && text.includes('mA') ? ' each' : ''}`,
+  const parts = [...groups].map(([text, own]) =>
+    texts.contactsAre(called(own, plug), text, own.length > 1 && text.includes('mA')),
   );
   return `${where}: ${parts.join(', ')}.`;
 }
 
 const state = ({ volts, amps }: ContactReading): string =>
   volts === null
-    ? 'floating'
-    : `at ${figure(volts)} V${amps !== null && Math.abs(amps) >= 5e-5 ? `, ${quantity(Math.abs(amps), 'A')}` : ''}`;
+    ? texts.floating
+    : texts.atVolts(figure(volts), amps !== null && Math.abs(amps) >= 5e-5 ? `, ${quantity(Math.abs(amps), 'A')}` : '');

@@ -10,6 +10,9 @@ export const spoken = {
   ring: 'ring',
   sleeve: 'sleeve',
   joined: ' and ',
+  contactsAre: (contacts: string, state: string, each: boolean) => `${contacts} ${state}${each ? ' each' : ''}`,
+  floating: 'floating',
+  atVolts: (volts: string, amps: string) => `at ${volts} V${amps}`,
 };
 
 export const strip = {

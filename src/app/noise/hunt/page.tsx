@@ -69,7 +69,7 @@ function Changes({
 }) {
   const told = view.changes.filter(({ from, to }) => Math.abs(Math.max(from, -130) - Math.max(to, -130)) > TOLD);
   if (told.length === 0) return null;
-  const level = (dbfs: number) => (dbfs <= -130 ? 'nothing' : text.dbfs(digits(dbfs, 1)));
+  const level = (dbfs: number) => (dbfs <= -130 ? text.nothing : text.dbfs(digits(dbfs, 1)));
   return (
     <>
       <h2>{text.switchedOneAtATime}</h2>

@@ -13,4 +13,5 @@ export const page = {
   dbfs: (dbfs: string) => `${dbfs} dBFS`,
   switchedOneAtATime: 'Switched one at a time',
   fromTo: (component: string, from: string, to: string) => `: ${component} from ${from} to ${to}`,
+  nothing: 'nothing',
 };

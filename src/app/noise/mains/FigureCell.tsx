@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Figure } from '@/core/gear';
 import type { Range } from '@/core/rig/deviceFigures';
+import { figureCell as texts } from './texts';
 
 interface Props {
   label: string;
@@ -36,7 +37,7 @@ export function FigureCell({ label, title, range: { min, max, unit }, value, usu
       value={text}
       placeholder={usual}
       error={bad}
-      helperText={bad ? `${min} to ${max} ${unit}` : undefined}
+      helperText={bad ? texts.range(min, max, unit) : undefined}
       onChange={({ target }) => setTyped(target.value)}
       onBlur={commit}
       onKeyDown={({ key }) => {

@@ -48,7 +48,9 @@ export function HeardTable({ document, report: { readings, system }, onChange }:
                 {HOW[how]}
               </Typography>
             </th>
-            <td>{reads['as-set'] <= SILENT ? 'nothing' : `${quantity(reads['as-set'], 'dBu')} ± ${within} dB`}</td>
+            <td>
+              {reads['as-set'] <= SILENT ? text.nothing : text.levelWithin(quantity(reads['as-set'], 'dBu'), within)}
+            </td>
             <td>
               {recorded(reads, toDbfs) ?? '–'}
               {whine && whine.reads['as-set'] > INAUDIBLE && <div>{text.whine(recorded(whine.reads, toDbfs))}</div>}

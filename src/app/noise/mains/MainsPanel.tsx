@@ -108,7 +108,7 @@ function Asked({
         {ask === 'shells' ? text.aVoltmeterBetweenTheShells : text.theCommonModeRejection}
       </Typography>
       <FigureCell
-        label={`${label} of ${hum?.name ?? line}`}
+        label={text.figureOf(label, hum?.name ?? line)}
         range={GROUND_FIGURES[ask]}
         value={value}
         usual={unit}
@@ -141,7 +141,7 @@ function Remedy({
         </Typography>
         {(change !== undefined || unknown) && (
           <Typography variant="body2" sx={{ fontWeight: unknown ? 400 : 700, whiteSpace: 'nowrap' }}>
-            {unknown ? text.cannotSay : after! <= -190 ? 'silent' : quantity(change!, 'dB')}
+            {unknown ? text.cannotSay : after! <= -190 ? text.silent : quantity(change!, 'dB')}
           </Typography>
         )}
         {onDo && (

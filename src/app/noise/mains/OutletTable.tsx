@@ -65,7 +65,7 @@ export function OutletTable({ document, report: { system, readings }, onChange }
             {FIELDS.map(([figure, , usual]) => (
               <td key={figure}>
                 <FigureCell
-                  label={`${OUTLET_FIGURES[figure].label} of ${name}`}
+                  label={text.figureOf(OUTLET_FIGURES[figure].label, name)}
                   range={OUTLET_FIGURES[figure]}
                   usual={usual}
                   value={own?.[figure]}

@@ -52,6 +52,10 @@ export const earthTree = {
   noLoop: 'No loop.',
 };
 
+export const figureCell = {
+  range: (min: number, max: number, unit: string) => `${min} to ${max} ${unit}`,
+};
+
 export const findingMark = {
   notKnownYet: 'Not known yet',
 };
@@ -76,6 +80,8 @@ export const heardTable = {
   balanced: 'balanced',
   clean: 'clean',
   usual: 'usual',
+  nothing: 'nothing',
+  levelWithin: (level: string, within: number) => `${level} ± ${within} dB`,
 };
 
 export const mainsImport = {
@@ -101,6 +107,8 @@ export const mainsPanel = {
   cannotSay: 'cannot say',
   doItOnTheRig: (what: string) => `Do it on the rig: ${what}`,
   doIt: 'Do it',
+  figureOf: (label: string, name: string) => `${label} of ${name}`,
+  silent: 'silent',
 };
 
 export const mainsTable = {
@@ -143,6 +151,7 @@ export const outletTable = {
   unknown: 'unknown',
   upsWh: 'UPS (Wh)',
   none: 'none',
+  figureOf: (label: string, name: string) => `${label} of ${name}`,
 };
 
 export const plugByHand = {
@@ -156,6 +165,8 @@ export const plugByHand = {
 
 export const treeLayout = {
   noEarth: 'no earth',
+  batteries: 'batteries',
+  twoPin: 'two-pin',
 };
 
 export const unitDetails = {

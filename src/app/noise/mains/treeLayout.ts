@@ -72,7 +72,13 @@ export function treeLayout({ system }: Pick<MainsReport, 'system'>): TreeLayout 
       y: rows.get(id)!,
       ...(plug === 'three-pin' && { from: placeOf(outlet) }),
       how:
-        plug === 'cells' ? 'batteries' : plug === 'two-pin' ? 'two-pin' : plug === 'earth lifted' ? text.noEarth : '',
+        plug === 'cells'
+          ? text.batteries
+          : plug === 'two-pin'
+            ? text.twoPin
+            : plug === 'earth lifted'
+              ? text.noEarth
+              : '',
     })),
     ties: lanes.map(({ tie, y }, n) => ({
       id: tie.id,
