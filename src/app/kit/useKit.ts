@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { mergedItem, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { retryAfter } from '@/ui/shell/retry';
+import { useHistory } from '@/ui/shell/useHistory';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export type KitSaving = { state: 'saved' | 'saving' } | { state: 'failed'; message: string };
@@ -25,12 +26,6 @@ export interface Clash {
 /** How long to wait before what was not saved is sent again, in milliseconds. */
 const RETRY = 3000;
 
-interface History {
-  past: KitItem[][];
-  present: KitItem[];
-  future: KitItem[][];
-}
-
 type OnServer = ReadonlyMap<string, SavedItem>;
 interface Step {
   id: string;
@@ -51,7 +46,7 @@ const withItem = (items: KitItem[], id: string, item?: KitItem): KitItem[] => {
  * @param onMerged told what was changed on both sides and goes together
  */
 export function useKit(items: KitItem[], revisions: Record<string, number>, onMerged: (name: string) => void) {
-  const [history, setHistory] = useState<History>({ past: [], present: items, future: [] });
+  const { present, change, undo, redo } = useHistory(items);
   const [saving, setSaving] = useState<KitSaving>({ state: 'saved' });
   const [clashes, setClashes] = useState<readonly Clash[]>([]);
   const onServer = useRef<OnServer>(new Map(items.map((item) => [item.id, { item, revision: revisions[item.id] }])));
@@ -59,18 +54,9 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
   const unanswered = useRef(new Map<string, KitItem | undefined>());
   const clashing = useRef<ReadonlySet<string>>(new Set());
   const busy = useRef(false);
-  const { present } = history;
   const wanted = useRef(present);
   const [tries, setTries] = useState(0);
 
-  const change = useCallback((to: (from: KitItem[]) => KitItem[]) => {
-    setHistory(({ past, present: from }) => {
-      const next = to(from);
-      return next === from
-        ? { past, present: from, future: [] }
-        : { past: [...past, from].slice(-200), present: next, future: [] };
-    });
-  }, []);
   const heard = useCallback((id: string, saved?: SavedItem) => {
     const next = new Map(onServer.current);
     if (saved) next.set(id, saved);
@@ -85,20 +71,6 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
       change((from) => withItem(from, saved.item.id, saved.item));
     },
     [change, heard],
-  );
-  const undo = useCallback(
-    () =>
-      setHistory((h) =>
-        h.past.length ? { past: h.past.slice(0, -1), present: h.past.at(-1)!, future: [h.present, ...h.future] } : h,
-      ),
-    [],
-  );
-  const redo = useCallback(
-    () =>
-      setHistory((h) =>
-        h.future.length ? { past: [...h.past, h.present], present: h.future[0], future: h.future.slice(1) } : h,
-      ),
-    [],
   );
   const setClashing = useCallback((to: (from: readonly Clash[]) => readonly Clash[]) => {
     setClashes((from) => {
@@ -183,8 +155,8 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
     settle,
     change,
     adopt,
-    undo: history.past.length ? undo : undefined,
-    redo: history.future.length ? redo : undefined,
+    undo,
+    redo,
   };
 }
 

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { merged, type RigDocument } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
 import { retryAfter } from '@/ui/shell/retry';
+import { useHistory } from '@/ui/shell/useHistory';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 import { useRig as texts } from './texts';
 
@@ -34,12 +35,6 @@ const GOES_ON = 60 * 1024;
 /** How often to look whether somebody else saved, in milliseconds. */
 const LOOK = 4000;
 
-interface History {
-  past: RigDocument[];
-  present: RigDocument;
-  future: RigDocument[];
-}
-
 /** What to tell: a change that is about to be sent counts as being saved, one beside somebody else's as refused. */
 function shownState(saving: Saving, dirty: boolean): Saving {
   if (dirty && saving.state === 'saved') return { state: 'saving' };
@@ -61,7 +56,7 @@ async function newerThan(id: string, revision: number): Promise<SavedRig | 'remo
 
 /** A rig being edited: undo and redo, and every change saved as a revision. */
 export function useRig(saved: SavedRig) {
-  const [history, setHistory] = useState<History>({ past: [], present: saved.document, future: [] });
+  const { present, change, undo, redo, restart } = useHistory(saved.document);
   const [revision, setRevision] = useState({ number: saved.revision, savedAt: saved.savedAt });
   const [saving, setSaving] = useState<Saving>({ state: 'saved' });
   const [onServer, setOnServer] = useState(saved.document);
@@ -69,28 +64,6 @@ export function useRig(saved: SavedRig) {
   const busy = useRef(false);
   /** What was sent, and no answer came. */
   const unanswered = useRef<string>(undefined);
-  const { present } = history;
-
-  const change = useCallback((to: RigDocument | ((from: RigDocument) => RigDocument)) => {
-    setHistory(({ past, present: from }) => {
-      const next = typeof to === 'function' ? to(from) : to;
-      return next === from
-        ? { past, present: from, future: [] }
-        : { past: [...past, from].slice(-200), present: next, future: [] };
-    });
-  }, []);
-  const undo = useCallback(() => {
-    setHistory((h) =>
-      h.past.length
-        ? { past: h.past.slice(0, -1), present: h.past[h.past.length - 1], future: [h.present, ...h.future] }
-        : h,
-    );
-  }, []);
-  const redo = useCallback(() => {
-    setHistory((h) =>
-      h.future.length ? { past: [...h.past, h.present], present: h.future[0], future: h.future.slice(1) } : h,
-    );
-  }, []);
 
   const send = useCallback(
     async (document: RigDocument, basedOn: number) => {
@@ -197,7 +170,7 @@ export function useRig(saved: SavedRig) {
         setRevision({ number: body.revision, savedAt: body.savedAt });
         setSteps(body.steps);
         setOnServer(body.document);
-        setHistory({ past: [], present: body.document, future: [] });
+        restart(body.document);
         setSaving({ state: 'saved' });
       } else if (error?.current) setSaving({ state: 'newer', current: error.current as SavedRig });
       else if (status === 410) setSaving({ state: 'removed' });
@@ -206,7 +179,7 @@ export function useRig(saved: SavedRig) {
         setSaving({ state: 'saved' });
       } else setSaving({ state: 'failed', message: failed! });
     },
-    [saved.id, revision.number],
+    [saved.id, revision.number, restart],
   );
   const settled = !dirty && saving.state === 'saved';
   const before = settled && steps.undo !== undefined ? () => void stepBack('undo') : undefined;
@@ -228,8 +201,8 @@ export function useRig(saved: SavedRig) {
     both,
     saving: shownState(saving, dirty),
     change,
-    undo: history.past.length ? undo : before,
-    redo: history.future.length ? redo : again,
+    undo: undo ?? before,
+    redo: redo ?? again,
     settle,
   };
 }
