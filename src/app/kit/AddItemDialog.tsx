@@ -1,11 +1,6 @@
 'use client';
 
 import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -15,6 +10,7 @@ import type { KitItem } from '@/core/kit';
 import { emptyRig, freeId, freeName, newDevice } from '@/core/rig';
 import { USUAL } from '@/core/standards/feeds';
 import { worded } from '@/core/units/conventions';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { addItemDialog as text } from './texts';
 
 interface Choice {
@@ -111,61 +107,48 @@ export function AddItemDialog({
     onAdd(made);
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
-        <DialogTitle>{text.addToTheKit}</DialogTitle>
-        <DialogContent>
-          <Stack spacing={2} sx={{ pt: 0.5 }}>
-            <Autocomplete
-              options={choices}
-              filterOptions={byWords}
-              groupBy={({ group }) => group}
-              value={choice}
-              onChange={(_, to) => setChoice(to)}
-              renderInput={(params) => (
-                <TextField
-                  {...params}
-                  label={text.fromTheCatalogue}
-                  autoFocus
-                  error={asked && !choice}
-                  helperText={asked && !choice ? text.chooseWhat : worded(choice?.summary ?? '')}
-                />
-              )}
-            />
+    <FormDialog
+      title={text.addToTheKit}
+      submit={wanted > 1 && name.includes('#') ? text.addItems(wanted) : text.addItem}
+      onSubmit={add}
+      onClose={onClose}
+    >
+      <Stack spacing={2} sx={{ pt: 0.5 }}>
+        <Autocomplete
+          options={choices}
+          filterOptions={byWords}
+          groupBy={({ group }) => group}
+          value={choice}
+          onChange={(_, to) => setChoice(to)}
+          renderInput={(params) => (
             <TextField
-              label={text.name}
-              value={name}
-              placeholder={choice?.label}
-              onChange={(event) => setName(event.target.value)}
-              slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+              {...params}
+              label={text.fromTheCatalogue}
+              autoFocus
+              error={asked && !choice}
+              helperText={asked && !choice ? text.chooseWhat : worded(choice?.summary ?? '')}
             />
-            <TextField
-              label={text.howMany}
-              value={count}
-              onChange={(event) => setCount(event.target.value)}
-              error={!valid}
-              helperText={valid ? text.withInTheName : text.from1To(MOST)}
-              slotProps={{ htmlInput: { inputMode: 'numeric' } }}
-            />
-            <Typography variant="caption" color="textSecondary">
-              {text.typicalFiguresAreUsedUntil}
-            </Typography>
-          </Stack>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={onClose} color="inherit">
-            {text.cancel}
-          </Button>
-          <Button type="submit" variant="contained">
-            {wanted > 1 && name.includes('#') ? text.addItems(wanted) : text.addItem}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+          )}
+        />
+        <TextField
+          label={text.name}
+          value={name}
+          placeholder={choice?.label}
+          onChange={(event) => setName(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+        />
+        <TextField
+          label={text.howMany}
+          value={count}
+          onChange={(event) => setCount(event.target.value)}
+          error={!valid}
+          helperText={valid ? text.withInTheName : text.from1To(MOST)}
+          slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+        />
+        <Typography variant="caption" color="textSecondary">
+          {text.typicalFiguresAreUsedUntil}
+        </Typography>
+      </Stack>
+    </FormDialog>
   );
 }

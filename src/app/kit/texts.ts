@@ -21,7 +21,6 @@ export const addItemDialog = {
   howMany: 'How many',
   withInTheName: 'With # in the name each is an item of its own: cable A # becomes cable A 1, cable A 2 …',
   typicalFiguresAreUsedUntil: 'Typical figures are used until you enter the data sheet.',
-  cancel: 'Cancel',
   addItems: (wanted: number) => `Add ${wanted} items`,
   addItem: 'Add item',
   from1To: (most: number) => `1 to ${most}`,

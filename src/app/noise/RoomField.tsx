@@ -1,10 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Box from '@mui/material/Box';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -13,6 +9,7 @@ import type { Room } from '@/core/noise/budget';
 import type { RigDocument, RigLine } from '@/core/rig';
 import { OCTAVES } from '@/core/rig/deviceFigures';
 import type { Location } from '@/core/rig/arrangement';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { roomField as texts } from './texts';
 
 interface Props {
@@ -73,46 +70,44 @@ function RoomDialog(props: { place: Location; onClose: () => void; onSave: (to: 
     });
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm">
-      <DialogTitle>{texts.roomNoise(place.name)}</DialogTitle>
-      <DialogContent>
-        <Typography variant="body2" sx={{ mb: 1.5 }}>
-          {texts.fromASoundLevelMeter}
+    <FormDialog
+      title={texts.roomNoise(place.name)}
+      width="sm"
+      submit={texts.save}
+      blocked={!good}
+      onSubmit={save}
+      onClose={onClose}
+    >
+      <Typography variant="body2" sx={{ mb: 1.5 }}>
+        {texts.fromASoundLevelMeter}
+      </Typography>
+      <TextField
+        autoFocus
+        label={texts.levelDb}
+        value={level}
+        onChange={(event) => setLevel(event.target.value)}
+        slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+        sx={{ width: 160, mb: 2 }}
+      />
+      <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
+        {texts.octavesDb}
+      </Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 1 }}>
+        {OCTAVES.map((hz) => (
+          <TextField
+            key={hz}
+            label={hz >= 1000 ? texts.kHz(hz / 1000) : `${hz} Hz`}
+            value={bands[hz] ?? ''}
+            onChange={(event) => setBands({ ...bands, [hz]: event.target.value })}
+            slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+          />
+        ))}
+      </Box>
+      {!good && (
+        <Typography variant="caption" color="error" role="alert">
+          {texts.levelsAreNumbers0}
         </Typography>
-        <TextField
-          autoFocus
-          label={texts.levelDb}
-          value={level}
-          onChange={(event) => setLevel(event.target.value)}
-          slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-          sx={{ width: 160, mb: 2 }}
-        />
-        <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
-          {texts.octavesDb}
-        </Typography>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 1 }}>
-          {OCTAVES.map((hz) => (
-            <TextField
-              key={hz}
-              label={hz >= 1000 ? texts.kHz(hz / 1000) : `${hz} Hz`}
-              value={bands[hz] ?? ''}
-              onChange={(event) => setBands({ ...bands, [hz]: event.target.value })}
-              slotProps={{ htmlInput: { inputMode: 'decimal' } }}
-            />
-          ))}
-        </Box>
-        {!good && (
-          <Typography variant="caption" color="error" role="alert">
-            {texts.levelsAreNumbers0}
-          </Typography>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>{texts.cancel}</Button>
-        <Button variant="contained" disabled={!good} onClick={save}>
-          {texts.save}
-        </Button>
-      </DialogActions>
-    </Dialog>
+      )}
+    </FormDialog>
   );
 }

@@ -391,7 +391,6 @@ export const roomField = {
   octavesDb: 'Octaves, dB',
   kHz: (hz: number) => `${hz} kHz`,
   levelsAreNumbers0: 'Levels are numbers: 0 to 120 dB(A), octaves −20 to 140 dB.',
-  cancel: 'Cancel',
   save: 'Save',
 };
 

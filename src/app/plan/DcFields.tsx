@@ -1,10 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
@@ -12,6 +8,7 @@ import type { ReactNode } from 'react';
 import { Controller, type Control, type FieldErrors, type FieldValues, type UseFormRegister } from 'react-hook-form';
 import type { Figure } from '@/core/gear';
 import type { DirectCurrent } from '@/core/rig';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { dcFields as texts } from './texts';
 
 /** What the dialogs of direct-current supplies and of what hangs on them have in common. */
@@ -46,29 +43,23 @@ export function Frame(props: {
 }) {
   const { title, onSubmit, onClose, onRemove, children } = props;
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <form onSubmit={onSubmit}>
-        <DialogTitle>{title}</DialogTitle>
-        <DialogContent>
-          <Stack spacing={2} sx={{ pt: 1 }}>
-            {children}
-          </Stack>
-        </DialogContent>
-        <DialogActions>
-          {onRemove && (
-            <Button color="error" onClick={onRemove} sx={{ mr: 'auto' }}>
-              {texts.remove}
-            </Button>
-          )}
-          <Button color="inherit" onClick={onClose}>
-            {texts.cancel}
+    <FormDialog
+      title={title}
+      submit={texts.save}
+      onSubmit={onSubmit}
+      onClose={onClose}
+      beside={
+        onRemove && (
+          <Button color="error" onClick={onRemove}>
+            {texts.remove}
           </Button>
-          <Button type="submit" variant="contained">
-            {texts.save}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+        )
+      }
+    >
+      <Stack spacing={2} sx={{ pt: 1 }}>
+        {children}
+      </Stack>
+    </FormDialog>
   );
 }
 

@@ -116,7 +116,6 @@ export const dcFields = {
   aNumber: (min: number, max: number, unit: string, optional: boolean) =>
     `A number from ${min} to ${max} ${unit}${optional ? ', or empty' : ''}`,
   remove: 'Remove',
-  cancel: 'Cancel',
   save: 'Save',
   name: 'Name',
   giveItAName: 'Give it a name',

@@ -1,11 +1,6 @@
 'use client';
 
 import Autocomplete, { createFilterOptions } from '@mui/material/Autocomplete';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -23,6 +18,7 @@ import {
   type RigDocument,
 } from '@/core/rig';
 import type { FreeInlet } from '@/core/gear/edits';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { newLineDialog as text } from './texts';
 
 interface Choice<T> {
@@ -66,68 +62,56 @@ export function NewLineDialog({ document, kit, onClose, onAdd }: Props) {
     onAdd(made.document, made.id);
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <form
-        onSubmit={(event) => {
-          event.preventDefault();
-          add();
-        }}
-      >
-        <DialogTitle>{text.newLine}</DialogTitle>
-        <DialogContent>
-          <Stack spacing={2} sx={{ pt: 0.5 }}>
-            {missing && <Typography color="error">{missing}</Typography>}
-            <Autocomplete
-              options={starts}
-              filterOptions={byWords}
-              groupBy={({ group }) => group}
-              value={start}
-              onChange={(_, to) => setStart(to)}
-              isOptionEqualToValue={(a, b) => a.label === b.label && a.group === b.group}
-              renderInput={(params) => (
-                <TextField
-                  {...params}
-                  label={text.source}
-                  autoFocus
-                  error={asked && !start}
-                  helperText={asked && !start ? text.chooseWhatMakesTheSound : text.fromYourKit}
-                />
-              )}
-            />
-            <Autocomplete
-              options={ends}
-              groupBy={({ group }) => group}
-              value={end}
-              onChange={(_, to) => setEnd(to)}
-              isOptionEqualToValue={(a, b) => a.label === b.label && a.group === b.group}
-              renderInput={(params) => (
-                <TextField
-                  {...params}
-                  label={text.inlet}
-                  error={asked && !end}
-                  helperText={asked && !end ? text.chooseAFreeInlet : text.freeInletsSplitterOutputs}
-                />
-              )}
-            />
+    <FormDialog
+      title={text.newLine}
+      submit={text.addTheLine}
+      blocked={Boolean(missing)}
+      onSubmit={add}
+      onClose={onClose}
+    >
+      <Stack spacing={2} sx={{ pt: 0.5 }}>
+        {missing && <Typography color="error">{missing}</Typography>}
+        <Autocomplete
+          options={starts}
+          filterOptions={byWords}
+          groupBy={({ group }) => group}
+          value={start}
+          onChange={(_, to) => setStart(to)}
+          isOptionEqualToValue={(a, b) => a.label === b.label && a.group === b.group}
+          renderInput={(params) => (
             <TextField
-              label={text.nameOfTheLine}
-              value={name}
-              onChange={(event) => setName(event.target.value)}
-              placeholder={start?.label}
-              slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+              {...params}
+              label={text.source}
+              autoFocus
+              error={asked && !start}
+              helperText={asked && !start ? text.chooseWhatMakesTheSound : text.fromYourKit}
             />
-          </Stack>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={onClose} color="inherit">
-            {text.cancel}
-          </Button>
-          <Button type="submit" variant="contained" disabled={Boolean(missing)}>
-            {text.addTheLine}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+          )}
+        />
+        <Autocomplete
+          options={ends}
+          groupBy={({ group }) => group}
+          value={end}
+          onChange={(_, to) => setEnd(to)}
+          isOptionEqualToValue={(a, b) => a.label === b.label && a.group === b.group}
+          renderInput={(params) => (
+            <TextField
+              {...params}
+              label={text.inlet}
+              error={asked && !end}
+              helperText={asked && !end ? text.chooseAFreeInlet : text.freeInletsSplitterOutputs}
+            />
+          )}
+        />
+        <TextField
+          label={text.nameOfTheLine}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          placeholder={start?.label}
+          slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+        />
+      </Stack>
+    </FormDialog>
   );
 }
 

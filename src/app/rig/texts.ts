@@ -298,7 +298,6 @@ export const newLineDialog = {
   chooseAFreeInlet: 'Choose a free inlet',
   freeInletsSplitterOutputs: 'Free inlets, splitter outputs and thru sockets',
   nameOfTheLine: 'Name of the line',
-  cancel: 'Cancel',
   addTheLine: 'Add the line',
   yourKit: 'Your kit',
   catalogue: 'Catalogue',

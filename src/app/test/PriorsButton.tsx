@@ -3,15 +3,12 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { COMMONEST, PRIORS, RAREST, type Experience, type OwnPriors, type Repair } from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { capital, CLASSES, SORTS } from './words';
 import { priorsButton as texts } from './texts';
 
@@ -77,9 +74,20 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
       <Button onClick={open} sx={{ minHeight: 44, px: 0 }}>
         {texts.openHowLikely}
       </Button>
-      <Dialog open={typed !== undefined} onClose={() => setTyped(undefined)} fullWidth maxWidth="sm">
-        <DialogTitle>{texts.howLikelyEachFault}</DialogTitle>
-        <DialogContent>
+      {typed && (
+        <FormDialog
+          title={texts.howLikelyEachFault}
+          width="sm"
+          submit={texts.keep}
+          blocked={Object.values(typed).some((text) => isWrong(text))}
+          onSubmit={() => void save()}
+          onClose={() => setTyped(undefined)}
+          beside={
+            <Button onClick={() => setTyped({})} color="inherit">
+              {texts.allAsInTheTable}
+            </Button>
+          }
+        >
           <Typography variant="body2" sx={{ mb: 1 }}>
             {texts.howOftenEachGoesWrong}
           </Typography>
@@ -108,10 +116,10 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
                 >
                   <Typography variant="body2">{capital(SORTS[row.type])}</Typography>
                   <TextField
-                    value={typed?.[row.key] ?? ''}
+                    value={typed[row.key] ?? ''}
                     placeholder={String(row.stated)}
-                    error={isWrong(typed?.[row.key] ?? '')}
-                    helperText={isWrong(typed?.[row.key] ?? '') ? texts.fromTo(RAREST, COMMONEST) : undefined}
+                    error={isWrong(typed[row.key] ?? '')}
+                    helperText={isWrong(typed[row.key] ?? '') ? texts.fromTo(RAREST, COMMONEST) : undefined}
                     onChange={(event) => setTyped({ ...typed, [row.key]: event.target.value.slice(0, 8) })}
                     slotProps={{
                       htmlInput: { inputMode: 'decimal', 'aria-label': `${CLASSES[of]}: ${SORTS[row.type]}` },
@@ -124,23 +132,8 @@ export function PriorsButton({ experience, onPriors, onTold }: Props) {
               ))}
             </Box>
           ))}
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={() => setTyped({})} color="inherit" sx={{ mr: 'auto' }}>
-            {texts.allAsInTheTable}
-          </Button>
-          <Button onClick={() => setTyped(undefined)} color="inherit">
-            {texts.cancel}
-          </Button>
-          <Button
-            variant="contained"
-            disabled={Object.values(typed ?? {}).some((text) => isWrong(text))}
-            onClick={() => void save()}
-          >
-            {texts.keep}
-          </Button>
-        </DialogActions>
-      </Dialog>
+        </FormDialog>
+      )}
     </>
   );
 }

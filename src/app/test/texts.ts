@@ -237,7 +237,6 @@ export const priorsButton = {
   notKept: (failed: string) => `Not kept: ${failed}`,
   repaired: (row: number) => `+ ${row} repaired`,
   allAsInTheTable: 'All as in the table',
-  cancel: 'Cancel',
   keep: 'Keep',
   fromTo: (rarest: number, commonest: number) => `${rarest} to ${commonest}`,
 };

@@ -3,10 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import MenuItem from '@mui/material/MenuItem';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
@@ -28,6 +24,7 @@ import { InletFigures } from './InletFigures';
 import { InletFields } from './InletFields';
 import { SwitchFields } from './SwitchFields';
 import { worded } from '@/core/units/conventions';
+import { FormDialog } from '../shell/FormDialog';
 import { deviceDialog as texts } from './texts';
 
 interface Props {
@@ -63,138 +60,131 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
     setRefused(rest.map(({ path, message }) => (path ? `${path}: ${message}` : message)).join('\n'));
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="md">
-      <form onSubmit={handleSubmit((form) => tell(onSave(made(form))))}>
-        <DialogTitle>{fresh ? texts.newDevice : device.name}</DialogTitle>
-        <DialogContent>
-          <Stack spacing={2.5} sx={{ pt: 0.5 }}>
-            {refused && <Alert severity="error">{refused}</Alert>}
-            {models.length > 0 && (
-              <TextField
-                select
-                label={texts.beginWith}
-                value=""
-                onChange={(event) => {
-                  const chosen = models.find(({ name }) => name === event.target.value)!;
-                  setDevice(chosen.device);
-                  reset(formOf(chosen.device));
-                  setFigures({});
-                }}
-                helperText={texts.oneOfYourKit}
-              >
-                {models.map(({ name }) => (
+    <FormDialog
+      title={fresh ? texts.newDevice : device.name}
+      width="md"
+      submit={fresh ? texts.addTheDevice : texts.saveTheDevice}
+      onSubmit={handleSubmit((form) => tell(onSave(made(form))))}
+      onClose={onClose}
+      beside={
+        onRemove && (
+          <Button color="error" onClick={onRemove}>
+            {texts.removeTheDevice}
+          </Button>
+        )
+      }
+      also={
+        onKeep && (
+          <Button
+            color="inherit"
+            // Not disabled meanwhile: a button that is loses the focus.
+            onClick={formState.isSubmitting ? undefined : handleSubmit(async (form) => tell(await onKeep(made(form))))}
+          >
+            {texts.saveAndAdd}
+          </Button>
+        )
+      }
+    >
+      <Stack spacing={2.5} sx={{ pt: 0.5 }}>
+        {refused && <Alert severity="error">{refused}</Alert>}
+        {models.length > 0 && (
+          <TextField
+            select
+            label={texts.beginWith}
+            value=""
+            onChange={(event) => {
+              const chosen = models.find(({ name }) => name === event.target.value)!;
+              setDevice(chosen.device);
+              reset(formOf(chosen.device));
+              setFigures({});
+            }}
+            helperText={texts.oneOfYourKit}
+          >
+            {models.map(({ name }) => (
+              <MenuItem key={name} value={name}>
+                {name}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
+          <TextField
+            label={texts.name}
+            {...register('name', { required: texts.giveItAName, setValueAs: (text: string) => text.trim() })}
+            error={Boolean(errors.name)}
+            helperText={errors.name?.message}
+          />
+          <TextField
+            label={texts.maximumTotalFeedCurrentMa}
+            {...register('feedLimit', { validate: typedNumber })}
+            error={Boolean(errors.feedLimit)}
+            helperText={errors.feedLimit?.message ?? texts.blankNotKnown}
+          />
+          <TextField
+            label={texts.note}
+            {...register('note')}
+            error={Boolean(errors.note)}
+            helperText={errors.note?.message}
+          />
+          <Controller
+            control={control}
+            name="ground"
+            render={({ field }) => (
+              <TextField select label={worded(texts.ground)} {...field}>
+                <MenuItem value="unknown">{texts.notKnown}</MenuItem>
+                <MenuItem value="earthed">{texts.onMainsEarth}</MenuItem>
+                <MenuItem value="floating">{texts.floatingBatteriesOrTwoPin}</MenuItem>
+              </TextField>
+            )}
+          />
+          <TextField
+            label={texts.batteriesNumberOfCells}
+            {...register('cells', { validate: typedNumber })}
+            error={Boolean(errors.cells)}
+            helperText={errors.cells?.message ?? texts.blankMains}
+          />
+          <Controller
+            control={control}
+            name="chemistry"
+            render={({ field }) => (
+              <TextField select label={texts.chemistry} {...field}>
+                {CHEMISTRIES.map((name) => (
                   <MenuItem key={name} value={name}>
                     {name}
                   </MenuItem>
                 ))}
               </TextField>
             )}
-            <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
-              <TextField
-                label={texts.name}
-                {...register('name', { required: texts.giveItAName, setValueAs: (text: string) => text.trim() })}
-                error={Boolean(errors.name)}
-                helperText={errors.name?.message}
-              />
-              <TextField
-                label={texts.maximumTotalFeedCurrentMa}
-                {...register('feedLimit', { validate: typedNumber })}
-                error={Boolean(errors.feedLimit)}
-                helperText={errors.feedLimit?.message ?? texts.blankNotKnown}
-              />
-              <TextField
-                label={texts.note}
-                {...register('note')}
-                error={Boolean(errors.note)}
-                helperText={errors.note?.message}
-              />
-              <Controller
-                control={control}
-                name="ground"
-                render={({ field }) => (
-                  <TextField select label={worded(texts.ground)} {...field}>
-                    <MenuItem value="unknown">{texts.notKnown}</MenuItem>
-                    <MenuItem value="earthed">{texts.onMainsEarth}</MenuItem>
-                    <MenuItem value="floating">{texts.floatingBatteriesOrTwoPin}</MenuItem>
-                  </TextField>
-                )}
-              />
-              <TextField
-                label={texts.batteriesNumberOfCells}
-                {...register('cells', { validate: typedNumber })}
-                error={Boolean(errors.cells)}
-                helperText={errors.cells?.message ?? texts.blankMains}
-              />
-              <Controller
-                control={control}
-                name="chemistry"
-                render={({ field }) => (
-                  <TextField select label={texts.chemistry} {...field}>
-                    {CHEMISTRIES.map((name) => (
-                      <MenuItem key={name} value={name}>
-                        {name}
-                      </MenuItem>
-                    ))}
-                  </TextField>
-                )}
-              />
-              <TextField
-                label={texts.capacityPerCellMah}
-                {...register('capacity', { validate: typedNumber })}
-                error={Boolean(errors.capacity)}
-                helperText={errors.capacity?.message}
-              />
-            </Box>
-            <InletFields
-              control={control}
-              register={register}
-              errors={errors}
-              onShape={(count, kind, pattern) =>
-                reset(shaped(getValues(), count, kind, pattern), { keepDefaultValues: true })
-              }
-              onRemove={(n) => {
-                const inlets = getValues('inlets').toSpliced(n, 1);
-                setValue('groups', mended(getValues('groups'), inlets));
-                setValue('inlets', inlets);
-              }}
-            />
-            <InletFigures
-              key={device.id}
-              device={device}
-              kinds={kinds}
-              set={figures}
-              onSet={(kind, name, figure) =>
-                setFigures((now) => ({ ...now, [kind]: { ...now[kind], [name]: figure } }))
-              }
-            />
-            <SwitchFields control={control} register={register} errors={errors} />
-          </Stack>
-        </DialogContent>
-        <DialogActions sx={{ flexWrap: 'wrap', rowGap: 1 }}>
-          {onRemove && (
-            <Button color="error" onClick={onRemove} sx={{ mr: 'auto' }}>
-              {texts.removeTheDevice}
-            </Button>
-          )}
-          {onKeep && (
-            <Button
-              color="inherit"
-              // Not disabled meanwhile: a button that is loses the focus.
-              onClick={
-                formState.isSubmitting ? undefined : handleSubmit(async (form) => tell(await onKeep(made(form))))
-              }
-            >
-              {texts.saveAndAdd}
-            </Button>
-          )}
-          <Button onClick={onClose} color="inherit">
-            {texts.cancel}
-          </Button>
-          <Button type="submit" variant="contained">
-            {fresh ? texts.addTheDevice : texts.saveTheDevice}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+          />
+          <TextField
+            label={texts.capacityPerCellMah}
+            {...register('capacity', { validate: typedNumber })}
+            error={Boolean(errors.capacity)}
+            helperText={errors.capacity?.message}
+          />
+        </Box>
+        <InletFields
+          control={control}
+          register={register}
+          errors={errors}
+          onShape={(count, kind, pattern) =>
+            reset(shaped(getValues(), count, kind, pattern), { keepDefaultValues: true })
+          }
+          onRemove={(n) => {
+            const inlets = getValues('inlets').toSpliced(n, 1);
+            setValue('groups', mended(getValues('groups'), inlets));
+            setValue('inlets', inlets);
+          }}
+        />
+        <InletFigures
+          key={device.id}
+          device={device}
+          kinds={kinds}
+          set={figures}
+          onSet={(kind, name, figure) => setFigures((now) => ({ ...now, [kind]: { ...now[kind], [name]: figure } }))}
+        />
+        <SwitchFields control={control} register={register} errors={errors} />
+      </Stack>
+    </FormDialog>
   );
 }

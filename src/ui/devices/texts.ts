@@ -21,7 +21,6 @@ export const deviceDialog = {
   capacityPerCellMah: 'Capacity per cell (mAh)',
   removeTheDevice: 'Remove the device and its lines',
   saveAndAdd: 'Save, and add to the kit',
-  cancel: 'Cancel',
   addTheDevice: 'Add the device',
   saveTheDevice: 'Save the device',
 };

@@ -1,16 +1,12 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useForm } from 'react-hook-form';
 import type { Fact } from '@/core/gear';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { answerDialog as texts } from './texts';
 
 interface Props {
@@ -28,57 +24,47 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
   });
   const { errors } = formState;
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <form
-        onSubmit={handleSubmit(({ who, when, where }) =>
-          onRecord({ who, when, ...(where.trim() && { where: where.trim() }) }),
+    <FormDialog
+      title={texts.recordTheAnswer}
+      submit={texts.record}
+      onSubmit={handleSubmit(({ who, when, where }) =>
+        onRecord({ who, when, ...(where.trim() && { where: where.trim() }) }),
+      )}
+      onClose={onClose}
+    >
+      <Stack spacing={2} sx={{ pt: 0.5 }}>
+        <Typography variant="body2">{title}</Typography>
+        <TextField
+          label={texts.whoAnswered}
+          autoFocus
+          {...register('who', {
+            setValueAs: (text: string) => text.trim(),
+            required: texts.whoSaysSoMakerRepair,
+            maxLength: { value: 80, message: '80 characters at most' },
+          })}
+          error={Boolean(errors.who)}
+          helperText={errors.who?.message ?? texts.theMakerARepairShop}
+        />
+        <TextField
+          label={texts.when}
+          type="date"
+          {...register('when', { required: texts.dateOfTheAnswer })}
+          error={Boolean(errors.when)}
+          helperText={errors.when?.message}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <TextField
+          label={texts.whereItIsWritten}
+          {...register('where', { maxLength: { value: 200, message: '200 characters at most' } })}
+          error={Boolean(errors.where)}
+          helperText={errors.where?.message ?? texts.letterPageOrFileOptional}
+        />
+        {everywhere && (
+          <Typography variant="caption" color="textSecondary">
+            {everywhere}
+          </Typography>
         )}
-      >
-        <DialogTitle>{texts.recordTheAnswer}</DialogTitle>
-        <DialogContent>
-          <Stack spacing={2} sx={{ pt: 0.5 }}>
-            <Typography variant="body2">{title}</Typography>
-            <TextField
-              label={texts.whoAnswered}
-              autoFocus
-              {...register('who', {
-                setValueAs: (text: string) => text.trim(),
-                required: texts.whoSaysSoMakerRepair,
-                maxLength: { value: 80, message: '80 characters at most' },
-              })}
-              error={Boolean(errors.who)}
-              helperText={errors.who?.message ?? texts.theMakerARepairShop}
-            />
-            <TextField
-              label={texts.when}
-              type="date"
-              {...register('when', { required: texts.dateOfTheAnswer })}
-              error={Boolean(errors.when)}
-              helperText={errors.when?.message}
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
-            <TextField
-              label={texts.whereItIsWritten}
-              {...register('where', { maxLength: { value: 200, message: '200 characters at most' } })}
-              error={Boolean(errors.where)}
-              helperText={errors.where?.message ?? texts.letterPageOrFileOptional}
-            />
-            {everywhere && (
-              <Typography variant="caption" color="textSecondary">
-                {everywhere}
-              </Typography>
-            )}
-          </Stack>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={onClose} color="inherit">
-            {texts.cancel}
-          </Button>
-          <Button type="submit" variant="contained">
-            {texts.record}
-          </Button>
-        </DialogActions>
-      </form>
-    </Dialog>
+      </Stack>
+    </FormDialog>
   );
 }

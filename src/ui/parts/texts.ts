@@ -9,7 +9,6 @@ export const answerDialog = {
   dateOfTheAnswer: 'Date of the answer',
   whereItIsWritten: 'Where it is written',
   letterPageOrFileOptional: 'Letter, page or file (optional)',
-  cancel: 'Cancel',
   record: 'Record',
 };
 

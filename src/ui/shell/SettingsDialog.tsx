@@ -1,17 +1,13 @@
 'use client';
 
 import Alert from '@mui/material/Alert';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { CONVENTION_NAMES, CONVENTIONS, conventions, type Conventions } from '@/core/units/conventions';
 import { ask } from './ask';
 import { Choice } from './Choice';
+import { FormDialog } from './FormDialog';
 import { settingsDialog as text } from './texts';
 
 /** How lengths, mains, ground, clock and decimals are written, for everybody who uses this database. */
@@ -28,38 +24,32 @@ export function SettingsDialog({ onClose }: { onClose: () => void }) {
     setFailed(why);
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-labelledby="settings-title">
-      <DialogTitle id="settings-title">{text.settings}</DialogTitle>
-      <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
-          {CONVENTION_NAMES.map((name) => (
-            <Choice
-              key={name}
-              label={CONVENTIONS[name].label}
-              value={wanted[name]}
-              onChoose={(to) => setWanted((now) => ({ ...now, [name]: to }))}
-              options={CONVENTIONS[name].options.map(({ value, label }) => [value, label] as const)}
-            />
-          ))}
-        </Stack>
-        <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
-          {text.forEveryoneWhoUses}
-        </Typography>
-        {failed && (
-          <Alert severity="error" sx={{ mt: 2 }}>
-            {failed}
-          </Alert>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          {text.cancel}
-        </Button>
-        {/* Not disabled meanwhile: a button that is loses the focus. */}
-        <Button variant="contained" onClick={() => !busy && void save()}>
-          {text.saveSettings}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <FormDialog
+      title={text.settings}
+      submit={text.saveSettings}
+      // Not blocked meanwhile: a button that is loses the focus.
+      onSubmit={() => !busy && void save()}
+      onClose={onClose}
+    >
+      <Stack spacing={2} sx={{ pt: 1 }}>
+        {CONVENTION_NAMES.map((name) => (
+          <Choice
+            key={name}
+            label={CONVENTIONS[name].label}
+            value={wanted[name]}
+            onChoose={(to) => setWanted((now) => ({ ...now, [name]: to }))}
+            options={CONVENTIONS[name].options.map(({ value, label }) => [value, label] as const)}
+          />
+        ))}
+      </Stack>
+      <Typography variant="body2" color="textSecondary" sx={{ mt: 2 }}>
+        {text.forEveryoneWhoUses}
+      </Typography>
+      {failed && (
+        <Alert severity="error" sx={{ mt: 2 }}>
+          {failed}
+        </Alert>
+      )}
+    </FormDialog>
   );
 }

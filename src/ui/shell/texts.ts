@@ -14,6 +14,10 @@ export const barParts = {
   redo: 'Redo',
 };
 
+export const formDialog = {
+  cancel: 'Cancel',
+};
+
 export const late = {
   theServerDoesNotAnswer: 'The server does not answer',
   thisDialogCould:
@@ -55,7 +59,6 @@ export const settingsDialog = {
   settings: 'Settings',
   forEveryoneWhoUses:
     'For everyone who uses this server. Files keep metres and decimal points, so that any program reads them. The mains frequency sets the usual supply and what the simulated interface hums at.',
-  cancel: 'Cancel',
   saveSettings: 'Save settings',
 };
 
