@@ -135,8 +135,10 @@ test('how likely things are can be said otherwise, and counts; which end it was 
   await muted.fill('5000');
   await expect(dialog.getByText('0.01 to 1000')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await muted.press('Enter');
+  await expect(dialog).toBeVisible();
   await muted.fill('500');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await muted.press('Enter');
   await expect(left.first()).toContainText(/^Muted/);
   await page.reload();
   await expect(left.first()).toContainText(/^Muted/);

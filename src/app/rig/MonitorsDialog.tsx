@@ -5,10 +5,6 @@ import CloseIcon from '@mui/icons-material/Close';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import FormGroup from '@mui/material/FormGroup';
 import IconButton from '@mui/material/IconButton';
@@ -17,6 +13,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { freeId, type MonitorGroup, type RigDocument } from '@/core/rig';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { monitorsDialog as text } from './texts';
 
 interface Props {
@@ -39,110 +36,104 @@ export function MonitorsDialog({ document, onClose, onSave }: Props) {
   const complete = groups.every((group) => !problem(group) && group.devices.length > 0);
   const others = devices.filter(({ id }) => !groups.some((group) => group.devices.includes(id)));
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="monitors-title">
-      <DialogTitle id="monitors-title">{text.monitorsAndHeadphones}</DialogTitle>
-      <DialogContent>
-        <Typography variant="body2" color="textSecondary" sx={{ mb: 2 }}>
-          {text.nameWhatIsTurnedUp}
-        </Typography>
-        {groups.map((group, n) => (
+    <FormDialog
+      title={text.monitorsAndHeadphones}
+      width="sm"
+      submit={text.saveMonitors}
+      blocked={!complete}
+      onSubmit={() => onSave(groups.map((group) => tidy({ ...group, name: group.name.trim() })))}
+      onClose={onClose}
+    >
+      <Typography variant="body2" color="textSecondary" sx={{ mb: 2 }}>
+        {text.nameWhatIsTurnedUp}
+      </Typography>
+      {groups.map((group, n) => (
+        <Box
+          key={group.id}
+          component="fieldset"
+          aria-label={group.name.trim() || text.monitors(n + 1)}
+          sx={{ border: 1, borderColor: 'divider', borderRadius: 1, p: 1.5, mb: 2, mx: 0 }}
+        >
           <Box
-            key={group.id}
-            component="fieldset"
-            aria-label={group.name.trim() || text.monitors(n + 1)}
-            sx={{ border: 1, borderColor: 'divider', borderRadius: 1, p: 1.5, mb: 2, mx: 0 }}
+            sx={{
+              display: 'grid',
+              columnGap: 1,
+              alignItems: 'start',
+              gridTemplateColumns: { xs: '1fr 44px', sm: '1fr 1fr 44px' },
+              gridTemplateAreas: { xs: '"name remove" "place place"', sm: '"name place remove"' },
+            }}
           >
-            <Box
-              sx={{
-                display: 'grid',
-                columnGap: 1,
-                alignItems: 'start',
-                gridTemplateColumns: { xs: '1fr 44px', sm: '1fr 1fr 44px' },
-                gridTemplateAreas: { xs: '"name remove" "place place"', sm: '"name place remove"' },
-              }}
+            <TextField
+              label={text.name}
+              value={group.name}
+              onChange={(event) => change(group.id, { name: event.target.value })}
+              error={Boolean(problem(group)) && group.name !== ''}
+              helperText={problem(group) || ' '}
+              slotProps={{ htmlInput: { maxLength: 80 } }}
+              autoFocus={n === groups.length - 1 && group.name === ''}
+              sx={{ gridArea: 'name' }}
+            />
+            <TextField
+              select
+              label={text.turnedDown}
+              value={group.location ?? ''}
+              onChange={({ target: { value } }) => change(group.id, { location: value || undefined })}
+              sx={{ gridArea: 'place' }}
+              slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
             >
-              <TextField
-                label={text.name}
-                value={group.name}
-                onChange={(event) => change(group.id, { name: event.target.value })}
-                error={Boolean(problem(group)) && group.name !== ''}
-                helperText={problem(group) || ' '}
-                slotProps={{ htmlInput: { maxLength: 80 } }}
-                autoFocus={n === groups.length - 1 && group.name === ''}
-                sx={{ gridArea: 'name' }}
-              />
-              <TextField
-                select
-                label={text.turnedDown}
-                value={group.location ?? ''}
-                onChange={({ target: { value } }) => change(group.id, { location: value || undefined })}
-                sx={{ gridArea: 'place' }}
-                slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-              >
-                <MenuItem value="">{text.whereItsDevices}</MenuItem>
-                {locations.map(({ id, name }) => (
-                  <MenuItem key={id} value={id}>
-                    {name}
-                  </MenuItem>
-                ))}
-              </TextField>
-              <IconButton
-                aria-label={text.remove(group.name.trim(), n + 1)}
-                onClick={() => setGroups((all) => all.filter(({ id }) => id !== group.id))}
-                sx={{ gridArea: 'remove', width: 44, height: 44 }}
-              >
-                <CloseIcon sx={{ fontSize: 18 }} />
-              </IconButton>
-            </Box>
-            <FormGroup row>
-              {devices.map(({ id, name }) => (
-                <FormControlLabel
-                  key={id}
-                  control={
-                    <Checkbox
-                      checked={group.devices.includes(id)}
-                      onChange={(_, on) =>
-                        change(group.id, {
-                          devices: on ? [...group.devices, id] : group.devices.filter((each) => each !== id),
-                        })
-                      }
-                    />
-                  }
-                  label={name}
-                />
+              <MenuItem value="">{text.whereItsDevices}</MenuItem>
+              {locations.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
               ))}
-            </FormGroup>
-            {group.devices.length === 0 && (
-              <Typography variant="caption" color="textSecondary">
-                {text.tickAtLeastOneDevice}
-              </Typography>
-            )}
+            </TextField>
+            <IconButton
+              aria-label={text.remove(group.name.trim(), n + 1)}
+              onClick={() => setGroups((all) => all.filter(({ id }) => id !== group.id))}
+              sx={{ gridArea: 'remove', width: 44, height: 44 }}
+            >
+              <CloseIcon sx={{ fontSize: 18 }} />
+            </IconButton>
           </Box>
-        ))}
-        <Button
-          startIcon={<AddIcon />}
-          onClick={() => setGroups((all) => [...all, { id: freeId(all, 'heard'), name: '', devices: [] }])}
-          sx={{ minHeight: 44 }}
-        >
-          {text.addMonitors}
-        </Button>
-        {groups.length > 0 && others.length > 0 && (
-          <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
-            {text.notTickedAnywhereForThese(others.map(({ name }) => name).join(', '))}
-          </Typography>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose}>{text.cancel}</Button>
-        <Button
-          variant="contained"
-          disabled={!complete}
-          onClick={() => onSave(groups.map((group) => tidy({ ...group, name: group.name.trim() })))}
-        >
-          {text.saveMonitors}
-        </Button>
-      </DialogActions>
-    </Dialog>
+          <FormGroup row>
+            {devices.map(({ id, name }) => (
+              <FormControlLabel
+                key={id}
+                control={
+                  <Checkbox
+                    checked={group.devices.includes(id)}
+                    onChange={(_, on) =>
+                      change(group.id, {
+                        devices: on ? [...group.devices, id] : group.devices.filter((each) => each !== id),
+                      })
+                    }
+                  />
+                }
+                label={name}
+              />
+            ))}
+          </FormGroup>
+          {group.devices.length === 0 && (
+            <Typography variant="caption" color="textSecondary">
+              {text.tickAtLeastOneDevice}
+            </Typography>
+          )}
+        </Box>
+      ))}
+      <Button
+        startIcon={<AddIcon />}
+        onClick={() => setGroups((all) => [...all, { id: freeId(all, 'heard'), name: '', devices: [] }])}
+        sx={{ minHeight: 44 }}
+      >
+        {text.addMonitors}
+      </Button>
+      {groups.length > 0 && others.length > 0 && (
+        <Typography variant="body2" color="textSecondary" sx={{ mt: 1 }}>
+          {text.notTickedAnywhereForThese(others.map(({ name }) => name).join(', '))}
+        </Typography>
+      )}
+    </FormDialog>
   );
 }
 

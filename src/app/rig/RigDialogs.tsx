@@ -1,10 +1,5 @@
 'use client';
 
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
@@ -22,6 +17,7 @@ import {
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
 import { InsertMenu, MoveMenu } from './ChooseMenus';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
+import { FormDialog } from '@/ui/shell/FormDialog';
 import { Late } from '@/ui/shell/Late';
 import { HistoryDialog } from './HistoryDialog';
 import { MonitorsDialog } from './MonitorsDialog';
@@ -230,36 +226,32 @@ function NameDialog({
   const [note, setNote] = useState(document.note ?? '');
   const bad = name.trim() === '';
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs">
-      <DialogTitle>{text.nameAndNote}</DialogTitle>
-      <DialogContent>
-        <Stack spacing={2} sx={{ pt: 0.5 }}>
-          <TextField
-            label={text.nameOfTheRig}
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            error={bad}
-            helperText={bad ? text.giveItAName : undefined}
-            slotProps={{ htmlInput: { maxLength: 80 } }}
-          />
-          <TextField
-            label={text.note}
-            multiline
-            minRows={3}
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: 2000 } }}
-          />
-        </Stack>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} color="inherit">
-          {text.cancel}
-        </Button>
-        <Button variant="contained" disabled={bad} onClick={() => onSave(name.trim(), note.trim())}>
-          {text.save}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <FormDialog
+      title={text.nameAndNote}
+      submit={text.save}
+      blocked={bad}
+      onSubmit={() => onSave(name.trim(), note.trim())}
+      onClose={onClose}
+    >
+      <Stack spacing={2} sx={{ pt: 0.5 }}>
+        <TextField
+          label={text.nameOfTheRig}
+          autoFocus
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          error={bad}
+          helperText={bad ? text.giveItAName : undefined}
+          slotProps={{ htmlInput: { maxLength: 80 } }}
+        />
+        <TextField
+          label={text.note}
+          multiline
+          minRows={3}
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          slotProps={{ htmlInput: { maxLength: 2000 } }}
+        />
+      </Stack>
+    </FormDialog>
   );
 }

@@ -284,7 +284,6 @@ export const monitorsDialog = {
   addMonitors: 'Add monitors',
   notTickedAnywhereForThese: (others: string) =>
     `Not ticked anywhere: ${others}. For these a run sheet asks for “all other monitors”.`,
-  cancel: 'Cancel',
   saveMonitors: 'Save monitors',
 };
 
@@ -395,7 +394,6 @@ export const rigDialogs = {
   nameOfTheRig: 'Name of the rig',
   giveItAName: 'Give it a name',
   note: 'Note',
-  cancel: 'Cancel',
   save: 'Save',
 };
 
