@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import Ajv from 'ajv/dist/2020';
 import fc from 'fast-check';
 import type Joi from 'joi';
+import { validator } from '../../../tests/schemas';
 import { runs } from '../../../tests/explore';
 import { kitSchema } from '../kit';
 import { kitShape } from '../kit/schema';
@@ -9,6 +9,9 @@ import { jsonSchema } from '.';
 import { discriminator, jsonSchemaOf, schemasAt } from './published';
 import { VALIDATION } from './refusals';
 import { rigShape } from './schema';
+
+/** Of each document. */
+const RUNS = runs(600);
 
 type Json = unknown;
 type Place = { holder: Record<string | number, Json>; key: string | number };
@@ -83,7 +86,7 @@ describe.each([
   ['lock-nine-mended', rigShape(), jsonSchema()],
   ['kit', kitShape(), kitSchema()],
 ] as const)('%s, changed at random', (name, shape, schema) => {
-  const valid = new Ajv({ strict: false, validateFormats: false }).compile(schema);
+  const valid = validator(schema);
   const document = read(name);
 
   test('is accepted as it is by both', () => {
@@ -99,9 +102,9 @@ describe.each([
         if (!isAccepted) refused++;
         return isAccepted === valid(tried);
       }),
-      { numRuns: runs(1200) },
+      { numRuns: RUNS },
     );
-    expect(refused).toBeGreaterThan(100);
+    expect(refused).toBeGreaterThan(RUNS / 3);
   });
 });
 
