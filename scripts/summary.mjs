@@ -10,7 +10,8 @@ const read = (name) => {
 const quoted = (text) => `'${text.replaceAll(/[.*+?^${}()|[\]\\]/g, '.').replaceAll("'", '.')}'`;
 
 const unit = (read('unit.json')?.testResults ?? []).flatMap(({ name, message, assertionResults }) => {
-  const file = relative(process.cwd(), name);
+  // What was bundled is told by its source.
+  const file = relative(process.cwd(), name).replace(/^node_modules\/\.cache\/unit-tests\/(.+)\.mjs$/, '$1.ts');
   if (assertionResults.length === 0)
     return [{ file, title: '', seconds: 0, failed: true, command: `npx jest ${file}`, why: message }];
   return assertionResults.map(({ fullName, duration, status, failureMessages }) => ({

@@ -2,14 +2,35 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { buildSync } from 'esbuild';
 import { scripts as declared } from '../../package.json';
 
 const scripts: Record<string, string> = declared;
 
 /** What a script of package.json runs, without waiting for npm each time. */
 const fileOf = (script: string): string => /^tsx (\S+)$/.exec(scripts[script])![1];
-const run = (script: string, ...args: string[]) =>
+const runAsScript = (script: string, ...args: string[]) =>
   spawnSync(process.execPath, ['--import', 'tsx', fileOf(script), ...args], { encoding: 'utf8' });
+
+/** The same in one file, which starts in a fifth of the time. */
+function bundled(script: string): string {
+  const outfile = `node_modules/.cache/cli-tests/${script}.mjs`;
+  if (!made.has(script))
+    buildSync({
+      entryPoints: [fileOf(script)],
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      packages: 'external',
+      alias: { '@': './src' },
+      outfile,
+    });
+  made.add(script);
+  return outfile;
+}
+const made = new Set<string>();
+const run = (script: string, ...args: string[]) =>
+  spawnSync(process.execPath, [bundled(script), ...args], { encoding: 'utf8' });
 const file = (text: string) => {
   const path = join(mkdtempSync(join(tmpdir(), 'inlet-check-')), 'rig.json');
   writeFileSync(path, text);
@@ -32,7 +53,7 @@ const one = (feed: string) =>
   });
 
 test('check prints the result as JSON: 37.8 V at pins 2 and 3, Clear', () => {
-  const { stdout, status } = run('check', file(one('P48')));
+  const { stdout, status } = runAsScript('check', file(one('P48')));
   expect(status).toBe(0);
   const [line] = JSON.parse(stdout).lines;
   expect(line.verdict).toBe('Clear');

@@ -1,15 +1,25 @@
+import loadPffft from '@echogarden/pffft-wasm/simd';
+import { pffftTransforms } from '../../src/core/signal';
+import { WHOLE } from '../explore';
 import { FAMILIES, type Family } from './families';
-import { figuresOf, kept } from './figures';
+import { figuresOf, kept, type FamilyFigures } from './figures';
 
-const EACH = 3;
-const all = (Object.keys(FAMILIES) as Family[]).map((family) => figuresOf(family, kept(EACH)));
+const EACH = WHOLE ? 3 : 2;
+const NAMES = Object.keys(FAMILIES) as Family[];
+const all = new Map<Family, FamilyFigures>();
+beforeAll(async () => {
+  const quick = pffftTransforms(await loadPffft());
+  for (const family of NAMES) all.set(family, figuresOf(family, kept(EACH), quick));
+});
 
-test.each(all)('$family: no floor is made up, and none is off by half a decibel', (figures) => {
+test.each(NAMES)('%s: no floor is made up, and none is off by half a decibel', (family) => {
+  const figures = all.get(family)!;
+  expect(figures.count).toBe(EACH);
   expect(figures.false).toBe(0);
   expect(figures.worst).toBeLessThan(0.5);
 });
 
-test.each([
+test.each<Family>([
   'clean',
   'hum that stays',
   'machine that comes on or goes off',
@@ -18,10 +28,10 @@ test.each([
   'crackle',
   'telephone',
 ])('%s: leaves enough for a floor', (family) => {
-  expect(all.find((each) => each.family === family)!.usable).toBeGreaterThanOrEqual(EACH - 1);
+  expect(all.get(family)!.usable).toBeGreaterThanOrEqual(EACH - 1);
 });
 
 test('at least nine in ten are called what they are', () => {
-  const right = all.reduce((sum, each) => sum + each.right, 0);
-  expect(right / (EACH * all.length)).toBeGreaterThanOrEqual(0.9);
+  const right = [...all.values()].reduce((sum, each) => sum + each.right, 0);
+  expect(right / (EACH * NAMES.length)).toBeGreaterThanOrEqual(0.9);
 });

@@ -1,5 +1,6 @@
 import loadPffft from '@echogarden/pffft-wasm/simd';
 import { pffftTransforms, type ChannelReading, type Transforms } from '../../src/core/signal';
+import { spread } from '../explore';
 import { FAMILIES, recordingOf, type Family } from './families';
 import { readBy } from './read';
 
@@ -19,14 +20,17 @@ const told = ({ usable, reasons, patterns, disturbances, mains, clean }: Channel
 });
 const LEVELS = ['bandDbfs', 'cut80Dbfs', 'aWeightedDbfs', 'hissDbfs', 'broadbandDbfs', 'rumbleDbfs'] as const;
 
-test.each(Object.keys(FAMILIES) as Family[])('%s: quick and plain transforms say the same', (family) => {
-  const { rate, samples } = recordingOf(family, 4001);
-  const [one] = readBy(quick, rate, samples).channels;
-  const [other] = readBy(undefined, rate, samples).channels;
-  expect(told(one)).toEqual(told(other));
-  expect(one.floorDbfs ?? 0).toBeCloseTo(other.floorDbfs ?? 0, 2);
-  for (const level of LEVELS) expect(Math.abs(one[level] - other[level])).toBeLessThan(0.01);
-});
+test.each([...spread(() => Object.keys(FAMILIES) as Family[], 9)])(
+  '%s: quick and plain transforms say the same',
+  (family) => {
+    const { rate, samples } = recordingOf(family, 4001);
+    const [one] = readBy(quick, rate, samples).channels;
+    const [other] = readBy(undefined, rate, samples).channels;
+    expect(told(one)).toEqual(told(other));
+    expect(one.floorDbfs ?? 0).toBeCloseTo(other.floorDbfs ?? 0, 2);
+    for (const level of LEVELS) expect(Math.abs(one[level] - other[level])).toBeLessThan(0.01);
+  },
+);
 
 test.each([997, 50, 8000.3])('a pure tone of %i Hz at nearly full level brings no tones of the arithmetic', (hertz) => {
   const rate = 48_000;
