@@ -1,4 +1,4 @@
-import { expect, test, type Page } from './test';
+import { expect, pageWith, test, type Page } from './test';
 
 /** What has the focus: what it is called, and how strongly what shows it stands out of what is around it. */
 const focused = (page: Page) =>
@@ -46,13 +46,12 @@ const focused = (page: Page) =>
   });
 
 for (const colorScheme of ['light', 'dark'] as const)
-  test(`the keyboard’s focus is seen on every control, ${colorScheme}`, async ({ browser, server }) => {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, colorScheme, baseURL: server });
+  test(`the keyboard’s focus is seen on every control, ${colorScheme}`, async ({ browser }) => {
+    const page = await pageWith(browser, { viewport: { width: 1280, height: 800 }, colorScheme });
     const unseen: string[] = [];
     const reached = new Set<string>();
     for (const place of ['rig', 'kit', 'plan', 'switch', 'test', 'noise', 'log', 'casebook']) {
       await page.goto(`/${place}`);
-      await page.waitForLoadState('networkidle').catch(() => {});
       for (let n = 0; n < 40; n++) {
         await page.keyboard.press('Tab');
         const found = await focused(page);
@@ -63,5 +62,5 @@ for (const colorScheme of ['light', 'dark'] as const)
     }
     expect(unseen).toEqual([]);
     expect(reached.size).toBeGreaterThan(100);
-    await page.close();
+    await page.context().close();
   });
