@@ -13,16 +13,19 @@ import { kitCsv } from '@/core/tables';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
 import { BarHeading, BarMore, SearchField, UndoRedo } from '@/ui/shell/barParts';
+import { Late } from '@/ui/shell/Late';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { AddItemDialog } from './AddItemDialog';
 import { ItemPanel } from './ItemPanel';
-import { KitImportDialog } from './KitImportDialog';
 import { KitTable, ROLES } from './KitTable';
 import { ClashNotice } from './ClashNotice';
 import { useKit, type SavedItem } from './useKit';
 import { useShortcut } from '@/ui/shell/useShortcut';
 import type { Use } from './uses';
 import { kitPlace as text } from './texts';
+
+/** The readers of files come with it, when it is opened. */
+const loadImport = () => import('./KitImportDialog').then((file) => file.KitImportDialog);
 
 interface Props {
   items: KitItem[];
@@ -188,12 +191,15 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
       </PlaceFrame>
       {dialog === 'add' && <AddItemDialog items={items} onClose={() => setDialog(undefined)} onAdd={add} />}
       {dialog === 'import' && (
-        <KitImportDialog
-          items={items}
-          onClose={() => setDialog(undefined)}
-          onTake={(next) => {
-            change(() => next);
-            setDialog(undefined);
+        <Late
+          load={loadImport}
+          props={{
+            items,
+            onClose: () => setDialog(undefined),
+            onTake: (next) => {
+              change(() => next);
+              setDialog(undefined);
+            },
           }}
         />
       )}

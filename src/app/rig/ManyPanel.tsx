@@ -15,11 +15,11 @@ import { manyPanel as texts } from './texts';
 
 /** What can be done to several lines; each says why where it cannot be done. */
 export interface ManyActions {
-  cable: (text: string) => string | undefined;
-  position: (name: string) => string | undefined;
-  note: (text: string) => string | undefined;
-  names: (series: string) => string | undefined;
-  move: (from: InletRef) => string | undefined;
+  cable: (text: string) => Promise<string | undefined>;
+  position: (name: string) => Promise<string | undefined>;
+  note: (text: string) => Promise<string | undefined>;
+  names: (series: string) => Promise<string | undefined>;
+  move: (from: InletRef) => Promise<string | undefined>;
   duplicate: () => void;
   remove: () => void;
   copy: () => void;
@@ -76,22 +76,26 @@ export function ManyPanel({ document, kit, ids, actions }: Props) {
         button={texts.setCable}
         help={texts.aLengthSuchAs10}
         options={cables}
-        onSet={(text) => setRefused(actions.cable(text))}
+        onSet={(text) => void actions.cable(text).then(setRefused)}
       />
       <Setting
         label={texts.positionOfEachSource}
         button={texts.setPosition}
         options={(document.locations ?? []).map(({ name }) => name)}
-        onSet={(text) => setRefused(actions.position(text))}
+        onSet={(text) => void actions.position(text).then(setRefused)}
       />
-      <Setting label={texts.addToEachNote} button={texts.addNote} onSet={(text) => setRefused(actions.note(text))} />
+      <Setting
+        label={texts.addToEachNote}
+        button={texts.addNote}
+        onSet={(text) => void actions.note(text).then(setRefused)}
+      />
       <Setting
         label={texts.namesInASeries}
         button={texts.setNames}
         help="# counts: Guest # becomes Guest 1, Guest 2 …"
-        onSet={(text) => setRefused(actions.names(text))}
+        onSet={(text) => void actions.names(text).then(setRefused)}
       />
-      <MoveTo document={document} count={ids.length} onMove={(from) => setRefused(actions.move(from))} />
+      <MoveTo document={document} count={ids.length} onMove={(from) => void actions.move(from).then(setRefused)} />
     </Box>
   );
 }

@@ -116,8 +116,8 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
           device={actions.freshDevice()}
           models={[...deviceModels(document, kit), ...templateModels(document)]}
           onClose={closeDialog}
-          onSave={(made) => {
-            const refused = actions.saveDevice(made);
+          onSave={async (made) => {
+            const refused = await actions.saveDevice(made);
             if (!refused.length) closeDialog();
             return refused;
           }}
@@ -127,8 +127,8 @@ export function RigDialogs({ rigId, document, kit, path, actions }: Props) {
         <DeviceDialog
           device={device}
           onClose={closeDialog}
-          onSave={(made) => {
-            const refused = actions.saveDevice(made);
+          onSave={async (made) => {
+            const refused = await actions.saveDevice(made);
             if (!refused.length) closeDialog();
             return refused;
           }}

@@ -2,7 +2,6 @@ import { itemOfDevice, type KitItem } from '@/core/kit';
 import {
   DocumentError,
   newDevice,
-  readDocument,
   tidied,
   withDevice,
   withoutDevice,
@@ -12,6 +11,7 @@ import {
 } from '@/core/rig';
 import { USUAL } from '@/core/standards/feeds';
 import { withinDevice } from '@/ui/devices/deviceForm';
+import { loadReader } from '@/ui/rig/loadReader';
 import { ask } from '@/ui/shell/ask';
 import { deviceActions as text } from './texts';
 
@@ -33,7 +33,9 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
         : { ...from, devices: [...from.devices, device] },
     );
   /** @returns what is wrong with a rig that has this device, by paths within the device */
-  const refusal = (device: Device): Refusal[] => {
+  const refusal = async (device: Device): Promise<Refusal[]> => {
+    const readDocument = await loadReader();
+    if (!readDocument) return [{ path: '', message: text.notSavedNoAnswer }];
     const next = having(document, device);
     try {
       readDocument(next);
@@ -46,8 +48,8 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
   };
   return {
     /** @returns what is wrong with it, if anything; else it is taken over */
-    saveDevice: (device: Device): Refusal[] => {
-      const refused = refusal(device);
+    saveDevice: async (device: Device): Promise<Refusal[]> => {
+      const refused = await refusal(device);
       if (!refused.length) change((from) => having(from, device));
       return refused;
     },
@@ -55,7 +57,7 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
     keepDevice: async (device: Device): Promise<Refusal[]> => {
       const made = itemOfDevice(kit, device);
       const owned = { ...device, item: made.id };
-      const refused = refusal(owned);
+      const refused = await refusal(owned);
       if (refused.length) return refused;
       const { failed } = await ask(`/api/kit/${made.id}`, {
         method: 'PUT',

@@ -27,6 +27,7 @@ export const chooseMenus = {
 };
 
 export const deviceActions = {
+  notSavedNoAnswer: 'Not saved: the server does not answer. Try again when it is back.',
   notAddedToTheKit: (failed: string) => `Not added to the kit: ${failed}`,
   isInTheKit: (name: string) => `${name} is in the kit.`,
   theDeviceAndItsLines: 'The device and its lines were removed. Undo brings them back.',
@@ -494,6 +495,7 @@ export const typeLine = {
 };
 
 export const useMany = {
+  theServerDoesNotAnswer: 'The server does not answer.',
   aLineThatBegins: 'A line that begins or ends at another line’s link cannot be copied by itself.',
   copiedPasteWithCtrlV: (linesCount: number, left: number) =>
     `${plural(linesCount, 'line')} copied. Paste with Ctrl V, or from the menu of this rig or another.${left ? ` ${plural(left, 'line depends', 'lines depend')} on another line’s link and stayed out.` : ''}`,

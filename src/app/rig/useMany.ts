@@ -8,7 +8,6 @@ import {
   duplicatedTogether,
   movedTogether,
   pasted,
-  readDocument,
   tidied,
   removeLine,
   withCable,
@@ -21,6 +20,7 @@ import {
 } from '@/core/rig';
 import { bestFreeInlet } from '@/core/rigcheck';
 import { cableMeant, LONGEST_NOTE, typedText } from '@/core/typed';
+import { loadReader } from '@/ui/rig/loadReader';
 import { useStored } from '@/ui/shell/useStored';
 import { moreThanOwned } from './overdrawnWords';
 import type { ManyActions } from './ManyPanel';
@@ -64,8 +64,10 @@ export function useMany(given: Given): ManyActions {
     say(texts.copiedPasteWithCtrlV(lines.length, left));
     return text;
   }, [keep]);
-  const paste = useCallback((lines: string) => {
+  const paste = useCallback(async (lines: string) => {
+    const readDocument = await loadReader();
     const { document, change, mark, say } = now.current;
+    if (!readDocument) return say(texts.nothingWasChanged(texts.theServerDoesNotAnswer));
     try {
       const made = pasted(document, JSON.parse(lines) as CopiedLine[]);
       if ('problem' in made) return say(texts.nothingWasChanged(made.problem));
@@ -81,7 +83,10 @@ export function useMany(given: Given): ManyActions {
   }, []);
   const pressed = useClipboard(now, copy, paste);
   /** Takes a changed rig over. @returns why not, where it cannot be; what is now more than the kit has is told */
-  const tried = useCallback((next: RigDocument | NotAll): string | undefined => {
+  const tried = useCallback(async (edit: (given: Given) => RigDocument | NotAll): Promise<string | undefined> => {
+    const readDocument = await loadReader();
+    if (!readDocument) return texts.theServerDoesNotAnswer;
+    const next = edit(now.current);
     if ('problem' in next) return next.problem;
     const { document, kit, change, say } = now.current;
     try {
@@ -96,22 +101,25 @@ export function useMany(given: Given): ManyActions {
   }, []);
   return useMemo(
     () => ({
-      cable: (text) => {
-        const { document, ids, kit } = now.current;
-        const cable = cableMeant(kit, text);
-        return cable ? tried(withCable(document, ids, cable)) : texts.isNotALength(text);
+      cable: async (text) => {
+        const cable = cableMeant(now.current.kit, text);
+        return cable ? tried(({ document, ids }) => withCable(document, ids, cable)) : texts.isNotALength(text);
       },
-      position: (name) => tried(withLocation(now.current.document, now.current.ids, name)),
-      note: (text) => tried(withNote(now.current.document, now.current.ids, text, LONGEST_NOTE)),
-      names: (series) => tried(withNames(now.current.document, now.current.ids, series)),
-      move: (from) => tried(movedTogether(now.current.document, now.current.ids, from)),
-      duplicate: () => {
-        const { document, ids, mark, say } = now.current;
-        const made = duplicatedTogether(document, ids, bestFreeInlet);
-        if ('problem' in made) return say(made.problem);
-        const refused = tried(made.document);
+      position: (name) => tried(({ document, ids }) => withLocation(document, ids, name)),
+      note: (text) => tried(({ document, ids }) => withNote(document, ids, text, LONGEST_NOTE)),
+      names: (series) => tried(({ document, ids }) => withNames(document, ids, series)),
+      move: (from) => tried(({ document, ids }) => movedTogether(document, ids, from)),
+      duplicate: async () => {
+        let added: readonly string[] = [];
+        const refused = await tried(({ document, ids }) => {
+          const made = duplicatedTogether(document, ids, bestFreeInlet);
+          if ('problem' in made) return made;
+          added = made.ids;
+          return made.document;
+        });
+        const { mark, say } = now.current;
         if (refused) return say(texts.nothingWasChanged(refused));
-        mark(made.ids);
+        mark(added);
       },
       remove: () => {
         const { document, ids, change, clear, say } = now.current;
@@ -126,7 +134,7 @@ export function useMany(given: Given): ManyActions {
         pressed.current = false;
       },
       copied: copiedCount(kept),
-      paste: () => paste(kept),
+      paste: () => void paste(kept),
       clear: () => now.current.clear(),
     }),
     [tried, copy, paste, kept, pressed],
@@ -154,7 +162,7 @@ const isTyping = ({ target }: Event): boolean =>
 function useClipboard(
   now: RefObject<Given>,
   copy: () => string | undefined,
-  paste: (lines: string) => void,
+  paste: (lines: string) => Promise<void>,
 ): RefObject<boolean> {
   const pressed = useRef(false);
   useEffect(() => {
@@ -174,7 +182,7 @@ function useClipboard(
       const text = event.clipboardData.getData('text/plain');
       if (!lines && !text.trim()) return;
       event.preventDefault();
-      if (lines) paste(lines);
+      if (lines) void paste(lines);
       else now.current.onText(text);
     };
     window.document.addEventListener('copy', onCopy);

@@ -34,7 +34,7 @@ interface Props {
   /** Devices that a new one may be like: those of the kit, and such as there are many of. */
   models?: readonly { name: string; device: Device }[];
   /** @returns what is wrong with it, by paths within the device; nothing where it was taken over */
-  onSave: (device: Device) => readonly Refusal[];
+  onSave: (device: Device) => readonly Refusal[] | Promise<readonly Refusal[]>;
   /** Puts it into the kit. @returns what is wrong, if anything */
   onKeep?: (device: Device) => Promise<readonly Refusal[]>;
   onRemove?: () => void;
@@ -64,7 +64,8 @@ export function DeviceDialog({ device: given, fresh, models = [], onSave, onKeep
       title={fresh ? texts.newDevice : device.name}
       width="md"
       submit={fresh ? texts.addTheDevice : texts.saveTheDevice}
-      onSubmit={handleSubmit((form) => tell(onSave(made(form))))}
+      // Once at a time: what is saved already is not saved again by a second press.
+      onSubmit={formState.isSubmitting ? () => {} : handleSubmit(async (form) => tell(await onSave(made(form))))}
       onClose={onClose}
       beside={
         onRemove && (

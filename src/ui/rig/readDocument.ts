@@ -1,0 +1,1 @@
+export { readDocument } from '@/core/rig';
