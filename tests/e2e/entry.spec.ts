@@ -185,8 +185,7 @@ test('several lines at once, by mouse and by keyboard: cable, position, names, m
 });
 
 test('lines are copied into another rig, whole; as text they are what somebody would type', async ({ browser }) => {
-  const context = await browser.newContext({ permissions: ['clipboard-read', 'clipboard-write'] });
-  const page = await context.newPage();
+  const page = await pageWith(browser, { permissions: ['clipboard-read', 'clipboard-write'] });
   const from = await copyOf(page, 'Copied from');
   const to = await openEmpty(page);
   await page.getByRole('button', { name: /^Desk 16/ }).click();
@@ -213,7 +212,7 @@ test('lines are copied into another rig, whole; as text they are what somebody w
   await page.evaluate(() => navigator.clipboard.writeText('1. Host - dynamic\n2. Violin - SDC'));
   await page.keyboard.press('Control+v');
   await expect(page.getByRole('dialog')).toContainText('2 lines');
-  await context.close();
+  await page.context().close();
 });
 
 test('on a phone lines are copied in the panel and pasted from the menu of another rig', async ({ browser }) => {

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { choose, copyOf, feed, openLine, openNoise, openRig, reading, row, select } from './rig';
+import { choose, copyOf, feed, openLine, openNoise, openRig, reading, row, saved, select } from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
@@ -454,4 +454,28 @@ test('a line is duplicated where it is best off, and what the kit has too few of
   await page.keyboard.press('d');
   await expect(page.getByText(/More than you own now: .*: 2 used, 1 owned/)).toBeVisible();
   await expect(row(page, 'Trio, ribbon left 2')).not.toContainText('Stop');
+});
+
+test('what needs a script that cannot be fetched says so, changes nothing, and is done when the server is back', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Reader away');
+  await openRig(page, rig);
+  const scripts = '**/_next/static/chunks/**';
+  await page.route(scripts, (route) => route.abort());
+  await page.keyboard.press('j');
+  await page.keyboard.press('x');
+  await page.keyboard.press('j');
+  await page.keyboard.press('x');
+  const cable = page.getByLabel('Cable of each');
+  await cable.fill('23 m');
+  await page.getByRole('button', { name: 'Set cable' }).click();
+  await expect(page.getByText('The server does not answer. Nothing was changed.')).toBeVisible();
+  await page.unroute(scripts);
+  await cable.fill('23 m');
+  await page.getByRole('button', { name: 'Set cable' }).click();
+  await expect(page.getByText('The server does not answer. Nothing was changed.')).toHaveCount(0);
+  await saved(page);
+  const { document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  expect(JSON.stringify(document.lines)).toContain('"value":23');
 });
