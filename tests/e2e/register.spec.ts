@@ -132,6 +132,8 @@ test('how likely things are can be said otherwise, and counts; which end it was 
   await page.getByRole('button', { name: 'How likely each fault is' }).click();
   const dialog = page.getByRole('dialog', { name: 'How likely each fault is' });
   const muted = dialog.getByLabel('Forgotten, or no fault at all: muted, gain or fader down');
+  // However long the table: how to end it is in sight.
+  await expect(dialog.getByRole('button', { name: 'Keep' })).toBeInViewport({ ratio: 1 });
   await muted.fill('5000');
   await expect(dialog.getByText('0.01 to 1000')).toBeVisible();
   await expect(dialog.getByRole('button', { name: 'Keep' })).toBeDisabled();

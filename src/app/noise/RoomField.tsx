@@ -92,7 +92,7 @@ function RoomDialog(props: { place: Location; onClose: () => void; onSave: (to: 
       <Typography variant="h3" component="h3" sx={{ mb: 1 }}>
         {texts.octavesDb}
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(5, minmax(0, 1fr))', gap: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(88px, 1fr))', gap: 1 }}>
         {OCTAVES.map((hz) => (
           <TextField
             key={hz}

@@ -1,5 +1,6 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
@@ -29,7 +30,10 @@ export function FormDialog({ title, width = 'xs', submit, blocked, onSubmit, onC
   const titleId = useId();
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth={width} aria-labelledby={titleId}>
-      <form
+      <Box
+        component="form"
+        // What is long scrolls between the title and the buttons.
+        sx={{ display: 'flex', flexDirection: 'column', minHeight: 0 }}
         onSubmit={(event) => {
           event.preventDefault();
           // A form in a dialog that stands in another form is none of that one's.
@@ -38,7 +42,8 @@ export function FormDialog({ title, width = 'xs', submit, blocked, onSubmit, onC
         }}
       >
         <DialogTitle id={titleId}>{title}</DialogTitle>
-        <DialogContent>{children}</DialogContent>
+        {/* Room for the label in the border of the first field. */}
+        <DialogContent sx={{ '.MuiDialogTitle-root + &': { pt: 1 } }}>{children}</DialogContent>
         <DialogActions sx={{ flexWrap: 'wrap', rowGap: 1 }}>
           {beside && <span style={{ marginRight: 'auto' }}>{beside}</span>}
           {also}
@@ -49,7 +54,7 @@ export function FormDialog({ title, width = 'xs', submit, blocked, onSubmit, onC
             {submit}
           </Button>
         </DialogActions>
-      </form>
+      </Box>
     </Dialog>
   );
 }
