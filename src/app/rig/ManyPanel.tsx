@@ -92,7 +92,7 @@ export function ManyPanel({ document, kit, ids, actions }: Props) {
       <Setting
         label={texts.namesInASeries}
         button={texts.setNames}
-        help="# counts: Guest # becomes Guest 1, Guest 2 …"
+        help={texts.countsGuest}
         onSet={(text) => void actions.names(text).then(setRefused)}
       />
       <MoveTo document={document} count={ids.length} onMove={(from) => void actions.move(from).then(setRefused)} />

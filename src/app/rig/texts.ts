@@ -211,6 +211,7 @@ export const linkLabels = {
 };
 
 export const manyPanel = {
+  countsGuest: '# counts: Guest # becomes Guest 1, Guest 2 …',
   marked: (idsCount: number) => `${plural(idsCount, 'line')} marked`,
   andMore: (namesCount: number) => ` · and ${namesCount} more`,
   duplicate: (idsCount: number) => `Duplicate ${plural(idsCount, 'line')}`,

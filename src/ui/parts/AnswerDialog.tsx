@@ -40,7 +40,7 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
           {...register('who', {
             setValueAs: (text: string) => text.trim(),
             required: texts.whoSaysSoMakerRepair,
-            maxLength: { value: 80, message: '80 characters at most' },
+            maxLength: { value: 80, message: texts.atMost(80) },
           })}
           error={Boolean(errors.who)}
           helperText={errors.who?.message ?? texts.theMakerARepairShop}
@@ -55,7 +55,7 @@ export function AnswerDialog({ title, everywhere, onClose, onRecord }: Props) {
         />
         <TextField
           label={texts.whereItIsWritten}
-          {...register('where', { maxLength: { value: 200, message: '200 characters at most' } })}
+          {...register('where', { maxLength: { value: 200, message: texts.atMost(200) } })}
           error={Boolean(errors.where)}
           helperText={errors.where?.message ?? texts.letterPageOrFileOptional}
         />

@@ -1,6 +1,7 @@
 /** Every text of `ui/parts`, by the file that shows it. */
 
 export const answerDialog = {
+  atMost: (characters: number) => `${characters} characters at most`,
   recordTheAnswer: 'Record the answer',
   whoAnswered: 'Who answered',
   whoSaysSoMakerRepair: 'Who says so? Maker, repair shop, manual',
