@@ -109,6 +109,17 @@ const config = [
   },
   {
     files: ['src/app/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts', 'src/ui/shell/ask.ts', 'src/ui/shell/sharedEvents.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        { name: 'fetch', message: 'The server is asked by ask or answerOf of src/ui/shell, and followed by useQuery.' },
+        { name: 'EventSource', message: 'Events are shared by the tabs: shareEvents of src/ui/shell.' },
+      ],
+    },
+  },
+  {
+    files: ['src/app/**/*.{ts,tsx}', 'src/ui/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts', '**/texts.ts', 'src/app/api/**', ...TEXTS_BY_THEMSELVES],
     rules: {
       'no-restricted-syntax': [

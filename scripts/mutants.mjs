@@ -1,46 +1,77 @@
 // Puts small faults into folders of the core, one at a time, and counts those that a test notices:
-//   npm run mutants -- src/core/standards src/core/tables
-// Only tests that reach the changed line run. The report of survivors lies in reports/mutants.
-import { readdirSync } from 'node:fs';
-import { join } from 'node:path';
+//   npm run mutants -- src/core/standards src/core/tables     the nearest and quickest tests, some seconds each
+//   npm run mutants -- --again src/core/tables                what went unnoticed there, by all tests, however slow
+// What was found lies in reports/mutants, a file for each folder.
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { Stryker } from '@stryker-mutator/core';
 
-const places = process.argv.slice(2);
+const OUT = 'reports/mutants';
+const again = process.argv.includes('--again');
+const places = process.argv.slice(2).filter((word) => word !== '--again');
 if (places.length === 0) {
   console.error('Say which folders or files: npm run mutants -- src/core/standards');
   process.exit(2);
 }
-const tests = process.env.MUTANT_TESTS?.split(' ');
+const fileOf = (place) => join(OUT, `${place.replace(/^src\/core\//, '').replaceAll('/', '-')}.json`);
+const foundIn = (place) => (existsSync(fileOf(place)) ? JSON.parse(readFileSync(fileOf(place), 'utf8')) : []);
+const unnoticed = ({ status }) => status === 'Survived' || status === 'NoCoverage';
+const keyOf = ({ file, from, to, becomes }) => [file, from, to, becomes].join(' ');
+
 const sources = (place) =>
   /\.ts$/.test(place)
     ? [place]
     : readdirSync(place, { recursive: true })
         .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
         .map((file) => join(place, file));
+const left = places.flatMap((place) => foundIn(place).filter(unnoticed));
+const files = again ? [...new Set(left.map(({ file }) => file))] : places.flatMap(sources);
 
+process.env.MUTANT_FILES = JSON.stringify(files);
+process.env.MUTANT_TIMES = resolve('node_modules/.cache/mutant-times.json');
+if (again) {
+  process.env.MUTANT_SLOWEST ??= '20000';
+  process.env.MUTANT_ENOUGH ??= '60000';
+}
 const results = await new Stryker({
-  mutate: places.flatMap(sources),
-  testRunner: 'jest',
-  jest: {
-    projectType: 'custom',
-    configFile: 'jest.config.mjs',
-    // Unless said otherwise whatever imports the changed file may notice it.
-    enableFindRelatedTests: tests === undefined,
-    ...(tests && { config: { roots: tests.map((test) => `<rootDir>/${test}`) } }),
-  },
+  mutate: again ? [...new Set(left.map(({ file, from, to }) => `${file}:${from}-${to}`))] : files,
+  testRunner: 'warm',
   coverageAnalysis: 'perTest',
   concurrency: Number(process.env.MUTANT_WORKERS ?? 2),
-  timeoutMS: 20_000,
+  timeoutMS: again ? 60_000 : 20_000,
+  dryRunTimeoutMinutes: 30,
   // Words may be worded otherwise; what is computed may not.
   mutator: { excludedMutations: ['StringLiteral'] },
   ignoreStatic: true,
-  reporters: ['clear-text', 'json'],
-  clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
-  jsonReporter: { fileName: 'reports/mutants/last.json' },
+  reporters: ['clear-text'],
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportMutants: again },
   tempDirName: '.mutants',
   symlinkNodeModules: true,
   ignorePatterns: ['.next', 'reports', 'test-results', 'docs/screenshots', 'data'],
   allowConsoleColors: false,
-  plugins: ['@stryker-mutator/jest-runner'],
+  plugins: [fileURLToPath(new URL('./mutantRunner.mjs', import.meta.url))],
 }).runMutationTest();
+
+const at = ({ line, column }) => `${line + 1}:${column}`;
+const found = results
+  .filter(({ status }) => status !== 'Ignored')
+  .map(({ fileName, location, replacement, mutatorName, status }) => ({
+    file: fileName.replace(`${process.cwd()}/`, ''),
+    from: at(location.start),
+    to: at(location.end),
+    mutator: mutatorName,
+    becomes: replacement,
+    status,
+  }));
+const now = new Map(found.map((each) => [keyOf(each), each]));
+mkdirSync(OUT, { recursive: true });
+for (const place of places) {
+  const inside = again
+    ? foundIn(place).map((each) => (unnoticed(each) ? (now.get(keyOf(each)) ?? each) : each))
+    : found.filter(({ file }) => sources(place).includes(file));
+  writeFileSync(fileOf(place), JSON.stringify(inside, undefined, 1));
+  const noticed = inside.filter((each) => !unnoticed(each)).length;
+  console.log(`${place}: ${noticed} of ${inside.length} noticed, ${((100 * noticed) / inside.length).toFixed(1)} %`);
+}
 process.exitCode = results.some(({ status }) => status === 'RuntimeError') ? 1 : 0;

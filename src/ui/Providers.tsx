@@ -3,8 +3,10 @@
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
+import { QueryClientProvider } from '@tanstack/react-query';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import { setConventions, type Conventions } from '@/core/units/conventions';
+import { makeQueries } from './shell/queries';
 import { theme } from './theme';
 
 const Nonce = createContext<string | undefined>(undefined);
@@ -21,11 +23,14 @@ interface Props {
 export function Providers({ nonce, conventions, children }: Props) {
   // Before anything of the page writes a figure, on the server as in the browser.
   useState(() => setConventions(conventions));
+  const [queries] = useState(makeQueries);
   return (
     <AppRouterCacheProvider options={{ nonce, enableCssLayer: false }}>
       <ThemeProvider theme={theme} defaultMode="system">
         <CssBaseline />
-        <Nonce value={nonce}>{children}</Nonce>
+        <QueryClientProvider client={queries}>
+          <Nonce value={nonce}>{children}</Nonce>
+        </QueryClientProvider>
       </ThemeProvider>
     </AppRouterCacheProvider>
   );

@@ -370,6 +370,18 @@ test('a dialog whose script cannot be fetched says so; the page stays as it is, 
   await expect(page.getByRole('dialog', { name: 'Settings' })).toBeVisible();
 });
 
+test('what is read while nobody answers says so, and comes by itself once somebody does', async ({ page }) => {
+  await openRig(page, await copyOf(page, 'Read while away'));
+  const revisions = /\/revisions/;
+  await page.route(revisions, (route) => route.abort());
+  await page.keyboard.press('h');
+  const dialog = page.getByRole('dialog', { name: 'History' });
+  await expect(dialog).toContainText('No connection. Try again when the server is back.');
+  await page.unroute(revisions);
+  await expect(dialog.getByRole('button', { name: /Created/ })).toBeVisible();
+  await expect(dialog).not.toContainText('No connection');
+});
+
 test('a change that fails again and again before the page can draw it is still sent once it can be', async ({
   page,
 }) => {

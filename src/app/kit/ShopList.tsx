@@ -3,33 +3,26 @@
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
 import NextLink from 'next/link';
-import { useEffect, useState } from 'react';
 import type { SavedShop } from '@/store/shop';
-import { ask } from '@/ui/shell/ask';
+import { whyNot } from '@/ui/shell/queries';
 import { shopList as text } from './texts';
 
 /** When an item was at the repair shop, or should be: its history. Nothing where it never was. */
 export function ShopList({ item }: { item: string }) {
-  const [known, setKnown] = useState<{ item: string; records: SavedShop[]; failed?: string }>();
-  useEffect(() => {
-    let left = false;
-    void ask<{ records: SavedShop[] }>(`/api/shop?item=${encodeURIComponent(item)}`).then(
-      ({ body, failed }) => !left && setKnown({ item, records: body?.records ?? [], failed }),
-    );
-    return () => {
-      left = true;
-    };
-  }, [item]);
-  if (!known || known.item !== item || (known.records.length === 0 && !known.failed)) return null;
+  const asked = useQuery<{ records: SavedShop[] }>({ queryKey: [`/api/shop?item=${encodeURIComponent(item)}`] });
+  const records = asked.data?.records ?? [];
+  const failed = whyNot(asked);
+  if (records.length === 0 && !failed) return null;
   return (
     <Box component="section" aria-label={text.repairShop} sx={{ mb: 2 }}>
       <Typography variant="h3" component="h3" gutterBottom>
         {text.repairShop}
       </Typography>
-      {known.failed && <Typography variant="body2">{known.failed}</Typography>}
+      {failed && <Typography variant="body2">{failed}</Typography>}
       <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: 'body2.fontSize' }}>
-        {known.records.map(({ id, at, record }) => (
+        {records.map(({ id, at, record }) => (
           <li key={id}>
             <Link component={NextLink} href={`/kit/shop?record=${id}`}>
               {text.dayAndRig(at.slice(0, 10), record.rig.name)}

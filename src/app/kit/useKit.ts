@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { mergedItem, type KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
+import { RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
 import { useHistory } from '@/ui/shell/useHistory';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
@@ -22,9 +23,6 @@ export interface Clash {
   mine?: KitItem;
   theirs?: SavedItem;
 }
-
-/** How long to wait before what was not saved is sent again, in milliseconds. */
-const RETRY = 3000;
 
 type OnServer = ReadonlyMap<string, SavedItem>;
 interface Step {

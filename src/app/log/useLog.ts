@@ -1,8 +1,9 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { Exposure, LogEntry, LogFilter } from '@/core/log';
-import { ask } from '@/ui/shell/ask';
+import { answerOf, whyNot } from '@/ui/shell/queries';
 
 /** Part of a log, newest first, with what every source had. */
 export interface LogView {
@@ -37,50 +38,76 @@ function withNewer(shown: LogView, came: LogView): LogView {
 export const filterQuery = ({ kinds, ...rest }: LogFilter): URLSearchParams =>
   new URLSearchParams({ ...rest, ...(kinds?.length && { kinds: kinds.join(',') }) });
 
+/** Waits, until it is called off. */
+const pause = (milliseconds: number, signal: AbortSignal): Promise<void> =>
+  new Promise((resolve) => {
+    setTimeout(resolve, milliseconds);
+    signal.addEventListener('abort', () => resolve());
+  });
+
+/** A log as it was read, and when its entries and totals last came, by this page's clock in milliseconds. */
+interface Read {
+  log: LogView;
+  at: number;
+}
+
+/** What comes before the oldest entry that is shown, of the log that it was asked for. */
+interface Older {
+  queryKey: string[];
+  next: NonNullable<LogView['next']>;
+}
+
 /** The log of a rig as others write to it, a page at a time. */
 export function useLog(rig: string, initial: LogView, filter: LogFilter) {
-  const [log, setLog] = useState(initial);
-  const [failed, setFailed] = useState('');
   const query = filterQuery(filter).toString();
-  const shown = useRef({ query: '', state: initial.state, at: 0 });
-  const look = useCallback(async () => {
-    const { state, at } = shown.current;
-    const same = shown.current.query === query;
-    const more = new URLSearchParams(query);
-    if (same && performance.now() - at < ANEW) more.set('seen', state);
-    const { body, failed: why } = await ask<LogView | { state: string }>(`/api/rigs/${rig}/log?${more}`);
-    setFailed(why ?? '');
-    if (!body || !('entries' in body)) return;
-    shown.current = { query, state: body.state, at: performance.now() };
-    setLog((before) => (same ? withNewer(before, body) : body));
-  }, [rig, query]);
-  useEffect(() => {
-    const soon = shown.current.query === query ? undefined : setTimeout(() => void look(), PAUSE);
-    const timer = setInterval(() => {
-      if (!document.hidden) void look();
-    }, LOOK);
-    return () => {
-      clearTimeout(soon);
-      clearInterval(timer);
-    };
-  }, [look, query]);
-  const older = useCallback(async () => {
-    if (!log.next) return;
-    const more = new URLSearchParams(query);
-    more.set('before', `${log.next.at},${log.next.id}`);
-    const { body, failed: why } = await ask<LogView>(`/api/rigs/${rig}/log?${more}`);
-    setFailed(why ?? '');
-    if (!body) return;
-    setLog((before) => ({ ...before, entries: [...before.entries, ...body.entries], next: body.next }));
-  }, [rig, query, log.next]);
-  const add = useCallback(
-    async (text: string, who: string, lines: string[]): Promise<boolean> => {
-      const { failed: problem } = await ask(`/api/rigs/${rig}/log`, { method: 'POST', json: { text, who, lines } });
-      setFailed(problem ?? '');
-      if (!problem) await look();
-      return !problem;
+  const path = `/api/rigs/${rig}/log`;
+  const queries = useQueryClient();
+  const queryKey = [path, query];
+  const read = () => queries.getQueryData<Read>(queryKey);
+  const [opened] = useState(() => ({ log: initial, at: performance.now(), date: Date.now() }));
+  const asked = useQuery<Read>({
+    queryKey,
+    queryFn: async ({ signal }) => {
+      const before = read();
+      if (!before) await pause(PAUSE, signal);
+      const seen =
+        before && performance.now() - before.at < ANEW ? `&seen=${encodeURIComponent(before.log.state)}` : '';
+      const came = await answerOf<LogView | { state: string }>(`${path}?${query}${seen}`, { signal });
+      const shown = read();
+      if (!('entries' in came)) return shown!;
+      return { log: shown ? withNewer(shown.log, came) : came, at: performance.now() };
     },
-    [rig, look],
-  );
-  return { ...log, failed, add, older: log.next && older };
+    ...(query === '' && { initialData: opened, initialDataUpdatedAt: opened.date }),
+    placeholderData: keepPreviousData,
+    staleTime: LOOK,
+    refetchInterval: LOOK,
+  });
+  const { log } = asked.data ?? { log: initial };
+  const more = useMutation({
+    mutationFn: ({ queryKey: [, query], next }: Older) =>
+      answerOf<LogView>(`${path}?${query}&before=${encodeURIComponent(`${next.at},${next.id}`)}`),
+    onSuccess: (came, { queryKey, next }) =>
+      queries.setQueryData<Read>(queryKey, (shown) =>
+        // Unless the log has begun anew meanwhile: a gap would lie between.
+        shown?.log.next?.id === next.id
+          ? { ...shown, log: { ...shown.log, entries: [...shown.log.entries, ...came.entries], next: came.next } }
+          : shown,
+      ),
+  });
+  const note = useMutation({
+    mutationFn: (json: { text: string; who: string; lines: string[] }) => answerOf(path, { method: 'POST', json }),
+    onSuccess: () => asked.refetch(),
+  });
+  const { next } = log;
+  return {
+    ...log,
+    failed: whyNot(note) || whyNot(more) || whyNot(asked),
+    /** @returns whether it was taken */
+    add: (text: string, who: string, lines: string[]): Promise<boolean> =>
+      note.mutateAsync({ text, who, lines }).then(
+        () => true,
+        () => false,
+      ),
+    older: next && !asked.isPlaceholderData ? () => more.mutate({ queryKey, next }) : undefined,
+  };
 }

@@ -53,20 +53,15 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
   const on = own ?? view?.next?.on;
   const tell = useCallback(
     async (change: object) => {
-      try {
-        const response = await fetch(`/api/rigs/${rig}/hunts/${id}`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ version, who, ...change }),
-        });
-        const body = await response.json();
-        setProblem(response.ok ? '' : body.error.message);
-        if (response.ok) onHunt(body);
-        else if (body.error.current) onHunt(body.error.current);
-        setOwn(undefined);
-      } catch {
-        setProblem(texts.noConnectionNothingWasMeasured);
-      }
+      const asked = await ask<SavedHunt>(`/api/rigs/${rig}/hunts/${id}`, {
+        method: 'POST',
+        json: { version, who, ...change },
+      });
+      const now = asked.body ?? (asked.error?.current as SavedHunt | undefined);
+      if (now) onHunt(now);
+      if (asked.status === undefined) return setProblem(texts.noConnectionNothingWasMeasured);
+      setProblem(asked.failed ?? '');
+      setOwn(undefined);
     },
     [rig, id, version, who, onHunt],
   );

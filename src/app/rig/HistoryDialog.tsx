@@ -11,10 +11,11 @@ import ListItem from '@mui/material/ListItem';
 import ListItemButton from '@mui/material/ListItemButton';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
+import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
-import { useCallback, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { differences, type RigDocument } from '@/core/rig';
-import { ask } from '@/ui/shell/ask';
+import { answerOf, whyNot } from '@/ui/shell/queries';
 import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
 import type { SavedRig } from '@/ui/rig/useRig';
@@ -42,26 +43,22 @@ interface Page {
 
 /** Every revision that was saved, what it differs in, and a way back to it. */
 export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
-  const [{ revisions: entries, next }, setPage] = useState<Page>({ revisions: [] });
-  const [chosen, setChosen] = useState<SavedRig>();
-  const [failed, setFailed] = useState('');
-  const load = useCallback(
-    (before?: number) =>
-      ask<Page>(`/api/rigs/${rig}/revisions${before ? `?before=${before}` : ''}`).then(({ body, failed: why }) => {
-        if (body)
-          setPage(({ revisions }) => ({ ...body, revisions: [...(before ? revisions : []), ...body.revisions] }));
-        setFailed(why ?? '');
-      }),
-    [rig],
-  );
-  useEffect(() => {
-    void load();
-  }, [load]);
-  const choose = async (revision: number) => {
-    const { body, failed: why } = await ask<SavedRig>(`/api/rigs/${rig}/revisions/${revision}`);
-    setChosen(body);
-    setFailed(why ?? '');
-  };
+  const path = `/api/rigs/${rig}/revisions`;
+  const list = useInfiniteQuery({
+    queryKey: [path],
+    queryFn: ({ pageParam, signal }) => answerOf<Page>(`${path}${pageParam ? `?before=${pageParam}` : ''}`, { signal }),
+    initialPageParam: 0,
+    getNextPageParam: ({ next }) => next,
+  });
+  const entries = list.data?.pages.flatMap(({ revisions }) => revisions) ?? [];
+  const [wanted, choose] = useState<number>();
+  const asked = useQuery<SavedRig>({
+    queryKey: [`${path}/${wanted}`],
+    enabled: wanted !== undefined,
+    placeholderData: keepPreviousData,
+  });
+  const chosen = asked.data;
+  const failed = whyNot(list) || whyNot(asked);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md">
       <DialogTitle>{text.history}</DialogTitle>
@@ -81,11 +78,7 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
         >
           {entries.map(({ revision, savedAt, changes, kept }) => (
             <ListItem key={revision} disablePadding>
-              <ListItemButton
-                disabled={!kept}
-                selected={chosen?.revision === revision}
-                onClick={() => void choose(revision)}
-              >
+              <ListItemButton disabled={!kept} selected={wanted === revision} onClick={() => choose(revision)}>
                 <ListItemText
                   primary={changes || text.noDescription}
                   secondary={text.revisionSaved(
@@ -98,9 +91,9 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
               </ListItemButton>
             </ListItem>
           ))}
-          {next !== undefined && (
+          {list.hasNextPage && (
             <ListItem disablePadding>
-              <ListItemButton onClick={() => void load(next)}>
+              <ListItemButton onClick={() => void list.fetchNextPage()}>
                 <ListItemText primary={text.showOlderRevisions} />
               </ListItemButton>
             </ListItem>

@@ -2,9 +2,11 @@
 
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { Choice } from '@/ui/shell/Choice';
+import { whyNot } from '@/ui/shell/queries';
 import { digits } from '@/core/units/format';
 import { keepingField as text } from './texts';
 
@@ -14,6 +16,7 @@ interface Keeping {
   bytes: { database: number; sounds: number };
 }
 
+const PATH = '/api/keeping';
 const WORDS: Record<string, string> = { 7: text.forAWeek, 30: text.for30Days, 365: text.forAYear, all: text.forEver };
 
 const inWords = (bytes: number): string =>
@@ -25,21 +28,18 @@ const inWords = (bytes: number): string =>
 
 /** How long every revision is kept, of all rigs, and how large the file has become. */
 export function KeepingField() {
-  const [keeping, setKeeping] = useState<Keeping>();
-  const [failed, setFailed] = useState('');
-  useEffect(() => {
-    void ask<Keeping>('/api/keeping').then(({ body, failed: why }) => {
-      setKeeping(body);
-      setFailed(why ?? '');
-    });
-  }, []);
-  const set = async (to: string) => {
-    const days = keeping!.choices.find((each) => String(each) === to)!;
-    const { body, failed: why } = await ask<Keeping>('/api/keeping', { method: 'PUT', json: { days } });
-    if (body) setKeeping(body);
-    setFailed(why ?? '');
-  };
+  const queries = useQueryClient();
+  const asked = useQuery<Keeping>({ queryKey: [PATH] });
+  const [refused, setRefused] = useState('');
+  const keeping = asked.data;
+  const failed = refused || whyNot(asked);
   if (!keeping) return <Typography variant="caption">{failed}</Typography>;
+  const set = async (to: string) => {
+    const days = keeping.choices.find((each) => String(each) === to)!;
+    const { body, failed: why } = await ask<Keeping>(PATH, { method: 'PUT', json: { days } });
+    if (body) queries.setQueryData([PATH], body);
+    setRefused(why ?? '');
+  };
   const { days, choices, bytes } = keeping;
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1.5, mr: 'auto' }}>

@@ -9,10 +9,12 @@ import List from '@mui/material/List';
 import ListItem from '@mui/material/ListItem';
 import ListItemText from '@mui/material/ListItemText';
 import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { ask } from '@/ui/shell/ask';
+import { whyNot } from '@/ui/shell/queries';
 import { clockPattern } from '@/core/units/conventions';
 import { removedDialog as text } from './texts';
 
@@ -26,18 +28,14 @@ interface Removed {
 /** Rigs that were removed, each with a way back; its log, measurements and history come with it. */
 export function RemovedDialog({ onClose }: { onClose: () => void }) {
   const router = useRouter();
-  const [rigs, setRigs] = useState<Removed[]>();
-  const [failed, setFailed] = useState('');
-  useEffect(() => {
-    void ask<{ rigs: Removed[] }>('/api/rigs?removed=1').then(({ body, failed: why }) => {
-      setRigs(body?.rigs);
-      setFailed(why ?? '');
-    });
-  }, []);
+  const asked = useQuery<{ rigs: Removed[] }>({ queryKey: ['/api/rigs?removed=1'] });
+  const rigs = asked.data?.rigs;
+  const [refused, setRefused] = useState('');
+  const failed = refused || whyNot(asked);
   const putBack = async (id: string) => {
     const { failed: why, status } = await ask(`/api/rigs/${id}/restore`, { method: 'POST' });
     // Somebody else may have put it back already.
-    if (why && status !== 404) return setFailed(why);
+    if (why && status !== 404) return setRefused(why);
     onClose();
     router.push(`/rig?rig=${id}`);
   };

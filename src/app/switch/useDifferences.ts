@@ -1,31 +1,20 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import type { Difference } from '@/core/runsheet';
-import { ask } from '@/ui/shell/ask';
+import { whyNot } from '@/ui/shell/queries';
 
-interface Found {
-  /** The revision of the rig, and the version of the sheet, that were held against each other. */
-  of: string;
-  differences?: Difference[];
-  failed?: string;
-}
-
-/** What is plugged otherwise than the rig has it on paper now; undefined until it is known. */
+/**
+ * What is plugged otherwise than the rig has it on paper now; undefined until it is known.
+ * @param revision of the rig, and the version of the sheet, that are held against each other
+ */
 export function useDifferences(id: string, changed: boolean, revision: number, version: number) {
-  const [found, setFound] = useState<Found>();
-  const [tries, setTries] = useState(0);
-  const of = `${revision} ${version}`;
-  useEffect(() => {
-    if (!changed) return;
-    let wanted = true;
-    void ask<{ differences: Difference[] }>(`/api/rigs/${id}/switching/differences`, {}).then(({ body, failed }) => {
-      if (wanted) setFound({ of, ...(body && { differences: body.differences }), ...(failed && { failed }) });
-    });
-    return () => {
-      wanted = false;
-    };
-  }, [id, changed, of, tries]);
-  const current = changed && found?.of === of ? found : undefined;
-  return { differences: current?.differences, failed: current?.failed, again: () => setTries((n) => n + 1) };
+  const queries = useQueryClient();
+  const queryKey = [`/api/rigs/${id}/switching/differences`, revision, version];
+  const asked = useQuery<{ differences: Difference[] }>({ queryKey, enabled: changed });
+  return {
+    differences: changed ? asked.data?.differences : undefined,
+    failed: changed ? whyNot(asked) : '',
+    again: () => void queries.resetQueries({ queryKey }),
+  };
 }

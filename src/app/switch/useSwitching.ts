@@ -1,7 +1,9 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { ask } from '@/ui/shell/ask';
+import { answerOf } from '@/ui/shell/queries';
 import { shareEvents } from '@/ui/shell/sharedEvents';
 import type { Report, Session, SheetRig } from '@/core/runsheet';
 import { useSwitching as text } from './texts';
@@ -22,9 +24,23 @@ interface Adopt {
   asOnPaper: string[];
 }
 
-/** The rig that is shown, where the one that came is the same: it comes with every report. */
-const kept = (shown: SheetRig, came: SheetRig): SheetRig =>
-  JSON.stringify(shown) === JSON.stringify(came) ? shown : came;
+/** A sheet with what its clock, and the clock on the wall, are ahead of this page's when it was heard, in seconds. */
+type Heard = LiveSheet & { offset: number; wall: number };
+
+const heard = (sheet: LiveSheet, wall = Date.now() / 1000 - sheet.now): Heard => ({
+  ...sheet,
+  offset: sheet.now - steady(),
+  wall,
+});
+
+/** What is to be shown of what was heard: the rig comes with every report and is mostly the same; answers may overtake each other. */
+function newest(shown: unknown, came: unknown): Heard {
+  const [before, { offset, wall, ...sheet }] = [shown as Heard | undefined, came as Heard];
+  if (!before) return came as Heard;
+  if (sheet.version < before.version) return { ...before, offset, wall };
+  const same = JSON.stringify(before.rig) === JSON.stringify(sheet.rig);
+  return { ...sheet, rig: same ? before.rig : sheet.rig, offset, wall };
+}
 
 const UNDONE = text.stepNotRecorded;
 const UNHEARD = text.tickNotRecorded;
@@ -34,25 +50,28 @@ const UNHEARD = text.tickNotRecorded;
  * the sheets'.
  */
 export function useSwitching(id: string, initial: LiveSheet, who: string) {
-  const [live, setLive] = useState(initial);
+  const path = `/api/rigs/${id}/switching`;
+  const queries = useQueryClient();
+  const queryKey = useMemo(() => [path], [path]);
   // The page was made a moment ago; the server puts the clock right as soon as it is heard.
-  const [offset, setOffset] = useState(() => initial.now - steady());
-  const [wall, setWall] = useState(0);
+  const [opened] = useState(() => heard(initial, 0));
+  const { data: live, refetch } = useQuery<Heard>({
+    queryKey,
+    queryFn: async ({ signal }) => heard(await answerOf<LiveSheet>(path, { signal })),
+    structuralSharing: newest,
+    initialData: opened,
+    // What happens is told; whoever comes back to this tab sees how it is now: it may have slept.
+    staleTime: Infinity,
+    // The stream tells when the server is back.
+    retry: false,
+    refetchOnWindowFocus: 'always',
+  });
   const [link, setLink] = useState<'joining' | 'in step' | 'lost'>('joining');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
 
-  const take = useCallback((sheet: LiveSheet) => {
-    setOffset(sheet.now - steady());
-    setWall(Date.now() / 1000 - sheet.now);
-    setLive((shown) => (sheet.version >= shown.version ? { ...sheet, rig: kept(shown.rig, sheet.rig) } : shown));
-  }, []);
-
-  // Whoever reports has seen this version; the report itself stays the same function, so that nothing is drawn anew for it.
-  const version = useRef(live.version);
-  useEffect(() => {
-    version.current = live.version;
-  }, [live.version]);
+  /** The version that whoever reports has seen; a report stays the same function, so that nothing is drawn anew for it. */
+  const version = useCallback(() => queries.getQueryData<Heard>(queryKey)!.version, [queries, queryKey]);
   useEffect(() => {
     let asking = false;
     let wanted = 0;
@@ -60,15 +79,13 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
     const catchUp = async () => {
       if (asking) return;
       asking = true;
-      for (let tries = 0; tries === 0 || (version.current < wanted && tries < 3); tries++) {
-        const { body } = await ask<LiveSheet>(`/api/rigs/${id}/switching`);
-        if (!body) break;
-        take(body);
-        version.current = Math.max(version.current, body.version);
+      for (let tries = 0; tries === 0 || (version() < wanted && tries < 3); tries++) {
+        const { isError } = await refetch();
+        if (isError) break;
       }
       asking = false;
     };
-    const stop = shareEvents('/api/events', {
+    return shareEvents('/api/events', {
       // What happened while nobody listened is caught up with, and the clock put right.
       onLink: (to) => {
         setLink(to);
@@ -76,47 +93,41 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
       },
       onData: (data) => {
         wanted = Math.max(wanted, (JSON.parse(data) as Record<string, number>)[id] ?? 0);
-        if (version.current < wanted) void catchUp();
+        if (version() < wanted) void catchUp();
       },
     });
-    // Whoever comes back to this tab sees how it is now: it may have slept.
-    const look = () => {
-      if (!document.hidden) void catchUp();
-    };
-    document.addEventListener('visibilitychange', look);
-    return () => {
-      document.removeEventListener('visibilitychange', look);
-      stop();
-    };
-  }, [id, take]);
+  }, [id, refetch, version]);
 
   /** Reports something about the sheet as it is shown. @returns whether it was taken */
   const tell = useCallback(
     async (report: Telling): Promise<boolean> => {
       setBusy(true);
-      try {
-        const response = await fetch(`/api/rigs/${id}/switching`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ version: version.current, who, report }),
-        });
-        const answer = await response.json();
-        if (response.ok) take(answer as LiveSheet);
-        else if (answer.error.current) take(answer.error.current as LiveSheet);
-        // Two browsers may want to go on with a changed rig at once: one of them is enough.
-        if (report.report !== 'adopt' || report.seen.length) setProblem(response.ok ? '' : answer.error.message);
-        return response.ok;
-      } catch {
-        setProblem(report.report === 'checked' ? UNHEARD : UNDONE);
-        return false;
-      } finally {
-        setBusy(false);
-      }
+      const { body, failed, status, error } = await ask<LiveSheet>(path, {
+        method: 'POST',
+        json: { version: version(), who, report },
+      });
+      setBusy(false);
+      const now = body ?? (error?.current as LiveSheet | undefined);
+      if (now) queries.setQueryData(queryKey, heard(now));
+      if (status === undefined) setProblem(report.report === 'checked' ? UNHEARD : UNDONE);
+      // Two browsers may want to go on with a changed rig at once: one of them is enough.
+      else if (report.report !== 'adopt' || report.seen.length) setProblem(failed ?? '');
+      return body !== undefined;
     },
-    [id, who, take],
+    [path, who, version, queries, queryKey],
   );
 
-  return { id, live, offset, wall, link, problem, busy, tell, dismiss: useCallback(() => setProblem(''), []) };
+  return {
+    id,
+    live,
+    offset: live.offset,
+    wall: live.wall,
+    link,
+    problem,
+    busy,
+    tell,
+    dismiss: useCallback(() => setProblem(''), []),
+  };
 }
 
 export type Switching = ReturnType<typeof useSwitching>;
