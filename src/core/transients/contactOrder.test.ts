@@ -15,6 +15,24 @@ test('TRS slides: tip on sleeve, then tip on ring with ring on sleeve, then home
   expect(touching('trs635', 'trs635')).toEqual(['T>S', 'T>R R>S', 'T>T R>R S>S']);
 });
 
+test.each<[plug: ConnectorId, socket: ConnectorId, labels: string[], touching: string[]]>([
+  ['xlr3', 'xlr3', ['pin 1 made', 'pins 1 and 2 made', 'home'], ['1>1', '1>1 2>2', '1>1 2>2 3>3']],
+  [
+    'xlr5',
+    'xlr5',
+    ['pin 1 made', 'pins 1 and 2 made', 'pins 1, 2 and 3 made', 'pins 1, 2, 3 and 4 made', 'home'],
+    ['1>1', '1>1 2>2', '1>1 2>2 3>3', '1>1 2>2 3>3 4>4', '1>1 2>2 3>3 4>4 5>5'],
+  ],
+  ['trs635', 'trs635', ['tip on sleeve', 'tip on ring, ring on sleeve', 'home'], ['T>S', 'T>R R>S', 'T>T R>R S>S']],
+  ['ts635', 'trs635', ['tip on sleeve', 'tip on ring, sleeve on sleeve', 'home'], ['T>S', 'T>R S>S', 'T>T S>S S>R']],
+  ['rca', 'rca', ['centre made, shell not', 'home'], ['T>T', 'T>T S>S']],
+])('what %s in %s passes, and how it is called', (plug, socket, labels, pairs) => {
+  expect(positions(plug, socket).map(({ label }) => label)).toEqual(labels);
+  expect(touching(plug, socket).map((each) => each.split(' ').toSorted())).toEqual(
+    pairs.map((each) => each.split(' ').toSorted()),
+  );
+});
+
 test('a short plug in a long socket ends where it mates', () => {
   const home = positions('ts635', 'trs635').at(-1)!;
   expect(home.label).toBe('home');

@@ -28,10 +28,9 @@ export function positions(plug: ConnectorId, socket: ConnectorId): Position[] {
   const socketContacts = CONNECTORS[socket].contacts;
   const before = Array.from({ length: socketContacts.length - 1 }, (_, n): Position => {
     const depth = n + 1;
-    const touching = plugContacts.flatMap((contact, k): [Contact, Contact][] => {
-      const at = k + socketContacts.length - depth;
-      return k < depth && at < socketContacts.length ? [[contact, socketContacts[at]]] : [];
-    });
+    const touching = plugContacts
+      .slice(0, depth)
+      .map((contact, k): [Contact, Contact] => [contact, socketContacts[k + socketContacts.length - depth]]);
     return { label: touching.map(([own, other]) => `${name(own)} on ${name(other)}`).join(', '), touching };
   });
   return [...before, home];
