@@ -44,7 +44,7 @@ const results = await new Stryker({
   // Words may be worded otherwise; what is computed may not.
   mutator: { excludedMutations: ['StringLiteral'] },
   ignoreStatic: true,
-  reporters: ['clear-text'],
+  reporters: ['clear-text', 'progress-append-only'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportMutants: again },
   tempDirName: '.mutants',
   symlinkNodeModules: true,

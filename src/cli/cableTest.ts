@@ -1,4 +1,4 @@
-import { CABLE_CONNECTORS, cableTable, cableTest, ObservationError, reportOf } from '@/core/testing';
+import { CABLE_CONNECTORS, cableTable, cableTest, ObservationError, readObservations, reportOf } from '@/core/testing';
 import { parsedJson } from '@/core/rig/refusals';
 import { readFrom, refuse } from './terminal';
 
@@ -12,7 +12,7 @@ const connector =
   );
 const observations = readFrom(observed, parsedJson, USAGE);
 try {
-  const found = cableTest(cableTable(connector), observations);
+  const found = cableTest(cableTable(connector), readObservations(observations));
   const { line, cautions: _none, ...report } = reportOf(connector, found);
   process.stdout.write(
     `${JSON.stringify({ connector: line, tested: found.tested, bad: found.bad, ...report }, null, 2)}\n`,

@@ -1,4 +1,4 @@
-import { diagnose, ObservationError, reportOf, situationOf, waitOf } from '@/core/testing';
+import { diagnose, ObservationError, readObservations, reportOf, situationOf, waitOf } from '@/core/testing';
 import { rigPath, schoolsOf } from '@/core/rig';
 import { parsedJson } from '@/core/rig/refusals';
 import { documentFrom, readFrom, refuse } from './terminal';
@@ -12,7 +12,7 @@ const line =
 const observations = observed ? readFrom(observed, parsedJson, USAGE) : [];
 try {
   const situation = situationOf(rig, id)!;
-  const found = diagnose(line, observations, {
+  const found = diagnose(line, readObservations(observations), {
     wait: waitOf(schoolsOf(rig)),
     feedStaysOff: situation.harmed.length > 0,
   });

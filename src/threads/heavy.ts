@@ -10,6 +10,7 @@ import {
   cableTest,
   diagnose,
   ObservationError,
+  readObservations,
   reportOf,
   situationOf,
   waitOf,
@@ -63,8 +64,9 @@ export function diagnosed(given: {
   observations: unknown;
   priors?: OwnPriors;
 }): Diagnosed {
-  const { rig, line = '', cable, observations, priors } = given;
+  const { rig, line = '', cable, priors } = given;
   try {
+    const observations = readObservations(given.observations);
     if (cable) {
       const found = cableTest(cableTable(cable, undefined, { priors }), observations);
       const { line: connector, cautions: _none, ...report } = reportOf(cable, found);

@@ -17,6 +17,7 @@ export { SYMPTOMS, type Symptom } from './instruments/listening';
 export { inletFigures, LAMPS, type InletFigures, type InletReading, type Lamps, type Means } from './meter/inletSheet';
 export { currentBetween, currentDrawn, exceeds, feedMismatch, MATCHED, type Measured } from './meter/measured';
 export type { Observation } from './diagnosis/observation';
+export { readObservations } from './diagnosis/observation.schema';
 export {
   repairShape,
   cableTestShape,

@@ -4,7 +4,7 @@ import { diagnosis, ruledOutBy } from '../diagnosis/diagnosis';
 import { inWords, type Diagnosed } from '../diagnosis/diagnose';
 import { hypothesesOf } from '../hypotheses/hypotheses';
 import { type Hypothesis } from '../hypotheses/hypothesis';
-import { seenOf } from '../diagnosis/observation';
+import { seenOf, type Observation } from '../diagnosis/observation';
 import type { Experience, FaultType } from '../hypotheses/priors';
 import { subjectOf } from '../subject';
 
@@ -64,7 +64,7 @@ export function cableTable(
 const BAD = 0.9;
 
 /** What a cable has, by what was seen of it. @param only instruments that are at hand @throws ObservationError with the path of what is wrong in the observations */
-export function cableTest(table: Table, observations: unknown, only?: ReadonlySet<string>): CableTested {
+export function cableTest(table: Table, observations: readonly Observation[], only?: ReadonlySet<string>): CableTested {
   const seen = seenOf(table, observations);
   const { tested, bad } = stateOf(table, seen);
   return {
@@ -101,5 +101,5 @@ function stateOf(table: Table, seen: readonly Seen[]): CableState {
 }
 
 /** What a cable is known to be by what was seen of it, without what to look at next. @throws ObservationError */
-export const cableState = (table: Table, observations: unknown): CableState =>
+export const cableState = (table: Table, observations: readonly Observation[]): CableState =>
   stateOf(table, seenOf(table, observations));

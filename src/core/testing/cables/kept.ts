@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { exactly } from '../../rig/parts.schema';
-import { MOST_OBSERVATIONS, observation, type Observation } from '../diagnosis/observation';
+import type { Observation } from '../diagnosis/observation';
+import { MOST_OBSERVATIONS, observation } from '../diagnosis/observation.schema';
 import { COMMONEST, PRIORS, RAREST, type OwnPriors, type Repair } from '../hypotheses/priors';
 import { INSTRUMENTS } from '../instruments';
 import { LAMPS, type InletReading, type Means } from '../meter/inletSheet';

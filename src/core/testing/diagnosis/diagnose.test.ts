@@ -5,6 +5,7 @@ import { beliefOf, tableOf } from '../belief/belief';
 import { diagnose } from './diagnose';
 import { hypothesesOf } from '../hypotheses/hypotheses';
 import { seenOf, type Observation } from './observation';
+import { readObservations } from './observation.schema';
 import type { Repair } from '../hypotheses/priors';
 import { subjectOf } from '../subject';
 
@@ -178,7 +179,7 @@ test('after 40 repairs of which 30 were in two cables, those come first', () => 
 test('wrong observations are refused with their place and what would be right', () => {
   const refused = (list: unknown) => {
     try {
-      diagnose(announcer, list, knowledge);
+      diagnose(announcer, readObservations(list), knowledge);
     } catch (problem) {
       return `${(problem as { path: string }).path}: ${(problem as Error).message}`;
     }

@@ -3,7 +3,7 @@ import type { Seconds } from '../../units';
 import { atHand, tableOf, type Seen, type Table } from '../belief/belief';
 import { diagnosis, type Diagnosis } from './diagnosis';
 import { hypothesesOf } from '../hypotheses/hypotheses';
-import { seenOf } from './observation';
+import { seenOf, type Observation } from './observation';
 import { withPairs } from '../belief/pairs';
 import type { Experience } from '../hypotheses/priors';
 import { subjectOf } from '../subject';
@@ -35,7 +35,7 @@ const testOf = (line: Line, { wait, ...experience }: Knowledge): Table => {
  * What is wrong with a line, by what was seen of it so far, and what to look at next.
  * @throws ObservationError with the path of what is wrong in the observations
  */
-export function diagnose(line: Line, observations: unknown, knowledge: Knowledge): Diagnosed {
+export function diagnose(line: Line, observations: readonly Observation[], knowledge: Knowledge): Diagnosed {
   const whole = testOf(line, knowledge);
   // What was seen counts whatever is at hand now.
   const seen = seenOf(whole, observations);
