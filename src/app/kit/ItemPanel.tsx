@@ -8,8 +8,9 @@ import Typography from '@mui/material/Typography';
 import { ShopList } from './ShopList';
 import { useState } from 'react';
 import { figureOf, kindOfPart, LINKS, SOURCES, UNKNOWN, type Part } from '@/core/gear';
-import { openPoints, type Answer, type KitItem, readItem } from '@/core/kit';
+import { openPoints, type Answer, type KitItem } from '@/core/kit';
 import { DocumentError, type Device, type Refusal } from '@/core/rig';
+import { loadReaders } from '@/ui/rig/loadReaders';
 import { withinDevice } from '@/ui/devices/deviceForm';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
@@ -139,8 +140,8 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
         <DeviceDialog
           device={{ id: item.id, name: item.name, ...item.device }}
           onClose={() => setEditing(false)}
-          onSave={(device) => {
-            const refused = deviceFault(item, device, onChange);
+          onSave={async (device) => {
+            const refused = await deviceFault(item, device, onChange);
             if (!refused.length) setEditing(false);
             return refused;
           }}
@@ -150,7 +151,9 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
   );
 }
 
-function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): Refusal[] {
+async function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): Promise<Refusal[]> {
+  const { readItem } = await loadReaders();
+  if (!readItem) return [{ path: '', message: texts.notSavedNoAnswer }];
   const { inlets, groups, ground, feedLimit, batteries } = device;
   try {
     onChange(

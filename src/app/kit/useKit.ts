@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { mergedItem, type KitItem } from '@/core/kit';
+import { loadReaders } from '@/ui/rig/loadReaders';
 import { ask } from '@/ui/shell/ask';
 import { RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
@@ -84,11 +85,14 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
     void save();
 
     /** What somebody else did to an item that was to be changed here. @returns whether that is settled */
-    function meet({ id, item, was }: Step, theirs?: SavedItem): void {
+    async function meet({ id, item, was }: Step, theirs?: SavedItem): Promise<void> {
       // It arrived, and the answer did not: nobody else has changed anything.
       const arrived = unanswered.current.has(id) && alike(unanswered.current.get(id), theirs?.item);
       if (arrived || alike(item, theirs?.item)) return heard(id, theirs);
-      const both = item && was && theirs && mergedItem(was.item, item, theirs.item);
+      const { readItem } = await loadReaders();
+      // Changed again meanwhile: what is wanted now is held against what they did.
+      if (wanted.current.find((each) => each.id === id) !== item) return;
+      const both = item && was && theirs && readItem && mergedItem(was.item, item, theirs.item, readItem);
       if (both) {
         heard(id, theirs);
         wanted.current = withItem(wanted.current, id, both);
@@ -112,7 +116,7 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
           headers: was ? { 'if-match': `"${was.revision}"` } : { 'if-none-match': '*' },
           ...(item ? { method: 'PUT', json: item } : { method: 'DELETE' }),
         });
-        if (status === 412) meet(step, (error!.current as SavedItem | null) ?? undefined);
+        if (status === 412) await meet(step, (error!.current as SavedItem | null) ?? undefined);
         // What somebody else has removed already is removed.
         else if (!item && status === 404) heard(id);
         else if (failed) {

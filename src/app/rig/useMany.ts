@@ -20,7 +20,7 @@ import {
 } from '@/core/rig';
 import { bestFreeInlet } from '@/core/rigcheck';
 import { cableMeant, LONGEST_NOTE, typedText } from '@/core/typed';
-import { loadReader } from '@/ui/rig/loadReader';
+import { loadReaders } from '@/ui/rig/loadReaders';
 import { useStored } from '@/ui/shell/useStored';
 import { moreThanOwned } from './overdrawnWords';
 import type { ManyActions } from './ManyPanel';
@@ -65,7 +65,7 @@ export function useMany(given: Given): ManyActions {
     return text;
   }, [keep]);
   const paste = useCallback(async (lines: string) => {
-    const readDocument = await loadReader();
+    const { readDocument } = await loadReaders();
     const { document, change, mark, say } = now.current;
     if (!readDocument) return say(texts.nothingWasChanged(texts.theServerDoesNotAnswer));
     try {
@@ -84,7 +84,7 @@ export function useMany(given: Given): ManyActions {
   const pressed = useClipboard(now, copy, paste);
   /** Takes a changed rig over. @returns why not, where it cannot be; what is now more than the kit has is told */
   const tried = useCallback(async (edit: (given: Given) => RigDocument | NotAll): Promise<string | undefined> => {
-    const readDocument = await loadReader();
+    const { readDocument } = await loadReaders();
     if (!readDocument) return texts.theServerDoesNotAnswer;
     const next = edit(now.current);
     if ('problem' in next) return next.problem;

@@ -1,4 +1,3 @@
-import { readItem } from './schema';
 import type { KitItem } from './item';
 
 const CLASH = Symbol('changed on both sides');
@@ -22,13 +21,19 @@ function both(base: unknown, mine: unknown, theirs: unknown): unknown {
 
 /**
  * An item with what two people have changed of it, both of whom began from `base`.
+ * @param read refuses what is no item, by throwing
  * @returns undefined where both changed the same thing, or both together make no item
  */
-export function mergedItem(base: KitItem, mine: KitItem, theirs: KitItem): KitItem | undefined {
+export function mergedItem(
+  base: KitItem,
+  mine: KitItem,
+  theirs: KitItem,
+  read: (value: unknown) => KitItem,
+): KitItem | undefined {
   const value = both(base, mine, theirs);
   if (value === CLASH) return undefined;
   try {
-    return readItem(value);
+    return read(value);
   } catch {
     return undefined;
   }

@@ -1,1 +1,0 @@
-export { readDocument } from '@/core/rig';
