@@ -1,7 +1,7 @@
 import { CHEMISTRIES } from '../../rig/deviceFigures';
 import { capacityAt } from './capacity';
 import { cable, demoRig, deviceOf, planned, rigOf } from '../../../../tests/planning';
-import type { Batteries, RigDocument, RigLine } from '../../rig';
+import type { Batteries, RigDocument, RigLine, SwitchGroup } from '../../rig';
 import type { Part } from '../../gear';
 import { energyOf, hoursOf } from './cells';
 import { dayOnCells } from './day';
@@ -189,6 +189,96 @@ describe('what is never recommended, and what a set does not reach', () => {
   });
 });
 
+describe('why a voltage is recommended', () => {
+  interface Want {
+    hours?: number;
+    reserve?: number;
+    offers?: SwitchGroup['offers'];
+    /** Three of them: one accepts nothing less than 32 V. */
+    lines?: number;
+  }
+  const said = (school: string, { hours: last, reserve, offers, lines = 2 }: Want) => {
+    const rig = bagRig(school, {
+      ...CELLS,
+      ...(last && { hours: figure(last, 'h') }),
+      ...(reserve && { reserve: figure(reserve, 'h') }),
+    });
+    const [bag, desk] = rig.devices;
+    const groups = offers ? bag.groups.map((group) => ({ ...group, offers, feed: offers[0] })) : bag.groups;
+    const [{ recommended, sets }] = runningTimes({
+      ...rig,
+      devices: [{ ...bag, groups }, desk],
+      lines: rig.lines.slice(0, lines),
+    });
+    return [recommended?.feed, recommended?.why, sets?.count];
+  };
+  const ALWAYS = 'school “always 48 V”';
+  const UNLESS = 'school “48 V, lower only if every source accepts it and battery life needs it”';
+  const LOWEST = 'school “lowest that every source states”';
+
+  // Two lines: 3 h 52 min at 48 V, 4 h 32 min at 12 V; with the third 3 h 32 min, at 48 V only.
+  test.each<[school: string, want: Want, feed: string | undefined, why: string | undefined, sets?: number]>([
+    ['always-48', {}, 'P48', ALWAYS],
+    ['always-48', { hours: 2, reserve: 0.5 }, 'P48', ALWAYS],
+    ['always-48', { hours: 4.5 }, 'P48', `${ALWAYS}: 2 sets, changed after 3 h 52 min`, 2],
+    [
+      'always-48',
+      { hours: 4.5, lines: 3 },
+      'P48',
+      `${ALWAYS}; no voltage reaches 4 h 30 min: 2 sets, changed after 3 h 32 min`,
+      2,
+    ],
+    ['always-48', { offers: ['P12', 'P24'] }, 'P24', `${ALWAYS}; this device has no 48 V`],
+    [
+      'always-48',
+      { offers: ['P12', 'P24'], lines: 3 },
+      undefined,
+      'no voltage of this device is accepted by every line on it; at 24 V not by large',
+    ],
+    ['always-48', { offers: ['T12'] }, undefined, undefined],
+    ['48-unless-stated', {}, 'P48', `${UNLESS}; no target battery life set`],
+    ['48-unless-stated', { hours: 2, reserve: 0.5 }, 'P48', `${UNLESS}; 3 h 52 min are enough for 2 h 30 min`],
+    ['48-unless-stated', { hours: 4.5 }, 'P12', `${UNLESS}; 3 h 52 min at 48 V are not enough for 4 h 30 min`],
+    [
+      '48-unless-stated',
+      { hours: 4.5, lines: 3 },
+      'P48',
+      `${UNLESS}; 3 h 32 min at 48 V are not enough for 4 h 30 min, but not every line accepts less; no voltage reaches 4 h 30 min: 2 sets, changed after 3 h 32 min`,
+      2,
+    ],
+    [
+      '48-unless-stated',
+      { hours: 30 },
+      'P12',
+      `${UNLESS}; 3 h 52 min at 48 V are not enough for 30 h 00 min; no voltage reaches 30 h 00 min: 7 sets, changed after 4 h 32 min, 9 h 03 min, 13 h 35 min, 18 h 07 min and so on, every 4 h 32 min`,
+      7,
+    ],
+    ['lowest-stated', {}, 'P12', LOWEST],
+    ['lowest-stated', { lines: 3 }, 'P48', `${LOWEST}; some line accepts nothing less`],
+    [
+      'lowest-stated',
+      { hours: 12, reserve: 0.5 },
+      'P12',
+      `${LOWEST}; no voltage reaches 12 h 30 min: 3 sets, changed after 4 h 02 min, 8 h 03 min`,
+      3,
+    ],
+  ])('%s, %o: %s', (...[school, want, feed, why, sets]) => expect(said(school, want)).toEqual([feed, why, sets]));
+
+  test('a feed that is no phantom voltage counts into every choice', () => {
+    const [bag, desk] = bagRig('always-48').devices;
+    const second = deviceOf('bag', [
+      { inlets: 2, offers: ['P12', 'P24', 'P48'], feed: 'P48' },
+      { inlets: 1, offers: ['T12'], feed: 'T12' },
+    ]);
+    const rig = { ...bagRig('always-48'), devices: [{ ...second, batteries: bag.batteries }, desk] };
+    const lines = [...rig.lines.slice(0, 2), line('t12', { kind: 'condenser-t12' }, '3')];
+    const [[without], [withIt]] = [runningTimes({ ...rig, lines: lines.slice(0, 2) }), runningTimes({ ...rig, lines })];
+    const more = withIt.now.watts - without.now.watts;
+    expect(more).toBeGreaterThan(0.01);
+    withIt.options.forEach(({ watts }, n) => expect(watts - without.options[n].watts).toBeCloseTo(more, 9));
+  });
+});
+
 describe('capacity falls with load (typical data sheets, from memory)', () => {
   test.each([
     ['alkaline', 100, 2200, 1],
@@ -230,6 +320,16 @@ test('a power bank has a converter of its own, and shuts off where too little is
     runningTimes(bagRig('always-48', { ...bank, baseLoad: figure(watts, 'W') }))[0].warnings;
   expect(warned(0.01)[0]).toMatch(/power bank that shuts off below 1.00 W/);
   expect(warned(1)).toEqual([]);
+  // What the feeds give flows through the converter; where a lower voltage can be set, the least that it may come to counts.
+  const two = (watts: number) => {
+    const rig = bagRig('always-48', { ...bank, baseLoad: figure(watts, 'W') });
+    return runningTimes({ ...rig, lines: rig.lines.slice(0, 2) })[0];
+  };
+  const { now, options, energy } = two(1);
+  const least = options.at(-1)!.watts;
+  expect(least).toBeLessThan(0.5 * now.watts);
+  expect(two(1 - least / energy.efficiency - 0.005).warnings).toHaveLength(1);
+  expect(two(1 - least / energy.efficiency + 0.005).warnings).toEqual([]);
 });
 
 test('the demo bag recorder: 4 h or so, the large condenser objects to less than 48 V', () => {

@@ -191,7 +191,12 @@ function recommendation(
       },
     };
   }
-  const below = highest === usual ? '' : `; ${feedLabel(usual.feed)} is not accepted by every line`;
+  const below =
+    highest !== usual
+      ? `; ${feedLabel(usual.feed)} is not accepted by every line`
+      : usual.feed !== USUAL
+        ? `; this device has no ${feedLabel(USUAL)}`
+        : '';
   const chosen = (option: VoltageOption, why: string): Pick<RunningTime, 'recommended' | 'sets'> => {
     if (wanted === undefined || needed === undefined || option.hours >= needed)
       return { recommended: { feed: option.feed, why } };
