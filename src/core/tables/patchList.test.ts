@@ -91,6 +91,16 @@ describe('rows that cannot be used say why; the others are', () => {
       /another line is plugged into it/,
     ],
     ['no name', 'line,note\n,x', /has no name/],
+    ['a note that is too long', `line,note\nAnnouncer,${'x'.repeat(501)}`, /note has 501 characters; 500 are the most/],
+    [
+      'a name that is too long',
+      `line,source,device,inlet\n${'x'.repeat(81)},Moving coil,Hold desk,15`,
+      /name of the line has 81 characters; 80 are the most/,
+    ],
+    ['too many links', `line,links\nAnnouncer,${Array(17).fill('pad').join(' > ')}`, /has 17 links; 16 are the most/],
+    ['a switch that is none', 'line,feed\nAnnouncer,T12', /Hold desk, .* cannot be set to “T12”/],
+    ['no inlet at all', 'line,source,device\nBow,Moving coil,Hold desk', /has no inlet “”/],
+    ['no device and no inlet', 'line,source\nBow,Moving coil', /there is no device/],
   ])('%s', (_, text, why) => {
     const { rows } = read(text);
     const refused = rows.find(({ did }) => did === 'refused')!;
@@ -101,6 +111,45 @@ describe('rows that cannot be used say why; the others are', () => {
     expect(rows.map(({ did }) => did)).toEqual(['changes', 'refused']);
     expect(document.devices[0].groups[0].feed).toBe('off');
   });
+});
+
+test('what is as it was is left alone, a note too; another place on the same device names the inlet', () => {
+  const noted = { ...demo, lines: demo.lines.map((each, n) => (n ? each : { ...each, note: 'by the door' })) };
+  const [first] = noted.lines;
+  const file = (cells: string) => read(`line,device,inlet,note,links\n"${first.name}",${cells}`, noted);
+  expect(file(',,by the door,').rows[0]).toMatchObject({ did: 'unchanged', what: '' });
+  expect(file('Hold desk,1,,').rows[0]).toMatchObject({ did: 'unchanged' });
+  expect(file('HOLD DESK,15,,').rows[0]).toMatchObject({ did: 'changes', what: 'moves to HOLD DESK 15' });
+  expect(file(',15,,').rows[0]).toMatchObject({ did: 'changes', what: 'moves to 15' });
+  expect(file(',,by the window,').rows[0]).toMatchObject({ did: 'changes', what: 'note' });
+  const bare = file(',,,NONE');
+  expect(bare.rows[0]).toMatchObject({ did: 'changes', what: 'links: NONE' });
+  expect(line(bare.document, first.name).links).toEqual([]);
+  expect(patchList(bare.document)).toMatch(/^"Trio, pair A left",[^\n]*,none,/m);
+  expect(read('line,links\n' + `"${first.name}",none`, bare.document).rows[0]).toMatchObject({ did: 'unchanged' });
+});
+
+test('a link that the line has already stays what it is, whatever its figures; of two alike each is taken once', () => {
+  const [first] = demo.lines;
+  const own = {
+    ...first.links[0],
+    name: 'lead',
+    figures: { length: { value: 7, unit: 'm' as const, basis: 'measured' as const } },
+  };
+  const rig = { ...demo, lines: [{ ...first, links: [own] }, ...demo.lines.slice(1)] };
+  const { document } = read(`line,links\n"${first.name}",LEAD > cable 5 m`, rig);
+  expect(line(document, first.name).links).toEqual([own, expect.objectContaining({ kind: 'cable' })]);
+  expect(line(document, first.name).links[1]).not.toEqual(own);
+});
+
+test('lines that begin or end at another line’s link are written with where, and not moved by a table', () => {
+  const text = patchList(demo);
+  expect(text).toMatch(/from [^,]+, [a-z0-9-]+, /);
+  const hanging = demo.lines.find((each) => !('kind' in each.source) || 'from' in each.source)!;
+  const { rows } = read(`line,source\n"${hanging.name}",Moving coil`);
+  expect(rows[0]).toMatchObject({ did: 'refused', what: expect.stringMatching(/begins at another line's link/) });
+  const into = read('line,device\nAnnouncer,into Camera').rows[0];
+  expect(into).toMatchObject({ did: 'refused', what: expect.stringMatching(/plug it in on the sheet/) });
 });
 
 test('two lines change places within one file', () => {

@@ -138,6 +138,12 @@ function clashOf({ document, placed }: Made): { row: number; why: string } | und
   return undefined;
 }
 
+/** A text that is not cut. @throws RowRefused if it is longer than a document takes */
+function within(what: string, text: string, most: number): string {
+  if (text.length > most) throw new RowRefused(`the ${what} has ${text.length} characters; ${most} are the most`);
+  return text;
+}
+
 interface Step {
   document: RigDocument;
   id: string;
@@ -168,7 +174,7 @@ function changed(document: RigDocument, kit: readonly KitItem[], line: RigLine, 
     what.push(`moves to ${cells.device} ${to.inlet}`.replace('  ', ' '));
   }
   if (cells.note && cells.note !== line.note) {
-    next = { ...next, note: cells.note.slice(0, 500) };
+    next = { ...next, note: within('note', cells.note, 500) };
     what.push('note');
   }
   return {
@@ -185,8 +191,8 @@ function added(document: RigDocument, kit: readonly KitItem[], cells: Cells): St
   if (!to) throw new RowRefused('a new line needs a device and an inlet');
   const line: RigLine = {
     id: freeId(document.lines, cells.line),
-    name: cells.line.slice(0, 80),
-    ...(cells.note && { note: cells.note.slice(0, 500) }),
+    name: within('name of the line', cells.line, 80),
+    ...(cells.note && { note: within('note', cells.note, 500) }),
     source: named(kit, 'source', cells.source),
     links: linksOf(document, kit, undefined, cells.links ?? ''),
     inlet: to,
