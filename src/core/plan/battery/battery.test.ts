@@ -316,6 +316,8 @@ test('a power bank has a converter of its own, and shuts off where too little is
     shutsOff: figure(1, 'W'),
   } as const;
   expect(energyOf({ ...bank, bankEfficiency: figure(80, '%') }).wattHours).toBeCloseTo(10 * 3.7 * 0.8, 9);
+  // What it is taken to do is told beside what it has, and only of a bank.
+  expect(energyOf(bank).rests).toHaveLength(energyOf(CELLS).rests.length + 2);
   const warned = (watts: number) =>
     runningTimes(bagRig('always-48', { ...bank, baseLoad: figure(watts, 'W') }))[0].warnings;
   expect(warned(0.01)[0]).toMatch(/power bank that shuts off below 1.00 W/);
@@ -374,8 +376,26 @@ describe('cells of their own', () => {
     expect(ownCells(rig('off', 'mains'))).toEqual([]);
   });
 
+  test('each is called by its own name, else by its kind', () => {
+    const plain = rig('on', 'battery');
+    const [, self] = plain.lines;
+    const named = {
+      ...plain,
+      lines: [plain.lines[0], { ...self, links: [self.links[0], { ...self.links[1], name: 'lunch box' }] }],
+    };
+    const names = (of: RigDocument) => ownCells(of).map((each) => each.name);
+    expect(names(plain)[0]).toBe('Supply box');
+    expect(names(named)[0]).toBe('lunch box');
+  });
+
   test('a supply box draws what it passes on, over its converter', () => {
     const [box] = ownCells(rig('off', 'battery'));
+    const figures = { cellVolts: { value: 9, unit: 'V', basis: 'measured' } } as const;
+    const half = rig('off', 'battery');
+    const boxed = { ...half.lines[1], links: [cable(5), { ...half.lines[1].links[1], figures }] };
+    const [low] = ownCells({ ...half, lines: [half.lines[0], boxed] });
+    // Half the voltage of its cells: twice the current for what it passes on.
+    expect((low.milliamps - 2) / (box.milliamps - 2)).toBeCloseTo(2, 1);
     // 500 mAh at 18 V; the feed gives some 3 mA at 48 V.
     expect(box.milliamps).toBeGreaterThan(2 + (0.9 * 3 * 48) / 18 / 0.75);
     expect(box.hours).toBeCloseTo((500 * 0.7) / box.milliamps, 9);
