@@ -101,7 +101,7 @@ export function useLog(rig: string, initial: LogView, filter: LogFilter) {
   const { next } = log;
   return {
     ...log,
-    failed: whyNot(note) || whyNot(more) || whyNot(asked),
+    failed: note.error?.message ?? more.error?.message ?? whyNot(asked),
     /** @returns whether it was taken */
     add: (text: string, who: string, lines: string[]): Promise<boolean> =>
       note.mutateAsync({ text, who, lines }).then(

@@ -57,13 +57,13 @@ test('what nobody answers is asked until somebody does, with a network or withou
   const { said, result } = await follow('/api/rigs/one');
   onlineManager.setOnline(true);
   expect(result.data).toEqual({ name: 'Lock Nine' });
-  expect(said).toContain('No connection. Try again when the server is back.');
+  expect(said).toContain('No connection. It comes by itself when the server is back.');
   expect(whyNot(result)).toBe('');
   expect(paths).toHaveLength(6);
 });
 
 test('the reason is that of the last refusal, else of the try that is under way', () => {
-  const [refused, away] = [new Unanswered('refused', 409), new Unanswered('away')];
+  const [refused, away] = [new Unanswered('refused', 409), new Unanswered('away', 503)];
   expect(whyNot({ error: refused, failureReason: away })).toBe('refused');
   expect(whyNot({ error: null, failureReason: away })).toBe('away');
   expect(whyNot({ error: null, failureReason: null })).toBe('');

@@ -1,5 +1,6 @@
 import { QueryClient } from '@tanstack/react-query';
 import { ask, type Asking } from './ask';
+import { queries as text } from './texts';
 
 /** Why the server gave no answer, in words that can be shown. */
 export class Unanswered extends Error {
@@ -49,6 +50,9 @@ export const makeQueries = (): QueryClient =>
     },
   });
 
-/** Why something is not known, or not as it is now, while it is being tried again too; nothing where it is. */
-export const whyNot = (asked: { error: Unanswered | null; failureReason: Unanswered | null }): string =>
-  (asked.error ?? asked.failureReason)?.message ?? '';
+/** Why something that is read is not known, or not as it is now; nothing where it is. */
+export function whyNot(asked: { error: Unanswered | null; failureReason: Unanswered | null }): string {
+  const problem = asked.error ?? asked.failureReason;
+  if (!problem) return '';
+  return problem.status === undefined ? text.noConnectionItComesWhen : problem.message;
+}

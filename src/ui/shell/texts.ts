@@ -25,6 +25,10 @@ export const late = {
   close: 'Close',
 };
 
+export const queries = {
+  noConnectionItComesWhen: 'No connection. It comes by itself when the server is back.',
+};
+
 export const placeFrame = {
   skipToTheSheet: 'Skip to the sheet',
   skipToThePanel: 'Skip to the panel',
