@@ -1,9 +1,8 @@
 // Runs unit tests for Stryker in a process that stays: every test file is bundled once, and evaluated anew for each fault,
 // so that nothing that the core remembers is carried from one fault to the next.
 import { existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { createHash } from 'node:crypto';
 import { createRequire } from 'node:module';
-import { dirname, join, relative, resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { Script } from 'node:vm';
 import { jestExpect as expect } from '@jest/expect';
 import { declareClassPlugin, PluginKind } from '@stryker-mutator/api/plugin';
@@ -16,20 +15,15 @@ import {
 } from '@stryker-mutator/api/test-runner';
 import * as circus from 'jest-circus';
 import { bundle, testFiles } from './bundled.mjs';
+import { drawn, placeOf } from './drawn.mjs';
 
 /** Tests that take longer are left out, in milliseconds; a fault that only they would notice counts as unnoticed. */
 const SLOWEST = Number(process.env.MUTANT_SLOWEST ?? 500);
 /** How long the tests of one fault may take where it is absent, in milliseconds: the nearest and the quickest first. */
 const ENOUGH = Number(process.env.MUTANT_ENOUGH ?? 1500);
 
-/** Of how many faults one is tried; always the same ones. */
+/** Of how many faults one is tried. */
 const ONE_IN = Number(process.env.MUTANT_ONE_IN ?? 1);
-const drawn = ({ fileName, location: { start, end }, replacement }) => {
-  const what = [relative(process.cwd(), fileName), start.line, start.column, end.line, end.column, replacement].join(
-    ' ',
-  );
-  return createHash('sha1').update(what).digest().readUInt32BE() % ONE_IN === 0;
-};
 
 /** How long each test took in the last run. */
 const TIMES = process.env.MUTANT_TIMES;
@@ -174,7 +168,9 @@ class MutantRunner {
   }
 
   async mutantRun({ activeMutant, testFilter, hitLimit, mutantActivation, sandboxFileName }) {
-    if (!drawn(activeMutant)) return { status: MutantRunStatus.Survived, nrOfTests: 0 };
+    const { fileName, location, replacement } = activeMutant;
+    if (!drawn(ONE_IN, placeOf(fileName, location), replacement))
+      return { status: MutantRunStatus.Survived, nrOfTests: 0 };
     const world = this.#world;
     world.hitCount = hitLimit === undefined ? undefined : 0;
     world.hitLimit = hitLimit;

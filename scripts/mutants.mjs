@@ -7,6 +7,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Stryker } from '@stryker-mutator/core';
+import { drawn, placeOf } from './drawn.mjs';
 
 const OUT = 'reports/mutants';
 const again = process.argv.includes('--again');
@@ -49,25 +50,30 @@ const results = await new Stryker({
   ignoreStatic: true,
   reporters: ['clear-text', 'progress-append-only'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportMutants: again },
-  tempDirName: '.mutants',
+  tempDirName: `.mutants/${process.pid}`,
   symlinkNodeModules: true,
   ignorePatterns: ['.next', 'reports', 'test-results', 'docs/screenshots', 'data'],
   allowConsoleColors: false,
   plugins: [fileURLToPath(new URL('./mutantRunner.mjs', import.meta.url))],
 }).runMutationTest();
 
-const at = ({ line, column }) => `${line + 1}:${column}`;
-const found = results
-  // Those that were not drawn come back without a test.
-  .filter(({ status, testsCompleted }) => status !== 'Ignored' && !(status === 'Survived' && testsCompleted === 0))
-  .map(({ fileName, location, replacement, mutatorName, status }) => ({
-    file: fileName.replace(`${process.cwd()}/`, ''),
-    from: at(location.start),
-    to: at(location.end),
-    mutator: mutatorName,
-    becomes: replacement,
-    status,
-  }));
+/** As Stryker's runner and its ranges count: lines of a range from one, everything else from nought. */
+const zero = ({ line, column }) => ({ line: line - 1, column: column - 1 });
+const found = results.flatMap(({ fileName, location, replacement, mutatorName, status }) => {
+  const [start, end] = [zero(location.start), zero(location.end)];
+  if (status === 'Ignored' || !drawn(Number(process.env.MUTANT_ONE_IN), placeOf(fileName, { start, end }), replacement))
+    return [];
+  return [
+    {
+      file: fileName.slice(fileName.indexOf('src/')),
+      from: `${start.line + 1}:${start.column}`,
+      to: `${end.line + 1}:${end.column}`,
+      mutator: mutatorName,
+      becomes: replacement,
+      status,
+    },
+  ];
+});
 const now = new Map(found.map((each) => [keyOf(each), each]));
 mkdirSync(OUT, { recursive: true });
 for (const place of places) {
