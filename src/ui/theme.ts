@@ -1,7 +1,7 @@
 'use client';
 
 import { createTheme, type Theme } from '@mui/material/styles';
-import type { CSSProperties } from 'react';
+import type { CSSProperties, SyntheticEvent } from 'react';
 
 /** Screens wider than a phone’s. */
 const WIDE = '@media (min-width: 720px)';
@@ -127,6 +127,12 @@ export const theme = createTheme({
     },
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
     MuiTextField: { defaultProps: { size: 'small' } },
+    // Whoever presses a field for long lets go over its list, which lies there by then: that chooses nothing.
+    MuiSelect: {
+      defaultProps: {
+        MenuProps: { slotProps: { list: { onMouseUpCapture: (up: SyntheticEvent) => up.stopPropagation() } } },
+      },
+    },
     // A label above what a field holds is as large as the least text.
     MuiInputLabel: {
       styleOverrides: {

@@ -124,3 +124,25 @@ test('Space beside every control does the step that is shown, once', async ({ pa
   await open(page, rig);
   await expect(done(page)).toBeVisible();
 });
+
+test('a field that is pressed for long opens its list, and what lies under the pointer is not chosen', async ({
+  page,
+}) => {
+  await page.goto('/plan?rig=lock-nine');
+  await page.getByRole('tab', { name: 'Supplies' }).click();
+  const field = page.getByRole('combobox', { name: 'For the line' });
+  const before = await field.innerText();
+  await field.hover();
+  await page.mouse.down();
+  const list = page.getByRole('listbox');
+  await expect(list).toBeVisible();
+  // Longer than any list waits before it takes a mouse button that is let go for a choice.
+  await page.waitForTimeout(700);
+  await page.mouse.up();
+  await expect(list).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(field).toHaveText(before);
+  await field.click();
+  await page.getByRole('option', { name: 'Inherited shotgun' }).click();
+  await expect(field).toHaveText('Inherited shotgun');
+});
