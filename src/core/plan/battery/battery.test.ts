@@ -65,6 +65,13 @@ test('what nobody has stated is taken from the chemistry, and says where that co
 });
 
 describe('the phantom voltages of a bag recorder', () => {
+  test('only what runs on cells is told of; a recorder with nothing on it too', () => {
+    expect(runningTimes(bagRig('always-48')).map(({ device }) => device)).toEqual(['bag']);
+    const [{ now, recommended }] = runningTimes({ ...bagRig('always-48'), lines: [] });
+    expect(now).toMatchObject({ watts: 0, hours: 9.6 / 2 });
+    expect(recommended).toMatchObject({ feed: 'P48' });
+  });
+
   test('the feed gives its open voltage times the solved currents', () => {
     const [{ now, options }] = runningTimes(bagRig('always-48'));
     // Three microphones of 3 mA or so each: some 9 mA at 48 V.
@@ -370,6 +377,28 @@ describe('cells of their own', () => {
         },
       ],
     );
+
+  test('parts that nobody has set anything of are none of it', () => {
+    const plain = { ...line('plain', { kind: 'moving-coil' }, '1', 'desk'), links: [{ kind: 'pad' }] };
+    expect(ownCells({ ...rig('off', 'mains'), lines: [plain] })).toEqual([]);
+  });
+
+  test('of two boxes on cells each draws what it passes on itself, whatever the inlet gives', () => {
+    const two = rig('off', 'battery');
+    const boxed = two.lines[1];
+    const fed = {
+      ...two,
+      devices: two.devices.map((each) => ({
+        ...each,
+        groups: each.groups.map((group) => ({ ...group, feed: 'P48' as const })),
+      })),
+    };
+    const behind = { ...boxed, links: [...boxed.links, boxed.links[1]] };
+    const [one, ...others] = ownCells({ ...fed, lines: [two.lines[0], behind] }).map(({ milliamps }) => milliamps);
+    const [alone] = ownCells(two).map(({ milliamps }) => milliamps);
+    expect(Math.max(one, ...others)).toBeCloseTo(alone, 1);
+    expect(Math.min(one, ...others)).toBeLessThan(0.5 * alone);
+  });
 
   test('only what runs on its cells is told, shortest first', () => {
     expect(ownCells(rig('on', 'battery')).map(({ line: id }) => id)).toEqual(['boxed', 'self']);
