@@ -1,7 +1,7 @@
 // Puts small faults into folders of the core, one at a time, and counts those that a test notices:
 //   npm run mutants -- src/core/standards src/core/tables     the nearest and quickest tests, some seconds each
 //   npm run mutants -- --one-in=10 src/core/check             a tenth of them, always the same: thousands take hours
-//   npm run mutants -- --again src/core/tables                what went unnoticed there, by all tests, however slow
+//   npm run mutants -- --again src/core/tables                what went unnoticed there, by slow tests of the core too
 // What was found lies in reports/mutants, a file for each folder.
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';

@@ -71,7 +71,11 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const [busy, setBusy] = useState(false);
 
   /** The version that whoever reports has seen; a report stays the same function, so that nothing is drawn anew for it. */
-  const version = useCallback(() => queries.getQueryData<Heard>(queryKey)!.version, [queries, queryKey]);
+  const version = useCallback(
+    // Once the place is left there is no sheet, and nothing to catch up with.
+    () => queries.getQueryData<Heard>(queryKey)?.version ?? Infinity,
+    [queries, queryKey],
+  );
   useEffect(() => {
     let asking = false;
     let wanted = 0;
