@@ -376,7 +376,8 @@ test('what is read while nobody answers says so, and comes by itself once somebo
   await page.route(revisions, (route) => route.abort());
   await page.keyboard.press('h');
   const dialog = page.getByRole('dialog', { name: 'History' });
-  await expect(dialog).toContainText('No connection. It comes by itself when the server is back.');
+  await expect(dialog).toContainText('No connection. This loads by itself when the server is back.');
+  await expect(dialog).not.toContainText('Choose a revision');
   await page.unroute(revisions);
   await expect(dialog.getByRole('button', { name: /Created/ })).toBeVisible();
   await expect(dialog).not.toContainText('No connection');

@@ -107,9 +107,11 @@ export function HistoryDialog({ rig, present, onClose, onRestore }: Props) {
               list={differences(present, chosen.document)}
             />
           ) : (
-            <Typography variant="body2" color="textSecondary">
-              {text.chooseARevisionToCompare}
-            </Typography>
+            entries.length > 0 && (
+              <Typography variant="body2" color="textSecondary">
+                {text.chooseARevisionToCompare}
+              </Typography>
+            )
           )}
         </Box>
       </DialogContent>

@@ -33,7 +33,8 @@ export function KeepingField() {
   const [refused, setRefused] = useState('');
   const keeping = asked.data;
   const failed = refused || whyNot(asked);
-  if (!keeping) return <Typography variant="caption">{failed}</Typography>;
+  // The list above it tells already that nobody answers.
+  if (!keeping) return <Typography variant="caption">{asked.error?.message}</Typography>;
   const set = async (to: string) => {
     const days = keeping.choices.find((each) => String(each) === to)!;
     const { body, failed: why } = await ask<Keeping>(PATH, { method: 'PUT', json: { days } });

@@ -57,7 +57,7 @@ test('what nobody answers is asked until somebody does, with a network or withou
   const { said, result } = await follow('/api/rigs/one');
   onlineManager.setOnline(true);
   expect(result.data).toEqual({ name: 'Lock Nine' });
-  expect(said).toContain('No connection. It comes by itself when the server is back.');
+  expect(said).toContain('No connection. This loads by itself when the server is back.');
   expect(whyNot(result)).toBe('');
   expect(paths).toHaveLength(6);
 });

@@ -54,5 +54,5 @@ export const makeQueries = (): QueryClient =>
 export function whyNot(asked: { error: Unanswered | null; failureReason: Unanswered | null }): string {
   const problem = asked.error ?? asked.failureReason;
   if (!problem) return '';
-  return problem.status === undefined ? text.noConnectionItComesWhen : problem.message;
+  return problem.status === undefined ? text.noConnectionThisLoads : problem.message;
 }

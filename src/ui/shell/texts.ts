@@ -26,7 +26,7 @@ export const late = {
 };
 
 export const queries = {
-  noConnectionItComesWhen: 'No connection. It comes by itself when the server is back.',
+  noConnectionThisLoads: 'No connection. This loads by itself when the server is back.',
 };
 
 export const placeFrame = {
