@@ -4,6 +4,8 @@ const config: NextConfig = {
   serverExternalPackages: ['better-sqlite3', 'piscina'],
   poweredByHeader: false,
   devIndicators: false,
+  // By the server's first word: a page that sends on would be drawn, and its scripts started, before it did.
+  redirects: () => Promise.resolve([{ source: '/', destination: '/rig', permanent: false }]),
   // The transforms' loader asks for it where it runs in Node.
   turbopack: { resolveAlias: { module: { browser: './src/workers/nodeOnly.ts' } } },
 };

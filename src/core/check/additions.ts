@@ -103,9 +103,7 @@ function boxToInlet(at: Case): Remedy[] {
   const { links, branches = [] } = at.line;
   const jack = at.circuit.junctions[0].plug;
   if (isMicrophone(at.line) || jack !== 'ts635' || branches.length || !links.every(isCable)) return [];
-  const free = at.free.find(
-    ({ inlet }) => inletKind(inlet.kind).sockets[0] === 'xlr3' && inlet.choices?.input !== 'line',
-  );
+  const free = at.free.find(({ inlet }) => takesMicrophones(inlet));
   if (!free) return [];
   const box: Part = characterOf(at.line) === 'pickup' ? active('on') : mending('passive box');
   const into = free.inlet.name ?? 'a free microphone inlet';
