@@ -1,6 +1,5 @@
 import type { Line, Part } from '../gear';
 import type { FreeInlet } from '../gear/edits';
-import { DEFAULT_SCHOOLS } from '../schools';
 import { additions } from './additions';
 import type { Case, Spare } from './case';
 import {
@@ -34,26 +33,13 @@ import {
   yLead,
 } from './casebook/parts';
 import { line } from './casebook/situation';
-import { solveLine } from './solve';
+import { caseOf, freeInlet as free } from '../../../tests/lines/cases';
 
 /** What an engineer would have in hand for a line (common practice): whether it mends anything is for the check to say. */
-const caseOf = (asked: Line, around: Partial<Case> = {}): Case =>
-  Object.assign(Object.create(solveLine(asked, -18)) as Case, {
-    line: asked,
-    schools: DEFAULT_SCHOOLS,
-    alternatives: [],
-    free: [],
-    ...around,
-  });
 const offered = (asked: Line, around: Partial<Case> = {}): string[] =>
   additions(caseOf(asked, around)).map(({ label, note }) => (note ? `${label} (${note})` : label));
 const editsOf = (asked: Line, label: string, around: Partial<Case> = {}) =>
   additions(caseOf(asked, around)).find((remedy) => remedy.label === label)?.edits;
-const free = (id: string, inlet: Part): FreeInlet => ({
-  to: { device: 'desk', inlet: id },
-  inlet: { ...inlet, name: `inlet ${id}` },
-});
-
 const ISOLATOR = 'Add an isolating transformer';
 const REVERSER = 'Add a polarity-reverse adapter (at the inlet)';
 

@@ -156,6 +156,10 @@ export const isMicrophone = (line: Line): boolean => !['line output', 'pickup'].
 export const linksOf = (line: Line, nature: string): number[] =>
   line.links.flatMap((part, n) => (linkKind(part.kind).nature === nature ? [n] : []));
 
+/** Whether another line hangs on a link, or this one comes in or goes out by another line's: then it stays where it is. */
+export const isShared = ({ links, branches = [] }: Line, n: number): boolean =>
+  branches.some(({ at }) => at === n) || links[n].entry !== undefined || links[n].exit !== undefined;
+
 /** Positions of cables with faults. */
 export const faulty = (line: Line): number[] => line.links.flatMap((part, n) => (part.faults?.length ? [n] : []));
 

@@ -4,7 +4,7 @@ import { feedLabel, FEEDS, type FeedFamily, type FeedName } from '../standards/f
 import { quantity, uncapital } from '../units/format';
 import { additions } from './additions';
 import { ownInlets } from './ownInlets';
-import { faulty, feedOf, isMicrophone, nameOf, offeredFeeds, readPart, type Case } from './case';
+import { faulty, feedOf, isMicrophone, isShared, nameOf, offeredFeeds, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { sockets } from './sockets';
 import { rewirings } from './rewirings';
@@ -30,14 +30,7 @@ function takeOut(at: Case): Remedy[] {
   const { junctions } = at.circuit;
   return at.line.links.flatMap((part, n): Remedy[] => {
     const kind = linkKind(part.kind);
-    if (
-      kind.nature === 'cable' ||
-      kind.onPurpose ||
-      (at.line.branches ?? []).some((branch) => branch.at === n) ||
-      part.entry ||
-      part.exit
-    )
-      return [];
+    if (kind.nature === 'cable' || kind.onPurpose || isShared(at.line, n)) return [];
     if (!mate(junctions[n].plug, junctions[n + 1].socket)) return [];
     return [{ by: 'take out', label: `Remove ${nameOf(at.line, n)}`, edits: [{ do: 'remove', at: n }] }];
   });

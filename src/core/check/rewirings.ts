@@ -1,7 +1,7 @@
 import { CONNECTORS, isCable, isPlainAdapter, linkKind, mate, mending } from '../gear';
 import type { Edit } from '../gear/edits';
 import { lengthText } from '../units/format';
-import { nameOf, readPart, type Case } from './case';
+import { isShared, nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
 
@@ -48,7 +48,7 @@ function boxAtSource(at: Case): Remedy[] {
     );
   const box = links.findIndex(({ kind }, n) => n > lead && linkKind(kind).directBox);
   // A box that others are plugged into stays where it is.
-  if (box >= 0 && !(at.line.branches ?? []).some((branch) => branch.at === box))
+  if (box >= 0 && !isShared(at.line, box))
     return [
       {
         by: 'take out',

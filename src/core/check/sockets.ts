@@ -13,7 +13,7 @@ import {
 } from '../gear';
 import type { Edit, FreeInlet } from '../gear/edits';
 import { feedLabel, type FeedName } from '../standards/feeds';
-import { isMicrophone, meantFor, nameOf, readPart, type Case } from './case';
+import { isMicrophone, isShared, meantFor, nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
 import { fromKit } from './kitParts';
 import { plural } from '../units';
@@ -95,7 +95,8 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
   if (goes(end)) return { edits: [], notes: [], plug: end };
   // Without what changes its connector at the inlet's end.
   const before = last > 0 ? junctions[last - 1].plug : undefined;
-  if (before && goes(before) && linkKind(at.line.links[last - 1].kind).nature !== 'cable')
+  const movable = before && linkKind(at.line.links[last - 1].kind).nature !== 'cable' && !isShared(at.line, last - 1);
+  if (movable && goes(before))
     return {
       edits: [{ do: 'remove', at: last - 1 }],
       notes: [`without ${nameOf(at.line, last - 1)}`],
@@ -103,7 +104,8 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
     };
   // On its own lead, where that reaches.
   const reaches = free.run === undefined ? cable <= BY_ITSELF : free.run <= BY_ITSELF;
-  if (last > 0 && goes(junctions[0].plug) && reaches && !(at.line.branches ?? []).length)
+  const alone = at.line.links.every((_, n) => !isShared(at.line, n));
+  if (last > 0 && goes(junctions[0].plug) && reaches && alone)
     return {
       edits: at.line.links.map((_, n): Edit => ({ do: 'remove', at: last - 1 - n })),
       notes: ['on its own lead'],
@@ -126,12 +128,13 @@ function fit(at: Case, free: FreeInlet): Fitted | undefined {
 
 /** On XLR cable all the way, without the adapters between. */
 function relay(at: Case, goes: boolean): Fitted | undefined {
-  const { links, branches = [] } = at.line;
+  const { links } = at.line;
   const { plug } = at.circuit.junctions[0];
   const adapters = [...links.keys()].filter((n) => isPlainAdapter(links[n]));
-  const plain = links.every((part) => !part.faults?.length && (isCable(part) || isPlainAdapter(part)));
-  if (!goes || plug !== 'xlr3' || !plain || !adapters.length || adapters.length === links.length || branches.length)
-    return undefined;
+  const plain = links.every(
+    (part, n) => !part.faults?.length && (isCable(part) || isPlainAdapter(part)) && !isShared(at.line, n),
+  );
+  if (!goes || plug !== 'xlr3' || !plain || !adapters.length || adapters.length === links.length) return undefined;
   return {
     edits: [
       ...links.flatMap((part, n): Edit[] =>
