@@ -121,6 +121,11 @@ describe('a direct box at the source, into a microphone inlet that is free', () 
     for (const pickup of [guitar, piezo])
       expect(into(line(pickup, ts(3), lineJack), free('7', xlrIn()))).toEqual([`Add an active direct box ${place}`]);
   });
+  const microphoneCable = (metres: number): Part => ({
+    kind: 'cable',
+    choices: { connector: 'xlr3' },
+    figures: { length: { value: metres, unit: 'm', basis: 'measured' } },
+  });
   test('every lead after it becomes microphone cable', () => {
     expect(
       editsOf(line(output('ts635'), ts(3), ts(5), lineJack), 'Add a passive direct box', {
@@ -128,8 +133,8 @@ describe('a direct box at the source, into a microphone inlet that is free', () 
       }),
     ).toEqual([
       { do: 'insert', at: 0, part: { kind: 'passive-direct-box' } },
-      { do: 'choose', part: 1, choice: 'connector', value: 'xlr3' },
-      { do: 'choose', part: 2, choice: 'connector', value: 'xlr3' },
+      { do: 'replace', part: 1, with: microphoneCable(3) },
+      { do: 'replace', part: 2, with: microphoneCable(5) },
       { do: 'move', ...free('7', xlrIn()) },
     ]);
   });

@@ -14,7 +14,7 @@ import {
 import type { Edit } from '../gear/edits';
 import { feedOf, offeredFeeds, characterOf, isMicrophone, nameOf, type Case } from './case';
 import type { Remedy } from './finding';
-import { fromKit, joins } from './kitParts';
+import { fromKit, joins, otherCable } from './kitParts';
 import { USUAL } from '../standards/feeds';
 
 /** Everything that could be put into a line, or in the place of something: the check says what it is good for. */
@@ -111,11 +111,7 @@ function boxToInlet(at: Case): Remedy[] {
   return [
     {
       ...one,
-      edits: [
-        ...one.edits,
-        ...links.map((_, n): Edit => ({ do: 'choose', part: n + 1, choice: 'connector', value: 'xlr3' })),
-        { do: 'move', ...free },
-      ],
+      edits: [...one.edits, ...links.map((cable, n) => otherCable(cable, n + 1, 'xlr3')), { do: 'move', ...free }],
     },
   ];
 }

@@ -1,4 +1,5 @@
-import { linkKind, reader, type Part } from '../gear';
+import { linkKind, reader, type ConnectorId, type Part } from '../gear';
+import type { Edit } from '../gear/edits';
 import type { Case } from './case';
 
 /** A link to add: one from the kit where it lies there, else one of its kind. */
@@ -48,3 +49,10 @@ export function fromKit({ kit }: Pick<Case, 'kit'>, asked: Part): FromKit {
   }
   return { part: asked, name: article(label(asked)), ...(kit && { note: 'not in your kit', owned: false }) };
 }
+
+/** Another cable as long in the place of one, with other plugs: what was known of the first is not known of it. */
+export const otherCable = ({ kind, figures }: Part, part: number, connector: ConnectorId): Edit => ({
+  do: 'replace',
+  part,
+  with: { kind, choices: { connector }, ...(figures?.length && { figures: { length: figures.length } }) },
+});

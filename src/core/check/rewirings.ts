@@ -3,7 +3,7 @@ import type { Edit } from '../gear/edits';
 import { lengthText } from '../units/format';
 import { isShared, nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
-import { fromKit } from './kitParts';
+import { fromKit, otherCable } from './kitParts';
 
 /** Longest lead that is offered in place of another, in metres (common practice: unbalanced leads). */
 const SHORT = 3;
@@ -25,11 +25,7 @@ function straight(at: Case): Remedy[] {
         by: 'take out',
         label: `Run one ${CONNECTORS[input].label} cable straight through`,
         note: `without ${nameOf(at.line, n - 1)} and ${nameOf(at.line, n + 1)}`,
-        edits: [
-          { do: 'choose', part: n, choice: 'connector', value: input },
-          { do: 'remove', at: n + 1 },
-          { do: 'remove', at: n - 1 },
-        ],
+        edits: [otherCable(part, n, input), { do: 'remove', at: n + 1 }, { do: 'remove', at: n - 1 }],
       },
     ];
   });
@@ -41,11 +37,7 @@ function boxAtSource(at: Case): Remedy[] {
   const lead = links.findIndex((part) => isCable(part) && part.choices?.connector === 'ts635');
   if (lead < 0) return [];
   const laid = (upTo: number, offset: number): Edit[] =>
-    links.flatMap((part, n): Edit[] =>
-      n >= lead && n < upTo && isCable(part)
-        ? [{ do: 'choose', part: n + offset, choice: 'connector', value: 'xlr3' }]
-        : [],
-    );
+    links.flatMap((part, n) => (n >= lead && n < upTo && isCable(part) ? [otherCable(part, n + offset, 'xlr3')] : []));
   const box = links.findIndex(({ kind }, n) => n > lead && linkKind(kind).directBox);
   // A box that others are plugged into stays where it is.
   if (box >= 0 && !isShared(at.line, box))
@@ -76,7 +68,7 @@ function shorter(at: Case): Remedy[] {
   const { run, links } = at.line;
   if (run === undefined || run > SHORT) return [];
   return links.flatMap((part, n): Remedy[] =>
-    linkKind(part.kind).nature === 'cable' && readPart(at.line, n).value('length') > SHORT
+    isCable(part) && readPart(at.line, n).value('length') > SHORT
       ? [
           {
             by: 'cable',

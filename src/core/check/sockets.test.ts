@@ -43,6 +43,7 @@ const EACH = [
   free('rca', rcaIn),
 ];
 const plain = 'free, has no feed';
+const metres = (value: number) => ({ value, unit: 'm', basis: 'measured' });
 
 test('each source has the sockets that are meant for it, and those alone are the right ones', () => {
   expect(right(line(output('ts635'), ts(3), comboIn('instrument')), ...EACH)).toEqual([`jack: ${plain}`]);
@@ -92,7 +93,11 @@ describe('how it gets there', () => {
     expect(steps(over, to)[0]).toMatchObject({
       note: `on XLR cable, ${plain}`,
       edits: [
-        { do: 'choose', part: 1, choice: 'connector', value: 'xlr3' },
+        {
+          do: 'replace',
+          part: 1,
+          with: { kind: 'cable', choices: { connector: 'xlr3' }, figures: { length: metres(5) } },
+        },
         { do: 'remove', at: 0 },
         { do: 'move', ...to },
       ],

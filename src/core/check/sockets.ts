@@ -15,7 +15,7 @@ import type { Edit, FreeInlet } from '../gear/edits';
 import { feedLabel, type FeedName } from '../standards/feeds';
 import { isMicrophone, isShared, meantFor, nameOf, readPart, type Case } from './case';
 import type { Remedy } from './finding';
-import { fromKit } from './kitParts';
+import { fromKit, otherCable } from './kitParts';
 import { plural } from '../units';
 
 /** Most free inlets that are tried, each of another kind, switch or setting. */
@@ -137,9 +137,7 @@ function relay(at: Case, goes: boolean): Fitted | undefined {
   if (!goes || plug !== 'xlr3' || !plain || !adapters.length || adapters.length === links.length) return undefined;
   return {
     edits: [
-      ...links.flatMap((part, n): Edit[] =>
-        isCable(part) ? [{ do: 'choose', part: n, choice: 'connector', value: plug }] : [],
-      ),
+      ...links.flatMap((part, n) => (isCable(part) ? [otherCable(part, n, plug)] : [])),
       ...adapters.toReversed().map((n): Edit => ({ do: 'remove', at: n })),
     ],
     notes: [`on ${CONNECTORS[plug].label} cable`],
