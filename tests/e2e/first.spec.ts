@@ -20,6 +20,14 @@ test('the verdicts are in the page as the server sends it: they stand before any
   await expect(row(bare, 'Trio, pair A left')).toContainText('Clear');
 });
 
+test('the bare address leads to the rig before anything is drawn', async ({ page }) => {
+  const answer = await page.request.get('/?line=announcer', { maxRedirects: 0 });
+  expect([answer.status(), answer.headers().location]).toEqual([307, '/rig?line=announcer']);
+  await page.goto('/');
+  await expect(page).toHaveURL(/\/rig$/);
+  await expect(row(page, 'Trio, pair A left')).toContainText('Clear');
+});
+
 test('what came with the page is what the browser computes, and a change goes on from there', async ({ page }) => {
   const problems: string[] = [];
   page.on('console', (said) => said.type() === 'error' && problems.push(said.text()));
