@@ -3,7 +3,8 @@ import type { Metres } from '../../units';
 import { decimal } from '../csv';
 
 const YES = /^(?:x|y|yes|yep|on|✓|✔|☑|☒|●|true|1|oui|ja|\+?\s*48\s*v?(?:olts?)?|p\s?48|phantom|ph|\+)$/i;
-const NO = /^(?:n|no|off|-+|–|—|0|false|none|never|do not|n\/a|nein|non|0\s*v)$/i;
+const NO =
+  /^(?:n|no|nope|off|-+|–|—|✗|✘|0|false|none|never|w\/o|without|do not|not needed|not required|n\/a|nein|non|0\s*v)$/i;
 
 /** What a list says of the 48 V of a line. */
 export type FeedWanted = 'on' | 'off';
@@ -15,16 +16,44 @@ export function feedIn(cell: string): FeedWanted | undefined {
   return NO.test(text) ? 'off' : undefined;
 }
 
-const FED = /(?:^|[\s,;(+/])(?:\+\s?48\s?v?|48\s?v(?:olts?)?|p48|phantom(?: power)?)(?=$|[\s,;)!.])/i;
+const FED = /(?:^|[\s,;(+/])(?:\+\s?48\s?v?|48\s?v(?:olts?)?|p48|phantom(?: power)?)(?=$|[\s,;:=)(!?.])/i;
+/** What is said before or behind it: that it is not wanted, that it is, that it depends. */
+const REFUSED_BEFORE =
+  /(?:^|[\s,;:(])(?:no|not|never|without|w\/o|don['’]?t|kill|(?:turn|switch|keep)(?:ed)? off|zero|ohne|keine?|sans)(?:\s+(?:need|needed|for|of|use|any|the|to|apply|give|turn|on|it|get|take|want)s?)*\s*$/i;
+const REFUSED_BEHIND =
+  /^[\s:=(–—-]*(?:(?:must|should|to|is|be|stays?|kept|switched|turned|always|please)\s+)*(?:off|none|no|not|never|unnecessary|n\/a)(?![\w’']|\s+(?:problem|worries))(?:\s+(?:be|needed|required|necessary|used|wanted|on))*[)!.]*/i;
+const GIVEN_BEHIND = /^[\s:=(–—-]*(?:on|yes|required|needed)(?![\w’'])[)!.]*/i;
+const OPEN_BEFORE = /(?:^|\s)(?:before|after|until|if|maybe|when|while|unless|optional|without knowing)\s*$/i;
+const OPEN_BEHIND = /^[\s:=(–—-]*(?:\?|optional|if|maybe|when|unless|tbc|tbd)/i;
 
-/** 48 V that is spoken of among other words, and the words without it. */
+/**
+ * 48 V that is spoken of among other words, and the words without it. What says that there must be none never counts as
+ * asking for it, and what only might ask is left to whoever reads it.
+ */
 export function withoutFeed(text: string): { rest: string; feed?: FeedWanted } {
   const found = FED.exec(text);
   if (!found) return { rest: text };
   const before = text.slice(0, found.index);
-  const off = /\b(?:no|not|never|without)$/i.exec(before.trim());
-  const rest = `${off ? before.trim().slice(0, off.index) : before} ${text.slice(found.index + found[0].length)}`;
-  return { rest: tidy(rest), feed: off ? 'off' : 'on' };
+  const behind = text.slice(found.index + found[0].length);
+  if (OPEN_BEFORE.test(before) || OPEN_BEHIND.test(behind)) return { rest: text };
+  const given = GIVEN_BEHIND.exec(behind);
+  const refusedBefore = REFUSED_BEFORE.exec(before);
+  const refusedBehind = given ? undefined : REFUSED_BEHIND.exec(behind);
+  const left = refusedBefore ? before.slice(0, refusedBefore.index) : before;
+  const rest = `${left} ${behind.slice((given ?? refusedBehind)?.[0].length ?? 0)}`;
+  return { rest: tidy(withoutLoneBrackets(rest)), feed: refusedBefore || refusedBehind ? 'off' : 'on' };
+}
+
+/** Without brackets that have lost the other one. */
+function withoutLoneBrackets(text: string): string {
+  const open: number[] = [];
+  const lone = new Set<number>();
+  for (const [at, letter] of [...text].entries()) {
+    if (letter === '(') open.push(at);
+    if (letter === ')' && open.pop() === undefined) lone.add(at);
+  }
+  for (const at of open) lone.add(at);
+  return [...text].filter((_, at) => !lone.has(at)).join('');
 }
 
 /** Without brackets and dashes that nothing stands in any more. */
@@ -32,6 +61,7 @@ export const tidy = (text: string): string =>
   text
     .replaceAll(/\(\s*\)/g, ' ')
     .replaceAll(/\s+/g, ' ')
+    .replaceAll(/ (?=[,;])/g, '')
     .replace(/^[\s,;:.–—-]+|[\s,;:–—-]+$/g, '');
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
@@ -65,13 +95,18 @@ export function numbersIn(cell: string): number[] | undefined {
 
 /** A length of cable in metres; a bare number is in the unit of its heading, or metres. */
 export function metresIn(cell: string, heading: string): Metres | undefined {
-  const found = /^(\d+(?:[.,]\d+)?)\s*(m|mtr|metres?|meters?|ft|feet|foot|′|'|”)?\.?$/i.exec(cell.trim());
+  const found =
+    /^(?:~|ca\.?|about|approx\.?)?\s*(\d+(?:[.,]\d+)?)\s*(mtr|metres?|meters?|m|ft|feet|foot|′|'|’)?\.?(?:\s+(?:xlr|cable|lead))*$/i.exec(
+      cell.trim(),
+    );
   if (!found) return undefined;
   const value = decimal(found[1]);
-  const feet = /^(?:f|′|'|”)/i.test(found[2] ?? '') || (!found[2] && /\b(?:ft|feet|foot)\b|['′]/i.test(heading));
+  const feet = /^(?:f|′|'|’)/i.test(found[2] ?? '') || (!found[2] && /\b(?:ft|feet|foot)\b|['′’]/i.test(heading));
   return feet ? ofFeet(value) : value;
 }
 
 /** A row that keeps a channel free on purpose. */
 export const isSpare = (text: string): boolean =>
-  /^(?:spare|empty|free|unused|not used|n\.?c\.?|tbd|open|-+|–|—)$/i.test(text.trim());
+  /^\(?(?:spare|empty|blank|free|vacant|unused|not used|n\.?c\.?|n\/a|tb[acd]|open|reserved?|-+|–|—)(?:\s*#?\d{1,3})?[?!.]?\)?$/i.test(
+    text.trim(),
+  );

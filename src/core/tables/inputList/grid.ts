@@ -44,7 +44,9 @@ export function gridFrom(text: string): Grid {
 /** A text cut at a delimiter, and how much speaks for that: headings, else rows that are equally long. */
 function parsed(text: string, delimiter: string) {
   const { data, errors } = Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy' });
-  const grid = gridOf(delimiter === '|' ? data.map((row) => (row[0].trim() === '' ? row.slice(1) : row)) : data);
+  // A table with bars around it, and not one whose first cell is empty here and there.
+  const barred = delimiter === '|' && data.filter(([first]) => first.trim() === '').length > data.length / 2;
+  const grid = gridOf(barred ? data.map((row) => (row[0].trim() === '' ? row.slice(1) : row)) : data);
   const headings = Math.max(0, ...grid.slice(0, 20).map(headingsIn));
   const lengths = data.map((row) => row.length);
   const usual = lengths.toSorted((a, b) => a - b)[lengths.length >> 1] ?? 1;

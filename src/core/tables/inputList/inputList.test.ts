@@ -103,7 +103,7 @@ test('a column that no line knows by itself comes back from the notes', () => {
   const list = read('Ch,Name,Mic,Stand,Notes\n1,Announcer,dynamic,round base,on the quay\n2,Host,dynamic,,');
   expect(inputList(list.document).trim().split('\r\n')).toEqual([
     'Ch,Name,Mic,Stand,Notes',
-    '1,Announcer,"dynamic, guide",round base,on the quay',
+    '1,Announcer,"dynamic, announcer",round base,on the quay',
     expect.stringMatching(/^2,Host,"?[a-z, ]+"?,,$/),
   ]);
   const twice = 'Ch,Name,Mic,Extra,Extra\r\n1,Announcer,"dynamic, guide",red tape,=SUM(A1)\r\n';
@@ -150,6 +150,63 @@ test('48 V is compared with what the line needs, and sets the switches of the dr
   const text = 'Ch,Name,Mic,48V\n1,Violin,SDC,no\n2,Cello,ribbon,yes\n9,Viola,SDC,yes';
   expect(feeds(read(text, off))).toEqual(['off', 'P48']);
   expect(feeds(read(text, off, kit, { setFeeds: false }))).toEqual(['off', 'off']);
+});
+
+describe('a list that says no 48 V turns none on', () => {
+  const off = {
+    ...empty,
+    devices: empty.devices.map((device) => ({
+      ...device,
+      groups: device.groups.map((group) => ({ ...group, feed: 'off' as const })),
+    })),
+  };
+  const bank = (text: string) =>
+    read(text, off)
+      .document.devices.find(({ id }) => id === 'desk')!
+      .groups.find(({ id }) => id === 'bank-a')!.feed;
+  test.each([
+    'Ch,Name,Mic\n1,Viola,"ribbon, phantom OFF!"',
+    'Ch,Name,Mic,48V\n1,Viola,ribbon,phantom must be off',
+    'Ch,Name,Mic,Notes\n1,Viola,ribbon,"keep phantom off, dry joint"',
+    '1. Viola - ribbon, never phantom\n2. Host - dynamic',
+  ])('%s', (text) => expect(bank(text)).toBe('off'));
+  test('but what asks for it does', () => expect(bank('Ch,Name,Mic\n1,Viola,"small condenser, +48V"')).toBe('P48'));
+  test('and the words stay with the line', () => {
+    const [line] = read('Ch,Name,Mic\n1,Viola,"ribbon, phantom OFF!"').document.lines;
+    expect(line.note).toBe('Mic: ribbon, phantom OFF!');
+  });
+  test('what depends is neither, and stays to be read', () => {
+    const [row] = read('Ch,Name,Mic,48V\n1,Voice,SDC,48V if needed').rows;
+    expect([row.feed, row.lines[0].note]).toEqual([undefined, '48V: 48V if needed']);
+  });
+});
+
+describe('of several that are meant alike', () => {
+  const sources = (text: string) =>
+    read(text).document.lines.map(({ source }) => ('kind' in source ? source.name : undefined));
+  test('the one that is called as the line is', () => {
+    expect(sources('Ch,Name,Mic\n1,Bass,piezo')).toEqual(['double bass piezo']);
+    expect(sources('Ch,Name,Mic\n1,Hydrophone,piezo')).toEqual(['hydrophone']);
+    expect(sources('Ch,Name,Mic\n1,Announcer,dynamic\n2,Guide,dynamic')).toEqual([
+      'dynamic, announcer',
+      'dynamic, guide',
+    ]);
+    expect(sources('Ch,Name,Mic\n1,Cello right,ribbon\n2,Cello left,ribbon')).toEqual([
+      'ribbon, right',
+      'ribbon, left',
+    ]);
+  });
+  test('where the name tells nothing, the first; what a cell says outweighs the name', () => {
+    expect(sources('Ch,Name,Mic\n1,Viola,ribbon')).toEqual(['ribbon, left']);
+    expect(sources('Ch,Name,Mic\n1,Announcer,"dynamic, guide"')).toEqual(['dynamic, guide']);
+  });
+});
+
+test('a cell that is empty at the beginning of a row stays empty, with bars too', () => {
+  const bare = read('Ch | Name | Mic\n1 | Host | dynamic\n | Announcer | dynamic');
+  expect(bare.rows.map(({ name }) => name)).toEqual(['Host', 'Announcer']);
+  const framed = read('| Ch | Name | Mic |\n|---|---|---|\n| 1 | Host | dynamic |\n| | Announcer | dynamic |');
+  expect(framed.rows.map(({ name }) => name)).toEqual(['Host', 'Announcer']);
 });
 
 test('a rig without a device gets one that is large enough; another device can be said', () => {

@@ -8,8 +8,19 @@ import {
   type RigDocument,
   type RigLine,
 } from '../../rig/document';
-import { between, cableOf, candidatesOf, composed, LONGEST_NOTE, namesFor, plugOf, sourcesFor } from '../../typed';
-import { feedIn, isSpare, metresIn, numbersIn, type FeedWanted } from './cells';
+import {
+  between,
+  cableOf,
+  candidatesOf,
+  composed,
+  LONGEST_NOTE,
+  namesFor,
+  plugOf,
+  sourcesFor,
+  tokensOf,
+  type Candidate,
+} from '../../typed';
+import { feedIn, isSpare, metresIn, numbersIn, withoutFeed, type FeedWanted } from './cells';
 import { type Columns } from './columns';
 import { calledOf, found, meaningOf, type Candidates, type CellMeaning, type Certainty, type Found } from './meaning';
 import { inletsOf } from './placing';
@@ -96,7 +107,12 @@ export function readRow(rig: RigDocument, kit: readonly KitItem[], reading: Read
   const byName = sourceText === '' ? meaningOf(name, candidates) : undefined;
   if (byName) links.push({ ...byName, sources: [], open: [] });
   const source = sourceOf(chosen, meaning, byName, name, candidates);
-  row.feed = of('feed').map(feedIn).find(Boolean) ?? meaning.feed ?? withoutFeedIn(of('note'));
+  row.feed =
+    of('feed')
+      .map((cell) => feedIn(cell) ?? withoutFeed(cell).feed)
+      .find(Boolean) ??
+    meaning.feed ??
+    withoutFeedIn(of('note'));
   if (!source)
     return {
       ...row,
@@ -160,7 +176,7 @@ export const DITTO = /^(?:same(?: again)?|ditto|do\.?|as above|idem|["″〃]|''
 
 /** A note that says that 48 V is wanted. */
 const withoutFeedIn = (notes: readonly string[]): FeedWanted | undefined =>
-  notes.map((note) => meaningOf(note, { sources: [], links: [] }).feed).find(Boolean);
+  notes.map((note) => withoutFeed(note).feed).find(Boolean);
 
 /** What somebody says it is, what the list says, or what the name tells. */
 function sourceOf(
@@ -171,9 +187,18 @@ function sourceOf(
   { sources }: Candidates,
 ): Found | undefined {
   if (chosen !== undefined) return found(chosen, sources);
-  if (meaning.sources.length) return meaning.sources[0];
+  if (meaning.sources.length) return ofTheName(meaning.sources[0], name);
   const byName = called?.sources[0] ?? found(name, sources);
   return byName && { ...byName, certainty: 'guess' };
+}
+
+/** Of several that are meant alike, the one that is called as the line is: "Bass" with "piezo" has the bass piezo. */
+function ofTheName(source: Found, name: string): Found {
+  const words = new Set(tokensOf(name));
+  const shared = ({ label }: Candidate) => tokensOf(label).filter((word) => words.has(word)).length;
+  const all = [source.candidate, ...source.others];
+  const [best] = all.toSorted((a, b) => shared(b) - shared(a));
+  return { ...source, candidate: best, others: all.filter((each) => each !== best) };
 }
 
 /** What no line says by itself, with its heading: nothing of a row is lost. @param named whether device and inlet were understood */
@@ -192,9 +217,13 @@ function notesOf(
     if (role === 'feed') return feedIn(cell) === undefined ? [headed] : [];
     if (role === 'cable') return metresIn(cell, heading) === undefined ? [headed] : [];
     if (role === 'number') return numbersIn(cell) === undefined ? [headed] : [];
-    // Two in a cell, words that were not needed, a pickup that was told by hand: all of it stays.
+    // Two in a cell, words that were not needed, a pickup that was told by hand, that it must have no 48 V: all of it stays.
     if (role === 'source')
-      return meaning.open.length || meaning.sources.length !== 1 || meaning.count || source !== meaning.sources[0]
+      return meaning.open.length ||
+        meaning.sources.length !== 1 ||
+        meaning.count ||
+        meaning.feed === 'off' ||
+        source?.of !== meaning.sources[0].of
         ? [headed]
         : [];
     if (role === 'links') return links.some(({ open, sources }) => open.length || sources.length) ? [headed] : [];
