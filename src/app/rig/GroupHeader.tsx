@@ -42,53 +42,58 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         pt: 1.25,
         pb: 0.5,
         boxShadow: selected ? 'inset 3px 0 0 var(--mui-palette-primary-main)' : undefined,
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        columnGap: 1.5,
+        // What the switch does stands at the end of its line; the sentence below it has one of its own.
+        '& > [data-end]': { ml: 'auto' },
+        '& > [data-end] ~ [data-end]': { ml: 0 },
+        '& > p': { flexBasis: '100%' },
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', columnGap: 1.5, rowGap: 0.5 }}>
-        <ButtonBase
-          onClick={() => onGroup(device.id, group?.id)}
-          aria-pressed={selected}
-          title={text.thisSwitchWhatEachSetting}
-          sx={{
-            '&:hover': { textDecoration: 'underline' },
-          }}
-        >
-          <Typography variant="h2">{title}</Typography>
-        </ButtonBase>
-        <Typography variant="caption" color="textSecondary" sx={{ minWidth: 0 }}>
-          {about(device, group)}
+      <ButtonBase
+        onClick={() => onGroup(device.id, group?.id)}
+        aria-pressed={selected}
+        title={text.thisSwitchWhatEachSetting}
+        sx={{
+          '&:hover': { textDecoration: 'underline' },
+        }}
+      >
+        <Typography variant="h2">{title}</Typography>
+      </ButtonBase>
+      <Typography variant="caption" color="textSecondary" sx={{ minWidth: 0 }}>
+        {about(device, group)}
+      </Typography>
+      {result && result.feed !== 'off' && (
+        <Typography data-end variant="caption" color="textSecondary" noWrap>
+          {text.supplies(quantity(result.amps, 'A'))}
         </Typography>
-        <Box sx={{ ml: 'auto', display: 'flex', alignItems: 'center', gap: 1.5 }}>
-          {result && result.feed !== 'off' && (
-            <Typography variant="caption" color="textSecondary" noWrap>
-              {text.supplies(quantity(result.amps, 'A'))}
-            </Typography>
-          )}
-          {group && (
-            <ToggleButtonGroup
-              exclusive
-              size="small"
-              value={group.feed}
-              onChange={(_, to: FeedName | null) => to && onFeed(device.id, group.id, to)}
-              aria-label={text.feedOf(title)}
+      )}
+      {group && (
+        <ToggleButtonGroup
+          data-end
+          exclusive
+          size="small"
+          value={group.feed}
+          onChange={(_, to: FeedName | null) => to && onFeed(device.id, group.id, to)}
+          aria-label={text.feedOf(title)}
+        >
+          {(['off', ...group.offers] as FeedName[]).map((feed) => (
+            <ToggleButton
+              key={feed}
+              value={feed}
+              title={ruledOut(options?.find((option) => option.feed === feed))}
+              sx={{
+                py: '2px',
+                '&.Mui-selected, &.Mui-selected:hover': { bgcolor: 'text.primary', color: 'background.paper' },
+              }}
             >
-              {(['off', ...group.offers] as FeedName[]).map((feed) => (
-                <ToggleButton
-                  key={feed}
-                  value={feed}
-                  title={ruledOut(options?.find((option) => option.feed === feed))}
-                  sx={{
-                    py: '2px',
-                    '&.Mui-selected, &.Mui-selected:hover': { bgcolor: 'text.primary', color: 'background.paper' },
-                  }}
-                >
-                  {feedLabel(feed).replace(' high current', '+').replace('plug-in power', 'on')}
-                </ToggleButton>
-              ))}
-            </ToggleButtonGroup>
-          )}
-        </Box>
-      </Box>
+              {feedLabel(feed).replace(' high current', '+').replace('plug-in power', 'on')}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      )}
       <Typography
         variant="caption"
         component="p"

@@ -76,18 +76,17 @@ const Problems = memo(function Problems(props: Props) {
                 textAlign: 'left',
                 py: 0.9,
                 '&:hover': { bgcolor: 'action.hover' },
+                '& > :last-child': { gridColumn: 2 },
               }}
             >
               <VerdictMark verdict={verdict} />
-              <span>
-                <Typography variant="body2" component="span" sx={{ fontWeight: 650, display: 'block' }}>
-                  {name}
-                </Typography>
-                <Typography variant="caption" color="textSecondary" component="span">
-                  {what}
-                  {more > 0 && text.more(more)}
-                </Typography>
-              </span>
+              <Typography variant="body2" component="span" sx={{ fontWeight: 650 }}>
+                {name}
+              </Typography>
+              <Typography variant="caption" color="textSecondary" component="span">
+                {what}
+                {more > 0 && text.more(more)}
+              </Typography>
             </ButtonBase>
           </Box>
         ))}

@@ -22,34 +22,52 @@ interface NameProps extends Pick<RowProps, 'id' | 'name' | 'selected' | 'marked'
 export const RowName = memo(function RowName(props: NameProps) {
   const { id, name, selected, marked, picking, actions, wants, grip, attributes, listeners } = props;
   return (
-    <Box sx={{ gridArea: 'name', display: 'flex', alignItems: 'center', minWidth: 0, pl: 0.5 }}>
-      <Box sx={{ display: 'flex', flexDirection: { xs: 'row', md: 'column' }, alignItems: 'center' }}>
-        <IconButton
-          ref={grip}
-          className="grip"
-          size="small"
-          {...attributes}
-          {...listeners}
-          aria-label={text.moveByKeys(name)}
-          sx={{ p: 0.25, opacity: selected ? 1 : 0.25, cursor: 'grab', touchAction: 'none' }}
-        >
-          <DragIndicatorIcon sx={{ fontSize: 17 }} />
-        </IconButton>
-        <Checkbox
-          className="grip"
-          size="small"
-          checked={marked}
-          slotProps={{ input: { 'aria-label': text.mark(name) } }}
-          onClick={(event) => actions.mark(id, event.shiftKey)}
-          sx={{
-            p: 0.25,
-            opacity: picking ? 1 : 0.25,
-            display: { xs: picking ? 'inline-flex' : 'none', md: 'inline-flex' },
-            minWidth: { xs: 44, md: 0 },
-            minHeight: { xs: 44, md: 0 },
-          }}
-        />
-      </Box>
+    <Box
+      sx={{
+        gridArea: 'name',
+        display: 'grid',
+        // Grip and mark beside each other on a phone, one above the other where there is a mouse.
+        gridTemplateColumns: { xs: 'auto auto minmax(0, 1fr)', md: 'auto minmax(0, 1fr)' },
+        gridTemplateRows: { md: '1fr 1fr' },
+        alignItems: 'center',
+        minWidth: 0,
+        pl: 0.5,
+      }}
+    >
+      <IconButton
+        ref={grip}
+        className="grip"
+        size="small"
+        {...attributes}
+        {...listeners}
+        aria-label={text.moveByKeys(name)}
+        sx={{
+          p: 0.25,
+          opacity: selected ? 1 : 0.25,
+          cursor: 'grab',
+          touchAction: 'none',
+          alignSelf: { md: 'end' },
+          justifySelf: 'center',
+        }}
+      >
+        <DragIndicatorIcon sx={{ fontSize: 17 }} />
+      </IconButton>
+      <Checkbox
+        className="grip"
+        size="small"
+        checked={marked}
+        slotProps={{ input: { 'aria-label': text.mark(name) } }}
+        onClick={(event) => actions.mark(id, event.shiftKey)}
+        sx={{
+          p: 0.25,
+          opacity: picking ? 1 : 0.25,
+          display: { xs: picking ? 'inline-flex' : 'none', md: 'inline-flex' },
+          minWidth: { xs: 44, md: 0 },
+          minHeight: { xs: 44, md: 0 },
+          alignSelf: { md: 'start' },
+          justifySelf: 'center',
+        }}
+      />
       <ButtonBase
         onClick={(event) =>
           event.ctrlKey || event.metaKey || event.shiftKey ? actions.mark(id, event.shiftKey) : actions.select(id)
@@ -60,7 +78,8 @@ export const RowName = memo(function RowName(props: NameProps) {
           display: 'block',
           textAlign: 'left',
           minWidth: 0,
-          flex: 1,
+          gridColumn: { xs: 3, md: 2 },
+          gridRow: { xs: 1, md: '1 / span 2' },
           py: 1,
           pr: 1,
           alignSelf: 'stretch',

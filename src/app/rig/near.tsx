@@ -19,7 +19,7 @@ export const FIRST_ROWS = 12;
 /** Of no more than these all are drawn, one after the other, once the page can be used. */
 const ALL_ROWS = 64;
 /** How far beyond what is in sight rows are drawn, in parts of the height that is in sight. */
-const MARGIN = '50% 0px';
+const MARGIN = '25% 0px';
 
 interface Nearness {
   /** Every row is drawn, near or not. */

@@ -1,4 +1,5 @@
 import { useTheme } from '@mui/material/styles';
+import { Fragment } from 'react';
 import type { Contact, LinkView } from '@/core/gear';
 import { rowOf } from './geometry';
 import { Rail, type End } from './Rail';
@@ -33,15 +34,15 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
   const whole = wound.length === 2 ? wound : [];
   const hasBlock = view.paths.some(({ look }) => look === 'transformer' || look === 'amplifier');
   return (
-    <g>
+    <>
       {stubs.map(({ x: at, y, volts, way }) => {
         const length = Math.min(hasBlock ? width / 2 - 12 : width * 0.12, width / 2 - 12);
         const end = { x: at + way * length, y, volts };
         return (
-          <g key={`${at}${y}`}>
+          <Fragment key={`${at}${y}`}>
             <Rail from={{ x: at, y, volts }} to={end} scheme={scheme} />
             {!hasBlock && <circle cx={end.x} cy={y} r={2} fill="none" stroke={palette.text.secondary} />}
-          </g>
+          </Fragment>
         );
       })}
       {whole.length > 0 && (
@@ -64,7 +65,7 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
         const share = (at - from.x) / (to.x - from.x);
         const y = from.y + (to.y - from.y) * (path.look === 'open' ? share : 0.5);
         return (
-          <g key={`${path.from}${path.to}`}>
+          <Fragment key={`${path.from}${path.to}`}>
             <Rail
               from={from}
               to={{ x: at - gap, y: path.look === 'open' ? y : from.y, volts: from.volts }}
@@ -81,7 +82,7 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
               alarm={palette.verdict.Stop}
               ground={palette.background.paper}
             />
-          </g>
+          </Fragment>
         );
       })}
       {view.bridges.map(({ contacts, look, at }, n) => {
@@ -103,7 +104,7 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
           </g>
         );
       })}
-    </g>
+    </>
   );
 }
 
@@ -125,12 +126,12 @@ function Transformer({
   };
   const [primary, secondary] = [side('from'), side('to')];
   return (
-    <g>
+    <>
       {paths.map(({ from, to }) => (
-        <g key={`${from.y}${to.y}`}>
+        <Fragment key={`${from.y}${to.y}`}>
           <Rail from={from} to={{ ...from, x: x - 8 }} scheme={scheme} />
           <Rail from={{ ...to, x: x + 8 }} to={to} scheme={scheme} />
-        </g>
+        </Fragment>
       ))}
       <g stroke={ink} strokeWidth={1.4} fill="none">
         <path d={`M${x - 8} ${primary.top}${winding(primary.bottom - primary.top, 1)}`} />
@@ -140,7 +141,7 @@ function Transformer({
           strokeWidth={1}
         />
       </g>
-    </g>
+    </>
   );
 }
 
@@ -202,10 +203,10 @@ function Symbol({ look, x, y, from, to, ink, alarm, ground }: SymbolProps) {
       );
     case 'amplifier':
       return (
-        <g>
+        <>
           <path d={`M${x - 12} ${from}L${x - 8} ${y}M${x + 12} ${to}L${x + 8} ${y}`} stroke={ink} strokeWidth={1.2} />
           <path d={`M${x - 8} ${y - 8}v16l16-8z`} fill={ground} stroke={ink} strokeWidth={1.4} />
-        </g>
+        </>
       );
     case 'wire':
       return null;

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box';
 import { useColorScheme, useTheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { memo } from 'react';
+import { Fragment, memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
 import { columns, HEIGHT, JOINT, leastWidth, rowOf, socketVolts, type Columns } from './geometry';
@@ -111,14 +111,14 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
     </text>
   );
   return (
-    <g>
+    <>
       {first.contacts.map(({ contact, volts }) => {
         const y = rowOf(first.plug, contact);
         return (
-          <g key={contact}>
+          <Fragment key={contact}>
             <Rail from={{ x: sourceX + 34, y, volts }} to={{ x: left, y, volts }} scheme={scheme} />
             {label(sourceX + 31, y, volts, 'end')}
-          </g>
+          </Fragment>
         );
       })}
       <rect x={sourceX - 12} y={top} height={bottom - top} rx={2.5} {...block} />
@@ -126,14 +126,14 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
         const y = rowOf(last.socket, contact);
         const start = last === first ? left + JOINT : right;
         return (
-          <g key={contact}>
+          <Fragment key={contact}>
             <Rail from={{ x: start, y, volts }} to={{ x: inletX - 33, y, volts }} scheme={scheme} />
             {label(inletX - 3, y, volts, 'end')}
-          </g>
+          </Fragment>
         );
       })}
       <rect x={inletX + 3} y={inletTop} height={inletBottom - inletTop} {...block} />
-    </g>
+    </>
   );
 }
 
@@ -153,7 +153,7 @@ function Joint({ junctions, n, x, scheme, probe }: JointProps) {
   const volts = new Map(contacts.map(({ contact, volts: value }) => [contact, value]));
   const show = n === 0 || n === junctions.length - 1 ? () => false : changesAt(junctions, n);
   return (
-    <g>
+    <>
       <line x1={x} x2={x} y1={2} y2={HEIGHT - 3} stroke={palette.divider} />
       {plug !== socket && <line x1={x + JOINT} x2={x + JOINT} y1={2} y2={HEIGHT - 3} stroke={palette.divider} />}
       {fits &&
@@ -186,7 +186,7 @@ function Joint({ junctions, n, x, scheme, probe }: JointProps) {
         ) : null,
       )}
       {probe && contacts.map(({ contact }) => <Tip key={contact} {...{ contact, plug, n, x, probe }} />)}
-    </g>
+    </>
   );
 }
 

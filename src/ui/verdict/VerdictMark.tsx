@@ -41,9 +41,13 @@ export function VerdictMark({
         {SHAPES[verdict]}
       </svg>
       {count !== undefined && `${count} `}
-      <Box component="span" sx={({ breakpoints }) => (brief ? { [breakpoints.down('md')]: visuallyHidden } : {})}>
-        {verdict}
-      </Box>
+      {brief ? (
+        <Box component="span" sx={({ breakpoints }) => ({ [breakpoints.down('md')]: visuallyHidden })}>
+          {verdict}
+        </Box>
+      ) : (
+        verdict
+      )}
     </Box>
   );
 }
