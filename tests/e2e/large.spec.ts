@@ -83,7 +83,7 @@ test('lines are marked over a stretch that is not drawn, and carried by keyboard
   const grip = rowOf(page, 153).getByRole('button', { name: /^Move Line 153/ });
   await grip.focus();
   // As far as it was scrolled, rows are drawn.
-  await expect(rowOf(page, 160).getByRole('checkbox')).toBeVisible();
+  await expect(rowOf(page, 155).getByRole('checkbox')).toBeVisible();
   await drawn(page);
   await page.keyboard.press('Space');
   // What is carried is measured first; an arrow before that is lost, on any rig.

@@ -18,7 +18,7 @@ import { flushSync } from 'react-dom';
 export const FIRST_ROWS = 12;
 /** Of no more than these all are drawn, one after the other, once the page can be used. */
 const ALL_ROWS = 64;
-/** How far beyond what is in sight rows are drawn, in parts of the height that is in sight. */
+/** How far beyond what is in sight rows are drawn, in parts of the height that is in sight: a few, above and below. */
 const MARGIN = '25% 0px';
 
 interface Nearness {
