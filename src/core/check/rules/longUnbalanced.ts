@@ -1,5 +1,5 @@
 import { magnitude, type Complex } from '../../circuit';
-import { CONNECTORS, linkKind, sourceKind } from '../../gear';
+import { CONNECTORS, isCable, isPlainAdapter, linkKind, mate, sourceKind, type Contact } from '../../gear';
 import { lengthText } from '../../units/format';
 import { characterOf, finding, isMicrophone, quantity, readPart, type Case, type Rule } from '../case';
 import { LOST } from '../solve';
@@ -13,7 +13,7 @@ const TIED = 0.05;
 const GROUND = 30;
 
 /** Contacts that carry a balanced signal in a cable with that plug. */
-const LEGS: Partial<Record<string, [string, string]>> = {
+const LEGS: Partial<Record<string, [Contact, Contact]>> = {
   xlr3: ['2', '3'],
   xlr5: ['2', '3'],
   trs635: ['T', 'R'],
@@ -27,9 +27,26 @@ function unbalanced(at: Case, link: number): boolean {
   if (!legs) return true;
   const [hot, cold] = legs.map((contact) => at.signal.impedance(junction, contact));
   if (Math.min(hot, cold) < TIED * Math.max(hot, cold) && Math.min(hot, cold) < GROUND) return true;
+  // A leg that ends on the way hangs in the air from there on.
+  if (leadsBack(at, junction, legs[0]) !== leadsBack(at, junction, legs[1])) return true;
   const [one, other] = legs.map((contact) => at.signal.over(junction, contact));
   // Left and right side by side are two unbalanced signals, not a balanced one.
   return one !== undefined && other !== undefined && apart(one, other, -1) > 1.5 * apart(one, other, 1);
+}
+
+/** Whether a conductor goes on as far as the source, or to what has circuits of its own, or to another one. */
+function leadsBack(at: Case, junction: number, contact: Contact): boolean {
+  const { links, junctions } = at.circuit;
+  let own: Contact = contact;
+  for (let n = junction - 1; n >= 0; n--) {
+    if (!isCable(at.line.links[n]) && !isPlainAdapter(at.line.links[n])) return true;
+    const path = links[n].paths.find(({ to }) => to === own);
+    if (!path) return links[n].bridges.some(({ contacts }) => contacts.includes(own));
+    const touching = mate(junctions[n].plug, junctions[n].socket)?.[path.from];
+    if (touching === undefined) return false;
+    own = touching;
+  }
+  return true;
 }
 
 const apart = (a: Complex, b: Complex, sign: number): number =>
