@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { figureOf, kindOfPart, LINKS, SOURCES, UNKNOWN, type Part } from '@/core/gear';
 import { openPoints, type Answer, type KitItem } from '@/core/kit';
 import { DocumentError, type Device, type Refusal } from '@/core/rig';
-import { loadReaders } from '@/ui/rig/loadReaders';
+import { loadReaders, UNREAD } from '@/ui/rig/loadReaders';
 import { withinDevice } from '@/ui/devices/deviceForm';
 import { DeviceDialog } from '@/ui/devices/DeviceDialog';
 import { AnswerDialog } from '@/ui/parts/AnswerDialog';
@@ -153,7 +153,7 @@ export function ItemPanel({ item, uses, onChange, onRemove, onAnswer }: Props) {
 
 async function deviceFault(item: KitItem, device: Device, onChange: Props['onChange']): Promise<Refusal[]> {
   const { readItem } = await loadReaders();
-  if (!readItem) return [{ path: '', message: texts.notSavedNoAnswer }];
+  if (!readItem) return UNREAD;
   const { inlets, groups, ground, feedLimit, batteries } = device;
   try {
     onChange(

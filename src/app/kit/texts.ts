@@ -38,7 +38,6 @@ export const clashNotice = {
 };
 
 export const itemPanel = {
-  notSavedNoAnswer: 'Not saved: the server does not answer. Try again when it is back.',
   stillToFindOut: 'Still to find out',
   dataSheet: 'Data sheet',
   note: 'Note',

@@ -11,7 +11,7 @@ import {
 } from '@/core/rig';
 import { USUAL } from '@/core/standards/feeds';
 import { withinDevice } from '@/ui/devices/deviceForm';
-import { loadReaders } from '@/ui/rig/loadReaders';
+import { loadReaders, UNREAD } from '@/ui/rig/loadReaders';
 import { ask } from '@/ui/shell/ask';
 import { deviceActions as text } from './texts';
 
@@ -35,7 +35,7 @@ export function deviceActions({ document, kit, change, say, refresh }: Given) {
   /** @returns what is wrong with a rig that has this device, by paths within the device */
   const refusal = async (device: Device): Promise<Refusal[]> => {
     const { readDocument } = await loadReaders();
-    if (!readDocument) return [{ path: '', message: text.notSavedNoAnswer }];
+    if (!readDocument) return UNREAD;
     const next = having(document, device);
     try {
       readDocument(next);

@@ -27,7 +27,6 @@ export const chooseMenus = {
 };
 
 export const deviceActions = {
-  notSavedNoAnswer: 'Not saved: the server does not answer. Try again when it is back.',
   notAddedToTheKit: (failed: string) => `Not added to the kit: ${failed}`,
   isInTheKit: (name: string) => `${name} is in the kit.`,
   theDeviceAndItsLines: 'The device and its lines were removed. Undo brings them back.',

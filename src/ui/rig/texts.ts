@@ -32,6 +32,10 @@ export const staleNotice = {
   theRig: 'The rig',
 };
 
+export const loadReaders = {
+  notSavedNoAnswer: 'Not saved: the server does not answer. Try again when it is back.',
+};
+
 export const useRig = {
   noConnectionYourChange: 'No connection. Your change is kept on this page and will be saved when the server is back.',
 };
