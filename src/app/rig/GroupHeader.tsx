@@ -46,10 +46,6 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         alignItems: 'center',
         flexWrap: 'wrap',
         columnGap: 1.5,
-        // What the switch does stands at the end of its line; the sentence below it has one of its own.
-        '& > [data-end]': { ml: 'auto' },
-        '& > [data-end] ~ [data-end]': { ml: 0 },
-        '& > p': { flexBasis: '100%' },
       }}
     >
       <ButtonBase
@@ -66,15 +62,15 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         {about(device, group)}
       </Typography>
       {result && result.feed !== 'off' && (
-        <Typography data-end variant="caption" color="textSecondary" noWrap>
+        <Typography variant="caption" color="textSecondary" noWrap sx={{ flexGrow: 1, textAlign: 'right' }}>
           {text.supplies(quantity(result.amps, 'A'))}
         </Typography>
       )}
       {group && (
         <ToggleButtonGroup
-          data-end
           exclusive
           size="small"
+          sx={{ ml: 'auto' }}
           value={group.feed}
           onChange={(_, to: FeedName | null) => to && onFeed(device.id, group.id, to)}
           aria-label={text.feedOf(title)}
@@ -100,6 +96,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         noWrap
         title={objecting}
         sx={(theme) => ({
+          flexBasis: '100%',
           minHeight: 17,
           color: objecting ? theme.vars!.palette.verdict.Stop : 'text.secondary',
           fontWeight: objecting ? 600 : 400,
