@@ -6,8 +6,6 @@ const config: NextConfig = {
   devIndicators: false,
   // `npm run typecheck` is a step of its own: checked once more here, it would take longer than the build itself.
   typescript: { ignoreBuildErrors: true },
-  // By the server's first word: a page that sends on would be drawn, and its scripts started, before it did.
-  redirects: () => Promise.resolve([{ source: '/', destination: '/rig', permanent: false }]),
   // The transforms' loader asks for it where it runs in Node.
   turbopack: { resolveAlias: { module: { browser: './src/workers/nodeOnly.ts' } } },
 };

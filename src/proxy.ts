@@ -21,6 +21,12 @@ const policy = (nonce: string) =>
 export function proxy(request: NextRequest) {
   if (!isOwnHost(request.headers.get('host')))
     return NextResponse.json({ error: { code: 'other-host', message: FOREIGN_HOST } }, { status: 421 });
+  // By the server's first word: a page that sends on would be drawn, and its scripts started, before it did.
+  if (request.nextUrl.pathname === '/') {
+    const rig = request.nextUrl.clone();
+    rig.pathname = '/rig';
+    return NextResponse.redirect(rig);
+  }
   const nonce = btoa(crypto.randomUUID());
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);

@@ -74,7 +74,7 @@ test('a name that somebody else let point here is not answered, reads and sound 
         done(response.statusCode);
       }).on('error', fail);
     });
-  for (const path of ['/api/rigs', '/api/rigs/lock-nine', '/rig', '/api/rigs/lock-nine/measurements/1/audio'])
+  for (const path of ['/', '/api/rigs', '/api/rigs/lock-nine', '/rig', '/api/rigs/lock-nine/measurements/1/audio'])
     expect([path, await asked('evil.example:3000', path)]).toEqual([path, 421]);
   expect(await asked('localhost:1', '/api/rigs')).toBe(200);
   expect(await asked('127.0.0.1', '/api/rigs/lock-nine/measurements/1/audio')).toBe(404);

@@ -61,6 +61,15 @@ describe('48 V among other words', () => {
     (text) => expect(withoutFeed(text)).toEqual({ rest: text }),
   );
 
+  test.each(['48V on the condenser, no phantom on the ribbon', 'ribbon no phantom, condenser 48V'])(
+    '“%s” says both, and is left to be read',
+    (text) => expect(withoutFeed(text)).toEqual({ rest: text }),
+  );
+  test('said twice alike it is said once', () => {
+    expect(said('48V, phantom on')).toBe('on');
+    expect(said('no 48V, never phantom')).toBe('off');
+  });
+
   test('the words about it go, the others stay', () => {
     const rest = (text: string) => withoutFeed(text).rest;
     expect(rest('ribbon, phantom OFF!')).toBe('ribbon');

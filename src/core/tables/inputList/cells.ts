@@ -23,7 +23,7 @@ const REFUSED_BEFORE =
 const REFUSED_BEHIND =
   /^[\s:=(–—-]*(?:(?:must|should|to|is|be|stays?|kept|switched|turned|always|please)\s+)*(?:off|none|no|not|never|unnecessary|n\/a)(?![\w’']|\s+(?:problem|worries))(?:\s+(?:be|needed|required|necessary|used|wanted|on))*[)!.]*/i;
 const GIVEN_BEHIND = /^[\s:=(–—-]*(?:on|yes|required|needed)(?![\w’'])[)!.]*/i;
-const OPEN_BEFORE = /(?:^|\s)(?:before|after|until|if|maybe|when|while|unless|optional|without knowing)\s*$/i;
+const OPEN_BEFORE = /(?:^|\s)(?:before|after|until|if|maybe|when|while|unless|optional)\s*$/i;
 const OPEN_BEHIND = /^[\s:=(–—-]*(?:\?|optional|if|maybe|when|unless|tbc|tbd)/i;
 
 /**
@@ -41,7 +41,11 @@ export function withoutFeed(text: string): { rest: string; feed?: FeedWanted } {
   const refusedBehind = given ? undefined : REFUSED_BEHIND.exec(behind);
   const left = refusedBefore ? before.slice(0, refusedBefore.index) : before;
   const rest = `${left} ${behind.slice((given ?? refusedBehind)?.[0].length ?? 0)}`;
-  return { rest: tidy(withoutLoneBrackets(rest)), feed: refusedBefore || refusedBehind ? 'off' : 'on' };
+  const feed = refusedBefore || refusedBehind ? 'off' : 'on';
+  // "48V on the condenser, no phantom on the ribbon": which of them the line is, only a reader can tell.
+  const further = withoutFeed(rest);
+  if (further.rest !== rest && further.feed !== feed) return { rest: text };
+  return { rest: tidy(withoutLoneBrackets(rest)), feed };
 }
 
 /** Without brackets that have lost the other one. */
