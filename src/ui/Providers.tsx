@@ -26,7 +26,8 @@ export function Providers({ nonce, conventions, children }: Props) {
   const [queries] = useState(makeQueries);
   return (
     <AppRouterCacheProvider options={{ nonce, enableCssLayer: false }}>
-      <ThemeProvider theme={theme} defaultMode="system">
+      {/* Without `noSsr` it would change as soon as it is there, and a place that is not yet alive would be drawn again. */}
+      <ThemeProvider theme={theme} defaultMode="system" noSsr>
         <CssBaseline />
         <QueryClientProvider client={queries}>
           <Nonce value={nonce}>{children}</Nonce>

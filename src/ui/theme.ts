@@ -10,10 +10,12 @@ declare module '@mui/material/styles' {
   interface Palette {
     verdict: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
     hairline: string;
+    tint: Tints;
   }
   interface PaletteOptions {
     verdict?: Record<'Stop' | 'Silent' | 'Watch' | 'Clear', string>;
     hairline?: string;
+    tint?: Tints;
   }
   interface TypographyVariants extends Record<OwnText, TextStyle> {}
   interface TypographyVariantsOptions extends Partial<Record<OwnText, TextStyle>> {}
@@ -34,6 +36,13 @@ const focusRing = ({ vars }: Pick<Theme, 'vars'>) => ({
   outline: `2px solid ${vars!.palette.primary.main}`,
   outlineOffset: 1,
 });
+
+/** A rail from nothing to 48 V, by volts: pale steel, straw, amber, vermilion. */
+type Tints = Record<0 | 3 | 12 | 24 | 48, string>;
+export const TINTS: Record<'light' | 'dark', Tints> = {
+  light: { 0: '#9aa1a6', 3: '#a8956a', 12: '#b57b2c', 24: '#bf5f1a', 48: '#b0320f' },
+  dark: { 0: '#6d757c', 3: '#9c8c63', 12: '#cfa04a', 24: '#ee9a4d', 48: '#ff7d58' },
+};
 
 /** Where a thumb presses: 44 px at least (WCAG 2.5.5), on screens as narrow as a phone's. */
 const THUMB = 44;
@@ -56,6 +65,7 @@ export const theme = createTheme({
         divider: '#d3d5cf',
         hairline: '#d3d5cf',
         verdict: { Stop: '#b3261e', Silent: '#5b4a9c', Watch: '#855300', Clear: '#176b45' },
+        tint: TINTS.light,
       },
     },
     dark: {
@@ -67,6 +77,7 @@ export const theme = createTheme({
         divider: '#343a40',
         hairline: '#343a40',
         verdict: { Stop: '#ff8a80', Silent: '#bcaef5', Watch: '#f0b64d', Clear: '#7bd3a6' },
+        tint: TINTS.dark,
       },
     },
   },

@@ -1,8 +1,19 @@
-import { drawn, expect, pageWith, test } from './test';
+import { drawn, expect, pageWith, test, type Page } from './test';
 import { openRig } from './rig';
 import { look } from './seen';
 
 const PLACES = ['rig', 'kit', 'plan', 'switch', 'test', 'noise', 'log'] as const;
+
+/** What a page has drawn as a place from now on, opened anew each time; asked for once it is alive. */
+async function drawings(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() => {
+    const places = new Set<Element>();
+    const note = () => document.querySelectorAll('[data-place]').forEach((place) => places.add(place));
+    new MutationObserver(note).observe(document, { childList: true, subtree: true });
+    Object.assign(window, { places });
+  });
+  return () => page.evaluate(() => (window as unknown as { places: Set<Element> }).places.size);
+}
 
 for (const place of PLACES)
   test(`on a phone a thumb reaches everything in ${place}, and it can be read`, async ({ browser }) => {
@@ -13,8 +24,11 @@ for (const place of PLACES)
       expect({ where, small, tiny }).toEqual({ where, small: [], tiny: [] });
       expect(header).toBeLessThanOrEqual(64);
     };
+    const times = await drawings(page);
     await page.goto(`/${place}?rig=lock-nine`);
     await expect(page.getByRole('main')).toBeVisible();
+    // What the server has drawn comes alive as it is: nothing goes away to be drawn again.
+    expect(await times()).toBe(1);
     if (place === 'rig') await expect(page.getByRole('button', { name: /^10 Clear/ })).toBeVisible();
     await fits(place);
     for (const tab of (await page.getByRole('tab').allTextContents()).slice(1)) {

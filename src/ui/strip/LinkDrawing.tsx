@@ -11,11 +11,10 @@ interface Props {
   /** Voltages of the socket's and of the plug's contacts. */
   before: Map<Contact, number | null>;
   after: Map<Contact, number | null>;
-  scheme: 'light' | 'dark';
 }
 
 /** What a link does with its conductors: runs them through, swaps, breaks, joins or transforms them. */
-export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
+export function LinkDrawing({ view, x, width, before, after }: Props) {
   const { palette } = useTheme().vars!;
   const ends = (path: LinkView['paths'][number]): { from: End; to: End } => ({
     from: { x, y: rowOf(view.input, path.from), volts: before.get(path.from) ?? null },
@@ -40,14 +39,12 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
         const end = { x: at + way * length, y, volts };
         return (
           <Fragment key={`${at}${y}`}>
-            <Rail from={{ x: at, y, volts }} to={end} scheme={scheme} />
+            <Rail from={{ x: at, y, volts }} to={end} />
             {!hasBlock && <circle cx={end.x} cy={y} r={2} fill="none" stroke={palette.text.secondary} />}
           </Fragment>
         );
       })}
-      {whole.length > 0 && (
-        <Transformer paths={whole.map(ends)} x={x + width / 2} ink={palette.text.primary} scheme={scheme} />
-      )}
+      {whole.length > 0 && <Transformer paths={whole.map(ends)} x={x + width / 2} ink={palette.text.primary} />}
       {view.paths.map((path) => {
         if (whole.includes(path)) return null;
         const { from, to } = ends(path);
@@ -60,18 +57,14 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
               : path.look === 'transformer' || path.look === 'amplifier'
                 ? 12
                 : 8;
-        if (gap === 0) return <Wire key={`${path.from}${path.to}`} from={from} to={to} scheme={scheme} />;
+        if (gap === 0) return <Wire key={`${path.from}${path.to}`} from={from} to={to} />;
         const at = path.look === 'open' ? from.x + gap * 1.5 + (width - gap * 3) * (path.at ?? 1) : middle.x;
         const share = (at - from.x) / (to.x - from.x);
         const y = from.y + (to.y - from.y) * (path.look === 'open' ? share : 0.5);
         return (
           <Fragment key={`${path.from}${path.to}`}>
-            <Rail
-              from={from}
-              to={{ x: at - gap, y: path.look === 'open' ? y : from.y, volts: from.volts }}
-              scheme={scheme}
-            />
-            <Rail from={{ x: at + gap, y: path.look === 'open' ? y : to.y, volts: to.volts }} to={to} scheme={scheme} />
+            <Rail from={from} to={{ x: at - gap, y: path.look === 'open' ? y : from.y, volts: from.volts }} />
+            <Rail from={{ x: at + gap, y: path.look === 'open' ? y : to.y, volts: to.volts }} to={to} />
             <Symbol
               look={path.look}
               x={at}
@@ -109,17 +102,7 @@ export function LinkDrawing({ view, x, width, before, after, scheme }: Props) {
 }
 
 /** Two windings beside two core lines, each as tall as the rows it joins. */
-function Transformer({
-  paths,
-  x,
-  ink,
-  scheme,
-}: {
-  paths: { from: End; to: End }[];
-  x: number;
-  ink: string;
-  scheme: 'light' | 'dark';
-}) {
+function Transformer({ paths, x, ink }: { paths: { from: End; to: End }[]; x: number; ink: string }) {
   const side = (end: 'from' | 'to') => {
     const rows = paths.map((path) => path[end].y);
     return { top: Math.min(...rows), bottom: Math.max(...rows) };
@@ -129,8 +112,8 @@ function Transformer({
     <>
       {paths.map(({ from, to }) => (
         <Fragment key={`${from.y}${to.y}`}>
-          <Rail from={from} to={{ ...from, x: x - 8 }} scheme={scheme} />
-          <Rail from={{ ...to, x: x + 8 }} to={to} scheme={scheme} />
+          <Rail from={from} to={{ ...from, x: x - 8 }} />
+          <Rail from={{ ...to, x: x + 8 }} to={to} />
         </Fragment>
       ))}
       <g stroke={ink} strokeWidth={1.4} fill="none">
@@ -153,16 +136,16 @@ function winding(height: number, sweep: 0 | 1): string {
 }
 
 /** Straight where it stays in its row, else slanting over in the middle third. */
-function Wire({ from, to, scheme }: { from: End; to: End; scheme: 'light' | 'dark' }) {
-  if (Math.abs(from.y - to.y) < 0.5) return <Rail from={from} to={to} scheme={scheme} />;
+function Wire({ from, to }: { from: End; to: End }) {
+  if (Math.abs(from.y - to.y) < 0.5) return <Rail from={from} to={to} />;
   const third = (to.x - from.x) / 3;
   const a = { x: from.x + third, y: from.y, volts: from.volts };
   const b = { x: to.x - third, y: to.y, volts: to.volts };
   return (
     <>
-      <Rail from={from} to={a} scheme={scheme} />
-      <Rail from={a} to={b} scheme={scheme} />
-      <Rail from={b} to={to} scheme={scheme} />
+      <Rail from={from} to={a} />
+      <Rail from={a} to={b} />
+      <Rail from={b} to={to} />
     </>
   );
 }

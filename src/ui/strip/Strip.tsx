@@ -1,8 +1,7 @@
 'use client';
 
 import Box from '@mui/material/Box';
-import { useColorScheme, useTheme } from '@mui/material/styles';
-import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
 import { Fragment, memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import { CONNECTORS, mate, type ConnectorId, type Contact } from '@/core/gear';
@@ -14,7 +13,6 @@ import { figure, spoken } from './spoken';
 import { strip as texts } from './texts';
 
 type Junction = LineResult['readings']['junctions'][number];
-type Scheme = 'light' | 'dark';
 
 interface Props {
   result: LineResult;
@@ -32,7 +30,6 @@ interface Props {
 
 /** The line drawn: its conductors from the source at the left to the inlet at the right. */
 export const Strip = memo(function Strip({ result, room, labels, tall = false, flows = false, probe }: Props) {
-  const scheme = useScheme();
   const { junctions } = result.readings;
   const width = Math.max(room, leastWidth(result.links.length));
   const grid = columns(width, result.links.length);
@@ -47,31 +44,24 @@ export const Strip = memo(function Strip({ result, room, labels, tall = false, f
         aria-label={spoken(result)}
         style={{ display: 'block', fontFamily: 'inherit' }}
       >
-        <Ends grid={grid} first={junctions[0]} last={junctions[last]} scheme={scheme} />
+        <Ends grid={grid} first={junctions[0]} last={junctions[last]} />
         {result.links.map((view, n) => (
           <LinkDrawing
             key={n}
             view={view}
             {...grid.link(n)}
-            scheme={scheme}
             before={socketVolts(junctions[n])}
             after={new Map(junctions[n + 1].contacts.map(({ contact, volts }) => [contact, volts]))}
           />
         ))}
         <Currents result={result} grid={grid} flows={flows} />
         {junctions.map((junction, n) => (
-          <Joint key={n} junctions={junctions} n={n} x={grid.junction(n)} scheme={scheme} probe={probe} />
+          <Joint key={n} junctions={junctions} n={n} x={grid.junction(n)} probe={probe} />
         ))}
       </svg>
     </Box>
   );
 });
-
-export function useScheme(): Scheme {
-  const { colorScheme } = useColorScheme();
-  const dark = useMediaQuery('(prefers-color-scheme: dark)');
-  return colorScheme ?? (dark ? 'dark' : 'light');
-}
 
 /** Contacts whose voltage changes between two junctions; at both ends every one is written. */
 function changesAt(junctions: Junction[], n: number): (contact: Contact) => boolean {
@@ -90,7 +80,7 @@ function changesAt(junctions: Junction[], n: number): (contact: Contact) => bool
 }
 
 /** Source and inlet: their outline, and the voltage of each contact beside it. */
-function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; last: Junction; scheme: Scheme }) {
+function Ends({ grid, first, last }: { grid: Columns; first: Junction; last: Junction }) {
   const { palette } = useTheme().vars!;
   const [left, right] = [grid.junction(0), grid.width - grid.end];
   const [sourceX, inletX] = [14, grid.width - 12];
@@ -116,7 +106,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
         const y = rowOf(first.plug, contact);
         return (
           <Fragment key={contact}>
-            <Rail from={{ x: sourceX + 34, y, volts }} to={{ x: left, y, volts }} scheme={scheme} />
+            <Rail from={{ x: sourceX + 34, y, volts }} to={{ x: left, y, volts }} />
             {label(sourceX + 31, y, volts, 'end')}
           </Fragment>
         );
@@ -127,7 +117,7 @@ function Ends({ grid, first, last, scheme }: { grid: Columns; first: Junction; l
         const start = last === first ? left + JOINT : right;
         return (
           <Fragment key={contact}>
-            <Rail from={{ x: start, y, volts }} to={{ x: inletX - 33, y, volts }} scheme={scheme} />
+            <Rail from={{ x: start, y, volts }} to={{ x: inletX - 33, y, volts }} />
             {label(inletX - 3, y, volts, 'end')}
           </Fragment>
         );
@@ -141,12 +131,11 @@ interface JointProps {
   junctions: Junction[];
   n: number;
   x: number;
-  scheme: Scheme;
   probe: Props['probe'];
 }
 
 /** Plug in socket: contacts that touch are joined, those that do not end in the air; each takes the probe. */
-function Joint({ junctions, n, x, scheme, probe }: JointProps) {
+function Joint({ junctions, n, x, probe }: JointProps) {
   const { palette } = useTheme().vars!;
   const junction = junctions[n];
   const { plug, socket, fits, contacts } = junction;
@@ -166,7 +155,6 @@ function Joint({ junctions, n, x, scheme, probe }: JointProps) {
               key={contact}
               from={{ x, y: rowOf(plug, from), volts: value }}
               to={{ x: x + JOINT, y: rowOf(socket, contact), volts: value }}
-              scheme={scheme}
             />
           );
         })}
