@@ -15,8 +15,8 @@ const place = scaleLinear()
 export function tint(volts: number | null): string {
   const at = place(Math.abs(volts ?? 0));
   const below = Math.floor(at);
-  if (at === below) return variable(below);
-  return `color-mix(in srgb, ${variable(below)}, ${variable(below + 1)} ${((at - below) * 100).toFixed(1)}%)`;
+  const share = Math.round((at - below) * 100);
+  return share === 0 ? variable(below) : `color-mix(in srgb, ${variable(below)}, ${variable(below + 1)} ${share}%)`;
 }
 
 const variable = (n: number): string => `var(--mui-palette-tint-${STOPS[n]})`;
