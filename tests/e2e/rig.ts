@@ -7,6 +7,17 @@ export async function openRig(page: Page, rig = 'lock-nine') {
   await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
 }
 
+const EMPTY = { format: 'inlet-check', version: 2, name: 'From nothing', devices: [], lines: [] };
+
+/** A rig with nothing in it, opened, as somebody new to it sees it. */
+export async function openEmpty(page: Page): Promise<string> {
+  const made = await page.request.post('/api/rigs', { data: EMPTY });
+  const { id } = await made.json();
+  await page.goto(`/rig?rig=${id}`);
+  await expect(page.getByRole('heading', { name: 'An empty rig' })).toBeVisible();
+  return id;
+}
+
 /** The row of a line on the sheet. */
 export const row = (page: Page, name: string): Locator =>
   page

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { choose, copyOf, feed, openLine, openNoise, openRig, reading, row, saved, select } from './rig';
+import { choose, copyOf, feed, openEmpty, openLine, openNoise, openRig, reading, row, saved, select } from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
@@ -127,6 +127,23 @@ test('a check worker that dies is replaced; one that dies again and again is tol
   await notice.getByRole('button', { name: 'Check again' }).click();
   await expect(row(page, 'Trio, ribbon left')).toContainText('Stop');
   await expect(notice).toHaveCount(0);
+});
+
+test('lines that nobody has judged are not called Clear', async ({ page }) => {
+  await page.addInitScript(WORKERS);
+  await openEmpty(page);
+  await page.evaluate(() => {
+    const here = window as unknown as { made: Worker[]; broken: boolean };
+    here.broken = true;
+    here.made.forEach((worker) => worker.dispatchEvent(new Event('error')));
+  });
+  await page.getByRole('button', { name: /^Band/ }).click();
+  const panel = page.getByRole('complementary', { name: 'Why' });
+  await expect(panel).toContainText(/Not every line has a verdict\s*\d+ lines have no verdict yet\./);
+  await expect(panel).not.toContainText(/No problems|Clear/);
+  await page.evaluate(() => Object.assign(window, { broken: false }));
+  await page.getByRole('button', { name: 'Check again' }).click();
+  await expect(panel).toContainText('lines are Clear with the switches as drawn.');
 });
 
 test('seven tabs on one run sheet share one stream, and the next takes over when its tab is closed', async ({
@@ -310,6 +327,8 @@ test('the server goes away under each page and comes back: what was done is kept
       PLACES.map(async ({ place }) => {
         const tab = await context.newPage();
         await tab.goto(`${base}/${place}?rig=${place === 'plan' || place === 'noise' ? planned : id}`);
+        // A press on what is only drawn yet is nobody’s.
+        await tab.waitForFunction(() => document.querySelector('[data-place="live"]'));
         await tab.waitForLoadState('networkidle').catch(() => {});
         return tab;
       }),

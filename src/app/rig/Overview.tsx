@@ -45,23 +45,27 @@ export const Overview = memo(function Overview(props: Props) {
 const Problems = memo(function Problems(props: Props) {
   const entries = entriesOf(props);
   const count = (verdict: Verdict) => entries.filter((entry) => entry.verdict === verdict).length;
-  const lines = props.sections.reduce((sum, { lines: own }) => sum + own.length, 0);
+  const { lines, waiting, failed } = judgedOf(props);
+  const known = waiting + failed === 0;
+  const said = entries.length
+    ? text.tapALine(
+        lines,
+        VERDICT_ORDER.filter((verdict) => count(verdict))
+          .map((verdict) => `${count(verdict)} ${verdict}`)
+          .join(', '),
+      )
+    : known && text.allLinesAreClear(lines);
   return (
     <Box sx={{ px: 2.5, py: 1.75 }}>
       <Typography variant="panel" component="h2">
-        {entries.length ? text.problemsWorstFirst : lines ? text.noProblemsFound : text.noLinesYet}
+        {headingOf(entries.length, lines, known)}
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>
-        {entries.length
-          ? text.tapALine(
-              lines,
-              VERDICT_ORDER.filter((verdict) => count(verdict))
-                .map((verdict) => `${count(verdict)} ${verdict}`)
-                .join(', '),
-            )
-          : lines
-            ? text.allLinesAreClear(lines)
-            : text.typeTheFirstOne}
+        {lines
+          ? [said, waiting > 0 && text.noVerdictYet(waiting), failed > 0 && text.noResult(failed)]
+              .filter(Boolean)
+              .join(' ')
+          : text.typeTheFirstOne}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
         {entries.map(({ key, name, verdict, what, more, open }) => (
@@ -104,6 +108,20 @@ const Problems = memo(function Problems(props: Props) {
     </Box>
   );
 });
+
+function headingOf(problems: number, lines: number, known: boolean): string {
+  if (problems) return text.problemsWorstFirst;
+  if (!lines) return text.noLinesYet;
+  return known ? text.noProblemsFound : text.notEveryLineHasAVerdict;
+}
+
+/** How many lines there are, how many of them nobody has judged yet, and how many have no result. */
+function judgedOf({ sections, solution }: Props): { lines: number; waiting: number; failed: number } {
+  const ids = sections.flatMap(({ lines }) => lines.map(({ line }) => line.id));
+  const failed = ids.filter((id) => solution.unsolved.has(id)).length;
+  const judged = ids.filter((id) => solution.lines.has(id)).length;
+  return { lines: ids.length, waiting: ids.length - judged - failed, failed };
+}
 
 function entriesOf({ sections, solution, onLine, onGroup }: Props): Entry[] {
   const all = sections.flatMap(({ device, group, lines }): Entry[] => [

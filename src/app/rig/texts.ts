@@ -329,6 +329,9 @@ export const overview = {
   tapALine: (lines: number, verdicts: string) =>
     `${plural(lines, 'line')}: ${verdicts}. Tap a line for the reason and the fix.`,
   allLinesAreClear: (lines: number) => `All ${lines} lines are Clear with the switches as drawn.`,
+  notEveryLineHasAVerdict: 'Not every line has a verdict',
+  noVerdictYet: (lines: number) => `${plural(lines, 'line')} ${lines === 1 ? 'has' : 'have'} no verdict yet.`,
+  noResult: (lines: number) => `${plural(lines, 'line')} ${lines === 1 ? 'has' : 'have'} no result: the row says why.`,
   typeTheFirstOne: 'Type the first one at the foot of the sheet; its problems are listed here.',
   more: (more: number) => ` · ${more} more`,
 };

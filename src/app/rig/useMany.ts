@@ -44,6 +44,12 @@ interface Given {
   onText: (text: string) => void;
 }
 
+/** Takes a changed rig over; what waited beside it for the same script goes on from that, before anything is drawn. */
+function takeOver(now: RefObject<Given>, document: RigDocument): void {
+  now.current.change(document);
+  now.current = { ...now.current, document };
+}
+
 /** What is done to several lines at once, and lines on the clipboard. */
 export function useMany(given: Given): ManyActions {
   const now = useRef(given);
@@ -66,12 +72,12 @@ export function useMany(given: Given): ManyActions {
   }, [keep]);
   const paste = useCallback(async (lines: string) => {
     const { readDocument } = await loadReaders();
-    const { document, change, mark, say } = now.current;
+    const { document, mark, say } = now.current;
     if (!readDocument) return say(texts.nothingWasChanged(texts.theServerDoesNotAnswer));
     try {
       const made = pasted(document, JSON.parse(lines) as CopiedLine[]);
       if ('problem' in made) return say(texts.nothingWasChanged(made.problem));
-      change(readDocument(made.document));
+      takeOver(now, readDocument(made.document));
       mark(made.ids);
       say(texts.addedCtrlZUndoes(made.ids.length, made.elsewhere));
     } catch (problem) {
@@ -88,9 +94,9 @@ export function useMany(given: Given): ManyActions {
     if (!readDocument) return texts.theServerDoesNotAnswer;
     const next = edit(now.current);
     if ('problem' in next) return next.problem;
-    const { document, kit, change, say } = now.current;
+    const { document, kit, say } = now.current;
     try {
-      change(readDocument(tidied(next)));
+      takeOver(now, readDocument(tidied(next)));
     } catch (problem) {
       if (problem instanceof DocumentError) return problem.message;
       throw problem;
