@@ -12,13 +12,14 @@ import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { savingText } from '@/ui/rig/savingText';
 import type { Saving } from '@/ui/rig/useRig';
 import { topBar as texts } from './texts';
+import type { Counts } from './useRigView';
 
 interface Props {
   menu: ReactNode;
   revision: { number: number; savedAt: string };
   saving: Saving;
   /** How many lines have each verdict. */
-  counts: Record<Verdict, number>;
+  counts: Counts;
   shown: ReadonlySet<Verdict>;
   onShow: (verdict: Verdict) => void;
   search: string;

@@ -10,6 +10,10 @@ import type { Probe, Solution } from './useRigCheck';
 
 const WHOLE: Selection = { whole: true };
 
+/** How many lines have each verdict. */
+export type Counts = Record<Verdict, number | '…'>;
+const UNKNOWN: Counts = { Stop: '…', Silent: '…', Watch: '…', Clear: '…' };
+
 /** What is looked at: the selected line or switch, the open tab, the filter, where the probe is. */
 export function useRigView(document: RigDocument, asked?: string) {
   const sections = useMemo(() => sectionsOf(document), [document]);
@@ -127,13 +131,16 @@ export function useRigView(document: RigDocument, asked?: string) {
       return !words || text.some((each) => each?.toLowerCase().includes(words));
     };
     const shownLines = (solution: Solution) => {
-      const counts = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
+      const numbers = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
       const visible = new Set<string>();
       for (const id of paths.keys()) {
         const { verdict, findings } = solution.lines.get(id) ?? {};
-        if (verdict) counts[verdict]++;
+        if (verdict) numbers[verdict]++;
         if (matches(id, findings) && (shown.size === 0 || (verdict && shown.has(verdict)))) visible.add(id);
       }
+      // None of each would be as wrong as all of one, as long as nobody knows.
+      const unknown = paths.size > 0 && VERDICT_ORDER.every((verdict) => numbers[verdict] === 0);
+      const counts: Counts = unknown ? UNKNOWN : numbers;
       return { counts, visible };
     };
     return {

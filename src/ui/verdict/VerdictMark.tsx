@@ -18,7 +18,7 @@ export function VerdictMark({
   brief = false,
 }: {
   verdict: Verdict;
-  count?: number;
+  count?: number | '…';
   size?: 'small' | 'large';
   /** Without its word where the screen is as narrow as a phone's; it is still read out. */
   brief?: boolean;
