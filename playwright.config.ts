@@ -1,10 +1,7 @@
 import { defineConfig } from '@playwright/test';
-import { chromiumLaunch } from './tests/chromium';
+import { testLaunch } from './tests/chromium';
 
 const LONG = /(access|dialogs|noise|switch|trouble|plan)\.spec/;
-
-/** A test's page does not live long enough for what is compiled a second time, and cleaned up so often: a tenth less. */
-const SHORT_LIVED = '--js-flags=--invocation-count-for-maglev=5000,--min-semi-space-size=16';
 
 /** Drives the production build in Debian's headless Chromium; every worker has a server and a fresh database of its own. */
 export default defineConfig({
@@ -27,6 +24,6 @@ export default defineConfig({
   use: {
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { ...chromiumLaunch, args: [...chromiumLaunch.args, SHORT_LIVED] },
+    launchOptions: testLaunch,
   },
 });

@@ -1,12 +1,12 @@
 import { expect, test } from './test';
-import { chromiumLaunch } from '../chromium';
+import { testLaunch } from '../chromium';
 import { openNoise, reading } from './rig';
 
 // An input that plays a test signal: beeps with nothing between them.
 test.use({
   launchOptions: {
-    ...chromiumLaunch,
-    args: [...chromiumLaunch.args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'],
+    ...testLaunch,
+    args: [...testLaunch.args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'],
   },
 });
 
