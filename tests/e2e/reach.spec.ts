@@ -75,6 +75,12 @@ test('on a phone a thumb reaches everything about a line, and the dialogs of the
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toHaveCount(0);
   }
+  // What leads elsewhere does not stay under what led there.
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('dialog', { name: 'More' }).getByRole('button', { name: 'Overview' }).click();
+  await expect(page.getByRole('dialog', { name: 'More' })).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Problems, worst first' })).toBeVisible();
+  await fits('the overview');
   await page.context().close();
 });
 

@@ -302,7 +302,10 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
       await page.getByRole('tab', { name: 'Measure' }).click();
       await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
     },
-    told: (page) => expect(page.getByRole('tabpanel').getByRole('alert')).toBeVisible(),
+    told: (page) =>
+      expect(
+        page.getByRole('tabpanel').getByRole('alert').filter({ hasText: 'The worker that measures' }),
+      ).toBeVisible(),
   },
 ];
 

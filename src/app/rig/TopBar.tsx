@@ -7,7 +7,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { memo, type ReactNode, type RefObject } from 'react';
 import { VERDICT_ORDER, type Verdict } from '@/core/check';
-import { BarMore, ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
+import { BarMore, LEADS_ELSEWHERE, ProductName, SearchField, UndoRedo } from '@/ui/shell/barParts';
 import { VerdictMark } from '@/ui/verdict/VerdictMark';
 import { savingText } from '@/ui/rig/savingText';
 import type { Saving } from '@/ui/rig/useRig';
@@ -72,7 +72,7 @@ export const TopBar = memo(function TopBar(props: Props) {
       </Box>
       <BarMore>
         <SearchField label={texts.findALine} shortcut="F" value={search} inputRef={searchRef} onChange={onSearch} />
-        <Button onClick={onWhole} color="inherit" title={texts.overviewOfFindingsO}>
+        <Button onClick={onWhole} color="inherit" {...LEADS_ELSEWHERE} title={texts.overviewOfFindingsO}>
           {texts.overview}
         </Button>
         <Button onClick={onSchools} color="inherit">

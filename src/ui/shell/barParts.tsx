@@ -17,6 +17,11 @@ import { barParts as texts } from './texts';
 
 /** What the bars of all places have in common. */
 
+/** On what leads elsewhere, so that what a bar has besides does not lie over it. */
+export const LEADS_ELSEWHERE = { 'data-leads-elsewhere': true };
+const leadsElsewhere = (target: EventTarget) =>
+  target instanceof Element && target.closest('[data-leads-elsewhere]') !== null;
+
 /** What a bar has besides: in it where there is room, behind one button on a phone, whose bar is one row. */
 export function BarMore({ children }: { children: ReactNode }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -45,7 +50,10 @@ export function BarMore({ children }: { children: ReactNode }) {
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
         slotProps={{ paper: { 'aria-label': texts.more, role: 'dialog' } }}
       >
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, p: 1, maxWidth: 320 }}>
+        <Box
+          onClick={({ target }) => leadsElsewhere(target) && setAnchor(null)}
+          sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, p: 1, maxWidth: 320 }}
+        >
           {children}
           <HelpButton listens={false} />
           <SettingsButton />
