@@ -47,6 +47,8 @@ const Problems = memo(function Problems(props: Props) {
   const count = (verdict: Verdict) => entries.filter((entry) => entry.verdict === verdict).length;
   const { lines, waiting, failed } = judgedOf(props);
   const known = waiting + failed === 0;
+  // Beside problems it is only told where it lasts: a line that was just added has its verdict at once.
+  const lasts = waiting > 0 && (entries.length === 0 || props.solution.failed !== undefined);
   const said = entries.length
     ? text.tapALine(
         lines,
@@ -62,9 +64,7 @@ const Problems = memo(function Problems(props: Props) {
       </Typography>
       <Typography variant="body2" color="textSecondary" sx={{ mt: 0.5, mb: 1.5 }}>
         {lines
-          ? [said, waiting > 0 && text.noVerdictYet(waiting), failed > 0 && text.noResult(failed)]
-              .filter(Boolean)
-              .join(' ')
+          ? [said, lasts && text.noVerdictYet(waiting), failed > 0 && text.noResult(failed)].filter(Boolean).join(' ')
           : text.typeTheFirstOne}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
