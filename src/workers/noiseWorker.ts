@@ -9,7 +9,7 @@ export const startNoiseWorker = () =>
   );
 export type NoiseWorker = ReturnType<typeof startNoiseWorker>;
 
-const BROKEN = 'The worker that measures could not be started. Try again; if that does not help, reload the page.';
+const BROKEN = 'The worker that measures could not be started. Try again; if that doesn’t help, reload the page.';
 
 const LOST = 'The worker that measures stopped without an answer. Nothing was kept of it; record or choose it again.';
 /** How long it may say nothing, in milliseconds: an hour of sound is summed up in less (measured). */

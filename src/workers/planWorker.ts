@@ -5,7 +5,7 @@ import { silenceAfter } from './silence';
 import type { PlanAnswer, PlanQuestion } from './planMessages';
 
 const start = () => new Worker(new URL('./plan.worker.ts', import.meta.url), { type: 'module' });
-const BROKEN = 'The planner could not be started. Try again; if that does not help, reload the page.';
+const BROKEN = 'The planner could not be started. Try again; if that doesn’t help, reload the page.';
 const LOST = 'The planner stopped without an answer. The rig is as it was; plan again.';
 /** How long it may say nothing beyond the time it was given, in milliseconds: chains are judged meanwhile (assumed). */
 const PATIENCE = 60_000;

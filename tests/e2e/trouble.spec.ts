@@ -139,7 +139,7 @@ test('lines that nobody has judged are not called Clear', async ({ page }) => {
   });
   await page.getByRole('button', { name: /^Band/ }).click();
   const panel = page.getByRole('complementary', { name: 'Why' });
-  await expect(panel).toContainText(/Not every line has a verdict\s*\d+ lines have no verdict yet\./);
+  await expect(panel).toContainText(/Lines without a verdict\s*\d+ lines have no verdict yet\./);
   await expect(panel).not.toContainText(/No problems|Clear/);
   await expect(page.getByRole('group', { name: 'Show lines by verdict' })).toContainText('… Stop');
   await page.evaluate(() => Object.assign(window, { broken: false }));

@@ -112,7 +112,7 @@ const Problems = memo(function Problems(props: Props) {
 function headingOf(problems: number, lines: number, known: boolean): string {
   if (problems) return text.problemsWorstFirst;
   if (!lines) return text.noLinesYet;
-  return known ? text.noProblemsFound : text.notEveryLineHasAVerdict;
+  return known ? text.noProblemsFound : text.linesWithoutAVerdict;
 }
 
 /** How many lines there are, how many of them nobody has judged yet, and how many have no result. */

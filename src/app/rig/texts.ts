@@ -329,9 +329,10 @@ export const overview = {
   tapALine: (lines: number, verdicts: string) =>
     `${plural(lines, 'line')}: ${verdicts}. Tap a line for the reason and the fix.`,
   allLinesAreClear: (lines: number) => `All ${lines} lines are Clear with the switches as drawn.`,
-  notEveryLineHasAVerdict: 'Not every line has a verdict',
+  linesWithoutAVerdict: 'Lines without a verdict',
   noVerdictYet: (lines: number) => `${plural(lines, 'line')} ${lines === 1 ? 'has' : 'have'} no verdict yet.`,
-  noResult: (lines: number) => `${plural(lines, 'line')} ${lines === 1 ? 'has' : 'have'} no result: the row says why.`,
+  noResult: (lines: number) =>
+    lines === 1 ? '1 line has no result: its row says why.' : `${lines} lines have no result: their rows say why.`,
   typeTheFirstOne: 'Type the first one at the foot of the sheet; its problems are listed here.',
   more: (more: number) => ` · ${more} more`,
 };

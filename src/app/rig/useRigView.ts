@@ -131,17 +131,16 @@ export function useRigView(document: RigDocument, asked?: string) {
       return !words || text.some((each) => each?.toLowerCase().includes(words));
     };
     const shownLines = (solution: Solution) => {
-      const numbers = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
+      const counts = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
       const visible = new Set<string>();
       for (const id of paths.keys()) {
         const { verdict, findings } = solution.lines.get(id) ?? {};
-        if (verdict) numbers[verdict]++;
+        if (verdict) counts[verdict]++;
         if (matches(id, findings) && (shown.size === 0 || (verdict && shown.has(verdict)))) visible.add(id);
       }
       // None of each would be as wrong as all of one, as long as nobody knows.
-      const unknown = paths.size > 0 && VERDICT_ORDER.every((verdict) => numbers[verdict] === 0);
-      const counts: Counts = unknown ? UNKNOWN : numbers;
-      return { counts, visible };
+      const unknown = paths.size > 0 && solution.lines.size + solution.unsolved.size === 0;
+      return { counts: unknown ? UNKNOWN : counts, visible };
     };
     return {
       sections,

@@ -9,7 +9,7 @@ const place = scaleLinear()
   .clamp(true);
 
 /**
- * The tint of a rail at a direct voltage, between those of the theme that is shown; undefined is a rail that floats.
+ * The tint of a rail at a direct voltage, between those of the theme that is shown; null is a rail that floats.
  * Left to the style sheet: what the server has drawn is right in either theme.
  */
 export function tint(volts: number | null): string {
