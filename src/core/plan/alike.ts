@@ -12,7 +12,7 @@ import {
   type LinkView,
   type Part,
 } from '../gear';
-import { onceEach } from '../units/once';
+import { onceEach, onceEachRun } from '../units/once';
 import { sortOf } from './pieces';
 
 const PLAIN: ReadonlySet<string | undefined> = new Set(['cable', 'plain adapter']);
@@ -26,9 +26,9 @@ export interface Alike {
    * chains of one class differ in nothing but what conductors are called, how many plugs there are, and what cable of one
    * sort measures.
    */
-  whole: unknown[];
+  whole: string;
   /** The same, whatever sort its cables are of: copper makes no difference to whether a source gets its power. */
-  power: unknown[];
+  power: string;
   /**
    * The same of its beginnings: as far as each link that lets no direct current through. What powers the source is there. First
    * of all the socket in which an open source ends.
@@ -42,26 +42,26 @@ export function alikeOf(source: Part, links: readonly Part[]): Alike {
   const from = endOf(source);
   const at = openAt(from, links, views);
   const plugAt = (n: number): ConnectorId => (n === 0 ? from.plug : views[n - 1].output);
-  const words: unknown[] = [what(source)];
-  const sorts: string[][] = [];
+  let words = what(source);
+  let sorts = '';
   const beginnings: string[] = [];
   if (at !== undefined)
-    beginnings.push(JSON.stringify([what(source), at && joined(views.slice(0, at)), 'open in', views[at].input]));
+    beginnings.push([what(source), at && joinedWords(views.slice(0, at)), 'open in', views[at].input].join('; '));
   for (let n = 0; n < links.length;) {
     if (!isPlain(links[n])) {
-      words.push([mate(plugAt(n), views[n].input) !== undefined, plugAt(n), what(links[n])]);
-      if (!planningOf(links[n].kind)?.passesPower && blocks(views[n])) beginnings.push(JSON.stringify(words));
+      words += `; ${mate(plugAt(n), views[n].input) !== undefined} ${plugAt(n)} ${what(links[n])}`;
+      if (!planningOf(links[n].kind)?.passesPower && blocks(views[n])) beginnings.push(words);
       n++;
       continue;
     }
     const begin = n;
     while (n < links.length && isPlain(links[n])) n++;
     const run = views.slice(begin, n);
-    sorts.push([...new Set(links.slice(begin, n).filter(isCable).map(sortOf))].toSorted());
-    words.push([plugAt(begin), run.at(-1)!.output, joined(run)]);
+    sorts += `; ${[...new Set(links.slice(begin, n).filter(isCable).map(sortOf))].toSorted().join()}`;
+    words += `; ${plugAt(begin)} ${run.at(-1)!.output} ${joinedWords(run)}`;
   }
-  const power = [...words, plugAt(links.length)];
-  return { whole: [power, sorts], power, beginnings };
+  const power = `${words}; ${plugAt(links.length)}`;
+  return { whole: power + sorts, power, beginnings };
 }
 
 /** Inlet that stands at the end of what is only looked at. */
@@ -145,10 +145,13 @@ const GROUNDS = new Set(['1', 'S']);
 const blocks = ({ paths }: LinkView): boolean =>
   paths.every(({ from, look }) => GROUNDS.has(from) || (look !== 'wire' && look !== 'resistor'));
 
-const what = ({ kind, figures, choices, faults }: Part) => [kind, figures, choices, faults];
+const what = onceEach(({ kind, figures, choices, faults }: Part) => JSON.stringify([kind, figures, choices, faults]));
 
 /** Which contacts at both ends of a run of conductors are one, as sorted groups of `in` and `out` contacts. */
-function joined(views: readonly LinkView[]): string[] {
+const joined = onceEachRun(joinedBy);
+const joinedWords = onceEachRun((views: readonly LinkView[]) => joined(views).join());
+
+function joinedBy(views: readonly LinkView[]): string[] {
   const root = new Map<string, string>();
   const find = (node: string): string => {
     const up = root.get(node);

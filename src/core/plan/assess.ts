@@ -41,9 +41,6 @@ const bareLink = onceEach(({ kind, figures, choices, faults }: Part) => {
 });
 const standardOf = (kind: string): Record<string, string> =>
   Object.fromEntries(Object.entries(linkKind(kind).choices).map(([name, { standard }]) => [name, standard]));
-const keyOfLinks = onceEach((links: readonly Part[]) => links.map(bareLink).join(''));
-const wordedKeyOfLinks = onceEach((links: readonly Part[]) => links.map(bare).join(''));
-
 /** Most assessments that are kept. */
 const MOST = 60_000;
 
@@ -81,6 +78,16 @@ const isRefused = (verdict: Verdict): boolean => verdict === 'Stop' || verdict =
  * findings are then those of the first that was tried
  */
 export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): Assess {
+  // Parts, and what they are alike by, go by numbers: said in words thousands of chains would fill the memory.
+  const numbers = new Map<string, number>();
+  const numberOf = (words: string): number => {
+    const known = numbers.get(words) ?? numbers.size;
+    numbers.set(words, known);
+    return known;
+  };
+  const numberOfPart = onceEach((part: Part) => numberOf(bare(part)));
+  const numberOfLink = refused === 'once' ? onceEach((part: Part) => numberOf(bareLink(part))) : numberOfPart;
+  const numberOfCircuit = onceEach((inlet: Part) => numberOf(circuitOf(inlet)));
   const known = new Map<string, Assessment | undefined>();
   const refusals = new Map<string, Assessment>();
   const alikes = new Map<string, Keys>();
@@ -88,8 +95,9 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
   const alikeAt = (key: string, source: Part, links: readonly Part[]): Keys => {
     let found = alikes.get(key);
     if (!found) {
-      const { whole, power, beginnings } = alikeOf(source, links);
-      found = { whole: JSON.stringify(whole), power: JSON.stringify(power), beginnings };
+      const alike = alikeOf(source, links);
+      const [whole, power] = [alike.whole, alike.power].map(numberOf);
+      found = { whole, power, beginnings: alike.beginnings.map((words) => `${numberOf(words)} begins`) };
     }
     if (alikes.size >= MOST) alikes.clear();
     alikes.set(key, found);
@@ -98,16 +106,16 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
   return (source, links, site) => {
     const { offers, reaches = [] } = site.switch ?? {};
     const reached = `${offers?.join() ?? '-'} ${reaches.length > 0}`;
-    const chain = `${bare(source)}${refused === 'once' ? keyOfLinks(links) : wordedKeyOfLinks(links)}`;
-    const key = `${chain} ${bare(site.inlet)} ${reached}`;
+    const chain = `${numberOfPart(source)},${links.map(numberOfLink).join()}`;
+    const key = `${chain} ${numberOfPart(site.inlet)} ${reached}`;
     if (known.has(key)) return known.get(key);
     if (known.size >= MOST) known.clear();
-    const unfed = refused === 'once' && isUnfed(links, site) ? `${bare(source)} unfed` : undefined;
+    const unfed = refused === 'once' && isUnfed(links, site) ? `${numberOfPart(source)} unfed` : undefined;
     const dark = unfed === undefined ? undefined : refusals.get(unfed);
     const alike = refused === 'once' && !dark ? alikeAt(chain, source, links) : undefined;
-    const whole = alike && `${alike.whole} ${bare(site.inlet)} ${reached}`;
+    const whole = alike && `${alike.whole} ${numberOfPart(site.inlet)} ${reached}`;
     // Current does not know how an inlet amplifies.
-    const fed = alike && `${alike.power} ${circuitOf(site.inlet)} ${reached} fed`;
+    const fed = alike && `${alike.power} ${numberOfCircuit(site.inlet)} ${reached} fed`;
     const like = dark ?? (alike && [whole!, fed!, ...alike.beginnings].map((each) => refusals.get(each)).find(Boolean));
     const line: Line = { id: 'plan', name: 'plan', source, links: [...links], inlet: site.inlet, switch: site.switch };
     const assessment =
@@ -129,8 +137,8 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
 
 /** By what chains are alike, as keys. */
 interface Keys {
-  whole: string;
-  power: string;
+  whole: number;
+  power: number;
   beginnings: string[];
 }
 

@@ -13,3 +13,21 @@ export function onceEach<K extends object, T>(find: (of: K) => T): (of: K) => T 
     return found.value;
   };
 }
+
+interface Found<K extends object, T> {
+  made?: { value: T };
+  further: WeakMap<K, Found<K, T>>;
+}
+
+/** The same for things that follow each other, none of which is ever changed. */
+export function onceEachRun<K extends object, T>(find: (of: readonly K[]) => T): (of: readonly K[]) => T {
+  const none: Found<K, T> = { further: new WeakMap() };
+  return (of) => {
+    const found = of.reduce((before, each) => {
+      const known = before.further.get(each) ?? { further: new WeakMap() };
+      before.further.set(each, known);
+      return known;
+    }, none);
+    return (found.made ??= { value: find(of) }).value;
+  };
+}

@@ -42,7 +42,10 @@ export function toHessenberg(a: Float64Array, n: number, vectors: readonly Float
   }
 }
 
-/** Solves (re + j·im)·x = b for a Hessenberg matrix and a complex right-hand side, all in place: b becomes x. */
+/**
+ * Solves (re + j·im)·x = b for a Hessenberg matrix and a complex right-hand side, all in place: b becomes x. Numbers are
+ * taken one by one: an array for a pair of them is made anew at every step.
+ */
 export function solveHessenberg(
   re: Float64Array,
   im: Float64Array,
@@ -51,7 +54,8 @@ export function solveHessenberg(
   bIm: Float64Array,
 ): void {
   for (let k = 0; k < n - 1; k++) {
-    const [top, below] = [k * n, (k + 1) * n];
+    const top = k * n;
+    const below = top + n;
     if (Math.abs(re[below + k]) + Math.abs(im[below + k]) > Math.abs(re[top + k]) + Math.abs(im[top + k])) {
       for (let column = k; column < n; column++) {
         let kept = re[top + column];
@@ -68,18 +72,22 @@ export function solveHessenberg(
       bIm[k] = bIm[k + 1];
       bIm[k + 1] = kept;
     }
-    const [pr, pi] = [re[top + k], im[top + k]];
+    const pr = re[top + k];
+    const pi = im[top + k];
     const norm = pr * pr + pi * pi;
-    const [ar, ai] = [re[below + k], im[below + k]];
+    const ar = re[below + k];
+    const ai = im[below + k];
     if ((ar === 0 && ai === 0) || norm === 0) continue;
     const fr = (ar * pr + ai * pi) / norm;
     const fi = (ai * pr - ar * pi) / norm;
     for (let column = k + 1; column < n; column++) {
-      const [br, bi] = [re[top + column], im[top + column]];
+      const br = re[top + column];
+      const bi = im[top + column];
       re[below + column] -= fr * br - fi * bi;
       im[below + column] -= fr * bi + fi * br;
     }
-    const [br, bi] = [bRe[k], bIm[k]];
+    const br = bRe[k];
+    const bi = bIm[k];
     bRe[k + 1] -= fr * br - fi * bi;
     bIm[k + 1] -= fr * bi + fi * br;
   }

@@ -187,7 +187,10 @@ function inTurn(problem: Problem, model: Model, first: readonly number[]): numbe
       (a, b) => Number(isClear(b)) - Number(isClear(a)) || turn(a) - turn(b) || options[a].length - options[b].length,
     );
   for (const n of order) {
-    for (const { column, variable } of options[n].toSorted((a, b) => less(cost(a.column), cost(b.column)))) {
+    const inOrder = options[n]
+      .map((option) => ({ ...option, costs: cost(option.column) }))
+      .toSorted((a, b) => less(a.costs, b.costs));
+    for (const { column, variable } of inOrder) {
       const { device, group } = places[column.place];
       const seat = seatOf(n, column);
       if (!seat || room[column.place] <= 0 || !fits(column) || !powered(column)) continue;

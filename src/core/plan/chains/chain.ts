@@ -39,12 +39,14 @@ export interface Chain {
 /** Most links of a chain. */
 export const MOST_LINKS = 4;
 
-export const slotKey = ({ families, least, most }: Slot): string =>
-  `${families.join(' or ')} from ${least} m, ${most} joined`;
+export const slotKey = onceEach(
+  ({ families, least, most }: Slot): string => `${families.join(' or ')} from ${least} m, ${most} joined`,
+);
 
+/** What a step takes from the stock, by key. */
+export const useOf = ({ slot, piece }: Step): string => (slot ? slotKey(slot) : piece.key);
 /** What a chain takes from the stock: slots and pieces by key. */
-export const usesOf = ({ steps }: Chain): string[] =>
-  steps.map(({ slot, piece }) => (slot ? slotKey(slot) : piece.key));
+export const usesOf = ({ steps }: Chain): string[] => steps.map(useOf);
 
 /** What a chain takes for each of its steps: a particular piece by its key, or any cables that will do. */
 const takes = onceEach(({ steps }: Chain): (string | Slot)[] =>

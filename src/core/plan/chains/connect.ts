@@ -74,23 +74,24 @@ export function connections(gap: Gap, pieces: readonly Piece[]): Step[][] {
   const families = familiesOf(pieces);
   const adapting = pieces
     .filter((piece) => piece.count > 0 && adapts(piece, gap.source) && movable(piece))
-    .flatMap((piece) => variants(piece.part, 'link').map((part): Step => ({ piece, part })));
+    .flatMap((piece) => variants(piece.part, 'link').map((part) => ({ step: { piece, part }, ...endsOf(part) })));
   const found: Step[][] = [];
+  const arrives = (plug: ConnectorId): boolean => gap.sockets.some((socket) => mate(plug, socket));
   const follow = (plug: ConnectorId, laid: Laid[], order: number): void => {
-    if (gap.sockets.some((socket) => mate(plug, socket))) found.push(...finished(gap, plug, laid));
+    if (arrives(plug)) found.push(...finished(gap, plug, laid));
     if (laid.length === MOST_LINKS) return;
     const last = laid.at(-1);
     const bare = laid.length === 0 && !gap.lead && plug !== 'xlr3';
     if (!last?.family && laid.filter(({ family }) => family).length < 2)
       for (const family of families) if (family.connector === plug) follow(plug, [...laid, { family }], order);
     if (bare) return;
-    for (const step of adapting) {
-      const { input, output } = endsOf(step.part);
+    for (const { step, input, output } of adapting) {
       const place = input === 'xlr3' ? ORDER.inlet : ORDER.source;
       if (place < order || !mate(plug, input)) continue;
       if (laid.some(({ step: other }) => other && repeats(other, step))) continue;
       if (step.piece.toGet && laid.filter(({ step: other }) => other?.piece.toGet).length >= gap.mostToGet) continue;
-      follow(output, [...laid, { step }], place);
+      // The last of them has to arrive.
+      if (laid.length + 1 < MOST_LINKS || arrives(output)) follow(output, [...laid, { step }], place);
     }
   };
   follow(gap.plug, [], ORDER.lead);

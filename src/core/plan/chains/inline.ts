@@ -1,6 +1,7 @@
 import { isCable, LINKS, linkKind, planningOf, reader } from '../../gear';
 import { movable, type Piece } from '../pieces';
 import { countOf, MOST_LINKS, variants, type Chain, type Step } from './chain';
+import { onceEach } from '../../units/once';
 import { ORDER } from './connect';
 
 /** The usual place of a kind that stands in an XLR line (common practice). */
@@ -46,8 +47,9 @@ export function inserted({ source, steps }: Chain, step: Step): Chain | undefine
   const after = steps.findLastIndex((other, n) => orderOf(other, n) <= place);
   const at = Math.min(Math.max(after + 1, pinned), steps.findLastIndex(isPinned) + 1);
   // One link more is one fewer to join.
-  const fewer = steps.map((each) =>
-    each.slot && each.slot.most > 1 ? { ...each, slot: { ...each.slot, most: each.slot.most - 1 } } : each,
-  );
-  return { source, steps: fewer.toSpliced(at, 0, step) };
+  return { source, steps: steps.map(withOneFewer).toSpliced(at, 0, step) };
 }
+
+const withOneFewer = onceEach((step: Step): Step =>
+  step.slot && step.slot.most > 1 ? { ...step, slot: { ...step.slot, most: step.slot.most - 1 } } : step,
+);

@@ -1,7 +1,7 @@
 import { isCable, inletKind, reader, sourceKind, type Part } from '../../gear';
 import { rankOf } from '../../check/finding';
 import type { Amps, Metres } from '../../units';
-import { once } from '../../units/once';
+import { onceEach } from '../../units/once';
 import type { Assess, Assessment, Site } from '../assess';
 import { familyOf, lengthOf, type Piece } from '../pieces';
 import { hasLead } from '../tasks';
@@ -11,6 +11,7 @@ import {
   matched,
   partsOf,
   takesNoMore,
+  useOf,
   usesOf,
   variants,
   type Chain,
@@ -53,7 +54,7 @@ export interface ChainSearch extends Omit<Gathering, 'inlet'> {
   assess: Assess;
   /** The inlet's device can give only so much current: a chain that draws less may be wanted where a simpler one would do. */
   limited?: boolean;
-  /** Chains that cannot be better than another one are looked at all the same. */
+  /** Chains that cannot be better than another one are looked at all the same, and what is refused is told, too. */
   every?: boolean;
   /** What `candidatesOf` found for an inlet of this kind already. */
   candidates?: Candidates;
@@ -81,20 +82,61 @@ const dominates = (a: Rival, b: Rival, limited = false): boolean =>
 /** Currents that differ by less are the same to a device: a hundredth of what the least of them takes (assumed). */
 const SAME_CURRENT: Amps = 1e-5;
 
-/** A chain before it is judged: what of it is the same at every inlet of a kind, whatever its switch is set to. */
-interface Candidate {
-  chain: Chain;
-  parts: readonly Part[];
+/**
+ * A chain before it is judged: what of it is the same at every inlet of a kind, whatever its switch is set to. There are
+ * thousands, most of them refused: what tells the others apart is found when it is asked for.
+ */
+class Candidate {
+  private found: { changes?: number; complexity?: number; least?: number; key?: string } = {};
+  private further?: Map<string, readonly Candidate[]>;
+
+  constructor(
+    readonly chain: Chain,
+    private readonly gathering: Gathering,
+  ) {}
+
+  get uses(): string[] {
+    return usesOf(this.chain);
+  }
+
   /** By which a chain is told from others. */
-  key: string;
-  uses: string[];
-  changes: number;
-  complexity: number;
+  get key(): string {
+    const { source, steps } = this.chain;
+    return (this.found.key ??= [settingsKey(source), ...steps.map(stepKey)].join());
+  }
+
+  get changes(): number {
+    return (this.found.changes ??= changesOf(this.gathering, this.chain));
+  }
+
+  get complexity(): number {
+    return (this.found.complexity ??= complexityOf(this.chain));
+  }
+
   /** What it changes with the cables that lie there now: that may be less than it says. */
-  least: () => number;
+  get least(): number {
+    return (this.found.least ??= changesOf(this.gathering, this.chain, 'all that serves'));
+  }
+
   /** The same with one thing more, for each that findings of some codes ask for. */
-  extended: (codes: ReadonlySet<string>) => readonly Candidate[];
+  extended(codes: ReadonlySet<string>): readonly Candidate[] {
+    const { pieces, mostToGet } = this.gathering;
+    const kinds = kindsAgainst(codes);
+    const key = [...kinds].join();
+    this.further ??= new Map();
+    const known =
+      this.further.get(key) ??
+      extended(this.chain, kinds, pieces)
+        .filter((more) => toGet(more) <= mostToGet)
+        .map((more) => new Candidate(more, this.gathering));
+    this.further.set(key, known);
+    return known;
+  }
 }
+
+/** How a part is set. */
+const settingsKey = onceEach(({ choices }: Part) => JSON.stringify(choices ?? {}));
+const stepKey = onceEach((step: Step) => `${useOf(step)} ${settingsKey(step.part)}`);
 
 export type Candidates = readonly Candidate[];
 
@@ -112,49 +154,23 @@ export function candidatesOf(gathering: Gathering): Candidates {
     plugOn: inlet.plugsOn === true,
     mostToGet,
   };
-  const bases = connections(gap, pieces).sort(
-    (a, b) => a.length - b.length || complexityOf({ source, steps: a }) - complexityOf({ source, steps: b }),
-  );
+  const bases = connections(gap, pieces)
+    .map((steps) => ({ steps, complexity: complexityOf({ source, steps }) }))
+    .sort((a, b) => a.steps.length - b.steps.length || a.complexity - b.complexity);
   return [
     ...(reaches && own.every((piece) => piece !== undefined)
       ? [{ source, steps: own.map((piece, n) => ({ piece, part: links[n] })) }]
       : []),
-    ...variants(source, 'source').flatMap((variant) => bases.map((steps): Chain => ({ source: variant, steps }))),
+    ...variants(source, 'source').flatMap((variant) => bases.map(({ steps }): Chain => ({ source: variant, steps }))),
   ]
     .filter((chain) => toGet(chain) <= mostToGet)
-    .map((chain) => candidate(chain, gathering));
-}
-
-function candidate(chain: Chain, gathering: Gathering): Candidate {
-  const { source, links, pieces, mostToGet } = gathering;
-  const uses = usesOf(chain);
-  const further = new Map<string, readonly Candidate[]>();
-  return {
-    chain,
-    parts: partsOf(chain),
-    key: JSON.stringify([chain.source.choices, chain.steps.map(({ part }) => part.choices), uses]),
-    uses,
-    changes: changesOf({ source, links }, chain),
-    complexity: complexityOf(chain),
-    least: once(() => changesOf({ source, links }, chain, 'all that serves')),
-    extended(codes) {
-      const kinds = kindsAgainst(codes);
-      const key = [...kinds].join();
-      const known =
-        further.get(key) ??
-        extended(chain, kinds, pieces)
-          .filter((more) => toGet(more) <= mostToGet)
-          .map((more) => candidate(more, gathering));
-      further.set(key, known);
-      return known;
-    },
-  };
+    .map((chain) => new Candidate(chain, gathering));
 }
 
 /**
  * Every sensible chain from a source to an inlet: connectors are joined with what the stock has, and what the findings
  * of a chain ask for is put in. Chains that cannot be better than one that is Clear already are not looked at.
- * @returns what was judged, accepted and refused alike, fewest links first
+ * @returns what was accepted, fewest links first; with `every`, what was refused as well
  */
 export function searchChains(search: ChainSearch): Judged[] {
   const { site, assess } = search;
@@ -164,18 +180,20 @@ export function searchChains(search: ChainSearch): Judged[] {
   const seen = new Set<string>();
   // What is asked for on the way joins the queue at its end.
   for (const one of queue) {
-    const { chain, parts, uses, changes, complexity } = one;
+    const { chain } = one;
     if (seen.has(one.key)) continue;
     seen.add(one.key);
     if (!search.every && clear.length) {
-      const atBest = { chain, complexity, changes: one.least(), amps: 0 };
+      const atBest = { chain, complexity: one.complexity, changes: one.least, amps: 0 };
       if (clear.some((other) => dominates(other, { ...atBest, verdict: other.verdict }, search.limited))) continue;
     }
-    const assessment = assess(chain.source, parts, site);
+    const assessment = assess(chain.source, partsOf(chain), site);
     if (!assessment) continue;
-    const judged = { chain, ...assessment, uses, changes, complexity };
-    found.push(judged);
-    if (assessment.verdict === 'Clear') clear.push(judged);
+    if (search.every || accepted(assessment)) {
+      const judged = { chain, ...assessment, uses: one.uses, changes: one.changes, complexity: one.complexity };
+      found.push(judged);
+      if (assessment.verdict === 'Clear') clear.push(judged);
+    }
     const lacking = lackingOf(assessment, search.limited);
     if (lacking.size) queue.push(...one.extended(lacking));
   }

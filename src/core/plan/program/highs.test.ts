@@ -137,3 +137,39 @@ test('a start that breaks a row or a bound is not believed', async () => {
       optimal: true,
     });
 });
+
+test('stages in which nothing is left to choose, and one that fractions think better of than it is', async () => {
+  const program = new Program();
+  const [a, b, c] = [program.variable(), program.variable(), program.variable()];
+  // Of any two of the three one has to be there: halves of each would do, whole numbers take two.
+  for (const pair of [
+    [a, b],
+    [b, c],
+    [a, c],
+  ])
+    program.row(
+      pair.map((variable): Term => [variable, 1]),
+      { lower: 1 },
+    );
+  const goal = (name: string, terms: Term[]): Stage => ({ goals: [{ name, terms, most: 9 }] });
+  const count = goal('count', [
+    [a, 1],
+    [b, 1],
+    [c, 1],
+  ]);
+  const solve = (stages: Stage[], start?: number[]) =>
+    solver.then((run) => run(program, stages, { ...options, start })!);
+  const outcome = await solve([count, goal('without a', [[a, 5]]), goal('b', [[b, 2]]), goal('c', [[c, 3]])]);
+  expect(outcome.solution).toEqual([0, 1, 1]);
+  expect(outcome.reached.map(({ value, bound }) => [value, bound])).toEqual([
+    [2, 2],
+    [0, 0],
+    [2, 2],
+    [3, 3],
+  ]);
+  expect((await solve([count], [1, 1, 1])).reached).toEqual([{ name: 'count', value: 2, bound: 2 }]);
+  const empty = new Program();
+  empty.uppers.push(0, 0);
+  const none = (await solver)(empty, [goal('nothing', [[0, 1]])], options)!;
+  expect([none.solution, none.optimal]).toEqual([[0, 0], true]);
+});

@@ -12,10 +12,13 @@ import {
   type Solver,
   type Stage,
   type Sum,
+  type Term,
 } from './program';
 
 /** Of the time that is left, what one stage may take. */
 const SHARE = 0.6;
+/** Of that, what it may take to see whether nothing is lost to whole numbers. */
+const GUESS = 0.25;
 
 /** Solves programs with HiGHS: one run for each stage, what the stages before have reached kept by a row each. */
 export const highsSolver =
@@ -38,22 +41,26 @@ export const highsSolver =
       const sum = weighed(stage, solution);
       let relaxed: Relaxed | undefined;
       // What takes too long leaves time for what comes after it: an answer that is not proven is a tidy one all the same.
-      const left = (seconds - (clock() - began)) * (n < stages.length - 1 ? SHARE : 1);
+      const left = () => (seconds - (clock() - began)) * (n < stages.length - 1 ? SHARE : 1);
       const settled = solution && valueOf(sum, solution) <= sum.floor;
       if (settled) reached.push(...proven(stage, solution!));
       else {
         const { name } = stage.goals[0];
         onProgress?.({ goal: name, outcome: solution && outcome(solution, reached) });
-        relaxed = left > 0 ? relax(highs, narrowed, kept, sum, left) : undefined;
+        relaxed = left() > 0 ? relax(highs, narrowed, kept, sum, left()) : undefined;
         if (relaxed) sum.floor = Math.max(sum.floor, relaxed.bound);
         if (relaxed && solution) narrow(narrowed, relaxed, valueOf(sum, solution), solution);
-        const run =
-          left > 0 &&
-          (solution && valueOf(sum, solution) <= sum.floor
-            ? { solution, bound: sum.floor, optimal: true }
-            : minimise(highs, narrowed, kept, sum, left, solution, (better, bound) =>
-                onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) }),
-              ));
+        const isBest = () => solution !== undefined && valueOf(sum, solution) <= sum.floor;
+        const told = (better: number[], bound: number) =>
+          onProgress?.({ goal: name, outcome: outcome(better, [...reached, ...bounded(stage, better, bound)]) });
+        const lucky = relaxed && !isBest() ? atFloor(highs, narrowed, kept, sum, relaxed, left() * GUESS) : undefined;
+        if (lucky === NONE) sum.floor++;
+        else if (lucky) solution = lucky.solution;
+        const run = isBest()
+          ? { solution: solution!, bound: sum.floor, optimal: true }
+          : left() > 0
+            ? found(minimise(highs, narrowed, kept, sum, left(), solution, told))
+            : undefined;
         if (!run && !solution) return undefined;
         solution = run ? run.solution : solution!;
         reached.push(
@@ -71,23 +78,48 @@ export const highsSolver =
 interface Relaxed {
   bound: number;
   exact: number;
-  duals: Float64Array;
+  duals: readonly number[];
 }
 
 /** What sums of whole numbers may be off by in the arithmetic of the optimiser. */
 const SLACK = 1e-3;
 
 function relax(highs: Highs, program: Program, kept: readonly Row[], sum: Sum, seconds: number): Relaxed | undefined {
-  const model = highs.createModel(modelData(highs, program, kept, sum.terms, 'fractions'));
+  const few = fewer(program, kept, sum.terms);
+  if (few.used.length === 0) return undefined;
+  const model = highs.createModel(modelData(highs, few, 'fractions'));
   try {
     model.options.set({ output_flag: false, time_limit: seconds, random_seed: 1 });
     model.run();
     if (model.getModelStatus() !== highs.constants.modelStatus.optimal) return undefined;
     const exact = (model.info.get('objective_function_value') as number) + (sum.offset ?? 0);
-    return { bound: Math.ceil(exact - SLACK), exact, duals: model.getSolution().colDual };
+    return { bound: Math.ceil(exact - SLACK), exact, duals: spread(few, model.getSolution().colDual) };
   } finally {
     model.dispose();
   }
+}
+
+/** There is no solution. */
+const NONE = 'none';
+
+const found = (run: Run | typeof NONE | undefined): Run | undefined => (run === NONE ? undefined : run);
+
+/**
+ * A solution for which a sum is as small as the program of fractions lets it be: it is sought among the variables that
+ * would not make it larger, which are few. Where there is none, the sum is larger for every solution.
+ */
+function atFloor(
+  highs: Highs,
+  program: Program,
+  kept: readonly Row[],
+  sum: Sum,
+  relaxed: Relaxed,
+  seconds: number,
+): Run | typeof NONE | undefined {
+  const few = Object.assign(new Program(), { rows: program.rows, uppers: [...program.uppers] });
+  narrow(few, relaxed, sum.floor, []);
+  const most: Row = { terms: sum.terms, lower: -Infinity, upper: sum.floor - (sum.offset ?? 0) };
+  return minimise(highs, few, [...kept, most], sum, seconds, undefined, () => undefined);
 }
 
 /** Variables that would make a sum larger than it has to be are none from here on. */
@@ -120,8 +152,13 @@ function minimise(
   seconds: number,
   start: readonly number[] | undefined,
   onBetter: (solution: number[], bound: number) => void,
-): Run | undefined {
-  const model = highs.createModel(modelData(highs, program, kept, sum.terms));
+): Run | typeof NONE | undefined {
+  const few = fewer(program, kept, sum.terms);
+  if (few.used.length === 0) {
+    const nothing = spread(few, []);
+    return few.rows.length ? NONE : { solution: nothing, bound: valueOf(sum, nothing), optimal: true };
+  }
+  const model = highs.createModel(modelData(highs, few));
   const { callbackType, modelStatus } = highs.constants;
   try {
     // Every sum is a whole number: what is less than one below the best is as good as the best.
@@ -132,7 +169,7 @@ function minimise(
       mip_abs_gap: 0.99,
       random_seed: 1,
     });
-    if (start) model.setSolution({ colValue: Float64Array.from(start) });
+    if (start) model.setSolution({ colValue: Float64Array.from(few.used, (variable) => start[variable]) });
     const whole = (bound: unknown) =>
       typeof bound === 'number' && Number.isFinite(bound)
         ? Math.max(sum.floor, Math.ceil(bound + (sum.offset ?? 0) - 1e-6))
@@ -142,7 +179,7 @@ function minimise(
       [callbackType.mipImprovingSolution](event) {
         const { mip_solution: better, mip_dual_bound: bound } = event.data;
         if (!better) return undefined;
-        best = rounded(better);
+        best = spread(few, rounded(better));
         onBetter(best, whole(bound));
         return undefined;
       },
@@ -151,8 +188,10 @@ function minimise(
         return undefined;
       },
     });
-    const done = model.getModelStatus() === modelStatus.optimal;
-    const solution = done ? rounded(model.getSolution().colValue) : best;
+    const status = model.getModelStatus();
+    if (status === modelStatus.infeasible) return NONE;
+    const done = status === modelStatus.optimal;
+    const solution = done ? spread(few, rounded(model.getSolution().colValue)) : best;
     if (!solution) return undefined;
     const value = valueOf(sum, solution);
     const optimal = done || value <= sum.floor;
@@ -164,22 +203,53 @@ function minimise(
 
 const rounded = (values: ArrayLike<number>): number[] => Array.from(values, (value) => Math.round(value));
 
-function modelData(
-  highs: Highs,
-  { uppers, rows }: Program,
-  kept: readonly Row[],
-  goal: Row['terms'],
-  numbers: 'whole' | 'fractions' = 'whole',
-): ModelData {
-  const all = [...rows, ...kept];
-  const colCost = new Float64Array(uppers.length);
-  for (const [variable, factor] of goal) colCost[variable] += factor;
+/** A program without the variables that can be nothing but none. */
+interface Few {
+  /** The others. */
+  used: readonly number[];
+  /** How many there are with those that are none. */
+  all: number;
+  uppers: Float64Array;
+  costs: Float64Array;
+  /** Rows without any of them are those that cannot be kept. */
+  rows: readonly Row[];
+}
+
+function fewer({ uppers, rows }: Program, kept: readonly Row[], goal: Row['terms']): Few {
+  const place = new Int32Array(uppers.length).fill(-1);
+  const used: number[] = [];
+  uppers.forEach((upper, variable) => {
+    if (upper > 0) place[variable] = used.push(variable) - 1;
+  });
+  const among = (terms: Row['terms']): Term[] =>
+    terms.flatMap(([variable, factor]) => (place[variable] < 0 ? [] : [[place[variable], factor] as const]));
+  const costs = new Float64Array(used.length);
+  for (const [variable, factor] of among(goal)) costs[variable] += factor;
+  return {
+    used,
+    all: uppers.length,
+    uppers: Float64Array.from(used, (variable) => uppers[variable]),
+    costs,
+    rows: [...rows, ...kept]
+      .map((row) => ({ ...row, terms: among(row.terms) }))
+      .filter(({ terms, lower, upper }) => terms.length > 0 || lower > 0 || upper < 0),
+  };
+}
+
+/** Numbers of the variables that are used, with none for the others. */
+function spread({ used, all }: Few, values: ArrayLike<number>): number[] {
+  const whole = new Array<number>(all).fill(0);
+  used.forEach((variable, n) => (whole[variable] = values[n]));
+  return whole;
+}
+
+function modelData(highs: Highs, { uppers, costs, rows }: Few, numbers: 'whole' | 'fractions' = 'whole'): ModelData {
   const finite = (bound: number) =>
     bound === Infinity ? highs.infinity : bound === -Infinity ? -highs.infinity : bound;
   const starts = [0];
   const indices: number[] = [];
   const values: number[] = [];
-  for (const { terms } of all) {
+  for (const { terms } of rows) {
     for (const [variable, factor] of terms) {
       indices.push(variable);
       values.push(factor);
@@ -188,15 +258,15 @@ function modelData(
   }
   return {
     numCols: uppers.length,
-    numRows: all.length,
-    colCost,
+    numRows: rows.length,
+    colCost: costs,
     colLower: new Float64Array(uppers.length),
-    colUpper: Float64Array.from(uppers),
-    rowLower: Float64Array.from(all, ({ lower }) => finite(lower)),
-    rowUpper: Float64Array.from(all, ({ upper }) => finite(upper)),
+    colUpper: uppers,
+    rowLower: Float64Array.from(rows, ({ lower }) => finite(lower)),
+    rowUpper: Float64Array.from(rows, ({ upper }) => finite(upper)),
     ...(numbers === 'whole' && {
       integrality: new Int32Array(uppers.length).fill(highs.constants.variableType.integer),
     }),
-    matrix: { format: 'csr', numRows: all.length, numCols: uppers.length, starts, indices, values },
+    matrix: { format: 'csr', numRows: rows.length, numCols: uppers.length, starts, indices, values },
   };
 }
