@@ -81,9 +81,9 @@ export function assessor(schools: Schools, refused: 'once' | 'each' = 'each'): A
   // Parts, and what they are alike by, go by numbers: said in words thousands of chains would fill the memory.
   const numbers = new Map<string, number>();
   const numberOf = (words: string): number => {
-    const known = numbers.get(words) ?? numbers.size;
-    numbers.set(words, known);
-    return known;
+    let number = numbers.get(words);
+    if (number === undefined) numbers.set(words, (number = numbers.size));
+    return number;
   };
   const numberOfPart = onceEach((part: Part) => numberOf(bare(part)));
   const numberOfLink = refused === 'once' ? onceEach((part: Part) => numberOf(bareLink(part))) : numberOfPart;

@@ -81,7 +81,8 @@ export function solved(
     const worse = worseThanJudged(arranged, after);
     if (worse.length === 0 || mend === MENDS) {
       const found = { problem, columns, unfit, arranged, outcome: outcome! };
-      return withProvenReasons(proved(problem, columns, arranged, outcome!, before), found, until, { solver, clock });
+      const proposal = proved(problem, columns, arranged, outcome!, before, after);
+      return withProvenReasons(proposal, found, until, { solver, clock });
     }
     for (const placed of worse) {
       const cables = placed.pieces.flatMap(({ choice }) => choice ?? []);
@@ -139,8 +140,8 @@ function proved(
   arranged: Arranged,
   outcome: Outcome,
   before: RigResult,
+  after = checkRig(arranged.document),
 ): Proposal {
-  const after = checkRig(arranged.document);
   const bad = new Set(
     arranged.document.lines
       .map(({ id }) => id)

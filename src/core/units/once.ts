@@ -23,11 +23,12 @@ interface Found<K extends object, T> {
 export function onceEachRun<K extends object, T>(find: (of: readonly K[]) => T): (of: readonly K[]) => T {
   const none: Found<K, T> = { further: new WeakMap() };
   return (of) => {
-    const found = of.reduce((before, each) => {
-      const known = before.further.get(each) ?? { further: new WeakMap() };
-      before.further.set(each, known);
-      return known;
-    }, none);
+    let found = none;
+    for (const each of of) {
+      let next = found.further.get(each);
+      if (!next) found.further.set(each, (next = { further: new WeakMap() }));
+      found = next;
+    }
     return (found.made ??= { value: find(of) }).value;
   };
 }
