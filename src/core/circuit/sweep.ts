@@ -71,7 +71,8 @@ export function sweep(point: OperatingPoint, a: Node, b: Node): (frequency: Hert
     solveHessenberg(re, im, size, xRe, xIm);
     const volts = { re: steady, im: 0 };
     for (let k = 0; k < size; k++) {
-      const [byRe, byIm] = [before[k] - SHIFT * after[k], omega * after[k]];
+      const byRe = before[k] - SHIFT * after[k];
+      const byIm = omega * after[k];
       volts.re += byRe * xRe[k] - byIm * xIm[k];
       volts.im += byRe * xIm[k] + byIm * xRe[k];
     }

@@ -1,5 +1,6 @@
 import { isCable, isPlainAdapter, linkKind, planningOf, mate, reader, type ConnectorId, type Part } from '../../gear';
 import type { Metres } from '../../units';
+import { onceEach } from '../../units/once';
 import { familyOf, lengthOf, movable, type Piece } from '../pieces';
 import { MOST_LINKS, variants, type Step } from './chain';
 import { joins } from './joins';
@@ -31,10 +32,11 @@ export interface Family {
   pieces: Piece[];
 }
 
-const endsOf = (part: Part) => {
+/** The socket and the plug of a link. */
+export const endsOf = onceEach((part: Part) => {
   const kind = linkKind(part.kind);
   return kind.ends(reader(kind, part));
-};
+});
 
 function familiesOf(pieces: readonly Piece[]): Family[] {
   const families = new Map<string, Family>();

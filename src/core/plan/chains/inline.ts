@@ -1,8 +1,8 @@
-import { isCable, LINKS, linkKind, planningOf, reader } from '../../gear';
+import { isCable, LINKS, planningOf } from '../../gear';
 import { movable, type Piece } from '../pieces';
 import { countOf, MOST_LINKS, variants, type Chain, type Step } from './chain';
 import { onceEach } from '../../units/once';
-import { ORDER } from './connect';
+import { endsOf, ORDER } from './connect';
 
 /** The usual place of a kind that stands in an XLR line (common practice). */
 const placeOf = (kind: string): number | undefined => {
@@ -15,16 +15,14 @@ export const kindsAgainst = (codes: ReadonlySet<string>): Set<string> =>
   new Set(LINKS.filter(({ planning }) => planning?.against?.some((code) => codes.has(code))).map(({ kind }) => kind));
 
 const isPinned = ({ part }: Step): boolean => {
-  const kind = linkKind(part.kind);
-  const { input, output } = kind.ends(reader(kind, part));
+  const { input, output } = endsOf(part);
   return input === 'xlr3' && output === 'xlr3';
 };
 
 const orderOf = (step: Step, n: number): number => {
   const own = placeOf(step.part.kind);
   if (own !== undefined) return own;
-  const kind = linkKind(step.part.kind);
-  const { input } = kind.ends(reader(kind, step.part));
+  const { input } = endsOf(step.part);
   if (isCable(step.part)) return input === 'xlr3' ? ORDER.cable : n === 0 ? ORDER.lead : ORDER.inlet + 1;
   return input === 'xlr3' ? ORDER.inlet : ORDER.source;
 };

@@ -12,7 +12,6 @@ import {
   type Solver,
   type Stage,
   type Sum,
-  type Term,
 } from './program';
 
 /** Of the time that is left, what one stage may take. */
@@ -85,9 +84,9 @@ interface Relaxed {
 const SLACK = 1e-3;
 
 function relax(highs: Highs, program: Program, kept: readonly Row[], sum: Sum, seconds: number): Relaxed | undefined {
-  const few = fewer(program, kept, sum.terms);
+  const few = fewer(highs, program, kept, sum.terms);
   if (few.used.length === 0) return undefined;
-  const model = highs.createModel(modelData(highs, few, 'fractions'));
+  const model = highs.createModel(few.data);
   try {
     model.options.set({ output_flag: false, time_limit: seconds, random_seed: 1 });
     model.run();
@@ -153,12 +152,12 @@ function minimise(
   start: readonly number[] | undefined,
   onBetter: (solution: number[], bound: number) => void,
 ): Run | typeof NONE | undefined {
-  const few = fewer(program, kept, sum.terms);
+  const few = fewer(highs, program, kept, sum.terms);
   if (few.used.length === 0) {
     const nothing = spread(few, []);
-    return few.rows.length ? NONE : { solution: nothing, bound: valueOf(sum, nothing), optimal: true };
+    return few.data.numRows ? NONE : { solution: nothing, bound: valueOf(sum, nothing), optimal: true };
   }
-  const model = highs.createModel(modelData(highs, few));
+  const model = highs.createModel(inWhole(highs, few));
   const { callbackType, modelStatus } = highs.constants;
   try {
     // Every sum is a whole number: what is less than one below the best is as good as the best.
@@ -209,30 +208,50 @@ interface Few {
   used: readonly number[];
   /** How many there are with those that are none. */
   all: number;
-  uppers: Float64Array;
-  costs: Float64Array;
-  /** Rows without any of them are those that cannot be kept. */
-  rows: readonly Row[];
+  /** As a program of fractions. */
+  data: ModelData;
 }
 
-function fewer({ uppers, rows }: Program, kept: readonly Row[], goal: Row['terms']): Few {
+function fewer(highs: Highs, { uppers, rows }: Program, kept: readonly Row[], goal: Row['terms']): Few {
   const place = new Int32Array(uppers.length).fill(-1);
   const used: number[] = [];
   uppers.forEach((upper, variable) => {
     if (upper > 0) place[variable] = used.push(variable) - 1;
   });
-  const among = (terms: Row['terms']): Term[] =>
-    terms.flatMap(([variable, factor]) => (place[variable] < 0 ? [] : [[place[variable], factor] as const]));
-  const costs = new Float64Array(used.length);
-  for (const [variable, factor] of among(goal)) costs[variable] += factor;
+  const colCost = new Float64Array(used.length);
+  for (const [variable, factor] of goal) if (place[variable] >= 0) colCost[place[variable]] += factor;
+  const starts = [0];
+  const indices: number[] = [];
+  const values: number[] = [];
+  const lowers: number[] = [];
+  const tops: number[] = [];
+  const finite = (bound: number) => Math.max(-highs.infinity, Math.min(highs.infinity, bound));
+  for (const { terms, lower, upper } of [...rows, ...kept]) {
+    for (const [variable, factor] of terms) {
+      if (place[variable] < 0) continue;
+      indices.push(place[variable]);
+      values.push(factor);
+    }
+    // Without any variable it is kept by itself, or by nothing.
+    if (indices.length === starts.at(-1) && lower <= 0 && upper >= 0) continue;
+    starts.push(indices.length);
+    lowers.push(finite(lower));
+    tops.push(finite(upper));
+  }
+  const [numCols, numRows] = [used.length, lowers.length];
   return {
     used,
     all: uppers.length,
-    uppers: Float64Array.from(used, (variable) => uppers[variable]),
-    costs,
-    rows: [...rows, ...kept]
-      .map((row) => ({ ...row, terms: among(row.terms) }))
-      .filter(({ terms, lower, upper }) => terms.length > 0 || lower > 0 || upper < 0),
+    data: {
+      numCols,
+      numRows,
+      colCost,
+      colLower: new Float64Array(numCols),
+      colUpper: Float64Array.from(used, (variable) => uppers[variable]),
+      rowLower: lowers,
+      rowUpper: tops,
+      matrix: { format: 'csr', numRows, numCols, starts, indices, values },
+    },
   };
 }
 
@@ -243,30 +262,8 @@ function spread({ used, all }: Few, values: ArrayLike<number>): number[] {
   return whole;
 }
 
-function modelData(highs: Highs, { uppers, costs, rows }: Few, numbers: 'whole' | 'fractions' = 'whole'): ModelData {
-  const finite = (bound: number) =>
-    bound === Infinity ? highs.infinity : bound === -Infinity ? -highs.infinity : bound;
-  const starts = [0];
-  const indices: number[] = [];
-  const values: number[] = [];
-  for (const { terms } of rows) {
-    for (const [variable, factor] of terms) {
-      indices.push(variable);
-      values.push(factor);
-    }
-    starts.push(indices.length);
-  }
-  return {
-    numCols: uppers.length,
-    numRows: rows.length,
-    colCost: costs,
-    colLower: new Float64Array(uppers.length),
-    colUpper: uppers,
-    rowLower: Float64Array.from(rows, ({ lower }) => finite(lower)),
-    rowUpper: Float64Array.from(rows, ({ upper }) => finite(upper)),
-    ...(numbers === 'whole' && {
-      integrality: new Int32Array(uppers.length).fill(highs.constants.variableType.integer),
-    }),
-    matrix: { format: 'csr', numRows: rows.length, numCols: uppers.length, starts, indices, values },
-  };
-}
+/** The same in whole numbers. */
+const inWhole = (highs: Highs, { data }: Few): ModelData => ({
+  ...data,
+  integrality: new Int32Array(data.numCols).fill(highs.constants.variableType.integer),
+});

@@ -10,7 +10,11 @@ import type { Draft } from './draft';
 export function stock(draft: Draft): void {
   const { pieces, tasks, missing, schools } = draft.problem;
   const used = new Map<string, Term[]>();
-  const consume = (key: string, term: Term) => used.set(key, [...(used.get(key) ?? []), term]);
+  const consume = (key: string, term: Term) => {
+    const known = used.get(key);
+    if (known) known.push(term);
+    else used.set(key, [term]);
+  };
   const slots = new Map<string, Slot>();
   /** Slots of lines for which a cable may be got: whoever has what it takes gets none. */
   const open = new Set<string>();

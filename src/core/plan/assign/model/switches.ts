@@ -18,12 +18,12 @@ export function switches(draft: Draft): void {
         settings.map(({ variable }): Term => [variable, 1]),
         { lower: 1, upper: 1 },
       );
-      const here = places.flatMap((place, n) => (place.device === device && place.group === group ? [n] : []));
+      const here = new Set(places.flatMap((place, n) => (place.device === device && place.group === group ? [n] : [])));
       for (const { feed, variable } of settings)
         for (const [task] of tasks.entries()) {
           const own = draft.byTask[task].filter(
             ({ column }) =>
-              (here.includes(column.place) && column.feed === feed) ||
+              (here.has(column.place) && column.feed === feed) ||
               column.also.some((other) => other.group === key && other.feed === feed),
           );
           if (own.length)
@@ -34,7 +34,7 @@ export function switches(draft: Draft): void {
       draft.idle.push(idle);
       const there = draft.columns.filter(
         ({ column }) =>
-          (here.includes(column.place) && column.feed !== 'off') ||
+          (here.has(column.place) && column.feed !== 'off') ||
           column.also.some((other) => other.group === key && other.feed !== 'off'),
       );
       draft.program.row(
