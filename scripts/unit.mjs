@@ -6,6 +6,8 @@ import { join } from 'node:path';
 import { bundle, testFiles } from './bundled.mjs';
 
 const OUT = 'node_modules/.cache/unit-tests';
+/** As in tests/explore.ts: tens of thousands of sheets a test take their time. */
+const WHOLE = process.env.EXPLORE === 'whole';
 
 const { own, bundled } = testFiles();
 rmSync(OUT, { recursive: true, force: true });
@@ -37,7 +39,11 @@ const projects = [
   },
 ];
 const configFile = join(OUT, 'jest.config.json');
-writeFileSync(configFile, JSON.stringify({ rootDir, maxWorkers, testTimeout, projects }));
+const testSequencer = join(rootDir, 'scripts/longFirst.mjs');
+writeFileSync(
+  configFile,
+  JSON.stringify({ rootDir, maxWorkers, testTimeout: WHOLE ? 10 * testTimeout : testTimeout, testSequencer, projects }),
+);
 const { status } = spawnSync('node_modules/.bin/jest', ['--config', configFile, ...process.argv.slice(2)], {
   stdio: 'inherit',
   env: { ...process.env, NODE_OPTIONS: `${process.env.NODE_OPTIONS ?? ''} --enable-source-maps` },

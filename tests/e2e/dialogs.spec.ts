@@ -1,8 +1,7 @@
 import { drawn, expect, pageWith, test, type Page } from './test';
 import { copyOf, openLine, openRig, why } from './rig';
-import { look, SEEN, violations } from './seen';
+import { look, PHONE, SEEN, violations } from './seen';
 
-const PHONE = 720;
 /** What stands open over a page; the page itself is looked at by the tests of its place. */
 const OPEN = '[role="dialog"], [role="menu"]';
 

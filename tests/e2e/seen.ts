@@ -30,13 +30,14 @@ const axed = (page: Page, only: object, within?: string): Promise<string[]> =>
   );
 
 /**
- * WCAG 2 A and AA by axe-core in the theme that is there, and the contrasts of the other theme, which the page is left in;
- * what is found, in short.
+ * WCAG 2 A and AA by axe-core in the theme that is there; on a wide page the contrasts of the other theme as well, which
+ * the page is left in (a phone has the same colours). What is found, in short.
  * @param within what is looked at alone, where the rest of the page has been seen
  */
 export async function violations(page: Page, within?: string): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
   const found = await axed(page, { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] }, within);
+  if (page.viewportSize()!.width < PHONE) return found;
   const html = page.locator('html');
   const other = (await html.getAttribute('data-scheme')) === 'dark' ? 'light' : 'dark';
   await page.emulateMedia({ colorScheme: other });
@@ -45,6 +46,9 @@ export async function violations(page: Page, within?: string): Promise<string[]>
   const contrasts = await axed(page, { type: 'rule', values: ['color-contrast'] }, within);
   return [...found, ...contrasts.map((each) => `${other}: ${each}`)];
 }
+
+/** What is narrower is a phone, in pixels. */
+export const PHONE = 720;
 
 /** Each theme and each width once, to begin with. */
 export const SEEN = [

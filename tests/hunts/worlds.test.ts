@@ -1,9 +1,13 @@
-import { accusationsOf, SORTS, worldOf, type Accusation } from './worlds';
+import { accusationsOf, SORTS, worldOf, type Accusation, type World } from './worlds';
 
 /** Worlds of every sort, the same each time; `npm run bench:noise` hunts two thousand others. */
 const COUNT = 4 * SORTS.length;
-const found = Array.from({ length: COUNT }, (_, n) => ({ world: worldOf(n), ...accusationsOf(n) }));
-const all: Accusation[] = found.flatMap(({ accusations }) => accusations);
+let found: ({ world: World } & ReturnType<typeof accusationsOf>)[];
+let all: Accusation[];
+beforeAll(() => {
+  found = Array.from({ length: COUNT }, (_, n) => ({ world: worldOf(n), ...accusationsOf(n) }));
+  all = found.flatMap(({ accusations }) => accusations);
+});
 
 test('whoever is accused with more than 90 % is it, but for one in fifty', () => {
   const sure = all.filter(({ certainty }) => certainty > 0.9);

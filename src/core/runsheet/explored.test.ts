@@ -7,9 +7,6 @@ import type { Wanted } from './wanted';
 import type { Step } from './step';
 import { bare, live, packed, unknown, type SheetState } from './state';
 
-// Tens of thousands of sheets each: a busy machine takes its time.
-jest.setTimeout(300_000);
-
 /** Every state of a small rig that matters: ends, feeds, charge, mutes, monitors, each of them possibly unknown. */
 function* states(rig: SheetRig): Generator<SheetState> {
   // Where several monitors multiply the states, what is unknown is left to the rigs with one of them: it counts as in and open.
