@@ -41,6 +41,7 @@ const bareLink = onceEach(({ kind, figures, choices, faults }: Part) => {
 });
 const standardOf = (kind: string): Record<string, string> =>
   Object.fromEntries(Object.entries(linkKind(kind).choices).map(([name, { standard }]) => [name, standard]));
+
 /** Most assessments that are kept. */
 const MOST = 60_000;
 

@@ -85,7 +85,7 @@ export function numbersIn(cell: string): number[] | undefined {
   }
   const text = cell
     .trim()
-    .replace(/^(?:inputs?|channels?|ch|chan|in|inlets?|tracks?|trk|no|nr|#)[\s.:#]*/i, '')
+    .replace(/^(?:inputs?|inlets?|in|channels?|chan|ch|tracks?|trk|number|no|nr|#)[\s.:#]*/i, '')
     .replace(/[.):]$/, '')
     .trim();
   const found = /^(\d{1,3})(?:\.0+)?(?:\s*(-|–|—|\/|&|\+|,|and|to)\s*(\d{1,3}))?$/i.exec(text);

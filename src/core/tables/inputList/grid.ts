@@ -60,14 +60,15 @@ function parsed(text: string, delimiter: string) {
 }
 
 const NUMBERED =
-  /^\s*(?:[-*•]\s*)?((?:inputs?|ch(?:annels?)?|in|tracks?)?[\s.#]*\d{1,3}(?:\s*(?:-|–|\/|&|\+)\s*\d{1,3})?)\s*(?:[.):=|\t]|\s[-–—]|\s)\s*(.+)$/i;
+  /^\s*(?:[-*•]\s*)?((?:in(?:puts?|lets?)?|ch(?:an(?:nels?)?)?|tracks?)?[\s.#]*\d{1,3}(?:\s*(?:-|–|\/|&|\+)\s*\d{1,3})?)\s*(?:[.):=|\t]|\s[-–—]|\s)\s*(.+)$/i;
 
 /** Whether most lines begin with a number and a point, a bracket or a colon. */
 function isMessage(text: string): boolean {
   const lines = text.split('\n').filter((line) => line.trim());
   return (
-    lines.filter((line) => /^\s*(?:[-*•]\s*)?(?:ch(?:annel)?|in(?:put)?|track)?\s*\d{1,3}\s*[.):]\s*\D/i.test(line))
-      .length >
+    lines.filter((line) =>
+      /^\s*(?:[-*•]\s*)?(?:ch(?:an(?:nel)?)?|in(?:put|let)?|track)?\s*\d{1,3}\s*[.):]\s*\D/i.test(line),
+    ).length >
     lines.length / 2
   );
 }
