@@ -173,3 +173,36 @@ test('a cell that a spreadsheet would compute is written harmless', () => {
   const evil = { ...demo, lines: demo.lines.map((each, n) => (n ? each : { ...each, note: '=1+1' })) };
   expect(patchList(evil)).toContain(' =1+1');
 });
+
+test('each line is told with its inlet and the setting of its switch; one without a switch without', () => {
+  const rows = patchList(demo).split('\r\n');
+  expect(rows.find((row) => row.startsWith('"Trio, ribbon left"'))).toMatch(/,Hold desk,\d+,P48,/);
+  expect(rows.find((row) => row.startsWith('Wireless receiver'))).toMatch(/,Line mixer,1,,/);
+  // Who is plugged into another line's box is told so.
+  const inBox = demo.lines.find(({ inlet }) => 'into' in inlet);
+  if (inBox) expect(rows.find((row) => row.includes(inBox.name))).toMatch(/into /);
+});
+
+test('the same number on another device is another inlet', () => {
+  const { rows, document } = read('line,device\n"Wheelhouse, short shotgun",Line mixer');
+  const there = line(document, 'Wheelhouse, short shotgun').inlet;
+  const was = line(demo, 'Wheelhouse, short shotgun').inlet;
+  expect('device' in there && 'device' in was && [there.inlet === was.inlet, there.device]).toEqual([true, 'mixer']);
+  expect(rows[0]).toMatchObject({ did: 'changes', what: expect.stringMatching(/^moves to Line mixer/) });
+});
+
+test('a name of the kit is that item, in either role', () => {
+  const microphone = kit.find(({ role }) => role === 'source')!;
+  const cable = kit.find(({ role }) => role === 'link')!;
+  const { document } = read(
+    `line,source,links,device,inlet\nNew one,"${microphone.name}","${cable.name}",Hold desk,15`,
+  );
+  expect(line(document, 'New one')).toMatchObject({ source: { item: microphone.id }, links: [{ item: cable.id }] });
+  // What is both is what its column asks for.
+  const both = [
+    { ...cable, id: 'lead', name: 'twin' },
+    { ...microphone, id: 'mic', name: 'twin' },
+  ] as typeof kit;
+  const made = readPatchList(demo, both, 'line,source,links,device,inlet\nNew one,twin,twin,Hold desk,15').document;
+  expect(line(made, 'New one')).toMatchObject({ source: { item: 'mic' }, links: [{ item: 'lead' }] });
+});

@@ -4,6 +4,7 @@ import { emptyRig, parseDocument, readDocument, type RigDocument } from '../../r
 import { CsvError } from '../csv';
 import { readMainsTable } from './read';
 import { mainsTable } from './write';
+import { MOST_UNITS } from '../../rig/deviceFigures';
 
 const rig = parseDocument(readFileSync('demo/lock-nine.json', 'utf8'));
 const figure = (value: number, unit: Figure['unit']): Figure => ({ value, unit, basis: 'measured' });
@@ -176,4 +177,51 @@ test('settings that a row does not know are refused with those that it does', ()
   );
   expect(did('line,"Laptop, playback",,golden')).toBe('“settings” of a line stays empty');
   expect(did('outlet,audio strip,,Isolator; SURGE PROTECTOR')).toBe('plugged into shore-power socket');
+});
+
+test('a supply without a word of its voltage sets what it does say', () => {
+  const { rows, document } = readMainsTable(rig, 'what,name,settings\nsupply,,balanced');
+  expect(rows[0].did).toBe('changes');
+  expect(document.mains).toMatchObject({ balanced: true, supply: rig.mains!.supply });
+});
+
+test('an outlet on one that nobody has listed brings that with it, once; out of range is refused at both ends', () => {
+  const { document } = read('outlet,Strip A,,,Socket by the door,,,3,10\noutlet,Strip B,,,socket by the door,,,,');
+  const names = document.mains!.outlets!.map(({ name }) => name);
+  expect(names.filter((name) => /by the door/i.test(name))).toEqual(['Socket by the door']);
+  expect(names.slice(rig.mains!.outlets!.length)).toEqual(expect.arrayContaining(['Strip A', 'Strip B']));
+  expect(document.mains!.outlets!.find(({ name }) => name === 'Strip B')!.from).toBe('Socket by the door');
+  const current = (text: string) => told(`unit,Fan,motor,,,,${text},,`)[0];
+  expect([current('-1'), current('64')]).toEqual([
+    'refused: “current A” is -1; it is a number from 0 to 63',
+    'refused: “current A” is 64; it is a number from 0 to 63',
+  ]);
+  expect([current('0'), current('63')]).toEqual([expect.stringMatching(/^adds/), expect.stringMatching(/^adds/)]);
+});
+
+test('two leads of one sort between different units are two; between the same, whichever end is named first, one', () => {
+  const joined = (rows: string) =>
+    readMainsTable(rig, `what,name,kind,on,settings\n${rows}`).document.mains!.connections;
+  expect(joined('connection,Laptop,USB,Stream interface,\nconnection,Laptop,USB,Hold desk,isolated')).toHaveLength(2);
+  const one = readMainsTable(rig, 'what,name,kind,on\nconnection,Laptop,USB,Stream interface').document;
+  const again = readMainsTable(one, 'what,name,kind,on,settings\nconnection,Stream interface,USB,Laptop,isolated');
+  expect(again.rows[0].did).toBe('changes');
+  expect(again.document.mains!.connections).toEqual([{ ...one.mains!.connections![0], isolated: true }]);
+  expect(told('connection,Laptop,USB,,Hold desk,,,,\nconnection,hold desk,USB,,LAPTOP,,,,')[1]).toMatch(
+    /in the file twice/,
+  );
+});
+
+test('more units than a rig takes are refused, and those that are there still change', () => {
+  const units = Array.from({ length: MOST_UNITS }, (_, n) => ({
+    id: `u${n}`,
+    name: `Unit ${n}`,
+    kind: 'lamp' as const,
+  }));
+  const { rows, document } = readMainsTable({ ...rig, units }, 'what,name,kind\nunit,One more,lamp\nunit,Unit 3,motor');
+  expect(rows.map(({ did, what }) => [did, what])).toEqual([
+    ['refused', `${MOST_UNITS} units are the most`],
+    ['changes', expect.any(String)],
+  ]);
+  expect(document.units).toHaveLength(MOST_UNITS);
 });
