@@ -81,8 +81,9 @@ interface Made {
 function rowInto(document: RigDocument, what: What, cells: Cells, seen: Set<string>): Made {
   const { name, on = '', kind = '' } = cells;
   if (!name && what !== 'supply') throw new RowRefused('it has no name');
-  const ends = what === 'connection' ? [name, on].toSorted() : what === 'beside' ? [name, on] : [name];
-  const key = [what, ...(what === 'supply' ? [] : ends), what === 'connection' ? kind : ''].join('\n').toLowerCase();
+  const [own, other] = [name, on].map((each) => each.toLowerCase());
+  const ends = what === 'connection' ? [own, other].toSorted() : what === 'beside' ? [own, other] : [own];
+  const key = [what, ...(what === 'supply' ? [] : ends), what === 'connection' ? kind.toLowerCase() : ''].join('\n');
   if (seen.has(key))
     throw new RowRefused(what === 'supply' ? 'the supply is in the file twice' : `“${name}” is in the file twice`);
   nothingStrange(cells, what);
