@@ -121,6 +121,15 @@ const counts = (cells: readonly string[]): boolean => {
   );
 };
 
+/** Numbers of channels in any order: each of them once. */
+const areChannels = (cells: readonly string[]): boolean => {
+  const numbers = cells.flatMap((cell) => numbersIn(cell)?.[0] ?? []);
+  return numbers.length > 1 && numbers.length === cells.length && new Set(numbers).size === numbers.length;
+};
+
+/** A length that says its unit: a number alone may be anything. */
+const isLength = (cell: string): boolean => metresIn(cell, '') !== undefined && !/\d$/.test(cell);
+
 function byContent(grid: Grid, { sources, links }: Candidates): (Role | undefined)[] {
   const width = grid[0]?.length ?? 0;
   const roles: (Role | undefined)[] = Array.from({ length: width }, () => undefined);
@@ -133,9 +142,9 @@ function byContent(grid: Grid, { sources, links }: Candidates): (Role | undefine
       .sort((a, b) => b.worth - a.worth);
     if (best && best.worth >= least) roles[best.column] = role;
   };
-  take('number', (column) => (counts(cells[column]) ? 1 : 0), 1);
+  take('number', (column) => (counts(cells[column]) ? 2 : Number(column === 0 && areChannels(cells[column]))), 1);
   take('feed', (column) => share(column, (cell) => feedIn(cell) !== undefined), 0.8);
-  take('cable', (column) => share(column, (cell) => metresIn(cell, '') !== undefined), 0.8);
+  take('cable', (column) => share(column, isLength), 0.8);
   take(
     'source',
     (column) =>

@@ -49,6 +49,15 @@ describe('how a text is cut into cells (lists as people send them: common practi
     ]);
   });
 
+  test('in a message 48 V is a column of its own: yes, no, or nothing said', () => {
+    const rows = gridFrom('1. Announcer - dynamic, no 48V\n2. Trio - SDC +48V\n3. Guest (ribbon)').slice(1);
+    expect(rows.map((row) => row.slice(1, 4))).toEqual([
+      ['Announcer', 'dynamic', 'no'],
+      ['Trio', 'SDC', 'yes'],
+      ['Guest', 'ribbon', ''],
+    ]);
+  });
+
   test('names one under the other are a message; numbers with a point and a nought are a table', () => {
     expect(gridFrom('Announcer\nTrio').map(([first]) => first)).toEqual(['Ch', 'Announcer', 'Trio']);
     expect(gridFrom('1.0,Announcer,dynamic\n2.0,Trio,SDC')[0]).toEqual(['1.0', 'Announcer', 'dynamic']);
@@ -117,6 +126,21 @@ describe('what columns hold', () => {
     expect(ordered.columns.roles[0]).toBeUndefined();
     expect(ordered.document.lines[0].note).toBe('Order: 1');
   });
+
+  test.each([
+    ['1,Announcer,dynamic,10 m,yes\n2,Trio,SDC,20 m,no\n3,Guest,ribbon,5 m,', 'number name source cable feed'],
+    ['Announcer;dynamic;1\nTrio;SDC;2', 'name source number'],
+    ['Announcer,isolating transformer\nTrio,dynamic', 'name source'],
+    ['7,Announcer,dynamic\n5,Trio,SDC\n6,Guest,ribbon', 'number name source'],
+    ['Announcer,dynamic,10\nTrio,SDC,10\nGuest,ribbon,5', 'name source –'],
+    ['1,dynamic\n2,SDC', 'number source'],
+  ])('without headings, by what is in them: %j', (text, roles) =>
+    expect(
+      read(text)
+        .columns.roles.map((role) => role ?? '–')
+        .join(' '),
+    ).toBe(roles),
+  );
 
   test('where somebody has said what the columns are, a first row with a source is a row', () => {
     const first = (grid: string[][], roles: ('name' | 'source')[]) =>
