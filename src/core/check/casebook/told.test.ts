@@ -6,7 +6,8 @@ import { lineDrawing, type LineResult } from '../result';
 import { CASEBOOK, type Situation } from '.';
 
 /**
- * All that the casebook is told: words, figures, remedies in their order, readings. Whatever changes in them shows here. `KEEP=1 npx jest casebook/told` writes down what is told now, to be read in the difference.
+ * All that the casebook is told: words, figures, remedies in their order, readings. Whatever changes in them shows here.
+ * `KEEP=1 npx jest casebook/told` writes down what is told now, to be read in the difference.
  */
 const FILE = 'tests/kept/casebook.json';
 const kept = (existsSync(FILE) ? JSON.parse(readFileSync(FILE, 'utf8')) : {}) as Record<string, string[]>;
