@@ -1,6 +1,6 @@
 import { drawn, expect, pageWith, test } from './test';
 import { copyOf, openLine, openRig, verdict } from './rig';
-import { fitsAndIsAccessible, SEEN, violations } from './seen';
+import { fitsAndIsAccessible, PHONE, SEEN, violations } from './seen';
 
 for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', width: 820, height: 1100 } as const])
   test(`accessible and without sideways scrolling, ${colorScheme}, ${width} px`, async ({ browser }) => {
@@ -12,7 +12,7 @@ for (const { colorScheme, width, height } of [...SEEN, { colorScheme: 'light', w
       await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
     ).toBeLessThanOrEqual(0);
     if (width < 1120) await page.getByRole('button', { name: 'Back to the sheet' }).click();
-    if (width < 720) await page.getByRole('button', { name: 'More', exact: true }).click();
+    if (width < PHONE) await page.getByRole('button', { name: 'More', exact: true }).click();
     await page.getByRole('button', { name: 'Schools' }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
     await drawn(page);

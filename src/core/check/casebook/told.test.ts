@@ -72,8 +72,10 @@ if (process.env.KEEP)
     writeFileSync(FILE, `${JSON.stringify(now, null, 1)}\n`);
     expect(Object.keys(now)).toHaveLength(all.length);
   });
-else
+else {
+  test('every situation is kept, and nothing else', () => expect(Object.keys(kept)).toEqual(all.map(({ id }) => id)));
   test.each(parts)('from $from on', ({ some }) => {
     for (const situation of some)
       expect({ [situation.id]: told(situation) }).toEqual({ [situation.id]: kept[situation.id] });
   });
+}

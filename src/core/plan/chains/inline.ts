@@ -1,7 +1,7 @@
 import { isCable, LINKS, planningOf } from '../../gear';
+import { onceEach } from '../../units/once';
 import { movable, type Piece } from '../pieces';
 import { countOf, MOST_LINKS, variants, type Chain, type Step } from './chain';
-import { onceEach } from '../../units/once';
 import { endsOf, ORDER } from './connect';
 
 /** The usual place of a kind that stands in an XLR line (common practice). */

@@ -207,7 +207,7 @@ test('two leads of one sort between different units are two; between the same, w
   const again = readMainsTable(one, 'what,name,kind,on,settings\nconnection,Stream interface,USB,Laptop,isolated');
   expect(again.rows[0].did).toBe('changes');
   expect(again.document.mains!.connections).toEqual([{ ...one.mains!.connections![0], isolated: true }]);
-  expect(told('connection,Laptop,USB,,Hold desk,,,,\nconnection,hold desk,USB,,LAPTOP,,,,')[1]).toMatch(
+  expect(told('connection,Laptop,USB,,Hold desk,,,,\nconnection,hold desk,,,LAPTOP,,,,')[1]).toMatch(
     /in the file twice/,
   );
 });

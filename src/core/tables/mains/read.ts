@@ -83,7 +83,11 @@ function rowInto(document: RigDocument, what: What, cells: Cells, seen: Set<stri
   if (!name && what !== 'supply') throw new RowRefused('it has no name');
   const [own, other] = [name, on].map((each) => each.toLowerCase());
   const ends = what === 'connection' ? [own, other].toSorted() : what === 'beside' ? [own, other] : [own];
-  const key = [what, ...(what === 'supply' ? [] : ends), what === 'connection' ? kind.toLowerCase() : ''].join('\n');
+  const key = [
+    what,
+    ...(what === 'supply' ? [] : ends),
+    what === 'connection' ? (kind || USUAL).toLowerCase() : '',
+  ].join('\n');
   if (seen.has(key))
     throw new RowRefused(what === 'supply' ? 'the supply is in the file twice' : `“${name}” is in the file twice`);
   nothingStrange(cells, what);
@@ -169,12 +173,15 @@ function readOutlet(document: RigDocument, cells: Cells): Made {
   };
 }
 
+/** What joins two units where nothing is said. */
+const USUAL: ConnectionKind = 'USB';
+
 function readConnection(document: RigDocument, cells: Cells): Made {
   const { connections = [] } = document.mains ?? {};
   const end = (name: string): string => (name.toLowerCase() === EARTH ? EARTH : unitOf(document, name).id);
   const between: [string, string] = [end(cells.name), end(cells.on ?? '')];
   if (between[0] === between[1]) throw new RowRefused('it joins a unit to itself');
-  const kind = oneOf<ConnectionKind>(cells.kind || 'USB', CONNECTIONS, 'kind');
+  const kind = oneOf<ConnectionKind>(cells.kind || USUAL, CONNECTIONS, 'kind');
   const before = connections.find(
     (each) => each.kind === kind && each.between.toSorted().join(' ') === between.toSorted().join(' '),
   );
