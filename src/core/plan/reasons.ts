@@ -216,12 +216,13 @@ function lowerVoltage(problem: Problem, arranged: Arranged, { inlet, task }: Pla
 
 /** Why a switch is turned. */
 export function switchReason(sight: Sight, device: string, group: string, to: FeedName): string {
-  const { problem: problem, arranged } = sight;
-  const place = problem.places.find((each) => each.device.id === device && each.group?.id === group)!;
+  const { problem, arranged } = sight;
+  const place = problem.places.find((each) => each.device.id === device && each.group?.id === group);
   const here = arranged.placed.filter(
-    ({ inlet }) => inlet.device === device && place.group!.inlets.includes(inlet.inlet),
+    ({ inlet }) => inlet.device === device && place?.group?.inlets.includes(inlet.inlet),
   );
-  if (here.length === 0) return 'No line is on it.';
+  // All of its inlets may be blocked: then it has no place, and nobody is on it.
+  if (!place || here.length === 0) return 'No line is on it.';
   const before = place.group!.feed;
   const against = objecting(sight, place);
   if (against.length) {

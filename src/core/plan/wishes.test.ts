@@ -34,6 +34,14 @@ describe('wishes', () => {
     }
   });
 
+  test('a switch whose inlets are all blocked has nobody on it, and says so', async () => {
+    const forbidden = ['1', '2', '3'].map((inlet) => ({ to: { device: 'desk', inlet } }));
+    const { proposal } = await planned({ ...rig, wishes: { forbidden } }, []);
+    const bank = proposal.switches.find(({ from, to }) => from === 'P48' && to === 'off');
+    expect(bank?.reason).toBe('No line is on it.');
+    expect(['4', '5', '6']).toContain((inletOf(proposal, 'a') as { inlet: string }).inlet);
+  });
+
   test('neighbours sit side by side on one device', async () => {
     const { proposal } = await planned({ ...rig, wishes: { neighbours: [['b', 'c']] } }, []);
     const [b, c] = ['b', 'c'].map((id) => inletOf(proposal, id) as { device: string; inlet: string });
