@@ -18,6 +18,7 @@ import { rigPath, schoolsOf, type RigDocument } from '@/core/rig';
 import {
   checkable,
   checksOf,
+  heardOn,
   LINE_CHECKS,
   type LineChecked,
   type LineCheckName,
@@ -103,7 +104,7 @@ export function LineCheckView({ id, document, rig, session, busy, onChecked, onC
                 {each.name}
               </Typography>
               <Typography variant="body2" component="span" color="textSecondary" sx={{ ml: 'auto' }}>
-                {resultText(checked[each.id]) ?? each.inlet}
+                {resultText(checked[each.id]) ?? heardOn(each)}
               </Typography>
             </ButtonBase>
           </Box>
@@ -155,7 +156,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
   return (
     <Box>
       <Typography color="textSecondary" sx={{ fontWeight: 650 }}>
-        {line.inlet}
+        {heardOn(line)}
       </Typography>
       <Typography variant="step" component="h3" sx={{ mb: 0.5 }}>
         {line.name}

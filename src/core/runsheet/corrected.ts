@@ -1,6 +1,7 @@
 import type { Found } from './report';
 import { groupOf, type SheetRig } from './rig';
 import { after, doubtful } from './actions';
+import { heardAs } from './actions/hearing';
 import type { SheetState } from './state';
 
 /** A state put right by what was found. */
@@ -16,7 +17,7 @@ export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetS
   }
   if ('line' in what)
     return { ...state, ends: { ...state.ends, [what.line]: { ...state.ends[what.line], [what.end]: what.is } } };
-  if ('muted' in what) return { ...state, muted: { ...state.muted, [what.muted]: what.is } };
+  if ('muted' in what) return heardAs(rig, state, [what.muted], what.is);
   if ('supply' in what)
     return { ...state, supplies: { ...state.supplies, [what.supply]: { on: what.is, since: state.now } } };
   if ('mains' in what)

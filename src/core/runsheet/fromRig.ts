@@ -112,18 +112,18 @@ function sheetLine(
   const device = document.devices.find(({ id }) => id === inlet.device)!;
   const stage = placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE;
   const mixedAt = placeOf(document, device.location) ?? DESK;
+  const hears = inletName(
+    device,
+    device.inlets.find(({ id }) => id === inlet.inlet)!,
+  );
   const groups = [line.id, ...branchLines(line.branches)].flatMap((id) => groupsOf.get(id) ?? []);
   return {
     id: line.id,
     name: line.name,
     source: startsAtLink(written) ? socketName(document, written.source.from) : partName(line.source),
-    inlet: endsInLink(written)
-      ? socketName(document, written.inlet.into)
-      : inletName(
-          device,
-          device.inlets.find(({ id }) => id === inlet.inlet)!,
-        ),
+    inlet: endsInLink(written) ? socketName(document, written.inlet.into) : hears,
     device: device.id,
+    ...(endsInLink(written) && { heard: hears }),
     stage,
     // A box on another line stands where that line begins.
     desk: endsInLink(written) ? stage : mixedAt,
@@ -133,12 +133,7 @@ function sheetLine(
     ...(own.key && { key: own.key }),
     shares: [...new Set(branchLines(line.branches))],
     way: wayOf(line, inlet),
-    parts: [line.source, ...line.links].map(partName).concat(
-      inletName(
-        device,
-        device.inlets.find(({ id }) => id === inlet.inlet)!,
-      ),
-    ),
+    parts: [...[line.source, ...line.links].map(partName), hears],
     ...byHand(written, isFirstSide(document, written)),
     stops: own.stops,
     supply: hasSupply(line),

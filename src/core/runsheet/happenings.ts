@@ -2,7 +2,7 @@ import { rulesOf, type Action } from './actions';
 import type { Fed, Happening } from '../log';
 import { feedLabel, highestOf, type FeedName } from '../standards/feeds';
 import { checkedText } from './lineCheck';
-import { groupOf, lineOf, monitorsNamed, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import { groupOf, heardOn, lineOf, monitorsNamed, ownId, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 import type { AtPlace, Found, Report } from './report';
 import type { Step } from './step';
 import type { Session } from './session';
@@ -122,7 +122,7 @@ function foundWords(rig: SheetRig, what: Found): string {
     return `Reported: ${line.name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'plugged' : 'not plugged'} ${end}`;
   }
   if ('muted' in what)
-    return `Reported: ${lineOf(rig, what.muted).inlet} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'muted' : 'unmuted'}`;
+    return `Reported: ${heardOn(lineOf(rig, what.muted))} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'muted' : 'unmuted'}`;
   if ('supply' in what)
     return `Reported: the supply of ${lineOf(rig, what.supply).name} ${what.is === 'unknown' ? UNKNOWN : what.is ? 'on' : 'off'}`;
   if ('mains' in what) {

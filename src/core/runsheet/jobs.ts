@@ -1,6 +1,15 @@
 import type { FeedName } from '../standards/feeds';
 import { harmedBySupply, harming } from './invariants';
-import { groupOf, joined, monitorsOf, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import {
+  groupOf,
+  heardOn,
+  joined,
+  monitorsOf,
+  onInletsOf,
+  type SheetGroup,
+  type SheetLine,
+  type SheetRig,
+} from './rig';
 import type { Wanted } from './wanted';
 import { precedes, type Kind, type Made, type SheetJob } from './precedence';
 import { partsOf, powersOf } from './powers';
@@ -129,11 +138,15 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       opened.some(({ device }) => each.devices.includes(device)) &&
       (goDown.includes(each) || present.monitors[each.id] !== 'open'),
   );
+  const heard = onInletsOf(
+    rig,
+    opened.map(({ id }) => id),
+  );
   /** Inlets that the monitors would hear although nobody wants them open. */
   const hushed = rig.lines.filter(
     (line) =>
       goUp.some(({ devices }) => devices.includes(line.device)) &&
-      !opened.includes(line) &&
+      !heard.includes(line) &&
       present.muted[line.id] !== true &&
       !muted.includes(line) &&
       (present.mains[line.device] !== false || powered(line.device)),
@@ -232,7 +245,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   for (const group of on)
     add('feed on', group.place, { do: 'feed', group: group.key, to: feedFor(group) }, group.device);
   // One at a time, by ear.
-  for (const line of toOpen) add('open', line.mixedAt, { do: 'open', lines: [line.id] }, line.device);
+  for (const { mixedAt, device, ids } of byInlet(toOpen)) add('open', mixedAt, { do: 'open', lines: ids }, device);
   mute('hush', hushed);
   for (const { id, place } of goUp) add('monitors open', place, { do: 'monitors', group: id, to: 'open' });
 
@@ -254,6 +267,17 @@ function byDesk(lines: readonly SheetLine[], part: (line: SheetLine) => string):
     found.set(key, [...(found.get(key) ?? []), line]);
   }
   return found;
+}
+
+/** Some lines by the inlet that hears them. */
+function byInlet(lines: readonly SheetLine[]): { mixedAt: string; device: string; ids: string[] }[] {
+  const found = new Map<string, { mixedAt: string; device: string; ids: string[] }>();
+  for (const line of lines) {
+    const key = JSON.stringify([line.device, heardOn(line)]);
+    const known = found.get(key) ?? { mixedAt: line.mixedAt, device: line.device, ids: [] };
+    found.set(key, { ...known, ids: [...known.ids, line.id] });
+  }
+  return [...found.values()];
 }
 
 /** Whether a line's own supply is wanted on: it is plugged through in the end. */

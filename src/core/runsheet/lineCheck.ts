@@ -1,6 +1,6 @@
 import { sideOf } from '../rig/sides';
 import type { Seconds } from '../units';
-import type { SheetLine, SheetRig } from './rig';
+import { heardOn, type SheetLine, type SheetRig } from './rig';
 import type { SheetState } from './state';
 
 /** What is looked at and listened to, line by line, once everything is plugged (common practice). */
@@ -42,7 +42,7 @@ export const checkable = ({ lines }: SheetRig, { ends }: SheetState): SheetLine[
   lines.filter(({ id, was }) => was === undefined && ends[id].stage === true && ends[id].desk === true);
 
 /** A line's result in a sentence, for the log. */
-export function checkedText({ name, inlet }: SheetLine, { bad, note }: Pick<LineChecked, 'bad' | 'note'>): string {
+export function checkedText(line: SheetLine, { bad, note }: Pick<LineChecked, 'bad' | 'note'>): string {
   const what = bad.length ? bad.map((each) => LINE_CHECKS[each].bad).join(', ') : 'good';
-  return `Line check: ${name} on ${inlet}: ${what}${note ? ` (${note})` : ''}`;
+  return `Line check: ${line.name} on ${heardOn(line)}: ${what}${note ? ` (${note})` : ''}`;
 }

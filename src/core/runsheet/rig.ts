@@ -22,6 +22,8 @@ export interface SheetLine {
   inlet: string;
   /** Device of the inlet that hears it. */
   device: string;
+  /** That inlet, in words, where the line itself ends in a box of another one. */
+  heard?: string;
   /** Where its two ends are plugged. */
   stage: string;
   desk: string;
@@ -167,6 +169,17 @@ function placeOfMost({ lines, groups }: Pick<SheetRig, 'lines' | 'groups'>): str
 
 /** The id of the document's line that a line is, or was. */
 export const ownId = ({ id, was }: Pick<SheetLine, 'id' | 'was'>): string => was ?? id;
+
+/** The inlet that hears a line, in words. */
+export const heardOn = ({ heard, inlet }: Pick<SheetLine, 'heard' | 'inlet'>): string => heard ?? inlet;
+
+/** Lines that are heard on the same inlets as some: they are muted and unmuted together. */
+export function onInletsOf(rig: SheetRig, ids: readonly string[]): SheetLine[] {
+  const some = rig.lines.filter(({ id }) => ids.includes(id));
+  return rig.lines.filter((line) =>
+    some.some((each) => each.device === line.device && heardOn(each) === heardOn(line)),
+  );
+}
 
 /** A line and every other one on the same conductors. */
 export const joined = (rig: SheetRig, line: SheetLine): SheetLine[] => [

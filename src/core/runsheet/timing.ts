@@ -33,7 +33,8 @@ export function crewTakes(
   if (people < 1) throw new RangeError('somebody has to do it');
   let following: Following = { state: from, steps: all };
   const first = stationsOf(following);
-  const crew = Array.from({ length: people }, (_, n): Person => ({ place: first[n % first.length] ?? '', walks: 0 }));
+  // Whoever is one too many at first stands nowhere, and is in nobody's way.
+  const crew = Array.from({ length: people }, (_, n): Person => ({ place: first[n] ?? '', walks: 0 }));
   let now = from.now;
   while (following.steps.some(({ action }) => action.do !== 'wait')) {
     for (const person of crew)

@@ -1,20 +1,9 @@
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { round, toldAsKept } from '../../../../tests/kept';
 import { DEFAULT_SCHOOLS } from '../../schools';
 import { checkLine } from '../check';
 import type { Finding, Quantity } from '../finding';
 import { lineDrawing, type LineResult } from '../result';
 import { CASEBOOK, type Situation } from '.';
-
-/**
- * All that the casebook is told: words, figures, remedies in their order, readings. Whatever changes in them shows here.
- * `KEEP=1 npx jest casebook/told` writes down what is told now, to be read in the difference.
- */
-const FILE = 'tests/kept/casebook.json';
-const kept = (existsSync(FILE) ? JSON.parse(readFileSync(FILE, 'utf8')) : {}) as Record<string, string[]>;
-
-/** Three figures are enough to tell two results apart; what is below a billionth is nothing. */
-const round = (value: number | null | undefined): string =>
-  value === null || value === undefined ? '–' : Math.abs(value) < 1e-9 ? '0' : String(Number(value.toPrecision(3)));
 
 const figure = ({ label, value, unit, limit }: Quantity): string =>
   `${label} ${round(value)} ${unit}${limit ? ` (${limit.label} ${round(limit.value)}, ${limit.basis})` : ''}`;
@@ -60,22 +49,13 @@ function told({ line, schools }: Situation): string[] {
 
 /** So many together take less than half a second. */
 const TOGETHER = 8;
-const all = CASEBOOK.flatMap(({ situations }) => situations);
-const parts = Array.from({ length: Math.ceil(all.length / TOGETHER) }, (_, n) => ({
-  from: all[n * TOGETHER].id,
-  some: all.slice(n * TOGETHER, (n + 1) * TOGETHER),
-}));
 
-if (process.env.KEEP)
-  test('what is told is written down', () => {
-    const now = Object.fromEntries(all.map((situation) => [situation.id, told(situation)]));
-    writeFileSync(FILE, `${JSON.stringify(now, null, 1)}\n`);
-    expect(Object.keys(now)).toHaveLength(all.length);
-  });
-else {
-  test('every situation is kept, and nothing else', () => expect(Object.keys(kept)).toEqual(all.map(({ id }) => id)));
-  test.each(parts)('from $from on', ({ some }) => {
-    for (const situation of some)
-      expect({ [situation.id]: told(situation) }).toEqual({ [situation.id]: kept[situation.id] });
-  });
-}
+// All that the casebook is told: words, figures, remedies in their order, readings.
+toldAsKept(
+  'tests/kept/casebook.json',
+  CASEBOOK.flatMap(({ situations }) => situations).map((situation) => ({
+    id: situation.id,
+    told: () => told(situation),
+  })),
+  TOGETHER,
+);

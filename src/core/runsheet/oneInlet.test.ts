@@ -1,0 +1,54 @@
+import { demoRig } from '../../../tests/planning';
+import { aimFor, feedsOf } from './aims';
+import { sheetRig } from './fromRig';
+import { newSession, preview, reported } from './session';
+import { packed } from './state';
+import { checkedText } from './lineCheck';
+import { stepWords } from './wording';
+
+// Both sides of the electric piano in one box: one inlet hears them, and a box has no mute.
+const document = demoRig();
+const lines = document.lines.filter(({ id }) => ['piano-left', 'piano-right', 'double-bass'].includes(id));
+const rig = sheetRig({ ...document, lines, devices: document.devices.filter(({ id }) => id === 'desk') });
+const aim = aimFor('set-up', rig, packed(rig), feedsOf(document), ['piano-left', 'piano-right', 'double-bass']);
+const { steps } = preview(rig, packed(rig), aim);
+const titles = steps.map((step) => stepWords(rig, undefined, step).title);
+const muted = (state: ReturnType<typeof packed>) => [state.muted['piano-left'], state.muted['piano-right']];
+
+test('two lines on one inlet are muted and unmuted once, by the name of that inlet', () => {
+  expect(titles).toContain('Mute 2 inlets');
+  expect(titles.filter((title) => title.startsWith('Unmute'))).toEqual([
+    'Unmute Hold desk, inlet 9',
+    'Unmute Hold desk, inlet 10',
+  ]);
+  expect(steps.filter(({ action }) => action.do === 'open').map(({ action }) => action)).toContainEqual({
+    do: 'open',
+    lines: ['piano-left', 'piano-right'],
+  });
+});
+
+test('what is found of one of them is so for both', () => {
+  const begun = reported(rig, newSession(packed(rig)), { report: 'begin', aim }, 0);
+  expect(muted(begun.state)).toEqual(['unknown', 'unknown']);
+  const found = reported(rig, begun, { report: 'found', what: { muted: 'piano-right', is: true } }, 1);
+  expect(muted(found.state)).toEqual([true, true]);
+  const open = reported(rig, found, { report: 'found', what: { muted: 'piano-left', is: false } }, 2);
+  expect(muted(open.state)).toEqual([false, false]);
+  expect(open.state.muted['double-bass']).toBe('unknown');
+});
+
+test('one of them is set up by itself: what it shares an inlet with is not muted again after it was unmuted', () => {
+  const one = aimFor('set-up', rig, packed(rig), feedsOf(document), ['piano-left']);
+  const last = preview(rig, packed(rig), one).steps.findLast(
+    ({ action }) => action.do === 'open' || action.do === 'mute',
+  );
+  expect(last?.action).toEqual({ do: 'open', lines: ['piano-left'] });
+});
+
+test('the line check says where it is heard', () =>
+  expect(
+    checkedText(
+      rig.lines.find(({ id }) => id === 'piano-right')!,
+      { bad: [] },
+    ),
+  ).toBe('Line check: Electric piano, right on Hold desk, inlet 10: good'));
