@@ -144,7 +144,7 @@ interface LineProps {
 
 /** Drawn anew only when something of it has changed: there may be hundreds. */
 const LineRow = memo(function LineRow({
-  line: { id, name, inlet, was },
+  line: { id, name, inlet, was, straight },
   stage,
   desk,
   muted,
@@ -153,14 +153,16 @@ const LineRow = memo(function LineRow({
 }: LineProps) {
   return (
     <Row name={name} detail={was === undefined ? inlet : text.notOnPaperAnyMore(inlet)}>
-      <YesNo
-        label={text.atItsSource(name)}
-        value={stage}
-        yes={text.sourcePlugged}
-        no={text.sourceUnplugged}
-        unknown={text.source}
-        onChoose={(is) => onFound({ line: id, end: 'stage', is })}
-      />
+      {!straight && (
+        <YesNo
+          label={text.atItsSource(name)}
+          value={stage}
+          yes={text.sourcePlugged}
+          no={text.sourceUnplugged}
+          unknown={text.source}
+          onChoose={(is) => onFound({ line: id, end: 'stage', is })}
+        />
+      )}
       <YesNo
         label={text.atItsInlet(name)}
         value={desk}

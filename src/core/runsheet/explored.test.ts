@@ -205,6 +205,16 @@ const otherMonitors: Generate = (...given) => {
   };
 };
 
+/** A ribbon and a microphone that are plugged straight in, one of them set by hand before. */
+const AT_ITS_INLET = { straight: true, stage: 'desk end' } as const;
+const STRAIGHT = rigWith(
+  [
+    line('ribbon', ['a'], { ...AT_ITS_INLET, stops: { a: ['P48'] } }),
+    line('mic', ['a'], { ...AT_ITS_INLET, ready: ['mic: battery on'], unset: ['mic: battery out'] }),
+  ],
+  [group('a', { latched: true })],
+);
+
 /** How many cases the sample has of each rig; more where something is wrong that has to be found out. */
 const SAMPLE = 1500;
 const BROKEN = 20_000;
@@ -214,6 +224,7 @@ describe('every state of small rigs', () => {
     ['two lines on one switch', SMALL],
     ['things set by hand', HANDED],
     ['a patch point', PATCHED],
+    ['sources that go straight in', STRAIGHT],
     ['a line on two switches', TWO],
     ['a source on two desks', SHARED],
     ['a line that has changed on paper', CHANGED],

@@ -110,8 +110,12 @@ function sheetLine(
 ): SheetLine {
   const written = document.lines.find(({ id }) => id === line.id)!;
   const device = document.devices.find(({ id }) => id === inlet.device)!;
-  const stage = placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE;
   const mixedAt = placeOf(document, device.location) ?? DESK;
+  const straight = written.links.length === 0;
+  // What is plugged straight in is plugged where its inlet is.
+  const stage = straight
+    ? mixedAt
+    : (placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE);
   const hears = inletName(
     device,
     device.inlets.find(({ id }) => id === inlet.inlet)!,
@@ -124,6 +128,7 @@ function sheetLine(
     inlet: endsInLink(written) ? socketName(document, written.inlet.into) : hears,
     device: device.id,
     ...(endsInLink(written) && { heard: hears }),
+    ...(straight && { straight: true as const }),
     stage,
     // A box on another line stands where that line begins.
     desk: endsInLink(written) ? stage : mixedAt,

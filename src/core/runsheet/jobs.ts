@@ -1,11 +1,14 @@
 import type { FeedName } from '../standards/feeds';
 import { harmedBySupply, harming } from './invariants';
 import {
+  endsOf,
   groupOf,
   heardOn,
   joined,
   monitorsOf,
   onInletsOf,
+  sourceEnd,
+  type End,
   type SheetGroup,
   type SheetLine,
   type SheetRig,
@@ -16,7 +19,6 @@ import { partsOf, powersOf } from './powers';
 import { live, type SheetState } from './state';
 import type { Action } from './actions';
 
-type End = 'stage' | 'desk';
 const ENDS: readonly End[] = ['stage', 'desk'];
 
 /**
@@ -53,14 +55,14 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       !line.groups.some((key) => isStuck(key) && present.feeds[key].feed === 'unknown'),
   );
   const outOf = (line: SheetLine): readonly End[] =>
-    !isIn(present, line) ? [] : !wanted.plugged.has(line.id) ? ENDS : exchangedEnds(wanted, line);
+    !isIn(present, line) ? [] : !wanted.plugged.has(line.id) ? endsOf(line) : exchangedEnds(wanted, line);
   const powers = powersOf(rig, present, wanted, { handled, opened: openable, outOf });
   const powered = (device: string): boolean => present.mains[device] === true || powers.on.has(device);
   const opened = openable.filter(({ device }) => powered(device));
   /** Ends that come out, by line. */
   const leaving = new Map<SheetLine, readonly End[]>();
   for (const line of handled) if (outOf(line).length) leaving.set(line, outOf(line));
-  for (const line of loose) leaving.set(line, ENDS);
+  for (const line of loose) leaving.set(line, endsOf(line));
   for (const line of powers.risky) if (handled.includes(line) && !leaving.has(line)) leaving.set(line, ['desk']);
   const coming = handled.filter(
     (line) =>
@@ -176,13 +178,16 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
     if (!isStuck(key)) add('harm off', place, { do: 'feed', group: key, to: 'off' });
     else if (ending === 'mains') power('harm mains', new Set([device]), false);
     else if (ending === 'pull')
-      for (const { id, stage } of harmed) add('harm pull', stage, { do: 'unplug', line: id, end: 'stage' });
+      for (const line of harmed)
+        add('harm pull', line[sourceEnd(line)], { do: 'unplug', line: line.id, end: sourceEnd(line) });
     ended.add(key);
   }
-  for (const { id, stage } of harmedBySupply(rig, present)) {
+  for (const line of harmedBySupply(rig, present)) {
+    const { id, stage } = line;
     const ending = wanted.ending?.[id];
     if (!ending) add('harm off', stage, { do: 'supply', line: id, on: false });
-    else if (ending === 'pull') add('harm pull', stage, { do: 'unplug', line: id, end: 'stage' });
+    else if (ending === 'pull')
+      add('harm pull', line[sourceEnd(line)], { do: 'unplug', line: id, end: sourceEnd(line) });
     ended.add(id);
   }
   const killed = new Set(
@@ -216,7 +221,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   // What is set at a source is set before it is plugged, and switched off when it is out.
   for (const [line, ends] of leaving)
     if (
-      ends.includes('stage') &&
+      ends.includes(sourceEnd(line)) &&
       !wanted.plugged.has(line.id) &&
       line.unset?.length &&
       isTouched(present, wanted, line, false)
@@ -230,13 +235,13 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   for (const line of coming)
     if (
       line.ready?.length &&
-      (leaving.get(line)?.includes('stage') || present.ends[line.id].stage !== true) &&
+      (leaving.get(line)?.includes(sourceEnd(line)) || present.ends[line.id].stage !== true) &&
       isTouched(present, wanted, line, true)
     )
       add('hand', line.stage, { do: 'hand', line: line.id, ready: true }, line.device);
   for (const end of ENDS)
     for (const line of coming)
-      if (leaving.get(line)?.includes(end) || present.ends[line.id][end] !== true)
+      if (endsOf(line).includes(end) && (leaving.get(line)?.includes(end) || present.ends[line.id][end] !== true))
         add('plug', line[end], { do: 'plug', line: line.id, end }, line.device);
   power('mains off', new Set(cut.map(({ id }) => id).filter((id) => !killed.has(id))), false);
   for (const line of supplied)
@@ -291,5 +296,8 @@ const isThrough = ({ ends }: SheetState, { id }: SheetLine): boolean =>
   ends[id].stage === true && ends[id].desk === true;
 const stays = ({ plugged, exchanged }: Wanted, { id }: SheetLine): boolean => plugged.has(id) && !exchanged?.has(id);
 /** Ends of a line that come out because something on its way is exchanged: both, but where one is named. */
-const exchangedEnds = ({ exchanged, exchangedAt }: Wanted, { id }: SheetLine): readonly End[] =>
-  !exchanged?.has(id) ? [] : exchangedAt?.[id] ? [exchangedAt[id]] : ENDS;
+const exchangedEnds = ({ exchanged, exchangedAt }: Wanted, line: SheetLine): readonly End[] => {
+  if (!exchanged?.has(line.id)) return [];
+  const asked = exchangedAt?.[line.id];
+  return asked && !line.straight ? [asked] : endsOf(line);
+};

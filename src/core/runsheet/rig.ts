@@ -22,6 +22,8 @@ export interface SheetLine {
   inlet: string;
   /** Device of the inlet that hears it. */
   device: string;
+  /** Its source goes straight into its inlet: there is one plug, and that is there. */
+  straight?: true;
   /** That inlet, in words, where the line itself ends in a box of another one. */
   heard?: string;
   /** Where its two ends are plugged. */
@@ -169,6 +171,13 @@ function placeOfMost({ lines, groups }: Pick<SheetRig, 'lines' | 'groups'>): str
 
 /** The id of the document's line that a line is, or was. */
 export const ownId = ({ id, was }: Pick<SheetLine, 'id' | 'was'>): string => was ?? id;
+
+export type End = 'stage' | 'desk';
+/** The ends at which a line has a plug, its source's first. */
+export const endsOf = ({ straight }: Pick<SheetLine, 'straight'>): readonly End[] =>
+  straight ? ['desk'] : ['stage', 'desk'];
+/** The end at which its source comes off. */
+export const sourceEnd = (line: Pick<SheetLine, 'straight'>): End => endsOf(line)[0];
 
 /** The inlet that hears a line, in words. */
 export const heardOn = ({ heard, inlet }: Pick<SheetLine, 'heard' | 'inlet'>): string => heard ?? inlet;

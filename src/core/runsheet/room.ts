@@ -88,7 +88,10 @@ export function takenOver(
     rig,
     state: {
       now: state.now,
-      ends: each((line, from) => (from === undefined ? nothing.ends[line.id] : state.ends[from])),
+      ends: each((line, from) => {
+        const ends = from === undefined ? nothing.ends[line.id] : state.ends[from];
+        return line.straight ? { stage: ends.desk, desk: ends.desk } : ends;
+      }),
       muted: each((line, from) => {
         // Of an inlet that no line was on nobody has looked at the mute.
         const known = from ?? onInlet(line);

@@ -4,7 +4,7 @@ import { INVARIANTS } from './invariants';
 import { breach, after, type Action, doubtful, without } from './actions';
 import { checkable, type LineChecked } from './lineCheck';
 import { refuseUnknown, ReportRefused, type Aim, type AtPlace, type Report } from './report';
-import { lineOf, type SheetRig } from './rig';
+import { endsOf, lineOf, type SheetRig } from './rig';
 import { reordered, sequence, type Sequence } from './sequence';
 import type { Wanted } from './wanted';
 import type { Step } from './step';
@@ -221,8 +221,10 @@ function carriedOut(rig: SheetRig, session: Session, aim: Aim, index: number): S
   if (action.do !== 'unplug') return made;
   const { line, end } = action;
   const pulled = [...session.pulled, `${line} ${end}`];
+  const own = lineOf(rig, line);
   const asked = aim.exchangedAt?.[line];
-  const out = (asked ? [asked] : (['stage', 'desk'] as const)).every((each) => pulled.includes(`${line} ${each}`));
+  const ends = endsOf(own).filter((each) => !asked || own.straight || each === asked);
+  const out = ends.every((each) => pulled.includes(`${line} ${each}`));
   const exchanged = out ? aim.exchanged.filter((id) => id !== line) : aim.exchanged;
   return { ...stillHeard(made), pulled, aim: { ...aim, exchanged } };
 }

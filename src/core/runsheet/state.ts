@@ -1,6 +1,6 @@
 import type { FeedName } from '../standards/feeds';
 import type { Seconds } from '../units';
-import { groupOf, monitorsOf, type SheetDevice, type SheetGroup, type SheetRig } from './rig';
+import { groupOf, monitorsOf, type End, type SheetDevice, type SheetGroup, type SheetLine, type SheetRig } from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
@@ -75,6 +75,17 @@ export const unknown = (rig: SheetRig): SheetState => ({
   ),
   monitors: monitorsAt(rig, 'unknown'),
   mains: eachOf(rig.devices, () => 'unknown'),
+});
+
+/** A state with one end of a line in, or out; with both, where it is one plug. */
+export const withEnd = (
+  state: SheetState,
+  { id, straight }: Pick<SheetLine, 'id' | 'straight'>,
+  end: End,
+  is: Known<boolean>,
+): SheetState => ({
+  ...state,
+  ends: { ...state.ends, [id]: straight ? { stage: is, desk: is } : { ...state.ends[id], [end]: is } },
 });
 
 const eachOf = <T>(devices: readonly SheetDevice[], value: () => T): Record<string, T> =>

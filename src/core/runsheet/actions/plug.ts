@@ -1,6 +1,6 @@
 import { fedAt, harmedBySupply, harming, silent, SUPPLY_WAIT, within, type Breach } from '../invariants';
-import { groupOf, joined, lineOf, ownId, type SheetLine, type SheetRig } from '../rig';
-import { isHeard, live, type SheetState } from '../state';
+import { groupOf, joined, lineOf, ownId, sourceEnd, type SheetLine, type SheetRig } from '../rig';
+import { isHeard, live, withEnd, type SheetState } from '../state';
 import type { ActionOf } from './action';
 import { ending, linesAsTheyAre } from './leaving';
 import type { ActionRules, StepWords } from './rules';
@@ -16,21 +16,18 @@ export const plug: ActionRules<Plug> = {
   about: (_rig, { line }) => [line],
   isOf: (rig, { line }) => hasLine(rig, line),
   after(rig, state, { do: what, line, end }) {
-    const ends = { ...state.ends[line], [end]: what === 'plug' };
+    const made = withEnd(state, lineOf(rig, line), end, what === 'plug');
+    const ends = made.ends[line];
     const through = what === 'plug' && ends.stage !== false && ends.desk !== false;
     const hot = through && lineOf(rig, line).groups.some((key) => live(rig, state, key));
     return {
-      ...state,
-      ends: { ...state.ends, [line]: ends },
+      ...made,
       ...(hot && { pluggedLive: { ...state.pluggedLive, [line]: state.now } }),
     };
   },
   breach: (rig, state, action) => plugging(rig, state, lineOf(rig, action.line), action),
   isUnknown: ({ ends }, { line, end }) => ends[line][end] === 'unknown',
-  doubtful: (_rig, state, { line, end }) => ({
-    ...state,
-    ends: { ...state.ends, [line]: { ...state.ends[line], [end]: 'unknown' } },
-  }),
+  doubtful: (rig, state, { line, end }) => withEnd(state, lineOf(rig, line), end, 'unknown'),
   without(rig, aim, state, { do: what, line, end }) {
     const as = {
       ...linesAsTheyAre(aim, state, [line]),
@@ -40,7 +37,7 @@ export const plug: ActionRules<Plug> = {
     const pulled = Object.entries(aim.ending ?? {}).filter(([, how]) => how === 'pull');
     const own = lineOf(rig, line);
     const given = pulled.filter(([key]) => key === line || own.groups.includes(key)).map(([key]) => key);
-    return what === 'unplug' && end === 'stage' && given.length ? ending(as, given, 'none') : as;
+    return what === 'unplug' && end === sourceEnd(own) && given.length ? ending(as, given, 'none') : as;
   },
   likely(rig, state, { do: what, line, end }) {
     const is = what === 'plug';
@@ -59,22 +56,26 @@ export const plug: ActionRules<Plug> = {
       : lamps.length
         ? `${lamps.join(' and ')}: shows off (lamp, menu or icon). ${still}`
         : still;
-    if (what === 'unplug' && end === 'stage')
+    const source = end === sourceEnd(line);
+    if (what === 'unplug') {
+      const title = `Unplug “${line.name}” ${end === 'stage' ? 'at the source' : `from ${line.inlet}`}`;
+      if (!source) return { title, look: quiet };
       return state && harmingLine(rig, state, line).length > 0
         ? {
-            title: `Unplug “${line.name}” at the source now`,
+            title: `${title} now`,
             detail: line.source,
             caution: `Its feed cannot be turned off and harms it. ${HEARING}`,
           }
-        : { title: `Unplug “${line.name}” at the source`, detail: line.source, look: quiet };
-    if (what === 'unplug') return { title: `Unplug “${line.name}” from ${line.inlet}`, look: quiet };
-    return end === 'stage'
-      ? {
-          title: `Plug “${line.name}” at the source`,
-          detail: [line.source, ...way(line)].join('. '),
-          look: hot ? `${quiet} The plug is locked.` : 'The plug is home and locked.',
-        }
-      : { title: `Plug “${line.name}” into ${line.inlet}`, look: quiet };
+        : { title, detail: line.source, look: quiet };
+    }
+    const detail = source ? [line.source, ...way(line)].join('. ') : undefined;
+    if (end === 'desk')
+      return { title: `Plug “${line.name}” into ${line.inlet}`, ...(detail && { detail }), look: quiet };
+    return {
+      title: `Plug “${line.name}” at the source`,
+      detail,
+      look: hot ? `${quiet} The plug is locked.` : 'The plug is home and locked.',
+    };
   },
   check(rig, { do: what, line, end }) {
     const { name, inlet } = lineOf(rig, line);
@@ -93,7 +94,7 @@ function plugging(rig: SheetRig, state: SheetState, line: SheetLine, { do: what,
   // Pulling the source ends harm that is running: nothing else comes before that.
   const harmed =
     line.groups.some((key) => harming(rig, state, key).includes(line)) || harmedBySupply(rig, state).includes(line);
-  if (what === 'unplug' && end === 'stage' && harmed) return undefined;
+  if (what === 'unplug' && end === sourceEnd(line) && harmed) return undefined;
   const open = joined(rig, line).find((each) => !silent(state, each) && isHeard(rig, state, each.device));
   if (open) return { invariant: 1, why: `The inlet of “${open.name}” is unmuted.` };
   const fed = line.hotPlugs ? undefined : fedAt(rig, state, line, end === 'desk', what === 'plug');
