@@ -113,7 +113,7 @@ function sheetLine(
   const mixedAt = placeOf(document, device.location) ?? DESK;
   const straight = written.links.length === 0;
   // What is plugged straight in is plugged where its inlet is.
-  const stage = straight
+  const stage = straight && !endsInLink(written)
     ? mixedAt
     : (placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE);
   const hears = inletName(
@@ -139,6 +139,7 @@ function sheetLine(
     shares: [...new Set(branchLines(line.branches))],
     way: wayOf(line, inlet),
     parts: [...[line.source, ...line.links].map(partName), hears],
+    ...((startsAtLink(written) || endsInLink(written)) && { through: written.links.map(partName) }),
     ...byHand(written, isFirstSide(document, written)),
     stops: own.stops,
     supply: hasSupply(line),

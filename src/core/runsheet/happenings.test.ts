@@ -43,7 +43,7 @@ test('a feed that was on all the time is an incident for whoever was plugged mea
     'found: Reported: a at 48 V',
     'incident: mic was plugged or pulled with a at 48 V',
   ]);
-  expect(found(waiting, { feed: 'a', is: 'off' })).toEqual(['found: Reported: a at off']);
+  expect(found(waiting, { feed: 'a', is: 'off' })).toEqual(['found: Reported: a off']);
 });
 
 test('a plug that moved while its switch was on is an incident', () => {

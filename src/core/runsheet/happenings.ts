@@ -1,4 +1,5 @@
 import { rulesOf, type Action } from './actions';
+import { setting } from './actions/saying';
 import type { Fed, Happening } from '../log';
 import { feedLabel, highestOf, type FeedName } from '../standards/feeds';
 import { checkedText } from './lineCheck';
@@ -115,7 +116,7 @@ const UNKNOWN = 'not known';
 
 function foundWords(rig: SheetRig, what: Found): string {
   if ('feed' in what)
-    return `Reported: ${groupOf(rig, what.feed).name} ${what.is === 'unknown' ? UNKNOWN : `at ${feedLabel(what.is)}`}`;
+    return `Reported: ${groupOf(rig, what.feed).name} ${what.is === 'unknown' ? UNKNOWN : setting(what.is)}`;
   if ('line' in what) {
     const line = lineOf(rig, what.line);
     const end = what.end === 'stage' ? 'at its source' : `at ${line.inlet}`;

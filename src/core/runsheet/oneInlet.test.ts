@@ -52,3 +52,10 @@ test('the line check says where it is heard', () =>
       { bad: [] },
     ),
   ).toBe('Line check: Electric piano, right on Hold desk, inlet 10: good'));
+
+test('what is plugged between the ends of a line is its own, and not what it goes on through', () => {
+  const step = steps.find(
+    ({ action }) => action.do === 'plug' && action.line === 'piano-right' && action.end === 'stage',
+  )!;
+  expect(stepWords(rig, undefined, step).detail).toBe('electric piano, right. Through lead 3 m');
+});

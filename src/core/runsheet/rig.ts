@@ -43,6 +43,8 @@ export interface SheetLine {
   way: string;
   /** The same in words, from its source to its inlet. */
   parts: string[];
+  /** What lies between its own two ends, in words, where it begins or ends at a box of another line. */
+  through?: string[];
   /** What is off on its source and on what it goes through, in words, and looked at when it is plugged: pads, batteries. */
   set?: string[];
   /** What is set there before it is plugged: a battery, a pad, a volume, a transmitter. */

@@ -107,7 +107,6 @@ function plugging(rig: SheetRig, state: SheetState, line: SheetLine, { do: what,
 }
 
 /** What goes between a line's source and its inlet, and what is off there. */
-function way({ parts, set = [] }: SheetLine): string[] {
-  const links = parts.slice(1, -1);
-  return [...(links.length ? [`Through ${links.join(', ')}`] : []), ...(set.length ? [`Set ${set.join('; ')}`] : [])];
+function way({ parts, through = parts.slice(1, -1), set = [] }: SheetLine): string[] {
+  return [...(through.length ? [`Through ${through.join(', ')}`] : []), ...(set.length ? [`Set ${set.join('; ')}`] : [])];
 }

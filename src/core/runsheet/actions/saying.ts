@@ -1,4 +1,4 @@
-import { feedLabel } from '../../standards/feeds';
+import { feedLabel, type FeedName } from '../../standards/feeds';
 import { harming } from '../invariants';
 import { groupOf, lineOf, type SheetLine, type SheetRig } from '../rig';
 import type { SheetState } from '../state';
@@ -20,13 +20,16 @@ export const list = (items: readonly string[]): string =>
 export const harmingLine = (rig: SheetRig, state: SheetState, line: SheetLine): string[] =>
   line.groups.filter((key) => harming(rig, state, key).includes(line));
 
+/** What a switch is set to, in words. */
+export const setting = (feed: FeedName): string => (feed === 'off' ? 'off' : `at ${feedLabel(feed)}`);
+
 /** Every setting that a switch may have been found at. */
 export const settingsOf = (rig: SheetRig, { feeds }: SheetState, key: string): Likely[] => {
   const { name, offers } = groupOf(rig, key);
   return (['off', ...offers] as const)
     .filter((feed) => feed !== feeds[key].feed)
     .map((feed) => ({
-      text: `${name} is already ${feed === 'off' ? 'off' : `at ${feedLabel(feed)}`}`,
+      text: `${name} is already ${setting(feed)}`,
       what: { feed: key, is: feed },
     }));
 };
