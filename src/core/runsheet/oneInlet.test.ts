@@ -1,21 +1,33 @@
 import { demoRig } from '../../../tests/planning';
 import { aimFor, feedsOf } from './aims';
 import { sheetRig } from './fromRig';
+import type { Aim } from './report';
+import type { SheetRig } from './rig';
 import { newSession, preview, reported } from './session';
 import { packed } from './state';
 import { checkedText } from './lineCheck';
+import type { Step } from './step';
 import { stepWords } from './wording';
 
 // Both sides of the electric piano in one box: one inlet hears them, and a box has no mute.
+const LINES = ['piano-left', 'piano-right', 'double-bass'];
 const document = demoRig();
-const lines = document.lines.filter(({ id }) => ['piano-left', 'piano-right', 'double-bass'].includes(id));
-const rig = sheetRig({ ...document, lines, devices: document.devices.filter(({ id }) => id === 'desk') });
-const aim = aimFor('set-up', rig, packed(rig), feedsOf(document), ['piano-left', 'piano-right', 'double-bass']);
-const { steps } = preview(rig, packed(rig), aim);
-const titles = steps.map((step) => stepWords(rig, undefined, step).title);
+let rig: SheetRig;
+let aim: Aim;
+let steps: Step[];
+beforeAll(() => {
+  rig = sheetRig({
+    ...document,
+    lines: document.lines.filter(({ id }) => LINES.includes(id)),
+    devices: document.devices.filter(({ id }) => id === 'desk'),
+  });
+  aim = aimFor('set-up', rig, packed(rig), feedsOf(document), LINES);
+  steps = preview(rig, packed(rig), aim).steps;
+});
 const muted = (state: ReturnType<typeof packed>) => [state.muted['piano-left'], state.muted['piano-right']];
 
 test('two lines on one inlet are muted and unmuted once, by the name of that inlet', () => {
+  const titles = steps.map((step) => stepWords(rig, undefined, step).title);
   expect(titles).toContain('Mute 2 inlets');
   expect(titles.filter((title) => title.startsWith('Unmute'))).toEqual([
     'Unmute Hold desk, inlet 9',

@@ -2,16 +2,27 @@ import { demoRig } from '../../../tests/planning';
 import { aimFor, feedsOf } from './aims';
 import { sheetRig } from './fromRig';
 import { ReportRefused, type Report, type SheetKind } from './report';
+import type { SheetLine, SheetRig } from './rig';
 import { newSession, reported, type Session } from './session';
 import { packed, unknown, type SheetState } from './state';
 import { stepWords } from './wording';
 
 // A microphone on its own lead, straight into the recorder: there is one plug, and nothing to plug at its source.
 const document = demoRig();
-const kept = ['keeper-body-worn', 'guide'];
-const lines = document.lines.filter(({ id }) => kept.includes(id));
-const rig = sheetRig({ ...document, lines, devices: document.devices.filter(({ id }) => id === 'bag') });
-const own = rig.lines.find(({ id }) => id === 'keeper-body-worn')!;
+const LAVALIER = 'keeper-body-worn';
+const kept = [LAVALIER, 'guide'];
+let rig: SheetRig;
+let own: SheetLine;
+let up: Session;
+beforeAll(() => {
+  rig = sheetRig({
+    ...document,
+    lines: document.lines.filter(({ id }) => kept.includes(id)),
+    devices: document.devices.filter(({ id }) => id === 'bag'),
+  });
+  own = rig.lines.find(({ id }) => id === LAVALIER)!;
+  up = followed(begun('set-up', packed(rig)));
+});
 const begun = (kind: SheetKind, state: SheetState, at?: 'stage' | 'desk'): Session =>
   reported(
     rig,
@@ -32,7 +43,6 @@ function followed(from: Session): Session {
     session = reported(rig, session, { report: 'done' }, Math.max(session.state.now, session.until ?? 0) + 1);
   return session;
 }
-const up = followed(begun('set-up', packed(rig)));
 const INTO = 'Plug “Lock keeper, lavalier” into Bag recorder, mini-jack inlet';
 const OUT = 'Unplug “Lock keeper, lavalier” from Bag recorder, mini-jack inlet';
 
@@ -58,8 +68,8 @@ test.each(['stage', 'desk', undefined] as const)('exchanged at %s it comes out a
 });
 
 test.each<[string, Report, boolean | 'unknown']>([
-  ['found out at its source', { report: 'found', what: { line: own.id, end: 'stage', is: false } }, false],
-  ['nobody knows of its inlet', { report: 'found', what: { line: own.id, end: 'desk', is: 'unknown' } }, 'unknown'],
+  ['found out at its source', { report: 'found', what: { line: LAVALIER, end: 'stage', is: false } }, false],
+  ['nobody knows of its inlet', { report: 'found', what: { line: LAVALIER, end: 'desk', is: 'unknown' } }, 'unknown'],
 ])('%s: it is so at both', (_, report, is) =>
   expect(reported(rig, up, report, up.state.now).state.ends[own.id]).toEqual({ stage: is, desk: is }),
 );

@@ -46,7 +46,7 @@ export const loaded: Rule = {
         part: 'source',
         what: thin
           ? `Bass rolls off below ${rounded(signal.lowCut!, 'Hz')}`
-          : `Inlet loads the source: ${rounded(-signal.atSource, 'dB')} lost`,
+          : `Source loaded: ${rounded(-signal.atSource, 'dB')} lost`,
         why: `Load on the source: ${quantity(signal.load, 'Ω')}.${thin ? ` The lowest note is ${quantity(lowest, 'Hz')}.` : ''}`,
         numbers,
         basis: `the calculated response; ${restsOn({ label: 'Lowest note needed', basis, where: lowestNote?.where })}`,
