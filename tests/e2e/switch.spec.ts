@@ -205,6 +205,15 @@ test('nobody knows: the first steps make it known', async ({ page }) => {
   await page.getByRole('button', { name: 'Start from here: Unknown: treat everything as live' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(title(page)).toHaveText('Check monitors are down. If not, turn them down.');
+  // Who is disturbed leaves room for the step; the others are a key away, and it does no step.
+  const more = page.getByRole('button', { name: /^and \d+ more$/ });
+  await more.press('Enter');
+  await expect(page.getByText(/^Muted or unpowered during this sheet: .*, Camera/)).toBeVisible();
+  const fewer = page.getByRole('button', { name: 'fewer' });
+  await expect(fewer).toBeFocused();
+  await fewer.press('Space');
+  await expect(more).toBeFocused();
+  await expect(title(page)).toHaveText('Check monitors are down. If not, turn them down.');
   await done(page).click();
   await expect(title(page)).toHaveText(/^Check .* is on\. If not, turn it on\.$/);
   await follow(page, /^Check .* is off\. If it is on, turn it off\.$/);

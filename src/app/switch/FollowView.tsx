@@ -3,12 +3,12 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useCallback, useState } from 'react';
 import { schoolsOf, type RigDocument } from '@/core/rig';
 import type { Found, Session } from '@/core/runsheet';
 import { MonitorsMoved } from './MonitorsMoved';
 import { BackDialog } from './BackDialog';
+import { Disturbed } from './Disturbed';
 import { FinishedView } from './FinishedView';
 import { LeftOutList } from './LeftOutList';
 import { NextHere } from './NextHere';
@@ -54,16 +54,7 @@ export function FollowView({ document, switching, here, onHere, onFound, onNew, 
           {each.why} {'group' in each ? refusedText(session, each.group) : text.itStaysOff}
         </Alert>
       ))}
-      {session.disturbed.length > 0 && following && (
-        <Typography variant="body2" sx={{ px: { xs: 2, md: 4 }, color: 'text.secondary' }}>
-          {text.mutedOrUnpoweredDuring(
-            session.disturbed
-              .map((id) => rig.lines.find((line) => line.id === id)?.name)
-              .filter(Boolean)
-              .join(', '),
-          )}
-        </Typography>
-      )}
+      {session.disturbed.length > 0 && following && <Disturbed rig={rig} lines={session.disturbed} />}
       {following && (
         <Box sx={{ px: { xs: 2, md: 4 } }}>
           <MonitorsMoved rig={rig} steps={[...session.done, ...session.steps]} />

@@ -109,8 +109,15 @@ function progressText(rig: SheetRig, state: SheetState, now: number, { step, wai
 
 const Place = ({ icon, name, text }: { icon: ReactNode; name: string; text: string }) => (
   <Box sx={{ minWidth: 0, width: '100%', color: 'text.primary' }}>
-    <Typography component="span" noWrap sx={{ display: 'flex', alignItems: 'center', gap: 0.5, fontWeight: 650 }}>
-      {icon} {name}
+    {/* Places are often told apart by their last word. */}
+    <Typography
+      component="span"
+      sx={{ display: 'flex', alignItems: 'baseline', gap: 0.5, fontWeight: 650, lineHeight: 1.25 }}
+    >
+      <Box component="span" sx={{ flexShrink: 0, position: 'relative', top: '0.15em', lineHeight: 0 }}>
+        {icon}
+      </Box>
+      {name}
     </Typography>
     <Typography component="span" variant="caption" noWrap color="textSecondary" sx={{ display: 'block' }}>
       {text}

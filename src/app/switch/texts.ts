@@ -100,7 +100,6 @@ export const followView = {
   lineCheck: 'Line check',
   theRigNow: 'The rig now',
   itStaysOff: 'It stays off.',
-  mutedOrUnpoweredDuring: (disturbed: string) => `Muted or unpowered during this sheet: ${disturbed}`,
   thisSwitchWontTurnOff:
     'This switch won’t turn off. Monitors down, then switch its device off. Check 48 V is not back when it restarts.',
   thisSheetTurnsItOff: 'This sheet turns it off.',
@@ -369,4 +368,10 @@ export const waysView = {
   affects: (disturbedCount: number, disturbed: string) => `Affects ${disturbedCount}: ${disturbed}.`,
   affectsNobodyElse: 'Affects nobody else.',
   startThisChangeOver: 'Start this change-over',
+};
+
+export const disturbed = {
+  during: (names: string) => `Muted or unpowered during this sheet: ${names}`,
+  andMore: (count: number) => `and ${count} more`,
+  fewer: 'fewer',
 };
