@@ -16,9 +16,7 @@ test('the mended rig is set up: fewest walks, feeds after every plug, monitors l
   const rig = await copyOf(page, 'Set up whole', 'lock-nine-mended');
   await open(page, rig);
   await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
-  await expect(
-    page.getByRole('status').filter({ hasText: /^99 steps, 6 walks, \d:\d\d min waiting$/ }),
-  ).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: /^99 steps, 6 walks, \d:\d\d min waiting$/ })).toBeVisible();
   await expect(page.getByText(/^Fewest walks possible/)).toBeVisible();
   // The other order waits less and walks more.
   await expect(

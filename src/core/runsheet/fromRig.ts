@@ -113,9 +113,10 @@ function sheetLine(
   const mixedAt = placeOf(document, device.location) ?? DESK;
   const straight = written.links.length === 0;
   // What is plugged straight in is plugged where its inlet is.
-  const stage = straight && !endsInLink(written)
-    ? mixedAt
-    : (placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE);
+  const stage =
+    straight && !endsInLink(written)
+      ? mixedAt
+      : (placeOf(document, document.lines.find(({ id }) => id === source)?.location) ?? STAGE);
   const hears = inletName(
     device,
     device.inlets.find(({ id }) => id === inlet.inlet)!,

@@ -108,5 +108,8 @@ function plugging(rig: SheetRig, state: SheetState, line: SheetLine, { do: what,
 
 /** What goes between a line's source and its inlet, and what is off there. */
 function way({ parts, through = parts.slice(1, -1), set = [] }: SheetLine): string[] {
-  return [...(through.length ? [`Through ${through.join(', ')}`] : []), ...(set.length ? [`Set ${set.join('; ')}`] : [])];
+  return [
+    ...(through.length ? [`Through ${through.join(', ')}`] : []),
+    ...(set.length ? [`Set ${set.join('; ')}`] : []),
+  ];
 }
