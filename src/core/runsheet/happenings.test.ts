@@ -67,6 +67,39 @@ test('a latched switch that returns after a power cut is an incident, and one mo
   ]);
 });
 
+test('a latched switch that returns over muted inlets is told without them', () => {
+  const muted = RIG.lines.reduce(
+    (session, { id }) => reported(RIG, session, { report: 'found', what: { muted: id, is: true } }, 1000),
+    set,
+  );
+  const dark = reported(RIG, muted, { report: 'found', what: { mains: 'desk', is: false } }, 1001);
+  expect(found(dark, { mains: 'desk', is: true })).toContain('incident: a came on with the mains');
+});
+
+test('a photo of what could not be done is kept with it, and where it was', () => {
+  const [entry] = happenings(RIG, begun, { report: 'not possible', photo: 'picture' });
+  expect(entry).toMatchObject({ photo: 'picture', place: 'desk end' });
+  expect(happenings(RIG, begun, { report: 'not possible' })[0]).not.toHaveProperty('photo');
+});
+
+test('what is not there to go back to, or to try again, is not told', () => {
+  expect(told(set, { report: 'back', to: 99 })).toEqual([]);
+  expect(told(set, { report: 'retry', left: 99 })).toEqual([]);
+});
+
+test.each<[string, Found]>([
+  ['switch', { feed: 'nowhere', is: 'off' }],
+  ['line', { line: 'nowhere', end: 'desk', is: true }],
+  ['line', { muted: 'nowhere', is: true }],
+  ['supply of its own on line', { supply: 'mic', is: true }],
+  ['device', { mains: 'nowhere', is: true }],
+  ['group of monitors', { monitors: 'nowhere', is: 'down' }],
+])('a %s that the rig does not have is refused by its name', (what, is) =>
+  expect(() => reported(RIG, begun, { report: 'found', what: is }, 1)).toThrow(
+    new RegExp(`^There is no ${what} (nowhere|mic) in this sheet; load it again\\.$`),
+  ),
+);
+
 test('what sources have: nothing before the feed, the feed after it, nothing without mains', () => {
   expect(fedBy(RIG, begun.state)).toEqual({});
   expect(fedBy(RIG, set.state)).toEqual({ mic: 'P48' });

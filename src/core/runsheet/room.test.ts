@@ -230,3 +230,34 @@ describe('while others play', () => {
     expect(found.state.ends[WAS]).toEqual({ stage: false, desk: true });
   });
 });
+
+describe('what is in the room and on paper no more', () => {
+  const box = { id: 'box', name: 'box', place: 'desk end', power: 'mains' } as const;
+  const spare = { ...box, id: 'spare', name: 'spare' };
+  const c = group('c', { name: 'bank C', device: 'box' });
+  const other = {
+    ...rigWith(
+      [line('ribbon', ['c'], { device: 'box', way: 'ribbon, cable, box', inlet: 'box 1' }), ROOM.lines[1]],
+      [...ROOM.groups, c],
+    ),
+    devices: [...ROOM.devices, box, spare],
+  };
+  const state: SheetState = { ...plugged('ribbon'), feeds: { ...bare(other).feeds }, mains: bare(other).mains };
+
+  test('its device and its switch stay in the sheet with it, and nothing that nobody is on', () => {
+    const { rig } = takenOver(PAPER, other, state);
+    expect(rig.devices.map(({ id }) => id)).toEqual(['desk', 'box']);
+    expect(rig.groups.map(({ key }) => key)).toEqual(['a', 'b', 'c']);
+    expect(takenOver(PAPER, other, { ...state, ends: bare(other).ends }).rig.devices).toEqual(PAPER.devices);
+  });
+
+  test('a second time it gets another id than the first time', () => {
+    const twice = rigWith(
+      [ROOM.lines[0], { ...ROOM.lines[0], id: WAS, was: 'ribbon', way: 'ribbon, cable, 3' }],
+      ROOM.groups,
+    );
+    const through = { stage: true, desk: true };
+    const { rig } = takenOver(PAPER, twice, { ...bare(twice), ends: { ribbon: through, [WAS]: through } });
+    expect(rig.lines.flatMap(({ id, was }) => (was ? [id] : []))).toEqual(['ribbon as it was 2', WAS]);
+  });
+});
