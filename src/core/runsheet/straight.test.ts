@@ -5,6 +5,7 @@ import { ReportRefused, type Report, type SheetKind } from './report';
 import type { SheetLine, SheetRig } from './rig';
 import { newSession, reported, type Session } from './session';
 import { packed, unknown, type SheetState } from './state';
+import { continued } from './takeover';
 import { stepWords } from './wording';
 
 // A microphone on its own lead, straight into the recorder: there is one plug, and nothing to plug at its source.
@@ -90,3 +91,15 @@ test('its source alone cannot be pulled: that is refused as what is not next', (
       up.state.now,
     ),
   ).toThrow(ReportRefused));
+
+test('a sheet that was begun when its source counted as plugged by itself goes on with the one plug', () => {
+  const { straight: _one, ...two } = own;
+  const before: SheetRig = { ...rig, lines: rig.lines.map((line) => (line === own ? two : line)) };
+  const half: Session = { ...begun('set-up', packed(rig)) };
+  const state: SheetState = { ...half.state, ends: { ...half.state.ends, [own.id]: { stage: true, desk: false } } };
+  const on = continued(rig, before, { ...half, state }, new Set());
+  expect(on.session.state.ends[own.id]).toEqual({ stage: false, desk: false });
+  expect(plugs(on.session)).toEqual([INTO]);
+  const end = followed(on.session);
+  expect(end.state.ends[own.id]).toEqual({ stage: true, desk: true });
+});
