@@ -6,6 +6,7 @@ import { memo, type ReactNode } from 'react';
 import { feedLabel } from '@/core/standards/feeds';
 import {
   feeding,
+  endsOf,
   monitorsOf,
   residual,
   type Found,
@@ -142,6 +143,12 @@ interface LineProps {
   onFound: Props['onFound'];
 }
 
+/** What is said of each end. */
+const END = {
+  stage: { label: text.atItsSource, yes: text.sourcePlugged, no: text.sourceUnplugged, unknown: text.source },
+  desk: { label: text.atItsInlet, yes: text.inletPlugged, no: text.inletUnplugged, unknown: text.inlet },
+};
+
 /** Drawn anew only when something of it has changed: there may be hundreds. */
 const LineRow = memo(function LineRow({
   line: { id, name, inlet, was, straight },
@@ -153,24 +160,15 @@ const LineRow = memo(function LineRow({
 }: LineProps) {
   return (
     <Row name={name} detail={was === undefined ? inlet : text.notOnPaperAnyMore(inlet)}>
-      {!straight && (
+      {endsOf({ straight }).map((end) => (
         <YesNo
-          label={text.atItsSource(name)}
-          value={stage}
-          yes={text.sourcePlugged}
-          no={text.sourceUnplugged}
-          unknown={text.source}
-          onChoose={(is) => onFound({ line: id, end: 'stage', is })}
+          key={end}
+          {...END[end]}
+          label={END[end].label(name)}
+          value={{ stage, desk }[end]}
+          onChoose={(is) => onFound({ line: id, end, is })}
         />
-      )}
-      <YesNo
-        label={text.atItsInlet(name)}
-        value={desk}
-        yes={text.inletPlugged}
-        no={text.inletUnplugged}
-        unknown={text.inlet}
-        onChoose={(is) => onFound({ line: id, end: 'desk', is })}
-      />
+      ))}
       <YesNo
         label={text.muteOf(name)}
         value={muted}

@@ -1,8 +1,7 @@
 import type { Found } from './report';
 import { groupOf, lineOf, type SheetRig } from './rig';
 import { after, doubtful } from './actions';
-import { heardAs } from './actions/hearing';
-import { withEnd, type SheetState } from './state';
+import { withEnd, withMuted, type SheetState } from './state';
 
 /** A state put right by what was found. */
 export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetState {
@@ -16,7 +15,7 @@ export function corrected(rig: SheetRig, state: SheetState, what: Found): SheetS
     return { ...state, feeds, mains: { ...state.mains, ...powered } };
   }
   if ('line' in what) return withEnd(state, lineOf(rig, what.line), what.end, what.is);
-  if ('muted' in what) return heardAs(rig, state, [what.muted], what.is);
+  if ('muted' in what) return withMuted(rig, state, [what.muted], what.is);
   if ('supply' in what)
     return { ...state, supplies: { ...state.supplies, [what.supply]: { on: what.is, since: state.now } } };
   if ('mains' in what)

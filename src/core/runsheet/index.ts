@@ -7,6 +7,7 @@ export { sheetRig } from './fromRig';
 export { fedBy, happenings } from './happenings';
 export { checkable, checksOf, LINE_CHECKS, type LineChecked, type LineCheckName } from './lineCheck';
 export {
+  endsOf,
   heardOn,
   MONITORS,
   monitorsOf,

@@ -3,7 +3,7 @@ import { harmedBySupply, harming } from './invariants';
 import {
   endsOf,
   groupOf,
-  heardOn,
+  inletOf,
   joined,
   monitorsOf,
   onInletsOf,
@@ -140,10 +140,7 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
       opened.some(({ device }) => each.devices.includes(device)) &&
       (goDown.includes(each) || present.monitors[each.id] !== 'open'),
   );
-  const heard = onInletsOf(
-    rig,
-    opened.map(({ id }) => id),
-  );
+  const heard = onInletsOf(rig, ids(opened));
   /** Inlets that the monitors would hear although nobody wants them open. */
   const hushed = rig.lines.filter(
     (line) =>
@@ -163,8 +160,8 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
     else made.push({ kind, place, actions: [action], ...(part !== undefined && { part }) });
   };
   const mute = (kind: Kind, lines: readonly SheetLine[]) => {
-    for (const list of byDesk(lines, ({ device }) => parts(device) ?? '').values())
-      add(kind, list[0].mixedAt, { do: 'mute', lines: list.map(({ id }) => id) }, list[0].device);
+    for (const list of grouped(lines, ({ mixedAt, device }) => JSON.stringify([mixedAt, parts(device)])))
+      add(kind, list[0].mixedAt, { do: 'mute', lines: ids(list) }, list[0].device);
   };
   const power = (kind: Kind, ids: ReadonlySet<string>, to: boolean) => {
     for (const { id, place } of rig.devices) if (ids.has(id)) add(kind, place, { do: 'mains', device: id, on: to }, id);
@@ -250,7 +247,8 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   for (const group of on)
     add('feed on', group.place, { do: 'feed', group: group.key, to: feedFor(group) }, group.device);
   // One at a time, by ear.
-  for (const { mixedAt, device, ids } of byInlet(toOpen)) add('open', mixedAt, { do: 'open', lines: ids }, device);
+  for (const list of grouped(toOpen, inletOf))
+    add('open', list[0].mixedAt, { do: 'open', lines: ids(list) }, list[0].device);
   mute('hush', hushed);
   for (const { id, place } of goUp) add('monitors open', place, { do: 'monitors', group: id, to: 'open' });
 
@@ -265,25 +263,13 @@ export function jobsOf(rig: SheetRig, present: SheetState, wanted: Wanted): { jo
   };
 }
 
-function byDesk(lines: readonly SheetLine[], part: (line: SheetLine) => string): Map<string, SheetLine[]> {
+/** Lines in groups, each by its key, in the order of the first of them. */
+function grouped(lines: readonly SheetLine[], keyOf: (line: SheetLine) => string): SheetLine[][] {
   const found = new Map<string, SheetLine[]>();
-  for (const line of lines) {
-    const key = JSON.stringify([line.mixedAt, part(line)]);
-    found.set(key, [...(found.get(key) ?? []), line]);
-  }
-  return found;
-}
-
-/** Some lines by the inlet that hears them. */
-function byInlet(lines: readonly SheetLine[]): { mixedAt: string; device: string; ids: string[] }[] {
-  const found = new Map<string, { mixedAt: string; device: string; ids: string[] }>();
-  for (const line of lines) {
-    const key = JSON.stringify([line.device, heardOn(line)]);
-    const known = found.get(key) ?? { mixedAt: line.mixedAt, device: line.device, ids: [] };
-    found.set(key, { ...known, ids: [...known.ids, line.id] });
-  }
+  for (const line of lines) found.set(keyOf(line), [...(found.get(keyOf(line)) ?? []), line]);
   return [...found.values()];
 }
+const ids = (lines: readonly SheetLine[]): string[] => lines.map(({ id }) => id);
 
 /** Whether a line's own supply is wanted on: it is plugged through in the end. */
 const suits = ({ plugged }: Wanted, { id, supply, supplyHarms }: SheetLine): boolean =>

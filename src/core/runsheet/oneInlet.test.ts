@@ -1,4 +1,6 @@
 import { demoRig } from '../../../tests/planning';
+import { line, rigWith } from '../../../tests/sheets';
+import { rulesOf } from './actions';
 import { aimFor, feedsOf } from './aims';
 import { sheetRig } from './fromRig';
 import type { Aim } from './report';
@@ -70,4 +72,21 @@ test('what is plugged between the ends of a line is its own, and not what it goe
     ({ action }) => action.do === 'plug' && action.line === 'piano-right' && action.end === 'stage',
   )!;
   expect(stepWords(rig, undefined, step).detail).toBe('electric piano, right. Through lead 3 m');
+});
+
+test('what may have been found instead comes in the order of the inlets, each of them once', () => {
+  const mute = { do: 'mute', lines: ['double-bass', 'piano-left', 'piano-right'] } as const;
+  expect(
+    rulesOf(mute)
+      .likely(rig, packed(rig), mute)
+      .map(({ text }) => text),
+  ).toEqual(['Hold desk, inlet 9 is already muted', 'Hold desk, inlet 10 is already muted']);
+});
+
+test('inlets of two devices with one name are two', () => {
+  const two = rigWith(
+    [line('one', [], { inlet: 'Desk, inlet 1' }), line('other', [], { inlet: 'Desk, inlet 1', device: 'second' })],
+    [],
+  );
+  expect(stepWords(two, undefined, { action: { do: 'mute', lines: ['one', 'other'] } }).title).toBe('Mute 2 inlets');
 });

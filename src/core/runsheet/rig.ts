@@ -184,12 +184,14 @@ export const sourceEnd = (line: Pick<SheetLine, 'straight'>): End => endsOf(line
 /** The inlet that hears a line, in words. */
 export const heardOn = ({ heard, inlet }: Pick<SheetLine, 'heard' | 'inlet'>): string => heard ?? inlet;
 
+/** What tells the inlet that hears a line from all others: two devices may have one name. */
+export const inletOf = (line: SheetLine): string => JSON.stringify([line.device, heardOn(line)]);
+
 /** Lines that are heard on the same inlets as some: they are muted and unmuted together. */
 export function onInletsOf(rig: SheetRig, ids: readonly string[]): SheetLine[] {
-  const some = rig.lines.filter(({ id }) => ids.includes(id));
-  return rig.lines.filter((line) =>
-    some.some((each) => each.device === line.device && heardOn(each) === heardOn(line)),
-  );
+  const wanted = new Set(ids);
+  const inlets = new Set(rig.lines.filter(({ id }) => wanted.has(id)).map(inletOf));
+  return rig.lines.filter((line) => inlets.has(inletOf(line)));
 }
 
 /** A line and every other one on the same conductors. */

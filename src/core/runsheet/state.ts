@@ -1,6 +1,15 @@
 import type { FeedName } from '../standards/feeds';
 import type { Seconds } from '../units';
-import { groupOf, monitorsOf, type End, type SheetDevice, type SheetGroup, type SheetLine, type SheetRig } from './rig';
+import {
+  groupOf,
+  monitorsOf,
+  onInletsOf,
+  type End,
+  type SheetDevice,
+  type SheetGroup,
+  type SheetLine,
+  type SheetRig,
+} from './rig';
 
 /** Something that may be so, or otherwise, or that nobody knows. */
 export type Known<T> = T | 'unknown';
@@ -75,6 +84,17 @@ export const unknown = (rig: SheetRig): SheetState => ({
   ),
   monitors: monitorsAt(rig, 'unknown'),
   mains: eachOf(rig.devices, () => 'unknown'),
+});
+
+/** A state in which the inlets of some lines are muted, or not, with everything that they hear. */
+export const withMuted = (
+  rig: SheetRig,
+  state: SheetState,
+  lines: readonly string[],
+  is: Known<boolean>,
+): SheetState => ({
+  ...state,
+  muted: { ...state.muted, ...Object.fromEntries(onInletsOf(rig, lines).map(({ id }) => [id, is])) },
 });
 
 /** A state with one end of a line in, or out; with both, where it is one plug. */

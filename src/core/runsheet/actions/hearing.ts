@@ -1,6 +1,6 @@
 import { opening } from '../invariants';
-import { heardOn, lineOf, onInletsOf, type SheetRig } from '../rig';
-import type { Known, SheetState } from '../state';
+import { heardOn, inletOf, lineOf, type SheetLine, type SheetRig } from '../rig';
+import { withMuted } from '../state';
 import type { ActionOf } from './action';
 import { linesAsTheyAre, switchesAsTheyAre } from './leaving';
 import type { ActionRules } from './rules';
@@ -18,7 +18,7 @@ export const hearing: ActionRules<Hearing> = {
   touches: ({ lines }) => lines,
   about: (_rig, { lines }) => lines,
   isOf: (rig, { lines }) => lines.every((id) => hasLine(rig, id)),
-  after: (rig, state, { do: what, lines }) => heardAs(rig, state, lines, what === 'mute'),
+  after: (rig, state, { do: what, lines }) => withMuted(rig, state, lines, what === 'mute'),
   breach: (rig, state, { do: what, lines }) =>
     what === 'mute'
       ? undefined
@@ -28,7 +28,7 @@ export const hearing: ActionRules<Hearing> = {
           lines.map((id) => lineOf(rig, id)),
         ),
   isUnknown: ({ muted }, { lines }) => lines.every((id) => muted[id] === 'unknown'),
-  doubtful: (rig, state, { lines }) => heardAs(rig, state, lines, 'unknown'),
+  doubtful: (rig, state, { lines }) => withMuted(rig, state, lines, 'unknown'),
   without(rig, aim, state, { do: what, lines }) {
     if (what === 'open') return linesAsTheyAre(aim, state, lines);
     const reached = rig.lines.filter(({ id }) => lines.includes(id)).flatMap(({ groups }) => groups);
@@ -37,11 +37,11 @@ export const hearing: ActionRules<Hearing> = {
     return loose.length ? linesAsTheyAre(own, state, loose) : own;
   },
   likely(rig, _state, { do: what, lines }) {
-    const inlets = inletsOf(rig, lines);
-    if (inlets.size > MANY) return [];
-    return [...inlets].map(([inlet, id]) => ({
-      text: `${inlet} is already ${what === 'mute' ? 'muted' : 'unmuted'}`,
-      what: { muted: id, is: what === 'mute' },
+    const each = onePerInlet(rig, lines);
+    if (each.length > MANY) return [];
+    return each.map((line) => ({
+      text: `${heardOn(line)} is already ${what === 'mute' ? 'muted' : 'unmuted'}`,
+      what: { muted: line.id, is: what === 'mute' },
     }));
   },
   words: (rig, { do: what, lines }) =>
@@ -52,30 +52,21 @@ export const hearing: ActionRules<Hearing> = {
           look: 'Mutes are lit. No mute button? Fader and gain down.',
         }
       : {
-          title: `Unmute ${inlets(rig, lines)}${inletsOf(rig, lines).size === 1 ? '' : ', one at a time'}`,
+          title: `Unmute ${inlets(rig, lines)}${onePerInlet(rig, lines).length === 1 ? '' : ', one at a time'}`,
           detail: names(rig, lines),
           look: 'Each meter follows its source and is still without it.',
         },
   check: (rig, { do: what, lines }) =>
-    `Check ${inlets(rig, lines)} ${inletsOf(rig, lines).size === 1 ? 'is' : 'are'} ${what === 'mute' ? 'muted' : 'unmuted'}`,
+    `Check ${inlets(rig, lines)} ${onePerInlet(rig, lines).length === 1 ? 'is' : 'are'} ${what === 'mute' ? 'muted' : 'unmuted'}`,
 };
 
-/** The inlets that hear some lines, in words, each with the first of its lines. */
-const inletsOf = (rig: SheetRig, lines: readonly string[]): Map<string, string> =>
-  new Map(lines.toReversed().map((id) => [heardOn(lineOf(rig, id)), id]));
+/** Lines of which no other one before them is heard on the same inlet: one for each inlet. */
+const onePerInlet = (rig: SheetRig, ids: readonly string[]): SheetLine[] =>
+  ids
+    .map((id) => lineOf(rig, id))
+    .filter((line, n, all) => all.findIndex((other) => inletOf(other) === inletOf(line)) === n);
 
 function inlets(rig: SheetRig, lines: readonly string[]): string {
-  const { size } = inletsOf(rig, lines);
-  return size === 1 ? heardOn(lineOf(rig, lines[0])) : `${size} inlets`;
+  const [first, ...others] = onePerInlet(rig, lines);
+  return others.length ? `${others.length + 1} inlets` : heardOn(first);
 }
-
-/** A state in which the inlets of some lines are muted, or not, with everything that they hear. */
-export const heardAs = (
-  rig: SheetRig,
-  state: SheetState,
-  lines: readonly string[],
-  muted: Known<boolean>,
-): SheetState => ({
-  ...state,
-  muted: { ...state.muted, ...Object.fromEntries(onInletsOf(rig, lines).map(({ id }) => [id, muted])) },
-});
