@@ -1,6 +1,7 @@
 import { waitAfterOff } from '../schools/schools';
 import type { FeedName } from '../standards/feeds';
 import type { Seconds, Volts } from '../units';
+import { onceEach } from '../units/once';
 
 /** What a run sheet must know of a rig: who hangs on which switch, how long things take, which feed does harm to whom. */
 export interface SheetRig {
@@ -185,14 +186,17 @@ export const sourceEnd = (line: Pick<SheetLine, 'straight'>): End => endsOf(line
 export const heardOn = ({ heard, inlet }: Pick<SheetLine, 'heard' | 'inlet'>): string => heard ?? inlet;
 
 /** What tells the inlet that hears a line from all others: two devices may have one name. */
-export const inletOf = (line: SheetLine): string => JSON.stringify([line.device, heardOn(line)]);
+export const inletOf = onceEach((line: SheetLine) => JSON.stringify([line.device, heardOn(line)]));
+
+const linesByInlet = onceEach((rig: SheetRig) => {
+  const found = new Map<string, SheetLine[]>();
+  for (const line of rig.lines) found.set(inletOf(line), [...(found.get(inletOf(line)) ?? []), line]);
+  return found;
+});
 
 /** Lines that are heard on the same inlets as some: they are muted and unmuted together. */
-export function onInletsOf(rig: SheetRig, ids: readonly string[]): SheetLine[] {
-  const wanted = new Set(ids);
-  const inlets = new Set(rig.lines.filter(({ id }) => wanted.has(id)).map(inletOf));
-  return rig.lines.filter((line) => inlets.has(inletOf(line)));
-}
+export const onInletsOf = (rig: SheetRig, ids: readonly string[]): SheetLine[] =>
+  ids.flatMap((id) => linesByInlet(rig).get(inletOf(lineOf(rig, id))) ?? []);
 
 /** A line and every other one on the same conductors. */
 export const joined = (rig: SheetRig, line: SheetLine): SheetLine[] => [
