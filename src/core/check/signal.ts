@@ -70,7 +70,9 @@ export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoi
   const levelAt = (frequency: Hertz) => decibels(magnitude(along()(frequency)));
   const levels = (points: number) => frequencies(points).map((frequency) => ({ frequency, level: levelAt(frequency) }));
   const response = once(() => levels(POINTS));
-  const cut = once(() => cuts(response(), levelAt));
+  const flattest = once(() => plateau(response()));
+  const lowCut = once(() => lowCutOf(response(), flattest(), levelAt));
+  const highCut = once(() => highCutOf(response(), flattest(), levelAt));
   const load = once(() => loadSeen(middle.impedance(hot, cold), driven));
   const shields = once(() => {
     const mains = at(MAINS);
@@ -83,10 +85,10 @@ export function readSignal(line: Line, circuit: LineCircuit, point: OperatingPoi
     atSource,
     alongPath: heard[best].level - atSource - circuit.expectedGain,
     get lowCut() {
-      return cut().lowCut;
+      return lowCut();
     },
     get highCut() {
-      return cut().highCut;
+      return highCut();
     },
     get load() {
       return load();
@@ -145,33 +147,38 @@ function plateau(response: SignalReading['response']): number {
   return flattest;
 }
 
-/** Where the response has fallen 3 dB below its plateau, on either side of it. */
-function cuts(
-  response: SignalReading['response'],
-  level: (frequency: Hertz) => Decibels,
-): { lowCut?: Hertz; highCut?: Hertz } {
-  const top = plateau(response);
-  const floor = response[top].level + decibels(Math.SQRT1_2);
-  const below = (n: number) => response[n].level < floor;
-  const low = response.findLastIndex((_, n) => n <= top && below(n));
-  const high = response.findIndex((_, n) => n > top && below(n));
-  /** Straight lines through the levels over the logarithm of frequency, each time through the nearer neighbours. */
-  const between = (under: SignalReading['response'][number], over: SignalReading['response'][number]): Hertz => {
-    let [a, b] = [under, over];
-    let frequency = a.frequency;
-    for (let step = 0; step < STEPS; step++) {
-      const share = Number.isFinite(a.level) ? (floor - a.level) / (b.level - a.level) : 0.5;
-      frequency = a.frequency * (b.frequency / a.frequency) ** share;
-      const here = { frequency, level: level(frequency) };
-      if (here.level < floor) a = here;
-      else b = here;
-    }
-    return frequency;
-  };
-  return {
-    lowCut: low < 0 ? undefined : between(response[low], response[low + 1]),
-    highCut: high < 0 ? undefined : between(response[high], response[high - 1]),
-  };
+type Points = SignalReading['response'];
+type Levels = (frequency: Hertz) => Decibels;
+
+/** 3 dB below a level. */
+const fallen = (level: Decibels): Decibels => level + decibels(Math.SQRT1_2);
+
+/** Where the response has fallen 3 dB below its plateau, on the way down from it. */
+function lowCutOf(response: Points, top: number, level: Levels): Hertz | undefined {
+  const floor = fallen(response[top].level);
+  const under = response.findLastIndex((point, n) => n <= top && point.level < floor);
+  return under < 0 ? undefined : crossing(response[under], response[under + 1], floor, level);
+}
+
+/** The same on the way up. */
+function highCutOf(response: Points, top: number, level: Levels): Hertz | undefined {
+  const floor = fallen(response[top].level);
+  const under = response.findIndex((point, n) => n > top && point.level < floor);
+  return under < 0 ? undefined : crossing(response[under], response[under - 1], floor, level);
+}
+
+/** Straight lines through the levels over the logarithm of frequency, each time through the nearer neighbours. */
+function crossing(under: Points[number], over: Points[number], floor: Decibels, level: Levels): Hertz {
+  let [a, b] = [under, over];
+  let frequency = a.frequency;
+  for (let step = 0; step < STEPS; step++) {
+    const share = Number.isFinite(a.level) ? (floor - a.level) / (b.level - a.level) : 0.5;
+    frequency = a.frequency * (b.frequency / a.frequency) ** share;
+    const here = { frequency, level: level(frequency) };
+    if (here.level < floor) a = here;
+    else b = here;
+  }
+  return frequency;
 }
 
 /** The best channel's level as a ratio to the source's open-circuit output. */

@@ -16,11 +16,10 @@ export function islands(system: System, analysis: Analysis): Node[][] {
     const index = system.node(node)!;
     return index < 0 ? ground : index;
   };
-  for (const element of system.netlist.elements) {
-    const { always, signalOnly } = rulesOf(element).paths(element);
-    for (const [a, b] of always) parent[root(place(a))] = root(place(b));
-    if (analysis === 'signal') for (const [a, b] of signalOnly) parent[root(place(a))] = root(place(b));
-  }
+  const join = (a: Node, b: Node, signalOnly = false) => {
+    if (!signalOnly || analysis === 'signal') parent[root(place(a))] = root(place(b));
+  };
+  for (const element of system.netlist.elements) rulesOf(element).paths(element, join);
   const groups = new Map<number, Node[]>();
   nodes.forEach((node, n) => {
     const group = root(n);

@@ -25,22 +25,18 @@ export function assemble(netlist: Netlist): System {
     if (index === undefined) nodeIndex.set(node, (index = nodes.push(node) - 1));
     if (name !== node) nodeIndex.set(name, index);
   };
+  const registerBoth = (a: Node, b: Node) => {
+    register(a);
+    register(b);
+  };
   for (const node of first) register(node);
   for (const element of elements) {
     const rules = rulesOf(element);
     const fault = named.has(element.name) ? 'another element has the same name' : rules.fault(element);
     if (fault) throw new CircuitError('bad-element', [element.name], `${element.name}: ${fault}`);
     named.set(element.name, element);
-    const paths = rules.paths(element);
-    for (const [a, b] of paths.always) {
-      register(a);
-      register(b);
-    }
-    for (const [a, b] of paths.signalOnly) {
-      register(a);
-      register(b);
-    }
-    for (const node of rules.senses?.(element) ?? []) register(node);
+    rules.paths(element, registerBoth);
+    rules.senses?.(element).forEach(register);
     if (rules.branches(element) > 0) branchIndex.set(element.name, branches.length);
     for (let n = 0; n < rules.branches(element); n++) branches.push({ element: element.name, n });
   }

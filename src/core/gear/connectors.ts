@@ -104,10 +104,20 @@ const JACKS: Record<string, Partial<Record<Contact, Contact>>> = {
 
 const shape = (id: ConnectorId) => ['', '', 'TS', 'TRS', 'TRRS'][CONNECTORS[id].contacts.length];
 
-/** Socket contact to plug contact, or undefined if the plug does not go in. */
-export function mate(plug: ConnectorId, socket: ConnectorId): Partial<Record<Contact, Contact>> | undefined {
+/** Which plug contact each contact of a socket touches; others touch nothing. */
+export type Touching = Readonly<Partial<Record<Contact, Contact>>>;
+
+function touchingOf(plug: ConnectorId, socket: ConnectorId): Touching | undefined {
   if (CONNECTORS[plug].size !== CONNECTORS[socket].size) return undefined;
   if (!/^(ts|trs|trrs)/.test(plug))
     return Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, contact]));
   return JACKS[`${shape(plug)}>${shape(socket)}`];
 }
+
+const ALL = Object.keys(CONNECTORS) as ConnectorId[];
+const MATES = Object.fromEntries(
+  ALL.map((plug) => [plug, Object.fromEntries(ALL.map((socket) => [socket, touchingOf(plug, socket)]))]),
+) as Record<ConnectorId, Record<ConnectorId, Touching | undefined>>;
+
+/** Socket contact to plug contact, or undefined if the plug does not go in. */
+export const mate = (plug: ConnectorId, socket: ConnectorId): Touching | undefined => MATES[plug][socket];

@@ -206,12 +206,13 @@ export function lineCircuit(line: Line, wiring: Wiring = {}): LineCircuit {
 
 function join(from: End, socket: ConnectorId) {
   const { plug } = from;
-  const nodes = Object.fromEntries(CONNECTORS[plug].contacts.map((contact) => [contact, from.node(contact)]));
+  const { contacts } = CONNECTORS[plug];
+  const nodes: Record<string, Node> = {};
+  for (const contact of contacts) nodes[contact] = from.node(contact);
   const touching = mate(plug, socket);
   const inputs: Partial<Record<Contact, Node>> = {};
-  for (const [own, other] of Object.entries(touching ?? {})) inputs[own as Contact] = nodes[other];
-  const made = new Set(Object.values(touching ?? {}));
-  const unmade = CONNECTORS[plug].contacts.filter((contact) => !made.has(contact));
+  for (const own in touching) inputs[own as Contact] = nodes[touching[own as Contact]!];
+  const unmade = contacts.filter((contact) => !Object.values(touching ?? {}).includes(contact));
   return { junction: { plug, socket, fits: touching !== undefined, nodes, pins: nodes, unmade }, inputs };
 }
 

@@ -1,4 +1,4 @@
-import { answered, operatingPoint } from '../../circuit';
+import { answered, operatingPoint, type Netlist } from '../../circuit';
 import { CONNECTORS, asDrawn, lineCircuit, linkKind, socketNode, type Contact, type WindingStake } from '../../gear';
 import { LIVE } from '../../standards/feeds';
 import { AS_JACK, positions } from '../../transients/contactOrder';
@@ -18,8 +18,17 @@ const places = (at: Case): { junction: number; patch: boolean }[] =>
     return fits && (patch || plug === 'trs635') ? [{ junction, patch }] : [];
   });
 
+/** Whether anything in a circuit gives direct current: without, nothing stands anywhere. */
+const gives = ({ elements }: Netlist): boolean =>
+  elements.some(
+    (element) =>
+      (element.type === 'voltageSource' && element.volts !== 0) ||
+      (element.type === 'currentSource' && element.amps !== 0),
+  );
+
 /** What stands on the socket's contacts with the plug out. */
 function exposed(at: Case, junction: number): number {
+  if (!gives(at.circuit.netlist)) return 0;
   const { circuit, point } = at.solve(at.line, { apart: junction });
   const { socket } = circuit.junctions[junction];
   const { contacts, reference } = CONNECTORS[socket];

@@ -8,7 +8,7 @@ import { conducts, finite, spiceHead, spiceNumber, stampBranch, type ElementRule
 
 const control = (e: { controlA: string; controlB: string }, names: SpiceNames) =>
   `${names.node(e.controlA)} ${names.node(e.controlB)}`;
-const none = () => ({ always: [], signalOnly: [] });
+const none = () => undefined;
 
 export const voltageControlledVoltage: ElementRules<VoltageControlledVoltage> = {
   branches: () => 1,

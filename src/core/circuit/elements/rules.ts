@@ -37,8 +37,8 @@ export interface Characteristic {
 export interface ElementRules<E extends Element> {
   /** Unknown currents it adds. */
   branches(element: E): number;
-  /** Pairs of nodes between which current can pass. */
-  paths(element: E): { always: [Node, Node][]; signalOnly: [Node, Node][] };
+  /** Tells the pairs of nodes between which current can pass: for signals only where a capacitor stands between them. */
+  paths(element: E, tell: (a: Node, b: Node, signalOnly?: boolean) => void): void;
   /** Other nodes it refers to without joining them. */
   senses?(element: E): Node[];
   /** What is wrong with its values, if anything. */
@@ -49,9 +49,8 @@ export interface ElementRules<E extends Element> {
   spice(element: E, names: SpiceNames): string[];
 }
 
-export const through = (element: { a: Node; b: Node }): [Node, Node][] => [[element.a, element.b]];
-
-export const conducts = (element: { a: Node; b: Node }) => ({ always: through(element), signalOnly: [] });
+/** Current can pass from end to end. */
+export const conducts: ElementRules<Element & { a: Node; b: Node }>['paths'] = ({ a, b }, tell) => tell(a, b);
 
 export const positive = (quantity: string, value: number): string | undefined =>
   value > 0 && Number.isFinite(value) ? undefined : `${quantity} must be above 0 and finite, not ${value}`;

@@ -22,7 +22,7 @@ export const voltageSource: ElementRules<VoltageSource> = {
 /** A current source joins no nodes: it forces a current, it does not offer a path. */
 export const currentSource: ElementRules<CurrentSource> = {
   branches: () => 0,
-  paths: () => ({ always: [], signalOnly: [] }),
+  paths: () => undefined,
   senses: (e) => [e.a, e.b],
   fault: (e) => finite('current', e.amps) ?? finite('signal', e.signal ?? 0),
   stamp(e, at) {

@@ -1,12 +1,12 @@
 import type { Resistor, Switch } from '../netlist';
 import { resistor } from './resistor';
-import { positive, spiceNumber, through, type ElementRules, type SpiceNames } from './rules';
+import { positive, spiceNumber, type ElementRules, type SpiceNames } from './rules';
 
 const contact = (e: Switch): Resistor => ({ type: 'resistor', name: e.name, a: e.a, b: e.b, ohms: e.closedOhms });
 
 export const switchContact: ElementRules<Switch> = {
   branches: () => 0,
-  paths: (e) => ({ always: e.closed ? through(e) : [], signalOnly: [] }),
+  paths: ({ a, b, closed }, tell) => (closed ? tell(a, b) : undefined),
   senses: (e) => [e.a, e.b],
   fault: (e) => positive('closed resistance', e.closedOhms),
   stamp: (e, at) => (e.closed ? resistor.stamp(contact(e), at) : undefined),

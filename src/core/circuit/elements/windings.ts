@@ -20,7 +20,7 @@ export const inductor: ElementRules<Inductor> = {
 /** Mutual inductance M = factor · √(L1·L2) between the branches of two inductors. */
 export const coupling: ElementRules<Coupling> = {
   branches: () => 0,
-  paths: () => ({ always: [], signalOnly: [] }),
+  paths: () => undefined,
   fault: (e) =>
     e.factor > 0 && e.factor < 1 ? undefined : `coupling factor must lie between 0 and 1, not ${e.factor}`,
   stamp(e, at) {
@@ -36,7 +36,7 @@ export const coupling: ElementRules<Coupling> = {
 /** v(k)/turns(k) = v(0)/turns(0) for every further winding; the ampere-turns sum to zero. */
 export const idealTransformer: ElementRules<IdealTransformer> = {
   branches: (e) => e.windings.length,
-  paths: (e) => ({ always: e.windings.map((w) => [w.a, w.b]), signalOnly: [] }),
+  paths: ({ windings }, tell) => windings.forEach(({ a, b }) => tell(a, b)),
   fault: (e) =>
     e.windings.length < 2
       ? 'an ideal transformer needs two windings or more'
