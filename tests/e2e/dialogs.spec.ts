@@ -1,15 +1,11 @@
-import { drawn, expect, pageWith, test, type Page } from './test';
+import { drawn, expect, test, type Page } from './test';
 import { copyOf, openLine, openRig, why } from './rig';
-import { look, PHONE, SEEN, violations } from './seen';
+import { look, onBoth, PHONE, violations } from './seen';
 
 /** What stands open over a page; the page itself is looked at by the tests of its place. */
 const OPEN = '[role="dialog"], [role="menu"]';
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
-const more = async (page: Page, name: string) => {
-  if (page.viewportSize()!.width < PHONE) await press(page, 'More');
-  await page.getByRole('button', { name, exact: true }).click();
-};
 /** The demo's sheet, as it was opened once: what stood open over it is closed. */
 async function sheet(page: Page): Promise<void> {
   if (!page.url().includes('/rig?rig=lock-nine')) return openRig(page);
@@ -43,15 +39,15 @@ const tabAt = (path: string, tab: string, ...buttons: (string | RegExp)[]) =>
 const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   Settings: async (page) => {
     await sheet(page);
-    await more(page, 'Settings');
+    await page.getByRole('button', { name: 'Settings', exact: true }).click();
   },
   'Keys and glossary': async (page) => {
     await sheet(page);
-    await more(page, 'Keys and glossary');
+    await page.getByRole('button', { name: 'Keys and glossary', exact: true }).click();
   },
   Schools: async (page) => {
     await sheet(page);
-    await more(page, 'Schools');
+    await page.getByRole('button', { name: 'Schools', exact: true }).click();
   },
   'New line': ofRig('New line'),
   'New device': ofRig('New device'),
@@ -77,11 +73,7 @@ const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   },
   'Add to the kit': at('/kit', /^Add to the kit|^Add$|^Item$/),
   'Import into the kit': at('/kit', 'Import'),
-  'Positions and cable runs': async (page) => {
-    await page.goto('/plan?rig=lock-nine');
-    if (page.viewportSize()!.width < PHONE) await press(page, 'Rules');
-    await press(page, /^Positions and cable runs/);
-  },
+  'Positions and cable runs': at('/plan?rig=lock-nine', /^Positions and cable runs/),
   'A supply': tabAt('/plan?rig=lock-nine', 'Supplies', 'Supply'),
   'A box or pedal': tabAt('/plan?rig=lock-nine', 'Supplies', 'Box or pedal'),
   'A table of the mains side': tabAt('/noise?rig=lock-nine', 'Mains', 'Import a table'),
@@ -90,38 +82,35 @@ const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   'Another question': at('/test?rig=lock-nine&line=announcer', 'Nothing at all', 'Look at something else'),
 };
 
-for (const { colorScheme, width, height } of SEEN)
-  test(`every dialog is accessible, and on a phone a thumb reaches all of it, ${colorScheme}, ${width} px`, async ({
-    browser,
-  }) => {
-    test.setTimeout(600_000);
-    const page = await pageWith(browser, { viewport: { width, height }, colorScheme });
-    const fits = async (where: string) => {
+test('every dialog is accessible, and on a phone a thumb reaches all of it', async ({ page }) => {
+  test.setTimeout(600_000);
+  const fits = (where: string) =>
+    onBoth(page, async () => {
       await drawn(page);
       const { small, tiny } = await look(page);
+      const { width } = page.viewportSize()!;
       const found = { found: await violations(page, OPEN), tiny, small: width < PHONE ? small : [] };
-      expect.soft({ where, ...found }).toEqual({ where, found: [], tiny: [], small: [] });
-    };
-    for (const [name, open] of Object.entries(DIALOGS)) {
-      await test.step(name, async () => {
-        await open(page);
-        await expect(page.getByRole('dialog').or(page.getByRole('menu')).last()).toBeVisible();
-        await fits(name);
-      });
-    }
-    const rig = await copyOf(page, `Dialogs at ${width}`, 'lock-nine-mended');
-    await page.goto(`/switch?rig=${rig}`);
-    await press(page, 'Start from here: Everything is packed and off');
-    await press(page, 'Begin');
-    await press(page, /^Done/);
-    for (const name of ['It was different', 'Can’t do this']) {
-      await press(page, name);
+      expect.soft({ where, width, ...found }).toEqual({ where, width, found: [], tiny: [], small: [] });
+    });
+  for (const [name, open] of Object.entries(DIALOGS)) {
+    await test.step(name, async () => {
+      await open(page);
+      await expect(page.getByRole('dialog').or(page.getByRole('menu')).last()).toBeVisible();
       await fits(name);
-      await page.keyboard.press('Escape');
-      await expect(page.getByRole('dialog')).toHaveCount(0);
-    }
-    await press(page, /^Done so far/);
-    await press(page, 'Back to it');
-    await fits('Back');
-    await page.context().close();
-  });
+    });
+  }
+  const rig = await copyOf(page, 'Dialogs', 'lock-nine-mended');
+  await page.goto(`/switch?rig=${rig}`);
+  await press(page, 'Start from here: Everything is packed and off');
+  await press(page, 'Begin');
+  await press(page, /^Done/);
+  for (const name of ['It was different', 'Can’t do this']) {
+    await press(page, name);
+    await fits(name);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
+  await press(page, /^Done so far/);
+  await press(page, 'Back to it');
+  await fits('Back');
+});

@@ -1,5 +1,5 @@
 import { drawn, expect, pageWith, test, type Page } from './test';
-import { openRig } from './rig';
+import { openLine, openRig, tab, why } from './rig';
 import { look } from './seen';
 
 const PLACES = ['rig', 'kit', 'plan', 'switch', 'test', 'noise', 'log'] as const;
@@ -131,4 +131,32 @@ test('whoever asks for less motion sees the current stand still', async ({ brows
   await expect(mark).toBeAttached();
   expect(await mark.evaluate((path) => getComputedStyle(path).animationName)).toBe('none');
   await context.close();
+});
+
+test('a tablet is turned: what is half typed in the panel, and in a dialog of it, is still there', async ({ page }) => {
+  const [lying, upright] = [
+    { width: 1180, height: 820 },
+    { width: 820, height: 1180 },
+  ];
+  await page.setViewportSize(lying);
+  await page.goto('/plan?rig=lock-nine');
+  await page.getByRole('button', { name: /^Positions and cable runs/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Positions and cable runs' });
+  await dialog.getByLabel('New place').fill('Gallery');
+  for (const size of [upright, lying]) {
+    await page.setViewportSize(size);
+    await drawn(page);
+    await expect(dialog.getByLabel('New place')).toHaveValue('Gallery');
+  }
+  await page.keyboard.press('Escape');
+  await openLine(page, 'Trio, long ribbon');
+  await tab(page, 'Parts').click();
+  await page.setViewportSize(upright);
+  await expect(tab(page, 'Parts')).toHaveAttribute('aria-selected', 'true');
+  // It lies over the sheet now, and goes by its key.
+  await tab(page, 'Parts').focus();
+  await page.keyboard.press('Escape');
+  await expect(why(page)).toBeHidden();
+  await page.setViewportSize(lying);
+  await expect(why(page)).toBeVisible();
 });

@@ -50,11 +50,18 @@ export async function violations(page: Page, within?: string): Promise<string[]>
 /** What is narrower is a phone, in pixels. */
 export const PHONE = 720;
 
-/** Each theme and each width once, to begin with. */
-export const SEEN = [
-  { colorScheme: 'light', width: 1280, height: 800 },
-  { colorScheme: 'dark', width: 390, height: 844 },
-] as const;
+export const WIDE = { width: 1280, height: 800 };
+export const NARROW = { width: 390, height: 844 };
+
+/** What is on a wide page, and then on a phone that shows the same; afterwards it is as wide as before. */
+export async function onBoth(page: Page, seen: () => Promise<void>): Promise<void> {
+  await seen();
+  await page.setViewportSize(NARROW);
+  await drawn(page);
+  await seen();
+  await page.setViewportSize(WIDE);
+  await drawn(page);
+}
 
 /** Accessible, legible, and without sideways scrolling. */
 export async function fitsAndIsAccessible(page: Page) {

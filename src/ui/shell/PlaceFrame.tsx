@@ -1,14 +1,12 @@
 'use client';
 
-import CloseIcon from '@mui/icons-material/Close';
 import { visuallyHidden } from '@mui/utils';
 import Box from '@mui/material/Box';
-import Drawer from '@mui/material/Drawer';
-import IconButton from '@mui/material/IconButton';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { PlaceRail, type PlacePath } from './PlaceRail';
+import { SidePanel } from './SidePanel';
 import { placeFrame as text } from './texts';
 
 interface Props {
@@ -110,42 +108,9 @@ export function PlaceFrame(props: Props) {
       <Box sx={{ gridArea: 'notice', minWidth: 0 }}>{notice}</Box>
       <PlaceRail here={here} rig={rig} />
       {children}
-      {wide ? (
-        <Box
-          component="aside"
-          id="panel"
-          tabIndex={-1}
-          aria-label={panelLabel}
-          sx={{
-            gridArea: 'panel',
-            borderLeft: 1,
-            borderColor: 'divider',
-            bgcolor: 'background.paper',
-            minHeight: 0,
-            overflowY: 'auto',
-          }}
-        >
-          {panel}
-        </Box>
-      ) : (
-        <Drawer
-          anchor="right"
-          open={open}
-          onClose={onClose}
-          slotProps={{ paper: { sx: { width: `min(100%, ${panelWidth + 46}px)` } } }}
-        >
-          <Box component="aside" aria-label={panelLabel} sx={{ height: '100%', minHeight: 0 }}>
-            <IconButton
-              aria-label={closeLabel}
-              onClick={onClose}
-              sx={{ position: 'absolute', right: 6, top: 4, zIndex: 1 }}
-            >
-              <CloseIcon fontSize="small" />
-            </IconButton>
-            {panel}
-          </Box>
-        </Drawer>
-      )}
+      <SidePanel wide={wide} label={panelLabel} width={panelWidth} open={open} onClose={onClose} closeLabel={closeLabel}>
+        {panel}
+      </SidePanel>
     </Box>
   );
 }
