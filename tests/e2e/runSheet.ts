@@ -66,3 +66,15 @@ export async function follow(page: Page, until?: RegExp) {
       .toBe(true);
   }
 }
+
+/** Somebody else does one step after the other, by the door, until the next one is of some sort. */
+export async function bySomebodyElse(page: Page, rig: string, until: string) {
+  const path = `/api/rigs/${rig}/switching`;
+  for (let n = 0; n < 120; n++) {
+    const { version, session } = await (await page.request.get(path)).json();
+    if (session.steps[0].action.do === until) return;
+    const report = () => page.request.post(path, { data: { version, who: 'Ida', report: { report: 'done' } } });
+    // A wait is waited for.
+    await expect.poll(async () => (await report()).ok(), { timeout: 75_000 }).toBe(true);
+  }
+}

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './test';
 import { copyOf, openRig } from './rig';
-import { done, follow, now, open, setUp, step, title } from './runSheet';
+import { bySomebodyElse, done, follow, now, open, setUp, step, title } from './runSheet';
 
 const FEW = ['Trio, pair A left', 'Trio, pair A right'];
 
@@ -25,6 +25,10 @@ test('the mended rig is set up: fewest walks, feeds after every plug, monitors l
   await page.getByRole('radio', { name: /^Shortest waits: 9 walks/ }).check();
   await expect(page.getByRole('status').filter({ hasText: /^\d+ steps, 9 walks/ })).toBeVisible();
   await page.getByRole('button', { name: 'Begin' }).click();
+  await follow(page, /^Plug /);
+  // Most of the plugs go in while somebody else has the sheet; this page goes along.
+  await bySomebodyElse(page, rig, 'feed');
+  await expect(title(page)).toHaveText(/^Turn (48 V|12 V|plug-in power) on/);
   await follow(page);
   await expect(page.getByRole('heading', { name: 'The set-up is done' })).toBeVisible();
   await page.getByRole('button', { name: /^Done so far: \d+$/ }).click();
