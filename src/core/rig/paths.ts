@@ -50,6 +50,15 @@ interface Index {
   names: Map<string, string>;
   /** Inlets whose line has something that lives on a feed. */
   fed: Set<string>;
+  /** What is on the inlets of a switch, once somebody has asked. */
+  switches: Map<SwitchGroup, Switched[]>;
+}
+
+/** A line on an inlet of a switch. */
+interface Switched {
+  inlet: string;
+  name: string;
+  fed: boolean;
 }
 
 /** The name of an inlet as people call it: the device's and its own. */
@@ -87,6 +96,7 @@ function indexed(document: RigDocument): Index {
     hanging,
     names,
     fed,
+    switches: new Map(),
   };
 }
 
@@ -258,6 +268,20 @@ export const switchOf = (
   ...(needed && { needed }),
 });
 
+/** What is on the inlets of a switch. */
+function switched({ names, fed, switches }: Index, device: string, group: SwitchGroup): Switched[] {
+  let found = switches.get(group);
+  if (!found) {
+    found = group.inlets.flatMap((inlet) => {
+      const key = inletKey({ device, inlet });
+      const name = names.get(key);
+      return name === undefined ? [] : [{ inlet, name, fed: fed.has(key) }];
+    });
+    switches.set(group, found);
+  }
+  return found;
+}
+
 /** An inlet as the check takes it: its feed as its switch stands now. */
 function inletPart(index: Index, ref: InletRef): { part: Part; feedSwitch?: FeedSwitch } {
   const device = index.devices.get(ref.device)!;
@@ -268,10 +292,9 @@ function inletPart(index: Index, ref: InletRef): { part: Part; feedSwitch?: Feed
   const { feed: choice } = inletKind(inlet.kind).choices;
   if (!choice) return { part: named };
   const feed = group?.feed ?? 'off';
-  const others = (group?.inlets ?? []).filter((other) => other !== ref.inlet);
-  const at = (other: string) => inletKey({ device: ref.device, inlet: other });
-  const reaches = others.flatMap((other) => index.names.get(at(other)) ?? []);
-  const needed = others.some((other) => index.fed.has(at(other)));
+  const others = (group ? switched(index, ref.device, group) : []).filter(({ inlet }) => inlet !== ref.inlet);
+  const reaches = others.map((other) => other.name);
+  const needed = others.some((other) => other.fed);
   return {
     part: { ...named, choices: { ...part.choices, feed } },
     feedSwitch: switchOf(device, group, reaches, needed),

@@ -199,10 +199,8 @@ export const onInletsOf = (rig: SheetRig, ids: readonly string[]): SheetLine[] =
   ids.flatMap((id) => linesByInlet(rig).get(inletOf(lineOf(rig, id))) ?? []);
 
 /** A line and every other one on the same conductors. */
-export const joined = (rig: SheetRig, line: SheetLine): SheetLine[] => [
-  line,
-  ...rig.lines.filter(({ id }) => line.shares.includes(id)),
-];
+export const joined = (rig: SheetRig, line: SheetLine): SheetLine[] =>
+  line.shares.length ? [line, ...rig.lines.filter(({ id }) => line.shares.includes(id))] : [line];
 
 /** Those of them by which a switch gets on the conductors; where nobody's inlet hangs on it, the line itself. */
 export function carriers(rig: SheetRig, line: SheetLine, key: string): SheetLine[] {
@@ -213,4 +211,16 @@ export function carriers(rig: SheetRig, line: SheetLine, key: string): SheetLine
 export const monitorsNamed = (rig: SheetRig, id: string): SheetMonitors =>
   monitorsOf(rig).find((each) => each.id === id)!;
 export const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.find((group) => group.key === key)!;
-export const lineOf = (rig: SheetRig, id: string): SheetLine => rig.lines.find((line) => line.id === id)!;
+const linesById = onceEach((rig: SheetRig) => new Map(rig.lines.map((line) => [line.id, line])));
+export const lineOf = (rig: SheetRig, id: string): SheetLine => linesById(rig).get(id)!;
+
+const linesByOwnId = onceEach((rig: SheetRig) => {
+  const found = new Map<string, SheetLine[]>();
+  for (const line of rig.lines) found.set(ownId(line), [...(found.get(ownId(line)) ?? []), line]);
+  return found;
+});
+/** What stands for the same line of the document as another one: as it is on paper, and as it was. */
+export const othersOf = (rig: SheetRig, line: SheetLine): SheetLine[] =>
+  linesByOwnId(rig)
+    .get(ownId(line))!
+    .filter(({ id }) => id !== line.id);

@@ -45,7 +45,7 @@ export function takenOver(
   const before = room.lines.filter((line) => mayBeIn(state, line.id));
   const former = before
     .filter((line) => !asOnPaper.has(line.id) && !alike(paper, line))
-    .map((line, _, all) => ({ line, kept: asItWas(paper, room, line, all.indexOf(line)) }));
+    .map((line, n) => ({ line, kept: asItWas(paper, room, line, n) }));
   const groups = [
     ...paper.groups,
     ...room.groups.filter(
@@ -61,12 +61,17 @@ export function takenOver(
     ),
   ];
   const lines = [...paper.lines, ...former.map(({ kept }) => kept)];
+  const asIs = new Map(former.map(({ line, kept }) => [kept.id, line.id]));
+  const called = new Map<string, SheetLine[]>();
+  for (const line of [...before, ...room.lines]) called.set(ownId(line), [...(called.get(ownId(line)) ?? []), line]);
+  const sources = new Map(
+    lines.map(({ id, way }) => [
+      id,
+      asIs.get(id) ?? called.get(id)?.find((each) => each.way === way || asOnPaper.has(each.id))?.id,
+    ]),
+  );
   /** Which line of the room a line of the sheet is now: itself as it was, or as it is plugged by all that is known. */
-  const source = (line: SheetLine): string | undefined =>
-    former.find(({ kept }) => kept.id === line.id)?.line.id ??
-    [...before, ...room.lines].find(
-      (each) => ownId(each) === line.id && (each.way === line.way || asOnPaper.has(each.id)),
-    )?.id;
+  const source = ({ id }: SheetLine): string | undefined => sources.get(id);
   const rig = { ...paper, groups, devices, lines: lines.map((line) => sharing(room, lines, source, line)) };
   const [nothing, open] = [bare(rig), unknown(rig)];
   const each = <T>(take: (line: SheetLine, from: string | undefined) => T): Record<string, T> =>

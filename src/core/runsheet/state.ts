@@ -86,27 +86,41 @@ export const unknown = (rig: SheetRig): SheetState => ({
   mains: eachOf(rig.devices, () => 'unknown'),
 });
 
+const scratches = new WeakSet<SheetState>();
+/**
+ * A state of one's own, that goes on without being copied for every plug: of hundreds of lines that takes most of the time.
+ * Whoever has it goes on with what comes back, and keeps none that came before.
+ */
+export function scratch(state: SheetState): SheetState {
+  if (scratches.has(state)) return state;
+  const own = { ...state, ends: { ...state.ends }, muted: { ...state.muted } };
+  scratches.add(own);
+  return own;
+}
+
 /** A state in which the inlets of some lines are muted, or not, with everything that they hear. */
-export const withMuted = (
+export function withMuted(
   rig: SheetRig,
   state: SheetState,
   lines: readonly string[],
   is: Known<boolean>,
-): SheetState => ({
-  ...state,
-  muted: { ...state.muted, ...Object.fromEntries(onInletsOf(rig, lines).map(({ id }) => [id, is])) },
-});
+): SheetState {
+  const own = scratches.has(state) ? state : { ...state, muted: { ...state.muted } };
+  for (const { id } of onInletsOf(rig, lines)) own.muted[id] = is;
+  return own;
+}
 
 /** A state with one end of a line in, or out; with both, where it is one plug. */
-export const withEnd = (
+export function withEnd(
   state: SheetState,
   { id, straight }: Pick<SheetLine, 'id' | 'straight'>,
   end: End,
   is: Known<boolean>,
-): SheetState => ({
-  ...state,
-  ends: { ...state.ends, [id]: straight ? { stage: is, desk: is } : { ...state.ends[id], [end]: is } },
-});
+): SheetState {
+  const own = scratches.has(state) ? state : { ...state, ends: { ...state.ends } };
+  own.ends[id] = straight ? { stage: is, desk: is } : { ...own.ends[id], [end]: is };
+  return own;
+}
 
 const eachOf = <T>(devices: readonly SheetDevice[], value: () => T): Record<string, T> =>
   Object.fromEntries(devices.map(({ id }) => [id, value()]));

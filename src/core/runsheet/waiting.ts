@@ -3,22 +3,23 @@ import type { Seconds } from '../units';
 import { SUPPLY_WAIT, supplySettle } from './invariants';
 import { groupOf, lineOf, type SheetRig } from './rig';
 import type { Step, WaitReason } from './step';
-import { elapsed, live, type SheetState } from './state';
+import { elapsed, live, scratch, type SheetState } from './state';
 
 /** Steps with a wait before the first of them that needs one, and again where something has changed since. */
 export function withWaits(rig: SheetRig, from: SheetState, steps: readonly Step[]): Step[] {
   const made: Step[] = [];
-  let state = from;
-  steps.forEach((step, n) => {
-    const rest = steps.slice(n);
-    const seconds = breach(rig, state, step.action) ? waitFor(rig, state, rest) : 0;
-    if (seconds > 0) {
-      const wait: Step = { action: { do: 'wait', seconds }, reasons: reasonsFor(rig, state, rest, seconds) };
-      made.push(wait);
-      state = after(rig, state, wait.action);
-    }
+  let state = scratch(from);
+  const take = (step: Step) => {
     made.push(step);
-    state = after(rig, state, step.action);
+    state = scratch(after(rig, state, step.action));
+  };
+  steps.forEach((step, n) => {
+    if (breach(rig, state, step.action)) {
+      const rest = steps.slice(n);
+      const seconds = waitFor(rig, state, rest);
+      if (seconds > 0) take({ action: { do: 'wait', seconds }, reasons: reasonsFor(rig, state, rest, seconds) });
+    }
+    take(step);
   });
   return made;
 }
@@ -33,16 +34,17 @@ export function waitFor(rig: SheetRig, state: SheetState, steps: readonly Step[]
   for (const left of lefts) {
     const goes = howFar(rig, { ...state, now: state.now + left }, steps);
     if (goes > reach) [best, reach] = [left, goes];
+    if (reach === steps.length) break;
   }
   return reach > 0 ? best : 0;
 }
 
 /** How many steps can be done before an invariant stands in the way, or the next wait. */
 function howFar(rig: SheetRig, from: SheetState, steps: readonly Step[]): number {
-  let state = from;
+  let state = scratch(from);
   for (const [n, { action }] of steps.entries()) {
     if (action.do === 'wait' || breach(rig, state, action)) return n;
-    state = after(rig, state, action);
+    state = scratch(after(rig, state, action));
   }
   return steps.length;
 }

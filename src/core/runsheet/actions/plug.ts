@@ -1,5 +1,5 @@
 import { fedAt, harmedBySupply, harming, silent, SUPPLY_WAIT, within, type Breach } from '../invariants';
-import { groupOf, joined, lineOf, ownId, sourceEnd, type SheetLine, type SheetRig } from '../rig';
+import { groupOf, joined, lineOf, othersOf, sourceEnd, type SheetLine, type SheetRig } from '../rig';
 import { isHeard, live, withEnd, type SheetState } from '../state';
 import type { ActionOf } from './action';
 import { ending, linesAsTheyAre } from './leaving';
@@ -20,10 +20,7 @@ export const plug: ActionRules<Plug> = {
     const ends = made.ends[line];
     const through = what === 'plug' && ends.stage !== false && ends.desk !== false;
     const hot = through && lineOf(rig, line).groups.some((key) => live(rig, state, key));
-    return {
-      ...made,
-      ...(hot && { pluggedLive: { ...state.pluggedLive, [line]: state.now } }),
-    };
+    return hot ? { ...made, pluggedLive: { ...state.pluggedLive, [line]: state.now } } : made;
   },
   breach: (rig, state, action) => plugging(rig, state, lineOf(rig, action.line), action),
   isUnknown: ({ ends }, { line, end }) => ends[line][end] === 'unknown',
@@ -86,9 +83,7 @@ export const plug: ActionRules<Plug> = {
 };
 
 function plugging(rig: SheetRig, state: SheetState, line: SheetLine, { do: what, end }: Plug): Breach | undefined {
-  const former = rig.lines.find(
-    (other) => other.id !== line.id && ownId(other) === ownId(line) && state.ends[other.id][end] !== false,
-  );
+  const former = othersOf(rig, line).find((other) => state.ends[other.id][end] !== false);
   if (what === 'plug' && former)
     return { invariant: 7, why: `${former.name} is in there, or may be: ${former.inlet}.` };
   // Pulling the source ends harm that is running: nothing else comes before that.
