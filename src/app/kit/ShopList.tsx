@@ -24,7 +24,7 @@ export function ShopList({ item }: { item: string }) {
       <Box component="ul" sx={{ m: 0, pl: 2.5, fontSize: 'body2.fontSize' }}>
         {records.map(({ id, at, record }) => (
           <li key={id}>
-            <Link component={NextLink} href={`/kit/shop?record=${id}`}>
+            <Link component={NextLink} prefetch={false} href={`/kit/shop?record=${id}`}>
               {text.dayAndRig(at.slice(0, 10), record.rig.name)}
             </Link>
             {record.done ? `: ${record.done.what}, ${record.done.by}, ${record.done.on}` : text.notBackYet}

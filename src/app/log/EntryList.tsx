@@ -25,7 +25,7 @@ export function EntryList({ entries, nameOf, rig, none }: Props) {
       <Box sx={{ p: 2 }}>
         <Typography gutterBottom>{none ? texts.nothingHasHappenedYet : texts.noEntriesOfThisKind}</Typography>
         {none && (
-          <Button component={NextLink} href={`/switch?rig=${rig}`}>
+          <Button component={NextLink} prefetch={false} href={`/switch?rig=${rig}`}>
             {texts.beginARunSheet}
           </Button>
         )}

@@ -61,7 +61,7 @@ export function LogPlace({ rig, document, initial }: Props) {
             <Button component="a" href={fileOf('json')} download>
               {texts.asJson}
             </Button>
-            <Button component={NextLink} href={`/log/hand-over?rig=${rig}`}>
+            <Button component={NextLink} prefetch={false} href={`/log/hand-over?rig=${rig}`}>
               {texts.handOverPage}
             </Button>
           </BarMore>

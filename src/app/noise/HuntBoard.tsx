@@ -151,7 +151,7 @@ export function HuntBoard({ rig, document, saved, sine, who, worker, onHunt, onC
             {texts.undoTheLastMeasurement}
           </Button>
         )}
-        <Button variant="outlined" component={NextLink} href={`/noise/hunt?rig=${rig}&hunt=${id}`}>
+        <Button variant="outlined" component={NextLink} prefetch={false} href={`/noise/hunt?rig=${rig}&hunt=${id}`}>
           {texts.asAPageToShare}
         </Button>
       </Box>

@@ -129,7 +129,7 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
         sx={{ display: { xs: typed.length ? 'block' : 'none', md: 'block' } }}
       >
         {texts.sourceWhatLiesBetweenWhere}
-        <Box component={NextLink} href="/typing" sx={{ color: 'primary.main' }}>
+        <Box component={NextLink} prefetch={false} href="/typing" sx={{ color: 'primary.main' }}>
           {texts.howToTypeLines}
         </Box>
       </Typography>

@@ -218,6 +218,7 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
         {finds && (
           <Button
             component={NextLink}
+            prefetch={false}
             href={`/rig?rig=${id}&line=${line.id}`}
             variant="outlined"
             sx={{ minHeight: 56 }}
@@ -226,7 +227,13 @@ function OneLine({ id, document, rig, line, before, busy, focused, onChecked }: 
           </Button>
         )}
         {bad.includes('clean') && (
-          <Button component={NextLink} href={`/noise?rig=${id}`} variant="outlined" sx={{ minHeight: 56 }}>
+          <Button
+            component={NextLink}
+            prefetch={false}
+            href={`/noise?rig=${id}`}
+            variant="outlined"
+            sx={{ minHeight: 56 }}
+          >
             {texts.measureItFindTheNoise}
           </Button>
         )}

@@ -61,7 +61,12 @@ export function SwitchBar({ rig, name, link, who, onWho }: Props) {
           </IconButton>
         </Tooltip>
         <Tooltip title={text.theSheetOnPaper}>
-          <IconButton component={NextLink} href={`/switch/print?rig=${rig}`} aria-label={text.theSheetOnPaper}>
+          <IconButton
+            component={NextLink}
+            prefetch={false}
+            href={`/switch/print?rig=${rig}`}
+            aria-label={text.theSheetOnPaper}
+          >
             <PrintOutlinedIcon fontSize="small" />
           </IconButton>
         </Tooltip>

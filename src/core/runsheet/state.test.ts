@@ -1,6 +1,6 @@
 import { group, line, RIG, rigWith } from '../../../tests/sheets';
 import { takenOver } from './room';
-import { bare, elapsed, live, packed, unknown, type SheetState } from './state';
+import { bare, elapsed, live, packed, scratch, unknown, type SheetState } from './state';
 import { after, type Action } from './actions';
 
 const done = (state: SheetState, ...actions: Action[]) => actions.reduce((at, action) => after(RIG, at, action), state);
@@ -17,6 +17,24 @@ test('an action changes what it is about, and nothing else', () => {
     boxed: false,
   });
   expect(done(before, { do: 'monitors', group: 'monitors', to: 'open' }).monitors).toEqual({ monitors: 'open' });
+});
+
+test('a state of one’s own goes on where it is, and leaves the one that it comes from as it was', () => {
+  const from = bare(RIG);
+  const steps: Action[] = [
+    { do: 'plug', line: 'mic', end: 'desk' },
+    { do: 'plug', line: 'mic', end: 'stage' },
+    { do: 'open', lines: ['mic', 'boxed'] },
+  ];
+  const own = scratch(from);
+  const further = done(own, ...steps);
+  expect(further).toBe(own);
+  expect(further).toEqual(done(from, ...steps));
+  expect(from).toEqual(bare(RIG));
+  // What comes of it by another way is nobody's own.
+  const later = done(own, { do: 'wait', seconds: 1 });
+  expect(done(later, { do: 'unplug', line: 'mic', end: 'desk' }).ends.mic.desk).toBe(false);
+  expect(later.ends.mic.desk).toBe(true);
 });
 
 test('a switch keeps its time while it is set to what it is set to', () => {

@@ -99,12 +99,7 @@ export function scratch(state: SheetState): SheetState {
 }
 
 /** A state in which the inlets of some lines are muted, or not, with everything that they hear. */
-export function withMuted(
-  rig: SheetRig,
-  state: SheetState,
-  lines: readonly string[],
-  is: Known<boolean>,
-): SheetState {
+export function withMuted(rig: SheetRig, state: SheetState, lines: readonly string[], is: Known<boolean>): SheetState {
   const own = scratches.has(state) ? state : { ...state, muted: { ...state.muted } };
   for (const { id } of onInletsOf(rig, lines)) own.muted[id] = is;
   return own;

@@ -77,7 +77,7 @@ export function HelpDialog({ onClose }: { onClose: () => void }) {
         {terms.length === 0 && <Typography>{texts.noWordMatchesTry}</Typography>}
       </DialogContent>
       <DialogActions>
-        <Button component={NextLink} href="/glossary" color="inherit">
+        <Button component={NextLink} prefetch={false} href="/glossary" color="inherit">
           {texts.glossaryOnAPage}
         </Button>
         <Button onClick={onClose}>{texts.close}</Button>

@@ -108,7 +108,14 @@ export function PlaceFrame(props: Props) {
       <Box sx={{ gridArea: 'notice', minWidth: 0 }}>{notice}</Box>
       <PlaceRail here={here} rig={rig} />
       {children}
-      <SidePanel wide={wide} label={panelLabel} width={panelWidth} open={open} onClose={onClose} closeLabel={closeLabel}>
+      <SidePanel
+        wide={wide}
+        label={panelLabel}
+        width={panelWidth}
+        open={open}
+        onClose={onClose}
+        closeLabel={closeLabel}
+      >
         {panel}
       </SidePanel>
     </Box>

@@ -83,7 +83,13 @@ export function MainsPanel({ rig, document, report, asks, failed, onChange, onTo
         {text.protectiveEarthIsNeverLifted}
       </Typography>
       {report && (
-        <Button component={NextLink} href={`/noise/brief?rig=${rig}`} variant="outlined" sx={{ mt: 1.5 }}>
+        <Button
+          component={NextLink}
+          prefetch={false}
+          href={`/noise/brief?rig=${rig}`}
+          variant="outlined"
+          sx={{ mt: 1.5 }}
+        >
           {text.briefForAnElectrician}
         </Button>
       )}
