@@ -1,6 +1,9 @@
 import { carriedOut, group, line, rigWith, wish } from '../../../tests/sheets';
 import { demoRig } from '../../../tests/planning';
+import type { Part, PathLink } from '../gear';
+import { emptyRig, type RigLine } from '../rig';
 import { aimFor } from './aims';
+import { byHand, isFirstSide, partName } from './byHand';
 import { sheetRig } from './fromRig';
 import { happenings } from './happenings';
 import { breach } from './actions';
@@ -150,4 +153,43 @@ describe('the demo', () => {
     expect(own('double-bass').set).toEqual(['active direct box: battery off, pad off']);
   });
   test('the supply of a valve microphone has its own steps', () => expect(own('valve').unset).toBeUndefined());
+});
+
+describe('from the rig', () => {
+  const written = (source: Part, links: PathLink[] = [], name = 'line'): RigLine => ({
+    id: name,
+    name,
+    source,
+    links,
+    inlet: { device: 'desk', inlet: '1' },
+  });
+
+  test('a part is called by its own name, else by that of its kind, source or link', () => {
+    expect(partName({ kind: 'cable' })).toBe('Cable');
+    expect(partName({ kind: 'moving-coil' })).toBe('Dynamic');
+    expect(partName({ kind: 'cable', name: 'the yellow one' })).toBe('the yellow one');
+  });
+
+  test('what runs on a battery is switched off when it is packed, source or box; what does not is left alone', () => {
+    const battery = { kind: 'battery-or-phantom-condenser', choices: { battery: 'on' } };
+    expect(byHand(written(battery), true).unset).toEqual([expect.stringMatching(/: battery off, or out$/)]);
+    expect(byHand(written({ kind: 'battery-or-phantom-condenser', choices: { battery: 'off' } }), true).unset).toBe(
+      undefined,
+    );
+    expect(byHand(written({ kind: 'moving-coil' }, [{ kind: 'cable' }]), true)).toEqual({});
+  });
+
+  test('the two sides of one instrument are looked after once, with the first; alone, each is the first', () => {
+    const piano = { kind: 'line-output' };
+    const [left, right] = [written(piano, [], 'Piano, left'), written(piano, [], 'Piano, right')];
+    const firsts = (...lines: RigLine[]) =>
+      lines.filter((each) => isFirstSide({ ...emptyRig('Hold'), lines }, each)).map(({ name }) => name);
+    expect(firsts(left, right)).toEqual(['Piano, left']);
+    expect(firsts(right, left)).toEqual(['Piano, right']);
+    expect(firsts(right)).toEqual(['Piano, right']);
+    // Another kind of source, or another name, is another instrument.
+    expect(firsts(left, written({ kind: 'moving-coil' }, [], 'Piano, right'))).toHaveLength(2);
+    expect(firsts(left, written(piano, [], 'Organ, right'))).toHaveLength(2);
+    expect(firsts(left, written(piano, [], 'Piano'))).toHaveLength(2);
+  });
 });

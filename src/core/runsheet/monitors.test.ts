@@ -1,5 +1,5 @@
 import { demoRig } from '../../../tests/planning';
-import { group, line, rigWith, wish } from '../../../tests/sheets';
+import { group, line, rigWith, SMALL, wish } from '../../../tests/sheets';
 import { parseDocument, readDocument, tidied, type RigDocument } from '../rig';
 import { aimFor } from './aims';
 import { sheetRig } from './fromRig';
@@ -8,6 +8,7 @@ import { monitorsOf, type SheetRig } from './rig';
 import { sequence } from './sequence';
 import { continued } from './takeover';
 import { newSession, reported } from './session';
+import type { Step } from './step';
 import { bare, monitorsAt, unknown, type SheetState } from './state';
 import { monitorsMoved, stepWords } from './wording';
 
@@ -208,4 +209,17 @@ describe('from a document', () => {
       reported(room, newSession(bare(room)), { report: 'found', what: { monitors: 'attic', is: 'down' } }, 1),
     ).toThrow('There is no group of monitors attic in this sheet; load it again.');
   });
+});
+
+test('of monitors without a name nothing is said apart: there are no others', () => {
+  const steps: Step[] = [{ action: { do: 'monitors', group: 'monitors', to: 'down' }, place: 'desk end' }];
+  expect(monitorsMoved(SMALL, steps)).toEqual({ down: [], stay: [] });
+  const named: SheetRig = {
+    ...SMALL,
+    monitors: [
+      { id: 'hall', name: 'hall', place: 'desk end', devices: ['desk'] },
+      { id: 'rest', name: '', place: 'desk end', devices: [] },
+    ],
+  };
+  expect(monitorsMoved(named, [])).toEqual({ down: [], stay: ['hall'] });
 });

@@ -1,4 +1,4 @@
-import { carriedOut, RIG, SMALL, TWO, wish } from '../../../tests/sheets';
+import { carriedOut, group, line, RIG, rigWith, SMALL, TWO, wish } from '../../../tests/sheets';
 import { breach, after } from './actions';
 import { decayWait, settleWait } from './rig';
 import { reordered, sequence, trips } from './sequence';
@@ -81,5 +81,40 @@ describe('set-up, change-over, strike', () => {
     expect(decayWait('120', 20)).toMatchObject({ seconds: 120, counts: 'school' });
     expect(decayWait('longer', undefined).seconds).toBe(600);
     expect(settleWait(0.2).seconds).toBe(3);
+  });
+});
+
+describe('what would do harm is refused', () => {
+  const refused = (...given: Parameters<typeof sequence>) =>
+    sequence(...given).refused.map((each) => ('group' in each ? each.group : each.line));
+
+  test('to whoever is on the same conductors, though nobody wants that line itself', () => {
+    const rig = rigWith(
+      [line('one', ['a'], { shares: ['two'], stops: { a: ['P48'] } }), line('two', ['a'], { shares: ['one'] })],
+      [group('a')],
+    );
+    expect(refused(rig, bare(rig), wish(['two'], { a: 'P48' }, []))).toEqual(['a']);
+    expect(refused(rig, bare(rig), wish([], { a: 'P48' }, []))).toEqual([]);
+  });
+
+  test.each([
+    ['its inlet', { stage: false, desk: true }],
+    ['its source', { stage: true, desk: false }],
+  ])('to a line that is left in at %s', (_end, ends) => {
+    const state: SheetState = { ...bare(RIG), ends: { ...bare(RIG).ends, ribbon: ends } };
+    const left = { ...wish(['mic'], { a: 'P48' }, []), left: new Set(['ribbon']) };
+    expect(refused(RIG, state, left)).toEqual(['a']);
+    expect(refused(RIG, bare(RIG), left)).toEqual([]);
+  });
+
+  test('by a plug that stays loose on this switch, and on no other', () => {
+    const state: SheetState = { ...bare(TWO), ends: { ...bare(TWO).ends, one: { stage: false, desk: true } } };
+    const loose = (feeds: Parameters<typeof wish>[1]) => ({
+      ...wish(['both'], feeds, []),
+      left: new Set(['one']),
+      fixed: new Set(['one desk']),
+    });
+    expect(refused(TWO, state, loose({ a: 'P48' }))).toEqual(['a']);
+    expect(refused(TWO, state, loose({ b: 'P48' }))).toEqual([]);
   });
 });

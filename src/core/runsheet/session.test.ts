@@ -173,3 +173,21 @@ test('nothing can be reported done where no step is next', () => {
   expect(() => reported(RIG, newSession(bare(RIG)), { report: 'done' }, 0)).toThrow('No step is next.');
   expect(() => reported(RIG, newSession(bare(RIG)), { report: 'not possible' }, 0)).toThrow('No step is next.');
 });
+
+test.each([
+  [-1, 1],
+  [1, -1],
+  [0, 99],
+  [0.5, 1],
+])('a step that is not there is not moved: %s to %s', (from, to) => {
+  expect(() => reported(RIG, begun(), { report: 'move', from, to }, 1001)).toThrow(/There is no such step/);
+});
+
+test('a step that has become dangerous meanwhile is refused, whatever the sheet says', () => {
+  const started = begun();
+  const plug = started.steps.findIndex(({ action }) => action.do === 'plug' && action.end === 'desk');
+  // Somebody has turned the feed on, and nothing was planned anew.
+  const feeds = { bank: { feed: 'P48' as const, since: 0 } };
+  const live = { ...started, steps: started.steps.slice(plug), state: { ...started.state, feeds } };
+  expect(() => reported(RIG, live, { report: 'done' }, 2000)).toThrow(/Nothing is plugged or unplugged while its feed/);
+});

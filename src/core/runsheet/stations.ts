@@ -3,7 +3,7 @@ import { breach, after } from './actions';
 import type { SheetRig } from './rig';
 import { firstBreach } from './sequence';
 import type { Step, WaitReason } from './step';
-import type { SheetState } from './state';
+import { scratch, type SheetState } from './state';
 import { reasonsFor, waitFor, withWaits } from './waiting';
 
 /** What somebody at one place of a sheet does next, and whether it can be done now. */
@@ -55,7 +55,7 @@ export function standingAt(
   if (before.length === 0) return { ...own, ready: false };
   // The first of the steps before it after which it could be done, waits aside; after all of them it can.
   const could = (done: number): boolean => {
-    const made = before.slice(0, done).reduce((at, each) => after(rig, at, each.action), state);
+    const made = before.slice(0, done).reduce((at, each) => scratch(after(rig, at, each.action)), scratch(state));
     return canDo(rig, { ...made, now: made.now + PATIENCE }, [...before.slice(done), step], before.length - done);
   };
   let [low, high] = [1, before.length];
