@@ -86,3 +86,19 @@ test('while nobody knows the tap, the answer that hurts is told beside the harml
 test('without a live feed nothing happens', () => {
   expect(moments(line('moving-coil', patched, on('off')))).toEqual({ plugged: [], on: null, off: null });
 });
+
+test('the gain of that step is what the source needs there, within what the inlet can do', () => {
+  const gainOf = (source: Part) => {
+    const { moments: over, readings } = judged(line(source, [cable()], on('P48')));
+    return { gain: over!.on!.gain, needed: readings.level!.gainNeeded };
+  };
+  const quiet = gainOf({ kind: 'moving-coil' });
+  expect(quiet.gain).toBeCloseTo(quiet.needed, 9);
+  expect(quiet.gain).toBeGreaterThan(30);
+  const loud = gainOf({
+    kind: 'condenser-48',
+    figures: { sensitivity: { value: 4000, unit: 'mV/Pa', basis: 'measured' } },
+  });
+  expect(loud.needed).toBeLessThan(0);
+  expect(loud.gain).toBe(0);
+});
