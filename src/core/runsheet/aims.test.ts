@@ -42,3 +42,38 @@ test('where nothing is known, a strike takes everything out that may be in', () 
   expect(Object.values(end.ends)).toEqual(ALL.map(() => ({ stage: false, desk: false })));
   expect(Object.values(end.feeds).map(({ feed }) => feed)).toEqual(['off', 'off']);
 });
+
+test('only a change-over exchanges anything, and only where an end is named is one named', () => {
+  for (const kind of ['set-up', 'strike'] as const)
+    expect(aimFor(kind, RIG, set, FEEDS, ['one'])).toMatchObject({ exchanged: [] });
+  expect(aimFor('change-over', RIG, set, FEEDS, ['one'])).not.toHaveProperty('exchangedAt');
+  expect(aimFor('change-over', RIG, set, FEEDS, ['one'], 'stage').exchangedAt).toEqual({ one: 'stage' });
+  // What is in at one end alone is plugged as a whole.
+  const half = { ...set, ends: { ...set.ends, one: { stage: true, desk: false } } };
+  expect(aimFor('change-over', RIG, half, FEEDS, ['one'], 'stage')).toMatchObject({
+    exchanged: ['one'],
+    exchangedAt: {},
+  });
+});
+
+test('only a strike takes the power of a device on which nothing is left', () => {
+  expect(aimFor('strike', RIG, set, FEEDS, ALL).unpowered).toEqual(['desk']);
+  expect(aimFor('strike', RIG, set, FEEDS, ['one']).unpowered).toEqual([]);
+  expect(aimFor('set-up', RIG, packed(RIG), FEEDS, []).unpowered).toEqual([]);
+});
+
+test('what a line was before the paper changed stays in while others are changed over; a set-up and a strike take it out', () => {
+  const was = line('one as it was', ['a'], { was: 'one' });
+  const room = rigWith([...RIG.lines, was], RIG.groups);
+  const state = {
+    ...set,
+    ends: { ...set.ends, [was.id]: { stage: true, desk: true } },
+    muted: { ...set.muted, [was.id]: false },
+  };
+  const plugged = (kind: 'set-up' | 'change-over' | 'strike', lines: string[]) =>
+    aimFor(kind, room, state, FEEDS, lines).plugged.includes(was.id);
+  expect(plugged('change-over', ['two'])).toBe(true);
+  expect(plugged('change-over', ['one'])).toBe(false);
+  expect(plugged('set-up', ['two'])).toBe(false);
+  expect(plugged('strike', ['two'])).toBe(false);
+});

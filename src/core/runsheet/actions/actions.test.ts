@@ -215,3 +215,72 @@ describe('what is touched is not heard', () => {
     expect(fedAt(RIG, unknown, lineOf(RIG, 'ribbon'), false, true)).toMatchObject({ invariant: 1 });
   });
 });
+
+describe('the room is not the paper', () => {
+  const was = line('mic as it was', ['a'], { was: 'mic' });
+  const rig = rigWith([...RIG.lines, was], RIG.groups);
+  const state = at(rig, { ends: { ...bare(rig).ends, [was.id]: IN } });
+  test('what is still in there comes out before its line goes in; nothing else waits for it', () => {
+    expect(breach(rig, state, { do: 'plug', line: 'mic', end: 'desk' })).toMatchObject({ invariant: 7 });
+    expect(breach(rig, state, { do: 'unplug', line: 'mic', end: 'desk' })).toBeUndefined();
+    expect(breach(rig, state, { do: 'plug', line: 'ribbon', end: 'desk' })).toBeUndefined();
+    const out = { ...state, ends: { ...state.ends, [was.id]: { stage: true, desk: false } } };
+    expect(breach(rig, out, { do: 'plug', line: 'mic', end: 'desk' })).toBeUndefined();
+    expect(breach(rig, out, { do: 'plug', line: 'mic', end: 'stage' })).toMatchObject({ invariant: 7 });
+  });
+});
+
+describe('words of a plug', () => {
+  const words = (action: Action) => stepWords(RIG, bare(RIG), { action });
+  test('where it goes, what is to be seen there, and what it is plugged to', () => {
+    expect(words({ do: 'plug', line: 'mic', end: 'desk' })).toEqual({
+      title: 'Plug “mic” into inlet of mic',
+      look: expect.stringContaining('shows off'),
+    });
+    expect(words({ do: 'plug', line: 'mic', end: 'stage' })).toMatchObject({
+      title: 'Plug “mic” at the source',
+      detail: 'a source',
+    });
+    expect(words({ do: 'unplug', line: 'mic', end: 'desk' }).title).toBe('Unplug “mic” from inlet of mic');
+  });
+  test('what may be found instead says how it is: in already, or out already', () => {
+    const likely = (what: 'plug' | 'unplug') =>
+      rulesOf({ do: what, line: 'mic', end: 'desk' }).likely(RIG, bare(RIG), { do: what, line: 'mic', end: 'desk' })[0];
+    expect(likely('plug')).toEqual({ text: 'The plug is in already', what: { line: 'mic', end: 'desk', is: true } });
+    expect(likely('unplug')).toEqual({
+      text: 'The plug is out already',
+      what: { line: 'mic', end: 'desk', is: false },
+    });
+  });
+});
+
+test('only the pull that ends harm is given up; a way that is given up already, or another one, stays', () => {
+  const pull: Action = { do: 'unplug', line: 'ribbon', end: 'stage' };
+  const left = (how: 'mains' | 'none') => without(RIG, aim(RIG, { ending: { a: how } }), bare(RIG), pull).ending;
+  expect(left('mains')).toEqual({ a: 'mains' });
+  expect(left('none')).toEqual({ a: 'none' });
+});
+
+test('a feed is turned where there is power, and by nothing else than what it is set to now', () => {
+  const dark = at(RIG, { mains: { desk: false } });
+  expect(breach(RIG, dark, { do: 'feed', group: 'b', to: 'P48' })).toMatchObject({ invariant: 9 });
+  expect(breach(RIG, at(RIG, { mains: { desk: 'unknown' } }), { do: 'feed', group: 'b', to: 'P48' })).toMatchObject({
+    invariant: 9,
+  });
+  expect(breach(RIG, bare(RIG), { do: 'feed', group: 'b', to: 'P48' })).toBeUndefined();
+  expect(after(RIG, at(RIG, { now: 7 }), { do: 'feed', group: 'b', to: 'P48' }).feeds.b).toEqual({
+    feed: 'P48',
+    since: 7,
+  });
+});
+
+test('the power of one device does not answer for the latched switches of another', () => {
+  const rig: SheetRig = { ...SHARED, lines: SHARED.lines.map((each) => ({ ...each, key: 'a' })) };
+  const state = at(rig, {
+    mains: { desk: false, other: false },
+    feeds: { ...bare(rig).feeds, a: { feed: 'P48', since: 0 } },
+    ends: { one: { stage: true, desk: false }, two: { stage: true, desk: true } },
+  });
+  expect(breach(rig, state, { do: 'mains', device: 'other', on: true })).toBeUndefined();
+  expect(breach(rig, state, { do: 'mains', device: 'desk', on: true })).toMatchObject({ invariant: 5 });
+});
