@@ -43,7 +43,10 @@ export function SidePanel({ wide, label, width, open, onClose, closeLabel, child
   if (wide && !wasWide) setWasWide(true);
   // The drawer does not hear the keys of what it was lent.
   const closedByKey = (event: React.KeyboardEvent) => {
-    if (event.key === 'Escape' && !wide && open && !event.defaultPrevented) onClose();
+    if (event.key !== 'Escape' || wide || !open || event.defaultPrevented) return;
+    // It means the drawer, and nothing behind it.
+    event.stopPropagation();
+    onClose();
   };
   return (
     <>
