@@ -50,7 +50,7 @@ export async function violations(page: Page, within?: string): Promise<string[]>
 /** What is narrower is a phone, in pixels. */
 export const PHONE = 720;
 
-export const WIDE = { width: 1280, height: 800 };
+const WIDE = { width: 1280, height: 800 };
 export const NARROW = { width: 390, height: 844 };
 
 /** What is on a wide page, and then on a phone that shows the same; afterwards it is as wide as before. */
