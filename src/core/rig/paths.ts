@@ -270,15 +270,13 @@ export const switchOf = (
 
 /** What is on the inlets of a switch. */
 function switched({ names, fed, switches }: Index, device: string, group: SwitchGroup): Switched[] {
-  let found = switches.get(group);
-  if (!found) {
-    found = group.inlets.flatMap((inlet) => {
-      const key = inletKey({ device, inlet });
-      const name = names.get(key);
-      return name === undefined ? [] : [{ inlet, name, fed: fed.has(key) }];
-    });
-    switches.set(group, found);
-  }
+  const lineOn = (inlet: string): Switched[] => {
+    const key = inletKey({ device, inlet });
+    const name = names.get(key);
+    return name === undefined ? [] : [{ inlet, name, fed: fed.has(key) }];
+  };
+  const found = switches.get(group) ?? group.inlets.flatMap(lineOn);
+  switches.set(group, found);
   return found;
 }
 

@@ -188,11 +188,18 @@ export const heardOn = ({ heard, inlet }: Pick<SheetLine, 'heard' | 'inlet'>): s
 /** What tells the inlet that hears a line from all others: two devices may have one name. */
 export const inletOf = onceEach((line: SheetLine) => JSON.stringify([line.device, heardOn(line)]));
 
-const linesByInlet = onceEach((rig: SheetRig) => {
+/** Lines by what several of them may have in common, each in their order. */
+export function linesBy(lines: readonly SheetLine[], keyOf: (line: SheetLine) => string): Map<string, SheetLine[]> {
   const found = new Map<string, SheetLine[]>();
-  for (const line of rig.lines) found.set(inletOf(line), [...(found.get(inletOf(line)) ?? []), line]);
+  for (const line of lines) {
+    const alike = found.get(keyOf(line));
+    if (alike) alike.push(line);
+    else found.set(keyOf(line), [line]);
+  }
   return found;
-});
+}
+
+const linesByInlet = onceEach((rig: SheetRig) => linesBy(rig.lines, inletOf));
 
 /** Lines that are heard on the same inlets as some: they are muted and unmuted together. */
 export const onInletsOf = (rig: SheetRig, ids: readonly string[]): SheetLine[] =>
@@ -214,11 +221,7 @@ export const groupOf = (rig: SheetRig, key: string): SheetGroup => rig.groups.fi
 const linesById = onceEach((rig: SheetRig) => new Map(rig.lines.map((line) => [line.id, line])));
 export const lineOf = (rig: SheetRig, id: string): SheetLine => linesById(rig).get(id)!;
 
-const linesByOwnId = onceEach((rig: SheetRig) => {
-  const found = new Map<string, SheetLine[]>();
-  for (const line of rig.lines) found.set(ownId(line), [...(found.get(ownId(line)) ?? []), line]);
-  return found;
-});
+const linesByOwnId = onceEach((rig: SheetRig) => linesBy(rig.lines, ownId));
 /** What stands for the same line of the document as another one: as it is on paper, and as it was. */
 export const othersOf = (rig: SheetRig, line: SheetLine): SheetLine[] =>
   linesByOwnId(rig)

@@ -1,4 +1,4 @@
-import { ownId, type SheetLine, type SheetRig } from './rig';
+import { linesBy, ownId, type SheetLine, type SheetRig } from './rig';
 import { bare, unknown, type SheetState } from './state';
 
 /** A line that is in the room otherwise than on paper. */
@@ -62,8 +62,7 @@ export function takenOver(
   ];
   const lines = [...paper.lines, ...former.map(({ kept }) => kept)];
   const asIs = new Map(former.map(({ line, kept }) => [kept.id, line.id]));
-  const called = new Map<string, SheetLine[]>();
-  for (const line of [...before, ...room.lines]) called.set(ownId(line), [...(called.get(ownId(line)) ?? []), line]);
+  const called = linesBy([...before, ...room.lines], ownId);
   const sources = new Map(
     lines.map(({ id, way }) => [
       id,
