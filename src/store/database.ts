@@ -9,7 +9,7 @@ import type { Store } from './store';
 
 /** Where the database lies: INLET_CHECK_DATABASE, else data/inlet-check.sqlite. */
 export const databasePath = (): string =>
-  resolve(process.env.INLET_CHECK_DATABASE || join('data', 'inlet-check.sqlite'));
+  resolve(/* turbopackIgnore: true */ process.env.INLET_CHECK_DATABASE || join('data', 'inlet-check.sqlite'));
 
 const MIGRATIONS = join(process.cwd(), 'src', 'store', 'migrations');
 

@@ -83,7 +83,9 @@ describe('an inlet of its own for each source', () => {
   ])('%s: the guest moves, whichever of the two lines is asked, and both are Clear', (name, joint) => {
     const document = rig(joint, 3);
     for (const id of ['guide', 'keeper']) {
-      const [move] = remedies(document, id);
+      const [move, ...others] = remedies(document, id);
+      // Any other inlet of the same device would do as well: one is named.
+      expect(others.filter(({ label }) => label.startsWith('Move “'))).toEqual([]);
       expect(move).toMatchObject({
         label: 'Move “Lock keeper” to Desk, inlet 2',
         note: `without ${name}`,

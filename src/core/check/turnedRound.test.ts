@@ -1,0 +1,100 @@
+import * as gear from '../../../tests/lines/gear';
+import { caseOf } from '../../../tests/lines/cases';
+import { checked, codes, find, judged } from '../../../tests/lines/lines';
+import type { Line, Part } from '../gear';
+import { candidates } from './remedies';
+import { loaded } from './rules/loaded';
+import { likeness } from './shared';
+
+/** What the check says where one thing of a line is the other way: common practice, and arithmetic written beside it. */
+const { line, shared, xlr, xlrIn, ts, mini, dynamic, condenser, condenserOf, guitar, splitter, yLead } = gear;
+
+const away = (source: Part, joint: Part, own: string, other: string): Line => ({
+  ...shared(line(source, joint, xlr(5), xlrIn(own)), 0, { name: 'Stream', inlet: xlrIn(other), device: 'stream' }),
+  device: 'desk',
+});
+
+describe('two feeds on one microphone: what is said of turning either off', () => {
+  test('on a Y-lead what is left is told, however little goes', () => {
+    // 0.4 mA over two pairs of 6.8 kΩ, then over one: 48 V less 0.7 V, then less 1.4 V and what the unfed inlet takes.
+    const { why } = find(checked(away(condenserOf(0.4), yLead('split'), 'P48', 'P48')), 'shared-feeds');
+    expect(why).toMatch(/Turn off this inlet: 4[56](\.\d)? V left at the source\./);
+    expect(why).toMatch(/Turn off Stream: 4[56](\.\d)? V left at the source\./);
+    expect(why).not.toContain('no change');
+  });
+  test('behind a transformer only one of them matters', () => {
+    const { why } = find(checked(away(condenser, splitter(), 'P48', 'P48')), 'shared-feeds');
+    expect(why).toMatch(/Turn off this inlet and the source loses its feed\./);
+    expect(why).toMatch(/Turn off Stream: no change\./);
+  });
+});
+
+test('a load is not accused where a plug does not go in', () => {
+  const shorted = line(guitar, ts(3, gear.short('T', 'S')), xlrIn());
+  expect(loaded.judge(caseOf(shorted))).toEqual([]);
+  expect(checked(shorted).verdict).not.toBe('Clear');
+});
+
+describe('a capsule the wrong way round', () => {
+  const rated = (reverse: number): Line => {
+    const source = gear.lavalier('ts35');
+    const figures: Part['figures'] = {
+      ...source.figures,
+      stands: { value: 20, unit: 'V', basis: 'maker' },
+      reverse: { value: reverse, unit: 'V', basis: 'maker' },
+    };
+    const crossed = xlr(5, gear.swap('1', '2'));
+    return line({ ...source, figures }, gear.adapter('mini-to-xlr-grounded'), crossed, xlrIn('P12'));
+  };
+  const told = (reverse: number) => checked(rated(reverse)).findings.find(({ code }) => code === 'capsule-overvoltage');
+
+  test('says of which direction the rating is that it breaks', () => {
+    const found = told(2)!;
+    expect(found.severity).toBe('harm');
+    expect(found.why).toContain('in that direction');
+  });
+  test('and breaks none that is high enough', () => expect(told(20)).toBeUndefined());
+});
+
+describe('whose ground is asked for', () => {
+  const output = gear.output('xlr3', 'direct', -20, 'earthed');
+  const behind = (...faults: Parameters<typeof xlr>[1][]): Line => line(output, xlr(5, ...faults), xlrIn('P48'));
+  test('only where a shield is open does it decide anything', () => {
+    const open = checked({ ...behind(gear.open('1')), ground: 'unknown' });
+    expect(open.findings.some(({ answers }) => answers?.length)).toBe(true);
+    const sound = checked({ ...behind(), ground: 'unknown' });
+    expect(sound.findings.every(({ answers }) => !answers?.length)).toBe(true);
+  });
+});
+
+describe('a good cable from the kit', () => {
+  const bad: Part = { kind: 'cable', faults: [{ type: 'open', contact: '3' }] };
+  const label = (part: Part) =>
+    candidates(caseOf(line(dynamic, bad, xlrIn()), { kit: [{ part, name: 'blue cable', count: 1 }] })).find(
+      ({ by }) => by === 'cable',
+    )!.label;
+  test('a cable of which nobody said the kind is an XLR cable, there and here', () => {
+    expect(label({ kind: 'cable' })).toBe('Replace Cable with blue cable');
+    expect(label(xlr(5))).toBe('Replace Cable with blue cable');
+    expect(label(mini(5))).toBe('Replace Cable with a good one');
+  });
+});
+
+describe('lines that are alike', () => {
+  const on = (reaches: string[]): Line => ({
+    ...line(dynamic, xlr(5), xlrIn('P48')),
+    switch: { name: 'bank A', offers: ['P48'], reaches },
+  });
+  test('are so whoever else is on their switch, but not where nobody is', () => {
+    expect(likeness(on(['one']))).toBe(likeness(on(['another', 'third'])));
+    expect(likeness(on(['one']))).not.toBe(likeness(on([])));
+  });
+  test('and not where one has another cable', () =>
+    expect(likeness(on(['one']))).not.toBe(likeness({ ...on(['one']), links: [xlr(6)] })));
+});
+
+test('what is found on a line is told by the same codes whether or not a part says its usual choices', () => {
+  const bare = line({ kind: 'moving-coil' }, { kind: 'cable' }, { kind: 'three-pin' });
+  const said = line(dynamic, xlr(5), xlrIn('off'));
+  expect(codes(judged(bare))).toEqual(codes(judged(said)));
+});
