@@ -2,8 +2,12 @@ import * as gear from '../../../tests/lines/gear';
 import { caseOf } from '../../../tests/lines/cases';
 import { checked, codes, find, judged } from '../../../tests/lines/lines';
 import type { Line, Part } from '../gear';
+import { additions } from './additions';
 import { candidates } from './remedies';
+import { rewirings } from './rewirings';
 import { loaded } from './rules/loaded';
+import { longUnbalanced } from './rules/longUnbalanced';
+import { openPath } from './rules/signalPath';
 import { likeness } from './shared';
 
 /** What the check says where one thing of a line is the other way: common practice, and arithmetic written beside it. */
@@ -54,6 +58,17 @@ describe('a capsule the wrong way round', () => {
     expect(found.why).toContain('in that direction');
   });
   test('and breaks none that is high enough', () => expect(told(20)).toBeUndefined());
+
+  test('rests on what is assumed of that direction only where it is not too much either way', () => {
+    const guessed = (stands: number) => {
+      const asked = rated(2);
+      asked.source.figures!.stands = { value: stands, unit: 'V', basis: 'maker' };
+      asked.source.figures!.reverse = { value: 2, unit: 'V', basis: 'assumed' };
+      return find(checked(asked), 'capsule-overvoltage').assumed;
+    };
+    expect(guessed(20)).toBeDefined();
+    expect(guessed(4)).toBeUndefined();
+  });
 });
 
 describe('whose ground is asked for', () => {
@@ -64,6 +79,15 @@ describe('whose ground is asked for', () => {
     expect(open.findings.some(({ answers }) => answers?.length)).toBe(true);
     const sound = checked({ ...behind(), ground: 'unknown' });
     expect(sound.findings.every(({ answers }) => !answers?.length)).toBe(true);
+  });
+  test('of two that nobody knows both may be on mains earth: not told of one that is known to float', () => {
+    const folded = (ground: string) => {
+      const source = gear.output('xlr3', 'direct', -20, ground);
+      const asked = { ...line(source, xlr(5, gear.open('1')), xlrIn('P48')), ground: 'unknown' as const };
+      return find(checked(asked), 'shield-open').consequences?.map(({ code }) => code) ?? [];
+    };
+    expect(folded('unknown')).toContain('fact-unproven');
+    expect(folded('floating')).not.toContain('fact-unproven');
   });
 });
 
@@ -97,4 +121,47 @@ test('what is found on a line is told by the same codes whether or not a part sa
   const bare = line({ kind: 'moving-coil' }, { kind: 'cable' }, { kind: 'three-pin' });
   const said = line(dynamic, xlr(5), xlrIn('off'));
   expect(codes(judged(bare))).toEqual(codes(judged(said)));
+});
+
+describe('what to look at is told where nothing else is to be done', () => {
+  test('and not beside what helps', () => {
+    const helped = find(
+      checked(line(gear.lavalier('ts35'), gear.adapter('mini-to-xlr-grounded'), xlr(5), xlrIn('P48'))),
+      'capsule-overvoltage',
+    );
+    expect(helped.remedies.length).toBeGreaterThan(0);
+    expect(helped.look).toBeUndefined();
+  });
+  test('but where nothing does', () => {
+    const left = find(checked(line(guitar, ts(9), gear.lineJack)), 'long-unbalanced');
+    expect(left.remedies).toEqual([]);
+    expect(left.look).toMatch(/direct box/);
+  });
+});
+
+test('a balanced output of very low impedance is balanced for all that', () => {
+  const low: Part = {
+    ...gear.output('xlr3', 'capacitor'),
+    figures: { ...gear.output('xlr3').figures, outputResistance: { value: 10, unit: 'Ω', basis: 'maker' } },
+  };
+  expect(longUnbalanced.judge(caseOf(line(low, xlr(30), xlrIn())))).toEqual([]);
+});
+
+test('a microphone is offered no direct box, whatever it is plugged over', () => {
+  const over = (source: Part) =>
+    additions(caseOf(line(source, gear.adapter('xlr-to-ts'), ts(3), gear.adapter('ts-to-xlr'), xlrIn()))).filter(
+      ({ label }) => label.includes('direct box'),
+    );
+  expect(over(dynamic)).toEqual([]);
+  expect(over(gear.output('xlr3')).length).toBeGreaterThan(0);
+});
+
+test('a way is not called open where a plug does not go in: that is said by itself', () => {
+  expect(openPath.judge(caseOf(line(guitar, ts(3), xlrIn())))).toEqual([]);
+  expect(openPath.judge(caseOf(line(dynamic, xlr(3, gear.open('2'), gear.open('3')), xlrIn())))).toHaveLength(1);
+});
+
+test('an adapter of which nobody said the wiring puts no box at the player’s end', () => {
+  const asked = line(guitar, ts(6), { kind: 'plain-adapter' }, xlrIn());
+  expect(rewirings(caseOf(asked)).filter(({ by }) => by === 'add')).toEqual([]);
 });
