@@ -7,6 +7,8 @@ import { candidates } from './remedies';
 import { rewirings } from './rewirings';
 import { loaded } from './rules/loaded';
 import { longUnbalanced } from './rules/longUnbalanced';
+import { oneSided } from './rules/oneSided';
+import { ribbonFed } from './rules/ribbonFed';
 import { openPath } from './rules/signalPath';
 import { likeness } from './shared';
 
@@ -164,4 +166,20 @@ test('a way is not called open where a plug does not go in: that is said by itse
 test('an adapter of which nobody said the wiring puts no box at the player’s end', () => {
   const asked = line(guitar, ts(6), { kind: 'plain-adapter' }, xlrIn());
   expect(rewirings(caseOf(asked)).filter(({ by }) => by === 'add')).toEqual([]);
+});
+
+test('a tap that is known to be on pin 1: what flows through the winding is told', () => {
+  const [told] = ribbonFed.judge(caseOf(line(gear.ribbon('grounded'), xlr(5), xlrIn('P48'))));
+  expect(told.why).toMatch(/\d m?A /);
+});
+
+describe('a mono plug in a stereo inlet', () => {
+  const one = line(gear.selfPowered('ts35'), mini(2), gear.camera('off'));
+  const told = (asked: Line) => oneSided.judge(caseOf(asked)).length;
+  test('is told of one side, also where it is heard elsewhere besides', () => {
+    expect(told(one)).toBe(1);
+    expect(told(shared(one, 0, { inlet: gear.camera('off') }))).toBe(1);
+  });
+  test('but not where the other side is another source’s', () =>
+    expect(told(shared(one, 0, { source: gear.selfPowered('ts35') }))).toBe(0));
 });
