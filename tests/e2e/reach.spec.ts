@@ -42,7 +42,7 @@ for (const place of PLACES)
     await page.context().close();
   });
 
-test('on a phone a thumb reaches everything about a line, and the menu of the rig', async ({ browser }) => {
+test('on a phone a thumb reaches everything about a line, and the dialogs of the rig', async ({ browser }) => {
   test.setTimeout(120_000);
   const page = await pageWith(browser, { viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
   const fits = async (where: string) => {
@@ -60,11 +60,21 @@ test('on a phone a thumb reaches everything about a line, and the menu of the ri
     await fits(`about a line, ${tab}`);
   }
   await page.getByRole('button', { name: 'Back to the sheet' }).click();
-  // Its dialogs are looked at one by one by their own test.
-  await page.getByRole('button', { name: /^Rig: / }).click();
-  await fits('the menu of the rig');
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('menu')).toHaveCount(0);
+  for (const [item, title] of [
+    ['New line', 'New line'],
+    ['New device', 'New device'],
+    ['Monitors and headphones', 'Monitors and headphones'],
+    ['Import an input list or a rig', 'Import'],
+    ['History', 'History'],
+  ]) {
+    await page.getByRole('button', { name: /^Rig: / }).click();
+    await fits('the menu of the rig');
+    await page.getByRole('menuitem', { name: new RegExp(`^${item}( [A-Z])?$`) }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await fits(title);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  }
   // What leads elsewhere does not stay under what led there.
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await page.getByRole('dialog', { name: 'More' }).getByRole('button', { name: 'Overview' }).click();

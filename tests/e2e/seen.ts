@@ -11,14 +11,13 @@ interface Axe {
   ): Promise<{ violations: { id: string; nodes: { target: string[]; failureSummary: string }[] }[] }>;
 }
 
-/** Runs axe-core on a page; what it finds, in short. @param only by tags or by rules @param within what it looks at alone @param without rules that are left out */
-const axed = (page: Page, only: object, within?: string, without: string[] = []): Promise<string[]> =>
+/** Runs axe-core on a page; what it finds, in short. @param only by tags or by rules @param within what it looks at alone */
+const axed = (page: Page, only: object, within?: string): Promise<string[]> =>
   page.evaluate(
-    async ([runOnly, include, off]) => {
+    async ([runOnly, include]) => {
       const where = include ? { include: [include] } : document;
       const { violations: found } = await (window as unknown as { axe: Axe }).axe.run(where, {
         runOnly,
-        rules: Object.fromEntries(off.map((rule) => [rule, { enabled: false }])),
         resultTypes: ['violations'],
         // No style sheet is fetched once more for rules that are not asked for.
         preload: false,
@@ -27,20 +26,18 @@ const axed = (page: Page, only: object, within?: string, without: string[] = [])
         nodes.map(({ target, failureSummary }) => `${id}: ${target.join(' ')}: ${failureSummary}`),
       );
     },
-    [only, within, without] as const,
+    [only, within] as const,
   );
 
 /**
  * WCAG 2 A and AA by axe-core in the theme that is there; on a wide page the contrasts of the other theme as well, which
- * the page is left in. A phone has the same colours: contrasts are looked at where there is room. What is found, in short.
+ * the page is left in (a phone has the same colours). What is found, in short.
  * @param within what is looked at alone, where the rest of the page has been seen
  */
 export async function violations(page: Page, within?: string): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
-  const narrow = page.viewportSize()!.width < PHONE;
-  const tags = { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] };
-  const found = await axed(page, tags, within, narrow ? ['color-contrast'] : []);
-  if (narrow) return found;
+  const found = await axed(page, { type: 'tag', values: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'] }, within);
+  if (page.viewportSize()!.width < PHONE) return found;
   const html = page.locator('html');
   const other = (await html.getAttribute('data-scheme')) === 'dark' ? 'light' : 'dark';
   await page.emulateMedia({ colorScheme: other });
