@@ -14,7 +14,7 @@ const CONVERTER: Dbfs = -95;
 const [WHITE, EVEN]: [Decibels, Decibels] = [0.8, 2.5];
 /** A cut-off falls by so much within half a kilohertz. */
 const CLIFF: Decibels = 25;
-const [CLIFF_FROM, CLIFF_TO]: [Hertz, Hertz] = [9000, 20_200];
+const [CLIFF_FROM, CLIFF_TO, CLIFF_STEP]: [Hertz, Hertz, Hertz] = [9000, 20_200, 200];
 /** Clicks that are no accident. */
 const CRACKLES = 3;
 
@@ -103,16 +103,23 @@ function isBare(dbfs: Dbfs, slope: Decibels, { density }: Seen): boolean {
 
 /** Where the spectrum ends as if cut off; undefined where it does not. */
 function cliffOf({ density: { step, values }, floor }: Seen): Hertz | undefined {
-  const top = Math.min(CLIFF_TO, (values.length - 1) * step - 1500);
+  if (floor === 0) return undefined;
   // The middle: a tone is no part of what is cut off.
   const middle = (from: Hertz, to: Hertz) => {
     const bins = values.slice(Math.round(from / step), Math.round(to / step)).sort();
     return bins[bins.length >> 1] ?? 0;
   };
-  if (floor === 0) return undefined;
-  for (let hz = CLIFF_FROM; hz < top; hz += 200) {
+  const falls = (hz: Hertz): boolean => {
     const [below, above] = [middle(hz - 1250, hz - 250), middle(hz + 250, hz + 1250)];
-    if (below > 0 && below > 10 ** (CLIFF / 10) * (above + 1e-30)) return hz;
-  }
-  return undefined;
+    return below > 0 && below > 10 ** (CLIFF / 10) * (above + 1e-30);
+  };
+  const end = (values.length - 1) * step - 1500;
+  const isCandidate = (hz: Hertz): boolean => hz < Math.min(CLIFF_TO, end);
+  let from = CLIFF_FROM;
+  while (isCandidate(from) && !falls(from)) from += CLIFF_STEP;
+  if (!isCandidate(from)) return undefined;
+  // It shows from as far below as above.
+  let to = from;
+  while (to < end && falls(to + CLIFF_STEP)) to += CLIFF_STEP;
+  return (from + to) / 2;
 }

@@ -169,13 +169,15 @@ export function levelMeter(sampleRate: Hertz) {
     for (let n = from; n < to; n++)
       if (samples[n] === stillValue) stillRun++;
       else {
-        endStill();
+        endStill(frames + n - from);
         stillValue = samples[n];
         stillRun = 1;
       }
   };
-  const endStill = () => {
-    if (stillRun >= STILL_RUN && stillRun < 25 * zeroRun && Math.abs(stillValue) < 0.9 * peak) {
+  /** @param at the sample that it ends before */
+  const endStill = (at: number) => {
+    const isPause = stillRun >= 25 * zeroRun || stillRun === at;
+    if (stillRun >= STILL_RUN && !isPause && Math.abs(stillValue) < 0.9 * peak) {
       if (stillValue === 0) dropouts.zeros++;
       else dropouts.held++;
       if (dropouts.frames.length < MOST_CLICKS) dropouts.frames.push(totals.count());

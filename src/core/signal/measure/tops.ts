@@ -1,16 +1,14 @@
 /** How fine the levels near the greatest are told apart, and how far below it they are counted. */
 const [TOP_STEPS, TOP_FROM] = [200, 0.9];
-const ENOUGH = 4000;
 
 /** Counts samples near the greatest one, of either sign by itself. */
 export function topMeter() {
-  const sides = [1, -1].map((sign) => ({ sign, most: 0, counted: 0, counts: new Uint32Array(TOP_STEPS) }));
+  const sides = [1, -1].map((sign) => ({ sign, most: 0, counts: new Uint32Array(TOP_STEPS) }));
   const place = (size: number, most: number) => Math.floor((TOP_STEPS * (1 - size / most)) / (1 - TOP_FROM));
   return {
     push(samples: Float32Array, from: number, to: number, peak: number): void {
       for (const side of sides) {
-        // What has been counted often enough is known, unless something greater comes.
-        if (peak < TOP_FROM * side.most || (side.counted > ENOUGH && peak <= side.most)) continue;
+        if (peak < TOP_FROM * side.most) continue;
         for (let n = from; n < to; n++) {
           const size = samples[n] * side.sign;
           if (size <= TOP_FROM * side.most || size <= 0) continue;
@@ -23,13 +21,9 @@ export function topMeter() {
             });
             side.counts = moved;
             side.most = size;
-            side.counted = moved.reduce((sum, count) => sum + count, 0);
           }
           const step = place(size, side.most);
-          if (step < TOP_STEPS) {
-            side.counts[step]++;
-            side.counted++;
-          }
+          if (step < TOP_STEPS) side.counts[step]++;
         }
       }
     },
