@@ -5,5 +5,5 @@ export { pffftTransforms } from './measure/pffft';
 export { type Transforms } from './measure/transform';
 export { WINDOW } from './measure/levels';
 export { WavError, wavReader, type WavFormat } from './wav';
-export { DISTURBANCES, type Disturbance } from './measure/disturbances';
+export { DISTURBANCES, type Disturbance } from './measure/disturbance';
 export { type PairReading } from './measure/pairs';

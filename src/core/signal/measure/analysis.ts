@@ -2,7 +2,7 @@ import type { Dbfs, Decibels, Hertz, Seconds } from '../../units';
 import type { Block } from '../wav';
 import { channelPairs, type PairReading } from './pairs';
 import { ofPeak, ofPower } from './decibels';
-import type { Disturbance } from './disturbances';
+import type { Disturbance } from './disturbance';
 import { frameMeter } from './frames';
 import { levelMeter, WINDOW, type Levels } from './levels';
 import { patternsOf } from './patterns';

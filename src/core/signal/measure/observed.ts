@@ -1,5 +1,6 @@
 import type { Hertz } from '../../units';
-import { disturbancesOf, type Disturbance } from './disturbances';
+import type { Disturbance } from './disturbance';
+import { disturbancesOf } from './disturbances';
 import { FRAME, type Frames } from './frames';
 import type { Levels } from './levels';
 import { quietOf, type Span } from './quiet';

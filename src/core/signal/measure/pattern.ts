@@ -1,5 +1,5 @@
 import type { Decibels, Seconds } from '../../units';
-import type { Disturbance } from './disturbances';
+import type { Disturbance } from './disturbance';
 import type { Levels } from './levels';
 import type { Density } from './spectrum';
 import type { Mains, Tone, Wandering } from './tones';

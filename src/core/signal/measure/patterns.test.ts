@@ -1,5 +1,5 @@
 import type { Hertz } from '../../units';
-import type { Disturbance } from './disturbances';
+import type { Disturbance } from './disturbance';
 import { levelMeter } from './levels';
 import type { Seen } from './pattern';
 import { patternsOf } from './patterns';

@@ -1,5 +1,5 @@
 import type { Dbfs, Seconds } from '../../units';
-import { DISTURBANCES, type Disturbance, type DisturbanceName } from './disturbances';
+import { DISTURBANCES, type Disturbance, type DisturbanceName } from './disturbance';
 import { BANDS, FRAME, type Frames } from './frames';
 import { levelMeter, type Levels } from './levels';
 import type { Quiet } from './quiet';

@@ -1,6 +1,6 @@
 import type { Dbfs, Seconds } from '../../units';
 import { ofPower } from './decibels';
-import { DISTURBANCES, type Disturbance, type DisturbanceName } from './disturbances';
+import { DISTURBANCES, type Disturbance, type DisturbanceName } from './disturbance';
 import { BANDS, FRAME, type Frames } from './frames';
 import { isConstant, type Levels } from './levels';
 import type { Quiet, Span } from './quiet';
