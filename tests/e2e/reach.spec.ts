@@ -1,5 +1,5 @@
 import { drawn, expect, pageWith, test, type Page } from './test';
-import { openLine, openRig, tab, why } from './rig';
+import { openLine, openRig, select, tab, why } from './rig';
 import { look } from './seen';
 
 const PLACES = ['rig', 'kit', 'plan', 'switch', 'test', 'noise', 'log'] as const;
@@ -121,6 +121,17 @@ test('Tab goes to the skip links first, then past the bar; what has the focus is
     ]).toEqual([expect.anything(), true]);
     await page.keyboard.press('Tab');
   }
+});
+
+test('the current moves for a while, and stands still within five seconds', async ({ page }) => {
+  await page.goto('/rig?rig=lock-nine&line=long-ribbon');
+  const running = () =>
+    page.evaluate(() => document.getAnimations().filter(({ playState }) => playState === 'running').length);
+  await expect.poll(running).toBeGreaterThan(0);
+  await expect.poll(running, { timeout: 5000 }).toBe(0);
+  // Another line's begins anew.
+  await select(page, 'Trio, pair A left');
+  await expect.poll(running).toBeGreaterThan(0);
 });
 
 test('whoever asks for less motion sees the current stand still', async ({ browser }) => {

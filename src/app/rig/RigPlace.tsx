@@ -213,7 +213,9 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
             {marked.length > 0 && (
               <Marked count={marked.length} onChange={() => setClosed(false)} onClear={actions.many.clear} />
             )}
-            {solution.failed !== undefined && <OutOfDate why={solution.failed} onAgain={again} />}
+            {solution.failed !== undefined && document.lines.length > 0 && (
+              <OutOfDate why={solution.failed} any={solution.lines.size > 0} onAgain={again} />
+            )}
           </>
         }
         panel={panel}

@@ -35,8 +35,8 @@ export const Marked = ({ count, onChange, onClear }: { count: number; onChange: 
   </Box>
 );
 
-/** The verdicts that are shown are not those of the rig as it is now. */
-export function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }) {
+/** The verdicts that are shown, if any, are not those of the rig as it is now. */
+export function OutOfDate({ why, any, onAgain }: { why: string; any: boolean; onAgain: () => void }) {
   return (
     <Alert
       severity="error"
@@ -47,8 +47,8 @@ export function OutOfDate({ why, onAgain }: { why: string; onAgain: () => void }
         </Button>
       }
     >
-      <strong>{text.theVerdictsBelowAreOut}</strong>
-      {text.doNotRelyOnThem(why)}
+      <strong>{any ? text.verdictsOutOfDate : text.noVerdicts}</strong>
+      {any ? text.doNotRelyOnThem(why) : ` ${why}`}
     </Alert>
   );
 }

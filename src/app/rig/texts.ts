@@ -310,8 +310,9 @@ export const notices = {
   change: (count: number) => `Change ${count === 1 ? 'it' : 'them'}`,
   unmark: 'Unmark',
   checkAgain: 'Check again',
-  theVerdictsBelowAreOut: 'The verdicts below are out of date.',
+  verdictsOutOfDate: 'The verdicts below are out of date.',
   doNotRelyOnThem: (why: string) => ` ${why} Do not rely on them.`,
+  noVerdicts: 'There are no verdicts.',
   theRigWasRemoved: 'The rig was removed.',
   bringItBack: 'Bring it back',
 };

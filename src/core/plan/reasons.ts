@@ -227,7 +227,8 @@ export function switchReason(sight: Sight, device: string, group: string, to: Fe
   const against = objecting(sight, place);
   if (against.length) {
     const more = against.length > 1 ? `, and ${against.length - 1} more object` : '';
-    return `${against[0].name} at ${feedLabel(before)}: ${lower(against[0].what)}${more}.`;
+    const under = before === 'off' ? 'with it off' : `at ${feedLabel(before)}`;
+    return `${against[0].name} ${under}: ${lower(against[0].what)}${more}.`;
   }
   if (to === 'off') return 'No line on it needs a feed.';
   const school = `school “${schoolLabel('batteryVoltage', problem.schools.batteryVoltage)}”`;

@@ -39,7 +39,7 @@ test('a quartet in a church on a battery recorder: the pair that is on unfed inl
   const { proposal } = await planned(rig, [], { onlyKit: true });
   expect(proposal.lines).toEqual([]);
   expect(proposal.switches.map(({ name, to, reason }) => [name, to, reason])).toEqual([
-    ['recorder, switch 2', 'P48', expect.stringMatching(/^Spot left at off: no power at the microphone/)],
+    ['recorder, switch 2', 'P48', expect.stringMatching(/^Spot left with it off: no power at the microphone/)],
   ]);
 });
 

@@ -7,7 +7,7 @@ import { rowOf, type Columns } from './geometry';
 interface Props {
   result: LineResult;
   grid: Columns;
-  /** The marks move along. */
+  /** The marks move along for a while. */
   flows: boolean;
 }
 
@@ -117,6 +117,9 @@ function way({ from, to, amps }: Stretch) {
 
 const along = keyframes`to { transform: translate(var(--dx), var(--dy)); }`;
 
+/** They move for less than five seconds, so that nothing needs to stop them (WCAG 2.2.2); a page that rests draws nothing. */
+const FLOWING = '1.4s linear 3';
+
 /** The arrowheads of a stretch, moving on by their distance and beginning anew. */
 function Flowing(stretch: Stretch) {
   const { ux, uy } = way(stretch);
@@ -126,7 +129,7 @@ function Flowing(stretch: Stretch) {
       component="path"
       d={marks(stretch, 0.5)}
       style={{ '--dx': `${ux * step}px`, '--dy': `${uy * step}px` } as React.CSSProperties}
-      sx={{ animation: `${along} 1.4s linear infinite` }}
+      sx={{ animation: `${along} ${FLOWING}` }}
     />
   );
 }
