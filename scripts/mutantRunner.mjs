@@ -209,19 +209,18 @@ class MutantRunner {
     return toMutantRunResult(late ?? { status: DryRunStatus.Complete, tests }, false);
   }
 
-  /** Files with tests that are wanted: those of the fault's own file and folder first, then the quickest. */
+  /** Files with tests that are wanted: those of the fault's own folder first, of these and of the others the quickest. */
   #nearest(sandboxFileName, wanted) {
-    const source = sandboxFileName.replace(`${process.cwd()}/`, '');
+    const folder = dirname(sandboxFileName.replace(`${process.cwd()}/`, ''));
     const cost = new Map();
     for (const id of wanted ?? this.#times.keys()) {
       const file = id.slice(0, id.indexOf('.test.ts') + 8);
       cost.set(file, (cost.get(file) ?? 0) + (this.#times.get(id) ?? 0));
     }
-    const near = (file) =>
-      file === source.replace(/\.ts$/, '.test.ts') ? 0 : dirname(file) === dirname(source) ? 1 : 2;
+    const far = (file) => (dirname(file) === folder ? 0 : 1);
     return this.#files
       .filter(({ file }) => cost.has(file))
-      .sort((a, b) => near(a.file) - near(b.file) || cost.get(a.file) - cost.get(b.file));
+      .sort((a, b) => far(a.file) - far(b.file) || cost.get(a.file) - cost.get(b.file));
   }
 
   async dispose() {}

@@ -216,6 +216,8 @@ describe('the mains', () => {
     test('six of ten of them are there', () => {
       expect(hidden([12, 14, 18, 20, 24])).toBeCloseTo(50, 1);
       expect(hidden([12, 14, 24, 34])).toBeUndefined();
+      // Odd ones do not fill it.
+      expect(hidden([12, 13, 14, 24, 25, 34, 35])).toBeUndefined();
     });
     test('below 2 kHz, and of a supply', () => {
       expect(hidden([42, 44, 46, 48, 50])).toBeUndefined();
@@ -246,6 +248,10 @@ describe('a whine that wanders', () => {
   test('is told with its range and its level', () => {
     expect(told(moving(60))).toEqual(range(1000, 1060));
     const [whine] = wanderingOf(stretches(moving(60)), { step: STEP, least: 0 }, []);
+    // Of a stretch of several segments it is their mean.
+    const longer = stretches(moving(60)).map((each, n) => ({ ...each, from: 3 * n, to: 3 * n + 3 }));
+    for (const { sum } of longer) sum.forEach((value, k) => (sum[k] = 3 * value));
+    expect(wanderingOf(longer, { step: STEP, least: 0 }, [])[0].dbfs).toBeCloseTo(whine.dbfs, 3);
     // 31 bins, highest in the middle.
     const power = 31 * STEP * AROUND * (60 * (1 - 7.74 / 100) - 1);
     expect(Math.abs(whine.dbfs - 10 * Math.log10(power))).toBeLessThan(0.2);
@@ -266,6 +272,16 @@ describe('a whine that wanders', () => {
   test('stands out further than noise in one segment does: 15 dB', () => {
     expect(told(moving(60), 31)).toHaveLength(1);
     expect(told(moving(60), 29)).toEqual([]);
+  });
+  test('has the level that it has half of the time, and of what is smeared it is one', () => {
+    const loud = stretches(moving(60)).map((each, n) => (n < 4 ? stretches(moving(60), 600)[n] : each));
+    const [whine, ...others] = wanderingOf(loud, { step: STEP, least: 0 }, []);
+    expect(others).toEqual([]);
+    expect(whine.dbfs).toBeCloseTo(wanderingOf(stretches(moving(60)), { step: STEP, least: 0 }, [])[0].dbfs, 1);
+    // Two that are further apart than they are smeared are two.
+    const [low, high] = [moving(60), moving(60, 4000)].map((courses) => stretches(courses));
+    const both = low.map((each, n) => ({ ...each, sum: each.sum.map((value, k) => Math.max(value, high[n].sum[k])) }));
+    expect(wanderingOf(both, { step: STEP, least: 0 }, [])).toHaveLength(2);
   });
   test('is above 250 Hz, and none that is told as a steady tone', () => {
     expect(told(moving(0, 240))).toEqual([]);

@@ -68,6 +68,7 @@ describe('a gain that moves, of a recording of 1000 frames', () => {
     ['comes down fast as often', { falling: 51, dropping: 26, least: 2.1 }, undefined],
     ['comes down by less', { falling: 51, least: 1.9 }, undefined],
     ['stands 9 dB above what is left in every band, for long, and drops: a gate', GATE, 'gate'],
+    ['lasts no longer than a click', { ...GATE, lasting: 0.08 }, undefined],
     ['stands less', { ...GATE, least: 8.9 }, undefined],
     ['never moves', { ...GATE, dropping: 0 }, undefined],
     ['never moves, and stands 14 dB above', { ...GATE, dropping: 0, least: 14.1 }, 'gate'],
@@ -130,6 +131,12 @@ describe('what one sound is', () => {
     ['crackle: short, up to the top, one of three', CLICK, 'crackle', { spans: [span(0.1), span(0.1), span(0.1)] }],
     ['one of two', CLICK, 'event', { spans: [span(0.1), span(0.1)] }],
     ['one of two, with three clicks in all', CLICK, 'crackle', { spans: [span(0.1), span(0.1)], all: { clicks: 3 } }],
+    [
+      'none of its own, and three in all',
+      { ...CLICK, clicks: 0 },
+      'crackle',
+      { spans: [span(0.1), span(0.1)], all: { clicks: 3 } },
+    ],
     [
       'none of its own, and two in all',
       { ...CLICK, clicks: 0 },

@@ -21,7 +21,7 @@ export const isClicking = ({ lasting, clicks, lines }: Features): boolean =>
 
 /** Everything is up and down together: a gain moves. */
 export function nameOfGain(
-  { rising, falling, dropping, gainLike, flat, least, share, slots, syllables }: Features,
+  { rising, falling, dropping, gainLike, flat, least, share, slots, syllables, lasting }: Features,
   spans: readonly Span[],
   count: number,
 ): DisturbanceName | undefined {
@@ -36,7 +36,8 @@ export function nameOfGain(
     return 'noise-suppressor';
   if (falling > 0.05 * count && falling > 2 * dropping && least > 2) return 'noise-suppressor';
   const long = spans.some(({ from, to }) => to - from > 1.6 * framesPerSecond) || share > 0.2;
-  if (least > 9 && gainLike < 0.5 && long && (moving > 0 || least > 14)) return 'gate';
+  // Clicks open no gate: what it lets through lasts as long as it is open.
+  if (least > 9 && gainLike < 0.5 && long && lasting >= SHARP && (moving > 0 || least > 14)) return 'gate';
   return undefined;
 }
 

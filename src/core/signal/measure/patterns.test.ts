@@ -225,6 +225,8 @@ describe('what is wrong with the recording itself', () => {
       expect(offset(sign * 0.99e-5, 1e-12)).not.toContain('direct-offset');
       expect(offset(sign * 1.01e-5, 1e-12)).toContain('direct-offset');
     }
+    // A floor of nothing has nothing to be above.
+    expect(offset(1e-4, 0)).not.toContain('direct-offset');
     expect(evidence({ ...levels({ mean: -0.01 }) })).toBe('−1.000 % of full scale, −40.0 dBFS');
   });
 
@@ -250,6 +252,7 @@ describe('what is wrong with the recording itself', () => {
       expect(bare({ density: uneven(2.3) })).toBe(true);
       expect(bare({ density: uneven(2.8) })).toBe(false);
     }
+    expect(bare({ word: { only: 'dither', bits: 16, carries: -100 } })).toBe(false);
     expect(bare({ mains: mains({ 1: 1e-12 }) })).toBe(false);
     expect(bare({ tones: [tone(1000, 1e-12)] })).toBe(false);
   });

@@ -68,6 +68,7 @@ describe('a density', () => {
     // A window over no more than two thirds of it.
     expect(total / truth).toBeGreaterThan(0.5);
     expect(total / truth).toBeLessThan(2);
+    expect(weighted[0] / truth).toBeLessThan(2);
     expect(densityOf(read(new Float32Array(0))).values.every((value) => value === 0)).toBe(true);
     expect(densityOf({ step: 1, hop: 1, stretches: [], weighted: [] }, []).values).toEqual(new Float64Array(2));
   });
