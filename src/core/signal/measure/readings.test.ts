@@ -48,11 +48,26 @@ test('what lies outside 20 Hz to 20 kHz is no part of the band, and is not taken
     for (const figure of ['bandDbfs', 'broadbandDbfs', 'hissDbfs', 'aWeightedDbfs'] as const)
       expect(Math.abs(more[figure] - plain[figure])).toBeLessThan(0.1);
   }
+  for (const hertz of [25, 19_500])
+    expect(one(sum(HISS, sine(FRAMES, hertz, amplitude(-50)))).bandDbfs).toBeGreaterThan(plain.bandDbfs + 5);
   // A tone within it is taken off what is left.
   const tone = one(sum(HISS, sine(FRAMES, 3000, amplitude(-50))));
   expect(tone.bandDbfs).toBeGreaterThan(plain.bandDbfs + 5);
   for (const figure of ['broadbandDbfs', 'hissDbfs'] as const)
     expect(Math.abs(tone[figure] - plain[figure])).toBeLessThan(0.3);
+});
+
+test('rumble is what lies from 4 to 40 Hz; lower it is a drift', () => {
+  const rumble = (hertz: number) => one(sine(FRAMES, hertz, amplitude(-20))).rumbleDbfs;
+  // Bins lie three hertz apart: a little of a tone beside the edge lies beyond it.
+  for (const hertz of [5.9, 20, 38]) expect(Math.abs(rumble(hertz) + 23)).toBeLessThan(1.5);
+  for (const hertz of [0.5, 50, 60]) expect(rumble(hertz)).toBeLessThan(-30);
+});
+
+test('no line is told below −160 dBFS: there lies the arithmetic', () => {
+  const line = (dbfs: number) => one(sine(FRAMES, 3000, Math.SQRT2 * amplitude(dbfs))).tones;
+  expect(line(-158)).toMatchObject([{ hz: expect.closeTo(3000, 0), dbfs: expect.closeTo(-158, 0) }]);
+  expect(line(-162)).toEqual([]);
 });
 
 test('the quietest, the middle and the loudest 400 ms', () => {
