@@ -7,7 +7,7 @@ import { frameMeter } from './frames';
 import { levelMeter, WINDOW, type Levels } from './levels';
 import { patternsOf } from './patterns';
 import type { Pattern } from './pattern';
-import { floorPower, observe, type Observed } from './observed';
+import { floorOf, observe, type Observed } from './observed';
 import { powerIn, segmentFor, welch, type Density } from './spectrum';
 import { plainTransforms, type Transforms } from './transform';
 import { mainsOf, tonesOf, wanderingOf, type Mains, type Tone, type Wandering } from './tones';
@@ -42,7 +42,7 @@ export interface ChannelReading {
   /** A-weighted, mains and tones taken off: what is heard as hiss or rush. */
   hissDbfs: Dbfs;
   crestDb: Decibels;
-  /** As a share of full scale. */
+  /** As a share of full scale, of what is the floor: a thump has one of its own for a moment. */
   dcOffset: number;
   mains: Mains | null;
   tones: Tone[];
@@ -187,10 +187,10 @@ function carriedMains(density: Density): Mains | undefined {
 
 function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
   const { levels, frames, disturbances, gate, rest, density, stretches } = observed;
-  const offset = levels.mean ** 2;
-  const without = (power: number) => Math.max(0, power - offset);
+  const without = (power: number) => Math.max(0, power - levels.mean ** 2);
   const windows = levels.windows.map(without).sort((a, b) => a - b);
-  const word = wordOf(levels, floorPower(levels, rest));
+  const own = floorOf(levels, rest);
+  const word = wordOf(levels, own.power);
   const mains = carriedMains(density);
   const tones = tonesOf(density, mains).filter(({ dbfs }) => dbfs > Math.max(word.carries, LEAST_LINE));
   const wandering = wanderingOf(stretches, density, [...(mains?.harmonics ?? []), ...tones]).filter(
@@ -213,7 +213,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
   const slope = slopeOf(density);
   const hiss = hissIn(density, steady);
   const usable = reasons.length === 0;
-  const floor = usable ? floorPower(levels, rest) : null;
+  const floor = usable ? own.power : null;
   const patterns = patternsOf({
     mains,
     tones,
@@ -226,6 +226,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     levels,
     frame: frames.seconds,
     floor,
+    offset: own.offset,
     word,
     disturbances,
     reasons,
@@ -243,7 +244,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     aWeightedDbfs: ofPower(powerIn(density, from, to, aWeight)),
     hissDbfs: ofPower(hiss.weighted),
     crestDb: levels.power > 0 ? ofPeak(levels.peak) - ofPower(levels.power) : 0,
-    dcOffset: levels.mean,
+    dcOffset: own.offset,
     mains: mains ?? null,
     tones,
     wandering,

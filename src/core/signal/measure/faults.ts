@@ -22,7 +22,7 @@ const level = (dbfs: number): string => `${dbfs.toFixed(1).replace('-', '−')} 
 
 /** What is wrong with the recording itself. */
 export function faultsOf(seen: Seen): Pattern[] {
-  const { levels, frame: seconds, floor, word, disturbances, density, slope, mains, tones } = seen;
+  const { levels, frame: seconds, floor, offset, word, disturbances, density, slope, mains, tones } = seen;
   const found: Pattern[] = [];
   // Voices and doors click too: only what is crackle by itself counts.
   const clicks = levels.clickFrames.filter((frame) =>
@@ -51,13 +51,13 @@ export function faultsOf(seen: Seen): Pattern[] {
       usually: 'lost samples: clock, driver, buffer too small, radio or network link',
       evidence: [zeros && `${zeros} of zeros`, held && `${held} of a value that is held`].filter(Boolean).join(', '),
     });
-  const offset = ofPeak(Math.abs(levels.mean));
-  if (offset > OFFSET || (floor !== null && floor > 0 && levels.mean ** 2 > floor && levels.mean ** 2 > 1e-10))
+  const direct = offset ** 2;
+  if (ofPower(direct) > OFFSET || (floor !== null && floor > 0 && direct > floor && direct > 1e-10))
     found.push({
       code: 'direct-offset',
       what: 'a direct offset',
       usually: 'a converter or an interface without coupling; levels here are without it',
-      evidence: `${(100 * levels.mean).toFixed(3).replace('-', '−')} % of full scale, ${level(offset)}`,
+      evidence: `${(100 * offset).toFixed(3).replace('-', '−')} % of full scale, ${level(ofPower(direct))}`,
     });
   const isLimited = disturbances.some(({ code }) => code === 'automatic-gain');
   if (levels.flatTop > FLAT && levels.clippedRuns === 0 && !word.only && !isLimited && !isConstant(levels))

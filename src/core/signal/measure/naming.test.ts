@@ -81,6 +81,28 @@ describe('a gain that moves, of a recording of 1000 frames', () => {
   );
 });
 
+test('a short recording needs as much of it as one of ten seconds', () => {
+  const ten = frames(10);
+  const name = (features: Partial<Features>, count: number) =>
+    nameOfGain({ ...PLAIN, ...features }, [span(0.6)], count);
+  for (const [enough, toldAs] of [
+    [{ rising: Math.ceil(0.08 * ten) + 1 }, 'automatic-gain'],
+    [{ falling: Math.ceil(0.05 * ten) + 1, least: 3 }, 'noise-suppressor'],
+  ] as const) {
+    expect(name(enough, frames(3))).toBe(toldAs);
+    expect(
+      name(
+        Object.fromEntries(Object.entries(enough).map(([key, value]) => [key, key === 'least' ? value : value - 3])),
+        frames(3),
+      ),
+    ).toBeUndefined();
+  }
+  // Two seconds of ten stand above: of three seconds that is more than half.
+  const gate = { least: 15, dropping: 1 };
+  expect(name({ ...gate, share: 0.7 }, frames(3))).toBe('gate');
+  expect(name({ ...gate, share: 0.6 }, frames(3))).toBeUndefined();
+});
+
 describe('wind', () => {
   const WIND: Partial<Features> = { share: 0.36, bands: [8, 2, 2, 2, 2, 1, 1, 1] };
   test.each<Row<DisturbanceName | undefined>>([

@@ -19,23 +19,27 @@ export const runsEvenly = ({ spread, bands }: Features): boolean =>
 export const isClicking = ({ lasting, clicks, lines }: Features): boolean =>
   lasting < SHARP && clicks >= 3 && lines < 0.05;
 
-/** Everything is up and down together: a gain moves. */
+/** A shorter recording needs as much of a gain that moves as one of this length: a cough dies away slowly too. */
+const LONG = 10 * framesPerSecond;
+
+/** Everything is up and down together: a gain moves. @param count frames of the recording */
 export function nameOfGain(
   { rising, falling, dropping, gainLike, flat, least, share, slots, syllables, lasting }: Features,
   spans: readonly Span[],
   count: number,
 ): DisturbanceName | undefined {
   const moving = rising + falling + dropping;
+  const whole = Math.max(count, LONG);
   if (slots > 0.6) return undefined;
-  if (rising > 0.08 * count && rising > 3 * (falling + dropping)) return 'automatic-gain';
+  if (rising > 0.08 * whole && rising > 3 * (falling + dropping)) return 'automatic-gain';
   const [first] = spans;
   if (gainLike > 0.6 && syllables > 2) return flat > 0.5 ? 'gate' : undefined;
   // It comes down slowly, or has stood for a time: a sound at the start dies away at once.
   const settles = falling * FRAME > 0.23 || flat > 0.4;
   if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && settles && falling + dropping > rising)
     return 'noise-suppressor';
-  if (falling > 0.05 * count && falling > 2 * dropping && least > 2) return 'noise-suppressor';
-  const long = spans.some(({ from, to }) => to - from > 1.6 * framesPerSecond) || share > 0.2;
+  if (falling > 0.05 * whole && falling > 2 * dropping && least > 2) return 'noise-suppressor';
+  const long = spans.some(({ from, to }) => to - from > 1.6 * framesPerSecond) || share * count > 0.2 * whole;
   // Clicks open no gate: what it lets through lasts as long as it is open.
   if (least > 9 && gainLike < 0.5 && long && lasting >= SHARP && (moving > 0 || least > 14)) return 'gate';
   return undefined;

@@ -1,5 +1,5 @@
 import { levelMeter } from './levels';
-import { floorPower } from './observed';
+import { floorOf } from './observed';
 
 describe('the mean square of the frames that are floor', () => {
   const LEVELS = {
@@ -10,18 +10,19 @@ describe('the mean square of the frames that are floor', () => {
     mean: 2,
   };
   test('of the spans of the rest, without their own direct offset', () => {
-    expect(floorPower(LEVELS, [{ from: 0, to: 1 }])).toBe(1);
-    expect(floorPower(LEVELS, [{ from: 1, to: 3 }])).toBe(1.5);
+    expect(floorOf(LEVELS, [{ from: 0, to: 1 }]).power).toBe(1);
+    expect(floorOf(LEVELS, [{ from: 1, to: 3 }]).power).toBe(1.5);
     expect(
-      floorPower(LEVELS, [
+      floorOf(LEVELS, [
         { from: 0, to: 1 },
         { from: 3, to: 9 },
       ]),
-    ).toBe(2.5);
+    ).toEqual({ power: 2.5, offset: 0 });
   });
-  test('of everything where there is no rest; never below nothing', () => {
-    expect(floorPower(LEVELS, [])).toBe(1);
-    expect(floorPower({ ...LEVELS, mean: 3 }, [])).toBe(0);
-    expect(floorPower({ ...LEVELS, frameMeans: Float32Array.from([2, 2, 2, 2]) }, [{ from: 0, to: 4 }])).toBe(0);
+  test('of everything where there is no rest, or nothing is left out; never below nothing', () => {
+    expect(floorOf(LEVELS, [])).toEqual({ power: 1, offset: 2 });
+    expect(floorOf(LEVELS, [{ from: 0, to: 4 }])).toEqual({ power: 1, offset: 2 });
+    expect(floorOf({ ...LEVELS, mean: 3 }, []).power).toBe(0);
+    expect(floorOf({ ...LEVELS, frameMeans: Float32Array.from([2, 2, 2, 2]) }, [{ from: 0, to: 3 }]).power).toBe(0);
   });
 });

@@ -58,8 +58,14 @@ export function observe(levels: Levels, frames: Frames, segments: Segments, samp
   };
 }
 
-/** The mean square of the frames that are floor, without its direct offset. */
-export function floorPower({ frameLevels, frameMeans, power, mean }: Levels, rest: readonly Span[]): number {
+/**
+ * The mean square of the frames that are floor, without their direct offset, and that offset; of everything where nothing
+ * is left out, or nothing is left.
+ */
+export function floorOf(
+  { frameLevels, frameMeans, power, mean }: Levels,
+  rest: readonly Span[],
+): { power: number; offset: number } {
   let [squares, sum, count] = [0, 0, 0];
   for (const { from, to } of rest)
     for (let n = from; n < Math.min(to, frameLevels.length); n++) {
@@ -67,5 +73,8 @@ export function floorPower({ frameLevels, frameMeans, power, mean }: Levels, res
       sum += frameMeans[n];
       count++;
     }
-  return Math.max(0, count ? squares / count - (sum / count) ** 2 : power - mean ** 2);
+  // The samples behind the last whole frame are no less floor than those before.
+  const isAll = count === 0 || count === frameLevels.length;
+  const [all, offset] = isAll ? [power, mean] : [squares / count, sum / count];
+  return { power: Math.max(0, all - offset ** 2), offset };
 }

@@ -53,6 +53,8 @@ export interface Seen {
   wandering: readonly Wandering[];
   /** Mean square of the floor; null where there is none. */
   floor: number | null;
+  /** Direct offset of what is the floor, as a share of full scale. */
+  offset: number;
   word: Word;
   disturbances: readonly Disturbance[];
   reasons: readonly Refusal[];

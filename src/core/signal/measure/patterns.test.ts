@@ -40,6 +40,7 @@ const SEEN: Seen = {
   frame: 7 / 300,
   wandering: [],
   floor: 1e-7,
+  offset: 0,
   word: { carries: -Infinity },
   disturbances: [],
   reasons: [],
@@ -214,7 +215,7 @@ describe('what is wrong with the recording itself', () => {
   });
 
   test('a direct offset from −60 dBFS on, of either sign, or above the floor', () => {
-    const offset = (mean: number, floor: number | null = 1e-5) => codes({ ...levels({ mean }), floor });
+    const offset = (share: number, floor: number | null = 1e-5) => codes({ offset: share, floor });
     for (const sign of [1, -1]) {
       expect(offset(sign * 1.02e-3)).toEqual(['direct-offset']);
       expect(offset(sign * 0.98e-3)).toEqual([]);
@@ -227,7 +228,7 @@ describe('what is wrong with the recording itself', () => {
     }
     // A floor of nothing has nothing to be above.
     expect(offset(1e-4, 0)).not.toContain('direct-offset');
-    expect(evidence({ ...levels({ mean: -0.01 }) })).toBe('−1.000 % of full scale, −40.0 dBFS');
+    expect(evidence({ offset: -0.01 })).toBe('−1.000 % of full scale, −40.0 dBFS');
   });
 
   test('tops two and a half times as full as what is below them were cut off before the converter', () => {

@@ -129,6 +129,18 @@ test('what a lost stretch or a click lies in is no floor', () => {
   expect(Math.abs(one(click).floorDbfs! + 60)).toBeLessThan(0.1);
 });
 
+test('a thump is no direct offset; what goes on through it is one', () => {
+  const thump = (n: number) => (n > RATE ? 0.4 * Math.exp((RATE - n) / 2400) : 0);
+  const bumped = HISS.map((x, n) => x + thump(n));
+  expect(bumped.reduce((total, x) => total + x, 0) / FRAMES).toBeGreaterThan(0.004);
+  expect(one(bumped).usable).toBe(true);
+  expect(Math.abs(one(bumped).dcOffset)).toBeLessThan(1e-4);
+  expect(one(bumped).patterns.map(({ code }) => code)).not.toContain('direct-offset');
+  const both = one(bumped.map((x) => x - 0.003));
+  expect(both.dcOffset).toBeCloseTo(-0.003, 4);
+  expect(both.patterns.map(({ code }) => code)).toContain('direct-offset');
+});
+
 test('nothing is read twice: asked again it says the same, and more once more has come', () => {
   const meter = meterOf(HISS);
   expect(meter.reading()).toEqual(meter.reading());
