@@ -37,6 +37,23 @@ test('a band of white noise has its share of the power', () => {
   }
 });
 
+test('about an octave each: 120, 250, 500, 1000, 2000, 4000 and 8000 Hz lie between two', () => {
+  [120, 250, 500, 1000, 2000, 4000, 8000].forEach((hz, below) => {
+    // A line of a Hann window is two bins of 46.9 Hz wide to either side.
+    const off = Math.max(0.06 * hz, 70);
+    const louder = (at: number) => {
+      const frames = framesOf(sine(48_000, at, 0.1));
+      return frames.level(below, 20) > frames.level(below + 1, 20);
+    };
+    expect(louder(hz - Math.min(off, hz / 2))).toBe(true);
+    expect(louder(hz + off)).toBe(false);
+  });
+  // Nothing above 16 kHz, little below 30 Hz.
+  const outside = framesOf(sine(48_000, 17_000, 0.1));
+  for (let band = 0; band < BANDS; band++) expect(outside.level(band, 20)).toBeLessThan(-60);
+  expect(framesOf(sine(48_000, 15_000, 0.1)).level(7, 20)).toBeCloseTo(-23, 0);
+});
+
 test('levels from −140 to −12.5 dBFS are kept; nothing is −140', () => {
   expect(framesOf(new Float32Array(48_000)).level(3, 5)).toBe(-140);
   expect(framesOf(sine(48_000, 700, 1)).level(3, 5)).toBe(-12.5);
@@ -48,8 +65,10 @@ test('how much of what lies between 1.5 and 10 kHz is one tone', () => {
   expect(framesOf(sum(hiss, sine(48_000, 3000, 0.1))).tonal(10)).toBeGreaterThan(0.9);
   expect(framesOf(hiss).tonal(10)).toBeLessThan(0.2);
   expect(framesOf(sum(hiss, sine(48_000, 3000, 0.1), sine(48_000, 5000, 0.1))).tonal(10)).toBeCloseTo(0.5, 1);
-  for (const outside of [1200, 11_000])
+  for (const outside of [1300, 10_300])
     expect(framesOf(sum(hiss, sine(48_000, outside, 0.1))).tonal(10)).toBeLessThan(0.3);
+  for (const inside of [1700, 9800])
+    expect(framesOf(sum(hiss, sine(48_000, inside, 0.1))).tonal(10)).toBeGreaterThan(0.9);
   expect(framesOf(new Float32Array(48_000)).tonal(10)).toBe(0);
 });
 
