@@ -11,7 +11,7 @@ function flatness(samples: Float32Array, piece = 480): number {
   }
   return meter.flatness();
 }
-const SECOND = 48_000;
+const SECOND = 12_000;
 const wave = sine(4 * SECOND, 97.3, 0.5);
 const cut = (at: number) => wave.map((x) => Math.max(-at, Math.min(at, x)));
 
