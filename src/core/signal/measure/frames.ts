@@ -25,6 +25,8 @@ const [PITCH_FROM, PITCH_TO]: [Hertz, Hertz] = [1500, 10_000];
 const LOWEST: Dbfs = -140;
 
 const levelOf = (byte: number): Dbfs => byte / 2 + LOWEST;
+/** What a band has in which there is nothing at all. */
+export const NOTHING = 10 ** (LOWEST / 10);
 const POWERS = Float64Array.from({ length: 256 }, (_, byte) => 10 ** (levelOf(byte) / 10));
 
 /** A recording frame by frame. */

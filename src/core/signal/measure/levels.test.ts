@@ -75,6 +75,32 @@ describe('what a run of one value is', () => {
   });
 });
 
+describe('zeros that a recording begins or ends with', () => {
+  test('are told apart from those in between, wherever pieces end', () => {
+    const samples = held(0, 1000, 0).fill(0, 4000, 4500).fill(0, 9000);
+    for (const piece of [9600, 700, 7]) {
+      const { zeros, zerosAtEnds } = levelsOf(samples, piece);
+      expect(zeros).toBeCloseTo(2100 / RATE, 9);
+      expect(zerosAtEnds).toBeCloseTo(1600 / RATE, 9);
+    }
+    expect(levelsOf(held(4000, 500, 0)).zerosAtEnds).toBe(0);
+    expect(levelsOf(held(1, 500, 0)).zerosAtEnds).toBe(0);
+  });
+
+  test('what comes after nothing, or is louder from some time on, is no click over and over', () => {
+    const rising = (before: number, times: number) =>
+      levelsOf(
+        Float32Array.from({ length: 2 * RATE }, (_, n) => 1e-3 * Math.sin(n * n) * (n < RATE ? before : times)),
+        1000,
+      ).clicks;
+    expect(rising(0, 1)).toBe(0);
+    expect(rising(1, 1)).toBe(0);
+    // A hundred times as loud it is one, and soon usual.
+    expect(rising(1, 100)).toBe(1);
+    expect(rising(100, 1)).toBe(0);
+  });
+});
+
 describe('a click', () => {
   /** A sine whose second difference is known in the mean, 2 / π of its greatest, with one sample moved. */
   const RATIO = 2 / Math.PI;

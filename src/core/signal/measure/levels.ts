@@ -34,8 +34,10 @@ export interface Levels {
   frameMeans: Float32Array;
   clippedRuns: number;
   zeroRuns: number;
-  /** Seconds of exact zeros. */
+  /** Exact zeros, in all. */
   zeros: Seconds;
+  /** Those of them that the recording begins or ends with: nothing has arrived yet, or no longer. */
+  zerosAtEnds: Seconds;
   clicks: number;
   /** Frames in which a click lies. */
   clickFrames: number[];
@@ -132,7 +134,7 @@ export function levelMeter(sampleRate: Hertz) {
   const means = growingFloats();
   let [frames, peak, squares, sum] = [0, 0, 0, 0];
   let [window, inWindow, frame, frameSum, inFrame] = [0, 0, 0, 0, 0];
-  let [full, zero, clippedRuns, zeroRuns, zeros, clicks] = [0, 0, 0, 0, 0, 0];
+  let [full, zero, clippedRuns, zeroRuns, zeros, before, clicks] = [0, 0, 0, 0, 0, 0, 0];
   /** Mean size of the second difference in what came before. */
   let usual = 0;
   let lastClick = -Infinity;
@@ -150,12 +152,14 @@ export function levelMeter(sampleRate: Hertz) {
   const countZeros = (samples: Float32Array, from: number, to: number) => {
     for (let n = from; n < to; n++)
       if (samples[n] === 0) zero++;
-      else endZeros();
+      else endZeros(frames + n - from);
   };
-  const endZeros = () => {
+  /** @param at the sample that they end before */
+  const endZeros = (at: number) => {
     if (zero >= zeroRun) {
       zeroRuns++;
       zeros += zero;
+      if (zero === at) before = zero;
     }
     zero = 0;
   };
@@ -199,11 +203,11 @@ export function levelMeter(sampleRate: Hertz) {
     push(samples: Float32Array): void {
       for (let from = 0; from < samples.length;) {
         const to = Math.min(samples.length, from + perFrame - inFrame, from + perWindow - inWindow);
-        const before = { ...held };
+        const heldBefore = { ...held };
         let found = stretchOf(samples, from, to, held);
         if (!Number.isFinite(found.squares)) {
           broken += mend(samples, from, to);
-          found = stretchOf(samples, from, to, Object.assign(held, before));
+          found = stretchOf(samples, from, to, Object.assign(held, heldBefore));
         }
         peak = Math.max(peak, found.peak);
         squares += found.squares;
@@ -225,12 +229,16 @@ export function levelMeter(sampleRate: Hertz) {
         if (found.longest + 1 >= zeroRun) countZeros(samples, from, to);
         else zero = held.x1 === 0 ? held.run + 1 : 0;
         // A click bends the wave far more than the samples before it did; one is counted once, wherever the pieces end.
-        const click = found.bend > CLICK * usual && found.bend > 1e-5 && frames > perFrame;
+        const click = usual > 0 && found.bend > CLICK * usual && found.bend > 1e-5 && frames > perFrame;
         if (click && frames - lastClick > perFrame) clicks++;
         if (click && clickFrames.at(-1) !== totals.count() && clickFrames.length < MOST_CLICKS)
           clickFrames.push(totals.count());
         if (click) lastClick = frames;
-        else usual += (found.bends / (to - from) - usual) * Math.min(1, (to - from) / perFrame) || 0;
+        // What stays louder is no click for long: what is usual follows it, by twice as much from frame to frame. After
+        // nothing it may begin anywhere within these samples.
+        const bends = Math.min(found.bends / (to - from), click ? 2 * usual : Infinity);
+        if (usual > 0 || frames === 0) usual += (bends - usual) * Math.min(1, (to - from) / perFrame) || 0;
+        else usual = found.bend;
         frames += to - from;
         inFrame += to - from;
         inWindow += to - from;
@@ -258,6 +266,7 @@ export function levelMeter(sampleRate: Hertz) {
         clippedRuns,
         zeroRuns: zeroRuns + open,
         zeros: (zeros + (open ? zero : 0)) / sampleRate,
+        zerosAtEnds: (before + (open ? zero : 0)) / sampleRate,
         clicks,
         clickFrames,
         dropouts,

@@ -32,6 +32,10 @@ export function observe(levels: Levels, frames: Frames, segments: Segments, samp
   const clickFrames = isWord ? [] : levels.clickFrames;
   for (const frame of isWord ? [] : [...clickFrames, ...levels.dropouts.frames])
     spoilt.fill(1, Math.max(0, frame - 1), frame + 2);
+  // Nor is what lies before anything arrives, or after.
+  const { from: start, to: end } = quiet.sounding;
+  if (start > 0) spoilt.fill(1, 0, start + 1);
+  if (end < frames.count) spoilt.fill(1, end - 1);
   const disturbances = disturbancesOf(frames, quiet, segments, perFrame, clickFrames);
   const rest = restOf(quiet, disturbances, spoilt);
   const isRest = new Uint8Array(frames.count);

@@ -113,6 +113,18 @@ describe('the floor', () => {
   });
 });
 
+test('before anything arrives, and after, there is no floor: it is that of what sounds', () => {
+  const [from, to] = [100, frames(20) - 200];
+  const late = course(20, (_, n) => (n >= from && n < to ? 0 : -60));
+  const { sounding, baseline, others } = quietOf(late);
+  expect(sounding).toEqual({ from, to });
+  expect(levels(baseline)).toEqual(Array(BANDS).fill(expect.closeTo(FLOOR, 4)));
+  expect(others).toEqual([]);
+  // In between it stays what it is; and nothing anywhere is all the same.
+  expect(quietOf(course(20, (_, n) => (n === 300 ? -60 : 0))).sounding).toEqual({ from: 0, to: frames(20) });
+  expect(quietOf(course(20, () => -60)).sounding).toEqual({ from: 0, to: frames(20) });
+});
+
 test('running means over frames, the frame in the middle, fewer at the ends', () => {
   expect([...smoothed([3, 6, 9, 12], 3)]).toEqual([4.5, 6, 9, 10.5]);
   expect([...smoothed([1, 2, 3], 1)]).toEqual([1, 2, 3]);

@@ -1,5 +1,5 @@
 import type { Decibels, Seconds } from '../../units';
-import { BANDS, EDGES, FRAME, framesPerSecond, type Frames } from './frames';
+import { BANDS, EDGES, FRAME, framesPerSecond, NOTHING, type Frames } from './frames';
 
 /** A part of a recording, in frames: from the first to before the last. */
 export interface Span {
@@ -17,6 +17,8 @@ export interface Quiet {
   others: Span[];
   /** 1 where a frame belongs to something else. */
   taken: Uint8Array;
+  /** From the first to the last frame in which there is anything: a recorder may begin before anything arrives. */
+  sounding: Span;
 }
 
 /** The quietest of the recording that the first guess of the floor is taken from. */
@@ -39,11 +41,12 @@ export function quietOf(frames: Frames): Quiet {
   const { count } = frames;
   const bands = Array.from({ length: BANDS }, (_, band) => frames.powers(band));
   const smooth = bands.map((powers, band) => smoothed(powers, SMOOTH[band]));
-  let baseline = first(bands, count);
+  const sounding = soundingOf(bands, count);
+  let baseline = first(bands, sounding);
   let taken = new Uint8Array(count);
   for (let round = 0; round < 3; round++) {
     taken = standing(bands, smooth, baseline, count);
-    const rest = meanOf(bands, (n) => taken[n] === 0);
+    const rest = meanOf(bands, sounding, (n) => taken[n] === 0);
     // Where next to nothing is left the first guess stays.
     if (rest.count < Math.max(framesPerSecond / 2, 0.03 * count)) break;
     baseline = rest.means;
@@ -51,7 +54,7 @@ export function quietOf(frames: Frames): Quiet {
   const others = spansOf(taken, count);
   taken.fill(0);
   for (const { from, to } of others) taken.fill(1, from, to);
-  return { baseline, smooth, others, taken };
+  return { baseline, smooth, others, taken, sounding };
 }
 
 /** How far a mean square lies over another. */
@@ -71,10 +74,19 @@ export function smoothed(powers: ArrayLike<number>, width: number): Float64Array
   return out;
 }
 
-function meanOf(bands: readonly Float64Array[], chosen: (frame: number) => boolean) {
+function soundingOf(bands: readonly Float64Array[], count: number): Span {
+  const isSilent = (n: number): boolean => bands.every((powers) => powers[n] <= NOTHING);
+  let [from, to] = [0, count];
+  while (from < to && isSilent(from)) from++;
+  while (to > from && isSilent(to - 1)) to--;
+  // Nothing anywhere: all of it is as good.
+  return from < to ? { from, to } : { from: 0, to: count };
+}
+
+function meanOf(bands: readonly Float64Array[], { from, to }: Span, chosen: (frame: number) => boolean) {
   let count = 0;
   const means = new Float64Array(bands.length);
-  for (let n = 0; n < bands[0].length; n++) {
+  for (let n = from; n < to; n++) {
     if (!chosen(n)) continue;
     count++;
     for (let band = 0; band < bands.length; band++) means[band] += bands[band][n];
@@ -84,13 +96,14 @@ function meanOf(bands: readonly Float64Array[], chosen: (frame: number) => boole
 }
 
 /** The floor as the quietest blocks have it, over all bands. */
-function first(bands: readonly Float64Array[], count: number): Float64Array {
-  const blocks = Array.from({ length: Math.max(1, Math.floor(count / BLOCK)) }, (_, block) => {
-    const to = Math.min(count, (block + 1) * BLOCK);
+function first(bands: readonly Float64Array[], { from, to: end }: Span): Float64Array {
+  const blocks = Array.from({ length: Math.max(1, Math.floor((end - from) / BLOCK)) }, (_, block) => {
+    const start = from + block * BLOCK;
+    const to = Math.min(end, start + BLOCK);
     return bands.map((powers) => {
       let sum = 0;
-      for (let n = block * BLOCK; n < to; n++) sum += powers[n];
-      return sum / (to - block * BLOCK || 1);
+      for (let n = start; n < to; n++) sum += powers[n];
+      return sum / (to - start || 1);
     });
   });
   const lowest = bands.map((_, band) => {

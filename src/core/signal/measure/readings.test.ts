@@ -129,6 +129,18 @@ test('what a lost stretch or a click lies in is no floor', () => {
   expect(Math.abs(one(click).floorDbfs! + 60)).toBeLessThan(0.1);
 });
 
+test('a recorder that begins before anything arrives, and goes on after it: the floor is that of what arrived', () => {
+  const late = new Float32Array(2 * FRAMES);
+  late.set(HISS, RATE);
+  const { floorDbfs, reasons, disturbances, patterns, clicks } = one(late);
+  expect({ reasons, disturbances, clicks }).toEqual({ reasons: [], disturbances: [], clicks: 0 });
+  expect(Math.abs(floorDbfs! + 60)).toBeLessThan(0.1);
+  expect(patterns.map(({ code }) => code)).toEqual(['hiss', 'exact-zeros']);
+  // What goes off and on in between is a gate all the same.
+  const gated = late.map((x, n) => (n > 2 * RATE && n < 3 * RATE ? 0 : x));
+  expect(one(gated).reasons.map(({ code }) => code)).toEqual(['gate']);
+});
+
 test('a thump is no direct offset; what goes on through it is one', () => {
   const thump = (n: number) => (n > RATE ? 0.4 * Math.exp((RATE - n) / 2400) : 0);
   const bumped = HISS.map((x, n) => x + thump(n));

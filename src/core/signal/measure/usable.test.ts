@@ -26,7 +26,8 @@ describe('what is left for a floor', () => {
     const isSpoilt = new Uint8Array(taken.length);
     for (const at of spoilt) isSpoilt[frames(at)] = 1;
     const others = taken.includes(1) ? [{ from: 0, to: 1 }] : [];
-    const quiet = { taken, others, baseline: new Float64Array(BANDS), smooth: [] };
+    const sounding = { from: 0, to: taken.length };
+    const quiet = { taken, others, sounding, baseline: new Float64Array(BANDS), smooth: [] };
     const rest = restOf(quiet, others.length ? [disturbance(code)] : [], isSpoilt);
     return rest.map(({ from, to }) => [from, to].map((frame) => Math.round(10 * frame * FRAME) / 10));
   };
@@ -198,6 +199,9 @@ describe('refusals', () => {
     });
     expect(codes({ zeros: 0.21 })).toEqual(['gate']);
     expect(codes({ zeros: 0.19 })).toEqual([]);
+    // Before anything arrives, and after, nothing mutes.
+    expect(codes({ zeros: 3.19, zerosAtEnds: 3 })).toEqual([]);
+    expect(codes({ zeros: 3.21, zerosAtEnds: 3 })).toEqual(['gate']);
     // The zeros say it: what else is there need not be named.
     expect(codes({ zeros: 0.21 }, [disturbance('speech')], [])).toEqual(['gate']);
   });
@@ -238,6 +242,7 @@ describe('what a gate does', () => {
         { from: 8, to: 9 },
       ],
       taken: new Uint8Array(levels.length),
+      sounding: { from: 0, to: levels.length },
     };
     return gateOf(course, quiet);
   };

@@ -126,7 +126,8 @@ export function refusalsOf(
   testTone: Tone | undefined,
   gate: Gate | null,
 ): Refusal[] {
-  const { power, clippedRuns, zeros, broken, mean } = levels;
+  const { power, clippedRuns, broken, mean } = levels;
+  const zeros = levels.zeros - levels.zerosAtEnds;
   const seconds = levels.frames / sampleRate;
   const found: Refusal[] = [];
   if (seconds < SHORTEST)
