@@ -23,7 +23,9 @@ export function disturbancesOf(
   const see = observer(frames, quiet, segments, samplesPerFrame, clickFrames);
   const all = see(quiet.others);
   const everywhere =
-    runsEvenly(all) || isClicking(all) ? undefined : (nameOfGain(all, quiet.others, frames.count) ?? nameOfAir(all));
+    runsEvenly(all) || isClicking(all)
+      ? undefined
+      : (nameOfGain(all, quiet.others, frames.count) ?? nameOfAir(all, frames.count));
   const named = quiet.others.map((span): Disturbance => {
     const own = quiet.others.length > 1 ? see([span]) : all;
     const code = everywhere ?? nameOf(own, all, span, quiet.others.length);

@@ -43,28 +43,34 @@ describe('a gain that moves, of a recording of 1000 frames', () => {
     ['swells and does not stay level', { gainLike: 0.61, syllables: 3, flat: 0.49, ...GATE }, undefined],
     ['swells twice alone', { gainLike: 0.61, syllables: 2, flat: 0.51 }, undefined],
     [
-      'comes down slowly from the start, and has stood: a suppressor',
-      { gainLike: 0.71, flat: 0.41, falling: 1 },
+      'comes down for more than 0.35 s from what it was at the start: a suppressor',
+      { gainLike: 0.71, falling: 16 },
       'noise-suppressor',
       { spans: [span(3, 0)] },
     ],
     [
-      'comes down for a quarter of a second',
-      { gainLike: 0.71, falling: 10 },
+      'comes down fast for as long',
+      { gainLike: 0.71, falling: 4, dropping: 12 },
       'noise-suppressor',
       { spans: [span(3, 0)] },
     ],
-    ['comes down more quickly', { gainLike: 0.71, falling: 9 }, undefined, { spans: [span(3, 0)] }],
-    ['comes up again as often', { gainLike: 0.71, falling: 10, rising: 10 }, undefined, { spans: [span(3, 0)] }],
-    ['begins later than the recording', { gainLike: 0.71, falling: 10 }, undefined, { spans: [span(3, 0.1)] }],
-    ['comes twice', { gainLike: 0.71, falling: 10 }, undefined, { spans: [span(3, 0), span(1, 5)] }],
-    ['moves bands apart', { gainLike: 0.69, falling: 10 }, undefined, { spans: [span(3, 0)] }],
+    [
+      'comes down at once: somebody moved it',
+      { gainLike: 0.71, falling: 14, flat: 1 },
+      undefined,
+      { spans: [span(3, 0)] },
+    ],
+    ['comes up again as often', { gainLike: 0.71, falling: 30, rising: 16 }, undefined, { spans: [span(3, 0)] }],
+    ['begins later than the recording', { gainLike: 0.71, falling: 16 }, undefined, { spans: [span(3, 0.1)] }],
+    ['comes twice', { gainLike: 0.71, falling: 16 }, undefined, { spans: [span(3, 0), span(1, 5)] }],
+    ['moves bands apart', { gainLike: 0.69, falling: 16 }, undefined, { spans: [span(3, 0)] }],
     [
       'comes down slowly for 5 % of the time, by more than 2 dB in every band',
       { falling: 51, dropping: 25, least: 2.1 },
       'noise-suppressor',
     ],
     ['comes down for less', { falling: 49, least: 2.1 }, undefined],
+    ['comes up for some of that time', { falling: 55, rising: 6, least: 2.1 }, undefined],
     ['comes down fast as often', { falling: 51, dropping: 26, least: 2.1 }, undefined],
     ['comes down by less', { falling: 51, least: 1.9 }, undefined],
     ['stands 9 dB above what is left in every band, for long, and drops: a gate', GATE, 'gate'],
@@ -101,6 +107,9 @@ test('a short recording needs as much of it as one of ten seconds', () => {
   const gate = { least: 15, dropping: 1 };
   expect(name({ ...gate, share: 0.7 }, frames(3))).toBe('gate');
   expect(name({ ...gate, share: 0.6 }, frames(3))).toBeUndefined();
+  const gusts = { ...PLAIN, bands: [8, 2, 2, 2, 2, 1, 1, 1], share: 0.8 };
+  expect(nameOfAir(gusts, frames(5))).toBe('wind');
+  expect(nameOfAir(gusts, frames(4))).toBeUndefined();
 });
 
 describe('wind', () => {
@@ -116,7 +125,7 @@ describe('wind', () => {
     ['of the mains', { ...WIND, mains: 0.81 }, undefined],
     ['of a telephone', { ...WIND, slots: 0.61 }, undefined],
     ['hardly in lines, nor of mains, nor of a telephone', { ...WIND, lines: 0.34, mains: 0.79, slots: 0.59 }, 'wind'],
-  ])('%s', (_, features, name) => expect(nameOfAir({ ...PLAIN, ...features })).toBe(name));
+  ])('%s', (_, features, name) => expect(nameOfAir({ ...PLAIN, ...features }, 1000)).toBe(name));
 });
 
 describe('what one sound is', () => {
@@ -143,6 +152,14 @@ describe('what one sound is', () => {
     ['less of it on multiples', { ...HUM, mains: 0.84 }, 'event'],
     ['hardly in lines', { ...HUM, lines: 0.09, staying: 0.09 }, 'event'],
     ['in lines that move', { ...HUM, staying: 0.13 }, 'event'],
+    [
+      'of 50 or 60 Hz alone, that swells for longer than a bump lasts',
+      { mains: 0.86, bands: [10, 3.9, 3, 3, 3, 3, 3, 3] },
+      'intermittent-hum',
+      { spans: [span(1.7)] },
+    ],
+    ['a bump of it', { mains: 0.86, bands: [10, 3.9, 3, 3, 3, 3, 3, 3] }, 'event', { spans: [span(1.5)] }],
+    ['with as much above', { mains: 0.86, bands: [10, 4.1, 3, 3, 3, 3, 3, 3] }, 'event', { spans: [span(1.7)] }],
     ['music: more than half in lines, of which many stay', { lines: 0.56, staying: 0.41 }, 'music'],
     ['lines that do not stay are a voice', { lines: 0.56, staying: 0.39 }, 'speech'],
     ['fewer lines too', { lines: 0.54, staying: 0.41 }, 'speech'],
@@ -179,6 +196,8 @@ describe('what one sound is', () => {
       { spans: [span(1.7)] },
     ],
     ['for less', { spread: 2.9, bands: [10, 10, 8, 8, 8, 8, 6.9, 6.9] }, 'event', { spans: [span(1.5)] }],
+    ['evenly in all bands alike: a gain that somebody moved', { spread: 2.9 }, 'machine', { spans: [span(1.7)] }],
+    ['unevenly', { spread: 3.1 }, 'event', { spans: [span(1.7)] }],
     ['a bump has more below than where vowels are', { lines: 0.9, bands: [12.1, 1, 10, 1, 1, 1, 1, 1] }, 'event'],
     ['a voice has not', { lines: 0.3, bands: [11.9, 1, 10, 1, 1, 1, 1, 1] }, 'speech'],
     ['a voice: a quarter in lines', { lines: 0.26 }, 'speech'],
@@ -241,6 +260,9 @@ describe('what gave it away', () => {
   ])('%s', (code, evidence) => expect(evidenceOf(code, shown)).toBe(evidence));
   test('of each there is one', () => {
     for (const code of Object.keys(DISTURBANCES) as DisturbanceName[]) expect(evidenceOf(code, shown)).not.toBe('');
+    expect(evidenceOf('machine', { ...shown, bands: [10, 10, 11, 12, 10, 10, 10, 10] })).toMatch(
+      /^12 dB over the rest.*and even; all bands alike, as where somebody moves the gain$/,
+    );
     expect(evidenceOf('gate', { ...shown, dropping: 0 })).toMatch(/^between sounds even the hiss is 12 dB lower/);
     for (const clicks of [0, 1]) expect(evidenceOf('crackle', { ...shown, clicks })).toBe('1 click');
   });

@@ -8,12 +8,15 @@ import { plural } from '../../units';
 /** A click stands out for less than this, as frames are smoothed. */
 const SHARP: Seconds = 0.09;
 
+/** What runs evenly moves by less than this between its quarters, in the band where it moves most. */
+const EVEN: Decibels = 3;
+
 /**
  * Stands as evenly as a fan or a refrigerator does, and with a spectrum of its own: a gain that moves lifts all bands by
  * the same.
  */
-export const runsEvenly = ({ spread, bands }: Features): boolean =>
-  spread < 3 && Math.max(...bands) - Math.min(...bands) > 3;
+export const runsEvenly = ({ spread, bands }: Features): boolean => spread < EVEN && hasOwnSpectrum(bands);
+const hasOwnSpectrum = (bands: readonly Decibels[]): boolean => Math.max(...bands) - Math.min(...bands) > 3;
 
 /** A click lifts all bands by itself, and lasts no longer than a frame shows: no gain has moved. */
 export const isClicking = ({ lasting, clicks, lines }: Features): boolean =>
@@ -35,31 +38,41 @@ export function nameOfGain(
   const [first] = spans;
   if (gainLike > 0.6 && syllables > 2) return flat > 0.5 ? 'gate' : undefined;
   // It comes down slowly, or has stood for a time: a sound at the start dies away at once.
-  const settles = falling * FRAME > 0.23 || flat > 0.4;
+  const settles = (falling + dropping - rising) * FRAME > 0.35;
   if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && settles && falling + dropping > rising)
     return 'noise-suppressor';
-  if (falling > 0.05 * whole && falling > 2 * dropping && least > 2) return 'noise-suppressor';
+  if (falling - rising > 0.05 * whole && falling > 2 * dropping && least > 2) return 'noise-suppressor';
   const long = spans.some(({ from, to }) => to - from > 1.6 * framesPerSecond) || share * count > 0.2 * whole;
   // Clicks open no gate: what it lets through lasts as long as it is open.
   if (least > 9 && gainLike < 0.5 && long && lasting >= SHARP && (moving > 0 || least > 14)) return 'gate';
   return undefined;
 }
 
-/** Low noise in gusts. */
-export function nameOfAir({ bands, share, lines, mains, slots }: Features): DisturbanceName | undefined {
+/** Low noise in gusts. @param count frames of the recording */
+export function nameOfAir({ bands, share, lines, mains, slots }: Features, count: number): DisturbanceName | undefined {
   const low = Math.max(bands[0], bands[1]);
   const high = Math.max(...bands.slice(HISS + 1));
-  if (share > 0.35 && low > 7 && low > high + 6 && bands[BANDS - 1] < 3 && lines < 0.35 && mains < 0.8 && slots < 0.6)
+  if (
+    share * count > 0.35 * Math.max(count, LONG) &&
+    low > 7 &&
+    low > high + 6 &&
+    bands[BANDS - 1] < 3 &&
+    lines < 0.35 &&
+    mains < 0.8 &&
+    slots < 0.6
+  )
     return 'wind';
   return undefined;
 }
 
 export function nameOf(own: Features, all: Features, span: Span, spans: number): DisturbanceName {
-  const { bands, slots, mains, lines, staying, pitch, syllables, clicks, lasting } = own;
+  const { bands, slots, mains, lines, staying, pitch, syllables, clicks, lasting, spread } = own;
   const seconds = (span.to - span.from) * FRAME;
   const [low, high] = [Math.max(...bands.slice(0, 4)), Math.max(bands[5], bands[6])];
   if (slots > 0.6 || (all.slots > 0.7 && spans > 1 && seconds < 0.8)) return 'telephone';
   if (mains > 0.85 && lines > 0.1 && staying > 0.7 * lines && seconds > 0.4) return 'intermittent-hum';
+  // Lines are told from 90 Hz on: of 50 or 60 Hz alone there is none. A bump is over sooner.
+  if (mains > 0.85 && bands[0] > Math.max(...bands.slice(1)) + 6 && seconds > 1.6) return 'intermittent-hum';
   if (lines > 0.55 && staying > 0.4) return 'music';
   if (pitch > 0.5 && high > low + 6) return 'birds';
   if (
@@ -69,7 +82,7 @@ export function nameOf(own: Features, all: Features, span: Span, spans: number):
     (spans > 2 || all.clicks >= 3)
   )
     return 'crackle';
-  if (runsEvenly(own) && seconds > 1.6) return 'machine';
+  if (spread < EVEN && seconds > 1.6) return 'machine';
   // A voice has more where its vowels are than below them; a bump has not.
   if (Math.max(bands[0], bands[1]) > Math.max(...VOICE.map((band) => bands[band])) + 2) return 'event';
   const isVoice = lines > 0.25 || (lines > 0.09 && syllables > 1) || (pitch > 0.2 && high > 6);
@@ -104,7 +117,7 @@ export function evidenceOf(code: DisturbanceName, own: Features): string {
     case 'speech':
       return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${plural(syllables, 'time')}`;
     case 'machine':
-      return `${decibels(Math.max(...bands))} over the rest in its loudest band, and even`;
+      return `${decibels(Math.max(...bands))} over the rest in its loudest band, and even${hasOwnSpectrum(bands) ? '' : '; all bands alike, as where somebody moves the gain'}`;
     case 'ticking':
     case 'crackle':
       return `${clicks || 1} ${clicks > 1 ? 'clicks' : 'click'}`;

@@ -141,6 +141,30 @@ test('a recorder that begins before anything arrives, and goes on after it: the 
   expect(one(gated).reasons.map(({ code }) => code)).toEqual(['gate']);
 });
 
+test.each([12, -12])(
+  'a gain that somebody moves by %d dB is told as something even, and the quieter part is the floor',
+  (by) => {
+    const moved = [...HISS, ...OTHER, ...HISS].map((x, n) => x * (n < 5 * RATE ? 1 : amplitude(by)));
+    const { reasons, disturbances, floorDbfs } = one(Float32Array.from(moved));
+    expect(reasons).toEqual([]);
+    expect(disturbances).toMatchObject([
+      {
+        code: 'machine',
+        evidence:
+          '12 dB over the rest in its loudest band, and even; all bands alike, as where somebody moves the gain',
+      },
+    ]);
+    expect(Math.abs(floorDbfs! + 60 - Math.min(0, by))).toBeLessThan(0.1);
+  },
+);
+
+test('two supplies that beat at their fundamental are hum that comes and goes', () => {
+  const long = [...HISS, ...OTHER, ...HISS];
+  const beat = [49.9, 50.2].map((hertz) => sine(long.length, hertz, amplitude(-53)));
+  const { disturbances } = one(sum(Float32Array.from(long), ...beat));
+  expect(new Set(disturbances.map(({ code }) => code))).toEqual(new Set(['intermittent-hum']));
+});
+
 test('a thump is no direct offset; what goes on through it is one', () => {
   const thump = (n: number) => (n > RATE ? 0.4 * Math.exp((RATE - n) / 2400) : 0);
   const bumped = HISS.map((x, n) => x + thump(n));
