@@ -112,7 +112,10 @@ test('switches: nobody needs it, somebody objects to what it is set to', async (
   );
   expect(told['desk, switch 1']).toEqual(['off', 'No line on it needs a feed.']);
   expect(told['desk, switch 2']).toEqual(['off', expect.stringMatching(/^ribbon at 48 V: 48 V on a passive ribbon/)]);
-  expect(told['desk, switch 3']).toEqual(['P48', expect.stringMatching(/^mic with it off: no power at the microphone/)]);
+  expect(told['desk, switch 3']).toEqual([
+    'P48',
+    expect.stringMatching(/^mic with it off: no power at the microphone/),
+  ]);
 });
 
 test('a switch that nobody is on goes off', async () => {
