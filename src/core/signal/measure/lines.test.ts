@@ -217,7 +217,9 @@ describe('the mains', () => {
       expect(hidden([12, 14, 18, 20, 24])).toBeCloseTo(50, 1);
       expect(hidden([12, 14, 24, 34])).toBeUndefined();
       // Odd ones do not fill it.
-      expect(hidden([12, 13, 14, 24, 25, 34, 35])).toBeUndefined();
+      expect(hidden([12, 13, 14, 15, 16, 30])).toBeUndefined();
+      // Four over seven places.
+      expect(hidden([12, 14, 18, 24])).toBeUndefined();
     });
     test('below 2 kHz, and of a supply', () => {
       expect(hidden([42, 44, 46, 48, 50])).toBeUndefined();

@@ -165,6 +165,24 @@ test('two supplies that beat at their fundamental are hum that comes and goes', 
   expect(new Set(disturbances.map(({ code }) => code))).toEqual(new Set(['intermittent-hum']));
 });
 
+test('clean is what has nothing beside its hiss', () => {
+  expect(one(HISS).clean).toBe(true);
+  const bang = HISS.map((x, n) => (n > 1.5 * RATE && n < 1.7 * RATE ? 100 * x : x));
+  expect(one(bang)).toMatchObject({ usable: true, clean: false });
+  expect(one(HISS.slice(0, RATE))).toMatchObject({ usable: false, clean: false });
+});
+
+test('a sound beside a clock stays what it is', () => {
+  const long = Float32Array.from([...HISS, ...OTHER, ...HISS]);
+  for (let at = 0.6 * RATE; at < long.length - RATE; at += 0.8 * RATE)
+    for (let n = 0; n < 60; n++) long[at + n] += 0.05 * HISS[n] * 1000;
+  const start = 9.9 * RATE;
+  const cough = long.map((x, n) => x + (n > start && n < start + 0.4 * RATE ? 60 * OTHER[n - start] : 0));
+  const named = one(cough).disturbances;
+  expect(named.filter(({ code }) => code === 'ticking').length).toBeGreaterThan(5);
+  expect(named.filter(({ from, to }) => from < 10.1 && to > 10.1).map(({ code }) => code)).toEqual(['event']);
+});
+
 test('a thump is no direct offset; what goes on through it is one', () => {
   const thump = (n: number) => (n > RATE ? 0.4 * Math.exp((RATE - n) / 2400) : 0);
   const bumped = HISS.map((x, n) => x + thump(n));

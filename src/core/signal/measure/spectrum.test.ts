@@ -69,6 +69,13 @@ describe('a density', () => {
     expect(total / truth).toBeGreaterThan(0.5);
     expect(total / truth).toBeLessThan(2);
     expect(weighted[0] / truth).toBeLessThan(2);
+    // Half a window has half its squares: in the mean of many it is the mean square.
+    const ratios = Array.from({ length: 40 }, (_, seed) => {
+      const half = noise(512, 0.01, seed + 1);
+      const own = half.reduce((sum, x) => sum + x * x, 0) / half.length;
+      return powerIn(densityOf(read(half)), 0, RATE / 2) / own;
+    });
+    expect(ratios.reduce((sum, ratio) => sum + ratio, 0) / ratios.length).toBeCloseTo(1, 1);
     expect(densityOf(read(new Float32Array(0))).values.every((value) => value === 0)).toBe(true);
     expect(densityOf({ step: 1, hop: 1, stretches: [], weighted: [] }, []).values).toEqual(new Float64Array(2));
   });

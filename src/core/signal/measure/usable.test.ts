@@ -34,6 +34,7 @@ describe('what is left for a floor', () => {
 
   test('all of what has nothing beside it', () => {
     expect(left(10, [[0, 10]])).toEqual([[0, 10]]);
+    expect(left(1, [[0, 1]])).toEqual([[0, 1]]);
     expect(left(0, [])).toEqual([]);
   });
 
