@@ -218,8 +218,9 @@ describe('the mains', () => {
       expect(hidden([12, 14, 24, 34])).toBeUndefined();
       // Odd ones do not fill it.
       expect(hidden([12, 13, 14, 15, 16, 30])).toBeUndefined();
-      // Four over seven places.
-      expect(hidden([12, 14, 18, 24])).toBeUndefined();
+      // Seven over twelve places, six over ten.
+      expect(hidden([12, 16, 18, 22, 26, 30, 34])).toBeUndefined();
+      expect(hidden([12, 14, 18, 22, 26, 30])).toBeCloseTo(50, 1);
     });
     test('below 2 kHz, and of a supply', () => {
       expect(hidden([42, 44, 46, 48, 50])).toBeUndefined();
