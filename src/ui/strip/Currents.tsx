@@ -115,10 +115,14 @@ function way({ from, to, amps }: Stretch) {
   return { ...start, ux: (end.x - start.x) / length, uy: (end.y - start.y) / length, length };
 }
 
-const along = keyframes`to { transform: translate(var(--dx), var(--dy)); }`;
+const along = keyframes`from { transform: none; } to { transform: translate(var(--dx), var(--dy)); }`;
 
-/** They move for less than five seconds, so that nothing needs to stop them (WCAG 2.2.2); a page that rests draws nothing. */
-const FLOWING = '1.4s linear 3';
+/**
+ * They move for less than five seconds, so that nothing needs to stop them (WCAG 2.2.2), and end half-way, where those of
+ * other lines stand; a page that rests draws nothing.
+ */
+const FLOWING = '1.4s linear 2.5';
+const RESTING = 'translate(calc(var(--dx) / 2), calc(var(--dy) / 2))';
 
 /** The arrowheads of a stretch, moving on by their distance and beginning anew. */
 function Flowing(stretch: Stretch) {
@@ -129,7 +133,7 @@ function Flowing(stretch: Stretch) {
       component="path"
       d={marks(stretch, 0.5)}
       style={{ '--dx': `${ux * step}px`, '--dy': `${uy * step}px` } as React.CSSProperties}
-      sx={{ animation: `${along} ${FLOWING}` }}
+      sx={{ transform: RESTING, animation: `${along} ${FLOWING}` }}
     />
   );
 }
