@@ -40,4 +40,4 @@ export const fromDbu = (level: Dbu): Volts => ZERO_DBU * ratio(level);
 
 /** Sound pressure in pascal (RMS) at a sound pressure level. 94 dB SPL gives 1.0024 Pa. */
 export const pascal = (level: DbSpl): number => ZERO_DB_SPL * ratio(level);
-export { plural } from './plural';
+export { plural, times } from './plural';

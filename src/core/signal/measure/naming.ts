@@ -3,7 +3,7 @@ import type { DisturbanceName } from './disturbance';
 import { HISS, VOICE, type Features } from './features';
 import { BANDS, FRAME, framesPerSecond } from './frames';
 import type { Span } from './quiet';
-import { plural } from '../../units';
+import { times } from '../../units';
 
 /** A click stands out for less than this, as frames are smoothed. */
 const SHARP: Seconds = 0.09;
@@ -37,10 +37,9 @@ export function nameOfGain(
   if (rising > 0.08 * whole && rising > 3 * (falling + dropping)) return 'automatic-gain';
   const [first] = spans;
   if (gainLike > 0.6 && syllables > 2) return flat > 0.5 ? 'gate' : undefined;
-  // It comes down slowly, or has stood for a time: a sound at the start dies away at once.
+  // It takes its time to come down: a sound at the start dies away at once, and so does a gain that somebody moves.
   const settles = (falling + dropping - rising) * FRAME > 0.35;
-  if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && settles && falling + dropping > rising)
-    return 'noise-suppressor';
+  if (gainLike > 0.7 && spans.length === 1 && first.from <= 2 && settles) return 'noise-suppressor';
   if (falling - rising > 0.05 * whole && falling > 2 * dropping && least > 2) return 'noise-suppressor';
   const long = spans.some(({ from, to }) => to - from > 1.6 * framesPerSecond) || share * count > 0.2 * whole;
   // Clicks open no gate: what it lets through lasts as long as it is open.
@@ -115,7 +114,7 @@ export function evidenceOf(code: DisturbanceName, own: Features): string {
     case 'music':
       return `${percent(staying)} of it in tones that stay for a third of a second and change`;
     case 'speech':
-      return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${plural(syllables, 'time')}`;
+      return `${decibels(Math.max(...VOICE.map((band) => bands[band])))} over the floor between 250 Hz and 4 kHz, swelling ${times(syllables)}`;
     case 'machine':
       return `${decibels(Math.max(...bands))} over the rest in its loudest band, and even${hasOwnSpectrum(bands) ? '' : '; all bands alike, as where somebody moves the gain'}`;
     case 'ticking':

@@ -141,6 +141,15 @@ describe('tones', () => {
     ]));
 });
 
+test('what it usually comes from goes on a sentence: it begins small and ends without a stop', () => {
+  const all = [
+    ...told({ hiss: 0.4e-7, white: 0.7e-7, rumble: 1e-6, levels: { ...LEVELS, zeroRuns: 1, zeros: 1, flatTop: 3 } }),
+    ...told({ tones: [tone(300), tone(3000)], offset: 0.01, wandering: [{ fromHz: 3000, toHz: 3200, dbfs: -80 }] }),
+  ];
+  expect(all.length).toBeGreaterThan(5);
+  for (const { usually } of all) expect(usually).toMatch(/^[a-z].*[^.]$/);
+});
+
 describe('hiss', () => {
   const HISS = { hiss: 0.4e-7, white: 0.7e-7 };
   test('is told where it is four tenths of what is left without tones, a tenth of all, and white', () => {
@@ -186,6 +195,15 @@ describe('gates', () => {
       { code: 'gate', evidence: 'It shuts.' },
       { code: 'exact-zeros', evidence: '2 stretches, 1.23 s together' },
     ]);
+    const early = { ...LEVELS, zeroRuns: 1, zeros: 0.5, zerosAtEnds: 0.5 };
+    expect(told({ levels: early })).toMatchObject([
+      {
+        usually: expect.stringMatching(/^a recorder that began/),
+        evidence: '1 stretch, 0.50 s together, 0.50 s of it before the first sound or after the last',
+      },
+    ]);
+    for (const seen of [{ levels: early, floor: null }, { levels: { ...early, zeros: 0.7 } }])
+      expect(told(seen)[0].usually).toMatch(/^nothing connected/);
   });
 });
 

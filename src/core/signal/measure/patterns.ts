@@ -1,7 +1,7 @@
 import { ofPower } from './decibels';
 import { faultsOf } from './faults';
 import { powerIn } from './spectrum';
-import type { Hertz } from '../../units';
+import { plural, type Hertz } from '../../units';
 import type { Harmonic, Tone } from './tones';
 import type { Pattern, Seen } from './pattern';
 
@@ -68,8 +68,7 @@ export function patternsOf(seen: Seen): Pattern[] {
     found.push({
       code: 'hiss',
       what: 'white hiss',
-      usually:
-        'If it follows the gain knob: the preamp, or too little signal. If it doesn’t: something after the gain.',
+      usually: 'the preamp or too little signal, if it follows the gain knob; something after the gain, if it doesn’t',
       evidence: `${level(hiss).replace('dBFS', 'dBFS(A)')}, ${Math.round((100 * hiss) / weighted)} % of the noise without tones; slope ${slope.toFixed(1).replace('-', '−')} dB/octave`,
     });
   const gated = reasons.find(({ code }) => code === 'gate');
@@ -80,12 +79,16 @@ export function patternsOf(seen: Seen): Pattern[] {
       usually: 'a gate or expander is on: this measurement is worthless',
       evidence: gated.text,
     });
-  if (levels.zeroRuns > 0)
+  const { zeroRuns, zeros, zerosAtEnds } = levels;
+  if (zeroRuns > 0)
     found.push({
       code: 'exact-zeros',
       what: 'exact zeros',
-      usually: 'nothing connected, muted, or gated digitally',
-      evidence: `${levels.zeroRuns} stretches, ${levels.zeros.toFixed(2)} s together`,
+      usually:
+        zerosAtEnds === zeros && seen.floor !== null
+          ? 'a recorder that began before anything arrived, or went on after it'
+          : 'nothing connected, muted, or gated digitally',
+      evidence: `${plural(zeroRuns, 'stretch', 'stretches')}, ${zeros.toFixed(2)} s together${zerosAtEnds > 0 ? `, ${zerosAtEnds.toFixed(2)} s of it before the first sound or after the last` : ''}`,
     });
   const rumble = rumbleOf(seen);
   if (rumble) found.push(rumble);

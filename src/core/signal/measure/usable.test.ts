@@ -189,7 +189,7 @@ describe('refusals', () => {
   });
 
   test('clipped, a test tone, zeros for more than a fiftieth', () => {
-    expect(refused({ clippedRuns: 1 })[0].text).toMatch(/^It clips once|^It clips 1 time\b/);
+    expect(refused({ clippedRuns: 1 })[0].text).toMatch(/^It clips once\./);
     expect(refused({ clippedRuns: 3 })[0]).toMatchObject({
       code: 'clipped',
       text: expect.stringMatching(/^It clips 3 times/),

@@ -5,7 +5,7 @@ import { BANDS, FRAME, type Frames } from './frames';
 import { isConstant, type Levels } from './levels';
 import type { Quiet, Span } from './quiet';
 import type { Tone } from './tones';
-import { plural } from '../../units';
+import { plural, times } from '../../units';
 
 /** Why a reading says nothing about a noise floor. */
 export interface Refusal {
@@ -76,7 +76,8 @@ const INSTEAD: Record<DisturbanceName, string> = {
   music: 'Record again without it.',
   birds: 'Close windows or record at another time.',
   speech: 'Record again with everybody quiet.',
-  machine: 'Find what runs; record once with it and once without.',
+  machine:
+    'Find what runs; record once with it and once without. If somebody moved the gain, leave it alone and record again.',
   ticking: 'Stop the clock, the metronome or what else ticks, and record again.',
   crackle:
     'Move plugs and cable one by one until you hear which; change it and record again. If it was rain or a fire, record without it.',
@@ -91,7 +92,7 @@ function refusalFor(code: DisturbanceName, found: readonly Disturbance[], frames
   if (code === 'gate' && gate)
     return {
       code,
-      text: `${what} shuts ${plural(gate.times, 'time')}, by ${gate.depth.toFixed(0)} dB, ${(100 * gate.shut).toFixed(0)} % of the time: ${evidence}. ${INSTEAD[code]}`,
+      text: `${what} shuts ${times(gate.times)}, by ${gate.depth.toFixed(0)} dB, ${(100 * gate.shut).toFixed(0)} % of the time: ${evidence}. ${INSTEAD[code]}`,
     };
   if (SPOILS.includes(code)) return { code, text: `${what} is at work: ${evidence}. ${INSTEAD[code]}` };
   const seconds = own.reduce((sum, { from, to }) => sum + to - from, 0);
@@ -164,7 +165,7 @@ export function refusalsOf(
   if (clippedRuns > 0)
     found.push({
       code: 'clipped',
-      text: `It clips ${plural(clippedRuns, 'time')}. Turn the gain down and record again.`,
+      text: `It clips ${times(clippedRuns)}. Turn the gain down and record again.`,
     });
   if (testTone)
     found.push({
