@@ -1,6 +1,6 @@
 import { lineDrawing, type Verdict } from '@/core/check';
 import { heardRig, type FirstResult, type Floors } from '@/core/noise/heard';
-import { checkRig, fullRigResult } from '@/core/rigcheck';
+import { allGroupFeeds, checkRig, fullRigResult, remembering } from '@/core/rigcheck';
 import { electricianBrief, mainsAnswer, mainsReport, type Brief, type MainsAnswer } from '@/core/mains';
 import { DocumentError, readDocument, type RigDocument } from '@/core/rig';
 import { sheetRig, type SheetRig } from '@/core/runsheet';
@@ -37,10 +37,15 @@ export function check({ body, brief }: { body: unknown; brief: boolean }): { jso
 export const verdicts = (document: RigDocument): Record<string, Verdict> =>
   Object.fromEntries(checkRig(document).lines.map(({ id, verdict }) => [id, verdict]));
 
+/** Most lines for which the page waits for the settings of their switches too: they take as long again. */
+const SWITCHES_OF = 128;
+
 /** A rig as its page shows it first. */
 export function drawn({ document, floors }: { document: RigDocument; floors: Floors }): FirstResult {
-  const { lines, unsolved, groups } = heardRig(document, floors, lineDrawing);
-  return { lines, unsolved, groups };
+  const judge = remembering(lineDrawing);
+  const { lines, unsolved, groups } = heardRig(document, floors, judge);
+  const few = document.lines.length <= SWITCHES_OF;
+  return { lines, unsolved, groups, ...(few && { feeds: allGroupFeeds(document, judge) }) };
 }
 
 /** The mains side of a rig, as programs get it. */

@@ -70,7 +70,10 @@ export const Sheet = memo(function Sheet(props: Props) {
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
   useLayoutEffect(() => {
-    const observer = new ResizeObserver(([entry]) => setWidth(Math.floor(entry.contentRect.width)));
+    // Measured at once: what is drawn for the width of the window is drawn for that of the sheet as well.
+    const measure = () => holder.current && setWidth(Math.floor(holder.current.clientWidth));
+    measure();
+    const observer = new ResizeObserver(measure);
     if (holder.current) observer.observe(holder.current);
     return () => observer.disconnect();
   }, []);

@@ -26,6 +26,12 @@ export interface Solution {
 
 const NOTHING: Solution = { lines: new Map(), unsolved: new Map(), groups: new Map(), feeds: new Map() };
 
+/** What came with the page. */
+const withFirst = (document: RigDocument, { lines, feeds = [], ...rest }: FirstResult): Solution => ({
+  ...withAnswer(NOTHING, document, { ...rest, changed: lines }),
+  feeds: new Map(feeds.map(({ device, group, options }) => [groupKey(device, group), options])),
+});
+
 /** What is known after an answer to a rig; what is as it was stays the same object. */
 function withAnswer(before: Solution, document: RigDocument, answer: RigAnswer): Solution {
   const present = new Set(document.lines.map(({ id }) => id));
@@ -47,8 +53,34 @@ function withAnswer(before: Solution, document: RigDocument, answer: RigAnswer):
   };
 }
 
+/** How long the page must have been left alone before the worker starts by itself, in milliseconds: opening it is over. */
+const SETTLED = 2000;
+/** Whatever shows that somebody reaches for the page: what is done next will want the worker. */
+const REACHING = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'touchstart'] as const;
+
+/** What the worker is to know, and to tell. */
+interface Wanted {
+  document: RigDocument;
+  selected?: string;
+  kit: readonly KitItem[];
+  floors: Floors;
+}
+
+/** What the worker was told and has answered. */
+interface Progress {
+  rig?: Wanted;
+  /** The line that is known with its remedies. */
+  line?: string;
+  /** Whether every setting of every switch is known. */
+  switches?: boolean;
+}
+
+const sameRig = (a: Wanted | undefined, b: Wanted): boolean =>
+  a?.document === b.document && a.kit === b.kit && a.floors === b.floors;
+
 /**
  * Solves a rig in a worker: all lines first, then what the reader of the selected one wants, then every switch's settings.
+ * Where all of it came with the page the worker starts when somebody reaches for the page, or a little later.
  * @param first the answer that came with the page, for the document that is there at first
  */
 export function useRigCheck(
@@ -59,52 +91,76 @@ export function useRigCheck(
   first?: FirstResult,
 ) {
   const worker = useRef<CheckWorker>(undefined);
-  const wanted = useRef({ document, selected });
+  const wanted = useRef<Wanted>({ document, selected, kit, floors });
+  /** The rig whose verdicts came with the page, all of them. */
+  const [shown] = useState<Wanted | undefined>(first?.feeds && { document, kit, floors });
+  const progress = useRef<Progress>({});
   const busy = useRef(false);
-  const [solution, setSolution] = useState(() =>
-    first ? withAnswer(NOTHING, document, { ...first, changed: first.lines }) : NOTHING,
-  );
+  const reached = useRef(false);
+  /** Whether anything was solved since the page came; what came with it is not shown any more. */
+  const overtaken = useRef(false);
+  const [solution, setSolution] = useState(() => (first ? withFirst(document, first) : NOTHING));
   const [tries, setTries] = useState(0);
 
-  useEffect(() => {
-    wanted.current = { document, selected: selected || undefined };
-    worker.current ??= startCheckWorker();
-    if (!busy.current) void pursue(worker.current);
-
-    async function pursue(on: CheckWorker) {
-      busy.current = true;
-      let done: RigDocument | undefined;
-      let full: string | undefined;
-      const stale = () => done !== wanted.current.document || worker.current !== on;
-      for (;;) {
-        const { document: asked, selected: line } = wanted.current;
-        if (done !== asked) {
-          // What cannot be solved is not asked again and again: the person is told, and may ask.
-          if (!(await solveRig(on, asked, kit, floors, setSolution)) && asked === wanted.current.document) break;
-          [done, full] = [asked, undefined];
+  /** Asks until nothing is left that is wanted. */
+  const pursue = useCallback(async () => {
+    if (busy.current) return;
+    busy.current = true;
+    const on = (worker.current ??= startCheckWorker());
+    const stale = () => !sameRig(progress.current.rig, wanted.current);
+    // Only a line that is still to be solved is a reason to leave the switches; that none is selected is not.
+    const asksForLine = () => wanted.current.selected !== undefined && wanted.current.selected !== progress.current.line;
+    while (worker.current === on) {
+      const asked = wanted.current;
+      if (stale()) {
+        // What came with the page the worker must know as well; its answer is there already.
+        const known = !overtaken.current && sameRig(shown, asked);
+        if (!known) overtaken.current = true;
+        const solved = await solveRig(on, asked, setSolution, known);
+        progress.current = solved ? { rig: asked, switches: known } : {};
+        // What cannot be solved is not asked again and again: the person is told, and may ask.
+        if (!solved && sameRig(asked, wanted.current)) break;
+      } else if (asksForLine()) {
+        progress.current.line = asked.selected;
+        if (!(await solveLine(on, asked.document, asked.selected!, setSolution))) {
+          progress.current = {};
+          break;
         }
-        if (stale()) {
-          if (worker.current !== on) break;
-          continue;
-        }
-        if (line && full !== line) {
-          await solveLine(on, asked, line, setSolution);
-          full = line;
-          continue;
-        }
-        // Only a line that is still to be solved is a reason to leave the switches; that none is selected is not.
-        const asksForLine = () => wanted.current.selected !== undefined && wanted.current.selected !== full;
-        const complete = await solveFeeds(on, asked, setSolution, () => stale() || asksForLine());
-        if (complete) break;
+      } else if (progress.current.switches) {
+        break;
+      } else {
+        progress.current.switches = await solveFeeds(on, asked.document, setSolution, () => stale() || asksForLine());
       }
-      busy.current = false;
     }
-  }, [document, selected, kit, floors, tries]);
+    busy.current = false;
+  }, [shown]);
+
+  useEffect(() => {
+    const now = { document, selected: selected || undefined, kit, floors };
+    wanted.current = now;
+    if (now.selected || reached.current || !sameRig(shown, now)) void pursue();
+  }, [document, selected, kit, floors, tries, shown, pursue]);
+
+  useEffect(() => {
+    const timer = setTimeout(reach, SETTLED);
+    const leave = () => {
+      clearTimeout(timer);
+      for (const event of REACHING) window.removeEventListener(event, reach);
+    };
+    function reach() {
+      leave();
+      reached.current = true;
+      void pursue();
+    }
+    for (const event of REACHING) window.addEventListener(event, reach, { passive: true });
+    return leave;
+  }, [pursue]);
 
   useEffect(
     () => () => {
       worker.current?.stop();
       worker.current = undefined;
+      progress.current = {};
       busy.current = false;
     },
     [],
@@ -119,22 +175,20 @@ const kept = <T>(before: T | undefined, now: T): T =>
 type Update = (change: (before: Solution) => Solution) => void;
 
 /** @returns whether it was solved */
-async function solveRig(
-  worker: CheckWorker,
-  document: RigDocument,
-  kit: readonly KitItem[],
-  floors: Floors,
-  update: Update,
-) {
+async function solveRig(worker: CheckWorker, { document, kit, floors }: Wanted, update: Update, known: boolean) {
   const answer = await worker.ask({ ask: 'rig', document, kit, floors });
   if (answer.ask !== 'rig') {
     update((before) => ({ ...before, failed: answer.ask === 'failed' ? answer.message : '' }));
     return false;
   }
-  update((before) => withAnswer(before, document, answer));
+  update((before) => {
+    if (!known) return withAnswer(before, document, answer);
+    return before.failed === undefined ? before : { ...before, failed: undefined };
+  });
   return true;
 }
 
+/** @returns whether there was an answer */
 async function solveLine(worker: CheckWorker, document: RigDocument, id: string, update: Update) {
   const answer = await worker.ask({ ask: 'line', id });
   const result = answer.ask === 'line' ? answer.result : undefined;
@@ -143,6 +197,7 @@ async function solveLine(worker: CheckWorker, document: RigDocument, id: string,
     full: result && { document, result },
     ...(answer.ask === 'failed' && { failed: answer.message }),
   }));
+  return answer.ask !== 'failed';
 }
 
 /** @returns whether every switch was done before something newer was asked */

@@ -3,7 +3,7 @@ import { withFloor, type Floor } from '../check/floor';
 import { rigPath, rigPaths, schoolsOf, type RigDocument, type RigPath } from '../rig';
 import { roomAround } from '../rig/places';
 import type { Judge } from '../rigcheck/judging';
-import { checkRig, type RigResult } from '../rigcheck';
+import { checkRig, type GroupFeeds, type RigResult } from '../rigcheck';
 import { peakTargetOf } from '../schools';
 import { knownOf, noiseBudget } from './budget';
 
@@ -11,7 +11,10 @@ import { knownOf, noiseBudget } from './budget';
 export type Floors = Readonly<Record<string, Floor>>;
 
 /** What the page of a rig shows first. */
-export type FirstResult = Pick<RigResult, 'lines' | 'unsolved' | 'groups'>;
+export interface FirstResult extends Pick<RigResult, 'lines' | 'unsolved' | 'groups'> {
+  /** What every setting of every switch would do; absent where that takes too long. */
+  feeds?: GroupFeeds[];
+}
 
 /** The noise floor of a line, where it is known: measured, or from a room that was stated octave by octave. */
 export const floorOf = (document: RigDocument, id: string, floors: Floors): Floor | undefined =>
