@@ -361,3 +361,36 @@ test('line check: by keyboard line after line; what is not right leads on, and i
     'Line check: Trio, pair A right on Hold desk, inlet 2: polarity reversed, hum, crackle or noise (buzzes with the lamp)',
   );
 });
+
+test('where nothing waits the clock stands: a page that is only looked at draws nothing', async ({ page }) => {
+  await page.addInitScript(() => {
+    const here = window as unknown as { drawn: number; __REACT_DEVTOOLS_GLOBAL_HOOK__: object };
+    here.drawn = 0;
+    here.__REACT_DEVTOOLS_GLOBAL_HOOK__ = {
+      supportsFiber: true,
+      inject: () => 1,
+      onCommitFiberRoot: () => here.drawn++,
+      onCommitFiberUnmount: () => undefined,
+      onPostCommitFiberRoot: () => undefined,
+    };
+  });
+  const drawnIn = (ms: number) =>
+    page.evaluate(async (ms) => {
+      const here = window as unknown as { drawn: number };
+      here.drawn = 0;
+      await new Promise((done) => setTimeout(done, ms));
+      return here.drawn;
+    }, ms);
+  const rig = await copyOf(page, 'Looked at', 'lock-nine-mended');
+  await setUp(page, rig, FEW);
+  await expect.poll(() => drawnIn(2000), { timeout: 20_000 }).toBeLessThan(3);
+  await follow(page, /^Turn 48 V on: Hold desk, bank A/);
+  await done(page).click();
+  await expect(title(page)).toHaveText('Wait');
+  // The clock that stood is right at once.
+  await expect(step(page).getByRole('timer')).toHaveText(/^0:0[1-4]$/);
+  expect(await drawnIn(1500)).toBeGreaterThan(4);
+  await expect(done(page)).toBeEnabled({ timeout: 10_000 });
+  await done(page).click();
+  await expect(title(page)).toHaveText('Unmute Hold desk, inlet 1');
+});

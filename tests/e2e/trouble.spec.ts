@@ -108,6 +108,9 @@ test('a check worker that dies is replaced; one that dies again and again is tol
   const rig = await copyOf(page, 'Worker trial');
   await openRig(page, rig);
   const made = () => page.evaluate(() => (window as unknown as { made: Worker[] }).made.length);
+  // Whoever reaches for the page has one a moment later.
+  await page.mouse.move(300, 300);
+  await expect.poll(made).toBe(1);
   const before = await made();
   // It dies without a word, as where memory runs out.
   await page.evaluate(() => (window as unknown as { made: Worker[] }).made.forEach((worker) => worker.terminate()));

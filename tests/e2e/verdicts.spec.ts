@@ -1,7 +1,7 @@
 import { expect, test, type Page } from './test';
 import * as gear from '../../src/core/check/casebook/parts';
 import { emptyRig, type RigDocument } from '../../src/core/rig/document';
-import { finding, openLine, row, saved, verdict, why } from './rig';
+import { copyOf, feed, finding, openLine, openRig, row, saved, verdict, why } from './rig';
 
 const desk = (feed: 'off' | 'P48', inlets: number): RigDocument['devices'][number] => ({
   id: 'desk',
@@ -131,4 +131,44 @@ test('the reasons are read aloud in order: verdict, title, figures, then what to
   expect(at('Shield open')).toBeLessThan(at('Shield to ground, 50 Hz'));
   expect(at('Still to find out')).toBeLessThan(at('Look it up'));
   await expect(why(page).getByText(/NaN|undefined|null/)).toHaveCount(0);
+});
+
+test('verdicts and settings come with the page; whoever reaches for it has them solved, and taken back they are as before', async ({
+  page,
+}) => {
+  // Nobody waits here until the page has settled: the worker starts when somebody reaches for it.
+  await page.addInitScript(() => {
+    const here = window as unknown as { made: number };
+    here.made = 0;
+    const [Real, wait] = [window.Worker, window.setTimeout];
+    window.Worker = class extends Real {
+      constructor(...given: ConstructorParameters<typeof Worker>) {
+        super(...given);
+        here.made++;
+      }
+    };
+    window.setTimeout = ((run: TimerHandler, after?: number) =>
+      wait(run, after === 2000 ? 1e8 : after)) as typeof window.setTimeout;
+  });
+  const workers = () => page.evaluate(() => (window as unknown as { made: number }).made);
+  const rows = page.getByRole('main').getByRole('listitem');
+  const told = async () => (await rows.allInnerTexts()).map((text) => /Stop|Silent|Watch|Clear/.exec(text)?.[0]);
+  const rig = await copyOf(page, 'Come with the page');
+  // A busy server may not have them in time for the first time.
+  await openRig(page, rig);
+  await openRig(page, rig);
+  const before = await told();
+  await page
+    .getByRole('main')
+    .getByText(/^OK for every line: /)
+    .first()
+    .waitFor();
+  expect(await workers()).toBe(0);
+  await page.mouse.move(400, 300);
+  await expect.poll(workers).toBe(1);
+  await feed(page, 'Hold desk, bank A', 'off').click();
+  await expect.poll(told).not.toEqual(before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(told).toEqual(before);
+  expect(await workers()).toBe(1);
 });

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import {
   reported,
   stationsOf,
@@ -32,8 +32,13 @@ interface Props {
 /** Who stands where, and what is next there. Clocks run in it: nothing else of the page is drawn anew with them. */
 export function NextHere({ switching: { id, live, offset, busy, tell }, here, onHere, onFound, onRig }: Props) {
   const { rig, session } = live;
-  const now = useServerClock(offset, live.now);
-  const { stations, next, seen } = useWhatIsNext(live, now, here);
+  const stands = useRef(false);
+  // A clock that stood is behind what the server has just said.
+  const now = Math.max(useServerClock(offset, live.now, undefined, stands), live.now);
+  const { stations, next, seen, counts } = useWhatIsNext(live, now, here);
+  useEffect(() => {
+    stands.current = !counts;
+  }, [counts]);
   const [sound] = useTone();
   const [finding, setFinding] = useState(false);
   const [refusing, setRefusing] = useState(false);
@@ -57,7 +62,7 @@ export function NextHere({ switching: { id, live, offset, busy, tell }, here, on
       <StationStrip
         rig={rig}
         state={session.state}
-        now={now || live.now}
+        now={now}
         places={places}
         stations={stations}
         here={here}

@@ -30,6 +30,8 @@ interface WhatIsNext {
   next?: NextStep;
   /** The next steps at that place, as they are shown; nothing for who goes everywhere. */
   seen: (count: number) => AtPlace | undefined;
+  /** Whether a wait runs, here or at a place that is shown: what is told changes with the time. */
+  counts: boolean;
 }
 
 /** @param here where one stands; empty for somebody who goes everywhere */
@@ -37,7 +39,7 @@ export function useWhatIsNext(live: LiveSheet, now: number, here: string): WhatI
   const { session } = live;
   const stations = useStations(live.rig, session, now, here);
   const standing = stations.find(({ place }) => place === here);
-  const next = here && !standing ? undefined : nextStep(session, now || live.now, standing);
+  const next = here && !standing ? undefined : nextStep(session, now, standing);
   const seen = (count: number): AtPlace | undefined =>
     standing && {
       place: standing.place,
@@ -46,8 +48,15 @@ export function useWhatIsNext(live: LiveSheet, now: number, here: string): WhatI
         .slice(0, count)
         .map(({ action }) => action),
     };
-  return { stations, next, seen };
+  const ends = [
+    ...(session.steps[0]?.action.do === 'wait' ? [session.until ?? now] : []),
+    ...stations.flatMap(({ wait }) => (wait ? [session.state.now + wait.seconds] : [])),
+  ];
+  return { stations, next, seen, counts: ends.some((end) => now < end + AFTER) };
 }
+
+/** How long after its end a wait is looked at still, in seconds: what it makes ready has been shown by then. */
+const AFTER = 1;
 
 /** With more steps than this only the place where one stands is looked into: it takes its time. */
 const MANY = 400;

@@ -1,7 +1,7 @@
 'use client';
 
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState, type RefObject } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { answerOf } from '@/ui/shell/queries';
 import { shareEvents } from '@/ui/shell/sharedEvents';
@@ -144,18 +144,19 @@ const steady = (): number => performance.now() / 1000;
  * does is drawn anew at each tick.
  * @param from the moment that the page was made with, which is shown until the first tick
  * @param every seconds between two ticks
+ * @param stands whether nothing that is shown changes with the time, as last drawn: then it does not tick
  */
-export function useServerClock(offset: number, from: number, every = 0.2): number {
+export function useServerClock(offset: number, from: number, every = 0.2, stands?: RefObject<boolean>): number {
   const [now, setNow] = useState(from);
   useEffect(() => {
     const look = () => setNow(steady() + offset);
     look();
-    const timer = setInterval(look, every * 1000);
+    const timer = setInterval(() => !stands?.current && look(), every * 1000);
     document.addEventListener('visibilitychange', look);
     return () => {
       clearInterval(timer);
       document.removeEventListener('visibilitychange', look);
     };
-  }, [offset, every]);
+  }, [offset, every, stands]);
   return now;
 }
