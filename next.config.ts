@@ -33,7 +33,10 @@ const config: NextConfig = {
   turbopack: {
     // The transforms' loader asks for it where it runs in Node.
     resolveAlias: { module: { browser: './src/workers/nodeOnly.ts' } },
-    rules: { '*.tsx': compiled(true), 'use*.ts': compiled(false) },
+    rules: {
+      '*{Place,Frame,Bar,Here,Rail,Menu,Parts,Button,Field,Choice}.tsx': compiled(true),
+      'use*.ts': compiled(false),
+    },
   },
 };
 
