@@ -70,11 +70,15 @@ export const Sheet = memo(function Sheet(props: Props) {
   const holder = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
   useLayoutEffect(() => {
-    // Measured at once: what is drawn for the width of the window is drawn for that of the sheet as well.
-    const measure = () => holder.current && setWidth(Math.floor(holder.current.clientWidth));
+    const element = holder.current;
+    if (!element) return;
+    // Without its scroll bar; whole pixels of it are rounded, what is drawn must never be wider.
+    const measure = () =>
+      setWidth(Math.floor(element.getBoundingClientRect().width) - (element.offsetWidth - element.clientWidth));
+    // At once: what is drawn for the width of the window is drawn for that of the sheet as well.
     measure();
     const observer = new ResizeObserver(measure);
-    if (holder.current) observer.observe(holder.current);
+    observer.observe(element);
     return () => observer.disconnect();
   }, []);
   const wide = useMediaQuery(useTheme().breakpoints.up('md'));

@@ -124,7 +124,8 @@ export function useRigCheck(
         progress.current.line = asked.selected;
         if (!(await solveLine(on, asked.document, asked.selected!, setSolution))) {
           progress.current = {};
-          break;
+          // Something newer is asked all the same.
+          if (asked === wanted.current) break;
         }
       } else if (progress.current.switches) {
         break;
