@@ -16,7 +16,7 @@ test('a line on the sheet is accessible and without sideways scrolling', async (
   await fitsAndIsAccessible(page);
 });
 
-// In one theme: contrasts are looked at in both of them each time.
+// On a wide page alone: contrasts are looked at in both themes, in the sample by turns.
 test('every tab, a switch and the kit are accessible', async ({ page }) => {
   await openLine(page, 'Trio, long ribbon');
   for (const name of ['Parts', 'Readings', 'Transients']) {

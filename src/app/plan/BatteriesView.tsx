@@ -11,10 +11,12 @@ import { hours, type OwnCells, type RunningTime, type VoltageOption } from '@/co
 import { feedLabel } from '@/core/standards/feeds';
 import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument } from '@/core/rig';
 import type { PlanWorker } from '@/workers/planWorker';
-import { DayChart } from './DayChart';
+import { LateChart } from '@/ui/shell/Late';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { digits, uncapital } from '@/core/units/format';
 import { batteriesView as texts } from './texts';
+
+const loadChart = () => import('./DayChart').then((file) => file.DayChart);
 
 interface Props {
   document: RigDocument;
@@ -104,7 +106,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
           {texts.keepsFromMovedToAnother(gain.groupName, feedLabel(gain.to), hours(Math.max(0, gain.hours)))}
         </Typography>
       ))}
-      <DayChart time={time} />
+      <LateChart load={loadChart} props={{ time }} height={300} />
       <Figures batteries={device.batteries} energy={energy} capacity={now.capacity} onChange={setBatteries} />
     </Box>
   );

@@ -8,6 +8,7 @@ import type { RigDocument } from '@/core/rig';
 import type { FirstResult, Floors } from '@/core/noise/heard';
 import type { RigAnswer } from '@/workers/messages';
 import { startCheckWorker, type CheckWorker } from '@/workers/checkWorker';
+import { SETTLED } from '@/ui/shell/useLate';
 
 export const groupKey = (device: string, group: string): string => `${device} ${group}`;
 
@@ -53,8 +54,6 @@ function withAnswer(before: Solution, document: RigDocument, answer: RigAnswer):
   };
 }
 
-/** How long the page must have been left alone before the worker starts by itself, in milliseconds: opening it is over. */
-const SETTLED = 2000;
 /** Whatever shows that somebody reaches for the page: what is done next will want the worker. */
 const REACHING = ['pointermove', 'pointerdown', 'keydown', 'focusin', 'touchstart'] as const;
 
@@ -109,7 +108,8 @@ export function useRigCheck(
     const on = (worker.current ??= startCheckWorker());
     const stale = () => !sameRig(progress.current.rig, wanted.current);
     // Only a line that is still to be solved is a reason to leave the switches; that none is selected is not.
-    const asksForLine = () => wanted.current.selected !== undefined && wanted.current.selected !== progress.current.line;
+    const asksForLine = () =>
+      wanted.current.selected !== undefined && wanted.current.selected !== progress.current.line;
     while (worker.current === on) {
       const asked = wanted.current;
       if (stale()) {

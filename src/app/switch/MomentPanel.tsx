@@ -14,8 +14,10 @@ import type { SheetRig, Step } from '@/core/runsheet';
 import { quantity } from '@/core/units/format';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { startSwitchWorker } from '@/workers/switchWorker';
-import { MomentChart } from './MomentChart';
+import { LateChart } from '@/ui/shell/Late';
 import { momentPanel as text } from './texts';
+
+const loadChart = () => import('./MomentChart').then((file) => file.MomentChart);
 
 interface Props {
   document: RigDocument;
@@ -94,8 +96,12 @@ export function MomentPanel({ document, rig, step }: Props) {
       )}
       {course && (
         <>
-          <MomentChart course={course} of="source" title={text.voltageAcrossTheSource} />
-          <MomentChart course={course} of="inlet" title={text.stepAtTheInlet} />
+          <LateChart
+            load={loadChart}
+            props={{ course, of: 'source', title: text.voltageAcrossTheSource }}
+            height={190}
+          />
+          <LateChart load={loadChart} props={{ course, of: 'inlet', title: text.stepAtTheInlet }} height={190} />
           <CourseWords course={course} />
         </>
       )}

@@ -1,42 +1,53 @@
 'use client';
 
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import { useEffect, useState, type ComponentType } from 'react';
+import Typography from '@mui/material/Typography';
+import type { ComponentType } from 'react';
 import { late as text } from './texts';
+import { useLate } from './useLate';
 
-interface Props<P extends { onClose: () => void }> {
-  /** Fetches the dialog; always the same function. */
+interface Props<P> {
+  /** Fetches what is shown; always the same function. */
   load: () => Promise<ComponentType<P>>;
   props: P;
 }
 
 /** A dialog whose script comes when it is wanted. Where it cannot be fetched that is said, and the page stays as it is. */
 export function Late<P extends { onClose: () => void }>({ load, props }: Props<P>) {
-  const [state, setState] = useState<{ Loaded?: ComponentType<P>; failed?: true }>({});
-  useEffect(() => {
-    let left = false;
-    load().then(
-      (Loaded) => !left && setState({ Loaded }),
-      () => !left && setState({ failed: true }),
-    );
-    return () => {
-      left = true;
-    };
-  }, [load]);
-  const { Loaded, failed } = state;
+  const { loaded: Loaded, failed } = useLate(load);
   if (Loaded) return <Loaded {...props} />;
-  if (!failed) return null;
+  return failed ? <NotLoaded onClose={props.onClose} /> : null;
+}
+
+/** In the place of a dialog that could not be fetched. */
+export function NotLoaded({ onClose }: { onClose: () => void }) {
   return (
-    <Dialog open onClose={props.onClose} aria-labelledby="late-title">
+    <Dialog open onClose={onClose} aria-labelledby="late-title">
       <DialogTitle id="late-title">{text.theServerDoesNotAnswer}</DialogTitle>
       <DialogContent>{text.thisDialogCould}</DialogContent>
       <DialogActions>
-        <Button onClick={props.onClose}>{text.close}</Button>
+        <Button onClick={onClose}>{text.close}</Button>
       </DialogActions>
     </Dialog>
+  );
+}
+
+/** A chart whose script comes when it is wanted. @param height of its place until it is there, in pixels */
+export function LateChart<P extends object>({ load, props, height }: Props<P> & { height: number }) {
+  const { loaded: Loaded, failed } = useLate(load);
+  if (Loaded) return <Loaded {...props} />;
+  return (
+    <Box sx={{ minHeight: height }}>
+      {failed && (
+        <Typography variant="body2" role="status">
+          {text.theChartCould}
+        </Typography>
+      )}
+    </Box>
   );
 }

@@ -1,12 +1,15 @@
-import { scaleLinear, scaleSqrt } from 'd3';
 import { TINTS } from '../theme';
 
 /** The tints' voltages, each with the place of its tint. */
 const STOPS = Object.keys(TINTS.light).map(Number);
-const place = scaleLinear()
-  .domain(STOPS)
-  .range(STOPS.map((_, n) => n))
-  .clamp(true);
+
+/** Where a voltage of nothing or more lies among them; what is over the last one lies there. */
+function place(volts: number): number {
+  const above = STOPS.findIndex((stop) => stop >= volts);
+  if (above < 1) return above === 0 ? 0 : STOPS.length - 1;
+  const below = STOPS[above - 1];
+  return above - 1 + (volts - below) / (STOPS[above] - below);
+}
 
 /**
  * The tint of a rail at a direct voltage, between those of the theme that is shown; null is a rail that floats.
@@ -21,5 +24,5 @@ export function tint(volts: number | null): string {
 
 const variable = (n: number): string => `var(--mui-palette-tint-${STOPS[n]})`;
 
-/** The thickness of a rail in pixels. */
-export const thickness = scaleSqrt<number>().domain([0, 48]).range([1.4, 4.4]).clamp(true);
+/** The thickness of a rail in pixels: as the root of its voltage, so that a few volts are seen too. */
+export const thickness = (volts: number): number => 1.4 + 3 * Math.sqrt(Math.min(Math.max(volts, 0), 48) / 48);
