@@ -2,7 +2,21 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { choose, copyOf, feed, openEmpty, openLine, openNoise, openRig, reading, row, saved, select } from './rig';
+import {
+  choose,
+  copyOf,
+  feed,
+  openEmpty,
+  openLine,
+  openNoise,
+  openRig,
+  reading,
+  row,
+  saved,
+  select,
+  tab,
+  why,
+} from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
@@ -394,6 +408,64 @@ test('a dialog whose script cannot be fetched says so; the page stays as it is, 
   await page.unroute(scripts);
   await settings.press('Enter');
   await expect(page.getByRole('dialog', { name: 'Settings' })).toBeVisible();
+});
+
+/** What waits until opening the page is over waits for `settle()`. */
+const HELD = () => {
+  const real = window.setTimeout.bind(window);
+  const held: TimerHandler[] = [];
+  Object.assign(window, { settle: () => held.splice(0).forEach((each) => real(each)) });
+  window.setTimeout = ((each: TimerHandler, after?: number, ...given: unknown[]) =>
+    after === 2000 ? held.push(each) : real(each, after, ...given)) as typeof window.setTimeout;
+};
+
+test('dialogs of the rig: wanted before their script has come they say so; once the page has settled they need no server', async ({
+  page,
+}) => {
+  await page.addInitScript(HELD);
+  await openRig(page, await copyOf(page, 'Dialogs away'));
+  const scripts = /_next\/static\/.*\.js/;
+  const settle = () => page.evaluate(() => (window as unknown as { settle(): void }).settle());
+  const newLine = page.getByRole('dialog', { name: 'New line' });
+  await page.route(scripts, (route) => route.abort());
+  await page.keyboard.press('n');
+  const refused = page.getByRole('dialog', { name: 'The server does not answer' });
+  await expect(refused).toContainText('Your changes on this page are kept');
+  await page.keyboard.press('Escape');
+  await expect(refused).toHaveCount(0);
+  // What was fetched ahead in vain is told to nobody, and fetched when it is wanted.
+  await settle();
+  await page.unroute(scripts);
+  await page.keyboard.press('n');
+  await expect(newLine).toBeVisible();
+
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
+  let coming = 0;
+  page.on('request', () => coming++);
+  page.on('requestfinished', () => coming--);
+  const first = page.waitForEvent('requestfinished', (request) => scripts.test(request.url()));
+  await settle();
+  await first;
+  await expect.poll(() => coming).toBe(0);
+  await page.route(scripts, (route) => route.abort());
+  await page.keyboard.press('n');
+  await expect(newLine).toBeVisible();
+});
+
+test('a chart whose script cannot be fetched says so beside its figures, and is drawn when it is opened again', async ({
+  page,
+}) => {
+  await openLine(page, 'Trio, pair A left');
+  const scripts = /_next\/static\/.*\.js/;
+  await page.route(scripts, (route) => route.abort());
+  await tab(page, 'Readings').click();
+  await expect(why(page).getByText('The chart could not be loaded.')).toBeVisible();
+  await expect(why(page)).toContainText('Signal at the inlet');
+  await page.unroute(scripts);
+  await tab(page, 'Parts').click();
+  await tab(page, 'Readings').click();
+  await expect(why(page).getByRole('img', { name: /^Response/ })).toBeVisible();
 });
 
 test('what is read while nobody answers says so, and comes by itself once somebody does', async ({ page }) => {

@@ -106,7 +106,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
           {texts.keepsFromMovedToAnother(gain.groupName, feedLabel(gain.to), hours(Math.max(0, gain.hours)))}
         </Typography>
       ))}
-      <LateChart load={loadChart} props={{ time }} height={300} />
+      <LateChart load={loadChart} props={{ time }} height={258} />
       <Figures batteries={device.batteries} energy={energy} capacity={now.capacity} onChange={setBatteries} />
     </Box>
   );

@@ -99,9 +99,9 @@ export function MomentPanel({ document, rig, step }: Props) {
           <LateChart
             load={loadChart}
             props={{ course, of: 'source', title: text.voltageAcrossTheSource }}
-            height={190}
+            height={168}
           />
-          <LateChart load={loadChart} props={{ course, of: 'inlet', title: text.stepAtTheInlet }} height={190} />
+          <LateChart load={loadChart} props={{ course, of: 'inlet', title: text.stepAtTheInlet }} height={168} />
           <CourseWords course={course} />
         </>
       )}
