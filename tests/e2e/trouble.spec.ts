@@ -460,7 +460,7 @@ test('a chart whose script cannot be fetched says so beside its figures, and is 
   const scripts = /_next\/static\/.*\.js/;
   await page.route(scripts, (route) => route.abort());
   await tab(page, 'Readings').click();
-  await expect(why(page).getByText('The chart could not be loaded.')).toBeVisible();
+  await expect(why(page).getByText('This part could not be loaded.')).toBeVisible();
   await expect(why(page)).toContainText('Signal at the inlet');
   await page.unroute(scripts);
   await tab(page, 'Parts').click();

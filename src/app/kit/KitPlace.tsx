@@ -13,17 +13,19 @@ import { kitCsv } from '@/core/tables';
 import { ask } from '@/ui/shell/ask';
 import { saveFile } from '@/ui/shell/files';
 import { BarHeading, BarMore, SearchField, UndoRedo } from '@/ui/shell/barParts';
-import { Late } from '@/ui/shell/Late';
+import { Late, LateView } from '@/ui/shell/Late';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
-import { AddItemDialog } from './AddItemDialog';
-import { ItemPanel } from './ItemPanel';
 import { KitTable, ROLES } from './KitTable';
 import { ClashNotice } from './ClashNotice';
 import { useKit, type SavedItem } from './useKit';
+import { useLate, useOpened } from '@/ui/shell/useLate';
 import { useShortcut } from '@/ui/shell/useShortcut';
 import type { Use } from './uses';
 import { kitPlace as text } from './texts';
 
+const loadPanel = () => import('./ItemPanel').then((file) => file.ItemPanel);
+const loadAdd = () => import('./AddItemDialog').then((file) => file.AddItemDialog);
+const loadEditing = () => Promise.all([loadPanel(), loadAdd()]);
 /** The readers of files come with it, when it is opened. */
 const loadImport = () => import('./KitImportDialog').then((file) => file.KitImportDialog);
 
@@ -46,6 +48,8 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
   const [chosen, setChosen] = useState<string>();
   const [dialog, setDialog] = useState<'add' | 'import'>();
   const searchRef = useRef<HTMLInputElement>(null);
+  // What items are edited with is there before it is wanted, also where the server has gone.
+  useLate(loadEditing, useOpened() ? 'ahead' : 'not yet');
   const item = items.find(({ id }) => id === chosen);
   const shown = useMemo(() => items.filter((each) => role === 'all' || each.role === role), [items, role]);
 
@@ -76,13 +80,16 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
   useShortcut('slash', () => searchRef.current?.focus(), { instead: true });
 
   const panel = item ? (
-    <ItemPanel
+    <LateView
       key={item.id}
-      item={item}
-      uses={uses[item.id] ?? []}
-      onChange={put}
-      onRemove={() => remove(item)}
-      onAnswer={(answer) => void record(item, answer)}
+      load={loadPanel}
+      props={{
+        item,
+        uses: uses[item.id] ?? [],
+        onChange: put,
+        onRemove: () => remove(item),
+        onAnswer: (answer) => void record(item, answer),
+      }}
     />
   ) : (
     <Typography variant="body2" color="textSecondary" sx={{ p: 2.5 }}>
@@ -189,7 +196,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
           )}
         </Box>
       </PlaceFrame>
-      {dialog === 'add' && <AddItemDialog items={items} onClose={() => setDialog(undefined)} onAdd={add} />}
+      {dialog === 'add' && <Late load={loadAdd} props={{ items, onClose: () => setDialog(undefined), onAdd: add }} />}
       {dialog === 'import' && (
         <Late
           load={loadImport}

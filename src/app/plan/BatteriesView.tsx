@@ -11,7 +11,7 @@ import { hours, type OwnCells, type RunningTime, type VoltageOption } from '@/co
 import { feedLabel } from '@/core/standards/feeds';
 import { BATTERY_FIGURES, setFeed, withDevice, type Batteries, type RigDocument } from '@/core/rig';
 import type { PlanWorker } from '@/workers/planWorker';
-import { LateChart } from '@/ui/shell/Late';
+import { LateView } from '@/ui/shell/Late';
 import { useAnswer } from '@/ui/rig/useWorker';
 import { digits, uncapital } from '@/core/units/format';
 import { batteriesView as texts } from './texts';
@@ -106,7 +106,7 @@ function DeviceTime({ time, document, onChange }: DeviceProps) {
           {texts.keepsFromMovedToAnother(gain.groupName, feedLabel(gain.to), hours(Math.max(0, gain.hours)))}
         </Typography>
       ))}
-      <LateChart load={loadChart} props={{ time }} height={258} />
+      <LateView load={loadChart} props={{ time }} height={258} />
       <Figures batteries={device.batteries} energy={energy} capacity={now.capacity} onChange={setBatteries} />
     </Box>
   );

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import { memo } from 'react';
 import type { LineResult } from '@/core/check';
 import { quantity } from '@/core/units/format';
-import { LateChart } from '@/ui/shell/Late';
+import { LateView } from '@/ui/shell/Late';
 import { readings as texts } from './texts';
 
 const loadChart = () => import('./ResponseChart').then((file) => file.ResponseChart);
@@ -45,7 +45,7 @@ export const Readings = memo(function Readings({ result }: { result: LineResult 
           </Box>
         ))}
       </Box>
-      <LateChart load={loadChart} props={{ response: signal.response, lowCut: signal.lowCut }} height={132} />
+      <LateView load={loadChart} props={{ response: signal.response, lowCut: signal.lowCut }} height={132} />
     </Box>
   );
 });

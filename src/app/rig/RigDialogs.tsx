@@ -1,7 +1,7 @@
 'use client';
 
 import { NotLoaded } from '@/ui/shell/Late';
-import { useLate, useSettled } from '@/ui/shell/useLate';
+import { useLate, useOpened } from '@/ui/shell/useLate';
 import type { RigDialogsProps } from './OpenDialogs';
 
 const load = () => import('./OpenDialogs').then((file) => file.OpenDialogs);
@@ -9,8 +9,8 @@ const load = () => import('./OpenDialogs').then((file) => file.OpenDialogs);
 /** Whatever is open over the sheet. Its script comes once opening the page is over: dialogs open without a server too. */
 export function RigDialogs(props: RigDialogsProps) {
   const { open, closeDialog } = props.actions;
-  const settled = useSettled();
-  const { loaded: Dialogs, failed } = useLate(load, open ? 'now' : settled ? 'ahead' : 'not yet');
+  const opened = useOpened();
+  const { loaded: Dialogs, failed } = useLate(load, open ? 'now' : opened ? 'ahead' : 'not yet');
   if (Dialogs) return <Dialogs {...props} />;
   return failed && open ? <NotLoaded onClose={closeDialog} /> : null;
 }

@@ -14,7 +14,7 @@ import type { SheetRig, Step } from '@/core/runsheet';
 import { quantity } from '@/core/units/format';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { startSwitchWorker } from '@/workers/switchWorker';
-import { LateChart } from '@/ui/shell/Late';
+import { LateView } from '@/ui/shell/Late';
 import { momentPanel as text } from './texts';
 
 const loadChart = () => import('./MomentChart').then((file) => file.MomentChart);
@@ -96,12 +96,12 @@ export function MomentPanel({ document, rig, step }: Props) {
       )}
       {course && (
         <>
-          <LateChart
+          <LateView
             load={loadChart}
             props={{ course, of: 'source', title: text.voltageAcrossTheSource }}
             height={168}
           />
-          <LateChart load={loadChart} props={{ course, of: 'inlet', title: text.stepAtTheInlet }} height={168} />
+          <LateView load={loadChart} props={{ course, of: 'inlet', title: text.stepAtTheInlet }} height={168} />
           <CourseWords course={course} />
         </>
       )}

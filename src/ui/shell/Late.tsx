@@ -37,15 +37,15 @@ export function NotLoaded({ onClose }: { onClose: () => void }) {
   );
 }
 
-/** A chart whose script comes when it is wanted. @param height of its place until it is there, in pixels */
-export function LateChart<P extends object>({ load, props, height }: Props<P> & { height: number }) {
+/** A chart, or another part of a page, whose script comes when it is wanted. @param height of its place until it is there, in pixels */
+export function LateView<P extends object>({ load, props, height = 0 }: Props<P> & { height?: number }) {
   const { loaded: Loaded, failed } = useLate(load);
   if (Loaded) return <Loaded {...props} />;
   return (
     <Box sx={{ minHeight: height }}>
       {failed && (
         <Typography variant="body2" role="status">
-          {text.theChartCould}
+          {text.thisCould}
         </Typography>
       )}
     </Box>

@@ -22,7 +22,7 @@ export const late = {
   theServerDoesNotAnswer: 'The server does not answer',
   thisDialogCould:
     'This dialog could not be loaded. Your changes on this page are kept. Open it again when the server is back.',
-  theChartCould: 'The chart could not be loaded. Open this view again when the server is back.',
+  thisCould: 'This part could not be loaded. Open it again when the server is back.',
   close: 'Close',
 };
 

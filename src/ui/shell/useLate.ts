@@ -6,13 +6,13 @@ import { useEffect, useState } from 'react';
 export const SETTLED = 2000;
 
 /** Whether opening the page is over. */
-export function useSettled(): boolean {
-  const [settled, setSettled] = useState(false);
+export function useOpened(): boolean {
+  const [opened, setOpened] = useState(false);
   useEffect(() => {
-    const timer = setTimeout(() => setSettled(true), SETTLED);
+    const timer = setTimeout(() => setOpened(true), SETTLED);
     return () => clearTimeout(timer);
   }, []);
-  return settled;
+  return opened;
 }
 
 /**
