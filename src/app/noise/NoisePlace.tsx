@@ -13,19 +13,24 @@ import type { SavedHunt } from '@/store/noise';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
+import { LateView } from '@/ui/shell/Late';
+import { useLate, useOpened } from '@/ui/shell/useLate';
 import { useStored } from '@/ui/shell/useStored';
 import { startNoiseWorker } from '@/workers/noiseWorker';
 import { BudgetView } from './BudgetView';
 import { FloorList } from './FloorList';
-import { HuntTab } from './HuntTab';
 import { KeptPanel } from './KeptPanel';
-import { LadderView } from './LadderView';
 import { MainsPanel } from './mains/MainsPanel';
-import { MainsView } from './mains/MainsView';
-import { MeasureView } from './MeasureView';
 import type { SineReads } from './scales';
 import { useBudgetQuestion, useFloors } from './useFloors';
 import { noisePlace as text } from './texts';
+
+// The tabs beside the first one.
+const loadMeasure = () => import('./MeasureView').then((file) => file.MeasureView);
+const loadLadder = () => import('./LadderView').then((file) => file.LadderView);
+const loadHunt = () => import('./HuntTab').then((file) => file.HuntTab);
+const loadMains = () => import('./mains/MainsView').then((file) => file.MainsView);
+const loadTabs = () => Promise.all([loadMeasure(), loadLadder(), loadHunt(), loadMains()]);
 
 const TABS = [
   { value: 'budget', label: text.levelAndBudget },
@@ -58,6 +63,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const [target, setTarget] = useStored('inlet-check-floor-target', schoolsOf(document).noiseFloor);
   const [sine, setSine] = useStored('inlet-check-sine-reads', '-3');
   const worker = useWorker(startNoiseWorker);
+  useLate(loadTabs, useOpened() ? 'ahead' : 'not yet');
   const { floors, failed, again } = useFloors(worker, document, measurements);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
   const limit = Number(target.replace(',', '.').replace('−', '-'));
@@ -165,7 +171,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
       onRead={() => setMessage('')}
     >
       {tab === 'mains' ? (
-        <MainsView rig={saved.id} document={document} report={report} onChange={changeMains} />
+        <LateView load={loadMains} props={{ rig: saved.id, document, report, onChange: changeMains }} />
       ) : line ? (
         <Box
           sx={{
@@ -207,26 +213,27 @@ export function NoisePlace({ saved, kept, opens }: Props) {
                 onTold={setMessage}
               />
             )}
-            {tab === 'measure' && <MeasureView key={line.id} {...common} worker={worker} onKept={keep} />}
+            {tab === 'measure' && (
+              <LateView key={line.id} load={loadMeasure} props={{ ...common, worker, onKept: keep }} />
+            )}
             {tab === 'ladder' && (
-              <LadderView
+              <LateView
                 key={line.id}
-                {...common}
-                answer={answer}
-                onKept={(to) => {
-                  setLadders(to);
-                  setMessage(text.theLadderIsKept);
+                load={loadLadder}
+                props={{
+                  ...common,
+                  answer,
+                  onKept: (to) => {
+                    setLadders(to);
+                    setMessage(text.theLadderIsKept);
+                  },
                 }}
               />
             )}
             {tab === 'hunt' && (
-              <HuntTab
-                {...common}
-                worker={worker}
-                hunts={hunts}
-                onHunts={setHunts}
-                onChange={change}
-                onTold={setMessage}
+              <LateView
+                load={loadHunt}
+                props={{ ...common, worker, hunts, onHunts: setHunts, onChange: change, onTold: setMessage }}
               />
             )}
           </Box>
