@@ -276,8 +276,13 @@ test('a file that is refused stands by itself: the reading from before comes bac
   await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
 });
 
-/** What a page shows of a server that is gone, and what to do so that it notices. */
-const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: Page) => Promise<void> }[] = [
+/** What somebody has open when the server goes, what to do so that the page notices, and what it shows of it. */
+const PLACES: {
+  place: string;
+  open?: (page: Page) => Promise<void>;
+  act: (page: Page) => Promise<void>;
+  told: (page: Page) => Promise<void>;
+}[] = [
   {
     place: 'rig',
     act: (page) => feed(page, 'Hold desk, bank A', 'off').click(),
@@ -285,9 +290,12 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
   },
   {
     place: 'kit',
-    act: async (page) => {
+    open: async (page) => {
       await page.getByLabel('Find in the kit').fill('isolating');
       await page.getByRole('gridcell', { name: 'isolating transformer', exact: true }).click();
+      await expect(page.getByRole('complementary', { name: 'Item' }).getByLabel('Data sheet')).toBeVisible();
+    },
+    act: async (page) => {
       await page.getByRole('complementary', { name: 'Item' }).getByLabel('Data sheet').fill('leaflet');
       await page.getByRole('complementary', { name: 'Item' }).getByLabel('Data sheet').blur();
     },
@@ -315,10 +323,11 @@ const PLACES: { place: string; act: (page: Page) => Promise<void>; told: (page: 
   },
   {
     place: 'noise',
-    act: async (page) => {
+    open: async (page) => {
       await page.getByRole('tab', { name: 'Measure' }).click();
-      await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
+      await expect(page.getByRole('button', { name: 'Simulated interface', exact: true })).toBeVisible();
     },
+    act: (page) => page.getByRole('button', { name: 'Simulated interface', exact: true }).click(),
     told: (page) =>
       expect(
         page.getByRole('tabpanel').getByRole('alert').filter({ hasText: 'The worker that measures' }),
@@ -345,12 +354,13 @@ test('the server goes away under each page and comes back: what was done is kept
     // Two places that save a rig have one each: what two do to one is tested elsewhere.
     const [id, planned] = [await made('Away'), await made('Planned while away')];
     const tabs = await Promise.all(
-      PLACES.map(async ({ place }) => {
+      PLACES.map(async ({ place, open }) => {
         const tab = await context.newPage();
         await tab.goto(`${base}/${place}?rig=${place === 'plan' || place === 'noise' ? planned : id}`);
         // A press on what is only drawn yet is nobody’s.
         await tab.waitForFunction(() => document.querySelector('[data-place="live"]'));
         await tab.waitForLoadState('networkidle').catch(() => {});
+        await open?.(tab);
         return tab;
       }),
     );

@@ -5,14 +5,19 @@ import type { KitItem } from '@/core/kit';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useWorker } from '@/ui/rig/useWorker';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
+import { LateView } from '@/ui/shell/Late';
+import { useLate, useOpened } from '@/ui/shell/useLate';
 import { startPlanWorker } from '@/workers/planWorker';
-import { BatteriesView } from './BatteriesView';
-import { ChainsView } from './ChainsView';
 import { KeepToPanel } from './KeepToPanel';
 import { PatchView } from './PatchView';
-import { SuppliesView } from './SuppliesView';
 import { usePlanning } from './usePlanning';
 import { planPlace as text } from './texts';
+
+// The tabs beside the first one.
+const loadChains = () => import('./ChainsView').then((file) => file.ChainsView);
+const loadSupplies = () => import('./SuppliesView').then((file) => file.SuppliesView);
+const loadBatteries = () => import('./BatteriesView').then((file) => file.BatteriesView);
+const loadTabs = () => Promise.all([loadChains(), loadSupplies(), loadBatteries()]);
 
 const TABS = [
   { value: 'patch', label: text.patch },
@@ -39,6 +44,9 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
     },
     [planning.result, change],
   );
+
+  useLate(loadTabs, useOpened() ? 'ahead' : 'not yet');
+  const common = { document, kit, worker, onChange: change };
 
   return (
     <TabbedPlace
@@ -67,9 +75,9 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
           onChange={change}
         />
       )}
-      {tab === 'chains' && <ChainsView document={document} kit={kit} worker={worker} onChange={change} />}
-      {tab === 'supplies' && <SuppliesView document={document} kit={kit} worker={worker} onChange={change} />}
-      {tab === 'batteries' && <BatteriesView document={document} worker={worker} onChange={change} />}
+      {tab === 'chains' && <LateView load={loadChains} props={common} />}
+      {tab === 'supplies' && <LateView load={loadSupplies} props={common} />}
+      {tab === 'batteries' && <LateView load={loadBatteries} props={common} />}
     </TabbedPlace>
   );
 }

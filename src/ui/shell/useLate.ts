@@ -15,28 +15,33 @@ export function useOpened(): boolean {
   return opened;
 }
 
+/** What came of fetching: `load` is what fetched it. */
+interface Fetched<T> {
+  load?: () => Promise<T>;
+  loaded?: T;
+  failed?: boolean;
+}
+
 /**
  * What a script brings, once it is there. Where it could not be fetched when it was wanted, that is told; it is tried again
  * when it is wanted anew.
- * @param load always the same function
+ * @param load the same function each time, for the same script
  * @param when ahead: in case it is wanted, and nobody is told where that fails
  */
-export function useLate<T>(
-  load: () => Promise<T>,
-  when: 'not yet' | 'ahead' | 'now' = 'now',
-): { loaded?: T; failed?: boolean } {
-  const [state, setState] = useState<{ loaded?: T; failed?: boolean }>({});
-  const there = state.loaded !== undefined;
+export function useLate<T>(load: () => Promise<T>, when: 'not yet' | 'ahead' | 'now' = 'now'): Fetched<T> {
+  const [state, setState] = useState<Fetched<T>>({});
+  const own = state.load === load ? state : {};
+  const there = own.loaded !== undefined;
   useEffect(() => {
     if (there || when === 'not yet') return;
     let left = false;
     load().then(
-      (loaded) => !left && setState({ loaded }),
-      () => !left && setState({ failed: when === 'now' }),
+      (loaded) => !left && setState({ load, loaded }),
+      () => !left && setState({ load, failed: when === 'now' }),
     );
     return () => {
       left = true;
     };
   }, [load, when, there]);
-  return state;
+  return own;
 }
