@@ -463,6 +463,32 @@ test('dialogs of the rig: wanted before their script has come they say so; once 
   await expect(newLine).toBeVisible();
 });
 
+test('what is typed while a dialog is on its way does nothing on the page', async ({ page }) => {
+  await page.addInitScript(HELD);
+  await openLine(page, 'Trio, pair A left', await copyOf(page, 'Typed at once'));
+  let go = () => {};
+  const held = new Promise<void>((done) => (go = done));
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page
+    .getByRole('button', { name: /^Trio, pair A left / })
+    .first()
+    .focus();
+  await page.keyboard.press('n');
+  await expect(page.getByRole('dialog', { name: 'Loading …' })).toHaveCount(1);
+  // Each of them is a key of the page.
+  await page.keyboard.type('dx');
+  await page.keyboard.press('Delete');
+  go();
+  await expect(page.getByRole('dialog', { name: 'New line' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await expect(row(page, 'Trio, pair A left')).toHaveCount(1);
+});
+
 test('a chart whose script cannot be fetched says so beside its figures, and is drawn when it is opened again', async ({
   page,
 }) => {

@@ -1,6 +1,6 @@
 'use client';
 
-import { NotLoaded } from '@/ui/shell/Late';
+import { NotLoaded, OnItsWay } from '@/ui/shell/Late';
 import { useLate, useOpened } from '@/ui/shell/useLate';
 import type { RigDialogsProps } from './OpenDialogs';
 
@@ -12,5 +12,6 @@ export function RigDialogs(props: RigDialogsProps) {
   const opened = useOpened();
   const { loaded: Dialogs, failed } = useLate(load, open ? 'now' : opened ? 'ahead' : 'not yet');
   if (Dialogs) return <Dialogs {...props} />;
-  return failed && open ? <NotLoaded onClose={closeDialog} /> : null;
+  if (!open) return null;
+  return failed ? <NotLoaded onClose={closeDialog} /> : <OnItsWay onClose={closeDialog} />;
 }

@@ -6,6 +6,7 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import Modal from '@mui/material/Modal';
 import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
 import { late as text } from './texts';
@@ -21,7 +22,16 @@ interface Props<P> {
 export function Late<P extends { onClose: () => void }>({ load, props }: Props<P>) {
   const { loaded: Loaded, failed } = useLate(load);
   if (Loaded) return <Loaded {...props} />;
-  return failed ? <NotLoaded onClose={props.onClose} /> : null;
+  return failed ? <NotLoaded onClose={props.onClose} /> : <OnItsWay onClose={props.onClose} />;
+}
+
+/** Has the keys until the dialog is there: what is typed after the key that opens it must do nothing on the page. */
+export function OnItsWay({ onClose }: { onClose: () => void }) {
+  return (
+    <Modal open hideBackdrop onClose={onClose}>
+      <Box role="dialog" aria-modal="true" aria-label={text.coming} tabIndex={-1} sx={{ outline: 0 }} />
+    </Modal>
+  );
 }
 
 /** In the place of a dialog that could not be fetched. */

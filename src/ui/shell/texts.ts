@@ -19,6 +19,7 @@ export const formDialog = {
 };
 
 export const late = {
+  coming: 'Loading …',
   theServerDoesNotAnswer: 'The server does not answer',
   thisDialogCould:
     'This dialog could not be loaded. Your changes on this page are kept. Open it again when the server is back.',
