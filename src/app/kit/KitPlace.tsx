@@ -18,7 +18,7 @@ import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { KitTable, ROLES } from './KitTable';
 import { ClashNotice } from './ClashNotice';
 import { useKit, type SavedItem } from './useKit';
-import { useLate, useOpened } from '@/ui/shell/useLate';
+import { useAhead } from '@/ui/shell/useLate';
 import { useShortcut } from '@/ui/shell/useShortcut';
 import type { Use } from './uses';
 import { kitPlace as text } from './texts';
@@ -48,8 +48,7 @@ export function KitPlace({ items: saved, revisions, uses, rig, rigName }: Props)
   const [chosen, setChosen] = useState<string>();
   const [dialog, setDialog] = useState<'add' | 'import'>();
   const searchRef = useRef<HTMLInputElement>(null);
-  // What items are edited with is there before it is wanted, also where the server has gone.
-  useLate(loadEditing, useOpened() ? 'ahead' : 'not yet');
+  useAhead(loadEditing);
   const item = items.find(({ id }) => id === chosen);
   const shown = useMemo(() => items.filter((each) => role === 'all' || each.role === role), [items, role]);
 

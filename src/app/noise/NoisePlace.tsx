@@ -14,7 +14,7 @@ import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useAnswer, useWorker } from '@/ui/rig/useWorker';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { LateView } from '@/ui/shell/Late';
-import { useLate, useOpened } from '@/ui/shell/useLate';
+import { useAhead } from '@/ui/shell/useLate';
 import { useStored } from '@/ui/shell/useStored';
 import { startNoiseWorker } from '@/workers/noiseWorker';
 import { BudgetView } from './BudgetView';
@@ -63,7 +63,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const [target, setTarget] = useStored('inlet-check-floor-target', schoolsOf(document).noiseFloor);
   const [sine, setSine] = useStored('inlet-check-sine-reads', '-3');
   const worker = useWorker(startNoiseWorker);
-  useLate(loadTabs, useOpened() ? 'ahead' : 'not yet');
+  useAhead(loadTabs);
   const { floors, failed, again } = useFloors(worker, document, measurements);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
   const limit = Number(target.replace(',', '.').replace('−', '-'));

@@ -6,7 +6,7 @@ import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useWorker } from '@/ui/rig/useWorker';
 import { useRig, type SavedRig } from '@/ui/rig/useRig';
 import { LateView } from '@/ui/shell/Late';
-import { useLate, useOpened } from '@/ui/shell/useLate';
+import { useAhead } from '@/ui/shell/useLate';
 import { startPlanWorker } from '@/workers/planWorker';
 import { KeepToPanel } from './KeepToPanel';
 import { PatchView } from './PatchView';
@@ -45,7 +45,7 @@ export function PlanPlace({ saved, kit }: { saved: SavedRig; kit: KitItem[] }) {
     [planning.result, change],
   );
 
-  useLate(loadTabs, useOpened() ? 'ahead' : 'not yet');
+  useAhead(loadTabs);
   const common = { document, kit, worker, onChange: change };
 
   return (

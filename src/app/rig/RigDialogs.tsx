@@ -6,7 +6,7 @@ import type { RigDialogsProps } from './OpenDialogs';
 
 const load = () => import('./OpenDialogs').then((file) => file.OpenDialogs);
 
-/** Whatever is open over the sheet. Its script comes once opening the page is over: dialogs open without a server too. */
+/** Fetches `OpenDialogs` once opening the page is over, or when one is wanted: later they open without a server too. */
 export function RigDialogs(props: RigDialogsProps) {
   const { open, closeDialog } = props.actions;
   const opened = useOpened();

@@ -45,3 +45,8 @@ export function useLate<T>(load: () => Promise<T>, when: 'not yet' | 'ahead' | '
   }, [load, when, there]);
   return own;
 }
+
+/** Fetches what may be wanted later once opening the page is over, so that it is there where the server has gone. @param load always the same function */
+export function useAhead(load: () => Promise<unknown>): void {
+  useLate(load, useOpened() ? 'ahead' : 'not yet');
+}
