@@ -54,7 +54,7 @@ export function LateView<P extends object>({ load, props, height = 0 }: Props<P>
   return (
     <Box sx={{ minHeight: height }}>
       {failed && (
-        <Typography variant="body2" role="status">
+        <Typography variant="body2" role="status" sx={{ p: 2 }}>
           {text.thisCould}
         </Typography>
       )}
