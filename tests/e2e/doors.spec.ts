@@ -237,23 +237,27 @@ test('a rig that was removed elsewhere: nothing is called saved, and it can be p
   await expect(feed(page, 'Hold desk, bank A', 'off')).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('the page keeps to its own server and its console clean', async ({ page }) => {
-  const foreign: string[] = [];
-  page.on('request', (request) => {
-    if (!request.url().startsWith('http://127.0.0.1:')) foreign.push(request.url());
+test.describe('a page that is loaded', () => {
+  test.use({ fresh: true });
+
+  test('the page keeps to its own server and its console clean', async ({ page }) => {
+    const foreign: string[] = [];
+    page.on('request', (request) => {
+      if (!request.url().startsWith('http://127.0.0.1:')) foreign.push(request.url());
+    });
+    const problems: string[] = [];
+    page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
+    page.on('pageerror', (error) => problems.push(error.message));
+    await openLine(page, 'Wheelhouse, large condenser');
+    await expect(verdict(page)).toHaveText('Silent');
+    const response = await page.goto('/rig');
+    expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
+    await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
+    await page.goto('/kit');
+    await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
+    expect(foreign).toEqual([]);
+    expect(problems).toEqual([]);
   });
-  const problems: string[] = [];
-  page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
-  page.on('pageerror', (error) => problems.push(error.message));
-  await openLine(page, 'Wheelhouse, large condenser');
-  await expect(verdict(page)).toHaveText('Silent');
-  const response = await page.goto('/rig');
-  expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
-  await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
-  await page.goto('/kit');
-  await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
-  expect(foreign).toEqual([]);
-  expect(problems).toEqual([]);
 });
 
 test('run sheets: what is wrong is refused, and says what to change', async ({ page }) => {

@@ -1,6 +1,9 @@
 import { expect, test, type Page } from './test';
 import { copyOf, feed, row, saved } from './rig';
 
+// It is opening a page that is looked at, and what goes wrong in it.
+test.use({ fresh: true });
+
 /** A page that gets none of its script files: what is seen came from the server. */
 async function unscripted(page: Page): Promise<Page> {
   await page.route('**/_next/static/**/*.js', (route) => route.abort());

@@ -110,7 +110,7 @@ test('two tabs change one item: what goes together is kept, what does not is ask
     await page.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('combobox', { name: 'From the catalogue' }).fill('passive ribbon');
     await page.getByRole('option', { name: 'Passive ribbon' }).click();
-    await page.getByLabel('Name').fill(name);
+    await page.getByRole('dialog').getByLabel('Name').fill(name);
     await page.getByRole('button', { name: 'Add item' }).click();
     await expect(page.getByRole('status')).toHaveText(/kit saved/);
   };

@@ -1,6 +1,6 @@
 import { expect, test } from './test';
 import { copyOf, openRig, saved } from './rig';
-import { follow, now, setUp, step, title } from './runSheet';
+import { bySomebodyElse, follow, now, setUp, step, title } from './runSheet';
 
 test('monitors get names; a sheet of the recorder turns down its headphones, and the hall goes on playing', async ({
   page,
@@ -42,14 +42,14 @@ test('monitors get names; a sheet of the recorder turns down its headphones, and
   await expect(phones.getByRole('textbox', { name: 'Name' })).toHaveValue('Wheelhouse headphones');
   await dialog.getByRole('button', { name: 'Cancel' }).click();
 
-  await setUp(page, rig, ["Guide's stand"], false);
+  await setUp(page, rig, ["Guide's stand"], 'begun');
   const main = page.getByRole('main');
   await expect(main).toContainText('Down during this sheet: Wheelhouse headphones. Still playing: Hall loudspeakers.');
   await expect(title(page)).toHaveText('Check Wheelhouse headphones are down. If not, turn them down.');
   await expect(step(page)).toContainText('Wheelhouse');
   for (const name of ['Hall loudspeakers', 'Wheelhouse headphones', 'All other monitors'])
     await expect(now(page)).toContainText(name);
-  await follow(page, /^Bring .* up slowly/);
+  await bySomebodyElse(page, rig, (title) => /^Bring .* up slowly/.test(title));
   await expect(title(page)).toHaveText('Bring Wheelhouse headphones up slowly');
   await follow(page);
   await expect(page.getByRole('heading', { name: /The set-up is done/ })).toBeVisible();

@@ -31,8 +31,7 @@ test('the rig changes on paper while a ribbon is plugged: the page says what dif
 }) => {
   test.setTimeout(150_000);
   const id = await copyOf(page, 'Room and paper', 'lock-nine-mended');
-  await setUp(page, id, FEW);
-  await follow(page);
+  await setUp(page, id, FEW, 'done');
   await onPaper(page, id, elsewhere);
   await page.reload();
   const differs = page.getByRole('region', { name: 'Room and paper' });
@@ -58,8 +57,7 @@ test('the rig changes on paper while a ribbon is plugged: the page says what dif
 test('by keyboard it is said to be as on paper, and the sheet goes on with that', async ({ page }) => {
   test.setTimeout(150_000);
   const id = await copyOf(page, 'As on paper', 'lock-nine-mended');
-  await setUp(page, id, FEW);
-  await follow(page);
+  await setUp(page, id, FEW, 'done');
   await onPaper(page, id, elsewhere);
   await page.reload();
   const paper = page.getByRole('button', { name: 'Plugged as on paper now' });
@@ -77,8 +75,7 @@ test('in the middle of a sheet: it waits to be asked, and a line that has left t
 }) => {
   test.setTimeout(150_000);
   const id = await copyOf(page, 'In the middle', 'lock-nine-mended');
-  await setUp(page, id, FEW);
-  await follow(page, /^Plug “.*” at the source/);
+  await setUp(page, id, FEW, /^Plug “.*” at the source/);
   await onPaper(page, id, (document) => ({
     ...document,
     lines: document.lines.filter(({ name }) => name !== 'Trio, ribbon left'),
@@ -106,8 +103,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
 }) => {
   test.setTimeout(150_000);
   const id = await copyOf(page, 'Harm first', 'lock-nine-mended');
-  await setUp(page, id, FEW);
-  await follow(page);
+  await setUp(page, id, FEW, 'done');
   const { session, rig, version } = await (await page.request.get(`/api/rigs/${id}/switching`)).json();
   const ribbon = rig.lines.find(({ name }: { name: string }) => name === 'Trio, ribbon left');
   const [key] = Object.keys(ribbon.stops);
@@ -124,8 +120,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
 
 test('the door: what differs is told, and a sheet is refused before somebody has said how it is', async ({ page }) => {
   const id = await copyOf(page, 'By the door', 'lock-nine-mended');
-  await setUp(page, id, FEW);
-  await follow(page, /^Plug “.*” at the source/);
+  await setUp(page, id, FEW, /^Plug “.*” at the source/);
   await onPaper(page, id, elsewhere);
   const { differences } = await (await page.request.get(`/api/rigs/${id}/switching/differences`)).json();
   expect(differences.map(({ name }: { name: string }) => name)).toEqual(['Trio, ribbon left']);

@@ -1,3 +1,4 @@
+import { aimFor, feedsOf, stepWords, type Session, type SheetRig } from '@/core/runsheet';
 import { expect, type Locator, type Page } from './test';
 
 /** What tests of run sheets do: start, begin, follow. */
@@ -12,30 +13,63 @@ export async function open(page: Page, rig: string) {
   await expect(page.getByText('connected', { exact: true })).toBeVisible();
 }
 
-/** Starts from a packed rig and begins a set-up of some lines. @param looked what needs a look before the first plug has been looked at */
-export async function setUp(page: Page, rig: string, lines?: string[], looked = true) {
+/** Looking whether monitors, power, mutes and feeds are as they should be, before the first plug. */
+const LOOK = /^(Check |Turn (?!\d|plug-in power).* on$)/;
+
+/**
+ * A set-up of some lines, begun from a packed rig and opened. How somebody begins one is what the test of the whole set-up
+ * does; here it has been done by the door.
+ * @param until the title of the step that is next; nothing of the sheet is left where it is `done`
+ */
+export async function setUp(
+  page: Page,
+  rig: string,
+  lines?: string[],
+  until: RegExp | 'begun' | 'looked' | 'done' = 'looked',
+) {
+  const sheet = await theSheet(page, rig);
+  await sheet.tell({ report: 'start', from: 'packed' });
+  const { document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  const started = sheet.now();
+  const ids = started.rig.lines.filter(({ name }) => lines?.includes(name) ?? true).map(({ id }) => id);
+  const aim = aimFor('set-up', started.rig, started.session.state, feedsOf(document), ids);
+  await sheet.tell({ report: 'begin', aim });
+  if (until === 'looked') await sheet.follow((title) => !LOOK.test(title));
+  else if (until !== 'begun') await sheet.follow((title) => until !== 'done' && until.test(title));
   await open(page, rig);
-  await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
-  await expect(page.getByRole('button', { name: 'Set-up' })).toBeVisible();
-  if (lines) {
-    await page.getByRole('button', { name: 'None' }).click();
-    for (const name of lines) await page.getByRole('checkbox', { name, exact: true }).check();
-  }
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(step(page)).toBeVisible();
-  if (looked) await look(page);
+  await expect(step(page).or(page.getByRole('region', { name: 'The sheet is done' }))).toBeVisible();
 }
 
-/** Monitors, power, mutes, and what came back with the power: found as they should be, so that nothing has to wait. */
-async function look(page: Page) {
-  for (let n = 0; n < 20; n++) {
-    const text = await title(page).innerText();
-    if (!/^(Check |Turn (?!\d|plug-in power).* on$)/.test(text)) return;
-    const off = step(page).getByRole('button', { name: 'It came up off: no wait' });
-    if (await off.isVisible()) await off.click();
-    else await done(page).click();
-    await expect(title(page).filter({ hasText: text })).toBeHidden();
-  }
+interface Live {
+  version: number;
+  rig: SheetRig;
+  session: Session;
+}
+
+/** A run sheet by the door: what is told is told about what it is now. */
+async function theSheet(page: Page, rig: string) {
+  const path = `/api/rigs/${rig}/switching`;
+  let live: Live = await (await page.request.get(path)).json();
+  const told = async (report: object): Promise<boolean> => {
+    const answer = await page.request.post(path, { data: { version: live.version, who: '', report } });
+    if (answer.ok()) live = await answer.json();
+    return answer.ok();
+  };
+  const tell = async (report: object) => expect(await told(report), JSON.stringify(report)).toBe(true);
+  /** One step after the other; a wait is waited for. What came up off with the power had nothing on it before: it is found so. */
+  const follow = async (until: (title: string, doing: string) => boolean) => {
+    for (let n = 0; n < 120; n++) {
+      const { rig: on, session } = live;
+      const next = session.steps[0];
+      if (!next || until(stepWords(on, session.state, next).title, next.action.do)) return;
+      const { action } = next;
+      const cameUp =
+        action.do === 'feed' && action.to === 'off' && session.state.feeds[action.group].darkSince !== undefined;
+      const report = cameUp ? { report: 'found', what: { feed: action.group, is: 'off' } } : { report: 'done' };
+      await expect.poll(() => told(report), { timeout: 75_000, intervals: [100, 250, 500] }).toBe(true);
+    }
+  };
+  return { now: () => live, tell, follow };
 }
 
 /** What something says; nothing where it has just gone. */
@@ -67,14 +101,6 @@ export async function follow(page: Page, until?: RegExp) {
   }
 }
 
-/** Somebody else does one step after the other, by the door, until the next one is of some sort. */
-export async function bySomebodyElse(page: Page, rig: string, until: string) {
-  const path = `/api/rigs/${rig}/switching`;
-  for (let n = 0; n < 120; n++) {
-    const { version, session } = await (await page.request.get(path)).json();
-    if (session.steps[0].action.do === until) return;
-    const report = () => page.request.post(path, { data: { version, who: 'Ida', report: { report: 'done' } } });
-    // A wait is waited for.
-    await expect.poll(async () => (await report()).ok(), { timeout: 75_000 }).toBe(true);
-  }
-}
+/** Somebody else does one step after the other, by the door, until the next one is as wanted. */
+export const bySomebodyElse = async (page: Page, rig: string, until: (title: string, doing: string) => boolean) =>
+  (await theSheet(page, rig)).follow(until);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from './test';
+import { expect, pageWith, test } from './test';
 import { copyOf, openRig } from './rig';
 import { bySomebodyElse, done, follow, now, open, setUp, step, title } from './runSheet';
 
@@ -27,8 +27,11 @@ test('the mended rig is set up: fewest walks, feeds after every plug, monitors l
   await page.getByRole('button', { name: 'Begin' }).click();
   await follow(page, /^Plug /);
   // Most of the plugs go in while somebody else has the sheet; this page goes along.
-  await bySomebodyElse(page, rig, 'feed');
+  await bySomebodyElse(page, rig, (_, doing) => doing === 'feed');
   await expect(title(page)).toHaveText(/^Turn (48 V|12 V|plug-in power) on/);
+  await follow(page, /^Unmute /);
+  await bySomebodyElse(page, rig, (title) => title === 'Bring monitors up slowly');
+  await expect(title(page)).toHaveText('Bring monitors up slowly');
   await follow(page);
   await expect(page.getByRole('heading', { name: 'The set-up is done' })).toBeVisible();
   await page.getByRole('button', { name: /^Done so far: \d+$/ }).click();
@@ -52,7 +55,7 @@ test('by key; two browsers stay in step; a clock survives reloading; what comes 
 }) => {
   const rig = await copyOf(page, 'Two of us', 'lock-nine-mended');
   await setUp(page, rig, FEW);
-  const other = await browser.newPage();
+  const other = await pageWith(browser, {});
   await open(other, rig);
   await expect(title(other)).toHaveText('Plug “Trio, pair A left” into Hold desk, inlet 1');
   await page.keyboard.press('Space');
@@ -71,7 +74,7 @@ test('by key; two browsers stay in step; a clock survives reloading; what comes 
   await expect(done(page)).toBeEnabled({ timeout: 10_000 });
   await done(page).click();
   await expect(title(other)).toHaveText('Unmute Hold desk, inlet 1', { timeout: 1500 });
-  await other.close();
+  await other.context().close();
 });
 
 test('two people at once: each has their own next step, and waits for the other only where it must', async ({
@@ -80,7 +83,7 @@ test('two people at once: each has their own next step, and waits for the other 
 }) => {
   const rig = await copyOf(page, 'Stage and desk', 'lock-nine-mended');
   await setUp(page, rig, FEW);
-  const other = await browser.newPage();
+  const other = await pageWith(browser, {});
   await open(other, rig);
   const at = (who: typeof page, place: string) =>
     who.getByRole('group', { name: 'Where you are' }).getByRole('button', { name: new RegExp(`^${place}`) });
@@ -113,7 +116,7 @@ test('two people at once: each has their own next step, and waits for the other 
   await expect(step(page).getByRole('timer')).toBeVisible();
   await expect(title(page)).toHaveText('Unmute Hold desk, inlet 1');
   await expect(done(page)).toBeEnabled({ timeout: 10_000 });
-  await other.close();
+  await other.context().close();
 });
 
 test('steps are moved only within the rules, and the refusal says which one', async ({ page }) => {
@@ -132,9 +135,10 @@ test('steps are moved only within the rules, and the refusal says which one', as
 
 test('found otherwise, not possible, and back: the rest is computed anew, and the log has it', async ({ page }) => {
   const rig = await copyOf(page, 'Otherwise', 'lock-nine-mended');
-  await setUp(page, rig, FEW);
-  await page.getByRole('textbox', { name: 'Your name, for the log' }).fill('Ida');
-  await follow(page, /^Plug “Trio, pair A right” at the source/);
+  await setUp(page, rig, FEW, /^Plug “Trio, pair A right” at the source/);
+  const name = page.getByRole('textbox', { name: 'Your name, for the log' });
+  await name.fill('Ida');
+  await name.blur();
   await page.keyboard.press('f');
   await page.getByRole('button', { name: 'Hold desk, bank A is already at 48 V' }).click();
   await expect(title(page)).toHaveText('Turn the feed off: Hold desk, bank A');
@@ -225,8 +229,7 @@ test('nobody knows: the first steps make it known', async ({ page }) => {
 
 test('mains that come back with a latched switch on: the bank is live and charged', async ({ page }) => {
   const rig = await copyOf(page, 'Power cut', 'lock-nine-mended');
-  await setUp(page, rig, FEW);
-  await follow(page);
+  await setUp(page, rig, FEW, 'done');
   const power = now(page).getByRole('button', { name: /^Power of Hold desk/ });
   await power.click();
   await page.getByRole('menuitem', { name: 'off', exact: true }).click();
@@ -250,8 +253,7 @@ test('mains that come back with a latched switch on: the bank is live and charge
 
 test('a change-over names who shares the switch, and the way that disturbs nobody is begun', async ({ page }) => {
   const rig = await copyOf(page, 'Announcer changes', 'lock-nine');
-  await setUp(page, rig, [...FEW, 'Trio, active ribbon', 'Announcer']);
-  await follow(page);
+  await setUp(page, rig, [...FEW, 'Trio, active ribbon', 'Announcer'], 'done');
   await page.getByRole('button', { name: 'New run sheet' }).click();
   await page.getByRole('checkbox', { name: /^Announcer/ }).check();
   await expect(page.getByRole('region', { name: 'A new sheet' }).getByRole('alert')).toContainText(
@@ -316,8 +318,7 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   browser,
 }) => {
   const rig = await copyOf(page, 'Listened to', 'lock-nine-mended');
-  await setUp(page, rig, FEW);
-  await follow(page);
+  await setUp(page, rig, FEW, 'done');
   await expect(page.getByText(/^Don’t judge sound before \d\d:\d\d:\d\d/)).toBeVisible();
   await page.getByRole('region', { name: 'The sheet is done' }).getByRole('button', { name: 'Line check' }).click();
   const check = page.getByRole('region', { name: 'Line check' });
@@ -330,12 +331,12 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A right' })).toBeVisible();
   await expect(next).toBeFocused();
   // Somebody else is quicker: the line under the hand stays, and says so.
-  const other = await browser.newPage();
+  const other = await pageWith(browser, {});
   await open(other, rig);
   await other.getByRole('button', { name: 'Line check' }).first().click();
   await other.getByRole('button', { name: 'All good, next line' }).click();
   await expect(other.getByText('Every line has been checked.')).toBeVisible();
-  await other.close();
+  await other.context().close();
   await expect(check.getByRole('note')).toHaveText('Checked already: good. Checking it again replaces that.');
   await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A right' })).toBeVisible();
   await check.getByRole('checkbox', { name: /^Polarity reversed/ }).focus();
@@ -382,9 +383,8 @@ test('where nothing waits the clock stands: a page that is only looked at draws 
       return here.drawn;
     }, ms);
   const rig = await copyOf(page, 'Looked at', 'lock-nine-mended');
-  await setUp(page, rig, FEW);
+  await setUp(page, rig, FEW, /^Turn 48 V on: Hold desk, bank A/);
   await expect.poll(() => drawnIn(2000), { timeout: 20_000 }).toBeLessThan(3);
-  await follow(page, /^Turn 48 V on: Hold desk, bank A/);
   await done(page).click();
   await expect(title(page)).toHaveText('Wait');
   // The clock that stood is right at once.

@@ -7,6 +7,7 @@ import {
   type BrowserContext,
   type BrowserContextOptions,
   type Page,
+  type ViewportSize,
 } from '@playwright/test';
 import { kill, loadDemoData, serve } from '../server';
 
@@ -17,8 +18,30 @@ export { expect, type Locator, type Page, type Request } from '@playwright/test'
 const FIRST_PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
 export const portOf = (worker: number): number => FIRST_PORT + 10 * worker;
 
-/** A test of the built application; those of one file share a server, and a database with the demo data. */
-export const test = base.extend<object, { server: string }>({
+/** The tab that the tests of one file use one after the other, as somebody at work does, who does not load the page anew. */
+interface Tab {
+  context: BrowserContext;
+  page: Page;
+  file: string;
+}
+
+/** What is in a browser's storage, and in a page that was told something before it was loaded, is nothing for the next test. */
+const asNew = async ({ context, page }: Tab, viewport: ViewportSize): Promise<boolean> => {
+  if (page.isClosed() || told.has(page)) return false;
+  for (const other of context.pages()) if (other !== page) await other.close();
+  page.removeAllListeners();
+  await context.unrouteAll({ behavior: 'ignoreErrors' });
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  await page.emulateMedia({ colorScheme: null });
+  await page.setViewportSize(viewport);
+  if (page.url() === 'about:blank') return true;
+  return page.evaluate(() => localStorage.length + sessionStorage.length === 0).catch(() => false);
+};
+
+/** A test of the built application; those of one file share a server, a database with the demo data, and as a rule a tab. */
+export const test = base.extend<{ fresh: boolean; tab: Tab }, { server: string; kept: { tab?: Tab } }>({
+  /** Whether a test is about opening a page, or changes what a page is: it has a browser of its own, and loads each address. */
+  fresh: [false, { option: true }],
   server: [
     async ({}, give, { parallelIndex }) => {
       const port = portOf(parallelIndex);
@@ -33,12 +56,28 @@ export const test = base.extend<object, { server: string }>({
     { scope: 'worker', timeout: 120_000 },
   ],
   baseURL: ({ server }, give) => give(server),
-  page: async ({ page }, give) => give(live(page)),
-  // Nothing moves for its looks: two shared cores draw every frame of it.
-  context: async ({ context }, give) => {
-    await still(context);
-    await give(context);
+  kept: [
+    // The browser closes what is open in it.
+    async ({}, give) => give({}),
+    { scope: 'worker' },
+  ],
+  tab: async ({ browser, kept, fresh, baseURL, viewport }, give, info) => {
+    const usable = !fresh && info.retry === 0 && kept.tab?.file === info.file;
+    if (!usable) {
+      await kept.tab?.context.close();
+      const context = await browser.newContext({ baseURL, viewport });
+      // Nothing moves for its looks: two shared cores draw every frame of it.
+      await still(context);
+      kept.tab = { context, page: live(await context.newPage(), !fresh), file: info.file };
+    }
+    const tab = kept.tab!;
+    await give(tab);
+    if (!fresh && info.status === info.expectedStatus && (await asNew(tab, viewport!))) return;
+    kept.tab = undefined;
+    await tab.context.close();
   },
+  context: ({ tab }, give) => give(tab.context),
+  page: ({ tab }, give) => give(tab.page),
 });
 
 /** Nothing moves for its looks in what is opened from now on. */
@@ -49,17 +88,52 @@ const still = (context: BrowserContext) =>
     document.adoptedStyleSheets = [sheet];
   });
 
-/** Whatever is opened is waited for until its keys and buttons do something: a machine under load draws it long before. */
-function live(page: Page): Page {
-  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+/** Pages that were told something before they were loaded. */
+const told = new WeakSet<Page>();
+
+/**
+ * Whatever is opened is waited for until its keys and buttons do something: a machine under load draws it long before.
+ * @param within whether a page that is open goes to another place as by a link, without being loaded anew
+ */
+function live(page: Page, within = false): Page {
+  const [goto, reload, addInitScript] = [page.goto, page.reload, page.addInitScript].map((each) => each.bind(page)) as [
+    Page['goto'],
+    Page['reload'],
+    Page['addInitScript'],
+  ];
+  const alive = () => page.waitForFunction(() => !document.querySelector('[data-place="drawn"]'));
   const once = async <T>(response: Promise<T>): Promise<T> => {
     const answer = await response;
-    await page.waitForFunction(() => !document.querySelector('[data-place="drawn"]'));
+    await alive();
     return answer;
   };
-  page.goto = (...where) => once(goto(...where));
+  page.goto = async (to, how) => {
+    if (!within || told.has(page) || how || !(await page.evaluate(follow, to).catch(() => false)))
+      return once(goto(to, how));
+    await page.waitForFunction((to) => !document.querySelector('[data-left]') || location.href.endsWith(to), to);
+    await alive();
+    return null;
+  };
   page.reload = (...how) => once(reload(...how));
+  page.addInitScript = (...script) => {
+    told.add(page);
+    return addInitScript(...script);
+  };
   return page;
+}
+
+/** In the page: goes where a link would lead. @returns whether it can: the page is one of the application's, and elsewhere */
+function follow(to: string): boolean {
+  const { next } = window as unknown as { next?: { router?: { push(to: string): void } } };
+  const here = document.querySelector('[data-place]');
+  const there = new URL(to, location.href);
+  if (!next?.router || !here || there.origin !== location.origin) return false;
+  // The same place of the same rig is loaded anew: what had changed elsewhere would not be read.
+  const rigOf = ({ search }: URL | Location) => new URLSearchParams(search).get('rig');
+  if (there.pathname === location.pathname && rigOf(there) === rigOf(location)) return false;
+  here.setAttribute('data-left', '');
+  next.router.push(there.pathname + there.search + there.hash);
+  return true;
 }
 
 /** A page of its own, as large and in the theme that is wanted. */

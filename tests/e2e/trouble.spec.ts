@@ -19,6 +19,9 @@ import {
 } from './rig';
 import { expect, kill, portOf, serve, test, type Page } from './test';
 
+// It is opening a page that is looked at, and what goes wrong in it.
+test.use({ fresh: true });
+
 /** Whatever solves in this page can be made to die. */
 const WORKERS = () => {
   const Real = window.Worker;

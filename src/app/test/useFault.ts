@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import type { RigDocument } from '@/core/rig';
 import type { Experience, Observation, Repair } from '@/core/testing';
 import { useAnswer } from '@/ui/rig/useWorker';
@@ -44,6 +44,17 @@ interface About {
 /** What is known of a line's fault, and what changes it. */
 export function useFault(worker: () => TestWorker, { rig, document, line, heard, experience, only }: About) {
   const [fault, setFault] = useDraft<Fault>(`test ${rig} ${line}`, begun(heard));
+  const taken = useRef(false);
+  // Somebody who comes with what is heard begins anew, unless answers wait here. Neither a reload nor the way back from
+  // another line comes with it again.
+  useEffect(() => {
+    if (heard === undefined || taken.current) return;
+    taken.current = true;
+    setFault((from) => (from.observations.length === 0 || from.solved ? begun(heard) : from));
+    const { pathname, searchParams } = new URL(window.location.href);
+    searchParams.delete('heard');
+    window.history.replaceState(null, '', `${pathname}?${searchParams}`);
+  }, [heard, setFault]);
   const question = useMemo(
     () => ({
       ask: 'line' as const,
