@@ -1,5 +1,5 @@
 import { drawn, expect, test, type Page } from './test';
-import { copyOf, openLine, openRig, why } from './rig';
+import { copyOf, openRig, select, why } from './rig';
 import { look, onBoth, PHONE, violations } from './seen';
 
 /** What stands open over a page; the page itself is looked at by the tests of its place. */
@@ -17,6 +17,10 @@ async function sheet(page: Page): Promise<void> {
     await expect(open).toHaveCount(0, { timeout: 500 });
   }).toPass();
 }
+const ofLine = async (page: Page) => {
+  await sheet(page);
+  await select(page, 'Trio, long ribbon');
+};
 const ofRig = (item: string) => async (page: Page) => {
   await sheet(page);
   await press(page, /^Rig: /);
@@ -57,18 +61,18 @@ const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   History: ofRig('History'),
   'Removed rigs': ofRig('Removed rigs'),
   'Record the answer': async (page) => {
-    await openLine(page, 'Trio, long ribbon');
+    await ofLine(page);
     await why(page)
       .getByRole('button', { name: /^Record /u })
       .first()
       .click();
   },
   'A word of the glossary': async (page) => {
-    await openLine(page, 'Trio, long ribbon');
+    await ofLine(page);
     await why(page).getByRole('link', { name: 'centre tap' }).first().click();
   },
   'Where a line may move': async (page) => {
-    await openLine(page, 'Trio, long ribbon');
+    await ofLine(page);
     await why(page).getByRole('button', { name: /^Move/ }).first().click();
   },
   'Add to the kit': at('/kit', /^Add to the kit|^Add$|^Item$/),

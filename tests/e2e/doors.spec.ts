@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { get } from 'node:http';
-import { expect, test } from './test';
+import { expect, FRESH, test } from './test';
 import { copyOf, feed, openLine, openRig, saved, verdict } from './rig';
 
 const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
@@ -237,27 +237,23 @@ test('a rig that was removed elsewhere: nothing is called saved, and it can be p
   await expect(feed(page, 'Hold desk, bank A', 'off')).toHaveAttribute('aria-pressed', 'true');
 });
 
-test.describe('a page that is loaded', () => {
-  test.use({ fresh: true });
-
-  test('the page keeps to its own server and its console clean', async ({ page }) => {
-    const foreign: string[] = [];
-    page.on('request', (request) => {
-      if (!request.url().startsWith('http://127.0.0.1:')) foreign.push(request.url());
-    });
-    const problems: string[] = [];
-    page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
-    page.on('pageerror', (error) => problems.push(error.message));
-    await openLine(page, 'Wheelhouse, large condenser');
-    await expect(verdict(page)).toHaveText('Silent');
-    const response = await page.goto('/rig');
-    expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
-    await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
-    await page.goto('/kit');
-    await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
-    expect(foreign).toEqual([]);
-    expect(problems).toEqual([]);
+test('the page keeps to its own server and its console clean', FRESH, async ({ page }) => {
+  const foreign: string[] = [];
+  page.on('request', (request) => {
+    if (!request.url().startsWith('http://127.0.0.1:')) foreign.push(request.url());
   });
+  const problems: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && problems.push(message.text()));
+  page.on('pageerror', (error) => problems.push(error.message));
+  await openLine(page, 'Wheelhouse, large condenser');
+  await expect(verdict(page)).toHaveText('Silent');
+  const response = await page.goto('/rig');
+  expect(response!.headers()['content-security-policy']).toContain("default-src 'self'");
+  await expect(page.getByRole('button', { name: '5 Stop' })).toBeVisible();
+  await page.goto('/kit');
+  await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
+  expect(foreign).toEqual([]);
+  expect(problems).toEqual([]);
 });
 
 test('run sheets: what is wrong is refused, and says what to change', async ({ page }) => {

@@ -3,9 +3,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, kill, portOf, serve, test } from './test';
 
-// It is opening a page that is looked at, and what goes wrong in it.
-test.use({ fresh: true });
-
 test('scripts come compressed as they lie there; one that a new build takes away takes no server with it', async ({
   request,
 }, { parallelIndex }) => {

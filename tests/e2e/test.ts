@@ -18,6 +18,9 @@ export { expect, type Locator, type Page, type Request } from '@playwright/test'
 const FIRST_PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
 export const portOf = (worker: number): number => FIRST_PORT + 10 * worker;
 
+/** A test about opening a page, or one that changes what a page is: it has a tab of its own, and loads each address. */
+export const FRESH = { tag: '@fresh' };
+
 /** The tab that the tests of one file use one after the other, as somebody at work does, who does not load the page anew. */
 interface Tab {
   context: BrowserContext;
@@ -39,9 +42,7 @@ const asNew = async ({ context, page }: Tab, viewport: ViewportSize): Promise<bo
 };
 
 /** A test of the built application; those of one file share a server, a database with the demo data, and as a rule a tab. */
-export const test = base.extend<{ fresh: boolean; tab: Tab }, { server: string; kept: { tab?: Tab } }>({
-  /** Whether a test is about opening a page, or changes what a page is: it has a browser of its own, and loads each address. */
-  fresh: [false, { option: true }],
+export const test = base.extend<{ tab: Tab }, { server: string; kept: { tab?: Tab } }>({
   server: [
     async ({}, give, { parallelIndex }) => {
       const port = portOf(parallelIndex);
@@ -61,7 +62,8 @@ export const test = base.extend<{ fresh: boolean; tab: Tab }, { server: string; 
     async ({}, give) => give({}),
     { scope: 'worker' },
   ],
-  tab: async ({ browser, kept, fresh, baseURL, viewport }, give, info) => {
+  tab: async ({ browser, kept, baseURL, viewport }, give, info) => {
+    const fresh = info.tags.includes(FRESH.tag);
     const usable = !fresh && info.retry === 0 && kept.tab?.file === info.file;
     if (!usable) {
       await kept.tab?.context.close();

@@ -17,10 +17,7 @@ import {
   tab,
   why,
 } from './rig';
-import { expect, kill, portOf, serve, test, type Page } from './test';
-
-// It is opening a page that is looked at, and what goes wrong in it.
-test.use({ fresh: true });
+import { expect, FRESH, kill, portOf, serve, test, type Page } from './test';
 
 /** Whatever solves in this page can be made to die. */
 const WORKERS = () => {
@@ -72,7 +69,7 @@ test('a database of another program: every page and every answer says so, and he
   }
 });
 
-test('an address that is none says so, and the places are still there', async ({ page }) => {
+test('an address that is none says so, and the places are still there', FRESH, async ({ page }) => {
   const answer = await page.goto('/nowhere');
   expect(answer!.status()).toBe(404);
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
@@ -405,23 +402,25 @@ test('the server goes away under each page and comes back: what was done is kept
   }
 });
 
-test('a dialog whose script cannot be fetched says so; the page stays as it is, and the dialog comes later', async ({
-  page,
-}) => {
-  await openRig(page, await copyOf(page, 'Script away'));
-  const scripts = /_next\/static\/.*\.js/;
-  await page.route(scripts, (route) => route.abort());
-  const settings = page.getByRole('button', { name: 'Settings', exact: true });
-  await settings.press('Enter');
-  const dialog = page.getByRole('dialog', { name: 'The server does not answer' });
-  await expect(dialog).toContainText('Your changes on this page are kept');
-  await dialog.getByRole('button', { name: 'Close' }).press('Enter');
-  await expect(dialog).toHaveCount(0);
-  await expect(settings).toBeFocused();
-  await page.unroute(scripts);
-  await settings.press('Enter');
-  await expect(page.getByRole('dialog', { name: 'Settings' })).toBeVisible();
-});
+test(
+  'a dialog whose script cannot be fetched says so; the page stays as it is, and the dialog comes later',
+  FRESH,
+  async ({ page }) => {
+    await openRig(page, await copyOf(page, 'Script away'));
+    const scripts = /_next\/static\/.*\.js/;
+    await page.route(scripts, (route) => route.abort());
+    const settings = page.getByRole('button', { name: 'Settings', exact: true });
+    await settings.press('Enter');
+    const dialog = page.getByRole('dialog', { name: 'The server does not answer' });
+    await expect(dialog).toContainText('Your changes on this page are kept');
+    await dialog.getByRole('button', { name: 'Close' }).press('Enter');
+    await expect(dialog).toHaveCount(0);
+    await expect(settings).toBeFocused();
+    await page.unroute(scripts);
+    await settings.press('Enter');
+    await expect(page.getByRole('dialog', { name: 'Settings' })).toBeVisible();
+  },
+);
 
 /** What waits until opening the page is over waits for `settle()`. */
 const HELD = () => {
@@ -429,44 +428,63 @@ const HELD = () => {
   const held: TimerHandler[] = [];
   Object.assign(window, { settle: () => held.splice(0).forEach((each) => real(each)) });
   window.setTimeout = ((each: TimerHandler, after?: number, ...given: unknown[]) =>
-    after === 2000 ? held.push(each) : real(each, after, ...given)) as typeof window.setTimeout;
+    after === 2000 ? -held.push(each) : real(each, after, ...given)) as typeof window.setTimeout;
 };
 
-test('dialogs of the rig: wanted before their script has come they say so; once the page has settled they need no server', async ({
-  page,
-}) => {
-  await page.addInitScript(HELD);
-  await openRig(page, await copyOf(page, 'Dialogs away'));
-  const scripts = /_next\/static\/.*\.js/;
-  const settle = () => page.evaluate(() => (window as unknown as { settle(): void }).settle());
-  const newLine = page.getByRole('dialog', { name: 'New line' });
-  await page.route(scripts, (route) => route.abort());
-  await page.keyboard.press('n');
-  const refused = page.getByRole('dialog', { name: 'The server does not answer' });
-  await expect(refused).toContainText('Your changes on this page are kept');
-  await page.keyboard.press('Escape');
-  await expect(refused).toHaveCount(0);
-  // What was fetched ahead in vain is told to nobody, and fetched when it is wanted.
-  await settle();
-  await page.unroute(scripts);
-  await page.keyboard.press('n');
-  await expect(newLine).toBeVisible();
+test(
+  'dialogs of the rig: wanted before their script has come they say so; once the page has settled they need no server',
+  FRESH,
+  async ({ page }) => {
+    await page.addInitScript(HELD);
+    const log: string[] = [];
+    const t0 = Date.now();
+    page.on('request', (r) => log.push(`${Date.now() - t0} > ${r.url().slice(-60)} ${r.resourceType()}`));
+    page.on('requestfailed', (r) => log.push(`${Date.now() - t0} FAIL ${r.url().slice(-60)}`));
+    await openRig(page, await copyOf(page, 'Dialogs away'));
+    log.push(`${Date.now() - t0} opened`);
+    const scripts = /_next\/static\/.*\.js/;
+    const settle = () => page.evaluate(() => (window as unknown as { settle(): void }).settle());
+    const newLine = page.getByRole('dialog', { name: 'New line' });
+    await page.route(scripts, (route) => route.abort());
+    log.push(`${Date.now() - t0} routed`);
+    await page.keyboard.press('n');
+    log.push(`${Date.now() - t0} pressed`);
+    const refused = page.getByRole('dialog', { name: 'The server does not answer' });
+    await expect(refused)
+      .toContainText('Your changes on this page are kept', { timeout: 8000 })
+      .catch((e) => {
+        throw new Error(log.slice(-30).join('\n') + e.message);
+      });
+    await page.keyboard.press('Escape');
+    await expect(refused).toHaveCount(0);
+    // What was fetched ahead in vain is told to nobody, and fetched when it is wanted.
+    await settle();
+    await page.unroute(scripts);
+    await page.keyboard.press('n');
+    await expect(newLine).toBeVisible();
 
-  await page.reload();
-  await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
-  let coming = 0;
-  page.on('request', () => coming++);
-  page.on('requestfinished', () => coming--);
-  const first = page.waitForEvent('requestfinished', (request) => scripts.test(request.url()));
-  await settle();
-  await first;
-  await expect.poll(() => coming).toBe(0);
-  await page.route(scripts, (route) => route.abort());
-  await page.keyboard.press('n');
-  await expect(newLine).toBeVisible();
-});
+    await page.reload();
+    await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
+    const fetched = () =>
+      page.evaluate(() => performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.js')).length);
+    const before = await fetched();
+    await settle();
+    // What is fetched ahead is there, and nothing follows it any more.
+    let last = before;
+    await expect(async () => {
+      const now = await fetched();
+      const still = now === last;
+      last = now;
+      expect(now).toBeGreaterThan(before);
+      expect(still).toBe(true);
+    }).toPass({ intervals: [500] });
+    await page.route(scripts, (route) => route.abort());
+    await page.keyboard.press('n');
+    await expect(newLine).toBeVisible();
+  },
+);
 
-test('what is typed while a dialog is on its way does nothing on the page', async ({ page }) => {
+test('what is typed while a dialog is on its way does nothing on the page', FRESH, async ({ page }) => {
   await page.addInitScript(HELD);
   await openLine(page, 'Trio, pair A left', await copyOf(page, 'Typed at once'));
   let go = () => {};
@@ -492,20 +510,22 @@ test('what is typed while a dialog is on its way does nothing on the page', asyn
   await expect(row(page, 'Trio, pair A left')).toHaveCount(1);
 });
 
-test('a chart whose script cannot be fetched says so beside its figures, and is drawn when it is opened again', async ({
-  page,
-}) => {
-  await openLine(page, 'Trio, pair A left');
-  const scripts = /_next\/static\/.*\.js/;
-  await page.route(scripts, (route) => route.abort());
-  await tab(page, 'Readings').click();
-  await expect(why(page).getByText('This part could not be loaded.')).toBeVisible();
-  await expect(why(page)).toContainText('Signal at the inlet');
-  await page.unroute(scripts);
-  await tab(page, 'Parts').click();
-  await tab(page, 'Readings').click();
-  await expect(why(page).getByRole('img', { name: /^Response/ })).toBeVisible();
-});
+test(
+  'a chart whose script cannot be fetched says so beside its figures, and is drawn when it is opened again',
+  FRESH,
+  async ({ page }) => {
+    await openLine(page, 'Trio, pair A left');
+    const scripts = /_next\/static\/.*\.js/;
+    await page.route(scripts, (route) => route.abort());
+    await tab(page, 'Readings').click();
+    await expect(why(page).getByText('This part could not be loaded.')).toBeVisible();
+    await expect(why(page)).toContainText('Signal at the inlet');
+    await page.unroute(scripts);
+    await tab(page, 'Parts').click();
+    await tab(page, 'Readings').click();
+    await expect(why(page).getByRole('img', { name: /^Response/ })).toBeVisible();
+  },
+);
 
 test('what is read while nobody answers says so, and comes by itself once somebody does', async ({ page }) => {
   await openRig(page, await copyOf(page, 'Read while away'));
@@ -520,22 +540,24 @@ test('what is read while nobody answers says so, and comes by itself once somebo
   await expect(dialog).not.toContainText('No connection');
 });
 
-test('a change that fails again and again before the page can draw it is still sent once it can be', async ({
-  page,
-}) => {
-  await openRig(page, await copyOf(page, 'Sent again'));
-  await page.evaluate(() => {
-    const real = window.fetch;
-    let left = 3;
-    // Refused at once, as by a browser that knows that there is no network.
-    window.fetch = (...given) =>
-      given[1]?.method === 'PUT' && left-- > 0 ? Promise.reject(new TypeError('no network')) : real(...given);
-  });
-  await select(page, 'Announcer');
-  await page.getByRole('button', { name: 'Duplicate this line' }).click();
-  await expect(page.getByRole('status').filter({ hasText: 'not saved: No connection.' })).toBeVisible();
-  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
-});
+test(
+  'a change that fails again and again before the page can draw it is still sent once it can be',
+  FRESH,
+  async ({ page }) => {
+    await openRig(page, await copyOf(page, 'Sent again'));
+    await page.evaluate(() => {
+      const real = window.fetch;
+      let left = 3;
+      // Refused at once, as by a browser that knows that there is no network.
+      window.fetch = (...given) =>
+        given[1]?.method === 'PUT' && left-- > 0 ? Promise.reject(new TypeError('no network')) : real(...given);
+    });
+    await select(page, 'Announcer');
+    await page.getByRole('button', { name: 'Duplicate this line' }).click();
+    await expect(page.getByRole('status').filter({ hasText: 'not saved: No connection.' })).toBeVisible();
+    await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  },
+);
 
 test('tabs that were frozen catch up when they are looked at again: with the sheet, the rig, the log', async ({
   page,
@@ -606,26 +628,28 @@ test('a line is duplicated where it is best off, and what the kit has too few of
   await expect(row(page, 'Trio, ribbon left 2')).not.toContainText('Stop');
 });
 
-test('what needs a script that cannot be fetched says so, changes nothing, and is done when the server is back', async ({
-  page,
-}) => {
-  const rig = await copyOf(page, 'Reader away');
-  await openRig(page, rig);
-  const scripts = '**/_next/static/chunks/**';
-  await page.route(scripts, (route) => route.abort());
-  await page.keyboard.press('j');
-  await page.keyboard.press('x');
-  await page.keyboard.press('j');
-  await page.keyboard.press('x');
-  const cable = page.getByLabel('Cable of each');
-  await cable.fill('23 m');
-  await page.getByRole('button', { name: 'Set cable' }).click();
-  await expect(page.getByText('The server does not answer. Nothing was changed.')).toBeVisible();
-  await page.unroute(scripts);
-  await cable.fill('23 m');
-  await page.getByRole('button', { name: 'Set cable' }).click();
-  await expect(page.getByText('The server does not answer. Nothing was changed.')).toHaveCount(0);
-  await saved(page);
-  const { document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
-  expect(JSON.stringify(document.lines)).toContain('"value":23');
-});
+test(
+  'what needs a script that cannot be fetched says so, changes nothing, and is done when the server is back',
+  FRESH,
+  async ({ page }) => {
+    const rig = await copyOf(page, 'Reader away');
+    await openRig(page, rig);
+    const scripts = '**/_next/static/chunks/**';
+    await page.route(scripts, (route) => route.abort());
+    await page.keyboard.press('j');
+    await page.keyboard.press('x');
+    await page.keyboard.press('j');
+    await page.keyboard.press('x');
+    const cable = page.getByLabel('Cable of each');
+    await cable.fill('23 m');
+    await page.getByRole('button', { name: 'Set cable' }).click();
+    await expect(page.getByText('The server does not answer. Nothing was changed.')).toBeVisible();
+    await page.unroute(scripts);
+    await cable.fill('23 m');
+    await page.getByRole('button', { name: 'Set cable' }).click();
+    await expect(page.getByText('The server does not answer. Nothing was changed.')).toHaveCount(0);
+    await saved(page);
+    const { document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+    expect(JSON.stringify(document.lines)).toContain('"value":23');
+  },
+);
