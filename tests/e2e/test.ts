@@ -98,12 +98,10 @@ const told = new WeakSet<Page>();
  * @param within whether a page that is open goes to another place as by a link, without being loaded anew
  */
 function live(page: Page, within = false): Page {
-  const [goto, reload, addInitScript] = [page.goto, page.reload, page.addInitScript].map((each) => each.bind(page)) as [
-    Page['goto'],
-    Page['reload'],
-    Page['addInitScript'],
-  ];
-  const alive = () => page.waitForFunction(() => !document.querySelector('[data-place="drawn"]'));
+  const [goto, reload, goBack, addInitScript] = [page.goto, page.reload, page.goBack, page.addInitScript].map((each) =>
+    each.bind(page),
+  ) as [Page['goto'], Page['reload'], Page['goBack'], Page['addInitScript']];
+  const alive = () => page.waitForFunction(() => !document.querySelector('[data-place="drawn"], [inert]'));
   const once = async <T>(response: Promise<T>): Promise<T> => {
     const answer = await response;
     await alive();
@@ -117,6 +115,7 @@ function live(page: Page, within = false): Page {
     return null;
   };
   page.reload = (...how) => once(reload(...how));
+  page.goBack = (...how) => once(goBack(...how));
   page.addInitScript = (...script) => {
     told.add(page);
     return addInitScript(...script);

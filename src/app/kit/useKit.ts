@@ -38,6 +38,15 @@ const withItem = (items: KitItem[], id: string, item?: KitItem): KitItem[] => {
   return items.some((each) => each.id === id) ? items.map((each) => (each.id === id ? item : each)) : [...items, item];
 };
 
+/** What was not saved when the Kit place was left, and what it is a change of; by item. */
+const left = new Map<string, Step>();
+const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+
+function leaveBehind(steps: readonly Step[]): void {
+  for (const step of steps) left.set(step.id, step);
+  if (left.size > 0) window.addEventListener('beforeunload', warn);
+}
+
 /**
  * A kit being edited: undo and redo, every changed item saved by itself. What somebody else has changed meanwhile is
  * taken in where it is something else of the item; where it is the same, the person decides.
@@ -53,6 +62,7 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
   const unanswered = useRef(new Map<string, KitItem | undefined>());
   const clashing = useRef<ReadonlySet<string>>(new Set());
   const busy = useRef(false);
+  const gone = useRef(false);
   const wanted = useRef(present);
   const [tries, setTries] = useState(0);
 
@@ -108,7 +118,7 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
     async function save() {
       busy.current = true;
       for (;;) {
-        const step = nextStep(onServer.current, wanted.current, clashing.current);
+        const [step] = steps(onServer.current, wanted.current).filter(({ id }) => !clashing.current.has(id));
         if (!step) break;
         setSaving({ state: 'saving' });
         const { id, item, was } = step;
@@ -123,6 +133,7 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
           if (status === undefined) unanswered.current.set(id, item);
           setSaving({ state: 'failed', message: failed });
           busy.current = false;
+          if (gone.current) leaveBehind(steps(onServer.current, wanted.current));
           return;
         } else heard(id, item && { item, revision: Number(etag?.replaceAll('"', '')) });
       }
@@ -132,6 +143,28 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
   }, [present, tries, heard, change, onMerged, setClashing]);
 
   useLeaveWarning(saving.state !== 'saved' || clashes.length > 0);
+
+  // What could not be saved waits for the place to be opened again.
+  useEffect(() => {
+    queueMicrotask(() => {
+      window.removeEventListener('beforeunload', warn);
+      const behind = [...left.values()];
+      left.clear();
+      if (behind.length === 0) return;
+      const server = new Map(onServer.current);
+      for (const { id, was } of behind)
+        if (was) server.set(id, was);
+        else server.delete(id);
+      onServer.current = server;
+      change((from) => behind.reduce((items, { id, item }) => withItem(items, id, item), from));
+    });
+    gone.current = false;
+    return () => {
+      gone.current = true;
+      // What is on its way goes on.
+      if (!busy.current) leaveBehind(steps(onServer.current, wanted.current));
+    };
+  }, [change]);
 
   // What the server did not take is sent again; nothing is lost while it is away.
   useEffect(() => {
@@ -162,11 +195,13 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
   };
 }
 
-/** The next item that the server does not have as it is wanted, but for those that somebody has to decide about. */
-function nextStep(server: OnServer, wanted: readonly KitItem[], but: ReadonlySet<string>): Step | undefined {
-  const changed = wanted.find((item) => !but.has(item.id) && server.get(item.id)?.item !== item);
-  if (changed) return { id: changed.id, item: changed, was: server.get(changed.id) };
+/** What the server does not have as it is wanted. */
+function steps(server: OnServer, wanted: readonly KitItem[]): Step[] {
   const ids = new Set(wanted.map(({ id }) => id));
-  const gone = [...server].find(([id]) => !ids.has(id) && !but.has(id));
-  return gone && { id: gone[0], was: gone[1] };
+  return [
+    ...wanted
+      .filter((item) => server.get(item.id)?.item !== item)
+      .map((item) => ({ id: item.id, item, was: server.get(item.id) })),
+    ...[...server].filter(([id]) => !ids.has(id)).map(([id, was]) => ({ id, was })),
+  ];
 }

@@ -12,6 +12,7 @@ import type { RigDocument } from '@/core/rig';
 import { BarHeading, BarMore } from '@/ui/shell/barParts';
 import { Choice } from '@/ui/shell/Choice';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
+import { useDraft } from '@/ui/shell/useDraft';
 import { useStored } from '@/ui/shell/useStored';
 import { EntryList } from './EntryList';
 import { ExposureList } from './ExposureList';
@@ -33,7 +34,7 @@ export function LogPlace({ rig, document, initial }: Props) {
   const [line, setLine] = useState(ALL);
   const [text, setText] = useState('');
   const [day, setDay] = useState(ALL);
-  const [note, setNote] = useState('');
+  const [note, setNote] = useDraft(`note ${rig}`, '');
   const [open, setOpen] = useState(false);
   const filter = useMemo(
     () => ({

@@ -54,7 +54,9 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
   const { document, revision, saving, undo, redo } = rig;
   const view = useRigView(document, selected);
   const lineId = 'line' in view.selection ? view.selection.line : undefined;
-  const { solution, worker, again } = useRigCheck(document, lineId, kit, floors, first);
+  // Where this tab knows a later revision than the page came with, its verdicts are others.
+  const own = document === saved.document ? first : undefined;
+  const { solution, worker, again } = useRigCheck(document, lineId, kit, floors, own);
   const path = view.paths.get(lineId ?? '');
   const result = useMemo(() => view.resultOf(solution, lineId), [view, solution, lineId]);
   const tips = useMemo(() => view.tipsFor(result), [view, result]);

@@ -8,6 +8,7 @@ import { answerOf, RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
 import { useHistory } from '@/ui/shell/useHistory';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
+import { know, latest, leaveBehind, saveRig, takeOver, type Left, type Saved, type Sending } from './leftBehind';
 import { useRig as texts } from './texts';
 
 export interface SavedRig {
@@ -52,40 +53,52 @@ async function newerThan(id: string, revision: number, signal?: AbortSignal): Pr
   const { rigs } = await answerOf<{ rigs: { id: string; revision: number }[] }>('/api/rigs', { signal });
   const entry = rigs.find((rig) => rig.id === id);
   if (!entry) return 'removed';
-  return entry.revision > revision ? answerOf<SavedRig>(`/api/rigs/${id}`, { signal }) : null;
+  // Fewer, where the server was given an older copy.
+  return entry.revision !== revision ? answerOf<SavedRig>(`/api/rigs/${id}`, { signal }) : null;
 }
 
 /** A rig being edited: undo and redo, and every change saved as a revision. */
-export function useRig(saved: SavedRig) {
-  const { present, change, undo, redo, restart } = useHistory(saved.document);
-  const path = `/api/rigs/${saved.id}`;
-  const [revision, setRevision] = useState({ number: saved.revision, savedAt: saved.savedAt });
+export function useRig(opened: SavedRig) {
+  const { id } = opened;
+  const [first] = useState(() => latest(opened));
+  const { present, change, undo, redo, restart } = useHistory(first.document);
+  const path = `/api/rigs/${id}`;
+  const [revision, setRevision] = useState({ number: first.revision, savedAt: first.savedAt });
   const [saving, setSaving] = useState<Saving>({ state: 'saved' });
-  const [onServer, setOnServer] = useState(saved.document);
-  const [steps, setSteps] = useState(saved.steps);
+  const [onServer, setOnServer] = useState(first.document);
+  const [steps, setSteps] = useState(first.steps);
   const busy = useRef(false);
+  const sending = useRef<Sending>(undefined);
   /** What was sent, and no answer came. */
   const unanswered = useRef<string>(undefined);
 
-  const send = useCallback(
-    async (document: RigDocument, basedOn: number) => {
-      if (busy.current) return;
+  /** It is saved so far. */
+  const setBase = useCallback(
+    ({ revision, savedAt, steps }: Saved, document: RigDocument) => {
+      know({ id, revision, savedAt, steps, document });
+      setRevision({ number: revision, savedAt });
+      setSteps(steps);
+      setOnServer(document);
+    },
+    [id],
+  );
+
+  /** What comes of a save. */
+  const hear = useCallback(
+    async (save: Sending) => {
       busy.current = true;
+      sending.current = save;
       setSaving({ state: 'saving' });
-      const took = (at: Omit<SavedRig, 'id' | 'document'>, document: RigDocument) => {
+      const { document, answer } = save;
+      const took = (at: Saved, document: RigDocument) => {
         unanswered.current = undefined;
-        setRevision({ number: at.revision, savedAt: at.savedAt });
-        setSteps(at.steps);
-        setOnServer(document);
+        setBase(at, document);
         setSaving({ state: 'saved' });
       };
       const text = JSON.stringify(document);
-      const { body, failed, status, error } = await ask<SavedRig>(path, {
-        method: 'PUT',
-        json: { basedOn, document },
-        goesOn: true,
-      });
+      const { body, failed, status, error } = await answer;
       busy.current = false;
+      sending.current = undefined;
       if (body) took(body, document);
       else if (error && status === 409) {
         const { current } = error as unknown as { current: SavedRig };
@@ -100,16 +113,58 @@ export function useRig(saved: SavedRig) {
         setSaving({ state: 'failed', message: status === undefined ? texts.noConnectionYourChange : failed! });
       }
     },
-    [path],
+    [setBase],
+  );
+  const send = useCallback(
+    (document: RigDocument, basedOn: number) => {
+      if (!busy.current) void hear(saveRig(id, document, basedOn));
+    },
+    [id, hear],
   );
 
   const dirty = present !== onServer;
+
+  /** What is lost where the place is left now. */
+  const unsaved = useRef<Left>(undefined);
+  useEffect(() => {
+    unsaved.current = dirty
+      ? {
+          base: { id, revision: revision.number, savedAt: revision.savedAt, steps, document: onServer },
+          document: present,
+        }
+      : undefined;
+  }, [dirty, id, revision, steps, onServer, present]);
+  /** Goes on with what another place of this rig has left. */
+  const resume = useCallback(
+    async (it: Left) => {
+      const [now, under] = [first.document, it.sending?.document].map((document) => JSON.stringify(document));
+      if (JSON.stringify(it.document) === now) return;
+      const arrived = under === now || it.unanswered === now;
+      // What somebody else has saved meanwhile is asked about, as if the place had not been left.
+      if (!arrived && first.revision !== it.base.revision) setBase(it.base, it.base.document);
+      change(it.document);
+      unanswered.current = it.unanswered;
+      if (it.sending && !arrived) await hear(it.sending);
+    },
+    [first, setBase, change, hear],
+  );
+  useEffect(() => {
+    // Once the place that was left has said what it leaves.
+    queueMicrotask(() => {
+      const it = takeOver(id);
+      if (it) void resume(it);
+    });
+    return () => {
+      const { current } = unsaved;
+      if (current) leaveBehind({ ...current, sending: sending.current, unanswered: unanswered.current });
+    };
+  }, [id, resume]);
 
   const queries = useQueryClient();
   const lookKey = useMemo(() => [path, 'newer than', revision.number], [path, revision.number]);
   const { data: found } = useQuery<Newer>({
     queryKey: lookKey,
-    queryFn: ({ signal }) => newerThan(saved.id, revision.number, signal),
+    queryFn: ({ signal }) => newerThan(id, revision.number, signal),
     enabled: saving.state === 'saved',
     initialData: null,
     staleTime: LOOK,
@@ -122,9 +177,9 @@ export function useRig(saved: SavedRig) {
   useEffect(() => {
     if (saving.state === 'failed')
       // A step back that the server did not take may be asked for again.
-      return retryAfter(RETRY, () => (dirty ? void send(present, revision.number) : setSaving({ state: 'saved' })));
+      return retryAfter(RETRY, () => (dirty ? send(present, revision.number) : setSaving({ state: 'saved' })));
     if (!dirty || saving.state !== 'saved' || found) return;
-    const timer = setTimeout(() => void send(present, revision.number), PAUSE);
+    const timer = setTimeout(() => send(present, revision.number), PAUSE);
     return () => clearTimeout(timer);
     // Not only its state: one failure may follow another before anything is drawn, and each is tried again.
   }, [dirty, present, revision.number, saving, found, send]);
@@ -139,14 +194,12 @@ export function useRig(saved: SavedRig) {
   const settle = useCallback(
     (keep: 'theirs' | 'mine' | 'both') => {
       if (!current) return;
-      setRevision({ number: current.revision, savedAt: current.savedAt });
-      setSteps(current.steps);
-      setOnServer(current.document);
+      setBase(current, current.document);
       if (keep === 'theirs') change(current.document);
       if (keep === 'both' && both) change(both);
       setSaving({ state: 'saved' });
     },
-    [current, change, both],
+    [current, change, both, setBase],
   );
 
   /** What was done before this page was opened is undone, and done again, by its revisions. */
@@ -161,9 +214,7 @@ export function useRig(saved: SavedRig) {
       });
       busy.current = false;
       if (body) {
-        setRevision({ number: body.revision, savedAt: body.savedAt });
-        setSteps(body.steps);
-        setOnServer(body.document);
+        setBase(body, body.document);
         restart(body.document);
         setSaving({ state: 'saved' });
       } else if (error?.current) setSaving({ state: 'newer', current: error.current as SavedRig });
@@ -173,7 +224,7 @@ export function useRig(saved: SavedRig) {
         setSaving({ state: 'saved' });
       } else setSaving({ state: 'failed', message: failed! });
     },
-    [path, revision.number, restart],
+    [path, revision.number, restart, setBase],
   );
   const settled = !dirty && shown.state === 'saved';
   const before = settled && steps.undo !== undefined ? () => void stepBack('undo') : undefined;
@@ -182,12 +233,12 @@ export function useRig(saved: SavedRig) {
   /** After it was removed elsewhere: puts it back, and what was changed here is saved. */
   const putBack = useCallback(async () => {
     const { failed } = await ask(`${path}/restore`, { method: 'POST' });
-    const back = failed ? await newerThan(saved.id, -1).catch(() => 'removed') : undefined;
+    const back = failed ? await newerThan(id, -1).catch(() => 'removed') : undefined;
     // Somebody else may have put it back already.
     if (back === 'removed') return;
     queries.setQueryData<Newer>(lookKey, null);
     setSaving({ state: 'saved' });
-  }, [path, saved.id, queries, lookKey]);
+  }, [path, id, queries, lookKey]);
 
   return {
     putBack,

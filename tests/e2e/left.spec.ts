@@ -1,0 +1,121 @@
+import { copyOf, openLine, row, tab, why } from './rig';
+import { expect, test, type Page } from './test';
+
+// Nothing is lost because somebody is quick: a field is left by the press that opens the next place.
+
+const goTo = (page: Page, place: string) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place, exact: true }).click();
+
+const openSource = async (page: Page, rig: string) => {
+  await openLine(page, 'Wheelhouse, large condenser', rig);
+  await tab(page, 'Parts').click();
+  await why(page).getByRole('button', { name: 'large condenser', exact: true }).click();
+  return why(page).getByLabel('Supply current', { exact: true });
+};
+
+/** What the server has of it: its revision, and the current of that microphone in mA. */
+const onServer = async (page: Page, rig: string): Promise<{ revision: number; current: number }> => {
+  const { revision, document } = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  const { source } = document.lines.find(({ name }: { name: string }) => name === 'Wheelhouse, large condenser');
+  return { revision, current: source.figures.current.value };
+};
+
+for (const place of ['Log', 'Plan'])
+  test(`what is typed into a field that is left for ${place} is saved`, async ({ page }) => {
+    const rig = await copyOf(page, `Left for ${place}`, 'lock-nine-mended');
+    const field = await openSource(page, rig);
+    await field.fill('5.3');
+    await goTo(page, place);
+    await expect(page).toHaveURL(new RegExp(`/${place.toLowerCase()}`));
+    await expect.poll(() => onServer(page, rig)).toEqual({ revision: 2, current: 5.3 });
+    await goTo(page, 'Rig');
+    await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+    await expect(await openedSource(page)).toHaveValue('5.3');
+    expect(await onServer(page, rig)).toEqual({ revision: 2, current: 5.3 });
+  });
+
+const openedSource = async (page: Page) => {
+  await page
+    .getByRole('button', { name: /^Wheelhouse, large condenser / })
+    .first()
+    .click();
+  await tab(page, 'Parts').click();
+  await why(page).getByRole('button', { name: 'large condenser', exact: true }).click();
+  return why(page).getByLabel('Supply current', { exact: true });
+};
+
+test('what is changed while an earlier change is on its way is saved too, wherever somebody goes', async ({ page }) => {
+  for (const place of ['Casebook', 'Kit', 'Noise']) {
+    const rig = await copyOf(page, `Slow and left for ${place}`, 'lock-nine-mended');
+    const field = await openSource(page, rig);
+    let go = () => {};
+    const held = new Promise<void>((done) => (go = done));
+    await page.route(`**/api/rigs/${rig}`, async (route) => {
+      if (route.request().method() === 'PUT') await held;
+      await route.continue();
+    });
+    const sent = page.waitForRequest((request) => request.method() === 'PUT');
+    await field.fill('5.3');
+    await field.press('Enter');
+    await sent;
+    await field.fill('5.4');
+    if (place === 'Casebook') {
+      await field.press('Enter');
+      await page.goto('/casebook');
+    } else await goTo(page, place);
+    await expect(page).toHaveURL(new RegExp(`/${place.toLowerCase()}`));
+    go();
+    await expect.poll(() => onServer(page, rig)).toEqual({ revision: 3, current: 5.4 });
+    await page.unrouteAll();
+  }
+});
+
+test('the way back of the browser shows a rig as it is now, not as it was opened', async ({ page }) => {
+  const rig = await copyOf(page, 'Back again', 'lock-nine-mended');
+  const field = await openSource(page, rig);
+  await field.fill('5.3');
+  await field.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  await goTo(page, 'Kit');
+  await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
+  await page.goBack();
+  await expect(row(page, 'Wheelhouse, large condenser')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
+  const again = await openedSource(page);
+  await expect(again).toHaveValue('5.3');
+  await again.fill('5.4');
+  await again.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'another tab' })).toHaveCount(0);
+});
+
+test('the way back shows the kit, the register and the log as they are now', async ({ page }) => {
+  const rig = await copyOf(page, 'Back to the kit', 'lock-nine-mended');
+  const { request } = page;
+  await page.goto(`/log?rig=${rig}`);
+  await page.getByRole('textbox', { name: 'Note' }).fill('Begun and not added');
+  await page.goto(`/kit?rig=${rig}`);
+  const pad = { ...(await (await request.get('/api/kit/pad')).json()), id: 'way-back', name: 'pad of the way back' };
+  expect((await request.put('/api/kit/way-back', { data: pad })).ok()).toBe(true);
+  await page.reload();
+  await page.getByLabel('Find in the kit').fill('way back');
+  await page.getByRole('gridcell', { name: 'pad of the way back', exact: true }).click();
+  const count = page.getByRole('complementary', { name: 'Item' }).getByLabel('Count', { exact: true });
+  await count.fill('6');
+  await count.press('Tab');
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  await goTo(page, 'Switch');
+  await expect(page.getByText('connected', { exact: true })).toBeVisible();
+  await request.post(`/api/rigs/${rig}/log`, { data: { who: 'Jon', text: 'Said meanwhile' } });
+  await page.goBack();
+  await page.getByLabel('Find in the kit').fill('way back');
+  await page.getByRole('gridcell', { name: 'pad of the way back', exact: true }).click();
+  await expect(count).toHaveValue('6');
+  await count.fill('7');
+  await count.press('Tab');
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  expect(await (await request.get('/api/kit/way-back')).json()).toMatchObject({ count: 7 });
+  await page.goBack();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Said meanwhile' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Begun and not added');
+});
