@@ -18,7 +18,7 @@ import { differences, type RigDocument } from '@/core/rig';
 import { answerOf, whyNot } from '@/ui/shell/queries';
 import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
-import type { SavedRig } from '@/ui/rig/useRig';
+import type { SavedRig } from '@/ui/rig/savedRig';
 import { clockPattern } from '@/core/units/conventions';
 import { historyDialog as text } from './texts';
 

@@ -2,10 +2,7 @@ import type { RigDocument } from '@/core/rig';
 import { ask, type Asked } from '@/ui/shell/ask';
 import { RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
-import type { SavedRig } from './useRig';
-
-/** How far a rig was saved. */
-export type Saved = Omit<SavedRig, 'id' | 'document'>;
+import type { SavedRig } from './savedRig';
 
 /** A save that is under way. */
 export interface Sending {
@@ -36,7 +33,7 @@ export function latest(saved: SavedRig): SavedRig {
 }
 
 const warn = (event: BeforeUnloadEvent) => event.preventDefault();
-const told = () => (left.size > 0 ? window.addEventListener : window.removeEventListener)('beforeunload', warn);
+const told = () => window[left.size > 0 ? 'addEventListener' : 'removeEventListener']('beforeunload', warn);
 
 /** The place is left: what is not saved is, by the place of the same rig that comes next, or else from here. */
 export function leaveBehind(it: Left): void {
@@ -56,22 +53,16 @@ export function takeOver(id: string): Left | undefined {
 
 /** Sends on what nobody has taken over until it has arrived, or was refused: who opens the rig again is asked then. */
 async function goOn({ base, document, sending, unanswered }: Left): Promise<void> {
-  const { id } = base;
-  const ours = () => left.get(id)?.document === document;
-  const arrived = (saved: SavedRig) => {
-    know(saved);
-    takeOver(id);
-  };
-  const under = await sending?.answer;
-  let on = under?.body ? { ...under.body, id, document: sending!.document } : base;
+  const ours = () => left.get(base.id)?.document === document;
+  let on = (sending && (await outcome(sending)).saved) ?? base;
   for (let lost = unanswered; ours();) {
-    const { body, status, error } = await saveRig(id, document, on.revision).answer;
-    if (!ours()) return;
-    const current = status === 409 ? (error?.current as SavedRig | undefined) : undefined;
-    const theirs = current && JSON.stringify(current.document);
-    if (body) return arrived({ ...body, id, document });
-    if (current && theirs === JSON.stringify(document)) return arrived(current);
-    if (current && theirs === lost) on = current;
+    if (on.document === document) {
+      know(on);
+      takeOver(base.id);
+      return;
+    }
+    const { saved, status } = await outcome(saveRig(base.id, document, on.revision), lost);
+    if (saved) on = saved;
     else if (status !== undefined && status < 500) return;
     else {
       if (status === undefined) lost = JSON.stringify(document);
@@ -85,3 +76,28 @@ export const saveRig = (id: string, document: RigDocument, basedOn: number): Sen
   document,
   answer: ask<SavedRig>(`/api/rigs/${id}`, { method: 'PUT', json: { basedOn, document }, goesOn: true }),
 });
+
+interface Outcome {
+  /** As it is on the server now, by what was sent from here. */
+  saved?: SavedRig;
+  /** As somebody else has saved it. */
+  stale?: SavedRig;
+  /** Why it was not saved. */
+  failed?: string;
+  status?: number;
+}
+
+/**
+ * What came of a save. Where it was refused for what arrived from here before, and whose answer got lost, nobody else has
+ * changed anything.
+ * @param unanswered what was sent before, and no answer came
+ */
+export async function outcome({ document, answer }: Sending, unanswered?: string): Promise<Outcome> {
+  const { body, failed, status, error } = await answer;
+  if (body) return { saved: { ...body, document } };
+  if (status !== 409) return { failed, status };
+  const current = error!.current as SavedRig;
+  const theirs = JSON.stringify(current.document);
+  if (theirs === JSON.stringify(document)) return { saved: { ...current, document } };
+  return theirs === unanswered ? { saved: current } : { stale: current, status };
+}

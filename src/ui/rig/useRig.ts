@@ -8,17 +8,9 @@ import { answerOf, RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
 import { useHistory } from '@/ui/shell/useHistory';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
-import { know, latest, leaveBehind, saveRig, takeOver, type Left, type Saved, type Sending } from './leftBehind';
+import { know, latest, leaveBehind, outcome, saveRig, takeOver, type Left, type Sending } from './leftBehind';
+import type { SavedRig } from './savedRig';
 import { useRig as texts } from './texts';
-
-export interface SavedRig {
-  id: string;
-  revision: number;
-  savedAt: string;
-  document: RigDocument;
-  /** Revisions that undo and redo would go to, across places, reloads and restarts. */
-  steps: { undo?: number; redo?: number };
-}
 
 export type Saving =
   | { state: 'saved' }
@@ -73,15 +65,12 @@ export function useRig(opened: SavedRig) {
   const unanswered = useRef<string>(undefined);
 
   /** It is saved so far. */
-  const setBase = useCallback(
-    ({ revision, savedAt, steps }: Saved, document: RigDocument) => {
-      know({ id, revision, savedAt, steps, document });
-      setRevision({ number: revision, savedAt });
-      setSteps(steps);
-      setOnServer(document);
-    },
-    [id],
-  );
+  const setBase = useCallback((saved: SavedRig) => {
+    know(saved);
+    setRevision({ number: saved.revision, savedAt: saved.savedAt });
+    setSteps(saved.steps);
+    setOnServer(saved.document);
+  }, []);
 
   /** What comes of a save. */
   const hear = useCallback(
@@ -89,27 +78,17 @@ export function useRig(opened: SavedRig) {
       busy.current = true;
       sending.current = save;
       setSaving({ state: 'saving' });
-      const { document, answer } = save;
-      const took = (at: Saved, document: RigDocument) => {
-        unanswered.current = undefined;
-        setBase(at, document);
-        setSaving({ state: 'saved' });
-      };
-      const text = JSON.stringify(document);
-      const { body, failed, status, error } = await answer;
+      const { saved, stale, failed, status } = await outcome(save, unanswered.current);
       busy.current = false;
       sending.current = undefined;
-      if (body) took(body, document);
-      else if (error && status === 409) {
-        const { current } = error as unknown as { current: SavedRig };
-        const theirs = JSON.stringify(current.document);
-        // It arrived, and the answer did not: nobody else has changed anything.
-        if (theirs === text) took(current, document);
-        else if (theirs === unanswered.current) took(current, current.document);
-        else setSaving({ state: 'stale', current });
-      } else if (status === 410) setSaving({ state: 'removed' });
+      if (saved) {
+        unanswered.current = undefined;
+        setBase(saved);
+        setSaving({ state: 'saved' });
+      } else if (stale) setSaving({ state: 'stale', current: stale });
+      else if (status === 410) setSaving({ state: 'removed' });
       else {
-        if (status === undefined) unanswered.current = text;
+        if (status === undefined) unanswered.current = JSON.stringify(save.document);
         setSaving({ state: 'failed', message: status === undefined ? texts.noConnectionYourChange : failed! });
       }
     },
@@ -141,7 +120,7 @@ export function useRig(opened: SavedRig) {
       if (JSON.stringify(it.document) === now) return;
       const arrived = under === now || it.unanswered === now;
       // What somebody else has saved meanwhile is asked about, as if the place had not been left.
-      if (!arrived && first.revision !== it.base.revision) setBase(it.base, it.base.document);
+      if (!arrived && first.revision !== it.base.revision) setBase(it.base);
       change(it.document);
       unanswered.current = it.unanswered;
       if (it.sending && !arrived) await hear(it.sending);
@@ -194,7 +173,7 @@ export function useRig(opened: SavedRig) {
   const settle = useCallback(
     (keep: 'theirs' | 'mine' | 'both') => {
       if (!current) return;
-      setBase(current, current.document);
+      setBase(current);
       if (keep === 'theirs') change(current.document);
       if (keep === 'both' && both) change(both);
       setSaving({ state: 'saved' });
@@ -214,7 +193,7 @@ export function useRig(opened: SavedRig) {
       });
       busy.current = false;
       if (body) {
-        setBase(body, body.document);
+        setBase(body);
         restart(body.document);
         setSaving({ state: 'saved' });
       } else if (error?.current) setSaving({ state: 'newer', current: error.current as SavedRig });
