@@ -177,10 +177,25 @@ test('from a step of the sheet and from a reading to the fault of that line', as
   await reading(page).getByRole('link', { name: 'Find out why on this line' }).click();
   await expect(page.getByText('Fault on Announcer · 1 answer so far')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Answered' })).toContainText('Hum or buzz');
+  // Answers from before are not thrown away for what somebody comes with; who came says what to do.
+  const answered = page.getByRole('list', { name: 'Answered' });
+  await answered.getByRole('button').first().click();
+  await page.getByRole('button', { name: 'Nothing at all' }).click();
+  await expect(answered).toContainText('Nothing at all');
+  await page.goto(`/test?rig=${rig}&line=announcer&heard=hum`);
+  const came = page.getByRole('alert').filter({ hasText: 'You came here with “Hum or buzz”' });
+  await expect(answered).toContainText('Nothing at all');
+  await came.getByRole('button', { name: 'Keep the answers' }).press('Enter');
+  await expect(came).toHaveCount(0);
+  await page.goto(`/test?rig=${rig}&line=announcer&heard=hum`);
+  await came.getByRole('button', { name: 'Begin with that' }).press('Enter');
+  await expect(came).toHaveCount(0);
+  await expect(answered).toContainText('Hum or buzz');
+  await expect(answered.getByRole('listitem')).toHaveCount(1);
   // Taken back it stays so, though the address was once asked for with it.
-  await page.getByRole('list', { name: 'Answered' }).getByRole('button').first().click();
-  await expect(page.getByRole('list', { name: 'Answered' })).toHaveCount(0);
+  await answered.getByRole('button').first().click();
+  await expect(answered).toHaveCount(0);
   await page.reload();
   await expect(page.getByRole('button', { name: 'Nothing at all' })).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Answered' })).toHaveCount(0);
+  await expect(answered).toHaveCount(0);
 });

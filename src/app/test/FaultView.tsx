@@ -8,7 +8,16 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useState, type RefObject } from 'react';
 import { rigPath, type RigDocument, type RigLine } from '@/core/rig';
-import { afterActing, type ActNow, type Experience, type OwnPriors, type Question, type Repair } from '@/core/testing';
+import {
+  afterActing,
+  SYMPTOMS,
+  type ActNow,
+  type Experience,
+  type OwnPriors,
+  type Question,
+  type Repair,
+  type Symptom,
+} from '@/core/testing';
 import { ask } from '@/ui/shell/ask';
 import { ActCard } from './ActCard';
 import { AnsweredList } from './AnsweredList';
@@ -23,7 +32,7 @@ import { SolvedCard } from './SolvedCard';
 import { actOf, keyOf, questionOf } from './shown';
 import { useTakesFocus } from './useTakesFocus';
 import { useSettled } from './useSettled';
-import type { useFault } from './useFault';
+import { begun, type useFault } from './useFault';
 import { about, alsoFed, endsBefore, WHERE } from './words';
 import { faultView as texts } from './texts';
 
@@ -118,6 +127,24 @@ export function FaultView(props: Props) {
         {fault.observations.length > 0 && texts.soFar(fault.observations.length)}
         {busy && texts.thinking}
       </Typography>
+      {fault.came && (
+        <Alert
+          severity="info"
+          sx={{ my: 1 }}
+          action={
+            <>
+              <Button color="inherit" onClick={() => setFault(begun(fault.came))}>
+                {texts.beginWithThat}
+              </Button>
+              <Button color="inherit" onClick={() => setFault({ ...fault, came: undefined })}>
+                {texts.goOnWithThese}
+              </Button>
+            </>
+          }
+        >
+          {texts.answersFromBefore(SYMPTOMS[fault.came as Symptom])}
+        </Alert>
+      )}
       <NotWorkedOut failed={failed} onAgain={again} />
       {situation && (
         <SituationAlerts

@@ -20,17 +20,22 @@ export interface Fault {
   on?: boolean;
   /** What the feed would harm is not plugged in any more. */
   pulled?: boolean;
+  /** What somebody came here for though answers from before are still here. */
+  came?: string;
   /** What helped, and by what number it is kept. */
   solved?: { act: string; what: string; repair: number; counts: Repair };
 }
 
 const NOTHING: Fault = { observations: [], cannot: [] };
 const HEARD: Record<string, Fault> = {};
-/** The same object every time, for what was heard before. */
-const begun = (heard: string | undefined): Fault =>
+/** A fault of which nothing is known but what is heard; the same object every time. */
+export const begun = (heard: string | undefined): Fault =>
   heard === undefined
     ? NOTHING
     : (HEARD[heard] ??= { observations: [{ instrument: 'listening', at: 'desk', seen: heard }], cannot: [] });
+
+const isHeard = ({ observations }: Fault, heard: string): boolean =>
+  observations.some(({ instrument, seen }) => instrument === 'listening' && seen === heard);
 
 interface About {
   rig: string;
@@ -45,12 +50,15 @@ interface About {
 export function useFault(worker: () => TestWorker, { rig, document, line, heard, experience, only }: About) {
   const [fault, setFault] = useDraft<Fault>(`test ${rig} ${line}`, begun(heard));
   const taken = useRef(false);
-  // Somebody who comes with what is heard begins anew, unless answers wait here. Neither a reload nor the way back from
+  // Somebody who comes with what is heard begins with it; where answers wait here, who came is asked. Neither a reload nor the way back from
   // another line comes with it again.
   useEffect(() => {
     if (heard === undefined || taken.current) return;
     taken.current = true;
-    setFault((from) => (from.observations.length === 0 || from.solved ? begun(heard) : from));
+    setFault((from) => {
+      if (from.observations.length === 0 || from.solved) return begun(heard);
+      return isHeard(from, heard) ? from : { ...from, came: heard };
+    });
     const { pathname, searchParams } = new URL(window.location.href);
     searchParams.delete('heard');
     window.history.replaceState(null, '', `${pathname}?${searchParams}`);
