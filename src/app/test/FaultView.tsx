@@ -127,24 +127,6 @@ export function FaultView(props: Props) {
         {fault.observations.length > 0 && texts.soFar(fault.observations.length)}
         {busy && texts.thinking}
       </Typography>
-      {fault.came && (
-        <Alert
-          severity="info"
-          sx={{ my: 1 }}
-          action={
-            <>
-              <Button color="inherit" onClick={() => setFault(begun(fault.came))}>
-                {texts.beginWithThat}
-              </Button>
-              <Button color="inherit" onClick={() => setFault({ ...fault, came: undefined })}>
-                {texts.goOnWithThese}
-              </Button>
-            </>
-          }
-        >
-          {texts.answersFromBefore(SYMPTOMS[fault.came as Symptom])}
-        </Alert>
-      )}
       <NotWorkedOut failed={failed} onAgain={again} />
       {situation && (
         <SituationAlerts
@@ -154,6 +136,19 @@ export function FaultView(props: Props) {
           pulled={fault.pulled ?? false}
           onPulled={(pulled) => setFault({ ...fault, pulled })}
         />
+      )}
+      {fault.came && (
+        <Alert severity="info" sx={{ my: 1 }}>
+          {texts.answersFromBefore(SYMPTOMS[fault.came as Symptom])}
+          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}>
+            <Button variant="outlined" onClick={() => setFault(begun(fault.came))} sx={{ minHeight: 44 }}>
+              {texts.beginWithThat}
+            </Button>
+            <Button onClick={() => setFault({ ...fault, came: undefined })} sx={{ minHeight: 44 }}>
+              {texts.keepTheAnswers}
+            </Button>
+          </Box>
+        </Alert>
       )}
       {problem && (
         <Alert severity="error" sx={{ my: 1 }} onClose={() => setProblem('')}>

@@ -75,7 +75,7 @@ export const faultView = {
   soFar: (observationsCount: number) => ` · ${plural(observationsCount, 'answer')} so far`,
   answersFromBefore: (came: string) => `You came here with “${came}”. The answers below are from before.`,
   beginWithThat: 'Begin with that',
-  goOnWithThese: 'Keep the answers',
+  keepTheAnswers: 'Keep the answers',
   notWrittenDown: (problem: string) => `Not written down: ${problem}`,
   nothingIsLeftToAsk: 'Nothing is left to ask with what you have. Do what is likeliest, or tick more tools below.',
   askAgainWhatICouldNotDo: (cannotCount: number) => `Ask again what I couldn’t do (${cannotCount})`,
