@@ -101,14 +101,10 @@ function live(page: Page, within = false): Page {
   const [goto, reload, goBack, addInitScript] = [page.goto, page.reload, page.goBack, page.addInitScript].map((each) =>
     each.bind(page),
   ) as [Page['goto'], Page['reload'], Page['goBack'], Page['addInitScript']];
-  // Between two places there is no title for a moment.
+  // A tab that nobody looks at draws no frames.
+  const waiting = { polling: 50 };
   const alive = () =>
-    page.waitForFunction(
-      () => document.title !== '' && !document.querySelector('[data-place="drawn"], [inert]'),
-      undefined,
-      // A tab that nobody looks at draws no frames.
-      { polling: 50 },
-    );
+    page.waitForFunction(() => !document.querySelector('[data-place="drawn"], [inert]'), undefined, waiting);
   const once = async <T>(response: Promise<T>): Promise<T> => {
     const answer = await response;
     await alive();
@@ -117,9 +113,12 @@ function live(page: Page, within = false): Page {
   page.goto = async (to, how) => {
     if (!within || told.has(page) || how || !(await page.evaluate(follow, to).catch(() => false)))
       return once(goto(to, how));
-    await page.waitForFunction((to) => !document.querySelector('[data-left]') || location.href.endsWith(to), to, {
-      polling: 50,
-    });
+    // Between two places there is no title for a moment.
+    await page.waitForFunction(
+      (to) => document.title !== '' && (!document.querySelector('[data-left]') || location.href.endsWith(to)),
+      to,
+      waiting,
+    );
     await alive();
     return null;
   };

@@ -510,9 +510,30 @@ test(
     await expect(why(page).getByText('This part could not be loaded.')).toBeVisible();
     await expect(why(page)).toContainText('Signal at the inlet');
     await page.unroute(scripts);
-    await tab(page, 'Parts').click();
-    await tab(page, 'Readings').click();
-    await expect(why(page).getByRole('img', { name: /^Response/ })).toBeVisible();
+    await expect(async () => {
+      await tab(page, 'Parts').click();
+      await tab(page, 'Readings').click();
+      await expect(why(page).getByRole('img', { name: /^Response/ })).toBeVisible({ timeout: 5000 });
+    }).toPass();
+  },
+);
+
+test(
+  'a dialog whose script does not come says so after a while, and opens where it comes in the end',
+  FRESH,
+  async ({ page }) => {
+    await openRig(page, await copyOf(page, 'Script held'));
+    let go = () => {};
+    const held = new Promise<void>((done) => (go = done));
+    await page.route(/_next\/static\/.*\.js/, async (route) => {
+      await held;
+      await route.continue();
+    });
+    await page.getByRole('button', { name: 'Settings', exact: true }).click();
+    await expect(page.getByRole('dialog', { name: 'Loading …' })).toHaveCount(1);
+    await expect(page.getByRole('dialog', { name: 'The server does not answer' })).toBeVisible({ timeout: 20_000 });
+    go();
+    await expect(page.getByRole('dialog', { name: 'Settings' })).toBeVisible();
   },
 );
 

@@ -137,7 +137,7 @@ export function FaultView(props: Props) {
           onPulled={(pulled) => setFault({ ...fault, pulled })}
         />
       )}
-      {fault.came && (
+      {fault.came && fault.observations.length > 0 && (
         <Alert severity="info" sx={{ my: 1 }}>
           {texts.answersFromBefore(SYMPTOMS[fault.came as Symptom])}
           <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 0.5 }}>

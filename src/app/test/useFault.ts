@@ -50,8 +50,8 @@ interface About {
 export function useFault(worker: () => TestWorker, { rig, document, line, heard, experience, only }: About) {
   const [fault, setFault] = useDraft<Fault>(`test ${rig} ${line}`, begun(heard));
   const taken = useRef(false);
-  // Somebody who comes with what is heard begins with it; where answers wait here, who came is asked. Neither a reload nor the way back from
-  // another line comes with it again.
+  // Somebody who comes with what is heard begins with it; where answers wait here, who came is asked. Neither a reload nor
+  // the way back from another line comes with it again.
   useEffect(() => {
     if (heard === undefined || taken.current) return;
     taken.current = true;

@@ -5,6 +5,9 @@ import { useEffect, useState } from 'react';
 /** How long a page must have been there before what it may want later is fetched, in milliseconds: opening it is over. */
 export const SETTLED = 2000;
 
+/** How long a script may take before somebody who waits for it is told, in milliseconds; where it comes later, it is shown. */
+const LIMIT = 10_000;
+
 /** Whether opening the page is over. */
 export function useOpened(): boolean {
   const [opened, setOpened] = useState(false);
@@ -35,12 +38,18 @@ export function useLate<T>(load: () => Promise<T>, when: 'not yet' | 'ahead' | '
   useEffect(() => {
     if (there || when === 'not yet') return;
     let left = false;
-    load().then(
-      (loaded) => !left && setState({ load, loaded }),
-      () => !left && setState({ load, failed: when === 'now' }),
-    );
+    const failed = () => {
+      if (!left) setState({ load, failed: when === 'now' });
+    };
+    const timer = setTimeout(failed, LIMIT);
+    load()
+      .then((loaded) => {
+        if (!left) setState({ load, loaded });
+      }, failed)
+      .finally(() => clearTimeout(timer));
     return () => {
       left = true;
+      clearTimeout(timer);
     };
   }, [load, when, there]);
   return own;
