@@ -119,3 +119,26 @@ test('the way back shows the kit, the register and the log as they are now', asy
   await expect(page.getByRole('listitem').filter({ hasText: 'Said meanwhile' })).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('Begun and not added');
 });
+
+test('a change of the kit that could not be saved waits for the kit to be opened again', async ({ page }) => {
+  const rig = await copyOf(page, 'Kit not saved', 'lock-nine-mended');
+  const { request } = page;
+  const pad = { ...(await (await request.get('/api/kit/pad')).json()), id: 'not-saved', name: 'pad that waits' };
+  expect((await request.put('/api/kit/not-saved', { data: pad })).ok()).toBe(true);
+  await page.goto(`/log?rig=${rig}`);
+  await goTo(page, 'Kit');
+  await page.getByLabel('Find in the kit').fill('pad that waits');
+  await page.getByRole('gridcell', { name: 'pad that waits', exact: true }).click();
+  const count = page.getByRole('complementary', { name: 'Item' }).getByLabel('Count', { exact: true });
+  await page.route('**/api/kit/*', (route) => route.abort());
+  await count.fill('9');
+  await count.press('Tab');
+  await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('textbox', { name: 'Note' })).toBeVisible();
+  await page.unroute('**/api/kit/*');
+  expect(await (await request.get('/api/kit/not-saved')).json()).not.toMatchObject({ count: 9 });
+  await goTo(page, 'Kit');
+  await expect(page.getByRole('status')).toHaveText(/kit saved/);
+  await expect.poll(async () => (await (await request.get('/api/kit/not-saved')).json()).count).toBe(9);
+});
