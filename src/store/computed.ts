@@ -1,5 +1,5 @@
+import type { SavedRig } from '@/core/rig';
 import type { SheetRig } from '@/core/runsheet';
-import type { SavedRig } from './rigs';
 
 /** Sheets computed from rigs, so that following the circuits is done once a revision; one for pages and routes. */
 const shared = globalThis as { inletCheckSheets?: Map<string, SheetRig> };

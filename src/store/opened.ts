@@ -1,6 +1,6 @@
-import { emptyRig } from '@/core/rig';
+import { emptyRig, type SavedRig } from '@/core/rig';
 import type { Store } from './store';
-import { createRig, hasRig, listRigs, loadRig, type SavedRig } from './rigs';
+import { createRig, hasRig, listRigs, loadRig } from './rigs';
 
 export interface Opened {
   saved: SavedRig;

@@ -1,18 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { changesInWords, readDocument, type RigDocument } from '@/core/rig';
+import { changesInWords, readDocument, type RigDocument, type SavedRig } from '@/core/rig';
 import type { Store } from './store';
 import { standing, standingAfter, stepsFrom } from './timeline';
 import { Refused } from './refused';
-
-/** A rig with the revision it is at. */
-export interface SavedRig {
-  id: string;
-  revision: number;
-  savedAt: string;
-  document: RigDocument;
-  /** Revisions that undo and redo would go to. */
-  steps: { undo?: number; redo?: number };
-}
 
 export interface RigEntry {
   id: string;

@@ -142,3 +142,21 @@ test('a change of the kit that could not be saved waits for the kit to be opened
   await expect(page.getByRole('status')).toHaveText(/kit saved/);
   await expect.poll(async () => (await (await request.get('/api/kit/not-saved')).json()).count).toBe(9);
 });
+
+test('a server that was given an older copy is not taken for one that has what was saved', async ({ page }) => {
+  const rig = await copyOf(page, 'Older copy', 'lock-nine-mended');
+  const older = await (await page.request.get(`/api/rigs/${rig}`)).json();
+  const field = await openSource(page, rig);
+  await field.fill('5.3');
+  await field.press('Enter');
+  const bar = page.getByRole('status').filter({ hasText: 'revision 2' });
+  await expect(bar).toBeVisible();
+  const { rigs } = await (await page.request.get('/api/rigs')).json();
+  await page.route('**/api/rigs', (route) =>
+    route.fulfill({
+      json: { rigs: rigs.map((each: { id: string }) => (each.id === rig ? { ...each, revision: 1 } : each)) },
+    }),
+  );
+  await page.route(`**/api/rigs/${rig}`, (route) => route.fulfill({ json: older }));
+  await expect(page.getByRole('alert').filter({ hasText: 'changed in another tab' })).toBeVisible();
+});

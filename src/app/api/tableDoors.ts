@@ -1,10 +1,10 @@
 import { NextResponse, type NextRequest } from 'next/server';
 import type { KitItem } from '@/core/kit';
-import type { RigDocument } from '@/core/rig';
+import type { RigDocument, SavedRig } from '@/core/rig';
 import { fileName } from '@/core/tables/fileName';
 import { theStore } from '@/store/database';
 import { loadKit } from '@/store/kit';
-import { loadRig, saveRig, type SavedRig } from '@/store/rigs';
+import { loadRig, saveRig } from '@/store/rigs';
 import { applied, download, handled, notFound, sameOrigin, tableBody } from './handled';
 
 type Context = { params: Promise<{ id: string }> };

@@ -7,7 +7,7 @@ import { ask } from '@/ui/shell/ask';
 import { RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
 import { useHistory } from '@/ui/shell/useHistory';
-import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
+import { askBeforeClosing, useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 
 export type KitSaving = { state: 'saved' | 'saving' } | { state: 'failed'; message: string };
 
@@ -40,11 +40,11 @@ const withItem = (items: KitItem[], id: string, item?: KitItem): KitItem[] => {
 
 /** What was not saved when the Kit place was left, and what it is a change of; by item. */
 const left = new Map<string, Step>();
-const warn = (event: BeforeUnloadEvent) => event.preventDefault();
+const told = () => askBeforeClosing('kit left behind', left.size > 0);
 
 function leaveBehind(steps: readonly Step[]): void {
   for (const step of steps) left.set(step.id, step);
-  if (left.size > 0) window.addEventListener('beforeunload', warn);
+  told();
 }
 
 /**
@@ -147,9 +147,9 @@ export function useKit(items: KitItem[], revisions: Record<string, number>, onMe
   // What could not be saved waits for the place to be opened again.
   useEffect(() => {
     queueMicrotask(() => {
-      window.removeEventListener('beforeunload', warn);
       const behind = [...left.values()];
       left.clear();
+      told();
       if (behind.length === 0) return;
       const server = new Map(onServer.current);
       for (const { id, was } of behind)

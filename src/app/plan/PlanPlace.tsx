@@ -1,10 +1,10 @@
 'use client';
 
+import type { SavedRig } from '@/core/rig';
 import { useCallback, useState } from 'react';
 import type { KitItem } from '@/core/kit';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
 import { useWorker } from '@/ui/rig/useWorker';
-import type { SavedRig } from '@/ui/rig/savedRig';
 import { useRig } from '@/ui/rig/useRig';
 import { LateView } from '@/ui/shell/Late';
 import { useAhead } from '@/ui/shell/useLate';

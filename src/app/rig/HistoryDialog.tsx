@@ -14,11 +14,10 @@ import Typography from '@mui/material/Typography';
 import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useState } from 'react';
-import { differences, type RigDocument } from '@/core/rig';
+import { differences, type RigDocument, type SavedRig } from '@/core/rig';
 import { answerOf, whyNot } from '@/ui/shell/queries';
 import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';
-import type { SavedRig } from '@/ui/rig/savedRig';
 import { clockPattern } from '@/core/units/conventions';
 import { historyDialog as text } from './texts';
 

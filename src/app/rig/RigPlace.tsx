@@ -1,5 +1,6 @@
 'use client';
 
+import type { SavedRig } from '@/core/rig';
 import Box from '@mui/material/Box';
 import Snackbar from '@mui/material/Snackbar';
 import Typography from '@mui/material/Typography';
@@ -22,7 +23,6 @@ import { RigNotice } from '@/ui/rig/RigNotice';
 import { TopBar } from './TopBar';
 import { TypeLine } from './TypeLine';
 import { useRigActions } from './useRigActions';
-import type { SavedRig } from '@/ui/rig/savedRig';
 import { useRig } from '@/ui/rig/useRig';
 import { groupKey, useProbe, useRigCheck } from './useRigCheck';
 import { useRigView } from './useRigView';

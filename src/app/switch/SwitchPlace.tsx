@@ -1,5 +1,6 @@
 'use client';
 
+import type { SavedRig } from '@/core/rig';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
@@ -7,7 +8,6 @@ import Tabs from '@mui/material/Tabs';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { dangers, type Aim, type Found } from '@/core/runsheet';
 import { RigNotice } from '@/ui/rig/RigNotice';
-import type { SavedRig } from '@/ui/rig/savedRig';
 import { useRig } from '@/ui/rig/useRig';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
 import { useStored } from '@/ui/shell/useStored';

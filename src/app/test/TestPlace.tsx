@@ -1,5 +1,6 @@
 'use client';
 
+import type { SavedRig } from '@/core/rig';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -8,7 +9,6 @@ import type { KitItem } from '@/core/kit';
 import { registerRows, type OwnPriors, type Repair } from '@/core/testing';
 import type { Failure, SavedCableTest, SavedInletSheet } from '@/store/testing';
 import { TabbedPlace } from '@/ui/rig/TabbedPlace';
-import type { SavedRig } from '@/ui/rig/savedRig';
 import { useRig } from '@/ui/rig/useRig';
 import { useWorker } from '@/ui/rig/useWorker';
 import { useStored } from '@/ui/shell/useStored';

@@ -14,6 +14,7 @@ export { DEVICE_TEMPLATES, fromTemplate, type DeviceTemplate } from './deviceTem
 export * from './manyLines';
 export { removeLine, withoutDevice } from './removal';
 export { changesInWords, differences, merged, type Difference } from './differences';
+export { type SavedRig } from './savedRig';
 export { sections, shortInletName, type Section } from './sections';
 export { freeSockets, plugInto, startFrom, type FreeSocket } from './sockets';
 export { lineSpice } from './spice';

@@ -1,6 +1,5 @@
-import type { RigDocument } from '@/core/rig';
+import type { RigDocument, SavedRig } from '@/core/rig';
 import { know, latest, leaveBehind, saveRig, takeOver } from './leftBehind';
-import type { SavedRig } from './savedRig';
 
 const named = (name: string): RigDocument => ({ format: 'inlet-check', version: 2, name, devices: [], lines: [] });
 const [AS_IT_WAS, CHANGED, THEIRS] = [named('as it was'), named('changed'), named('theirs')];

@@ -1,8 +1,8 @@
-import type { RigDocument } from '@/core/rig';
+import type { RigDocument, SavedRig } from '@/core/rig';
 import { ask, type Asked } from '@/ui/shell/ask';
 import { RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
-import type { SavedRig } from './savedRig';
+import { askBeforeClosing } from '@/ui/shell/useLeaveWarning';
 
 /** A save that is under way. */
 export interface Sending {
@@ -32,8 +32,7 @@ export function latest(saved: SavedRig): SavedRig {
   return since && since.revision > saved.revision ? since : saved;
 }
 
-const warn = (event: BeforeUnloadEvent) => event.preventDefault();
-const told = () => window[left.size > 0 ? 'addEventListener' : 'removeEventListener']('beforeunload', warn);
+const told = () => askBeforeClosing('rigs left behind', left.size > 0);
 
 /** The place is left: what is not saved is, by the place of the same rig that comes next, or else from here. */
 export function leaveBehind(it: Left): void {

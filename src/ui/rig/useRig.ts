@@ -2,14 +2,13 @@
 
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { merged, type RigDocument } from '@/core/rig';
+import { merged, type RigDocument, type SavedRig } from '@/core/rig';
 import { ask } from '@/ui/shell/ask';
 import { answerOf, RETRY } from '@/ui/shell/queries';
 import { retryAfter } from '@/ui/shell/retry';
 import { useHistory } from '@/ui/shell/useHistory';
 import { useLeaveWarning } from '@/ui/shell/useLeaveWarning';
 import { know, latest, leaveBehind, outcome, saveRig, takeOver, type Left, type Sending } from './leftBehind';
-import type { SavedRig } from './savedRig';
 import { useRig as texts } from './texts';
 
 export type Saving =

@@ -1,4 +1,4 @@
-import type { RigDocument } from '@/core/rig';
+import type { RigDocument } from './document';
 
 /** A rig as it was saved, with the number of its revision. */
 export interface SavedRig {
