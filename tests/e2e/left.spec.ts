@@ -3,8 +3,9 @@ import { expect, test, type Page } from './test';
 
 // Nothing is lost because somebody is quick: a field is left by the press that opens the next place.
 
-const goTo = (page: Page, place: string) =>
-  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place, exact: true }).click();
+const rail = (page: Page, place: string) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place, exact: true });
+const goTo = (page: Page, place: string) => rail(page, place).click();
 
 const openSource = async (page: Page, rig: string) => {
   await openLine(page, 'Wheelhouse, large condenser', rig);
@@ -33,6 +34,39 @@ for (const place of ['Log', 'Plan'])
     await expect(await openedSource(page)).toHaveValue('5.3');
     expect(await onServer(page, rig)).toEqual({ revision: 2, current: 5.3 });
   });
+
+test('a place comes while the next is being pressed: the rail does not move, and the press counts', async ({
+  page,
+}) => {
+  const rig = await copyOf(page, 'Pressed meanwhile');
+  await page.goto(`/plan?rig=${rig}`);
+  let letCome = () => {};
+  const held = new Promise<void>((done) => (letCome = done));
+  await page.route('**/kit?*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  const tops = await page.evaluateHandle(() => {
+    const seen = new Set<number>();
+    const look = () => {
+      const rail = document.querySelector('nav[aria-label="Places"]');
+      if (rail) seen.add(rail.getBoundingClientRect().top);
+      requestAnimationFrame(look);
+    };
+    look();
+    return seen;
+  });
+  await goTo(page, 'Kit');
+  const { x, y, width, height } = (await rail(page, 'Log').boundingBox())!;
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  letCome();
+  await expect(page.getByRole('grid', { name: 'Kit' })).toBeVisible();
+  await page.mouse.up();
+  await expect(page).toHaveURL(/\/log\?rig=/);
+  await expect(rail(page, 'Log')).toHaveAttribute('aria-current', 'page');
+  expect(await tops.evaluate((seen) => seen.size)).toBe(1);
+});
 
 const openedSource = async (page: Page) => {
   await page

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { usePathname, useSearchParams } from 'next/navigation';
 import { Suspense, type ReactNode } from 'react';
+import { PlaceBar, ProductName } from './PlaceBar';
 import { PlaceRail } from './PlaceRail';
 
 interface Props {
@@ -18,11 +19,14 @@ export function MessagePlace({ title, children }: Props) {
       sx={{
         minHeight: '100dvh',
         display: 'grid',
-        gridTemplateAreas: { xs: '"sheet" "rail"', md: '"rail sheet"' },
+        gridTemplateAreas: { xs: '"bar" "sheet" "rail"', md: '"bar bar" "rail sheet"' },
         gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '68px minmax(0, 1fr)' },
-        gridTemplateRows: { xs: '1fr auto', md: 'minmax(0, 1fr)' },
+        gridTemplateRows: { xs: 'auto 1fr auto', md: 'auto minmax(0, 1fr)' },
       }}
     >
+      <PlaceBar>
+        <ProductName />
+      </PlaceBar>
       <Suspense>
         <Rail />
       </Suspense>

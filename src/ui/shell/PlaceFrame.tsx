@@ -5,6 +5,7 @@ import Box from '@mui/material/Box';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { useEffect, useRef, type ReactNode } from 'react';
+import { PlaceBar } from './PlaceBar';
 import { PlaceRail, type PlacePath } from './PlaceRail';
 import { SidePanel } from './SidePanel';
 import { placeFrame as text } from './texts';
@@ -86,25 +87,7 @@ export function PlaceFrame(props: Props) {
       }}
     >
       <SkipLinks panel={wide} />
-      <Box
-        component="header"
-        sx={{
-          gridArea: 'bar',
-          display: 'flex',
-          alignItems: 'center',
-          flexWrap: { md: 'wrap' },
-          columnGap: { xs: 0.5, md: 1.5 },
-          rowGap: 0.25,
-          px: { xs: 1, md: 2 },
-          py: 0.5,
-          borderBottom: 1,
-          borderColor: 'divider',
-          bgcolor: 'background.paper',
-          minHeight: 46,
-        }}
-      >
-        {bar}
-      </Box>
+      <PlaceBar>{bar}</PlaceBar>
       <Box sx={{ gridArea: 'notice', minWidth: 0 }}>{notice}</Box>
       <PlaceRail here={here} rig={rig} />
       {children}

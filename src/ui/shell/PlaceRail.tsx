@@ -10,7 +10,7 @@ import SettingsInputComponentOutlinedIcon from '@mui/icons-material/SettingsInpu
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import NextLink from 'next/link';
-import { memo } from 'react';
+import { memo, type PointerEvent } from 'react';
 import { placeRail as text } from './texts';
 
 const PLACES = [
@@ -24,6 +24,21 @@ const PLACES = [
 ] as const;
 
 export type PlacePath = (typeof PLACES)[number]['path'];
+
+/** What is being pressed on a rail. */
+let pressed: { path: PlacePath; on: Element } | undefined;
+
+const press = (path: PlacePath, { button, currentTarget }: PointerEvent) => {
+  if (button !== 0) return;
+  pressed = { path, on: currentTarget };
+  for (const end of ['pointerup', 'pointercancel'])
+    window.addEventListener(end, () => (pressed = undefined), { once: true });
+};
+
+/** Where the next place came while a link was pressed, its rail goes on with the press: to a browser it is another link. */
+const release = (path: PlacePath, { currentTarget }: PointerEvent<HTMLElement>) => {
+  if (pressed?.path === path && pressed.on !== currentTarget) currentTarget.click();
+};
 
 /** The places of the application in working order; the same rig stays open in each. A strip at the foot of a phone. */
 export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; rig?: string }) {
@@ -56,6 +71,8 @@ export const PlaceRail = memo(function PlaceRail({ here, rig }: { here: string; 
             prefetch={false}
             href={rig === undefined ? path : `${path}?rig=${encodeURIComponent(rig)}`}
             aria-current={on ? 'page' : undefined}
+            onPointerDown={(event) => press(path, event)}
+            onPointerUp={(event) => release(path, event)}
             sx={{
               display: 'flex',
               flexDirection: 'column',

@@ -10,6 +10,7 @@ import InputBase from '@mui/material/InputBase';
 import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { HelpButton } from '../help/HelpButton';
+import { ProductName } from './PlaceBar';
 import { SchemeButton } from './SchemeButton';
 import { SettingsButton } from './SettingsButton';
 import { useState, type ReactNode, type RefObject } from 'react';
@@ -61,22 +62,6 @@ export function BarMore({ children }: { children: ReactNode }) {
         </Box>
       </Popover>
     </>
-  );
-}
-
-export function ProductName() {
-  return (
-    <Typography
-      component="p"
-      sx={{
-        display: { xs: 'none', md: 'block' },
-        fontWeight: 750,
-        fontSize: 'lead.fontSize',
-        letterSpacing: '-0.01em',
-      }}
-    >
-      {texts.inletCheck}
-    </Typography>
   );
 }
 

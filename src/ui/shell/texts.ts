@@ -6,7 +6,6 @@ export const ask = {
 
 export const barParts = {
   more: 'More',
-  inletCheck: 'Inlet Check',
   find: (shortcut: string) => `Find  ${shortcut}`,
   undoCtrlZ: 'Undo (Ctrl Z)',
   undo: 'Undo',
@@ -34,6 +33,10 @@ export const queries = {
 export const placeFrame = {
   skipToTheSheet: 'Skip to the sheet',
   skipToThePanel: 'Skip to the panel',
+};
+
+export const placeBar = {
+  inletCheck: 'Inlet Check',
 };
 
 export const placeRail = {
