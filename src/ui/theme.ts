@@ -53,6 +53,17 @@ const SHRUNK = 0.86;
 const onPhone = ({ breakpoints }: Pick<Theme, 'breakpoints'>, style: object) => ({ [breakpoints.down('md')]: style });
 
 /** An engineer's bench sheet: calm ground, hairlines instead of boxes, one accent, figures in tabular digits. */
+/** As each field of the component library would add and remove it: by the start of these a field learns that it is filled. */
+const FILLED_BY_THE_BROWSER = {
+  '@keyframes mui-auto-fill': { from: { animationName: 'mui-auto-fill' } },
+  '@keyframes mui-auto-fill-cancel': { from: { animationName: 'mui-auto-fill-cancel' } },
+  '.MuiInputBase-input': {
+    animationName: 'mui-auto-fill-cancel',
+    animationDuration: '10ms',
+    '&:-webkit-autofill': { animationName: 'mui-auto-fill', animationDuration: '5000s' },
+  },
+};
+
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
   colorSchemes: {
@@ -121,6 +132,7 @@ export const theme = createTheme({
         // A field with a border shows it by that; another one has the ring.
         '.MuiInputBase-root:not(.MuiOutlinedInput-root) .MuiInputBase-input:focus-visible': focusRing(theme),
         ...onPhone(theme, { summary: { paddingBlock: 13 } }),
+        ...FILLED_BY_THE_BROWSER,
         '@media (prefers-reduced-motion: reduce)': {
           '*': { transition: 'none !important', animation: 'none !important' },
         },
@@ -158,7 +170,11 @@ export const theme = createTheme({
       },
     },
     MuiOutlinedInput: { styleOverrides: { notchedOutline: { legend: { fontSize: `${SHRUNK}em` } } } },
-    MuiInputBase: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
+    // What tells a field that the browser has filled it stands once for all fields: in MuiCssBaseline.
+    MuiInputBase: {
+      defaultProps: { disableInjectingGlobalStyles: true },
+      styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) },
+    },
     MuiFormControlLabel: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
     MuiTab: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },
     MuiTabs: { styleOverrides: { root: ({ theme }) => onPhone(theme, { minHeight: THUMB }) } },

@@ -41,18 +41,23 @@ export interface RigDialogsProps {
 /** Whatever is open over the sheet. */
 export function OpenDialogs({ rigId, document, kit, path, actions }: RigDialogsProps) {
   const { open, closeDialog } = actions;
+  // What is just being closed is still to be seen; what was never opened is not drawn at each press on the sheet.
+  const [last, setLast] = useState(open?.dialog);
+  if (open && open.dialog !== last) setLast(open.dialog);
   const schools = useMemo(() => schoolsOf(document), [document]);
   const device = open?.dialog === 'device' ? document.devices.find(({ id }) => id === open.device) : undefined;
   const item = open?.dialog === 'answer' && path ? itemOf(open.answer, path) : undefined;
   const uses = item ? usesOf(document, item) : [];
   return (
     <>
-      <SchoolsDialog
-        open={open?.dialog === 'schools'}
-        schools={schools}
-        onClose={closeDialog}
-        onChange={actions.setSchool}
-      />
+      {last === 'schools' && (
+        <SchoolsDialog
+          open={open?.dialog === 'schools'}
+          schools={schools}
+          onClose={closeDialog}
+          onChange={actions.setSchool}
+        />
+      )}
       {open?.dialog === 'new line' && (
         <NewLineDialog
           document={document}
@@ -158,26 +163,30 @@ export function OpenDialogs({ rigId, document, kit, path, actions }: RigDialogsP
           }}
         />
       )}
-      <MoveMenu
-        anchor={open?.dialog === 'move' ? open.button : undefined}
-        open={open?.dialog === 'move'}
-        document={document}
-        onClose={closeDialog}
-        onMove={(to) => {
-          if (path) actions.move(path.line.id, to);
-          closeDialog();
-        }}
-      />
-      <InsertMenu
-        anchor={open?.dialog === 'insert' ? open.button : undefined}
-        open={open?.dialog === 'insert'}
-        kit={kit}
-        onClose={closeDialog}
-        onInsert={(part) => {
-          if (open?.dialog === 'insert') actions.insertPart(open.line, open.at, part);
-          closeDialog();
-        }}
-      />
+      {last === 'move' && (
+        <MoveMenu
+          anchor={open?.dialog === 'move' ? open.button : undefined}
+          open={open?.dialog === 'move'}
+          document={document}
+          onClose={closeDialog}
+          onMove={(to) => {
+            if (path) actions.move(path.line.id, to);
+            closeDialog();
+          }}
+        />
+      )}
+      {last === 'insert' && (
+        <InsertMenu
+          anchor={open?.dialog === 'insert' ? open.button : undefined}
+          open={open?.dialog === 'insert'}
+          kit={kit}
+          onClose={closeDialog}
+          onInsert={(part) => {
+            if (open?.dialog === 'insert') actions.insertPart(open.line, open.at, part);
+            closeDialog();
+          }}
+        />
+      )}
     </>
   );
 }

@@ -22,13 +22,15 @@ interface Props {
 }
 
 interface Entry {
-  key: string;
   name: string;
   verdict: Verdict;
   what: string;
   /** How much more there is to say of it. */
   more: number;
-  open: () => void;
+  /** Where it leads: to a line, or to a switch. */
+  line?: string;
+  device?: string;
+  group?: string;
 }
 
 /**
@@ -68,31 +70,13 @@ const Problems = memo(function Problems(props: Props) {
           : text.typeTheFirstOne}
       </Typography>
       <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-        {entries.map(({ key, name, verdict, what, more, open }) => (
-          <Box component="li" key={key} sx={{ borderTop: 1, borderColor: 'divider' }}>
-            <ButtonBase
-              onClick={open}
-              sx={{
-                display: 'grid',
-                gridTemplateColumns: '76px 1fr',
-                alignItems: 'baseline',
-                width: '100%',
-                textAlign: 'left',
-                py: 0.9,
-                '&:hover': { bgcolor: 'action.hover' },
-                '& > :last-child': { gridColumn: 2 },
-              }}
-            >
-              <VerdictMark verdict={verdict} />
-              <Typography variant="body2" component="span" sx={{ fontWeight: 650 }}>
-                {name}
-              </Typography>
-              <Typography variant="caption" color="textSecondary" component="span">
-                {what}
-                {more > 0 && text.more(more)}
-              </Typography>
-            </ButtonBase>
-          </Box>
+        {entries.map((entry) => (
+          <Problem
+            key={entry.line ?? `${entry.device} ${entry.group} ${entry.what}`}
+            {...entry}
+            onLine={props.onLine}
+            onGroup={props.onGroup}
+          />
         ))}
       </Box>
       {props.over.length > 0 && (
@@ -105,6 +89,37 @@ const Problems = memo(function Problems(props: Props) {
           ))}
         </Box>
       )}
+    </Box>
+  );
+});
+
+/** One of them; those that stay as they are are not drawn again. */
+const Problem = memo(function Problem(props: Entry & Pick<Props, 'onLine' | 'onGroup'>) {
+  const { name, verdict, what, more, line, device, group, onLine, onGroup } = props;
+  return (
+    <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
+      <ButtonBase
+        onClick={() => (line === undefined ? onGroup(device!, group) : onLine(line))}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: '76px 1fr',
+          alignItems: 'baseline',
+          width: '100%',
+          textAlign: 'left',
+          py: 0.9,
+          '&:hover': { bgcolor: 'action.hover' },
+          '& > :last-child': { gridColumn: 2 },
+        }}
+      >
+        <VerdictMark verdict={verdict} />
+        <Typography variant="body2" component="span" sx={{ fontWeight: 650 }}>
+          {name}
+        </Typography>
+        <Typography variant="caption" color="textSecondary" component="span">
+          {what}
+          {more > 0 && text.more(more)}
+        </Typography>
+      </ButtonBase>
     </Box>
   );
 });
@@ -123,29 +138,22 @@ function judgedOf({ sections, solution }: Props): { lines: number; waiting: numb
   return { lines: ids.length, waiting: ids.length - judged - failed, failed };
 }
 
-function entriesOf({ sections, solution, onLine, onGroup }: Props): Entry[] {
+function entriesOf({ sections, solution }: Props): Entry[] {
   const all = sections.flatMap(({ device, group, lines }): Entry[] => [
     ...(solution.groups.get(groupKey(device.id, group?.id ?? ''))?.findings ?? []).map((finding) => ({
-      key: `${device.id} ${group?.id} ${finding.code}`,
       name: group ? `${device.name}, ${group.name}` : device.name,
       verdict: verdictOf([finding]),
       what: finding.what,
       more: 0,
-      open: () => onGroup(device.id, group?.id),
+      device: device.id,
+      group: group?.id,
     })),
     ...lines.flatMap(({ line }): Entry[] => {
       const result = solution.lines.get(line.id);
       if (!result || result.verdict === 'Clear') return [];
       const telling = result.findings.filter(({ severity }) => severity !== 'note');
       return [
-        {
-          key: line.id,
-          name: line.name,
-          verdict: result.verdict,
-          what: telling[0].what,
-          more: telling.length - 1,
-          open: () => onLine(line.id),
-        },
+        { name: line.name, verdict: result.verdict, what: telling[0].what, more: telling.length - 1, line: line.id },
       ];
     }),
   ]);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { notifyManager, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState, type RefObject } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { answerOf } from '@/ui/shell/queries';
@@ -110,9 +110,12 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
         method: 'POST',
         json: { version: version(), who, report },
       });
-      setBusy(false);
       const now = body ?? (error?.current as LiveSheet | undefined);
-      if (now) queries.setQueryData(queryKey, heard(now));
+      // Nothing can be pressed again before what it is about is seen.
+      notifyManager.batch(() => {
+        if (now) queries.setQueryData(queryKey, heard(now));
+        notifyManager.schedule(() => setBusy(false));
+      });
       if (status === undefined) setProblem(report.report === 'checked' ? UNHEARD : UNDONE);
       // Two browsers may want to go on with a changed rig at once: one of them is enough.
       else if (report.report !== 'adopt' || report.seen.length) setProblem(failed ?? '');
