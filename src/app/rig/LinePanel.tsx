@@ -14,7 +14,7 @@ import Tooltip from '@mui/material/Tooltip';
 import Typography from '@mui/material/Typography';
 import { keyframes } from '@mui/material/styles';
 import { memo, useState } from 'react';
-import type { Answer, LineResult } from '@/core/check';
+import type { Answer, LineResult, Verdict } from '@/core/check';
 import { INLETS, LINKS, SOURCES, kindAt, partAt, type Line, type Part, type PartRef } from '@/core/gear';
 import type { RigPath } from '@/core/rig';
 import type { Edit } from '@/core/gear/edits';
@@ -58,39 +58,20 @@ const late = keyframes`from, to { opacity: 0; }`;
 
 /** Everything about the selected line beside its strip: why it has its verdict, its parts, its readings, its moments. */
 export function LinePanel(props: Props) {
-  const { path, result, tab, probe, reading, onTab, onProbe, onEdit, onAnswer } = props;
+  const { path, result, tab, probe, reading, onProbe, onEdit, onAnswer } = props;
   const { line } = path;
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', minHeight: 0, height: '100%' }}>
-      <Box sx={{ px: 2.5, pt: 1.75 }}>
-        <Typography variant="caption" color="textSecondary" component="p">
-          {line.inlet.name}
-        </Typography>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-          <Typography variant="panel" component="h2" sx={{ flex: 1, minWidth: 0 }}>
-            {line.name}
-          </Typography>
-          <Action
-            label={text.duplicateThisLineD}
-            onClick={props.onDuplicate}
-            icon={<ContentCopyIcon sx={{ fontSize: 17 }} />}
-          />
-          <Action
-            label={text.moveToAnotherInletM}
-            onClick={(event) => props.onMove(event.currentTarget)}
-            icon={<SwapVertIcon sx={{ fontSize: 19 }} />}
-          />
-          <Action
-            label={text.removeThisLineDeleteUndo}
-            onClick={props.onRemove}
-            icon={<DeleteOutlineIcon sx={{ fontSize: 18 }} />}
-          />
-        </Box>
-        <Box data-testid="verdict" sx={{ mt: 0.25 }}>
-          <VerdictMark verdict={result.verdict} size="large" />
-        </Box>
-        <PanelTabs tab={tab} onTab={onTab} />
-      </Box>
+      <Head
+        name={line.name}
+        inlet={line.inlet.name}
+        verdict={result.verdict}
+        tab={tab}
+        onTab={props.onTab}
+        onDuplicate={props.onDuplicate}
+        onMove={props.onMove}
+        onRemove={props.onRemove}
+      />
       <Box
         role="tabpanel"
         aria-label={tab}
@@ -123,7 +104,9 @@ export function LinePanel(props: Props) {
             )}
           </>
         )}
-        {tab === 'part' && <Parts {...props} />}
+        {tab === 'part' && (
+          <Parts line={line} part={props.part} onPart={props.onPart} onEdit={onEdit} onNote={props.onNote} />
+        )}
         {tab === 'readings' && <Readings result={result} />}
         {tab === 'moments' && <MomentsView result={result} />}
       </Box>
@@ -133,6 +116,47 @@ export function LinePanel(props: Props) {
     </Box>
   );
 }
+
+interface HeadProps extends Pick<Props, 'tab' | 'onTab' | 'onDuplicate' | 'onMove' | 'onRemove'> {
+  name: string;
+  inlet: string | undefined;
+  verdict: Verdict;
+}
+
+/** Which line it is, what it is, and what can be done with it as a whole. */
+const Head = memo(function Head({ name, inlet, verdict, tab, onTab, onDuplicate, onMove, onRemove }: HeadProps) {
+  return (
+    <Box sx={{ px: 2.5, pt: 1.75 }}>
+      <Typography variant="caption" color="textSecondary" component="p">
+        {inlet}
+      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+        <Typography variant="panel" component="h2" sx={{ flex: 1, minWidth: 0 }}>
+          {name}
+        </Typography>
+        <Action
+          label={text.duplicateThisLineD}
+          onClick={onDuplicate}
+          icon={<ContentCopyIcon sx={{ fontSize: 17 }} />}
+        />
+        <Action
+          label={text.moveToAnotherInletM}
+          onClick={(event) => onMove(event.currentTarget)}
+          icon={<SwapVertIcon sx={{ fontSize: 19 }} />}
+        />
+        <Action
+          label={text.removeThisLineDeleteUndo}
+          onClick={onRemove}
+          icon={<DeleteOutlineIcon sx={{ fontSize: 18 }} />}
+        />
+      </Box>
+      <Box data-testid="verdict" sx={{ mt: 0.25 }}>
+        <VerdictMark verdict={verdict} size="large" />
+      </Box>
+      <PanelTabs tab={tab} onTab={onTab} />
+    </Box>
+  );
+});
 
 const PanelTabs = memo(function PanelTabs({ tab, onTab }: Pick<Props, 'tab' | 'onTab'>) {
   return (
@@ -179,7 +203,7 @@ function Action({
 }
 
 /** What can hurt people on this line: said where its feed and its parts are decided. */
-function Cautions({ line }: { line: Line }) {
+const Cautions = memo(function Cautions({ line }: { line: Line }) {
   const refs: PartRef[] = ['source', ...line.links.keys(), 'inlet'];
   const own = refs.flatMap((ref) => kindAt(ref, partAt(line, ref).kind).caution ?? []);
   return (
@@ -194,11 +218,12 @@ function Cautions({ line }: { line: Line }) {
       </Typography>
     </Stack>
   );
-}
+});
+
+type PartsProps = Pick<Props, 'part' | 'onPart' | 'onEdit' | 'onNote'> & { line: Line };
 
 /** The line's name, note and parts; one part at a time is open for editing. */
-function Parts({ path, part, onPart, onEdit, onNote }: Props) {
-  const { line } = path;
+const Parts = memo(function Parts({ line, part, onPart, onEdit, onNote }: PartsProps) {
   const chosen: PartRef = typeof part === 'number' && part >= line.links.length ? 'source' : part;
   const refs: PartRef[] = ['source', ...line.links.keys(), 'inlet'];
   const current = partAt(line, chosen);
@@ -261,7 +286,7 @@ function Parts({ path, part, onPart, onEdit, onNote }: Props) {
       <NoteField key={line.note ?? ''} value={line.note ?? ''} onChange={onNote} />
     </Stack>
   );
-}
+});
 
 /** An inlet's name is made of its device's and its own; here only what it is can be changed. */
 const withoutSwitch = (ref: PartRef, part: Part): Part => {

@@ -175,7 +175,7 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
       onAnswer={actions.answer}
       onNote={actions.note}
       onDuplicate={actions.duplicate}
-      onMove={(button) => actions.openDialog({ dialog: 'move', button })}
+      onMove={actions.openMove}
       onRemove={actions.remove}
     />
   ) : (

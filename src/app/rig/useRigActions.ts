@@ -65,9 +65,9 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
   const path = paths.get(line ?? '');
 
   // Rows are drawn again only if what they are given changes: their actions stay the same and look here.
-  const now = useRef({ document, line, tips });
+  const now = useRef({ document, line, path, tips });
   useEffect(() => {
-    now.current = { document, line, tips };
+    now.current = { document, line, path, tips };
   });
 
   const edit = useCallback(
@@ -87,10 +87,13 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     [selectLine, setTips, view.mark],
   );
 
-  const show = (next: RigDocument, id: string) => {
-    change(next);
-    selectLine(id);
-  };
+  const show = useCallback(
+    (next: RigDocument, id: string) => {
+      change(next);
+      selectLine(id);
+    },
+    [change, selectLine],
+  );
   const typeField = useRef<HTMLInputElement>(null);
   const addTyped = useCallback(
     (next: RigDocument, ids: string[]) => {
@@ -113,23 +116,26 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     },
     [change],
   );
-  const duplicate = () => {
-    if (!path) return;
-    const to = bestFreeInlet(document, path.line.id);
+  const duplicate = useCallback(() => {
+    const { document: before, path: own } = now.current;
+    if (!own) return;
+    const to = bestFreeInlet(before, own.line.id);
     if (!to) return setMessage(texts.noInletIsFreeAdd);
-    const next = duplicateLine(document, path.line.id, to);
-    const made = next.lines.find(({ id }) => !document.lines.some((other) => other.id === id));
+    const next = duplicateLine(before, own.line.id, to);
+    const made = next.lines.find(({ id }) => !before.lines.some((other) => other.id === id));
     if (made) show(next, made.id);
-    const more = moreThanOwned(document, next, kit);
+    const more = moreThanOwned(before, next, kit);
     if (more) setMessage(more);
-  };
-  const remove = () => {
-    if (!path) return;
-    change(removeLine(document, path.line.id));
+  }, [show, kit]);
+  const { selectWhole } = view;
+  const remove = useCallback(() => {
+    const { document: before, path: own } = now.current;
+    if (!own) return;
+    change(removeLine(before, own.line.id));
     // Nothing is selected then: pressed twice, it takes nothing else away.
-    view.selectWhole();
-    setMessage(texts.wasRemovedUndoBrings(path.line.name));
-  };
+    selectWhole();
+    setMessage(texts.wasRemovedUndoBrings(own.line.name));
+  }, [change, selectWhole]);
   const reorder = useCallback(
     (id: string, over: string) =>
       change((from) => {
@@ -263,6 +269,7 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
     ...devices,
     selectGroup,
     openSchools: useCallback(() => openDialog({ dialog: 'schools' }), []),
+    openMove: useCallback((button: HTMLElement) => openDialog({ dialog: 'move', button }), []),
     answer: useCallback(
       (answer: PossibleAnswer) => {
         // How a device's ground stands is looked up on the spot: it is no statement of a maker.
@@ -272,11 +279,14 @@ export function useRigActions({ rig, view, tips, rigId, kit }: Given) {
       },
       [edit],
     ),
-    note: (note: string) =>
-      change((from) => ({
-        ...from,
-        lines: from.lines.map((each) => (each.id === line ? { ...each, note } : each)),
-      })),
+    note: useCallback(
+      (note: string) =>
+        change((from) => ({
+          ...from,
+          lines: from.lines.map((each) => (each.id === now.current.line ? { ...each, note } : each)),
+        })),
+      [change],
+    ),
     setFeed: turn,
     setSchool: (name: SchoolName, value: string) =>
       change((from) => ({ ...from, schools: { ...from.schools, [name]: value } })),
