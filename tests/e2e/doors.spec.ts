@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { get } from 'node:http';
 import { expect, FRESH, test } from './test';
-import { copyOf, feed, openLine, openRig, saved, verdict } from './rig';
+import { copyOf, feed, fewOf, openLine, openRig, saved, verdict } from './rig';
 
 const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
 
@@ -128,7 +128,7 @@ test('rigs: a stale save is refused with both versions kept', async ({ request }
 });
 
 test('two tabs: the second is told, may compare, and keep both changes', async ({ page, context }) => {
-  const rig = await copyOf(page, 'Two tabs');
+  const rig = await fewOf(page, 'Two tabs');
   await openRig(page, rig);
   const other = await context.newPage();
   await openRig(other, rig);
@@ -153,7 +153,7 @@ test('two tabs: the second is told, may compare, and keep both changes', async (
 });
 
 test('two tabs at the same switch: one is saved on top, the other stays in the history', async ({ page, context }) => {
-  const rig = await copyOf(page, 'Same switch');
+  const rig = await fewOf(page, 'Same switch');
   await openRig(page, rig);
   const other = await context.newPage();
   await openRig(other, rig);
@@ -189,7 +189,7 @@ test('a rig of more than 64 KiB is saved from its page', async ({ page }) => {
 test('a save whose answer gets lost is no change of somebody else, with or without a further change', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Lost answer');
+  const rig = await fewOf(page, 'Lost answer');
   await openRig(page, rig);
   let lose = true;
   await page.route(`**/api/rigs/${rig}`, async (route) => {
@@ -221,7 +221,7 @@ test('a save whose answer gets lost is no change of somebody else, with or witho
 test('a rig that was removed elsewhere: nothing is called saved, and it can be put back with the change', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Removed elsewhere');
+  const rig = await fewOf(page, 'Removed elsewhere');
   await openRig(page, rig);
   expect((await page.request.delete(`/api/rigs/${rig}`)).status()).toBe(200);
   await feed(page, 'Hold desk, bank A', 'off').click();

@@ -1,5 +1,5 @@
 import { drawn, expect, test, type Page } from './test';
-import { choose, copyOf, feed, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
+import { choose, copyOf, feed, fewOf, finding, openLine, openRig, row, saved, select, tab, verdict, why } from './rig';
 
 const pick = async (page: Page, label: string, option: string) => {
   await page.getByRole('combobox', { name: label }).fill(option);
@@ -7,7 +7,7 @@ const pick = async (page: Page, label: string, option: string) => {
 };
 
 test('a new line from the kit, by keys; then a link, a fault, a figure', async ({ page }) => {
-  const rig = await copyOf(page, 'Building trial');
+  const rig = await fewOf(page, 'Building trial');
   await openRig(page, rig);
   await page.keyboard.press('n');
   await page.getByRole('button', { name: 'Add the line' }).click();
@@ -99,7 +99,7 @@ test('a line is carried by its grip: with the keyboard within its switch, with t
 });
 
 test('a device is built, its switch offered, and what does not go together is refused', async ({ page }) => {
-  const rig = await copyOf(page, 'Device trial');
+  const rig = await fewOf(page, 'Device trial');
   await openRig(page, rig);
   await page.getByRole('button', { name: /^Rig: / }).click();
   await page.getByRole('menuitem', { name: 'New device' }).click();
@@ -180,7 +180,7 @@ test('a maker’s answer, with who and when, is a fact on every line and in the 
 });
 
 test('the history says what each revision changed, and goes back', async ({ page }) => {
-  const rig = await copyOf(page, 'History trial');
+  const rig = await fewOf(page, 'History trial');
   await openRig(page, rig);
   await feed(page, 'Hold desk, bank A', 'off').click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
@@ -197,7 +197,7 @@ test('the history says what each revision changed, and goes back', async ({ page
 test('how long revisions are kept is set in the history, and how large the file is stands beside it', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Keeping trial');
+  const rig = await fewOf(page, 'Keeping trial');
   await openRig(page, rig);
   await page.keyboard.press('h');
   const dialog = page.getByRole('dialog');
@@ -210,7 +210,7 @@ test('how long revisions are kept is set in the history, and how large the file 
 });
 
 test('undo and redo go on across places and reloads', async ({ page }) => {
-  const rig = await copyOf(page, 'Undo trial');
+  const rig = await fewOf(page, 'Undo trial');
   await openRig(page, rig);
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled();
   await feed(page, 'Hold desk, bank A', 'off').click();
@@ -230,7 +230,7 @@ test('undo and redo go on across places and reloads', async ({ page }) => {
 });
 
 test('a removed rig is found and put back, also when it was the only one left', async ({ page }) => {
-  const rig = await copyOf(page, 'Removed trial');
+  const rig = await fewOf(page, 'Removed trial');
   await openRig(page, rig);
   await page.getByRole('button', { name: 'Rig: Removed trial' }).click();
   await page.getByRole('menuitem', { name: 'Remove this rig' }).click();
@@ -247,7 +247,7 @@ test('a removed rig is found and put back, also when it was the only one left', 
 });
 
 test('when the server does not answer the change is kept, said, and saved later', async ({ page }) => {
-  const rig = await copyOf(page, 'Offline trial');
+  const rig = await fewOf(page, 'Offline trial');
   await openRig(page, rig);
   await page.route('**/api/rigs/*', (route) => route.abort());
   await feed(page, 'Hold desk, bank A', 'off').click();

@@ -1,7 +1,7 @@
 import { Workbook } from 'exceljs';
 import { TWELVE_LINES } from '../lists/twelveLines';
 import { expect, pageWith, test, type Page } from './test';
-import { copyOf, openEmpty, openRig, row, saved, verdict } from './rig';
+import { copyOf, fewOf, openEmpty, openRig, row, saved, verdict } from './rig';
 
 const linesOf = async (
   page: Page,
@@ -68,7 +68,7 @@ test('a rig to begin from, and taken back', async ({ page }) => {
 test('an input list is pasted: what each row becomes, what it asks for, a word where one is missing', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'List trial');
+  const rig = await fewOf(page, 'List trial');
   await openRig(page, rig);
   await page.keyboard.press('i');
   await page
@@ -102,7 +102,7 @@ test('an input list is pasted: what each row becomes, what it asks for, a word w
 });
 
 test('a workbook is dropped on the sheet; one of its sheets is chosen', async ({ page }) => {
-  const rig = await copyOf(page, 'Workbook trial');
+  const rig = await fewOf(page, 'Workbook trial');
   await openRig(page, rig);
   const book = new Workbook();
   book.addWorksheet('Notes').addRow(['call at nine']);
@@ -181,7 +181,7 @@ test('several lines at once, by mouse and by keyboard: cable, position, names, m
 
 test('lines are copied into another rig, whole; as text they are what somebody would type', async ({ browser }) => {
   const page = await pageWith(browser, { permissions: ['clipboard-read', 'clipboard-write'] });
-  const from = await copyOf(page, 'Copied from');
+  const from = await fewOf(page, 'Copied from');
   const to = await openEmpty(page);
   await page.getByRole('button', { name: /^Desk 16/ }).click();
   await saved(page);
@@ -212,7 +212,7 @@ test('lines are copied into another rig, whole; as text they are what somebody w
 
 test('on a phone lines are copied in the panel and pasted from the menu of another rig', async ({ browser }) => {
   const page = await pageWith(browser, { viewport: { width: 390, height: 844 } });
-  const from = await copyOf(page, 'Copied by thumb');
+  const from = await fewOf(page, 'Copied by thumb');
   const to = await openEmpty(page);
   await page.getByRole('button', { name: /^Desk 16/ }).click();
   await expect

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test';
-import { copyOf } from './rig';
+import { copyOf, fewOf } from './rig';
 
 const question = (page: Page) => page.getByRole('region', { name: 'Question' });
 const heading = (page: Page) => question(page).getByRole('heading');
@@ -17,7 +17,7 @@ async function look(page: Page, text: RegExp) {
 test('no sound on the announcer: three answers to another cable; it helped, the log says so, the rig is mended', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Fault trial');
+  const rig = await fewOf(page, 'Fault trial');
   await page.goto(`/test?rig=${rig}&line=announcer`);
   await expect(heading(page)).toHaveText('What is heard at the desk while the source plays?');
   await answer(page, 'Nothing at all').click();
@@ -61,7 +61,7 @@ test('no sound on the announcer: three answers to another cable; it helped, the 
 test('what did not help is not proposed again; an answer can be taken back; what cannot be done is not asked', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'In vain');
+  const rig = await fewOf(page, 'In vain');
   await page.goto(`/test?rig=${rig}&line=announcer&heard=nothing`);
   await expect(answered(page)).toHaveCount(1);
   const first = await heading(page).textContent();
@@ -82,7 +82,7 @@ test('what did not help is not proposed again; an answer can be taken back; what
 test('by keyboard alone: an answer, what is at hand, readings typed, a wrong one refused in words', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Keys at a fault');
+  const rig = await fewOf(page, 'Keys at a fault');
   await page.goto(`/test?rig=${rig}&line=announcer`);
   await expect(answer(page, 'Nothing at all')).toBeEnabled();
   await answer(page, 'Nothing at all').focus();
@@ -118,7 +118,7 @@ test('by keyboard alone: an answer, what is at hand, readings typed, a wrong one
 test('cables one after the other: what is ruled out and what is not seen, kept, the next label, taken out', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Cable day');
+  const rig = await fewOf(page, 'Cable day');
   await page.goto(`/test?rig=${rig}`);
   await page.getByRole('tab', { name: 'Test a cable' }).click();
   await page.getByLabel('Label, or cable of the kit').fill('stage box 7');
@@ -141,7 +141,7 @@ test('cables one after the other: what is ruled out and what is not seen, kept, 
 test('readings of a meter become a figure of a microphone, with what the meter may be off by; too little says so', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Meter trial');
+  const rig = await fewOf(page, 'Meter trial');
   await page.goto(`/test?rig=${rig}`);
   await page.getByRole('tab', { name: 'From the meter' }).click();
   await page.getByLabel('Running, pin 2 to 1, V').fill('40');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from './test';
-import { copyOf, openRig, row, saved } from './rig';
+import { copyOf, fewOf, openRig, row, saved } from './rig';
 
 const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8'));
 const json = (value: unknown) => ({
@@ -16,7 +16,7 @@ async function openImport(page: Page) {
 }
 
 test('files that are no rig are refused with path and reason, and nothing changes', async ({ page }) => {
-  const rig = await copyOf(page, 'Import trial');
+  const rig = await fewOf(page, 'Import trial');
   await openRig(page, rig);
   const input = await openImport(page);
   const changed = (change: (copy: typeof demo) => void) => {

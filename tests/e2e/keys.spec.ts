@@ -1,4 +1,4 @@
-import { copyOf } from './rig';
+import { fewOf } from './rig';
 import { done, open, setUp, step, title } from './runSheet';
 import { drawn, expect, test, type Request, type Page } from './test';
 
@@ -40,7 +40,7 @@ const LEAVES = /^(Take back|Undo|Stop this sheet|End|Give up|Start over|Print|On
 for (const key of ['Enter', 'Space']) {
   test(`every control of the sheet does its own by ${key}, and never a step behind it`, async ({ page }) => {
     test.setTimeout(240_000);
-    const rig = await copyOf(page, `Keys ${key}`, 'lock-nine-mended');
+    const rig = await fewOf(page, `Keys ${key}`, 'lock-nine-mended');
     await setUp(page, rig, FEW);
     const pressed = new Set<string>();
     const told: Request[] = [];
@@ -84,7 +84,7 @@ test('inside a dialog of the sheet no key does a step or opens another one; its 
   page,
 }) => {
   test.setTimeout(240_000);
-  const rig = await copyOf(page, 'Keys in dialogs', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Keys in dialogs', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   for (const name of [/It was different/, /Can.t do this/]) {
     const before = await sheetOf(page, rig);
@@ -115,7 +115,7 @@ test('inside a dialog of the sheet no key does a step or opens another one; its 
 });
 
 test('Space beside every control does the step that is shown, once', async ({ page }) => {
-  const rig = await copyOf(page, 'Keys beside', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Keys beside', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   const before = await sheetOf(page, rig);
   const shown = await title(page).innerText();

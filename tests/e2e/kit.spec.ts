@@ -1,12 +1,12 @@
 import { expect, test, type Page } from './test';
-import { copyOf, openRig } from './rig';
+import { fewOf, openRig } from './rig';
 
 const item = (page: Page) => page.getByRole('complementary', { name: 'Item' });
 
 test('something is copied from the catalogue, gets its figures, says what is open, and is used on a line', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Kit trial');
+  const rig = await fewOf(page, 'Kit trial');
   await page.goto(`/kit?rig=${rig}`);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await page.getByRole('button', { name: 'Add item' }).click();
@@ -73,7 +73,7 @@ test('the kit is handed out as CSV and JSON', async ({ page }) => {
 });
 
 test('a device’s switches are edited, and the places keep the same rig open', async ({ page }) => {
-  const rig = await copyOf(page, 'Places trial');
+  const rig = await fewOf(page, 'Places trial');
   await openRig(page, rig);
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Kit' }).click();
   await expect(page.getByRole('heading', { name: 'Places trial' })).toBeVisible();
@@ -103,7 +103,7 @@ test('when the server does not answer, the kit keeps the change, says so, and se
 });
 
 test('two tabs change one item: what goes together is kept, what does not is asked', async ({ page, context }) => {
-  const rig = await copyOf(page, 'Kit of two');
+  const rig = await fewOf(page, 'Kit of two');
   const other = await context.newPage();
   const add = async (name: string) => {
     await page.goto(`/kit?rig=${rig}`);

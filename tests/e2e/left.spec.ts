@@ -1,4 +1,4 @@
-import { copyOf, openLine, row, tab, why } from './rig';
+import { fewOf, openLine, row, tab, why } from './rig';
 import { expect, test, type Page } from './test';
 
 // Nothing is lost because somebody is quick: a field is left by the press that opens the next place.
@@ -23,7 +23,7 @@ const onServer = async (page: Page, rig: string): Promise<{ revision: number; cu
 
 for (const place of ['Log', 'Plan'])
   test(`what is typed into a field that is left for ${place} is saved`, async ({ page }) => {
-    const rig = await copyOf(page, `Left for ${place}`, 'lock-nine-mended');
+    const rig = await fewOf(page, `Left for ${place}`, 'lock-nine-mended');
     const field = await openSource(page, rig);
     await field.fill('5.3');
     await goTo(page, place);
@@ -38,7 +38,7 @@ for (const place of ['Log', 'Plan'])
 test('a place comes while the next is being pressed: the rail does not move, and the press counts', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Pressed meanwhile');
+  const rig = await fewOf(page, 'Pressed meanwhile');
   await page.goto(`/plan?rig=${rig}`);
   let letCome = () => {};
   const held = new Promise<void>((done) => (letCome = done));
@@ -80,7 +80,7 @@ const openedSource = async (page: Page) => {
 
 test('what is changed while an earlier change is on its way is saved too, wherever somebody goes', async ({ page }) => {
   for (const place of ['Casebook', 'Kit', 'Noise']) {
-    const rig = await copyOf(page, `Slow and left for ${place}`, 'lock-nine-mended');
+    const rig = await fewOf(page, `Slow and left for ${place}`, 'lock-nine-mended');
     const field = await openSource(page, rig);
     let go = () => {};
     const held = new Promise<void>((done) => (go = done));
@@ -105,7 +105,7 @@ test('what is changed while an earlier change is on its way is saved too, wherev
 });
 
 test('the way back of the browser shows a rig as it is now, not as it was opened', async ({ page }) => {
-  const rig = await copyOf(page, 'Back again', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Back again', 'lock-nine-mended');
   const field = await openSource(page, rig);
   await field.fill('5.3');
   await field.press('Enter');
@@ -124,7 +124,7 @@ test('the way back of the browser shows a rig as it is now, not as it was opened
 });
 
 test('the way back shows the kit, the register and the log as they are now', async ({ page }) => {
-  const rig = await copyOf(page, 'Back to the kit', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Back to the kit', 'lock-nine-mended');
   const { request } = page;
   await page.goto(`/log?rig=${rig}`);
   await page.getByRole('textbox', { name: 'Note' }).fill('Begun and not added');
@@ -155,7 +155,7 @@ test('the way back shows the kit, the register and the log as they are now', asy
 });
 
 test('a change of the kit that could not be saved waits for the kit to be opened again', async ({ page }) => {
-  const rig = await copyOf(page, 'Kit not saved', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Kit not saved', 'lock-nine-mended');
   const { request } = page;
   const pad = { ...(await (await request.get('/api/kit/pad')).json()), id: 'not-saved', name: 'pad that waits' };
   expect((await request.put('/api/kit/not-saved', { data: pad })).ok()).toBe(true);
@@ -178,7 +178,7 @@ test('a change of the kit that could not be saved waits for the kit to be opened
 });
 
 test('a server that was given an older copy is not taken for one that has what was saved', async ({ page }) => {
-  const rig = await copyOf(page, 'Older copy', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Older copy', 'lock-nine-mended');
   const older = await (await page.request.get(`/api/rigs/${rig}`)).json();
   const field = await openSource(page, rig);
   await field.fill('5.3');

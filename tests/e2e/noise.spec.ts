@@ -1,7 +1,7 @@
 import { expect, pageWith, test, type Locator, type Page } from './test';
 import { wavBody, wavHead } from '@/core/signal/wav/writer';
 import { amplitude, noise, sine, sum } from '../signals';
-import { choose, copyOf, openNoise, reading, saved } from './rig';
+import { choose, copyOf, fewOf, openNoise, reading, saved } from './rig';
 
 const RATE = 48_000;
 
@@ -107,7 +107,7 @@ test('recordings are read by transforms that are loaded, and all the same where 
 test('the sound of a long recording is kept byte for byte, and sent again where it got lost on the way', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Long sound', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Long sound', 'lock-nine-mended');
   await openNoise(page, rig, "Guide's stand", 'Measure');
   const file = wavFile('evening.wav', noise(90 * RATE, amplitude(-70)));
   expect(file.buffer.length).toBeGreaterThan(12 * 1024 * 1024);
@@ -144,7 +144,7 @@ test('the sound of a long recording is kept byte for byte, and sent again where 
 test('the simulated interface: faults named, the surplus explained, figures kept, removed, put back and logged', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Measured', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Measured', 'lock-nine-mended');
   await openNoise(page, rig, "Guide's stand", 'Measure');
   const simulated = page.getByRole('button', { name: 'Simulated interface' });
   await simulated.click();
@@ -231,7 +231,7 @@ test('the target is typed and stays', async ({ page }) => {
 });
 
 test('the ladder on the moving coil names the preamplifier; from the bottom up it is refused', async ({ page }) => {
-  const rig = await copyOf(page, 'Ladder', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Ladder', 'lock-nine-mended');
   await openNoise(page, rig, "Guide's stand", 'Ladder');
   const simulated = page.getByRole('button', { name: 'Simulated interface' });
   const current = page.locator('[aria-current="step"]');

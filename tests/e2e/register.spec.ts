@@ -1,9 +1,9 @@
 import { expect, test, type Page } from './test';
-import { copyOf, openNoise, reading } from './rig';
+import { fewOf, openNoise, reading } from './rig';
 import { setUp, step } from './runSheet';
 
 const opened = async (page: Page, name: string, tab: string) => {
-  const rig = await copyOf(page, name);
+  const rig = await fewOf(page, name);
   await page.goto(`/test?rig=${rig}`);
   await page.getByRole('tab', { name: tab }).click();
   return rig;
@@ -125,7 +125,7 @@ test('inlets in a row: lamps by keyboard, meter and load by Enter, a weak one to
 test('how likely things are can be said otherwise, and counts; which end it was is asked once and remembered', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Likely trial');
+  const rig = await fewOf(page, 'Likely trial');
   await page.goto(`/test?rig=${rig}&line=announcer`);
   const left = page.getByRole('list', { name: 'What it can still be' }).getByRole('listitem');
   await expect(left.first()).not.toContainText('Muted');
@@ -164,7 +164,7 @@ test('how likely things are can be said otherwise, and counts; which end it was 
 });
 
 test('from a step of the sheet and from a reading to the fault of that line', async ({ page }) => {
-  const rig = await copyOf(page, 'Ways to a fault', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Ways to a fault', 'lock-nine-mended');
   await setUp(page, rig, ['Announcer']);
   await step(page).getByRole('link', { name: 'No sound?' }).click();
   await expect(page.getByText('No sound, or a bad one, on Announcer')).toBeVisible();

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test';
 import type { RigDocument } from '../../src/core/rig/document';
-import { copyOf } from './rig';
+import { fewOf } from './rig';
 import { done, follow, now, open, setUp, step, title } from './runSheet';
 
 const FEW = ['Trio, pair A left', 'Trio, ribbon left'];
@@ -30,7 +30,7 @@ test('the rig changes on paper while a ribbon is plugged: the page says what dif
   page,
 }) => {
   test.setTimeout(150_000);
-  const id = await copyOf(page, 'Room and paper', 'lock-nine-mended');
+  const id = await fewOf(page, 'Room and paper', 'lock-nine-mended');
   await setUp(page, id, FEW, 'done');
   await onPaper(page, id, elsewhere);
   await page.reload();
@@ -56,7 +56,7 @@ test('the rig changes on paper while a ribbon is plugged: the page says what dif
 
 test('by keyboard it is said to be as on paper, and the sheet goes on with that', async ({ page }) => {
   test.setTimeout(150_000);
-  const id = await copyOf(page, 'As on paper', 'lock-nine-mended');
+  const id = await fewOf(page, 'As on paper', 'lock-nine-mended');
   await setUp(page, id, FEW, 'done');
   await onPaper(page, id, elsewhere);
   await page.reload();
@@ -74,7 +74,7 @@ test('in the middle of a sheet: it waits to be asked, and a line that has left t
   page,
 }) => {
   test.setTimeout(150_000);
-  const id = await copyOf(page, 'In the middle', 'lock-nine-mended');
+  const id = await fewOf(page, 'In the middle', 'lock-nine-mended');
   await setUp(page, id, FEW, /^Plug “.*” at the source/);
   await onPaper(page, id, (document) => ({
     ...document,
@@ -102,7 +102,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
   page,
 }) => {
   test.setTimeout(150_000);
-  const id = await copyOf(page, 'Harm first', 'lock-nine-mended');
+  const id = await fewOf(page, 'Harm first', 'lock-nine-mended');
   await setUp(page, id, FEW, 'done');
   const { session, rig, version } = await (await page.request.get(`/api/rigs/${id}/switching`)).json();
   const ribbon = rig.lines.find(({ name }: { name: string }) => name === 'Trio, ribbon left');
@@ -119,7 +119,7 @@ test('a feed that harms is found on: it goes off first; where nothing helps, the
 });
 
 test('the door: what differs is told, and a sheet is refused before somebody has said how it is', async ({ page }) => {
-  const id = await copyOf(page, 'By the door', 'lock-nine-mended');
+  const id = await fewOf(page, 'By the door', 'lock-nine-mended');
   await setUp(page, id, FEW, /^Plug “.*” at the source/);
   await onPaper(page, id, elsewhere);
   const { differences } = await (await page.request.get(`/api/rigs/${id}/switching/differences`)).json();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, pageWith, test } from './test';
-import { copyOf, openRig } from './rig';
+import { copyOf, fewOf, openRig } from './rig';
 import { bySomebodyElse, done, follow, now, open, setUp, step, title } from './runSheet';
 
 const FEW = ['Trio, pair A left', 'Trio, pair A right'];
@@ -81,7 +81,7 @@ test('two people at once: each has their own next step, and waits for the other 
   page,
   browser,
 }) => {
-  const rig = await copyOf(page, 'Stage and desk', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Stage and desk', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   const other = await pageWith(browser, {});
   await open(other, rig);
@@ -120,7 +120,7 @@ test('two people at once: each has their own next step, and waits for the other 
 });
 
 test('steps are moved only within the rules, and the refusal says which one', async ({ page }) => {
-  const rig = await copyOf(page, 'Reordered', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Reordered', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   await page.getByRole('button', { name: 'Earlier: Plug “Trio, pair A right” into Hold desk, inlet 2' }).click();
   await expect(title(page)).toHaveText('Plug “Trio, pair A right” into Hold desk, inlet 2');
@@ -134,7 +134,7 @@ test('steps are moved only within the rules, and the refusal says which one', as
 });
 
 test('found otherwise, not possible, and back: the rest is computed anew, and the log has it', async ({ page }) => {
-  const rig = await copyOf(page, 'Otherwise', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Otherwise', 'lock-nine-mended');
   await setUp(page, rig, FEW, /^Plug “Trio, pair A right” at the source/);
   const name = page.getByRole('textbox', { name: 'Your name, for the log' });
   await name.fill('Ida');
@@ -228,7 +228,7 @@ test('nobody knows: the first steps make it known', async ({ page }) => {
 });
 
 test('mains that come back with a latched switch on: the bank is live and charged', async ({ page }) => {
-  const rig = await copyOf(page, 'Power cut', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Power cut', 'lock-nine-mended');
   await setUp(page, rig, FEW, 'done');
   const power = now(page).getByRole('button', { name: /^Power of Hold desk/ });
   await power.click();
@@ -286,7 +286,7 @@ test('the picture of the moment shows the line right and wrong', async ({ page }
 test('on a phone: swiped away, and nothing to scroll sideways', async ({ browser }) => {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
   const page = await context.newPage();
-  const rig = await copyOf(page, 'One thumb', 'lock-nine-mended');
+  const rig = await fewOf(page, 'One thumb', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   const before = await title(page).innerText();
   const client = await context.newCDPSession(page);
@@ -305,7 +305,7 @@ test('on a phone: swiped away, and nothing to scroll sideways', async ({ browser
 });
 
 test('the sheet on paper has every step that is left, with both figures of a wait', async ({ page }) => {
-  const rig = await copyOf(page, 'Papered', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Papered', 'lock-nine-mended');
   await setUp(page, rig, FEW);
   await page.getByRole('link', { name: 'The sheet on paper' }).click();
   await expect(page.getByRole('heading', { name: 'Set-up: Papered' })).toBeVisible();
@@ -317,7 +317,7 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   page,
   browser,
 }) => {
-  const rig = await copyOf(page, 'Listened to', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Listened to', 'lock-nine-mended');
   await setUp(page, rig, FEW, 'done');
   await expect(page.getByText(/^Don’t judge sound before \d\d:\d\d:\d\d/)).toBeVisible();
   await page.getByRole('region', { name: 'The sheet is done' }).getByRole('button', { name: 'Line check' }).click();
@@ -382,7 +382,7 @@ test('where nothing waits the clock stands: a page that is only looked at draws 
       await new Promise((done) => setTimeout(done, ms));
       return here.drawn;
     }, ms);
-  const rig = await copyOf(page, 'Looked at', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Looked at', 'lock-nine-mended');
   await setUp(page, rig, FEW, /^Turn 48 V on: Hold desk, bank A/);
   await expect.poll(() => drawnIn(2000), { timeout: 20_000 }).toBeLessThan(3);
   await done(page).click();

@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import {
   choose,
-  copyOf,
   feed,
+  fewOf,
   openEmpty,
   openLine,
   openNoise,
@@ -85,7 +85,7 @@ test('a rig that never was: its address says so on every place, and opens no oth
 });
 
 test('a rig that was removed: its old address says so, and brings it back', async ({ page }) => {
-  const rig = await copyOf(page, 'Address trial');
+  const rig = await fewOf(page, 'Address trial');
   await page.request.delete(`/api/rigs/${rig}`);
   await page.goto(`/rig?rig=${rig}`);
   await expect(page.getByText('The rig was removed.')).toBeVisible();
@@ -101,7 +101,7 @@ test('a browser that remembers nothing any more: the name is typed all the same,
       throw new DOMException('full', 'QuotaExceededError');
     };
   });
-  const rig = await copyOf(page, 'Storage trial');
+  const rig = await fewOf(page, 'Storage trial');
   await page.goto(`/log?rig=${rig}`);
   const name = page.getByLabel('Your name');
   // What is typed before the page has woken up is typed again.
@@ -119,7 +119,7 @@ test('a check worker that dies is replaced; one that dies again and again is tol
   page,
 }) => {
   await page.addInitScript(WORKERS);
-  const rig = await copyOf(page, 'Worker trial');
+  const rig = await fewOf(page, 'Worker trial');
   await openRig(page, rig);
   const made = () => page.evaluate(() => (window as unknown as { made: Worker[] }).made.length);
   // Whoever reaches for the page has one a moment later.
@@ -168,7 +168,7 @@ test('seven tabs on one run sheet share one stream, and the next takes over when
   context,
   page: first,
 }) => {
-  const rig = await copyOf(first, 'Shared stream', 'lock-nine-mended');
+  const rig = await fewOf(first, 'Shared stream', 'lock-nine-mended');
   let streams = 0;
   context.on('request', (request) => {
     if (request.url().endsWith('/api/events')) streams++;
@@ -233,7 +233,7 @@ test('other workers that die are told where their answer would stand, and asked 
 test('what is begun survives a change of place and a reload: a reading, a rung, a plan, what it was asked', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Drafts', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Drafts', 'lock-nine-mended');
   await openNoise(page, rig, "Guide's stand", 'Measure');
   await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
   await expect(reading(page)).toBeVisible();
@@ -262,7 +262,7 @@ test('what is begun survives a change of place and a reload: a reading, a rung, 
 });
 
 test('a file that is refused stands by itself: the reading from before comes back with one press', async ({ page }) => {
-  const rig = await copyOf(page, 'Refused file', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Refused file', 'lock-nine-mended');
   await openNoise(page, rig, "Guide's stand", 'Measure');
   await page.getByRole('button', { name: 'Simulated interface', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Keep the figures' })).toBeVisible();
@@ -406,7 +406,7 @@ test(
   'a dialog whose script cannot be fetched says so; the page stays as it is, and the dialog comes later',
   FRESH,
   async ({ page }) => {
-    await openRig(page, await copyOf(page, 'Script away'));
+    await openRig(page, await fewOf(page, 'Script away'));
     const scripts = /_next\/static\/.*\.js/;
     await page.route(scripts, (route) => route.abort());
     const settings = page.getByRole('button', { name: 'Settings', exact: true });
@@ -436,7 +436,7 @@ test(
   FRESH,
   async ({ page }) => {
     await page.addInitScript(HELD);
-    await openRig(page, await copyOf(page, 'Dialogs away'));
+    await openRig(page, await fewOf(page, 'Dialogs away'));
     const scripts = /_next\/static\/.*\.js/;
     const settle = () => page.evaluate(() => (window as unknown as { settle(): void }).settle());
     const newLine = page.getByRole('dialog', { name: 'New line' });
@@ -475,7 +475,7 @@ test(
 
 test('what is typed while a dialog is on its way does nothing on the page', FRESH, async ({ page }) => {
   await page.addInitScript(HELD);
-  await openLine(page, 'Trio, pair A left', await copyOf(page, 'Typed at once'));
+  await openLine(page, 'Trio, pair A left', await fewOf(page, 'Typed at once'));
   let go = () => {};
   const held = new Promise<void>((done) => (go = done));
   await page.route(/_next\/static\/.*\.js/, async (route) => {
@@ -522,7 +522,7 @@ test(
   'a dialog whose script does not come says so after a while, and opens where it comes in the end',
   FRESH,
   async ({ page }) => {
-    await openRig(page, await copyOf(page, 'Script held'));
+    await openRig(page, await fewOf(page, 'Script held'));
     let go = () => {};
     const held = new Promise<void>((done) => (go = done));
     await page.route(/_next\/static\/.*\.js/, async (route) => {
@@ -538,7 +538,7 @@ test(
 );
 
 test('what is read while nobody answers says so, and comes by itself once somebody does', async ({ page }) => {
-  await openRig(page, await copyOf(page, 'Read while away'));
+  await openRig(page, await fewOf(page, 'Read while away'));
   const revisions = /\/revisions/;
   await page.route(revisions, (route) => route.abort());
   await page.keyboard.press('h');
@@ -554,7 +554,7 @@ test(
   'a change that fails again and again before the page can draw it is still sent once it can be',
   FRESH,
   async ({ page }) => {
-    await openRig(page, await copyOf(page, 'Sent again'));
+    await openRig(page, await fewOf(page, 'Sent again'));
     await page.evaluate(() => {
       const real = window.fetch;
       let left = 3;
@@ -573,7 +573,7 @@ test('tabs that were frozen catch up when they are looked at again: with the she
   page,
   context,
 }) => {
-  const rig = await copyOf(page, 'Frozen trial', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Frozen trial', 'lock-nine-mended');
   const places = ['switch', 'rig', 'plan', 'noise', 'log'];
   const tabs = await Promise.all(
     places.map(async (place) => {
@@ -609,7 +609,7 @@ test('with a storage that is full every place does its work all the same', async
   });
   const broken: string[] = [];
   page.on('pageerror', ({ message }) => broken.push(message));
-  const rig = await copyOf(page, 'Full storage', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Full storage', 'lock-nine-mended');
   await openRig(page, rig);
   await feed(page, 'Bag recorder, pair 3–4', '48 V').click();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
@@ -631,7 +631,7 @@ test('with a storage that is full every place does its work all the same', async
 });
 
 test('a line is duplicated where it is best off, and what the kit has too few of is told', async ({ page }) => {
-  const rig = await copyOf(page, 'Duplicate trial');
+  const rig = await fewOf(page, 'Duplicate trial');
   await openLine(page, 'Trio, ribbon left', rig);
   await page.keyboard.press('d');
   await expect(page.getByText(/More than you own now: .*: 2 used, 1 owned/)).toBeVisible();
@@ -642,7 +642,7 @@ test(
   'what needs a script that cannot be fetched says so, changes nothing, and is done when the server is back',
   FRESH,
   async ({ page }) => {
-    const rig = await copyOf(page, 'Reader away');
+    const rig = await fewOf(page, 'Reader away');
     await openRig(page, rig);
     const scripts = '**/_next/static/chunks/**';
     await page.route(scripts, (route) => route.abort());

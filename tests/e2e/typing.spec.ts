@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { TWELVE_LINES } from '../lists/twelveLines';
 import { expect, test, type Page } from './test';
-import { copyOf, openRig, row, saved, verdict } from './rig';
+import { copyOf, fewOf, openRig, row, saved, verdict } from './rig';
 
 const field = (page: Page) => page.getByLabel('Type a line');
 const typing = (page: Page) => page.getByRole('region', { name: 'Type lines' });
@@ -49,7 +49,7 @@ test('by keyboard alone: a word completed, the verdict before it is taken, put i
 test('several at once, pasted; what cannot be said stops nothing else from being seen; a reload keeps it', async ({
   page,
 }) => {
-  const rig = await copyOf(page, 'Pasting trial');
+  const rig = await fewOf(page, 'Pasting trial');
   await openRig(page, rig);
   await field(page).fill('dynamic "Host" > 5 m > desk 1\ndynamic "Guest" > wobble > desk 15');
   await expect(typing(page)).toContainText('Hold desk, inlet 1 is taken by Trio, pair A left');
@@ -70,7 +70,7 @@ test('several at once, pasted; what cannot be said stops nothing else from being
 });
 
 test('what may mean several things is taken as the likeliest, and another is one press away', async ({ page }) => {
-  const rig = await copyOf(page, 'Meaning trial');
+  const rig = await fewOf(page, 'Meaning trial');
   await openRig(page, rig);
   await field(page).fill('condenser > desk 15');
   const instead = typing(page).getByText('“condenser” is taken as').getByRole('button').first();
