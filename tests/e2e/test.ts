@@ -2,17 +2,33 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
+  expect as asked,
   test as base,
   type Browser,
   type BrowserContext,
   type BrowserContextOptions,
+  type Locator,
   type Page,
   type ViewportSize,
 } from '@playwright/test';
 import { kill, loadDemoData, serve } from '../server';
 
 export { kill, serve } from '../server';
-export { expect, type Locator, type Page, type Request } from '@playwright/test';
+export { type Locator, type Page, type Request } from '@playwright/test';
+
+/** As ever; but waiting for something does not describe the whole page in words at each look that it is not there yet. */
+export const expect = asked.extend({
+  async toBeVisible(what: Locator, how?: { timeout?: number }) {
+    const timeout = how?.timeout ?? this.timeout;
+    const state = this.isNot ? 'hidden' : 'visible';
+    const failed = await what.waitFor({ state, timeout }).then(
+      () => undefined,
+      (error: Error) => error.message,
+    );
+    const pass = (failed === undefined) !== this.isNot;
+    return { pass, message: () => `${what} is${this.isNot ? '' : ' not'} visible: ${failed}` };
+  },
+});
 
 /** Where the servers of the browser tests listen; each worker has the ten numbers from its own on. */
 const FIRST_PORT = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
