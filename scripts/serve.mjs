@@ -74,6 +74,9 @@ const server = createServer((request, response) => {
   if (url.startsWith(STATIC) && (method === 'GET' || method === 'HEAD')) return serveFile(request, response);
   return handle(request, response);
 });
+// Pages look every few seconds whether something is new: a connection closed in between would now and then be closed just
+// as it is used again.
+server.keepAliveTimeout = 65_000;
 server.on('error', (problem) => {
   console.error(
     problem.code === 'EADDRINUSE'

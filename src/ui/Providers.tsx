@@ -7,6 +7,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import { setConventions, type Conventions } from '@/core/units/conventions';
 import { makeQueries } from './shell/queries';
+import { useFieldsLeft } from './shell/useLeaveWarning';
 import { theme } from './theme';
 
 const Nonce = createContext<string | undefined>(undefined);
@@ -24,6 +25,7 @@ export function Providers({ nonce, conventions, children }: Props) {
   // Before anything of the page writes a figure, on the server as in the browser.
   useState(() => setConventions(conventions));
   const [queries] = useState(makeQueries);
+  useFieldsLeft();
   return (
     <AppRouterCacheProvider options={{ nonce, enableCssLayer: false }}>
       {/* Without `noSsr` it would change as soon as it is there, and a place that is not yet alive would be drawn again. */}

@@ -1,5 +1,5 @@
 import { drawn, expect, test, type Page } from './test';
-import { copyOf, openLine, openRig, verdict } from './rig';
+import { fewOf, openLine, openRig, verdict } from './rig';
 import { fitsAndIsAccessible, NARROW, onBoth, violations } from './seen';
 
 /** Wide and on a phone, in both themes. */
@@ -45,7 +45,7 @@ test('the plan is accessible and without sideways scrolling', async ({ page }) =
 });
 
 test('the run sheet and the log are accessible and without sideways scrolling', async ({ page }) => {
-  const rig = await copyOf(page, 'Seen');
+  const rig = await fewOf(page, 'Seen');
   await page.goto(`/switch?rig=${rig}`);
   await expect(page.getByText('connected', { exact: true })).toBeVisible();
   await fits(page);
@@ -75,7 +75,7 @@ test('the run sheet and the log are accessible and without sideways scrolling', 
 });
 
 test('the Noise place is accessible and without sideways scrolling', async ({ page }) => {
-  const rig = await copyOf(page, 'Heard', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Heard', 'lock-nine-mended');
   await page.goto(`/noise?rig=${rig}`);
   await expect(page.getByRole('heading', { name: /^Whose noise it is/ })).toBeVisible();
   await fits(page);
@@ -122,7 +122,7 @@ test('the theme is chosen by hand and kept', async ({ page }) => {
 });
 
 test('the Test place is accessible and without sideways scrolling', async ({ page }) => {
-  const rig = await copyOf(page, 'Tested');
+  const rig = await fewOf(page, 'Tested');
   await page.goto(`/test?rig=${rig}&line=announcer`);
   await expect(page.getByRole('button', { name: 'Nothing at all' })).toBeVisible();
   await fits(page);

@@ -1,14 +1,14 @@
 import { drawn, expect, test, type Page } from './test';
-import { copyOf, openRig, select, why } from './rig';
+import { fewOf, openRig, select, why } from './rig';
 import { look, onBoth, PHONE, violations } from './seen';
 
 /** What stands open over a page; the page itself is looked at by the tests of its place. */
 const OPEN = '[role="dialog"], [role="menu"]';
 
 const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).first().click();
-/** The demo's sheet, as it was opened once: what stood open over it is closed. */
-async function sheet(page: Page): Promise<void> {
-  if (!page.url().includes('/rig?rig=lock-nine')) return openRig(page);
+/** The sheet of a rig, as it was opened once: what stood open over it is closed. */
+async function sheet(page: Page, rig: string): Promise<void> {
+  if (!page.url().includes(`/rig?rig=${rig}`)) return openRig(page, rig);
   const open = page.getByRole('dialog').or(page.getByRole('menu'));
   if ((await open.count()) === 0) return;
   // What lies behind a dialog is there again once that is closed.
@@ -17,40 +17,46 @@ async function sheet(page: Page): Promise<void> {
     await expect(open).toHaveCount(0, { timeout: 500 });
   }).toPass();
 }
-const ofLine = async (page: Page) => {
-  await sheet(page);
-  await select(page, 'Trio, long ribbon');
+const ofLine = async (page: Page, rig: string) => {
+  await sheet(page, rig);
+  await select(page, 'Trio, ribbon left');
 };
-const ofRig = (item: string) => async (page: Page) => {
-  await sheet(page);
+const ofRig = (item: string) => async (page: Page, rig: string) => {
+  await sheet(page, rig);
   await press(page, /^Rig: /);
   await page.getByRole('menuitem', { name: new RegExp(`^${item}( [A-Z])?$`) }).click();
 };
-const at = (path: string, ...buttons: (string | RegExp)[]) =>
-  async function open(page: Page) {
-    await page.goto(path);
+const at = (place: string, ...buttons: (string | RegExp)[]) =>
+  async function open(page: Page, rig: string) {
+    await page.goto(`${place}?rig=${rig}`);
     await expect(page.getByRole('main')).toBeVisible();
     for (const name of buttons) await press(page, name);
   };
-const tabAt = (path: string, tab: string, ...buttons: (string | RegExp)[]) =>
-  async function open(page: Page) {
-    await page.goto(path);
+const tabAt = (place: string, tab: string, ...buttons: (string | RegExp)[]) =>
+  async function open(page: Page, rig: string) {
+    await page.goto(`${place}?rig=${rig}`);
     await page.getByRole('tab', { name: tab }).click();
     for (const name of buttons) await press(page, name);
   };
 
+const ofAnnouncer = (...buttons: string[]) =>
+  async function open(page: Page, rig: string) {
+    await page.goto(`/test?rig=${rig}&line=announcer`);
+    for (const name of buttons) await press(page, name);
+  };
+
 /** Every dialog and menu, and how somebody gets there. */
-const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
-  Settings: async (page) => {
-    await sheet(page);
+const DIALOGS: Record<string, (page: Page, rig: string) => Promise<void>> = {
+  Settings: async (page, rig) => {
+    await sheet(page, rig);
     await page.getByRole('button', { name: 'Settings', exact: true }).click();
   },
-  'Keys and glossary': async (page) => {
-    await sheet(page);
+  'Keys and glossary': async (page, rig) => {
+    await sheet(page, rig);
     await page.getByRole('button', { name: 'Keys and glossary', exact: true }).click();
   },
-  Schools: async (page) => {
-    await sheet(page);
+  Schools: async (page, rig) => {
+    await sheet(page, rig);
     await page.getByRole('button', { name: 'Schools', exact: true }).click();
   },
   'New line': ofRig('New line'),
@@ -60,30 +66,30 @@ const DIALOGS: Record<string, (page: Page) => Promise<void>> = {
   Import: ofRig('Import an input list or a rig'),
   History: ofRig('History'),
   'Removed rigs': ofRig('Removed rigs'),
-  'Record the answer': async (page) => {
-    await ofLine(page);
+  'Record the answer': async (page, rig) => {
+    await ofLine(page, rig);
     await why(page)
       .getByRole('button', { name: /^Record /u })
       .first()
       .click();
   },
-  'A word of the glossary': async (page) => {
-    await ofLine(page);
+  'A word of the glossary': async (page, rig) => {
+    await ofLine(page, rig);
     await why(page).getByRole('link', { name: 'centre tap' }).first().click();
   },
-  'Where a line may move': async (page) => {
-    await ofLine(page);
+  'Where a line may move': async (page, rig) => {
+    await ofLine(page, rig);
     await why(page).getByRole('button', { name: /^Move/ }).first().click();
   },
   'Add to the kit': at('/kit', /^Add to the kit|^Add$|^Item$/),
   'Import into the kit': at('/kit', 'Import'),
-  'Positions and cable runs': at('/plan?rig=lock-nine', /^Positions and cable runs/),
-  'A supply': tabAt('/plan?rig=lock-nine', 'Supplies', 'Supply'),
-  'A box or pedal': tabAt('/plan?rig=lock-nine', 'Supplies', 'Box or pedal'),
-  'A table of the mains side': tabAt('/noise?rig=lock-nine', 'Mains', 'Import a table'),
-  'Room noise': at('/noise?rig=lock-nine', /^Room: /),
-  'How likely each fault is': at('/test?rig=lock-nine&line=announcer', 'How likely each fault is'),
-  'Another question': at('/test?rig=lock-nine&line=announcer', 'Nothing at all', 'Look at something else'),
+  'Positions and cable runs': at('/plan', /^Positions and cable runs/),
+  'A supply': tabAt('/plan', 'Supplies', 'Supply'),
+  'A box or pedal': tabAt('/plan', 'Supplies', 'Box or pedal'),
+  'A table of the mains side': tabAt('/noise', 'Mains', 'Import a table'),
+  'Room noise': at('/noise', /^Room: /),
+  'How likely each fault is': ofAnnouncer('How likely each fault is'),
+  'Another question': ofAnnouncer('Nothing at all', 'Look at something else'),
 };
 
 test('every dialog is accessible, and on a phone a thumb reaches all of it', async ({ page }) => {
@@ -96,14 +102,15 @@ test('every dialog is accessible, and on a phone a thumb reaches all of it', asy
       const found = { found: await violations(page, OPEN), tiny, small: width < PHONE ? small : [] };
       expect.soft({ where, width, ...found }).toEqual({ where, width, found: [], tiny: [], small: [] });
     });
+  const harmed = await fewOf(page, 'Dialogs of what is wrong');
   for (const [name, open] of Object.entries(DIALOGS)) {
     await test.step(name, async () => {
-      await open(page);
+      await open(page, harmed);
       await expect(page.getByRole('dialog').or(page.getByRole('menu')).last()).toBeVisible();
       await fits(name);
     });
   }
-  const rig = await copyOf(page, 'Dialogs', 'lock-nine-mended');
+  const rig = await fewOf(page, 'Dialogs', 'lock-nine-mended');
   await page.goto(`/switch?rig=${rig}`);
   await press(page, 'Start from here: Everything is packed and off');
   await press(page, 'Begin');

@@ -104,6 +104,27 @@ test('what is changed while an earlier change is on its way is saved too, wherev
   }
 });
 
+test('what stands in a field that was not left yet is saved by the way back, and asked about where the tab is closed', async ({
+  page,
+}) => {
+  const rig = await fewOf(page, 'Still in the field', 'lock-nine-mended');
+  await page.goto(`/log?rig=${rig}`);
+  const field = await openSource(page, rig);
+  await field.fill('5.3');
+  await page.goBack();
+  await expect(page).toHaveURL(/\/log/);
+  await expect.poll(() => onServer(page, rig)).toEqual({ revision: 2, current: 5.3 });
+
+  const again = await openSource(page, rig);
+  await again.fill('5.4');
+  const asked = page.waitForEvent('dialog');
+  const reloaded = page.reload();
+  const dialog = await asked;
+  expect(dialog.type()).toBe('beforeunload');
+  await dialog.accept();
+  await reloaded;
+});
+
 test('the way back of the browser shows a rig as it is now, not as it was opened', async ({ page }) => {
   const rig = await fewOf(page, 'Back again', 'lock-nine-mended');
   const field = await openSource(page, rig);

@@ -1,4 +1,5 @@
 import type { RigDocument, SavedRig } from '@/core/rig';
+import { asksBeforeClosing } from '@/ui/shell/useLeaveWarning';
 import { know, latest, leaveBehind, saveRig, takeOver } from './leftBehind';
 
 const named = (name: string): RigDocument => ({ format: 'inlet-check', version: 2, name, devices: [], lines: [] });
@@ -14,20 +15,10 @@ const savedAs = (revision: number, document: RigDocument, id = 'rig'): SavedRig 
 /** What is sent, in turn, as [basedOn, name]; each is answered by what comes next, or by nobody. */
 function server(...answers: ({ status: number; body: object } | undefined)[]) {
   const sent: [number, string][] = [];
-  const told = new Set<string>();
   const events = new EventTarget();
   Object.assign(globalThis, {
     document: { hidden: false, addEventListener: () => {}, removeEventListener: () => {} },
-    window: Object.assign(events, {
-      addEventListener: (name: string, run: EventListener) => {
-        told.add(name);
-        EventTarget.prototype.addEventListener.call(events, name, run);
-      },
-      removeEventListener: (name: string, run: EventListener) => {
-        told.delete(name);
-        EventTarget.prototype.removeEventListener.call(events, name, run);
-      },
-    }),
+    window: events,
     fetch: async (_: string, { body }: { body: string }) => {
       const { basedOn, document } = JSON.parse(body);
       sent.push([basedOn, document.name]);
@@ -39,7 +30,7 @@ function server(...answers: ({ status: number; body: object } | undefined)[]) {
   const still = async () => {
     for (let n = 0; n < 20; n++) await new Promise((done) => setTimeout(done, 1));
   };
-  return { sent, still, warns: () => told.has('beforeunload'), back: () => events.dispatchEvent(new Event('focus')) };
+  return { sent, still, warns: asksBeforeClosing, back: () => events.dispatchEvent(new Event('focus')) };
 }
 
 const taken = (revision: number) => {
