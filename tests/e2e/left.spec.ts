@@ -133,7 +133,18 @@ test('the way back of the browser shows a rig as it is now, not as it was opened
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
   await goTo(page, 'Kit');
   await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
-  await page.goBack();
+  let goOn = () => {};
+  const held = new Promise<void>((done) => (goOn = done));
+  await page.route('**/api/health', async (route) => {
+    await held;
+    await route.continue();
+  });
+  const back = page.goBack();
+  const told = page.getByRole('status').filter({ hasText: 'Updating this page …' });
+  await expect(told).toBeVisible();
+  goOn();
+  await back;
+  await expect(told).toHaveCount(0);
   await expect(row(page, 'Wheelhouse, large condenser')).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: 'revision 2' })).toBeVisible();
   const again = await openedSource(page);

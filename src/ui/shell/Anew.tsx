@@ -1,13 +1,28 @@
 'use client';
 
+import Paper from '@mui/material/Paper';
+import { keyframes } from '@mui/material/styles';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { ask } from './ask';
 import { RETRY } from './queries';
 import { retryAfter } from './retry';
+import { anew as text } from './texts';
 
 /** Stamps of what this tab has shown and left. */
 const left = new Set<string>();
+
+/** Over the page; what is there within a moment need not be announced. */
+const WAITING = {
+  position: 'fixed',
+  zIndex: 3,
+  top: 56,
+  left: '50%',
+  translate: '-50%',
+  px: 2,
+  py: 1,
+  animation: `${keyframes`from, to { opacity: 0; }`} 0.4s`,
+} as const;
 
 interface Props {
   /** Another one each time the server makes the page. */
@@ -42,9 +57,17 @@ export function Anew({ stamp, children }: Props) {
       left.add(stamp);
     };
   }, [stamp, router]);
+  const waiting = of.again && !away;
   return (
-    <div key={of.key} inert={of.again && !away} style={{ display: 'contents' }}>
-      {children}
-    </div>
+    <>
+      {waiting && (
+        <Paper role="status" elevation={3} sx={WAITING}>
+          {text.updatingThisPage}
+        </Paper>
+      )}
+      <div key={of.key} inert={waiting} style={{ display: 'contents' }}>
+        {children}
+      </div>
+    </>
   );
 }

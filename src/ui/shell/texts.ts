@@ -1,5 +1,9 @@
 /** Every text of `ui/shell`, by the file that shows it. */
 
+export const anew = {
+  updatingThisPage: 'Updating this page …',
+};
+
 export const ask = {
   noConnectionTryAgainWhen: 'No connection. Try again when the server is back.',
 };
