@@ -12,11 +12,11 @@ import { anew as text } from './texts';
 /** Stamps of what this tab has shown and left. */
 const left = new Set<string>();
 
-/** Over the page; what is there within a moment need not be announced. */
+/** Over the foot of the page, where no warning stands; what is there within a moment need not be announced. */
 const WAITING = {
   position: 'fixed',
   zIndex: 3,
-  top: 56,
+  bottom: { xs: 76, md: 24 },
   left: '50%',
   translate: '-50%',
   px: 2,
