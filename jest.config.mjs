@@ -10,7 +10,8 @@ const config = {
   roots: ['<rootDir>/src', '<rootDir>/tests'],
   testMatch: ['**/*.test.ts'],
   testPathIgnorePatterns: ['/tests/e2e/'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  // As a file that can be required: modules alone would have to be transformed.
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^d3$': '<rootDir>/node_modules/d3/dist/d3.js' },
   // Brings modules alone, and asks where it lies.
   transformIgnorePatterns: ['/node_modules/(?!@echogarden/)'],
   transform: {
