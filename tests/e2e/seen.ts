@@ -81,6 +81,8 @@ export async function onBoth(page: Page, seen: () => Promise<void>): Promise<voi
 
 /** Accessible, legible, and without sideways scrolling. */
 export async function fitsAndIsAccessible(page: Page) {
+  // Between two places there is no title for a moment.
+  await expect(page).toHaveTitle(/./);
   await drawn(page);
   expect(await violations(page)).toEqual([]);
   expect((await look(page)).tiny).toEqual([]);

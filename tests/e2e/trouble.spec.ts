@@ -17,7 +17,7 @@ import {
   tab,
   why,
 } from './rig';
-import { expect, FRESH, kill, portOf, serve, test, type Page } from './test';
+import { expect, FRESH, kill, portOf, serve, test, type Page, type Request } from './test';
 
 /** Whatever solves in this page can be made to die. */
 const WORKERS = () => {
@@ -447,7 +447,12 @@ test(
     await page.keyboard.press('Escape');
     await expect(refused).toHaveCount(0);
     // What was fetched ahead in vain is told to nobody, and fetched when it is wanted.
+    const begun = new Set<Request>();
+    let inVain = 0;
+    page.on('request', (request) => scripts.test(request.url()) && begun.add(request));
+    page.on('requestfailed', (request) => begun.delete(request) && inVain++);
     await settle();
+    await expect.poll(() => inVain > 0 && begun.size === 0).toBe(true);
     await page.unroute(scripts);
     await page.keyboard.press('n');
     await expect(newLine).toBeVisible();
