@@ -52,7 +52,6 @@ const LEAST = '0.75rem';
 const SHRUNK = 0.86;
 const onPhone = ({ breakpoints }: Pick<Theme, 'breakpoints'>, style: object) => ({ [breakpoints.down('md')]: style });
 
-/** An engineer's bench sheet: calm ground, hairlines instead of boxes, one accent, figures in tabular digits. */
 /** As each field of the component library would add and remove it: by the start of these a field learns that it is filled. */
 const FILLED_BY_THE_BROWSER = {
   '@keyframes mui-auto-fill': { from: { animationName: 'mui-auto-fill' } },
@@ -64,6 +63,7 @@ const FILLED_BY_THE_BROWSER = {
   },
 };
 
+/** An engineer's bench sheet: calm ground, hairlines instead of boxes, one accent, figures in tabular digits. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
   colorSchemes: {

@@ -171,19 +171,25 @@ export const keepingField = {
   keptSound: (sounds: string) => `, kept sound ${sounds}`,
 };
 
-export const linePanel = {
-  tryingWhatHelps: 'Trying what helps …',
+export const lineHead = {
   duplicateThisLineD: 'Duplicate this line (D)',
   moveToAnotherInletM: 'Move to another inlet (M)',
   removeThisLineDeleteUndo: 'Remove this line (Delete; undo brings it back)',
-  noSoundOrABad: 'No sound, or a bad one? Find the fault',
   aboutThisLine: 'About this line',
   why: 'Why',
   parts: 'Parts',
   readings: 'Readings',
   transients: 'Transients',
+};
+
+export const linePanel = {
+  tryingWhatHelps: 'Trying what helps …',
+  noSoundOrABad: 'No sound, or a bad one? Find the fault',
   turnMonitorsAndHeadphonesDown:
     'Turn monitors and headphones down before a feed goes on or off: the step can hurt ears.',
+};
+
+export const lineParts = {
   line: 'Line',
   partsOfThisLine: 'Parts of this line',
   removeThisLink: 'Remove this link',

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { VERDICT_ORDER, type Finding, type LineResult, type Verdict } from '@/core/check';
 import { CONNECTORS, kindAt, type PartRef } from '@/core/gear';
 import { sections as sectionsOf, type RigDocument } from '@/core/rig';
-import type { PanelTab } from './LinePanel';
+import type { PanelTab } from './LineHead';
 import type { Selection } from './Sheet';
 import type { Probe, Solution } from './useRigCheck';
 
