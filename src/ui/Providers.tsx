@@ -25,6 +25,8 @@ export function Providers({ nonce, conventions, children }: Props) {
   // Before anything of the page writes a figure, on the server as in the browser.
   useState(() => setConventions(conventions));
   const [queries] = useState(makeQueries);
+  // A page that is asked for once more comes with another one; the browser goes by that of the document.
+  const [own] = useState(nonce);
   useFieldsLeft();
   return (
     <AppRouterCacheProvider options={{ nonce, enableCssLayer: false }}>
@@ -32,7 +34,7 @@ export function Providers({ nonce, conventions, children }: Props) {
       <ThemeProvider theme={theme} defaultMode="system" noSsr>
         <CssBaseline />
         <QueryClientProvider client={queries}>
-          <Nonce value={nonce}>{children}</Nonce>
+          <Nonce value={own}>{children}</Nonce>
         </QueryClientProvider>
       </ThemeProvider>
     </AppRouterCacheProvider>

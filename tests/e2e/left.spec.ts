@@ -153,6 +153,12 @@ test('the way back of the browser shows a rig as it is now, not as it was opened
   await again.press('Enter');
   await expect(page.getByRole('status').filter({ hasText: 'revision 3' })).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'another tab' })).toHaveCount(0);
+  // The styles of what is drawn after that are still let in.
+  const refused: string[] = [];
+  page.on('console', (said) => said.text().includes('Content Security Policy') && refused.push(said.text()));
+  await goTo(page, 'Kit');
+  await expect(page.getByRole('gridcell', { name: 'hydrophone', exact: true })).toBeVisible();
+  expect(refused).toEqual([]);
 });
 
 test('the way back shows the kit, the register and the log as they are now', async ({ page }) => {
