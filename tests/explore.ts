@@ -1,8 +1,8 @@
 /** Whether everything is explored (`npm run explore`), or a sample that the test command has time for. */
 export const WHOLE = process.env.EXPLORE === 'whole';
 
-/** How often a slow property is tried: a quarter as often in the sample, five times at least. */
-export const runs = (times: number): number => (WHOLE ? times : Math.max(Math.min(5, times), Math.round(times / 4)));
+/** How often a slow property is tried: a sixth as often in the sample, five times at least. */
+export const runs = (times: number): number => (WHOLE ? times : Math.max(Math.min(5, times), Math.round(times / 6)));
 
 /**
  * All of many things, or so many of them evenly spread, always the same ones.

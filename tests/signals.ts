@@ -9,14 +9,17 @@ export function uniform(seed: number): () => number {
 /** White noise of a known RMS, Gaussian by Box and Muller (1958). */
 export function noise(frames: number, rms: number, seed = 1): Float32Array {
   const random = uniform(seed);
-  return Float32Array.from(
-    { length: frames },
-    () => rms * Math.sqrt(-2 * Math.log(random() + 1e-12)) * Math.cos(2 * Math.PI * random()),
-  );
+  const out = new Float32Array(frames);
+  for (let n = 0; n < frames; n++)
+    out[n] = rms * Math.sqrt(-2 * Math.log(random() + 1e-12)) * Math.cos(2 * Math.PI * random());
+  return out;
 }
 
-export const sine = (frames: number, hertz: number, peak: number, sampleRate = 48_000, phase = 0): Float32Array =>
-  Float32Array.from({ length: frames }, (_, n) => peak * Math.sin((2 * Math.PI * hertz * n) / sampleRate + phase));
+export function sine(frames: number, hertz: number, peak: number, sampleRate = 48_000, phase = 0): Float32Array {
+  const out = new Float32Array(frames);
+  for (let n = 0; n < frames; n++) out[n] = peak * Math.sin((2 * Math.PI * hertz * n) / sampleRate + phase);
+  return out;
+}
 
 export function sum(first: Float32Array, ...others: Float32Array[]): Float32Array {
   const total = first.slice();

@@ -6,11 +6,16 @@ const focused = (page: Page) =>
   page.evaluate(() => {
     const active = document.activeElement as HTMLElement | null;
     if (!active || active === document.body) return undefined;
+    const known = ((window as { colours?: Map<string, number[]> }).colours ??= new Map<string, number[]>());
     const rgb = (text: string): number[] => {
+      const before = known.get(text);
+      if (before) return before;
       const context = document.createElement('canvas').getContext('2d', { willReadFrequently: true })!;
       context.fillStyle = text;
       context.fillRect(0, 0, 1, 1);
-      return [...context.getImageData(0, 0, 1, 1).data];
+      const colour = [...context.getImageData(0, 0, 1, 1).data];
+      known.set(text, colour);
+      return colour;
     };
     // Relative luminance and contrast (WCAG 2.2).
     const luminance = (text: string): number => {

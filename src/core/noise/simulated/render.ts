@@ -22,8 +22,10 @@ export interface Renderer {
 
 /** Renders what a simulated inlet records. @param seed any text */
 export function renderer(scene: Scene, sampleRate: Hertz, seed: string): Renderer {
-  const random = seedrandom(seed);
-  const noise = stretches(scene.noise, sampleRate, random);
+  // 32 bits are enough for noise.
+  const random = seedrandom(seed).quick;
+  const normal = normals(random);
+  const noise = stretches(scene.noise, sampleRate, normal);
   const tones = scene.tones.map(({ hz, dbfs }) => ({
     step: (2 * Math.PI * hz) / sampleRate,
     phase: 2 * Math.PI * random(),
@@ -50,7 +52,7 @@ export function renderer(scene: Scene, sampleRate: Hertz, seed: string): Rendere
           const swell = sounds
             ? 0.55 - 0.45 * Math.cos(2 * Math.PI * 4 * moment)
             : (0.55 - 0.45 * Math.cos(2 * Math.PI * 4 * lasts)) * Math.exp((lasts - moment) / DIES_AWAY);
-          samples[n] += rms * 1.6 * swell * normal(random);
+          samples[n] += rms * 1.6 * swell * normal();
           gate += ((moment < lasts + HOLDS ? 1 : shut) - gate) * pull;
           samples[n] *= gate;
         }
@@ -61,17 +63,28 @@ export function renderer(scene: Scene, sampleRate: Hertz, seed: string): Rendere
   };
 }
 
-/** A normally distributed number, by the polar method (Marsaglia and Bray, 1964). */
-function normal(random: () => number): number {
-  for (;;) {
-    const [x, y] = [2 * random() - 1, 2 * random() - 1];
-    const square = x * x + y * y;
-    if (square > 0 && square < 1) return x * Math.sqrt((-2 * Math.log(square)) / square);
-  }
+/** Normally distributed numbers, two at a time by the polar method (Marsaglia and Bray, 1964). */
+function normals(random: () => number): () => number {
+  let other: number | undefined;
+  return () => {
+    if (other !== undefined) {
+      const kept = other;
+      other = undefined;
+      return kept;
+    }
+    for (;;) {
+      const [x, y] = [2 * random() - 1, 2 * random() - 1];
+      const square = x * x + y * y;
+      if (square <= 0 || square >= 1) continue;
+      const factor = Math.sqrt((-2 * Math.log(square)) / square);
+      other = y * factor;
+      return x * factor;
+    }
+  };
 }
 
 /** Gaussian noise of a density: stretches made in the frequency domain, faded into each other at constant power. */
-function stretches(density: Scene['noise'], sampleRate: Hertz, random: () => number): () => number {
+function stretches(density: Scene['noise'], sampleRate: Hertz, normal: () => number): () => number {
   const fft = new FFT(LENGTH);
   const step = sampleRate / LENGTH;
   const amplitude = Float64Array.from({ length: HOP + 1 }, (_, k) =>
@@ -84,7 +97,7 @@ function stretches(density: Scene['noise'], sampleRate: Hertz, random: () => num
     spectrum.fill(0);
     for (let k = 1; k < HOP; k++) {
       // Half of the power at either sign of the frequency.
-      const [re, im] = [amplitude[k] * normal(random), amplitude[k] * normal(random)];
+      const [re, im] = [amplitude[k] * normal(), amplitude[k] * normal()];
       spectrum[2 * k] = re / Math.SQRT2;
       spectrum[2 * k + 1] = im / Math.SQRT2;
       spectrum[2 * (LENGTH - k)] = re / Math.SQRT2;
