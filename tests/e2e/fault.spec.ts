@@ -105,6 +105,11 @@ test('by keyboard alone: an answer, what is at hand, readings typed, a wrong one
   await page.keyboard.press('Enter');
   const form = page.getByRole('form', { name: 'Type the readings' });
   await form.getByLabel('Pins 2-1, V').fill('47,9');
+  // What the meter reads is still there for somebody who had to look something up.
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Power each source has seen' })).toBeVisible();
+  await page.goBack();
+  await expect(form.getByLabel('Pins 2-1, V')).toHaveValue('47,9');
   await form.getByLabel('Pins 3-1, V').fill('nought');
   await form.getByLabel('Pins 3-2, V').fill('0');
   await page.keyboard.press('Enter');

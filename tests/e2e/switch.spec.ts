@@ -343,6 +343,25 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   await page.keyboard.press('Space');
   await check.getByRole('checkbox', { name: /^Hum, crackle or noise/ }).check();
   await check.getByRole('textbox', { name: 'Note' }).fill('buzzes with the lamp');
+  // Somebody looks something up, or the page is loaded anew: what was ticked is there, and says that nobody else knows it.
+  for (const away of [
+    async () => {
+      await page.getByRole('link', { name: 'Log', exact: true }).click();
+      await expect(page.getByRole('heading', { name: 'Power each source has seen' })).toBeVisible();
+      await page.getByRole('link', { name: 'Switch', exact: true }).click();
+    },
+    () => page.reload(),
+  ]) {
+    await away();
+    await expect(check.getByRole('heading', { level: 3, name: 'Trio, pair A right' })).toBeVisible();
+    await expect(check.getByRole('checkbox', { name: /^Polarity reversed/ })).toBeChecked();
+    await expect(check.getByRole('checkbox', { name: /^Hum, crackle or noise/ })).toBeChecked();
+    await expect(check.getByRole('textbox', { name: 'Note' })).toHaveValue('buzzes with the lamp');
+    await expect(check.getByRole('note').filter({ hasText: /^Changed at .*, not written down yet\.$/ })).toBeVisible();
+  }
+  await expect(check.getByRole('list', { name: 'Lines' })).toContainText(
+    'polarity reversed, hum, crackle or noise, buzzes with the lamp, not written down yet',
+  );
   await expect(check.getByRole('link', { name: 'What it should do, and why' })).toBeVisible();
   await expect(check.getByRole('link', { name: 'Measure it, find the noise' })).toBeVisible();
   await expect(check.getByRole('link', { name: 'Find the fault' })).toHaveAttribute('href', /^\/test\?rig=.*line=/);
@@ -355,12 +374,45 @@ test('line check: by keyboard line after line; what is not right leads on, and i
   await write.click();
   await expect(check.getByRole('status')).toHaveText('2 of 2 lines checked, 1 not right');
   await page.reload();
-  await page.getByRole('button', { name: 'Line check' }).first().click();
   await expect(check.getByRole('list', { name: 'Lines' })).toContainText('hum, crackle or noise');
+  await expect(check).not.toContainText('not written down yet');
+  await check.getByRole('button', { name: 'Back to the sheet' }).click();
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'The sheet is done' })).toBeVisible();
   await page.getByRole('link', { name: 'Log' }).click();
   await expect(page.getByRole('main')).toContainText(
     'Line check: Trio, pair A right on Hold desk, inlet 2: polarity reversed, hum, crackle or noise (buzzes with the lamp)',
   );
+});
+
+test('what is chosen for a sheet that is not begun survives a change of place; the next sheet begins with all', async ({
+  page,
+}) => {
+  const rig = await fewOf(page, 'Chosen', 'lock-nine-mended');
+  await open(page, rig);
+  await page.getByRole('button', { name: 'Start from here: Everything is packed and off' }).click();
+  const sheet = page.getByRole('region', { name: 'A new sheet' });
+  const line = (name: string) => sheet.getByRole('checkbox', { name: new RegExp(`^${name}`) });
+  await line('Laptop').uncheck();
+  await expect(sheet.getByRole('status')).not.toHaveText(/nothing/i);
+  const of = await sheet.getByRole('status').innerText();
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Power each source has seen' })).toBeVisible();
+  await page.getByRole('link', { name: 'Switch', exact: true }).click();
+  await expect(line('Laptop')).not.toBeChecked();
+  await expect(sheet.getByRole('status')).toHaveText(of);
+  await page.reload();
+  await expect(line('Laptop')).not.toBeChecked();
+  await sheet.getByRole('button', { name: 'None', exact: true }).click();
+  await expect(sheet.getByRole('checkbox', { checked: true })).toHaveCount(0);
+  await sheet.getByRole('button', { name: 'All', exact: true }).click();
+  await expect(sheet.getByRole('checkbox', { checked: false })).toHaveCount(0);
+  await line('Laptop').uncheck();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(step(page)).toBeVisible();
+  await page.getByRole('button', { name: 'New sheet' }).click();
+  await sheet.getByRole('button', { name: 'Set-up', exact: true }).click();
+  await expect(sheet.getByRole('checkbox', { checked: false })).toHaveCount(0);
 });
 
 test('where nothing waits the clock stands: a page that is only looked at draws nothing', async ({ page }) => {

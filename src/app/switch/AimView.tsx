@@ -8,7 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import type { RigDocument } from '@/core/rig';
 import {
   aimFor,
@@ -26,10 +26,21 @@ import { OrderChoice, ordered } from './OrderChoice';
 import { WaysView } from './WaysView';
 import { aimView as text } from './texts';
 
+/** What has been chosen for a sheet that is not begun yet; what was left alone stays as it comes. */
+export interface Chosen {
+  kind?: SheetKind;
+  /** Lines ticked or unticked by hand, by what the sheet is for. */
+  turned?: Partial<Record<SheetKind, readonly string[]>>;
+  swapped?: Swapped;
+  order?: SheetOrder;
+}
+
 interface Props {
   document: RigDocument;
   rig: SheetRig;
   session: Session;
+  chosen: Chosen;
+  onChosen: (change: (from: Chosen) => Chosen) => void;
   busy: boolean;
   onBegin: (aim: Aim) => void;
   onBeside: (line: string, way: Way) => void;
@@ -45,22 +56,26 @@ const KINDS: { kind: SheetKind; label: string; what: string }[] = [
 ];
 
 /** What a new sheet is for, and what it would be before it is begun. */
-export function AimView({ document, rig, session, busy, onBegin, onBeside, onAnew, onCancel }: Props) {
+export function AimView(props: Props) {
+  const { document, rig, session, chosen, onChosen, busy, onBegin, onBeside, onAnew, onCancel } = props;
   const { state } = session;
   const through = useMemo(
     () =>
       rig.lines.filter(({ id }) => state.ends[id].stage === true && state.ends[id].desk === true).map(({ id }) => id),
     [rig, state],
   );
-  const [kind, setKind] = useState<SheetKind>(through.length ? 'change-over' : 'set-up');
-  const [chosen, setChosen] = useState<Partial<Record<SheetKind, readonly string[]>>>({});
+  const { kind = through.length ? 'change-over' : 'set-up', swapped = 'both', order } = chosen;
+  const turned = chosen.turned?.[kind] ?? NONE;
   // What is in the room and not on paper any more is nothing to choose: it comes out.
   const written = useMemo(() => rig.lines.filter(({ was }) => was === undefined), [rig]);
   const all = useMemo(() => written.map(({ id }) => id), [written]);
-  const lines = chosen[kind] ?? (kind === 'change-over' ? NONE : all);
-  const choose = (list: readonly string[]) => setChosen({ ...chosen, [kind]: list });
-  const [swapped, setSwapped] = useState<Swapped>('both');
-  const [order, setOrder] = useState<SheetOrder>();
+  // Nothing is swapped that nobody asked for; everything else is for all lines, also those that come later.
+  const byHand = kind === 'change-over';
+  const lines = useMemo(() => all.filter((id) => turned.includes(id) === byHand), [all, turned, byHand]);
+  const choose = (list: readonly string[]) => {
+    const others = all.filter((id) => list.includes(id) === byHand);
+    onChosen((from) => ({ ...from, turned: { ...from.turned, [kind]: others } }));
+  };
   // What is ticked is seen at once; what it comes to follows, which takes seconds with hundreds of lines.
   const wanted = useDeferredValue(useMemo(() => ({ kind, lines, swapped }), [kind, lines, swapped]));
   const orders = useMemo(() => {
@@ -81,7 +96,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
       <ToggleButtonGroup
         exclusive
         value={kind}
-        onChange={(_, to: SheetKind | null) => to && setKind(to)}
+        onChange={(_, to: SheetKind | null) => to && onChosen((from) => ({ ...from, kind: to }))}
         aria-label={text.whatTheSheet}
         sx={{ mb: 1.5, '& .MuiToggleButton-root': { px: 2.5, py: 1, fontSize: 'h2.fontSize' } }}
       >
@@ -133,7 +148,13 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
         )}
       </Box>
 
-      {!nothing && choice && <OrderChoice orders={orders} picked={picked.order} onPick={setOrder} />}
+      {!nothing && choice && (
+        <OrderChoice
+          orders={orders}
+          picked={picked.order}
+          onPick={(to) => onChosen((from) => ({ ...from, order: to }))}
+        />
+      )}
       {made.refused.map(({ why }) => (
         <Alert key={why} severity="error" sx={{ mt: 1 }}>
           {text.itStaysOffUntickThem(why)}
@@ -162,7 +183,7 @@ export function AimView({ document, rig, session, busy, onBegin, onBeside, onAne
           exclusive
           size="small"
           value={swapped}
-          onChange={(_, to: Swapped | null) => to && setSwapped(to)}
+          onChange={(_, to: Swapped | null) => to && onChosen((from) => ({ ...from, swapped: to }))}
           aria-label={text.whatIsSwapped}
           sx={{ mt: 2, flexWrap: 'wrap' }}
         >

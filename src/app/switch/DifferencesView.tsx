@@ -5,11 +5,13 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import type { Difference } from '@/core/runsheet';
+import { useDraft } from '@/ui/shell/useDraft';
 import { differencesView as text } from './texts';
 
 interface Props {
+  /** Where what is said and not sent yet is kept; another one for another rig on paper. */
+  draft: string;
   differences: readonly Difference[];
   busy: boolean;
   /** Lines of which somebody says that they are plugged as on paper now, or out. */
@@ -17,9 +19,11 @@ interface Props {
   onCancel?: () => void;
 }
 
+const NONE: readonly string[] = [];
+
 /** The rig in the room beside the rig on paper: nothing is taken over before somebody has said how each line is plugged. */
-export function DifferencesView({ differences, busy, onSettle, onCancel }: Props) {
-  const [onPaper, setOnPaper] = useState<readonly string[]>([]);
+export function DifferencesView({ draft, differences, busy, onSettle, onCancel }: Props) {
+  const [onPaper, setOnPaper] = useDraft(draft, NONE);
   return (
     <Box
       component="section"
@@ -61,7 +65,7 @@ export function DifferencesView({ differences, busy, onSettle, onCancel }: Props
         <Button
           variant="contained"
           disabled={busy}
-          onClick={() => onSettle([...onPaper])}
+          onClick={() => onSettle(differences.map(({ line }) => line).filter((line) => onPaper.includes(line)))}
           sx={{ minHeight: 52, px: 3, fontSize: 'lead.fontSize' }}
         >
           {busy ? text.followingTheCircuits : text.goOnFromHere}

@@ -6,16 +6,17 @@ import Box from '@mui/material/Box';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { dangers, type Aim, type Found } from '@/core/runsheet';
+import { checkable, dangers, type Aim, type Found } from '@/core/runsheet';
 import { RigNotice } from '@/ui/rig/RigNotice';
 import { useRig } from '@/ui/rig/useRig';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
+import { useDraft } from '@/ui/shell/useDraft';
 import { useStored } from '@/ui/shell/useStored';
-import { AimView } from './AimView';
+import { AimView, type Chosen } from './AimView';
 import { ChangedNotice } from './ChangedNotice';
 import { allowChime } from './chime';
 import { FollowView } from './FollowView';
-import { LineCheckView } from './LineCheckView';
+import { LineCheckView, type Checking } from './LineCheckView';
 import { MomentPanel } from './MomentPanel';
 import { RigNow } from './RigNow';
 import { StartView } from './StartView';
@@ -28,6 +29,9 @@ import { switchPlace as texts } from './texts';
 
 type Showing = 'sheet' | 'aim' | 'start' | 'differs' | 'lines';
 
+const NOTHING_CHOSEN: Chosen = {};
+const NOT_CHECKING: Checking = {};
+
 /** The Switch place: one step at a time, for set-up, change-over and strike. */
 export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveSheet }) {
   const [who, setWho] = useStored('inlet-check-who', '');
@@ -37,15 +41,22 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
   const { live, offset, link, problem, busy, tell, dismiss } = switching;
   const { session } = live;
   // Everybody stands somewhere: two tabs of one browser may be two people.
-  const [here, setHere] = useState('');
+  const [here, setHere] = useDraft(`here ${saved.id}`, '');
   const nextHere = session.steps.find(({ place }) => !here || place === here);
   const [asked, setAsked] = useState<Showing>();
+  const [checking, setChecking] = useDraft<Checking>(`checking ${saved.id}`, NOT_CHECKING);
+  const [chosen, setChosen] = useDraft<Chosen>(`aim ${saved.id}`, NOTHING_CHOSEN);
   const [panel, setPanel] = useState<'now' | 'why'>('now');
   const [open, setOpen] = useState(false);
-  const beside = useBeside(rig, switching, () => setAsked(undefined));
+  const beside = useBeside(rig, switching, () => {
+    setAsked(undefined);
+    setChosen(NOTHING_CHOSEN);
+  });
   const following = session.steps.length > 0;
   const any = live.rig.lines.length > 0;
-  const showing: Showing = live.version === 0 || !any ? 'start' : (asked ?? (session.aim ? 'sheet' : 'aim'));
+  const listening = checking.open && checkable(live.rig, session.state).length > 0;
+  const showing: Showing =
+    live.version === 0 || !any ? 'start' : (asked ?? (listening ? 'lines' : session.aim ? 'sheet' : 'aim'));
   const changed = live.version > 0 && live.revision !== rig.revision.number && rig.saving.state === 'saved';
 
   const { differences, failed, again } = useDifferences(saved.id, changed, rig.revision.number, live.version);
@@ -76,7 +87,9 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
     if (await tell({ report: 'adopt', seen, asOnPaper })) setAsked(undefined);
   };
   const begin = async (aim: Aim) => {
-    if (await tell({ report: 'begin', aim })) setAsked(undefined);
+    if (!(await tell({ report: 'begin', aim }))) return;
+    setAsked(undefined);
+    setChosen(NOTHING_CHOSEN);
   };
   const found = useCallback((what: Found) => void tell({ report: 'found', what }), [tell]);
   const disputed = rig.saving.state === 'stale' || rig.saving.state === 'newer' || rig.saving.state === 'removed';
@@ -145,6 +158,7 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
           {asking && (
             <DifferencesView
               key={untold.map(({ line }) => line).join()}
+              draft={`differences ${saved.id} ${rig.revision.number}`}
               differences={untold}
               busy={busy}
               onSettle={(asOnPaper) => void settle(asOnPaper)}
@@ -172,6 +186,8 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               document={document}
               rig={live.rig}
               session={session}
+              chosen={chosen}
+              onChosen={setChosen}
               busy={busy || beside.busy}
               onBegin={(aim) => void begin(aim)}
               onBeside={beside.begin}
@@ -185,9 +201,10 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               document={document}
               rig={live.rig}
               session={session}
+              checking={checking}
+              onChecking={setChecking}
               busy={busy}
               onChecked={(line, bad, note) => tell({ report: 'checked', line, bad, ...(note && { note }) })}
-              onClose={() => setAsked(undefined)}
             />
           )}
           {!asking && (showing === 'sheet' || showing === 'differs') && (
@@ -198,7 +215,10 @@ export function SwitchPlace({ saved, sheet }: { saved: SavedRig; sheet: LiveShee
               onHere={setHere}
               onFound={found}
               onNew={() => setAsked('aim')}
-              onLines={() => setAsked('lines')}
+              onLines={() => {
+                setAsked(undefined);
+                setChecking((from) => ({ ...from, open: true }));
+              }}
               onRig={() => {
                 setPanel('now');
                 setOpen(true);

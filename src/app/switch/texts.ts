@@ -132,6 +132,8 @@ export const lineCheckView = {
   haveItPlayedSpoken: (source: string) => `Have it played, spoken or tapped: ${source}.`,
   checkedAlreadyCheckingItAgain: (before: undefined | string) =>
     `Checked already: ${before ?? 'good'}. Checking it again replaces that.`,
+  changedNotWrittenDownYet: (clock: string) => `Changed at ${clock}, not written down yet.`,
+  notWrittenDownYet: (found: undefined | string) => `${found ?? 'good'}, not written down yet`,
   tickWhatIsNotRight: 'Tick what is not right',
   good: (good: string) => ` (good: ${good})`,
   note: 'Note',

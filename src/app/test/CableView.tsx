@@ -43,6 +43,8 @@ interface CableDraft {
   observations: Observation[];
   /** Chosen instrument; the best where none is. */
   instrument?: string;
+  /** What is typed of a reading that is not taken yet, and of which instrument. */
+  typed?: { of: string; values: Record<string, string> };
 }
 const NEW: CableDraft = { label: '', connector: 'xlr3', observations: [] };
 
@@ -74,7 +76,7 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
   const [problem, setProblem] = useState('');
   const [sending, setSending] = useState(false);
   const labelField = useRef<HTMLInputElement>(null);
-  const { label, item, connector, observations, instrument } = draft;
+  const { label, item, connector, observations, instrument, typed } = draft;
   const cables = kit.filter(isCableItem);
   const question = useMemo(() => {
     const cable: Part = { kind: 'cable', name: label || text.theCable, ...(item !== undefined && { item }) };
@@ -87,7 +89,12 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
   const heading = useTakesFocus(next ? `${next.instrument} ${observations.length}` : '');
   const settled = useSettled(next ? `${next.instrument} ${observations.length}` : '');
   const observe = (seen: Observation['seen']) =>
-    next && setDraft({ ...draft, observations: [...observations, { instrument: next.instrument, at: next.at, seen }] });
+    next &&
+    setDraft({
+      ...draft,
+      typed: undefined,
+      observations: [...observations, { instrument: next.instrument, at: next.at, seen }],
+    });
 
   /** A cable that is one of its own in the kit counts as tested from now on, or no longer. */
   const markTested = async () => {
@@ -193,7 +200,13 @@ export function CableView({ worker, kit, experience, only, missing, onMissing, w
             onAnswer={observe}
             busy={busy || !settled}
           />
-          <NumbersForm key={`${next.instrument} ${observations.length}`} numbers={next.numbers} onNumbers={observe} />
+          <NumbersForm
+            key={`${next.instrument} ${observations.length}`}
+            numbers={next.numbers}
+            typed={typed?.of === next.instrument ? typed.values : undefined}
+            onTyped={(values) => setDraft({ ...draft, typed: { of: next.instrument, values } })}
+            onNumbers={observe}
+          />
         </Box>
       )}
       <AnsweredList

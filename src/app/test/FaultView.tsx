@@ -172,6 +172,8 @@ export function FaultView(props: Props) {
       {question && (
         <Asked
           question={question}
+          typed={fault.typed?.of === keyOf(question) ? fault.typed.values : undefined}
+          onTyped={(values) => setFault({ ...fault, typed: { of: keyOf(question), values } })}
           heading={heading}
           shared={shared}
           busy={busy || !settled}
@@ -212,6 +214,9 @@ interface AskedProps {
   shared: string;
   heading: RefObject<HTMLHeadingElement | null>;
   question: Question;
+  /** What is typed of a reading that is not taken yet. */
+  typed?: Record<string, string>;
+  onTyped: (to: Record<string, string>) => void;
   others: Question[];
   busy: boolean;
   onAnswer: (seen: string | Record<string, number>) => void;
@@ -219,9 +224,9 @@ interface AskedProps {
   onCannot: () => void;
 }
 
-function Asked({ question, heading, shared, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
+function Asked({ question, typed, onTyped, heading, shared, others, busy, onAnswer, onOther, onCannot }: AskedProps) {
   const [anchor, setAnchor] = useState<HTMLElement>();
-  const { ask: text, how, where, seconds, instrument, at, answers } = question;
+  const { ask: text, how, where, seconds, answers } = question;
   return (
     <Box component="section" aria-label={texts.question}>
       <LargeHeading ref={heading}>{text}</LargeHeading>
@@ -230,7 +235,13 @@ function Asked({ question, heading, shared, others, busy, onAnswer, onOther, onC
         {question.unplugs && shared}
       </Typography>
       <AnswerGrid answers={answers} onAnswer={onAnswer} busy={busy} />
-      <NumbersForm key={`${instrument} ${at}`} numbers={question.numbers} onNumbers={onAnswer} />
+      <NumbersForm
+        key={keyOf(question)}
+        numbers={question.numbers}
+        typed={typed}
+        onTyped={onTyped}
+        onNumbers={onAnswer}
+      />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
         <Button onClick={onCannot} disabled={busy} sx={{ minHeight: 44 }}>
           {texts.iCantDo}

@@ -11,12 +11,14 @@ import { numbersForm as text } from './texts';
 interface Props {
   /** What is read, and in what; nothing where no numbers are shown. */
   numbers?: Question['numbers'];
+  /** What is typed and not taken yet, by label. */
+  typed?: Record<string, string>;
+  onTyped: (to: Record<string, string>) => void;
   onNumbers: (seen: Record<string, number>) => void;
 }
 
 /** What a meter reads, as numbers; nothing for what shows none. */
-export function NumbersForm({ numbers: read, onNumbers }: Props) {
-  const [typed, setTyped] = useState<Record<string, string>>({});
+export function NumbersForm({ numbers: read, typed = {}, onTyped, onNumbers }: Props) {
   const [wrong, setWrong] = useState('');
   if (!read) return null;
   const { unit, labels } = read;
@@ -46,7 +48,7 @@ export function NumbersForm({ numbers: read, onNumbers }: Props) {
           value={typed[label] ?? ''}
           error={wrong === label}
           helperText={wrong === label ? text.aNumberSuchAs47 : undefined}
-          onChange={(event) => setTyped({ ...typed, [label]: event.target.value.slice(0, 12) })}
+          onChange={(event) => onTyped({ ...typed, [label]: event.target.value.slice(0, 12) })}
           sx={{ width: 128 }}
           slotProps={{ htmlInput: { inputMode: 'decimal' } }}
         />

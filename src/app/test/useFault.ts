@@ -22,6 +22,8 @@ export interface Fault {
   pulled?: boolean;
   /** What somebody came here for though answers from before are still here. */
   came?: string;
+  /** What is typed of a reading that is not taken yet, and of which look. */
+  typed?: { of: string; values: Record<string, string> };
   /** What helped, and by what number it is kept. */
   solved?: { act: string; what: string; repair: number; counts: Repair };
 }
