@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { execFile, spawnSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -51,6 +51,24 @@ const one = (feed: string) =>
       },
     ],
   });
+
+/** Every command of the terminal; the others of its kind only make files of the repository. */
+const COMMANDS = Object.keys(scripts).filter((script) => /^tsx src\/cli\/\S+$/.test(scripts[script]));
+
+test('every command runs as npm runs it, and says what it is to be given', async () => {
+  expect(COMMANDS.length).toBeGreaterThanOrEqual(9);
+  const said = COMMANDS.map(
+    (script) =>
+      new Promise<string>((done) => {
+        execFile(process.execPath, ['--import', 'tsx', fileOf(script)], (_, out, problem) => done(`${out}${problem}`));
+      }),
+  );
+  for (const [n, text] of (await Promise.all(said)).entries())
+    expect([COMMANDS[n], JSON.parse(text).error?.code]).toEqual([
+      COMMANDS[n],
+      expect.stringMatching(/^(usage|no-connector)$/),
+    ]);
+});
 
 test('check prints the result as JSON: 37.8 V at pins 2 and 3, Clear', () => {
   const { stdout, status } = runAsScript('check', file(one('P48')));

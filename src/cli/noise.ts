@@ -6,6 +6,7 @@ import {
   WavError,
   wavReader,
   type RecordingMeter,
+  type Transforms,
   type WavFormat,
 } from '@/core/signal';
 import { refuse } from './terminal';
@@ -15,8 +16,11 @@ const PIECE = 1 << 18;
 
 const [path] = process.argv.slice(2);
 if (!path) refuse('usage', 'npm run -s noise -- FILE.wav');
-const transforms = pffftTransforms(await loadPffft());
-process.stdout.write(`${JSON.stringify(readingOf(opened(path)), null, 2)}\n`);
+const file = opened(path);
+// Not awaited out here: what npm runs is no module.
+void loadPffft().then((loaded) => {
+  process.stdout.write(`${JSON.stringify(readingOf(file, pffftTransforms(loaded)), null, 2)}\n`);
+});
 
 function opened(name: string): number {
   try {
@@ -28,7 +32,7 @@ function opened(name: string): number {
 }
 
 /** What a recording says; read in pieces, so that memory stays flat. */
-function readingOf(file: number): object {
+function readingOf(file: number, transforms: Transforms): object {
   let format: WavFormat | undefined;
   let meter: RecordingMeter | undefined;
   const reader = wavReader({
