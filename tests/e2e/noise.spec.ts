@@ -8,10 +8,10 @@ const RATE = 48_000;
 const kept = (page: Page) => page.getByRole('list', { name: 'Kept measurements' }).getByRole('listitem');
 
 /** A mono recording as a file. */
-const wavFile = (name: string, samples: Float32Array) => ({
+const wavFile = (name: string, samples: Float32Array, rate = RATE) => ({
   name,
   mimeType: 'audio/wav',
-  buffer: Buffer.concat([wavHead(RATE, 1, samples.length), wavBody([samples])]),
+  buffer: Buffer.concat([wavHead(rate, 1, samples.length), wavBody([samples])]),
 });
 
 async function fault(page: Page, ...names: string[]) {
@@ -68,6 +68,13 @@ test('a file: measured in the browser, or told what is wrong with it', async ({ 
   await input.setInputFiles(wavFile('hold, evening.wav', sum(noise(8 * RATE, amplitude(-75)), ...hum)));
   await expect(reading(page)).toContainText('Hum: the fundamental and odd harmonics');
   await expect(page.getByRole('img', { name: /Mains at 50.00 Hz/ })).toBeVisible();
+
+  // As a telephone records it: half of the hiss is not in it, so nothing is said of the line.
+  await expect(reading(page)).toContainText('than predicted by');
+  await input.setInputFiles(wavFile('telephone.wav', noise(8 * 8000, amplitude(-75)), 8000));
+  await expect(reading(page).getByRole('alert')).toContainText('Nothing above 4.00 kHz is in this recording');
+  await expect(reading(page)).toContainText('recorded at 8 kHz');
+  await expect(reading(page)).not.toContainText('than predicted by');
 
   await input.setInputFiles(wavFile('half a second.wav', noise(RATE / 2, amplitude(-60))));
   await expect(reading(page).getByRole('alert')).toContainText('0.5 s long');

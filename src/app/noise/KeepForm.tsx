@@ -8,6 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { NoiseBudget } from '@/core/noise/budget';
+import { isComparable } from '@/core/noise/surplus';
 import { predictedOf, type KeptMeasurement } from '@/core/noise/kept';
 import type { Measurement } from '@/core/noise/measurement';
 import type { RigLine } from '@/core/rig';
@@ -48,7 +49,7 @@ export function KeepForm({ rig, line, measured, measurement, budget, gain, who, 
         name: name.trim() || measured.origin,
         ...(gain !== undefined && { gain }),
         measurement,
-        ...(budget && { predicted: predictedOf(budget) }),
+        ...(budget && isComparable(measurement.reading) && { predicted: predictedOf(budget) }),
       },
     });
     if (!body) {

@@ -8,7 +8,7 @@ import { schoolLabel } from '@/core/schools';
 import type { NoiseBudget } from '@/core/noise/budget';
 import type { FloorMeter } from '@/core/schools/schools';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
-import { surplusOf } from '@/core/noise/surplus';
+import { isComparable, surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
 import { DISTURBANCES, type Disturbance } from '@/core/signal';
 import { digits, quantity } from '@/core/units/format';
@@ -43,7 +43,8 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
   const measurement = measured.measurements[Math.min(channel, measured.measurements.length - 1)];
   const { reading } = measurement;
   const floor = floorAs(reading)[floorMeter];
-  const surplus = budget && reading.usable ? surplusOf(reading, budget) : undefined;
+  const whole = isComparable(reading);
+  const surplus = budget && reading.usable && whole ? surplusOf(reading, budget) : undefined;
   const heard = heardIn(reading);
   const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
   return (
@@ -83,6 +84,11 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
           <strong>{texts.notUsableAsANoise}</strong> {text}
         </Alert>
       ))}
+      {reading.usable && !whole && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          {texts.onlyPartOfTheBand(reading.reachesHz)}
+        </Alert>
+      )}
       {reading.usable && <LeftOut disturbances={reading.disturbances} />}
       <Figures label={texts.whatWasMeasured}>
         <Figure
@@ -90,7 +96,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
             floorMeter === 'as-set' ? texts.floorRms : texts.floorRmsBySchool(schoolLabel('floorMeter', floorMeter))
           }
           value={rms(floor, sine)}
-          mark={!reading.usable ? undefined : floor > target ? 'bad' : 'good'}
+          mark={!reading.usable ? undefined : floor > target ? 'bad' : whole ? 'good' : undefined}
           note={reading.usable ? against(floor, target) : texts.notANoiseFloor}
         />
         <Figure

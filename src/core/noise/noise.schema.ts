@@ -51,6 +51,7 @@ const since = {
     )
     .max(100)
     .default([]),
+  reachesHz: Joi.number().min(0).max(20_000).default(20_000),
   cut80Dbfs: level.default((parent: { bandDbfs?: number }) => parent.bandDbfs),
   dropouts: Joi.number().integer().min(0).max(1e9).default(0),
   bits: Joi.number().integer().min(1).max(64).allow(null).default(null),

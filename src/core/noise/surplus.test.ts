@@ -2,7 +2,7 @@ import { amplitude, noise, sine, sum } from '../../../tests/signals';
 import type { Line } from '../gear';
 import { recordingMeter, type ChannelReading } from '../signal';
 import { noiseBudget, type NoiseBudget } from './budget';
-import { surplusOf } from './surplus';
+import { isComparable, surplusOf } from './surplus';
 
 const RATE = 48_000;
 const FRAMES = 8 * RATE;
@@ -30,6 +30,11 @@ test('as predicted: nothing is too much', () => {
   expect(Math.abs(found.surplus)).toBeLessThan(0.3);
   expect(Math.abs(found.surplusA)).toBeLessThan(0.3);
   expect(found).toMatchObject({ because: [], text: expect.stringContaining('nothing wrong with this line’s noise') });
+});
+
+test('what lacks the top of the band is not held against it: white up to 15 kHz has lost a decibel, up to 11 kHz nearly three', () => {
+  expect([15_000, 16_000, 20_000].map((reachesHz) => isComparable({ reachesHz }))).toEqual([true, true, true]);
+  expect([14_900, 11_025, 4000].map((reachesHz) => isComparable({ reachesHz }))).toEqual([false, false, false]);
 });
 
 test('quieter than it can be: something does not arrive, and that is said', () => {

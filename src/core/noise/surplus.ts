@@ -1,6 +1,6 @@
 import { ofPower, type ChannelReading } from '../signal';
 import { aWeight } from '../signal/measure/weighting';
-import { ratio, type Dbfs, type Decibels } from '../units';
+import { ratio, type Dbfs, type Decibels, type Hertz } from '../units';
 import { quantity } from '../units/format';
 import type { NoiseBudget } from './budget';
 import { componentsOf } from './components';
@@ -23,6 +23,11 @@ export interface Surplus {
 /** Differences up to this are within what figures and rooms allow, in dB (common practice). */
 const WITHIN: Decibels = 3;
 const RUMBLE = 40;
+/** White noise that ends here has lost 1.25 dB of what it has up to 20 kHz: well within the differences above. */
+const REACHES: Hertz = 15_000;
+
+/** Whether a recording has enough of the band to be held against what was predicted of the whole of it. */
+export const isComparable = ({ reachesHz }: Pick<ChannelReading, 'reachesHz'>): boolean => reachesHz >= REACHES;
 
 /** Holds a recording against what its line should deliver; explains what is heard, or what is measured, whichever is more. */
 export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus {

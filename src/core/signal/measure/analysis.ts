@@ -8,6 +8,7 @@ import { levelMeter, WINDOW, type Levels } from './levels';
 import { patternsOf } from './patterns';
 import type { Pattern } from './pattern';
 import { floorOf, observe, type Observed } from './observed';
+import { reachOf } from './reach';
 import { powerIn, segmentFor, welch, type Density } from './spectrum';
 import { plainTransforms, type Transforms } from './transform';
 import { mainsOf, tonesOf, wanderingOf, type Mains, type Tone, type Wandering } from './tones';
@@ -53,6 +54,8 @@ export interface ChannelReading {
   /** How its density falls or rises: 0 for white, −3 for pink. */
   slopeDbPerOctave: Decibels;
   rumbleDbfs: Dbfs;
+  /** Up to where it has anything: to 20 kHz, or to where its sample rate or a codec on the way ends it. */
+  reachesHz: Hertz;
   clippedRuns: number;
   zeroRuns: number;
   clicks: number;
@@ -214,6 +217,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
   const hiss = hissIn(density, steady);
   const usable = reasons.length === 0;
   const floor = usable ? own.power : null;
+  const reach = reachOf(density, floor);
   const patterns = patternsOf({
     mains,
     tones,
@@ -223,6 +227,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     slope,
     inBand,
     density,
+    reach,
     levels,
     frame: frames.seconds,
     floor,
@@ -251,6 +256,7 @@ function channelReading(observed: Observed, sampleRate: Hertz): ChannelReading {
     broadbandDbfs: ofPower(broadband),
     slopeDbPerOctave: slope,
     rumbleDbfs: ofPower(rumble),
+    reachesHz: reach.hz,
     clippedRuns: levels.clippedRuns,
     zeroRuns: levels.zeroRuns,
     clicks: levels.clicks,

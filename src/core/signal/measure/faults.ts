@@ -2,6 +2,7 @@ import type { Dbfs, Decibels, Hertz } from '../../units';
 import { ofPeak, ofPower } from './decibels';
 import type { Pattern, Seen } from './pattern';
 import { isConstant } from './levels';
+import { CLIFF } from './reach';
 import { powerIn } from './spectrum';
 
 /** A direct offset above this, or above the floor, is told (common practice: converters stay below). */
@@ -12,9 +13,6 @@ const FLAT = 2.5;
 const CONVERTER: Dbfs = -95;
 /** How even such noise is: slope an octave, and the lowest octaves against the top. */
 const [WHITE, EVEN]: [Decibels, Decibels] = [0.8, 2.5];
-/** A cut-off falls by so much within half a kilohertz. */
-const CLIFF: Decibels = 25;
-const [CLIFF_FROM, CLIFF_TO, CLIFF_STEP]: [Hertz, Hertz, Hertz] = [9000, 20_200, 200];
 /** Clicks that are no accident. */
 const CRACKLES = 3;
 
@@ -22,7 +20,7 @@ const level = (dbfs: number): string => `${dbfs.toFixed(1).replace('-', '−')} 
 
 /** What is wrong with the recording itself. */
 export function faultsOf(seen: Seen): Pattern[] {
-  const { levels, frame: seconds, floor, offset, word, disturbances, density, slope, mains, tones } = seen;
+  const { levels, frame: seconds, floor, offset, word, disturbances, density, reach, slope, mains, tones } = seen;
   const found: Pattern[] = [];
   // Voices and doors click too: only what is crackle by itself counts.
   const clicks = levels.clickFrames.filter((frame) =>
@@ -75,13 +73,20 @@ export function faultsOf(seen: Seen): Pattern[] {
       usually: 'nothing arrives: unplugged, muted before the converter, no power, gain at its least',
       evidence: `${level(ofPower(floor))}, white from the bottom to the top`,
     });
-  const cliff = cliffOf(seen);
-  if (cliff)
+  if (reach.by !== undefined)
     found.push({
       code: 'cut-off',
-      what: `nothing above ${(cliff / 1000).toFixed(1)} kHz`,
-      usually: 'a lossy codec on the way (telephone, radio link, browser, compressed file), or a lower sample rate',
-      evidence: `${CLIFF} dB and more within half a kilohertz`,
+      what: `nothing above ${(reach.hz / 1000).toFixed(1)} kHz`,
+      ...(reach.by === 'cliff'
+        ? {
+            usually:
+              'a lossy codec on the way (telephone, wireless headset, radio link, browser, compressed file), or a lower sample rate',
+            evidence: `${CLIFF} dB and more within half a kilohertz`,
+          }
+        : {
+            usually: 'a low sample rate: half of it is as far as a recording reaches',
+            evidence: `recorded at ${(reach.hz / 500).toFixed(1).replace('.0', '')} kHz`,
+          }),
     });
   if (word.only && floor !== null && powerIn(density, 0, Infinity) > 0)
     found.push({
@@ -99,27 +104,4 @@ export function faultsOf(seen: Seen): Pattern[] {
 function isBare(dbfs: Dbfs, slope: Decibels, { density }: Seen): boolean {
   const per = (from: Hertz, to: Hertz) => 10 * Math.log10(powerIn(density, from, to) / (to - from) + 1e-30);
   return dbfs < CONVERTER && Math.abs(slope) < WHITE && Math.abs(per(40, 250) - per(2000, 10_000)) < EVEN;
-}
-
-/** Where the spectrum ends as if cut off; undefined where it does not. */
-function cliffOf({ density: { step, values }, floor }: Seen): Hertz | undefined {
-  if (floor === 0) return undefined;
-  // The middle: a tone is no part of what is cut off.
-  const middle = (from: Hertz, to: Hertz) => {
-    const bins = values.slice(Math.round(from / step), Math.round(to / step)).sort();
-    return bins[bins.length >> 1] ?? 0;
-  };
-  const falls = (hz: Hertz): boolean => {
-    const [below, above] = [middle(hz - 1250, hz - 250), middle(hz + 250, hz + 1250)];
-    return below > 0 && below > 10 ** (CLIFF / 10) * (above + 1e-30);
-  };
-  const end = (values.length - 1) * step - 1500;
-  const isCandidate = (hz: Hertz): boolean => hz < Math.min(CLIFF_TO, end);
-  let from = CLIFF_FROM;
-  while (isCandidate(from) && !falls(from)) from += CLIFF_STEP;
-  if (!isCandidate(from)) return undefined;
-  // It shows from as far below as above.
-  let to = from;
-  while (to < end && falls(to + CLIFF_STEP)) to += CLIFF_STEP;
-  return (from + to) / 2;
 }

@@ -1,6 +1,7 @@
 import type { Decibels, Seconds } from '../../units';
 import type { Disturbance } from './disturbance';
 import type { Levels } from './levels';
+import type { Reach } from './reach';
 import type { Density } from './spectrum';
 import type { Mains, Tone, Wandering } from './tones';
 import type { Refusal } from './usable';
@@ -47,6 +48,7 @@ export interface Seen {
   inBandA: number;
   slope: Decibels;
   density: Density;
+  reach: Reach;
   levels: Levels;
   /** From one frame to the next. */
   frame: Seconds;

@@ -3,6 +3,7 @@ import type { Disturbance } from './disturbance';
 import { levelMeter } from './levels';
 import type { Seen } from './pattern';
 import { patternsOf } from './patterns';
+import { reachOf } from './reach';
 import type { Density } from './spectrum';
 import type { Tone } from './tones';
 
@@ -25,7 +26,7 @@ const LEVELS = {
   windows: [],
 };
 /** White noise of −70 dBFS of which nothing is told but what a case says. */
-const SEEN: Seen = {
+const SEEN: Omit<Seen, 'reach'> = {
   mains: undefined,
   tones: [],
   rumble: 0,
@@ -45,7 +46,10 @@ const SEEN: Seen = {
   disturbances: [],
   reasons: [],
 };
-const told = (seen: Partial<Seen>) => patternsOf({ ...SEEN, ...seen });
+const told = (seen: Partial<Seen>) => {
+  const all = { ...SEEN, ...seen };
+  return patternsOf({ reach: reachOf(all.density, all.floor), ...all });
+};
 const codes = (seen: Partial<Seen>) => told(seen).map(({ code }) => code);
 const evidence = (seen: Partial<Seen>) => told(seen)[0].evidence;
 const tone = (hz: Hertz, power = 1e-8): Tone => ({ hz, power, dbfs: 10 * Math.log10(power) });
@@ -276,7 +280,7 @@ describe('what is wrong with the recording itself', () => {
     expect(bare({ tones: [tone(1000, 1e-12)] })).toBe(false);
   });
 
-  test('what ends by 25 dB within half a kilohertz, from 9 to 20 kHz, is cut off', () => {
+  test('what ends by 25 dB within half a kilohertz, from 3 to 20 kHz, is cut off', () => {
     const cut = (at: Hertz, decibels: number) =>
       told({ density: density((hz) => WHITE * (hz < at ? 1 : 10 ** (-decibels / 10))) }).find(
         ({ code }) => code === 'cut-off',
@@ -284,9 +288,24 @@ describe('what is wrong with the recording itself', () => {
     expect(cut(16_000, 26)).toMatch(/^nothing above (15\.9|16\.[01]) kHz$/);
     expect(cut(16_000, 24)).toBeUndefined();
     expect(cut(9500, 40)).toMatch(/^nothing above 9\.[4-6] kHz$/);
-    expect(cut(8000, 40)).toBeUndefined();
+    // Telephones end at 3.4 kHz (ITU-T G.712), wireless headsets at 7 or 8 (G.722; common practice).
+    for (const [at, wanted] of [
+      [3400, /^nothing above 3\.[345] kHz$/],
+      [7000, /^nothing above (6\.9|7\.[01]) kHz$/],
+      [8000, /^nothing above (7\.9|8\.[01]) kHz$/],
+    ] as const) {
+      expect(cut(at, 40)).toMatch(wanted);
+      expect(cut(at, 24)).toBeUndefined();
+    }
+    expect(cut(2500, 40)).toBeUndefined();
     expect(cut(20_000, 40)).toMatch(/^nothing above (19\.9|20\.[01]) kHz$/);
     expect(cut(21_500, 40)).toBeUndefined();
+    // Crickets, a whine that wanders: what sounds in one place, with less on either side of it, is no end of anything.
+    for (const [from, to] of [
+      [4000, 6000],
+      [2500, 7000],
+    ])
+      expect(codes({ density: density((hz) => WHITE * (hz > from && hz < to ? 1e4 : 1)) })).not.toContain('cut-off');
     // A line in what is left is no part of it, nor does a slope end anything: 12 dB an octave.
     const line = density((hz) => (hz < 16_000 || Math.abs(hz - 16_800) < 5 ? WHITE : WHITE / 1e4));
     expect(codes({ density: line })).toContain('cut-off');
