@@ -44,7 +44,9 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
   const { reading } = measurement;
   const floor = floorAs(reading)[floorMeter];
   const whole = isComparable(reading);
-  const surplus = budget && reading.usable && whole ? surplusOf(reading, budget) : undefined;
+  const held = budget && reading.usable ? surplusOf(reading, budget) : undefined;
+  // What is too loud without the top of the band is too loud; of what is not, nothing can be said.
+  const surplus = whole || held?.because.length ? held : undefined;
   const heard = heardIn(reading);
   const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
   return (
@@ -86,7 +88,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       ))}
       {reading.usable && !whole && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          {texts.onlyPartOfTheBand(reading.reachesHz)}
+          {texts.onlyPartOfTheBand(reading.reachesHz, held !== surplus)}
         </Alert>
       )}
       {reading.usable && <LeftOut disturbances={reading.disturbances} />}

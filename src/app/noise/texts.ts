@@ -321,8 +321,8 @@ export const readingView = {
   oneChannelOnlyUsually: 'One channel only: usually a two-contact plug in a stereo socket.',
   incompleteFileSFound: (seconds: string) => `Incomplete file: ${seconds} s found and used.`,
   notUsableAsANoise: 'Not usable as a noise floor.',
-  onlyPartOfTheBand: (reaches: number) =>
-    `Nothing above ${quantity(reaches, 'Hz')} is in this recording. The floor reads lower than it is, so it is not compared with the prediction. Record at 44.1 kHz or more, straight from the interface.`,
+  onlyPartOfTheBand: (reaches: number, notCompared: boolean) =>
+    `Nothing above ${quantity(reaches, 'Hz')} is in this recording, so the floor reads lower than it is.${notCompared ? ' It is not compared with the prediction.' : ''} Record at 44.1 kHz or more, straight from the interface.`,
   whatWasMeasured: 'What was measured',
   floorRms: 'Floor, RMS',
   floorRmsBySchool: (schoolLabel: string) => `Floor, RMS, ${schoolLabel}`,
