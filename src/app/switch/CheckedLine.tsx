@@ -33,7 +33,7 @@ export interface Ticked {
 }
 
 /** What has just been ticked. */
-export const tickedNow = (what: Omit<Ticked, 'at'>): Ticked => ({ ...what, at: Date.now() });
+const tickedNow = (what: Omit<Ticked, 'at'>): Ticked => ({ ...what, at: Date.now() });
 
 /** What is not right with a line, in words; nothing where all is good. */
 export const resultText = (result?: Pick<LineChecked, 'bad' | 'note'>): string | undefined =>
