@@ -15,9 +15,11 @@ const CARRIED: Hertz = 19_500;
 /** A cut-off falls by so much within half a kilohertz. */
 export const CLIFF: Decibels = 25;
 const [CLIFF_FROM, CLIFF_TO, CLIFF_STEP]: [Hertz, Hertz, Hertz] = [3000, 20_200, 200];
-/** Below this whatever sounds may end within half a kilohertz too: there, all that lies above is little beside the octave below. */
+/** Below this whatever sounds may end within half a kilohertz too: there, all that lies above is little beside all below. */
 const ENDS_BELOW: Hertz = 9000;
 const LITTLE: Decibels = 20;
+/** A telephone has nothing below 300 Hz. */
+const LOWEST: Hertz = 500;
 /** Width of the bands in which that is looked at. */
 const WIDTH: Hertz = 500;
 
@@ -49,7 +51,7 @@ function cliffOf({ step, values }: Density, nyquist: Hertz): Hertz | undefined {
   const falls = (hz: Hertz): boolean =>
     isOver(middle(hz - 1250, hz - 250), middle(hz + 250, hz + 1250), CLIFF) &&
     (hz >= ENDS_BELOW ||
-      isOver(Math.min(...bands(hz / 2, hz - 250)), Math.max(...bands(hz + 250, nyquist - 250)), LITTLE));
+      isOver(Math.min(...bands(LOWEST, hz - 250)), Math.max(...bands(hz + 250, nyquist - 250)), LITTLE));
   const end = nyquist - 1500;
   const isCandidate = (hz: Hertz): boolean => hz < Math.min(CLIFF_TO, end);
   let from = CLIFF_FROM;
