@@ -6,6 +6,10 @@ import { readDocument } from '@/core/rig';
 const read = (path: string) => readFileSync(path, 'utf8');
 const format = read('docs/format/README.md');
 const readme = read('README.md');
+/** Read as text: it is a module alone. */
+const layers = read('layers.mjs');
+const CORE = [...layers.matchAll(/^ {2}'(\w+)',$/gm)].map(([, folder]) => folder);
+const OVER = [...layers.matchAll(/^ {2}(\w+): \[/gm)].map(([, folder]) => folder);
 
 test('the example of the format page is a document', () => {
   const [, json] = format.match(/```json\n([\s\S]+?)```/)!;
@@ -15,6 +19,13 @@ test('the example of the format page is a document', () => {
 test('the published schema names every kind of gear', () => {
   const schema = read('docs/format/inlet-check-2.schema.json');
   for (const { kind } of [...SOURCES, ...LINKS, ...INLETS]) expect(schema).toContain(`"${kind}"\n`);
+});
+
+test('the drawing of the layers has every folder, and none that is gone (npm run architecture)', () => {
+  const arcs = [...read('docs/figures/architecture.svg').matchAll(/<title>(\S+) imports (\S+): /g)];
+  const drawn = new Set(arcs.flatMap(([, from, to]) => [from, to]));
+  const folders = [...CORE.map((folder) => `core/${folder}`), ...OVER];
+  expect([...drawn].toSorted()).toEqual(folders.toSorted());
 });
 
 test.each([
@@ -39,9 +50,6 @@ test('every command of the README exists', () => {
 });
 
 test('the layers of the page are those that lint enforces, from top to ground, and what is named to look in exists', () => {
-  const layers = read('layers.mjs');
-  const CORE = [...layers.matchAll(/^ {2}'(\w+)',$/gm)].map(([, folder]) => folder);
-  const OVER = [...layers.matchAll(/^ {2}(\w+): \[/gm)].map(([, folder]) => folder);
   const rows = [...read('docs/architecture.md').matchAll(/^\| `(src[^`]+)`/gm)].map(([, folder]) => folder);
   const core = rows.filter((folder) => folder.startsWith('src/core/'));
   expect(core).toEqual(CORE.toReversed().map((folder) => `src/core/${folder}`));
