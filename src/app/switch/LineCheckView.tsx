@@ -7,9 +7,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import type { RigDocument } from '@/core/rig';
-import { checkable, heardOn, type LineChecked, type LineCheckName, type Session, type SheetRig } from '@/core/runsheet';
+import {
+  checkable,
+  heardOn,
+  type LineChecked,
+  type LineCheckName,
+  type Session,
+  type SheetLine,
+  type SheetRig,
+} from '@/core/runsheet';
 import { CheckedLine, resultText, type Ticked } from './CheckedLine';
 import { lineCheckView as texts } from './texts';
 
@@ -46,11 +54,14 @@ export function LineCheckView({ id, document, rig, session, checking, onChecking
   );
   const [moved, setMoved] = useState(false);
   const line = lines.find((each) => each.id === shown);
-  const show = (id: string | undefined, byButton = false) => {
-    setShown(id);
-    setMoved(byButton);
-    onChecking((from) => ({ ...from, line: id }));
-  };
+  const show = useCallback(
+    (id: string | undefined, byButton = false) => {
+      setShown(id);
+      setMoved(byButton);
+      onChecking((from) => ({ ...from, line: id }));
+    },
+    [onChecking],
+  );
   const tick = (id: string, to?: Ticked) =>
     onChecking(({ ticked, ...from }) => {
       const { [id]: _, ...others } = ticked ?? {};
@@ -103,28 +114,48 @@ export function LineCheckView({ id, document, rig, session, checking, onChecking
       )}
       <Box component="ul" aria-label={texts.lines} sx={{ listStyle: 'none', m: 0, mt: 2, p: 0 }}>
         {lines.map((each) => (
-          <Box key={each.id} component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
-            <ButtonBase
-              onClick={() => show(each.id)}
-              aria-current={each === line ? 'step' : undefined}
-              sx={{ width: '100%', justifyContent: 'flex-start', gap: 1, minHeight: 44, textAlign: 'left' }}
-            >
-              <Mark result={checked[each.id]} />
-              <Typography variant="body2" component="span" sx={{ fontWeight: each === line ? 650 : 400 }}>
-                {each.name}
-              </Typography>
-              <Typography variant="body2" component="span" color="textSecondary" sx={{ ml: 'auto' }}>
-                {checking.ticked?.[each.id]
-                  ? texts.notWrittenDownYet(resultText(checking.ticked[each.id]))
-                  : (resultText(checked[each.id]) ?? heardOn(each))}
-              </Typography>
-            </ButtonBase>
-          </Box>
+          <Row
+            key={each.id}
+            line={each}
+            result={checked[each.id]}
+            ticked={checking.ticked?.[each.id]}
+            shown={each === line}
+            onShow={show}
+          />
         ))}
       </Box>
     </Box>
   );
 }
+
+interface RowProps {
+  line: SheetLine;
+  result?: LineChecked;
+  ticked?: Ticked;
+  shown: boolean;
+  onShow: (id: string) => void;
+}
+
+/** A line of the list; hundreds of them stay as they are while a note is typed. */
+const Row = memo(function Row({ line, result, ticked, shown, onShow }: RowProps) {
+  return (
+    <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
+      <ButtonBase
+        onClick={() => onShow(line.id)}
+        aria-current={shown ? 'step' : undefined}
+        sx={{ width: '100%', justifyContent: 'flex-start', gap: 1, minHeight: 44, textAlign: 'left' }}
+      >
+        <Mark result={result} />
+        <Typography variant="body2" component="span" sx={{ fontWeight: shown ? 650 : 400 }}>
+          {line.name}
+        </Typography>
+        <Typography variant="body2" component="span" color="textSecondary" sx={{ ml: 'auto' }}>
+          {ticked ? texts.notWrittenDownYet(resultText(ticked)) : (resultText(result) ?? heardOn(line))}
+        </Typography>
+      </ButtonBase>
+    </Box>
+  );
+});
 
 function Mark({ result }: { result?: LineChecked }) {
   if (!result) return <RadioButtonUncheckedIcon fontSize="small" titleAccess={texts.notChecked} />;

@@ -304,6 +304,7 @@ describe('what is wrong with the recording itself', () => {
     for (const [from, to] of [
       [4000, 6000],
       [2500, 7000],
+      [11_000, 13_000],
     ])
       expect(codes({ density: density((hz) => WHITE * (hz > from && hz < to ? 1e4 : 1)) })).not.toContain('cut-off');
     // A line in what is left is no part of it, nor does a slope end anything: 12 dB an octave.

@@ -15,10 +15,9 @@ const CARRIED: Hertz = 19_500;
 /** A cut-off falls by so much within half a kilohertz. */
 export const CLIFF: Decibels = 25;
 const [CLIFF_FROM, CLIFF_TO, CLIFF_STEP]: [Hertz, Hertz, Hertz] = [3000, 20_200, 200];
-/** Below this whatever sounds may end within half a kilohertz too: there, all that lies above is little beside all below. */
-const ENDS_BELOW: Hertz = 9000;
+/** Whatever sounds may end within half a kilohertz too: after a cut-off all that lies above is so little beside all below. */
 const LITTLE: Decibels = 20;
-/** A telephone has nothing below 300 Hz. */
+/** Looked at from here on: a telephone has nothing below 300 Hz. */
 const LOWEST: Hertz = 500;
 /** Width of the bands in which that is looked at. */
 const WIDTH: Hertz = 500;
@@ -48,17 +47,17 @@ function cliffOf({ step, values }: Density, nyquist: Hertz): Hertz | undefined {
   };
   const isOver = (below: number, above: number, decibels: Decibels) =>
     below > 0 && below > 10 ** (decibels / 10) * (above + 1e-30);
-  const falls = (hz: Hertz): boolean =>
-    isOver(middle(hz - 1250, hz - 250), middle(hz + 250, hz + 1250), CLIFF) &&
-    (hz >= ENDS_BELOW ||
-      isOver(Math.min(...bands(LOWEST, hz - 250)), Math.max(...bands(hz + 250, nyquist - 250)), LITTLE));
+  const falls = (hz: Hertz): boolean => isOver(middle(hz - 1250, hz - 250), middle(hz + 250, hz + 1250), CLIFF);
+  const isEnd = (hz: Hertz): boolean =>
+    isOver(Math.min(...bands(LOWEST, hz - WIDTH)), Math.max(...bands(hz + WIDTH, nyquist - 250)), LITTLE);
   const end = nyquist - 1500;
-  const isCandidate = (hz: Hertz): boolean => hz < Math.min(CLIFF_TO, end);
-  let from = CLIFF_FROM;
-  while (isCandidate(from) && !falls(from)) from += CLIFF_STEP;
-  if (!isCandidate(from)) return undefined;
-  // It shows from as far below as above.
-  let to = from;
-  while (to < end && falls(to + CLIFF_STEP)) to += CLIFF_STEP;
-  return (from + to) / 2;
+  for (let from = CLIFF_FROM; from < Math.min(CLIFF_TO, end); from += CLIFF_STEP) {
+    // It shows from as far below as above.
+    let to = from;
+    while (to < end && falls(to)) to += CLIFF_STEP;
+    const hz = (from + to - CLIFF_STEP) / 2;
+    if (to > from && isEnd(hz)) return hz;
+    from = Math.max(from, to - CLIFF_STEP);
+  }
+  return undefined;
 }
