@@ -8,7 +8,7 @@ import { schoolLabel } from '@/core/schools';
 import type { NoiseBudget } from '@/core/noise/budget';
 import type { FloorMeter } from '@/core/schools/schools';
 import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
-import { isComparable, surplusOf } from '@/core/noise/surplus';
+import { isCertain, isComparable, surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
 import { DISTURBANCES, type Disturbance } from '@/core/signal';
 import { digits, quantity } from '@/core/units/format';
@@ -45,8 +45,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
   const floor = floorAs(reading)[floorMeter];
   const whole = isComparable(reading);
   const held = budget && reading.usable ? surplusOf(reading, budget) : undefined;
-  // What is too loud without the top of the band is too loud; of what is not, nothing can be said.
-  const surplus = whole || held?.because.length ? held : undefined;
+  const surplus = held && isCertain(held, reading) ? held : undefined;
   const heard = heardIn(reading);
   const tooMuchGain = budget && gain !== undefined && gain > budget.plan.gainNeeded + 6;
   return (

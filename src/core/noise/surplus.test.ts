@@ -2,7 +2,7 @@ import { amplitude, noise, sine, sum } from '../../../tests/signals';
 import type { Line } from '../gear';
 import { recordingMeter, type ChannelReading } from '../signal';
 import { noiseBudget, type NoiseBudget } from './budget';
-import { isComparable, surplusOf } from './surplus';
+import { isCertain, isComparable, surplusOf } from './surplus';
 
 const RATE = 48_000;
 const FRAMES = 8 * RATE;
@@ -35,6 +35,19 @@ test('as predicted: nothing is too much', () => {
 test('what lacks the top of the band is not held against it: white up to 15 kHz has lost a decibel, up to 11 kHz nearly three', () => {
   expect([15_000, 16_000, 20_000].map((reachesHz) => isComparable({ reachesHz }))).toEqual([true, true, true]);
   expect([14_900, 11_025, 4000].map((reachesHz) => isComparable({ reachesHz }))).toEqual([false, false, false]);
+});
+
+test('without the top of the band only what is too loud, or too quiet for what is missing, is certain', () => {
+  // Up to 4 kHz white noise has lost 7 dB of what it has up to 20 kHz; 3 dB are within the figures.
+  const certain = (more: number, reachesHz: number) =>
+    isCertain(surplusOf(reading(white(more)), budget), { reachesHz });
+  expect([certain(0, 4000), certain(-9, 4000), certain(-11, 4000), certain(6, 4000)]).toEqual([
+    false,
+    false,
+    true,
+    true,
+  ]);
+  expect([certain(0, 15_000), certain(-9, 15_000)]).toEqual([true, true]);
 });
 
 test('quieter than it can be: something does not arrive, and that is said', () => {

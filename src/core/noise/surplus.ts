@@ -25,9 +25,17 @@ const WITHIN: Decibels = 3;
 const RUMBLE = 40;
 /** White noise that ends here has lost 1.25 dB of what it has up to 20 kHz: well within the differences above. */
 const REACHES: Hertz = 15_000;
+const BAND: Hertz = 20_000;
 
 /** Whether a recording has enough of the band to be held against what was predicted of the whole of it. */
 export const isComparable = ({ reachesHz }: Pick<ChannelReading, 'reachesHz'>): boolean => reachesHz >= REACHES;
+
+/**
+ * Whether what a recording says of its line holds although the top of the band may be missing: it has enough of the band,
+ * is too loud all the same, or quieter than white noise is by what is missing.
+ */
+export const isCertain = ({ surplus, because }: Surplus, reading: Pick<ChannelReading, 'reachesHz'>): boolean =>
+  isComparable(reading) || because.length > 0 || surplus < -(WITHIN + ofPower(BAND / reading.reachesHz));
 
 /** Holds a recording against what its line should deliver; explains what is heard, or what is measured, whichever is more. */
 export function surplusOf(reading: ChannelReading, budget: NoiseBudget): Surplus {
