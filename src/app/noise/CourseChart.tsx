@@ -3,9 +3,10 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { extent, line as curveLine, curveStepAfter, scaleLinear } from 'd3';
+import { extent, line as curveLine, curveStepAfter, scaleLinear, scaleUtc } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
+import { timeInText } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
 import { useChartWidth } from './useChartWidth';
 import { courseChart as texts } from './texts';
@@ -21,7 +22,9 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
   const { every, levels } = measurement.course;
   const shown = levels.map((level) => Math.max(level, -140));
   const [least = -90, most = -60] = extent([...shown, target]);
-  const x = scaleLinear([0, every * levels.length], [MARGIN.left, width - MARGIN.right]);
+  // As times, so that a long recording is marked at whole minutes.
+  const times = scaleUtc([0, 1000 * every * levels.length], [MARGIN.left, width - MARGIN.right]);
+  const x = (seconds: number) => times(1000 * seconds);
   const y = scaleLinear([least - 2, most + 2], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   const path = curveLine<number>(
     (_, n) => x(n * every),
@@ -52,9 +55,16 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
           right={width - MARGIN.right}
           text={(tick) => String(tick).replace('-', '−')}
         />
-        {x.ticks(width > 500 ? 8 : 4).map((tick) => (
-          <text key={tick} x={x(tick)} y={HEIGHT - 7} textAnchor="middle" fill={palette.text.secondary}>
-            {tick} s
+        {times.ticks(width > 500 ? 8 : 4).map((tick) => (
+          <text
+            key={+tick}
+            x={times(tick)}
+            dx={times(tick) > width - MARGIN.right - 6 ? MARGIN.right : 0}
+            y={HEIGHT - 7}
+            textAnchor={times(tick) > width - MARGIN.right - 6 ? 'end' : 'middle'}
+            fill={palette.text.secondary}
+          >
+            {timeInText(+tick / 1000, 0)}
           </text>
         ))}
         {measurement.reading.disturbances.map(({ code, from, to }) => (

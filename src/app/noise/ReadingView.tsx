@@ -11,7 +11,7 @@ import { floorAs, type KeptMeasurement } from '@/core/noise/kept';
 import { isCertain, isComparable, surplusOf } from '@/core/noise/surplus';
 import type { RigLine } from '@/core/rig';
 import { DISTURBANCES, type Disturbance } from '@/core/signal';
-import { digits, quantity } from '@/core/units/format';
+import { digits, quantity, timeInText } from '@/core/units/format';
 import { FindFaultLink } from '@/ui/test/FindFaultLink';
 import { Choice } from '@/ui/shell/Choice';
 import { CourseChart } from './CourseChart';
@@ -72,7 +72,7 @@ export function ReadingView({ rig, line, measured, budget, gain, target, floorMe
       )}
       {measured.truncated && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          {texts.incompleteFileSFound(digits(measured.seconds, 1))}
+          {texts.incompleteFileSFound(timeInText(measured.seconds, 1))}
         </Alert>
       )}
       {measured.warning && (
@@ -214,7 +214,9 @@ function LeftOut({ disturbances }: { disturbances: readonly Disturbance[] }) {
     <Alert severity="info" sx={{ mb: 1 }}>
       {codes.map((code) => {
         const own = disturbances.filter((each) => each.code === code);
-        const times = own.slice(0, MOST_TIMES).map(({ from, to }) => texts.seconds(digits(from, 1), digits(to, 1)));
+        const times = own
+          .slice(0, MOST_TIMES)
+          .map(({ from, to }) => texts.fromTo(timeInText(from, 1), timeInText(to, 1)));
         return (
           <div key={code}>
             <strong>{texts.leftOut}</strong>

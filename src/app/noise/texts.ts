@@ -319,7 +319,7 @@ export const readingView = {
   channel: 'Channel',
   channelOf: (n: number) => `channel ${n}`,
   oneChannelOnlyUsually: 'One channel only: usually a two-contact plug in a stereo socket.',
-  incompleteFileSFound: (seconds: string) => `Incomplete file: ${seconds} s found and used.`,
+  incompleteFileSFound: (length: string) => `Incomplete file: ${length} found and used.`,
   notUsableAsANoise: 'Not usable as a noise floor.',
   onlyPartOfTheBand: (reaches: number, notCompared: boolean) =>
     `Nothing above ${quantity(reaches, 'Hz')} is in this recording, so the floor reads lower than it is.${notCompared ? ' It is not compared with the prediction.' : ''} Record at 44.1 kHz or more, straight from the interface.`,
@@ -376,7 +376,8 @@ export const readingView = {
   bitsUsed: (bits: number) => `${bits} bits used`,
   allFigures: 'All figures',
   atMost: (most: string, by: string) => `to ${most} ${by}`,
-  seconds: (from: string, to: string) => `${from} to ${to} s`,
+  /** The unit once, where both have it. */
+  fromTo: (from: string, to: string) => `${to.endsWith(' s') ? from.replace(' s', '') : from} to ${to}`,
   nothing: 'nothing',
   none: 'none',
 };

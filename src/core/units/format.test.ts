@@ -1,5 +1,5 @@
 import { dbu, decibels, fromDbu, pascal, ratio } from '.';
-import { quantity, rounded } from './format';
+import { quantity, rounded, timeInText } from './format';
 
 test.each([
   [37.785, 'V', '37.8 V'],
@@ -37,4 +37,17 @@ test('levels: 0 dBu is 0.7746 V, 94 dB SPL is 1.0024 Pa', () => {
   expect(dbu(fromDbu(4))).toBeCloseTo(4, 12);
   expect(pascal(94)).toBeCloseTo(1.0024, 4);
   expect(decibels(ratio(-12))).toBeCloseTo(-12, 12);
+});
+
+test.each([
+  [12.34, 1, '12.3 s'],
+  [59.94, 1, '59.9 s'],
+  [59.96, 1, '1:00.0'],
+  [0, 0, '0 s'],
+  [75, 0, '1:15'],
+  [3541.23, 1, '59:01.2'],
+  [3599.96, 1, '1:00:00.0'],
+  [3605, 0, '1:00:05'],
+])('%d s into a recording with %d decimals are %s', (seconds, places, text) => {
+  expect(timeInText(seconds, places)).toBe(text);
 });

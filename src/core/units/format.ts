@@ -50,6 +50,16 @@ export const lengthText = (metres: number): string =>
 /** A number with so many decimals and a true minus: `−21.60`. */
 export const digits = (value: number, places: number): string => pointed(value.toFixed(places).replace('-', '−'));
 
+/** How far into a recording, in seconds: `12.3 s`; from a minute on as players count it, `59:01.2`, `1:00:05`. */
+export function timeInText(seconds: number, places: number): string {
+  const steps = 10 ** places;
+  const rounded = Math.round(seconds * steps) / steps;
+  if (rounded < 60) return `${digits(rounded, places)} s`;
+  const [hours, minutes] = [Math.floor(rounded / 3600), Math.floor(rounded / 60) % 60];
+  const within = digits(rounded % 60, places).padStart(places ? places + 3 : 2, '0');
+  return hours ? `${hours}:${String(minutes).padStart(2, '0')}:${within}` : `${minutes}:${within}`;
+}
+
 /** A number with its unit: `37.8 V`, `7.06 mA`, `216 kΩ`, `−21.6 dB`. */
 export function quantity(value: number, unit: string): string {
   if (unit === 'V') return volts(value);
