@@ -221,8 +221,9 @@ export function switchReason(sight: Sight, device: string, group: string, to: Fe
   const here = arranged.placed.filter(
     ({ inlet }) => inlet.device === device && place?.group?.inlets.includes(inlet.inlet),
   );
-  // All of its inlets may be blocked: then it has no place, and nobody is on it.
-  if (!place || here.length === 0) return 'No line is on it.';
+  // All of its inlets are blocked: then it has no place, and nobody of this rig is on it.
+  if (!place) return 'No line is on it: its inlets are blocked. Leave it if somebody else uses them.';
+  if (here.length === 0) return 'No line is on it.';
   const before = place.group!.feed;
   const against = objecting(sight, place);
   if (against.length) {

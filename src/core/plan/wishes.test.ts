@@ -38,7 +38,7 @@ describe('wishes', () => {
     const forbidden = ['1', '2', '3'].map((inlet) => ({ to: { device: 'desk', inlet } }));
     const { proposal } = await planned({ ...rig, wishes: { forbidden } }, []);
     const bank = proposal.switches.find(({ from, to }) => from === 'P48' && to === 'off');
-    expect(bank?.reason).toBe('No line is on it.');
+    expect(bank?.reason).toBe('No line is on it: its inlets are blocked. Leave it if somebody else uses them.');
     expect(['4', '5', '6']).toContain((inletOf(proposal, 'a') as { inlet: string }).inlet);
   });
 
