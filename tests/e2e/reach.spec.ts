@@ -84,6 +84,54 @@ test('on a phone a thumb reaches everything about a line, and the dialogs of the
   await page.context().close();
 });
 
+test('on a phone the way back closes what lies over the sheet, and leaves the place only then', async ({ browser }) => {
+  const page = await pageWith(browser, { viewport: { width: 390, height: 844 } });
+  const open = async (line: string) => {
+    await page
+      .getByRole('button', { name: new RegExp(`^${line} `) })
+      .first()
+      .click();
+    await expect(why(page).getByRole('heading', { name: line, exact: true })).toBeVisible();
+  };
+  const close = async () => {
+    await page.getByRole('button', { name: 'Back to the sheet' }).click();
+    await expect(why(page)).toBeHidden();
+  };
+  await page.goto('/kit');
+  await page.getByRole('link', { name: 'Rig', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
+  await open('Trio, ribbon left');
+  await page.goBack();
+  await expect(why(page)).toBeHidden();
+  await expect(page).toHaveURL(/\/rig/);
+  // Closed by hand and opened again: there is one way back out of it, however often.
+  await open('Trio, ribbon left');
+  await close();
+  await open('Double bass');
+  await page.goBack();
+  await expect(why(page)).toBeHidden();
+  await expect(page).toHaveURL(/\/rig/);
+  await open('Double bass');
+  await close();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/kit/);
+  await expect(page.getByRole('grid')).toBeVisible();
+  // On by a link of the panel: one step back leads to the sheet, one more to where somebody came from.
+  await page.getByRole('link', { name: 'Rig', exact: true }).click();
+  await open('Trio, ribbon left');
+  await why(page)
+    .getByRole('link', { name: /Find the fault/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/test/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/rig/);
+  await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
+  await page.goBack();
+  await expect(page).toHaveURL(/\/kit/);
+  await page.context().close();
+});
+
 test('what a symbol means is told in letters that can be read, where the pointer rests on it', async ({ page }) => {
   await page.goto('/rig?rig=lock-nine');
   await page.getByRole('button', { name: 'Settings' }).hover();

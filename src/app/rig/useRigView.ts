@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { VERDICT_ORDER, type Finding, type LineResult, type Verdict } from '@/core/check';
 import { CONNECTORS, kindAt, type PartRef } from '@/core/gear';
 import { sections as sectionsOf, type RigDocument } from '@/core/rig';
+import { entryState } from '@/ui/shell/useBackCloses';
 import type { PanelTab } from './LineHead';
 import type { Selection } from './Sheet';
 import type { Probe, Solution } from './useRigCheck';
@@ -44,7 +45,7 @@ export function useRigView(document: RigDocument, asked?: string) {
     if (at !== undefined) setTab('part');
     const query = new URLSearchParams(window.location.search);
     query.set('line', line);
-    window.history.replaceState(null, '', `?${query}`);
+    window.history.replaceState(entryState(), '', `?${query}`);
   }, []);
   const selectWhole = useCallback(() => setChosen(undefined), []);
   const selectGroup = useCallback((device: string, group?: string) => setChosen({ device, group }), []);

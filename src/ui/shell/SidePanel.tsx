@@ -6,6 +6,7 @@ import Drawer from '@mui/material/Drawer';
 import IconButton from '@mui/material/IconButton';
 import { useCallback, useState, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
+import { useBackCloses } from './useBackCloses';
 
 interface Props {
   /** There is room for it beside the sheet. */
@@ -39,6 +40,7 @@ export function SidePanel({ wide, label, width, open, onClose, closeLabel, child
     },
     [hanger],
   );
+  useBackCloses(open && !wide, onClose);
   const [wasWide, setWasWide] = useState(wide);
   if (wide && !wasWide) setWasWide(true);
   // The drawer does not hear the keys of what it was lent.
