@@ -7,6 +7,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import { setConventions, type Conventions } from '@/core/units/conventions';
 import { makeQueries } from './shell/queries';
+import { useWayBack } from './shell/useBackCloses';
 import { useFieldsLeft } from './shell/useLeaveWarning';
 import { theme } from './theme';
 
@@ -28,6 +29,7 @@ export function Providers({ nonce, conventions, children }: Props) {
   // A page that is asked for once more comes with another one; the browser goes by that of the document.
   const [own] = useState(nonce);
   useFieldsLeft();
+  useWayBack();
   return (
     <AppRouterCacheProvider options={{ nonce, enableCssLayer: false }}>
       {/* Without `noSsr` it would change as soon as it is there, and a place that is not yet alive would be drawn again. */}

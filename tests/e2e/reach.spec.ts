@@ -116,6 +116,28 @@ test('on a phone the way back closes what lies over the sheet, and leaves the pl
   await page.goBack();
   await expect(page).toHaveURL(/\/kit/);
   await expect(page.getByRole('grid')).toBeVisible();
+  // A dialog lies over the panel, and goes first; on a wide page over the sheet alone.
+  await page.getByRole('link', { name: 'Rig', exact: true }).click();
+  await open('Trio, ribbon left');
+  await why(page)
+    .getByRole('button', { name: /^Record /u })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog', { name: /answer|Record/ })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeHidden();
+  await expect(why(page)).toBeVisible();
+  await page.goBack();
+  await expect(why(page)).toBeHidden();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.keyboard.press('n');
+  await expect(page.getByRole('dialog', { name: 'New line' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page).toHaveURL(/\/rig/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/kit/);
+  await page.setViewportSize({ width: 390, height: 844 });
   // On by a link of the panel: one step back leads to the sheet, one more to where somebody came from.
   await page.getByRole('link', { name: 'Rig', exact: true }).click();
   await open('Trio, ribbon left');

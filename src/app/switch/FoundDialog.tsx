@@ -1,7 +1,7 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
+import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';

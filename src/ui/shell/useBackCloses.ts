@@ -1,6 +1,8 @@
 'use client';
 
+import { usePathname } from 'next/navigation';
 import { useEffect, useEffectEvent } from 'react';
+import { flushSync } from 'react-dom';
 
 /** What an entry of the browser's history has where something lay over its page. */
 interface EntryState {
@@ -15,39 +17,59 @@ export function entryState(): EntryState | null {
 
 const here = (): string => window.location.pathname + window.location.hash;
 
+/** What lies over the page, the topmost last, and how each is closed. */
+const over: (() => void)[] = [];
+
 /**
  * The address whose entry is one for what lies over its page, from the first opening until somebody goes back. Kept for the
  * page that comes, too: the router forgets what else is in an entry while it fetches that page.
  */
 let kept: string | undefined;
 
+/** What lies over the page has an entry of its own: one, however much it is, and however often. */
+function keep(): void {
+  if (kept === here()) return;
+  window.history.pushState({ over: true } satisfies EntryState, '');
+  kept = here();
+}
+
+function gone(): void {
+  const wasHere = kept === here();
+  kept = entryState() ? here() : undefined;
+  // Not by a link within the page, nor by a longer way back.
+  if (kept !== undefined || !wasHere) return;
+  const top = over.at(-1);
+  // It had been closed by hand: the way back is the one from the page.
+  if (!top) return window.history.back();
+  flushSync(top);
+  if (over.length > 0) keep();
+}
+
 /**
- * The browser's way back closes what lies over a page, instead of leaving the page under it. One for each page.
+ * The browser's way back closes what lies over a page, as Escape does, instead of leaving the page under it.
  * @param open whether it lies over the page now
  */
 export function useBackCloses(open: boolean, onClose: () => void): void {
+  const close = useEffectEvent(() => onClose());
   useEffect(() => {
-    const own = here();
-    if (entryState()) kept = own;
-    // Somebody goes on by a link; who goes back has another address kept by now, and a page drawn anew is still here.
+    if (!open) return;
+    const own = () => close();
+    over.push(own);
+    keep();
     return () => {
-      if (kept === own && here() !== own) kept = undefined;
+      over.splice(over.indexOf(own), 1);
     };
-  }, []);
-  useEffect(() => {
-    if (!open || kept === here()) return;
-    window.history.pushState({ over: true } satisfies EntryState, '');
-    kept = here();
   }, [open]);
-  const gone = useEffectEvent(() => {
-    const wasHere = kept === here();
-    kept = entryState() ? here() : undefined;
-    // Not by a link within the page, nor by a longer way back.
-    if (kept !== undefined || !wasHere) return;
-    if (open) onClose();
-    // It had been closed by hand: the way back is the one from the page.
-    else window.history.back();
-  });
+}
+
+/** Follows the way back for whatever lies over a page. Once for all pages. */
+export function useWayBack(): void {
+  const pathname = usePathname();
+  useEffect(() => {
+    if (entryState()) kept = here();
+    // Somebody went on by a link.
+    else if (kept !== here()) kept = undefined;
+  }, [pathname]);
   useEffect(() => {
     window.addEventListener('popstate', gone);
     return () => window.removeEventListener('popstate', gone);
