@@ -3,11 +3,11 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
-import { extent, line as curveLine, curveStepAfter, scaleLinear, scaleUtc } from 'd3';
+import { extent, line as curveLine, curveStepAfter, scaleLinear } from 'd3';
 import { useId } from 'react';
 import type { Measurement } from '@/core/noise/measurement';
-import { timeInText } from '@/core/units/format';
 import { GridLines } from '@/ui/figures/GridLines';
+import { timeMarks } from './timeMarks';
 import { useChartWidth } from './useChartWidth';
 import { courseChart as texts } from './texts';
 
@@ -22,9 +22,8 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
   const { every, levels } = measurement.course;
   const shown = levels.map((level) => Math.max(level, -140));
   const [least = -90, most = -60] = extent([...shown, target]);
-  // As times, so that a long recording is marked at whole minutes.
-  const times = scaleUtc([0, 1000 * every * levels.length], [MARGIN.left, width - MARGIN.right]);
-  const x = (seconds: number) => times(1000 * seconds);
+  const seconds = every * levels.length;
+  const x = scaleLinear([0, seconds], [MARGIN.left, width - MARGIN.right]);
   const y = scaleLinear([least - 2, most + 2], [HEIGHT - MARGIN.bottom, MARGIN.top]);
   const path = curveLine<number>(
     (_, n) => x(n * every),
@@ -55,23 +54,25 @@ export function CourseChart({ measurement, target }: { measurement: Measurement;
           right={width - MARGIN.right}
           text={(tick) => String(tick).replace('-', '−')}
         />
-        {times.ticks(width > 500 ? 8 : 4).map((tick) => (
-          <text
-            key={+tick}
-            x={times(tick)}
-            dx={times(tick) > width - MARGIN.right - 6 ? MARGIN.right : 0}
-            y={HEIGHT - 7}
-            textAnchor={times(tick) > width - MARGIN.right - 6 ? 'end' : 'middle'}
-            fill={palette.text.secondary}
-          >
-            {timeInText(+tick / 1000, 0)}
-          </text>
-        ))}
+        {timeMarks(seconds, width > 500 ? 6 : 4).map(({ at, text }) => {
+          const last = x(at) > width - MARGIN.right - 6;
+          return (
+            <text
+              key={at}
+              x={last ? width : x(at)}
+              y={HEIGHT - 7}
+              textAnchor={last ? 'end' : 'middle'}
+              fill={palette.text.secondary}
+            >
+              {text}
+            </text>
+          );
+        })}
         {measurement.reading.disturbances.map(({ code, from, to }) => (
           <rect
             key={`${code} ${from}`}
             x={x(from)}
-            width={Math.max(1.5, x(Math.min(to, every * levels.length)) - x(from))}
+            width={Math.max(1.5, x(Math.min(to, seconds)) - x(from))}
             y={MARGIN.top}
             height={HEIGHT - MARGIN.top - MARGIN.bottom}
             fill={palette.text.secondary}
