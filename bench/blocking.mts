@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { kill, serve } from '../tests/server';
+import { timesOver } from './rigs';
 
 /**
  * How long a health probe waits while the server does something heavy: the aim is a 95th percentile under 50 ms, and
@@ -11,39 +12,6 @@ const port = Number(process.env.INLET_CHECK_TEST_PORT ?? 3217);
 const base = `http://127.0.0.1:${port}`;
 const folder = mkdtempSync(join(tmpdir(), 'inlet-check-bench-'));
 const server = await serve(port, join(folder, 'bench.sqlite'));
-interface Rig {
-  devices: { id: string; name: string }[];
-  lines: {
-    id: string;
-    name: string;
-    inlet: { device?: string; into?: { line: string } };
-    source: { from?: { line: string } };
-  }[];
-}
-const demo = JSON.parse(readFileSync('demo/lock-nine.json', 'utf8')) as Rig;
-
-/** The demo so many times over. */
-function times(count: number): object {
-  const copies = Array.from({ length: count }, (_, n): Rig => {
-    const { devices, lines } = structuredClone(demo);
-    const own = (id: string) => `${id}-${n}`;
-    for (const device of devices) Object.assign(device, { id: own(device.id), name: `${device.name} ${n}` });
-    for (const line of lines) {
-      Object.assign(line, { id: own(line.id), name: `${line.name} ${n}` });
-      if (line.inlet.device) line.inlet.device = own(line.inlet.device);
-      if (line.inlet.into) line.inlet.into.line = own(line.inlet.into.line);
-      if (line.source.from) line.source.from.line = own(line.source.from.line);
-    }
-    return { devices, lines };
-  });
-  const { units: _units, wishes: _wishes, directCurrent: _supplies, ...rest } = demo as Rig & Record<string, unknown>;
-  return {
-    ...rest,
-    name: `demo ${count} times`,
-    devices: copies.flatMap(({ devices }) => devices),
-    lines: copies.flatMap(({ lines }) => lines),
-  };
-}
 const post = async (path: string, body: object) => {
   const answer = await fetch(`${base}${path}`, {
     method: 'POST',
@@ -74,7 +42,7 @@ async function probed(what: string, act: () => Promise<unknown>, aim: number): P
   );
 }
 
-const large = times(10);
+const large = timesOver(JSON.parse(readFileSync('demo/lock-nine.json', 'utf8')), 10);
 const { id } = await post('/api/rigs', large);
 await fetch(`${base}/api/health`);
 await probed('full check of 240 lines', () => post('/api/check', large), 50);

@@ -51,6 +51,28 @@ export function bigRig(lines: number): RigDocument {
   return { ...emptyRig(`${lines} lines`), devices, lines: all };
 }
 
+/** The devices and lines of a rig so many times over, each copy wired as the first. */
+export function timesOver(rig: RigDocument, count: number): RigDocument {
+  const copies = Array.from({ length: count }, (_, n) => {
+    const { devices, lines } = structuredClone({ devices: rig.devices, lines: rig.lines });
+    const own = (id: string) => `${id}-${n}`;
+    for (const device of devices) Object.assign(device, { id: own(device.id), name: `${device.name} ${n}` });
+    for (const line of lines) {
+      Object.assign(line, { id: own(line.id), name: `${line.name} ${n}` });
+      if ('device' in line.inlet) line.inlet.device = own(line.inlet.device);
+      if ('into' in line.inlet) line.inlet.into.line = own(line.inlet.into.line);
+      if ('from' in line.source) line.source.from.line = own(line.source.from.line);
+    }
+    return { devices, lines };
+  });
+  return {
+    ...emptyRig(`${rig.name} ${count} times`),
+    locations: rig.locations,
+    devices: copies.flatMap(({ devices }) => devices),
+    lines: copies.flatMap(({ lines }) => lines),
+  };
+}
+
 /** More of what comes in, some of it behind the wrong thing. */
 const MIXED: { source: Part; links: Part[] }[] = [
   ...KINDS,
