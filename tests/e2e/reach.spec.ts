@@ -84,7 +84,7 @@ test('on a phone a thumb reaches everything about a line, and the dialogs of the
   await page.context().close();
 });
 
-test('on a phone the way back closes what lies over the sheet, and leaves the place only then', async ({ browser }) => {
+test('the way back closes what lies over a page, and leaves the place only then', async ({ browser }) => {
   const page = await pageWith(browser, { viewport: { width: 390, height: 844 } });
   const open = async (line: string) => {
     await page

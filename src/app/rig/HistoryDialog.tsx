@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -15,6 +14,7 @@ import { keepPreviousData, useInfiniteQuery, useQuery } from '@tanstack/react-qu
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { differences, type RigDocument, type SavedRig } from '@/core/rig';
+import { Dialog } from '@/ui/shell/Dialog';
 import { answerOf, whyNot } from '@/ui/shell/queries';
 import { KeepingField } from './KeepingField';
 import { DifferenceList } from '@/ui/rig/StaleNotice';

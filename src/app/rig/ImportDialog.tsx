@@ -3,7 +3,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -15,6 +14,7 @@ import type { KitItem } from '@/core/kit';
 import { differences, type RigDocument } from '@/core/rig';
 import { readPatchList } from '@/core/tables';
 import { openRows, readInputList, type InputList, type Said } from '@/core/tables/inputList';
+import { Dialog } from '@/ui/shell/Dialog';
 import { FileDrop } from '@/ui/files/FileDrop';
 import { RowTable } from '@/ui/files/RowTable';
 import { useDraft } from '@/ui/shell/useDraft';

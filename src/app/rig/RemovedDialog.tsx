@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -13,6 +12,7 @@ import { useQuery } from '@tanstack/react-query';
 import dayjs from 'dayjs';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Dialog } from '@/ui/shell/Dialog';
 import { ask } from '@/ui/shell/ask';
 import { whyNot } from '@/ui/shell/queries';
 import { clockPattern } from '@/core/units/conventions';

@@ -1,13 +1,13 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { SCHOOLS, SCHOOL_NAMES, type SchoolName, type Schools } from '@/core/schools';
+import { Dialog } from '@/ui/shell/Dialog';
 import { SchoolField } from '@/ui/rig/SchoolField';
 import { schoolsDialog as text } from './texts';
 

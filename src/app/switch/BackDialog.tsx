@@ -1,12 +1,12 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { backMeans, stepWords, type Session, type SheetRig } from '@/core/runsheet';
+import { Dialog } from '@/ui/shell/Dialog';
 import { backDialog as texts } from './texts';
 
 interface Props {

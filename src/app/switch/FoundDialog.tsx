@@ -1,12 +1,12 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Stack from '@mui/material/Stack';
 import { rulesOf, type Found, type SheetRig, type SheetState, type Step } from '@/core/runsheet';
+import { Dialog } from '@/ui/shell/Dialog';
 import { foundDialog as texts } from './texts';
 
 interface Props {

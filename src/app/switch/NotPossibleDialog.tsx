@@ -1,7 +1,6 @@
 'use client';
 
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -9,6 +8,7 @@ import Stack from '@mui/material/Stack';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState, type FormEvent } from 'react';
+import { Dialog } from '@/ui/shell/Dialog';
 import { PhotoField } from '@/ui/photo/PhotoField';
 import { notPossibleDialog as texts } from './texts';
 

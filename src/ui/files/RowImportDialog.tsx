@@ -1,12 +1,12 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import type { ReactNode } from 'react';
 import type { RowReport } from '@/core/tables';
+import { Dialog } from '@/ui/shell/Dialog';
 import { RowTable } from './RowTable';
 import { rowImportDialog as text } from './texts';
 

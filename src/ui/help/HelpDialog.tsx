@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Dialog } from '@/ui/shell/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -12,6 +11,7 @@ import NextLink from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { worded } from '@/core/units/conventions';
+import { Dialog } from '@/ui/shell/Dialog';
 import { KEYS } from './keys';
 import { TERMS } from './terms';
 import { helpDialog as texts } from './texts';

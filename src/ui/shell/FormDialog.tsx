@@ -2,11 +2,11 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Dialog } from './Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useId, type ReactNode } from 'react';
+import { Dialog } from './Dialog';
 import { formDialog as texts } from './texts';
 
 interface Props {

@@ -2,13 +2,13 @@
 
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { Dialog } from './Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Modal from '@mui/material/Modal';
 import Typography from '@mui/material/Typography';
 import type { ComponentType } from 'react';
+import { Dialog } from './Dialog';
 import { late as text } from './texts';
 import { useLate } from './useLate';
 

@@ -33,7 +33,7 @@ function keep(): void {
   kept = here();
 }
 
-function gone(): void {
+function wentBack(): void {
   const wasHere = kept === here();
   kept = entryState() ? here() : undefined;
   // Not by a link within the page, nor by a longer way back.
@@ -71,7 +71,7 @@ export function useWayBack(): void {
     else if (kept !== here()) kept = undefined;
   }, [pathname]);
   useEffect(() => {
-    window.addEventListener('popstate', gone);
-    return () => window.removeEventListener('popstate', gone);
+    window.addEventListener('popstate', wentBack);
+    return () => window.removeEventListener('popstate', wentBack);
   }, []);
 }
