@@ -65,16 +65,14 @@ await probed(
   () => fetch(`${base}/api/rigs/${id}/switching`).then((answer) => answer.text()),
   50,
 );
-await probed(
-  '8 readers of 240 lines, 40 times each',
-  () =>
-    Promise.all(
-      Array.from({ length: 8 }, async () => {
-        for (let n = 0; n < 40; n++) await fetch(`${base}/api/rigs/${id}`).then((answer) => answer.text());
-      }),
-    ),
-  50,
-);
+const readers = (path: string, times: number) => () =>
+  Promise.all(
+    Array.from({ length: 8 }, async () => {
+      for (let n = 0; n < times; n++) await fetch(`${base}${path}`).then((answer) => answer.text());
+    }),
+  );
+await probed('8 readers of 240 lines, 40 times each', readers(`/api/rigs/${id}`, 40), 50);
+await probed('8 readers of their page, 5 times each', readers(`/rig?rig=${id}`, 5), 50);
 await probed(
   'simulated interface, 60 s of sound',
   () => fetch(`${base}/api/rigs/${id}/interface?line=guide-0&seconds=60`).then((answer) => answer.arrayBuffer()),

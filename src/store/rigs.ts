@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { changesInWords, readDocument, type RigDocument, type SavedRig } from '@/core/rig';
+import { documentOf, justWritten, sentRig } from './documents';
 import type { Store } from './store';
 import { standing, standingAfter, stepsFrom } from './timeline';
 import { Refused } from './refused';
@@ -50,57 +51,28 @@ export const listRemoved = (store: Store): (RigEntry & { removedAt: string })[] 
     )
     .all() as (RigEntry & { removedAt: string })[];
 
-interface RevisionRow {
-  id: string;
-  revision: number;
-  savedAt: string;
-  /** As JSON. */
-  document: string;
-}
+type RevisionHead = Omit<SavedRig, 'document' | 'steps'>;
 
-const revisionRow = (store: Store, id: string, revision?: number): RevisionRow | undefined =>
+const revisionHead = (store: Store, id: string, revision?: number): RevisionHead | undefined =>
   store
     .prepare(
-      `SELECT rig_id AS id, revision, saved_at AS savedAt, document FROM rig_revision
-       WHERE rig_id = @id AND revision = COALESCE(@revision, (SELECT revision FROM rig WHERE id = @id))
-         AND document <> ''`,
+      `SELECT rig_id AS id, revision, saved_at AS savedAt FROM rig_revision
+       WHERE rig_id = @id AND revision = COALESCE(@revision, (SELECT revision FROM rig WHERE id = @id))`,
     )
-    .get({ id, revision: revision ?? null }) as RevisionRow | undefined;
+    .get({ id, revision: revision ?? null }) as RevisionHead | undefined;
 
 /** A rig at its newest or a given revision; undefined if there is none. */
 export function loadRig(store: Store, id: string, revision?: number): SavedRig | undefined {
-  const row = revisionRow(store, id, revision);
-  return row && { ...row, document: documentOf(row.document).document, steps: stepsFrom(store, id, row.revision) };
+  const head = revisionHead(store, id, revision);
+  const document = head && documentOf(store, id, head.revision);
+  return document && { ...head!, document, steps: stepsFrom(store, id, head!.revision) };
 }
 
-/** The same as JSON: a document that was read before is not put together anew. */
-export function rigJson(store: Store, id: string): string | undefined {
-  const row = revisionRow(store, id);
-  if (!row) return undefined;
-  const { document, ...head } = row;
-  const rest = JSON.stringify({ ...head, steps: stepsFrom(store, id, row.revision) });
-  return `${rest.slice(0, -1)},"document":${documentOf(document).json}}`;
-}
-
-interface Read {
-  document: RigDocument;
-  json: string;
-}
-
-/** Documents that were read lately, by their text: what was read once needs not be looked over again. Never changed. */
-const read = new Map<string, Read>();
-const MOST_READ = 24;
-
-function documentOf(text: string): Read {
-  let found = read.get(text);
-  if (!found) {
-    const document = readDocument(JSON.parse(text));
-    found = { document, json: JSON.stringify(document) };
-  }
-  read.delete(text);
-  read.set(text, found);
-  if (read.size > MOST_READ) read.delete(read.keys().next().value!);
-  return found;
+/** A rig at its newest revision as it is sent, JSON in UTF-8; undefined if there is none. */
+export function rigToSend(store: Store, id: string): Buffer<ArrayBuffer> | undefined {
+  const head = revisionHead(store, id);
+  if (!head) return undefined;
+  return sentRig(store, id, head.revision, JSON.stringify({ ...head, steps: stepsFrom(store, id, head.revision) }));
 }
 
 export const hasRig = (store: Store, id: string): boolean =>
@@ -169,6 +141,7 @@ export function saveRig(store: Store, id: string, basedOn: number, value: unknow
     })
     .immediate();
   if (outcome instanceof StaleRevision) throw outcome;
+  if (outcome) justWritten(store, id, outcome.revision, outcome.document);
   return outcome;
 }
 

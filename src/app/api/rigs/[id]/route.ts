@@ -1,8 +1,9 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
 import { theStore } from '@/store/database';
-import { removeRig, rigJson, saveRig } from '@/store/rigs';
+import { removeRig, rigToSend, saveRig } from '@/store/rigs';
 import { handled, notFound, sameOrigin, validBody } from '../../handled';
+import { ownTurn } from '@/app/turns';
 
 type Context = { params: Promise<{ id: string }> };
 
@@ -14,7 +15,8 @@ const change = Joi.object<{ basedOn: number; document: object }>({
 export const GET = (_request: NextRequest, { params }: Context) =>
   handled(async () => {
     const { id } = await params;
-    const rig = rigJson(theStore(), id);
+    await ownTurn();
+    const rig = rigToSend(theStore(), id);
     if (rig === undefined) throw notFound(`rig ${id}`);
     return new NextResponse(rig, { headers: { 'content-type': 'application/json' } });
   });
