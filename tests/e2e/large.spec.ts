@@ -98,10 +98,34 @@ test('lines are marked over a stretch that is not drawn, and carried by keyboard
     .toEqual(['line-152', 'line-154', 'line-153', 'line-155']);
 });
 
+test('a switch far down is there in words, is reached by keyboard and turned', async ({ page }) => {
+  await openLarge(page);
+  const section = page.getByRole('region', { name: 'Stage box 19, inlets 1–8' });
+  const name = section.getByRole('button', { name: 'Stage box 19, inlets 1–8' });
+  const feeds = section.getByRole('group', { name: 'Feed of Stage box 19, inlets 1–8' });
+  // As the browser's own search and whoever reads aloud find it.
+  await expect(section).toContainText('one switch feeds inlets 1–8 · 48 V');
+  await expect(feeds).toHaveCount(0);
+  await name.focus();
+  await expect(feeds).toBeVisible();
+  await expect(name).toBeFocused();
+  await page.keyboard.press('Tab');
+  await expect(feeds.getByRole('button', { name: 'off', pressed: false })).toBeFocused();
+  await page.keyboard.press('Space');
+  await expect(feeds.getByRole('button', { name: 'off', pressed: true })).toBeFocused();
+  // Scrolled away it says what it is now; what has the keyboard stays whole until that goes on.
+  await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('/');
+  await rowOf(page, 1).scrollIntoViewIfNeeded();
+  await expect(section).toContainText('one switch feeds inlets 1–8 · off');
+  await expect(feeds).toHaveCount(0);
+});
+
 test('what is printed has every row', async ({ page }) => {
   await openLarge(page);
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
   await expect(whole(page)).toHaveCount(LINES);
+  await expect(page.getByRole('group', { name: /^Feed of / })).toHaveCount(LINES / 8);
   await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
   await expect.poll(() => whole(page).count()).toBeLessThan(40);
 });

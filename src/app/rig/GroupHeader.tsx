@@ -5,11 +5,12 @@ import ButtonBase from '@mui/material/ButtonBase';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import { memo } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import type { FeedOption, GroupResult } from '@/core/rigcheck';
 import type { Device, SwitchGroup } from '@/core/rig';
 import { feedLabel, type FeedName } from '@/core/standards/feeds';
 import { quantity } from '@/core/units/format';
+import { useNear } from './near';
 import { groupHeader as text } from './texts';
 
 interface Props {
@@ -20,16 +21,25 @@ interface Props {
   /** For which lines the setting is wrong, as one text. */
   objecting: string;
   selected: boolean;
+  /** Whether it is drawn whole before anybody knows what is in sight. */
+  first: boolean;
   onGroup: (device: string, group?: string) => void;
   onFeed: (device: string, group: string, feed: FeedName) => void;
 }
 
-/** The switch of a group: its header turns it, and says for whom the setting is wrong. */
+/**
+ * The switch of a group: its header turns it, and says for whom the setting is wrong. Far from what is in sight the same is
+ * plain text behind its name.
+ */
 export const GroupHeader = memo(function GroupHeader(props: Props) {
-  const { device, group, result, options, objecting, selected, onGroup, onFeed } = props;
-  const title = group ? `${device.name}, ${group.name}` : device.name;
+  const { device, group, selected, onGroup } = props;
+  const { near, keep } = useNear(props.first);
+  const header = useRef<HTMLDivElement>(null);
+  useEffect(() => keep(header.current), [keep]);
+  const whole = near || selected;
   return (
     <Box
+      ref={header}
       sx={{
         position: 'sticky',
         top: 0,
@@ -46,6 +56,17 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         alignItems: 'center',
         flexWrap: 'wrap',
         columnGap: 1.5,
+        // As high as it is with everything.
+        minHeight: whole ? undefined : { xs: 120, md: 56 },
+        '& > .words': {
+          flex: { md: 1 },
+          minWidth: 0,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
+          whiteSpace: { md: 'nowrap' },
+          fontSize: 'caption.fontSize',
+          color: 'text.secondary',
+        },
       }}
     >
       <ButtonBase
@@ -53,13 +74,32 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
         aria-pressed={selected}
         title={text.thisSwitchWhatEachSetting}
         sx={{
+          color: 'text.primary',
           '&:hover': { textDecoration: 'underline' },
         }}
       >
-        <Typography variant="h2">{title}</Typography>
+        <Typography variant="h2">{titleOf(props)}</Typography>
       </ButtonBase>
+      {whole ? <Whole {...props} /> : <span className="words">{inWords(props)}</span>}
+    </Box>
+  );
+});
+
+const titleOf = ({ device, group }: Props): string => (group ? `${device.name}, ${group.name}` : device.name);
+
+const inWords = (props: Props): string =>
+  [about(props), props.group && feedLabel(props.group.feed), saidOf(props)].filter(Boolean).join(' · ');
+
+/** What speaks against the setting, or which settings suit every line. */
+const saidOf = ({ objecting, result, options }: Props): string =>
+  objecting || (result?.findings[0]?.what ?? accepts(options));
+
+function Whole(props: Props) {
+  const { device, group, result, options, objecting, onFeed } = props;
+  return (
+    <>
       <Typography variant="caption" color="textSecondary" sx={{ minWidth: 0 }}>
-        {about(device, group)}
+        {about(props)}
       </Typography>
       {result && result.feed !== 'off' && (
         <Typography variant="caption" color="textSecondary" noWrap sx={{ flexGrow: 1, textAlign: 'right' }}>
@@ -73,7 +113,7 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
           sx={{ ml: 'auto' }}
           value={group.feed}
           onChange={(_, to: FeedName | null) => to && onFeed(device.id, group.id, to)}
-          aria-label={text.feedOf(title)}
+          aria-label={text.feedOf(titleOf(props))}
         >
           {(['off', ...group.offers] as FeedName[]).map((feed) => (
             <ToggleButton
@@ -102,13 +142,13 @@ export const GroupHeader = memo(function GroupHeader(props: Props) {
           fontWeight: objecting ? 600 : 400,
         })}
       >
-        {objecting || (result?.findings[0]?.what ?? accepts(options))}
+        {saidOf(props)}
       </Typography>
-    </Box>
+    </>
   );
-});
+}
 
-function about(device: Device, group: SwitchGroup | undefined): string {
+function about({ device, group }: Props): string {
   if (!group) return text.noFeed;
   const numbers = group.inlets.filter((id) => /^\d+$/.test(id)).map(Number);
   const reach =

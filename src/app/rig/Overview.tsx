@@ -69,7 +69,7 @@ const Problems = memo(function Problems(props: Props) {
           ? [said, lasts && text.noVerdictYet(waiting), failed > 0 && text.noResult(failed)].filter(Boolean).join(' ')
           : text.typeTheFirstOne}
       </Typography>
-      <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ol" sx={problems}>
         {entries.map((entry) => (
           <Problem
             key={entry.line ?? `${entry.device} ${entry.group} ${entry.what}`}
@@ -93,34 +93,41 @@ const Problems = memo(function Problems(props: Props) {
   );
 });
 
+const problem = {
+  display: 'grid',
+  gridTemplateColumns: '76px 1fr',
+  alignItems: 'baseline',
+  width: '100%',
+  textAlign: 'left',
+  py: 0.9,
+  '&:hover': { bgcolor: 'action.hover' },
+  '& > :last-child': { gridColumn: 2 },
+} as const;
+
+/** How problems stand in their list; of a large rig there are many. */
+const problems = {
+  listStyle: 'none',
+  m: 0,
+  p: 0,
+  '& > li': { borderTop: 1, borderColor: 'divider' },
+  '& b': { typography: 'body2', fontWeight: 650 },
+  '& small': { typography: 'caption', color: 'text.secondary' },
+} as const;
+
 /** One of them; those that stay as they are are not drawn again. */
 const Problem = memo(function Problem(props: Entry & Pick<Props, 'onLine' | 'onGroup'>) {
   const { name, verdict, what, more, line, device, group, onLine, onGroup } = props;
   return (
-    <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
-      <ButtonBase
-        onClick={() => (line === undefined ? onGroup(device!, group) : onLine(line))}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: '76px 1fr',
-          alignItems: 'baseline',
-          width: '100%',
-          textAlign: 'left',
-          py: 0.9,
-          '&:hover': { bgcolor: 'action.hover' },
-          '& > :last-child': { gridColumn: 2 },
-        }}
-      >
+    <li>
+      <ButtonBase onClick={() => (line === undefined ? onGroup(device!, group) : onLine(line))} sx={problem}>
         <VerdictMark verdict={verdict} />
-        <Typography variant="body2" component="span" sx={{ fontWeight: 650 }}>
-          {name}
-        </Typography>
-        <Typography variant="caption" color="textSecondary" component="span">
+        <b>{name}</b>
+        <small>
           {what}
           {more > 0 && text.more(more)}
-        </Typography>
+        </small>
       </ButtonBase>
-    </Box>
+    </li>
   );
 });
 

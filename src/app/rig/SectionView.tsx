@@ -50,6 +50,7 @@ export const SectionView = memo(function SectionView(props: SectionProps) {
         options={props.options}
         objecting={props.objecting}
         selected={props.chosen}
+        first={props.first > 0}
         onGroup={props.onGroup}
         onFeed={props.onFeed}
       />
