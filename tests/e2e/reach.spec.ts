@@ -154,6 +154,56 @@ test('the way back closes what lies over a page, and leaves the place only then'
   await page.context().close();
 });
 
+test('the way back closes a menu, a field’s list and a word of the glossary, and nothing besides', async ({
+  browser,
+}) => {
+  const page = await pageWith(browser, { viewport: { width: 390, height: 844 } });
+  await page.goto('/kit');
+  await page.getByRole('link', { name: 'Rig', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^[1-9]\d* Clear/ })).toBeVisible();
+  const menu = page.getByRole('menu');
+  const more = page.getByRole('dialog', { name: 'More' });
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await expect(menu).toBeVisible();
+  await page.goBack();
+  await expect(menu).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Rig: / })).toBeFocused();
+  await page.getByRole('button', { name: 'More' }).click();
+  await expect(more).toBeVisible();
+  await page.goBack();
+  await expect(more).toHaveCount(0);
+  // A list over a dialog goes first, and the dialog keeps what was typed in it.
+  await page.getByRole('button', { name: /^Rig: / }).click();
+  await page.getByRole('menuitem', { name: 'Monitors and headphones' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Monitors and headphones' });
+  await dialog.getByRole('button', { name: 'Add monitors' }).click();
+  await dialog.getByRole('textbox', { name: 'Name' }).fill('Spare');
+  await dialog.getByRole('combobox', { name: 'Turned down at' }).click();
+  await expect(page.getByRole('listbox')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('listbox')).toHaveCount(0);
+  await expect(dialog.getByRole('textbox', { name: 'Name' })).toHaveValue('Spare');
+  await page.goBack();
+  await expect(dialog).toHaveCount(0);
+  // A word lies over the panel that lies over the sheet.
+  await page
+    .getByRole('button', { name: /^Trio, ribbon left / })
+    .first()
+    .click();
+  await why(page).getByRole('link', { name: 'centre tap' }).first().click();
+  const word = page.getByRole('dialog', { name: 'centre tap' });
+  await expect(word).toBeVisible();
+  await page.goBack();
+  await expect(word).toHaveCount(0);
+  await expect(why(page)).toBeVisible();
+  await page.goBack();
+  await expect(why(page)).toBeHidden();
+  await expect(page).toHaveURL(/\/rig/);
+  await page.goBack();
+  await expect(page).toHaveURL(/\/kit/);
+  await page.context().close();
+});
+
 test('what a symbol means is told in letters that can be read, where the pointer rests on it', async ({ page }) => {
   await page.goto('/rig?rig=lock-nine');
   await page.getByRole('button', { name: 'Settings' }).hover();

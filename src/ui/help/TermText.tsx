@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react';
 import { worded } from '@/core/units/conventions';
 import type { Term } from './term';
 import { TERMS } from './terms';
+import { useBackCloses } from '../shell/useBackCloses';
 
 const escaped = (word: string): string => word.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const BY_WORD = new Map(TERMS.flatMap((term) => term.words.map((word) => [word.toLowerCase(), term] as const)));
@@ -38,6 +39,8 @@ export function termsIn(text: string): (string | { word: string; term: Term })[]
 /** A text whose words of the trade say what they mean when they are pressed. */
 export function TermText({ children }: { children: string }) {
   const [shown, setShown] = useState<{ anchor: HTMLElement; term: Term }>();
+  const close = () => setShown(undefined);
+  useBackCloses(shown !== undefined, close);
   const pieces = useMemo(() => termsIn(children), [children]);
   return (
     <>
@@ -65,7 +68,7 @@ export function TermText({ children }: { children: string }) {
         <Popover
           open
           anchorEl={shown.anchor}
-          onClose={() => setShown(undefined)}
+          onClose={close}
           anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
           slotProps={{
             paper: { role: 'dialog', 'aria-label': worded(shown.term.term), sx: { p: 1.5, maxWidth: 320 } },

@@ -15,6 +15,7 @@ import { SchemeButton } from './SchemeButton';
 import { SettingsButton } from './SettingsButton';
 import { useState, type ReactNode, type RefObject } from 'react';
 import { barParts as texts } from './texts';
+import { useBackCloses } from './useBackCloses';
 
 /** What the bars of all places have in common. */
 
@@ -26,6 +27,8 @@ const leadsElsewhere = (target: EventTarget) =>
 /** What a bar has besides: in it where there is room, behind one button on a phone, whose bar is one row. */
 export function BarMore({ children }: { children: ReactNode }) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = () => setAnchor(null);
+  useBackCloses(anchor !== null, close);
   return (
     <>
       <Box sx={{ display: { xs: 'none', md: 'flex' }, alignItems: 'center', flexWrap: 'wrap', gap: 0.5, ml: 'auto' }}>
@@ -46,13 +49,13 @@ export function BarMore({ children }: { children: ReactNode }) {
       <Popover
         open={Boolean(anchor)}
         anchorEl={anchor}
-        onClose={() => setAnchor(null)}
+        onClose={close}
         anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
         transformOrigin={{ vertical: 'top', horizontal: 'right' }}
         slotProps={{ paper: { 'aria-label': texts.more, role: 'dialog' } }}
       >
         <Box
-          onClick={({ target }) => leadsElsewhere(target) && setAnchor(null)}
+          onClick={({ target }) => leadsElsewhere(target) && close()}
           sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 0.5, p: 1, maxWidth: 320 }}
         >
           {children}
