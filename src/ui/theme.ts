@@ -2,7 +2,7 @@
 
 import { createTheme, type Theme } from '@mui/material/styles';
 import type { CSSProperties, SyntheticEvent } from 'react';
-import { OverMenuList } from './shell/OverMenuList';
+import { OverList } from './shell/OverList';
 
 /** Screens wider than a phone’s. */
 const WIDE = '@media (min-width: 720px)';
@@ -151,7 +151,7 @@ export const theme = createTheme({
     },
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
     MuiTextField: { defaultProps: { size: 'small' } },
-    MuiMenu: { defaultProps: { slots: { list: OverMenuList } } },
+    MuiMenu: { defaultProps: { slotProps: { list: { component: OverList } } } },
     // Whoever presses a field for long lets go over its list, which lies there by then: that chooses nothing.
     MuiSelect: {
       defaultProps: {
