@@ -7,7 +7,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import { setConventions, type Conventions } from '@/core/units/conventions';
 import { makeQueries } from './shell/queries';
-import { useWayBack } from './shell/useBackCloses';
+import { useWayBack } from './shell/useWayBack';
 import { useFieldsLeft } from './shell/useLeaveWarning';
 import { theme } from './theme';
 

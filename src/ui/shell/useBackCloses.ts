@@ -1,6 +1,5 @@
 'use client';
 
-import { usePathname } from 'next/navigation';
 import { useEffect, useEffectEvent } from 'react';
 import { flushSync } from 'react-dom';
 
@@ -33,7 +32,8 @@ function keep(): void {
   kept = here();
 }
 
-function wentBack(): void {
+/** Somebody went back: the topmost of what lies over the page is closed, else the page is left. */
+export function wentBack(): void {
   const wasHere = kept === here();
   kept = entryState() ? here() : undefined;
   // Not by a link within the page, nor by a longer way back.
@@ -62,16 +62,9 @@ export function useBackCloses(open: boolean, onClose: () => void): void {
   }, [open]);
 }
 
-/** Follows the way back for whatever lies over a page. Once for all pages. */
-export function useWayBack(): void {
-  const pathname = usePathname();
-  useEffect(() => {
-    if (entryState()) kept = here();
-    // Somebody went on by a link.
-    else if (kept !== here()) kept = undefined;
-  }, [pathname]);
-  useEffect(() => {
-    window.addEventListener('popstate', wentBack);
-    return () => window.removeEventListener('popstate', wentBack);
-  }, []);
+/** A page has come: whether its entry is one for what lay over it. */
+export function arrived(): void {
+  if (entryState()) kept = here();
+  // Somebody went on by a link.
+  else if (kept !== here()) kept = undefined;
 }
