@@ -5,6 +5,7 @@ import { recordingMeter } from '@/core/signal';
 import { measurementOf } from '@/core/noise/measurement';
 import { measurementSchema } from '@/core/noise/noise.schema';
 import type { Hunt } from '@/core/noise/hunt';
+import { lastFloors, lastHums } from '@/core/noise/kept';
 import { parseDocument } from '@/core/rig';
 import { noise } from '../../tests/signals';
 import { openStore } from './database';
@@ -18,6 +19,7 @@ import {
   loadHunt,
   loadHunts,
   loadLadders,
+  loadLastMeasurements,
   loadMeasurement,
   loadMeasurements,
   removeMeasurement,
@@ -52,6 +54,45 @@ const kept = () => ({
   name: 'evening',
   gain: 41.5,
   measurement: measurement(),
+});
+
+test('of each line the last usable measurement is read, and the last with a known gain: what all of them say', () => {
+  const first = kept();
+  const louder = (by: number) => ({
+    ...first.measurement,
+    reading: {
+      ...first.measurement.reading,
+      rmsDbfs: -80 + by,
+      floorDbfs: -80 + by,
+      tones: [{ hz: 1000 + by, dbfs: -90, power: 1e-9 }],
+    },
+  });
+  const at = (day: number) => `2026-11-${String(day).padStart(2, '0')}T20:00:00.000Z`;
+  const put = (line: string, day: number, by: number, more: object = {}) =>
+    keepMeasurement(store, 'rig', { ...first, line, at: at(day), measurement: louder(by), ...more }, 'told');
+  const unusable = { ...louder(9), reading: { ...louder(9).reading, usable: false } };
+  put('guide', 1, 1);
+  put('guide', 3, 3, { gain: undefined });
+  // Put back: it was made before, and is the last one that was kept.
+  put('guide', 2, 2);
+  put('guide', 4, 9, { measurement: unusable });
+  put('announcer', 5, 5);
+  put('announcer', 6, 6);
+  put('camera', 7, 9, { measurement: unusable });
+  put('double-bass', 8, 8, { gain: undefined });
+  const last = loadLastMeasurements(store, 'rig');
+  const all = loadMeasurements(store, 'rig');
+  expect(lastFloors(last)).toEqual(lastFloors(all));
+  expect(lastHums(last)).toEqual(lastHums(all));
+  expect(Object.keys(lastHums(all)).toSorted()).toEqual(['announcer', 'guide']);
+  expect(last.map((each) => `${each.line} ${each.at.slice(8, 10)}`).toSorted()).toEqual([
+    'announcer 06',
+    'double-bass 08',
+    'guide 02',
+    'guide 03',
+  ]);
+  expect(loadMeasurements(store, 'rig', 'guide').map((each) => each.at.slice(8, 10))).toEqual(['01', '02', '03', '04']);
+  expect(loadLastMeasurements(store, 'other')).toEqual([]);
 });
 
 test('figures are kept with line, gain and date; what a meter makes passes the door as it is', () => {

@@ -50,15 +50,42 @@ const measurementOf = <M extends KeptMeasurement>({ measurement, predicted, gain
     ...(audio === 1 && { audio: true as const }),
   }) as M;
 
-/** What was measured on a rig, oldest first: a year of it. Without the sound itself, the spectra and the courses. */
-export const loadMeasurements = (store: Store, rig: string): KeptMeasurement[] =>
+/** What lists have of a measurement: without the sound itself, its spectrum and its course. */
+const FIGURES = columns("json_remove(measurement, '$.spectrum', '$.course')");
+
+/** What was measured on a rig, or on one of its lines, oldest first: a year of it. */
+export const loadMeasurements = (store: Store, rig: string, line?: string): KeptMeasurement[] =>
   (
     store
       .prepare(
-        `SELECT ${columns("json_remove(measurement, '$.spectrum', '$.course')")} FROM measurement WHERE rig_id = ? ORDER BY at, id`,
+        `SELECT ${FIGURES} FROM measurement WHERE rig_id = ? ${line === undefined ? '' : 'AND line = ?'} ORDER BY at, id`,
       )
-      .all(rig) as MeasurementRow[]
+      .all(...[rig, line].filter((each) => each !== undefined)) as MeasurementRow[]
   ).map(measurementOf<KeptMeasurement>);
+
+/**
+ * Of each line of a rig the last usable measurement, and the last one whose gain is known, oldest first: what it is held
+ * against. However much was measured, no more than these are read.
+ */
+export function loadLastMeasurements(store: Store, rig: string): KeptMeasurement[] {
+  const lines = store.prepare('SELECT DISTINCT line FROM measurement WHERE rig_id = ?').pluck();
+  const figures = store.prepare(`SELECT ${FIGURES} FROM measurement WHERE id = ?`);
+  const lastOf = (line: string, which: string): KeptMeasurement | undefined => {
+    const newestFirst = store
+      .prepare(`SELECT id FROM measurement WHERE rig_id = ? AND line = ? ${which} ORDER BY at DESC, id DESC`)
+      .pluck();
+    for (const id of newestFirst.all(rig, line)) {
+      const each = measurementOf<KeptMeasurement>(figures.get(id) as MeasurementRow);
+      if (each.measurement.reading.usable) return each;
+    }
+    return undefined;
+  };
+  return (lines.all(rig) as string[]).flatMap((line) => {
+    const last = lastOf(line, '');
+    const known = last?.gain === undefined ? lastOf(line, 'AND gain IS NOT NULL') : undefined;
+    return [known, last].filter((each) => each !== undefined);
+  });
+}
 
 /** All that was kept of one measurement, but for its sound; undefined if there is none. */
 export function loadMeasurement(store: Store, rig: string, id: number): WholeMeasurement | undefined {

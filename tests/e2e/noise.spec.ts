@@ -174,12 +174,21 @@ test('the simulated interface: faults named, the surplus explained, figures kept
   await expect(kept(page)).toHaveCount(2);
   await expect(page.getByRole('img', { name: /^2 noise floors/ })).toBeVisible();
 
+  // The last one comes with the page, the older ones when the line is chosen; while they cannot be had, that is told.
+  const older = '**/measurements?line=*';
+  await page.route(older, (asked) => asked.abort());
   await page.reload();
   await page
     .getByRole('navigation', { name: 'Lines' })
     .getByRole('button', { name: /^Guide's stand/ })
     .click();
+  const missing = page.getByText('Older measurements of this line could not be loaded. No connection.');
+  await expect(missing).toBeVisible();
+  await expect(kept(page)).toHaveCount(1);
+  await expect(kept(page).first()).toContainText('after the interval');
+  await page.unroute(older);
   await expect(kept(page)).toHaveCount(2);
+  await expect(missing).toHaveCount(0);
   await expect(kept(page).first()).toContainText('after the interval');
   await page.getByRole('button', { name: 'Remove after the interval' }).click();
   await expect(kept(page)).toHaveCount(1);

@@ -36,6 +36,8 @@ interface Props {
   who: string;
   onWho: (to: string) => void;
   onMeasurements: (to: KeptMeasurement[]) => void;
+  /** Why older ones are not here; empty where they are. */
+  missing: string;
 }
 
 /** So many of a line are listed at first: a year has hundreds of them. */
@@ -44,7 +46,7 @@ const NEWEST = 20;
 /** The target that floors are held against, and what was kept of a line: over time, one by one. */
 export function KeptPanel(props: Props) {
   const { rig, line, measurements, ladders, target, limit, floorMeter, onFloorMeter, onTarget } = props;
-  const { sine, onSine, who, onWho, onMeasurements } = props;
+  const { sine, onSine, who, onWho, onMeasurements, missing } = props;
   const [gone, setGone] = useState<WholeMeasurement>();
   const [failed, setFailed] = useState('');
   const [all, setAll] = useState(false);
@@ -143,6 +145,11 @@ export function KeptPanel(props: Props) {
         <Button size="small" onClick={() => setAll(!all)}>
           {all ? texts.showFewer : texts.showAll(measurements.length)}
         </Button>
+      )}
+      {missing && (
+        <Alert severity="warning" sx={{ mt: 1 }}>
+          {texts.olderOnes(missing)}
+        </Alert>
       )}
       {gone && (
         <Alert

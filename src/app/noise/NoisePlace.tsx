@@ -23,6 +23,7 @@ import { KeptPanel } from './KeptPanel';
 import { MainsPanel } from './mains/MainsPanel';
 import type { SineReads } from './scales';
 import { useBudgetQuestion, useFloors } from './useFloors';
+import { useKept } from './useKept';
 import { noisePlace as text } from './texts';
 
 // The tabs beside the first one.
@@ -43,6 +44,7 @@ type NoiseTab = (typeof TABS)[number]['value'];
 
 interface Props {
   saved: SavedRig;
+  /** Of the first line all measurements, of the others what they are held against. */
   kept: { measurements: KeptMeasurement[]; ladders: KeptLadder[]; hunts: SavedHunt[] };
   /** The tab that is open first, by its name. */
   opens?: string;
@@ -56,7 +58,6 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const [chosen, setChosen] = useState(document.lines[0]?.id ?? '');
   const [message, setMessage] = useState('');
   const [open, setOpen] = useState(false);
-  const [measurements, setMeasurements] = useState(kept.measurements);
   const [ladders, setLadders] = useState(kept.ladders);
   const [hunts, setHunts] = useState(kept.hunts);
   const [who, setWho] = useStored('inlet-check-who', '');
@@ -64,14 +65,17 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const [sine, setSine] = useStored('inlet-check-sine-reads', '-3');
   const worker = useWorker(startNoiseWorker);
   useAhead(loadTabs);
-  const { floors, failed, again } = useFloors(worker, document, measurements);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
+  const { all, own, take, missing } = useKept(saved.id, kept.measurements, line?.id);
+  const { floors, failed, again } = useFloors(worker, document, all);
   const limit = Number(target.replace(',', '.').replace('−', '-'));
-  const keep = useCallback((to: KeptMeasurement[]) => {
-    setMeasurements(to);
-    setMessage(text.keptWithTheLine);
-  }, []);
-  const own = useMemo(() => measurements.filter((each) => each.line === line?.id), [measurements, line?.id]);
+  const keep = useCallback(
+    (to: KeptMeasurement[]) => {
+      take(to);
+      setMessage(text.keptWithTheLine);
+    },
+    [take],
+  );
   const asked = useBudgetQuestion(document, line?.id);
   const { answer } = useAnswer(worker, asked, 'budget');
   const askedMains = useMemo(
@@ -158,7 +162,8 @@ export function NoisePlace({ saved, kept, opens }: Props) {
             onSine={setSine}
             who={who}
             onWho={setWho}
-            onMeasurements={setMeasurements}
+            onMeasurements={take}
+            missing={missing}
           />
         )
       }

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { loadHunts, loadLadders, loadMeasurements } from '@/store/noise';
+import { loadHunts, loadLadders, loadLastMeasurements, loadMeasurements } from '@/store/noise';
 import { NoisePlace } from './NoisePlace';
 import { onStore } from '../onStore';
 import { openedRig } from '../openedRig';
@@ -11,13 +11,16 @@ export const dynamic = 'force-dynamic';
 export default onStore(async (store, { searchParams }: { searchParams: Promise<{ rig?: string; tab?: string }> }) => {
   const { rig, tab } = await searchParams;
   const { saved } = openedRig(store, rig);
+  // The first line is the one that is looked at.
+  const first = saved.document.lines[0]?.id ?? '';
+  const others = loadLastMeasurements(store, saved.id).filter(({ line }) => line !== first);
   return (
     <NoisePlace
       key={saved.id}
       saved={saved}
       opens={tab}
       kept={{
-        measurements: loadMeasurements(store, saved.id),
+        measurements: [...others, ...loadMeasurements(store, saved.id, first)],
         ladders: loadLadders(store, saved.id),
         hunts: loadHunts(store, saved.id),
       }}

@@ -196,6 +196,7 @@ export const keptPanel = {
   kept: 'Kept',
   nothingSavedMeasureThisLine: 'Nothing saved. Measure this line and save it to compare tomorrow.',
   keptMeasurements: 'Kept measurements',
+  olderOnes: (why: string) => `Older measurements of this line could not be loaded. ${why}`,
   noNoiseFloor: 'no noise floor · ',
   predicted: (dbfs: string) => ` · predicted ${dbfs}`,
   gain: (gain: number) => ` · gain ${quantity(gain, 'dB')}`,

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { lastFloors } from '@/core/noise/kept';
 import { loadKit } from '@/store/kit';
-import { loadMeasurements } from '@/store/noise';
+import { loadLastMeasurements } from '@/store/noise';
 import { openRig } from '@/store/opened';
 import { heavily, soon } from '@/threads/pool';
 import { RigPlace } from './RigPlace';
@@ -30,7 +30,7 @@ export default onStore(
     const { saved, rigs, removed: gone, unknown } = openRig(store, wanted);
     if (unknown) notFound();
     const { document } = saved;
-    const floors = lastFloors(loadMeasurements(store, saved.id));
+    const floors = lastFloors(loadLastMeasurements(store, saved.id));
     const first = document.lines.length <= MOST ? await soon(heavily('drawn', { document, floors }), WAITS) : undefined;
     return (
       <RigPlace

@@ -30,7 +30,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const hunt = of && loadHunt(store, rig.id, of.id);
   const document = loadRig(store, rig.id)?.document;
   const items = loadKit(store).map(({ id, name }) => ({ id, name }));
-  const recordings = recordingsOf(loadMeasurements(store, rig.id), rig.id, of?.line);
+  const recordings = recordingsOf(loadMeasurements(store, rig.id, of?.line), rig.id);
   return (
     <Paper
       title={text.forTheRepairShopOn(unit)}
@@ -62,15 +62,12 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
 });
 
 /** What was kept of a line, or of the whole rig, newest first; with where its sound is. */
-const recordingsOf = (kept: readonly KeptMeasurement[], rig: string, line: string | undefined) =>
-  kept
-    .filter((each) => line === undefined || each.line === line)
-    .toReversed()
-    .map(({ id, at, name, measurement, audio }) => ({
-      id,
-      told: text.recordedAt(at.slice(0, 10), at.slice(11, 16), name, measurement.reading.rmsDbfs),
-      ...(audio && { sound: `/api/rigs/${rig}/measurements/${id}/audio` }),
-    }));
+const recordingsOf = (kept: readonly KeptMeasurement[], rig: string) =>
+  kept.toReversed().map(({ id, at, name, measurement, audio }) => ({
+    id,
+    told: text.recordedAt(at.slice(0, 10), at.slice(11, 16), name, measurement.reading.rmsDbfs),
+    ...(audio && { sound: `/api/rigs/${rig}/measurements/${id}/audio` }),
+  }));
 
 /** What a hunt proves of the unit. */
 function Proof({ saved: { hunt }, suspect, line }: { saved: SavedHunt; suspect: string; line: string }) {

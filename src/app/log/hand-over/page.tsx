@@ -7,7 +7,7 @@ import { feedLabel } from '@/core/standards/feeds';
 import { live, monitorsOf } from '@/core/runsheet';
 import { worded } from '@/core/units/conventions';
 import { loadLog } from '@/store/log';
-import { loadMeasurements } from '@/store/noise';
+import { loadLastMeasurements } from '@/store/noise';
 import { loadRig } from '@/store/rigs';
 import { keptSwitching, type Switching } from '@/store/switching';
 import { heavily } from '@/threads/pool';
@@ -35,7 +35,7 @@ export default onStore(async (store, { searchParams }: { searchParams: Promise<{
   const told = entries.filter(({ kind }) => kind !== 'step' && kind !== 'rig').slice(-MOST);
   const checked = await heavily('check', { body: document, brief: true });
   if ('refusals' in checked) throw new DocumentError(checked.refusals);
-  const rows = handOverRows(document, JSON.parse(checked.json) as RigResult, loadMeasurements(store, id));
+  const rows = handOverRows(document, JSON.parse(checked.json) as RigResult, loadLastMeasurements(store, id));
   const sheet = keptSwitching(store, id);
   const nameOf = (line: string) => document.lines.find((each) => each.id === line)?.name ?? line;
   return (

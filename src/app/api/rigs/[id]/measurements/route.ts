@@ -10,15 +10,19 @@ import { aboutLine, rigIn } from './valid';
 export const dynamic = 'force-dynamic';
 type Context = { params: Promise<{ id: string }> };
 
-/** What was measured on a rig, oldest first: the figures; spectrum and course of one stand behind its number. */
-export const GET = (_request: NextRequest, { params }: Context) =>
+/**
+ * What was measured on a rig, or with `?line=` on one of its lines, oldest first: the figures; spectrum and course of one
+ * stand behind its number.
+ */
+export const GET = (request: NextRequest, { params }: Context) =>
   handled(async () => {
     const { id } = await params;
     rigIn(id);
-    return NextResponse.json({ measurements: loadMeasurements(theStore(), id) });
+    const line = request.nextUrl.searchParams.get('line') ?? undefined;
+    return NextResponse.json({ measurements: loadMeasurements(theStore(), id, line) });
   });
 
-/** Keeps the figures of a measurement. */
+/** Keeps the figures of a measurement. Answers with all of its line. */
 export const POST = (request: NextRequest, { params }: Context) =>
   handled(async () => {
     const { id, body: kept } = await aboutLine(request, params, measurementSchema);
@@ -29,5 +33,5 @@ export const POST = (request: NextRequest, { params }: Context) =>
     const at = kept.at && new Date(kept.at).toISOString();
     const text = at ? `Put back: ${measuredText(kept)}` : measuredText(kept);
     const made = keepMeasurement(theStore(), id, { ...kept, at: at && at < now ? at : now }, text, now);
-    return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id) }, { status: 201 });
+    return NextResponse.json({ id: made, measurements: loadMeasurements(theStore(), id, kept.line) }, { status: 201 });
   });

@@ -17,7 +17,10 @@ export const GET = (_request: NextRequest, { params }: Context) =>
     return NextResponse.json({ measurement: found });
   });
 
-/** Takes a measurement out of those that are kept, and hands it over; the log keeps its line about it. */
+/**
+ * Takes a measurement out of those that are kept, and hands it over with those that its line still has; the log
+ * keeps its line about it.
+ */
 export const DELETE = (request: NextRequest, { params }: Context) =>
   handled(async () => {
     sameOrigin(request);
@@ -26,5 +29,5 @@ export const DELETE = (request: NextRequest, { params }: Context) =>
     const removed = removeMeasurement(theStore(), id, number);
     if (!removed) throw notFound(`measurement ${measurement}`);
     await removeSound(theStore(), number);
-    return NextResponse.json({ removed, measurements: loadMeasurements(theStore(), id) });
+    return NextResponse.json({ removed, measurements: loadMeasurements(theStore(), id, removed.line) });
   });
