@@ -5,13 +5,14 @@
  */
 const BETWEEN = 6;
 
-let last: Promise<void> = Promise.resolve();
+/** The turn that was given last; one row for pages and routes. */
+const shared = globalThis as { inletCheckTurn?: Promise<void> };
 
 /**
  * Waits for a turn of its own of the one loop that answers everybody: large answers that are asked for at once come some
  * turns after each other, so that small ones get between them. Nobody is waited for, however slowly they read.
  */
 export const ownTurn = (): Promise<void> =>
-  (last = last.then(async () => {
+  (shared.inletCheckTurn = (shared.inletCheckTurn ?? Promise.resolve()).then(async () => {
     for (let n = 0; n < BETWEEN; n++) await new Promise((resolve) => setImmediate(resolve));
   }));

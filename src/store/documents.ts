@@ -11,9 +11,11 @@ interface Read {
 
 /**
  * Documents that were read lately, by rig and revision: what was read once needs not be looked over again. A revision
- * never changes once its transaction has ended; what is read within one may still be taken back, and is not kept.
+ * never changes once its transaction has ended; what is read within one may still be taken back, and is not kept. One list
+ * for pages and routes.
  */
-const lately = new WeakMap<Store, Map<string, Read>>();
+const shared = globalThis as { inletCheckDocuments?: WeakMap<Store, Map<string, Read>> };
+const lately = (): WeakMap<Store, Map<string, Read>> => (shared.inletCheckDocuments ??= new WeakMap());
 /** Characters of text whose documents are kept: 300 rigs of the demo's size, 70 of 240 lines. */
 const MOST = 16 * 1024 * 1024;
 
@@ -41,7 +43,7 @@ function readOf(store: Store, rig: string, revision: number): Read | undefined {
   const column = (what: string) =>
     store.prepare(`SELECT ${what} FROM rig_revision WHERE rig_id = ? AND revision = ?`).pluck().get(rig, revision);
   if (column("document <> ''") !== 1) return undefined;
-  const known = lately.get(store)?.get(keyOf(rig, revision));
+  const known = lately().get(store)?.get(keyOf(rig, revision));
   if (known) return kept(store, rig, revision, known);
   const text = column('document') as string;
   return kept(store, rig, revision, { document: readDocument(JSON.parse(text)), size: text.length });
@@ -51,8 +53,8 @@ const keyOf = (rig: string, revision: number): string => `${revision} ${rig}`;
 
 function kept(store: Store, rig: string, revision: number, read: Read): Read {
   if (store.inTransaction) return read;
-  const known = lately.get(store) ?? new Map<string, Read>();
-  lately.set(store, known);
+  const known = lately().get(store) ?? new Map<string, Read>();
+  lately().set(store, known);
   const key = keyOf(rig, revision);
   // Whatever was asked for last is kept longest.
   known.delete(key);

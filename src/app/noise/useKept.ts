@@ -27,9 +27,11 @@ export function useKept(rig: string, came: readonly KeptMeasurement[], line: str
   const all = useMemo(() => [...without(known, line), ...own], [known, line, own]);
   const take = useCallback(
     (measurements: KeptMeasurement[]) => {
-      queries.setQueryData<List>([pathOf(rig, line)], { measurements });
       // Of a line that is not looked at any more it is known as well.
       setKnown((before) => [...without(before, line), ...measurements]);
+      const queryKey = [pathOf(rig, line)];
+      // What is on its way may be from before.
+      void queries.cancelQueries({ queryKey }).then(() => queries.setQueryData<List>(queryKey, { measurements }));
     },
     [queries, rig, line],
   );

@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import { NextResponse, type NextRequest } from 'next/server';
+import { ownTurn } from '@/app/turns';
 import { theStore } from '@/store/database';
 import { removeRig, rigToSend, saveRig } from '@/store/rigs';
 import { handled, notFound, sameOrigin, validBody } from '../../handled';
-import { ownTurn } from '@/app/turns';
 
 type Context = { params: Promise<{ id: string }> };
 
