@@ -24,7 +24,12 @@ test('what was read or written once is not read again', () => {
   const { id } = createRig(store, emptyRig('first'));
   expect(documentOf(store, id, 1)).toBe(documentOf(store, id, 1));
   const saved = saveRig(store, id, 1, emptyRig('second'))!;
-  expect(documentOf(store, id, 2)).toBe(saved.document);
+  // What cannot be read was not.
+  store.prepare("UPDATE rig_revision SET document = 'no document'").run();
+  expect(documentOf(store, id, 2)).toEqual(saved.document);
+  // Whoever saved it may go on with theirs.
+  saved.document.name = 'third';
+  expect(documentOf(store, id, 2)?.name).toBe('second');
 });
 
 test('what a transaction took back is not read as if it had stood', () => {

@@ -35,9 +35,11 @@ export function sentRig(store: Store, rig: string, revision: number, head: strin
   return read.sent.bytes;
 }
 
-/** Keeps a document that was just written, so that it needs not be read: it was looked over before it was. */
-export const justWritten = (store: Store, rig: string, revision: number, document: RigDocument): void =>
-  void kept(store, rig, revision, { document, size: JSON.stringify(document).length });
+/** Keeps a document that was just written as it would be read: it was looked over before it was written. */
+export function justWritten(store: Store, rig: string, revision: number, document: RigDocument): void {
+  const text = JSON.stringify(document);
+  kept(store, rig, revision, { document: JSON.parse(text) as RigDocument, size: text.length });
+}
 
 function readOf(store: Store, rig: string, revision: number): Read | undefined {
   const column = (what: string) =>

@@ -200,10 +200,14 @@ test('the simulated interface: faults named, the surplus explained, figures kept
   await page.getByRole('checkbox', { name: 'includes the hum measured last time' }).uncheck();
   await expect(page.getByRole('heading', { name: /Whose noise it is: Preamplifier/ })).toBeVisible();
 
-  const sound = await page.request.get(
-    (await page.getByRole('link', { name: 'Sound of before the show' }).getAttribute('href'))!,
-  );
+  const path = (await page.getByRole('link', { name: 'Sound of before the show' }).getAttribute('href'))!;
+  const sound = await page.request.get(path);
   expect((await sound.body()).subarray(0, 4).toString()).toBe('RIFF');
+  // What somebody else has removed meanwhile is gone here as well, once it is pressed.
+  expect((await page.request.delete(path.replace('/audio', ''))).ok()).toBe(true);
+  await page.getByRole('button', { name: 'Remove before the show' }).click();
+  await expect(page.getByText(/^There is no measurement \d+\.$/)).toBeVisible();
+  await expect(kept(page)).toHaveCount(1);
   await page.goto(`/log?rig=${rig}`);
   await expect(page.getByText(/“after the interval”, simulated interface/).first()).toBeVisible();
 });

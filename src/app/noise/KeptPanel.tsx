@@ -36,6 +36,8 @@ interface Props {
   who: string;
   onWho: (to: string) => void;
   onMeasurements: (to: KeptMeasurement[]) => void;
+  /** One could not be removed: somebody else may have done that. */
+  onRefused: () => void;
   /** Why older ones are not here; empty where they are. */
   missing: string;
 }
@@ -46,7 +48,7 @@ const NEWEST = 20;
 /** The target that floors are held against, and what was kept of a line: over time, one by one. */
 export function KeptPanel(props: Props) {
   const { rig, line, measurements, ladders, target, limit, floorMeter, onFloorMeter, onTarget } = props;
-  const { sine, onSine, who, onWho, onMeasurements, missing } = props;
+  const { sine, onSine, who, onWho, onMeasurements, onRefused, missing } = props;
   const [gone, setGone] = useState<WholeMeasurement>();
   const [failed, setFailed] = useState('');
   const [all, setAll] = useState(false);
@@ -59,7 +61,7 @@ export function KeptPanel(props: Props) {
       { method: 'DELETE' },
     );
     setFailed(why ?? '');
-    if (!body) return;
+    if (!body) return onRefused();
     onMeasurements(body.measurements);
     setGone(body.removed);
   };

@@ -66,7 +66,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
   const worker = useWorker(startNoiseWorker);
   useAhead(loadTabs);
   const line = document.lines.find(({ id }) => id === chosen) ?? document.lines[0];
-  const { all, own, take, missing } = useKept(saved.id, kept.measurements, line?.id);
+  const { all, own, take, again: readAgain, missing } = useKept(saved.id, kept.measurements, line?.id);
   const { floors, failed, again } = useFloors(worker, document, all);
   const limit = Number(target.replace(',', '.').replace('−', '-'));
   const keep = useCallback(
@@ -163,6 +163,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
             who={who}
             onWho={setWho}
             onMeasurements={take}
+            onRefused={() => void readAgain()}
             missing={missing}
           />
         )

@@ -35,5 +35,5 @@ export function useKept(rig: string, came: readonly KeptMeasurement[], line: str
     },
     [queries, rig, line],
   );
-  return { all, own, take, missing: whole ? '' : whyNot(asked) };
+  return { all, own, take, again: asked.refetch, missing: whole ? '' : whyNot(asked) };
 }
