@@ -1,5 +1,5 @@
 import type { Seconds } from '../units';
-import { carve } from './linear/carve';
+import { carve, carveOn } from './linear/carve';
 import { factor, solve, workspace } from './linear/real';
 import type { System } from './equations';
 import { stampTangent } from './tangent';
@@ -50,9 +50,10 @@ export function eliminate(system: System, pins: readonly number[]): Eliminated {
 
   // Each column is what the eliminated unknowns do for 1 of something: a kept unknown, a current, a source.
   const right = new Float64Array(e);
+  const takeColumn = carveOn(e);
   const follow = (of: (row: number) => number): Float64Array => {
     for (let row = 0; row < e; row++) right[row] = of(gone[row]);
-    const column = new Float64Array(e);
+    const column = takeColumn();
     solve(matrix, e, space, right, column);
     return column;
   };
@@ -65,16 +66,16 @@ export function eliminate(system: System, pins: readonly number[]): Eliminated {
   const ofRest = ends.map((end) => follow((row) => -end(row)));
   const sources = sourcesOf(system).map(({ at, drive }) => ({ at, drive, column: follow((row) => drive[row]) }));
 
+  /** What the kept equations have of the eliminated unknowns, besides zeros. */
+  const shared = kept.flatMap((row, i) =>
+    gone.map((column, j) => ({ i, j, value: g[row * n + column] })).filter(({ value }) => value !== 0),
+  );
   /** What the eliminated unknowns put onto the kept equations. */
-  const onto = (column: Float64Array): Float64Array =>
-    Float64Array.from(kept, (row) => {
-      let sum = 0;
-      for (let j = 0; j < e; j++) {
-        const value = g[row * n + gone[j]];
-        if (value !== 0) sum += value * column[j];
-      }
-      return sum;
-    });
+  const onto = (column: Float64Array): Float64Array => {
+    const sums = new Float64Array(m);
+    for (const { i, j, value } of shared) sums[i] += value * column[j];
+    return sums;
+  };
   const take = carve(2 * m * m + k * k);
   const [s, small, beside] = [take(m * m), take(m * m), take(k * k)];
   ofKept.forEach((column, j) => {

@@ -93,7 +93,7 @@ export function iterate(
     for (let k = 0; k < count; k++) {
       const { characteristic } = nonLinear[k];
       const to = characteristic.limit(next[k], at[k]);
-      if (!still(characteristic, at[k], to) && !close?.(at[k], to)) settled = false;
+      if (!close?.(at[k], to) && !still(characteristic, at[k], to)) settled = false;
       at[k] = to;
     }
     if (settled) return at;

@@ -63,7 +63,16 @@ test('a stage solves G·x + i(x) + share · C·x = z + charge for every unknown,
       const charge = new Float64Array(n);
       for (let row = 0; row < n; row++)
         for (let column = 0; column < n; column++) charge[row] += share * c[row * n + column] * before[column];
-      const x = stagesOf(system)(charge, at, share, before)!;
+      const x = new Float64Array(n);
+      const volts = nonLinear.map((each) => voltage(before, each));
+      const guess = volts.slice();
+      expect(stagesOf(system)(charge, at, share, volts, x, true)).toBe(true);
+      volts.forEach((each, k) => expect(each).toBeCloseTo(voltage(x, nonLinear[k]), 5));
+      // Asked for no more than what holds energy, that is the same.
+      const half = new Float64Array(n);
+      stagesOf(system)(charge, at, share, guess, half, false);
+      for (let row = 0; row < n; row++)
+        if (c.subarray(row * n, row * n + n).some((each) => each !== 0)) expect(half[row]).toBe(x[row]);
       const [feed] = of.elements;
       const z = system.z.slice();
       if (feed.type === 'voltageSource') z[system.branch('feed')!] = at * feed.volts;

@@ -1,6 +1,8 @@
 import type { Seconds } from '../units';
 import type { System } from './equations';
+import { carveOn } from './linear/carve';
 import { stagesOf } from './stage';
+import { voltage } from './tangent';
 
 /**
  * Two-stage diagonally implicit Runge-Kutta method of second order, stiffly accurate and L-stable: it forgets what the
@@ -17,7 +19,7 @@ export type Step = (
 
 /** Makes steps of one phase, in which no switch moves. */
 export function stepperOf(system: System, tolerance: number, history: Float64Array[], careful = false): Step {
-  const { size: n, c } = system;
+  const { size: n, c, nonLinear } = system;
   const watched = watchedOf(system);
   const largest = watched.map((each) => history.reduce((most, x) => Math.max(most, Math.abs(of(x, each))), each.floor));
   const charge = new Float64Array(n);
@@ -31,16 +33,19 @@ export function stepperOf(system: System, tolerance: number, history: Float64Arr
     for (const { row, column, value } of stored) into[row] += value * (x[column] - from[column]) * share;
   };
   const zero = new Float64Array(n);
+  const first = new Float64Array(n);
+  const volts = nonLinear.map(() => 0);
+  const take = carveOn(n);
 
   return (x, now, length) => {
     const share = 1 / (GAMMA * length);
     timesC(x, zero, share, charge);
-    const first = stage(charge, now + GAMMA * length, share, x);
-    if (!first) return undefined;
+    nonLinear.forEach((part, k) => (volts[k] = voltage(x, part)));
+    if (!stage(charge, now + GAMMA * length, share, volts, first, false)) return undefined;
     timesC(first, x, share, flow);
     for (let row = 0; row < n; row++) charge[row] += ((1 - GAMMA) / GAMMA) * flow[row];
-    const next = stage(charge, now + length, share, first);
-    if (!next) return undefined;
+    const next = take();
+    if (!stage(charge, now + length, share, volts, next, true)) return undefined;
     let error = 0;
     watched.forEach((each, k) => {
       const before = of(x, each);
@@ -56,10 +61,13 @@ export function stepperOf(system: System, tolerance: number, history: Float64Arr
 }
 
 /** What a matrix has besides zeros. */
-const entriesOf = (matrix: Float64Array, n: number) =>
-  Array.from(matrix, (value, k) => ({ row: Math.floor(k / n), column: k % n, value })).filter(
-    ({ value }) => value !== 0,
-  );
+function entriesOf(matrix: Float64Array, n: number) {
+  const entries: { row: number; column: number; value: number }[] = [];
+  matrix.forEach((value, k) => {
+    if (value !== 0) entries.push({ row: Math.floor(k / n), column: k % n, value });
+  });
+  return entries;
+}
 
 /** A quantity that holds energy: the difference of two unknowns, -1 standing for ground; and what counts as little of it. */
 interface Watched {
