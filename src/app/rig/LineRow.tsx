@@ -19,6 +19,12 @@ import { lineRow as text } from './texts';
 export const NAME_WIDTH = 216;
 export const VERDICT_WIDTH = 104;
 
+/** Where strip and verdict stand in a row: said once for a list, they are drawn anew at every press of its switch. */
+export const rowParts = {
+  '& > li > .strip': { gridArea: 'strip', minWidth: 0, minHeight: 67, pb: { xs: 1, md: 0 }, px: { xs: 1, md: 0 } },
+  '& > li > .verdict': { gridArea: 'verdict', pr: 1.5, pl: 1, py: { xs: 1, md: 0 } },
+} as const;
+
 /** One line of the sheet; far from what is in sight its name and verdict alone. */
 export const LineRow = memo(function LineRow(props: RowProps) {
   const { near, keep } = useNear(props.first);
@@ -96,18 +102,14 @@ const RowDrawing = memo(function RowDrawing(props: Drawing) {
   const { id, inlet, links, result, unsolved, selected, room, tips, actions } = props;
   return (
     <>
-      <Box
-        sx={{ gridArea: 'strip', minWidth: 0, minHeight: 67, pb: { xs: 1, md: 0 }, px: { xs: 1, md: 0 } }}
-        onClick={() => selected || actions.select(id)}
-      >
+      <div className="strip" onClick={() => selected || actions.select(id)}>
         {result && (
           <Strip
             result={result}
             room={room}
             flows={selected}
-            tall={selected}
             probe={selected && tips ? { tips, onTip: actions.probe } : undefined}
-            labels={(grid) => <LinkLabels {...{ grid, id, links, selected, actions }} />}
+            labels={(width, count) => <LinkLabels {...{ width, count, id, links, selected, actions }} />}
           />
         )}
         {unsolved && (
@@ -115,8 +117,8 @@ const RowDrawing = memo(function RowDrawing(props: Drawing) {
             {text.noResultForThisLine(unsolved)}
           </Typography>
         )}
-      </Box>
-      <Box sx={{ gridArea: 'verdict', pr: 1.5, pl: 1, py: { xs: 1, md: 0 } }}>
+      </div>
+      <div className="verdict">
         {result ? <VerdictMark verdict={result.verdict} /> : <Typography variant="caption">…</Typography>}
         {result?.assumed && (
           <Typography
@@ -129,11 +131,17 @@ const RowDrawing = memo(function RowDrawing(props: Drawing) {
             {text.limitAssumed}
           </Typography>
         )}
-        <Typography variant="caption" color="textSecondary" component="div" noWrap sx={{ mt: 0.25 }}>
-          {inlet}
-        </Typography>
-      </Box>
+        <Inlet name={inlet} />
+      </div>
     </>
+  );
+});
+
+const Inlet = memo(function Inlet({ name }: { name: string }) {
+  return (
+    <Typography variant="caption" color="textSecondary" component="div" noWrap sx={{ mt: 0.25 }}>
+      {name}
+    </Typography>
   );
 });
 

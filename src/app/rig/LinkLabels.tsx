@@ -1,25 +1,31 @@
 'use client';
 
 import AddIcon from '@mui/icons-material/Add';
+import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
-import { JOINT, type Columns } from '@/ui/strip/geometry';
+import { memo } from 'react';
+import { columns, JOINT } from '@/ui/strip/geometry';
 import type { RowActions } from './row';
 import { linkLabels as text } from './texts';
 
 interface LabelsProps {
-  grid: Columns;
+  /** Of the strip, and how many links it shows. */
+  width: number;
+  count: number;
   id: string;
   links: string;
   selected: boolean;
   actions: RowActions;
 }
 
-/** The names above the rails: press one to see and change that link, + to put one in between. */
-export function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) {
+/** The names above the rails: press one to see and change that link, + to put one in between. They stay while voltages change. */
+export const LinkLabels = memo(function LinkLabels({ width: room, count, id, links, selected, actions }: LabelsProps) {
+  const grid = columns(room, count);
   const names = links ? links.split('\n') : [];
   return (
-    <>
+    // On a phone those of the selected line have the height of a thumb.
+    <Box sx={{ position: 'relative', width: room, height: { xs: selected ? 44 : 18, md: 18 } }}>
       {names.map((name, n) => {
         const { x, width } = grid.link(n);
         return (
@@ -79,6 +85,6 @@ export function LinkLabels({ grid, id, links, selected, actions }: LabelsProps) 
             <AddIcon sx={{ fontSize: 14 }} />
           </IconButton>
         ))}
-    </>
+    </Box>
   );
-}
+});

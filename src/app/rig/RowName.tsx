@@ -18,7 +18,7 @@ interface NameProps extends Pick<RowProps, 'id' | 'name' | 'selected' | 'marked'
   listeners: DraggableSyntheticListeners;
 }
 
-/** What a line is called, taken hold of and marked by: it stays as it is while its verdict changes. */
+/** What a line is called, taken hold of and marked by; all but what it wants stays as it is while the feed changes. */
 export const RowName = memo(function RowName(props: NameProps) {
   const { id, name, selected, marked, picking, actions, wants, grip, attributes, listeners } = props;
   return (
@@ -34,40 +34,8 @@ export const RowName = memo(function RowName(props: NameProps) {
         pl: 0.5,
       }}
     >
-      <IconButton
-        ref={grip}
-        className="grip"
-        size="small"
-        {...attributes}
-        {...listeners}
-        aria-label={text.moveByKeys(name)}
-        sx={{
-          p: 0.25,
-          opacity: selected ? 1 : 0.25,
-          cursor: 'grab',
-          touchAction: 'none',
-          alignSelf: { md: 'end' },
-          justifySelf: 'center',
-        }}
-      >
-        <DragIndicatorIcon sx={{ fontSize: 17 }} />
-      </IconButton>
-      <Checkbox
-        className="grip"
-        size="small"
-        checked={marked}
-        slotProps={{ input: { 'aria-label': text.mark(name) } }}
-        onClick={(event) => actions.mark(id, event.shiftKey)}
-        sx={{
-          p: 0.25,
-          opacity: picking ? 1 : 0.25,
-          display: { xs: picking ? 'inline-flex' : 'none', md: 'inline-flex' },
-          minWidth: { xs: 44, md: 0 },
-          minHeight: { xs: 44, md: 0 },
-          alignSelf: { md: 'start' },
-          justifySelf: 'center',
-        }}
-      />
+      <Grip {...{ name, selected, grip, attributes, listeners }} />
+      <Mark {...{ id, name, marked, picking, actions }} />
       <ButtonBase
         onClick={(event) =>
           event.ctrlKey || event.metaKey || event.shiftKey ? actions.mark(id, event.shiftKey) : actions.select(id)
@@ -99,5 +67,53 @@ export const RowName = memo(function RowName(props: NameProps) {
         </Typography>
       </ButtonBase>
     </Box>
+  );
+});
+
+/** What a line is taken hold of by. */
+const Grip = memo(function Grip(props: Pick<NameProps, 'name' | 'selected' | 'grip' | 'attributes' | 'listeners'>) {
+  const { name, selected, grip, attributes, listeners } = props;
+  return (
+    <IconButton
+      ref={grip}
+      className="grip"
+      size="small"
+      {...attributes}
+      {...listeners}
+      aria-label={text.moveByKeys(name)}
+      sx={{
+        p: 0.25,
+        opacity: selected ? 1 : 0.25,
+        cursor: 'grab',
+        touchAction: 'none',
+        alignSelf: { md: 'end' },
+        justifySelf: 'center',
+      }}
+    >
+      <DragIndicatorIcon sx={{ fontSize: 17 }} />
+    </IconButton>
+  );
+});
+
+/** Marks a line. */
+const Mark = memo(function Mark(props: Pick<NameProps, 'id' | 'name' | 'marked' | 'picking' | 'actions'>) {
+  const { id, name, marked, picking, actions } = props;
+  return (
+    <Checkbox
+      className="grip"
+      size="small"
+      checked={marked}
+      slotProps={{ input: { 'aria-label': text.mark(name) } }}
+      onClick={(event) => actions.mark(id, event.shiftKey)}
+      sx={{
+        p: 0.25,
+        opacity: picking ? 1 : 0.25,
+        display: { xs: picking ? 'inline-flex' : 'none', md: 'inline-flex' },
+        minWidth: { xs: 44, md: 0 },
+        minHeight: { xs: 44, md: 0 },
+        alignSelf: { md: 'start' },
+        justifySelf: 'center',
+      }}
+    />
   );
 });

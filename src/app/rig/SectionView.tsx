@@ -11,7 +11,7 @@ import type { FeedName } from '@/core/standards/feeds';
 import { slotId } from './Carrying';
 import { GroupHeader } from './GroupHeader';
 import { farRows } from './FarRow';
-import { LineRow } from './LineRow';
+import { LineRow, rowParts } from './LineRow';
 import type { Row, RowActions } from './row';
 import type { Probe } from './useRigCheck';
 import { sectionView as text } from './texts';
@@ -55,7 +55,7 @@ export const SectionView = memo(function SectionView(props: SectionProps) {
         onFeed={props.onFeed}
       />
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, ...farRows }}>
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, ...farRows, ...rowParts }}>
           {rows.map((row, n) => (
             <LineRow
               key={row.id}

@@ -6,7 +6,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import NextLink from 'next/link';
-import { useEffect, useMemo, useState, type RefObject } from 'react';
+import { memo, useEffect, useMemo, useState, type RefObject } from 'react';
 import type { KitItem } from '@/core/kit';
 import type { RigDocument } from '@/core/rig';
 import { completions, readTyped, withTyped, type Ambiguous, type Completion, type TypedLine } from '@/core/typed';
@@ -32,16 +32,18 @@ interface Props {
 /** After the last key, before it is judged, in milliseconds. */
 const PAUSE = 150;
 
+/** What may follow where nothing stands. */
+const NONE: Completion[] = [];
+
 /** One field for lines as people say them; what was understood stands over it with its verdict, before it is taken. */
 export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: Props) {
   const [text, setText] = useDraft(typedKey(rig), '');
   const typed = useMemo(() => readTyped(document, kit, text), [document, kit, text]);
-  const options = useMemo(() => completions(document, kit, text), [document, kit, text]);
+  const options = useMemo(() => (text === '' ? NONE : completions(document, kit, text)), [document, kit, text]);
   const made = useMemo(() => withTyped(document, typed), [document, typed]);
   const verdicts = useVerdicts(worker, made);
   const ready = typed.length > 0 && typed.every(({ problem }) => problem === undefined);
   const add = () => {
-    if (!ready) return;
     onAdd(made.document, made.ids);
     setText('');
   };
@@ -60,58 +62,7 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
         py: 1,
       }}
     >
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
-        <Autocomplete<Completion, false, true, true>
-          freeSolo
-          disableClearable
-          fullWidth
-          options={options}
-          filterOptions={(all) => all}
-          getOptionLabel={(option) => (typeof option === 'string' ? option : option.text)}
-          inputValue={text}
-          onInputChange={(_, to, reason) => reason === 'input' && setText(to)}
-          value={'' as unknown as Completion}
-          onChange={(_, to) => (typeof to === 'string' ? add() : setText(to.text))}
-          slotProps={{ popper: { placement: 'top-start' } }}
-          renderOption={({ key: _key, ...props }, { label, what, text: whole }) => (
-            <li {...props} key={whole}>
-              <Box component="span" sx={{ flex: 1 }}>
-                {label}
-              </Box>
-              <Typography component="span" variant="caption" color="textSecondary">
-                {what}
-              </Typography>
-            </li>
-          )}
-          renderInput={(params) => (
-            <TextField
-              {...params}
-              multiline
-              maxRows={4}
-              inputRef={field}
-              label={texts.typeALine}
-              placeholder={texts.ribbon10MDesk3}
-              // Enter takes what stands there; a line of its own is Shift Enter.
-              onPaste={(event) => {
-                const list = event.clipboardData.getData('text/plain');
-                if (!isList(list)) return;
-                event.preventDefault();
-                onList(list);
-              }}
-              onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && event.preventDefault()}
-              slotProps={{ ...params.slotProps, inputLabel: { ...params.slotProps?.inputLabel, shrink: true } }}
-            />
-          )}
-        />
-        <Button
-          variant="contained"
-          disabled={!ready}
-          onClick={add}
-          sx={{ minHeight: { xs: 44, md: 40 }, whiteSpace: 'nowrap' }}
-        >
-          {texts.add(made.ids.length)}
-        </Button>
-      </Box>
+      <Field {...{ text, setText, options, field, onList }} count={made.ids.length} onAdd={ready ? add : undefined} />
       <Box aria-live="polite" sx={{ maxHeight: { xs: 180, md: 260 }, overflowY: 'auto', mt: typed.length ? 1 : 0 }}>
         {typed.map((each, n) => (
           <Understood
@@ -122,20 +73,96 @@ export function TypeLine({ rig, document, kit, worker, field, onList, onAdd }: P
           />
         ))}
       </Box>
-      <Typography
-        variant="caption"
-        color="textSecondary"
-        component="p"
-        sx={{ display: { xs: typed.length ? 'block' : 'none', md: 'block' } }}
-      >
-        {texts.sourceWhatLiesBetweenWhere}
-        <Box component={NextLink} prefetch={false} href="/typing" sx={{ color: 'primary.main' }}>
-          {texts.howToTypeLines}
-        </Box>
-      </Typography>
+      <Hint beside={typed.length > 0} />
     </Box>
   );
 }
+
+interface FieldProps {
+  text: string;
+  setText: (to: string) => void;
+  options: readonly Completion[];
+  /** How many lines stand there. */
+  count: number;
+  field: Props['field'];
+  onList: Props['onList'];
+  /** Absent where what stands there cannot be taken. */
+  onAdd?: () => void;
+}
+
+/** The field itself. While nothing stands in it, it stays as it is, whatever happens to the rig. */
+const Field = memo(function Field({ text, setText, options, count, field, onList, onAdd }: FieldProps) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, alignItems: 'flex-start' }}>
+      <Autocomplete<Completion, false, true, true>
+        freeSolo
+        disableClearable
+        fullWidth
+        options={options}
+        filterOptions={(all) => all}
+        getOptionLabel={(option) => (typeof option === 'string' ? option : option.text)}
+        inputValue={text}
+        onInputChange={(_, to, reason) => reason === 'input' && setText(to)}
+        value={'' as unknown as Completion}
+        onChange={(_, to) => (typeof to === 'string' ? onAdd?.() : setText(to.text))}
+        slotProps={{ popper: { placement: 'top-start' } }}
+        renderOption={({ key: _key, ...props }, { label, what, text: whole }) => (
+          <li {...props} key={whole}>
+            <Box component="span" sx={{ flex: 1 }}>
+              {label}
+            </Box>
+            <Typography component="span" variant="caption" color="textSecondary">
+              {what}
+            </Typography>
+          </li>
+        )}
+        renderInput={(params) => (
+          <TextField
+            {...params}
+            multiline
+            maxRows={4}
+            inputRef={field}
+            label={texts.typeALine}
+            placeholder={texts.ribbon10MDesk3}
+            // Enter takes what stands there; a line of its own is Shift Enter.
+            onPaste={(event) => {
+              const list = event.clipboardData.getData('text/plain');
+              if (!isList(list)) return;
+              event.preventDefault();
+              onList(list);
+            }}
+            onKeyDown={(event) => event.key === 'Enter' && !event.shiftKey && event.preventDefault()}
+            slotProps={{ ...params.slotProps, inputLabel: { ...params.slotProps?.inputLabel, shrink: true } }}
+          />
+        )}
+      />
+      <Button
+        variant="contained"
+        disabled={!onAdd}
+        onClick={onAdd}
+        sx={{ minHeight: { xs: 44, md: 40 }, whiteSpace: 'nowrap' }}
+      >
+        {texts.add(count)}
+      </Button>
+    </Box>
+  );
+});
+
+const Hint = memo(function Hint({ beside }: { beside: boolean }) {
+  return (
+    <Typography
+      variant="caption"
+      color="textSecondary"
+      component="p"
+      sx={{ display: { xs: beside ? 'block' : 'none', md: 'block' } }}
+    >
+      {texts.sourceWhatLiesBetweenWhere}
+      <Box component={NextLink} prefetch={false} href="/typing" sx={{ color: 'primary.main' }}>
+        {texts.howToTypeLines}
+      </Box>
+    </Typography>
+  );
+});
 
 /** Several rows that nobody typed as lines: a list of a spreadsheet, or of a message. */
 export const isList = (text: string): boolean =>

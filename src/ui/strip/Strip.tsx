@@ -1,6 +1,5 @@
 'use client';
 
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { Fragment, memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
@@ -18,10 +17,8 @@ interface Props {
   result: LineResult;
   /** Width there is, in pixels. */
   room: number;
-  /** What stands above the columns: each link's label, and whatever is pressed there. */
-  labels?: (columns: Columns) => React.ReactNode;
-  /** On a phone the labels have the height of a thumb. */
-  tall?: boolean;
+  /** What stands above the columns of so many links in so much width: each link's label, and whatever is pressed there. */
+  labels?: (width: number, links: number) => React.ReactNode;
   /** Marks of the current move along. */
   flows?: boolean;
   /** Present where the probe can be put on the contacts. */
@@ -29,14 +26,14 @@ interface Props {
 }
 
 /** The line drawn: its conductors from the source at the left to the inlet at the right. */
-export const Strip = memo(function Strip({ result, room, labels, tall = false, flows = false, probe }: Props) {
+export const Strip = memo(function Strip({ result, room, labels, flows = false, probe }: Props) {
   const { junctions } = result.readings;
   const width = Math.max(room, leastWidth(result.links.length));
   const grid = columns(width, result.links.length);
   const last = junctions.length - 1;
   return (
-    <Box sx={{ width: '100%', overflowX: width > room ? 'auto' : 'hidden', overflowY: 'hidden' }}>
-      {labels && <Box sx={{ position: 'relative', width, height: { xs: tall ? 44 : 18, md: 18 } }}>{labels(grid)}</Box>}
+    <div style={{ width: '100%', overflowX: width > room ? 'auto' : 'hidden', overflowY: 'hidden' }}>
+      {labels?.(width, result.links.length)}
       <svg
         width={width}
         height={HEIGHT}
@@ -59,7 +56,7 @@ export const Strip = memo(function Strip({ result, room, labels, tall = false, f
           <Joint key={n} junctions={junctions} n={n} x={grid.junction(n)} probe={probe} />
         ))}
       </svg>
-    </Box>
+    </div>
   );
 });
 

@@ -1,5 +1,6 @@
 import { visuallyHidden } from '@mui/utils';
 import Box from '@mui/material/Box';
+import { memo } from 'react';
 import type { Verdict } from '@/core/check';
 
 /** Each verdict has a shape of its own besides its word and tint. */
@@ -11,7 +12,7 @@ const SHAPES: Record<Verdict, React.ReactNode> = {
 };
 
 /** A verdict as word, shape and tint. */
-export function VerdictMark({
+export const VerdictMark = memo(function VerdictMark({
   verdict,
   count,
   size = 'small',
@@ -50,4 +51,4 @@ export function VerdictMark({
       )}
     </Box>
   );
-}
+});
