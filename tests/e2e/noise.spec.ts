@@ -49,6 +49,36 @@ test('level and budget: whose noise it is, what a booster gains, a quieter room'
   await saved(page);
 });
 
+test('whoever looks at another line has that one solved, and not all of them once more', async ({ page }) => {
+  await page.addInitScript(() => {
+    const asked: string[] = [];
+    Object.assign(window, { asked });
+    const { postMessage } = Worker.prototype;
+    Worker.prototype.postMessage = function (question: { ask: string; line?: string }) {
+      asked.push([question.ask, question.line].filter(Boolean).join(' '));
+      postMessage.call(this, question);
+    };
+  });
+  await openNoise(page, 'lock-nine', 'Electric piano, left');
+  const plan = page.getByLabel('Level plan');
+  await expect(page.getByLabel('includes the hum measured last time')).toBeChecked();
+  await page
+    .getByRole('navigation', { name: 'Lines' })
+    .getByRole('button', { name: /^Trio, pair A right/ })
+    .click();
+  await expect(page.getByRole('heading', { name: 'Trio, pair A right', exact: true })).toBeVisible();
+  await expect(plan).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Lines' })
+    .getByRole('button', { name: /^Electric piano, right/ })
+    .click();
+  await expect(page.getByRole('heading', { name: 'Electric piano, right', exact: true })).toBeVisible();
+  await expect(plan).toBeVisible();
+  const asked = await page.evaluate(() => (window as unknown as { asked: string[] }).asked);
+  expect(asked.filter((each) => each === 'floors')).toEqual(['floors']);
+  expect(asked.filter((each) => each === 'budget pair-a-right')).toEqual(['budget pair-a-right']);
+});
+
 test('hum that was measured counts in the list of lines as in the panel, and is sent to the hunt', async ({ page }) => {
   await openNoise(page, 'lock-nine', 'Electric piano, left');
   const plan = page.getByLabel('Level plan');

@@ -156,6 +156,27 @@ test('the probe goes on any two contacts, by pressing them or by name', async ({
   await expect(page.getByLabel('Meter reads')).toHaveText(/^−35\.7\d V$/);
 });
 
+test('what is looked at beside the meter does not set it back to nothing', async ({ page }) => {
+  await openLine(page, 'Trio, pair A left');
+  const meter = page.getByLabel('Meter reads');
+  await expect(meter).toHaveText(/^35\.7\d V$/);
+  await expect(page.getByText('Trying what helps …')).toHaveCount(0);
+  const shown = await meter.evaluateHandle((output) => {
+    const texts: (string | null)[] = [];
+    new MutationObserver(() => texts.push(output.textContent)).observe(output, {
+      subtree: true,
+      characterData: true,
+      childList: true,
+    });
+    return texts;
+  });
+  for (const name of ['Readings', 'Transients', 'Why']) await tab(page, name).click();
+  await page.getByLabel('Find a line').fill('pair');
+  await expect(row(page, 'Announcer')).toHaveCount(0);
+  expect(await shown.jsonValue()).toEqual([]);
+  await expect(meter).toHaveText(/^35\.7\d V$/);
+});
+
 test('schools change verdicts, and the finding names the one that decided', async ({ page }) => {
   const rig = await copyOf(page, 'School trial');
   await openLine(page, "Guide's stand", rig);

@@ -8,7 +8,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { NoiseBudget } from '@/core/noise/budget';
 import { lastTones, type KeptMeasurement } from '@/core/noise/kept';
 import type { RigDocument, RigLine } from '@/core/rig';
@@ -18,6 +18,7 @@ import { schoolLabel } from '@/core/schools';
 import type { FloorMeter } from '@/core/schools/schools';
 import { quantity } from '@/core/units/format';
 import { useAnswer } from '@/ui/rig/useWorker';
+import { useSame } from '@/ui/shell/useSame';
 import type { NoiseWorker } from '@/workers/noiseWorker';
 import { BudgetRemedies } from './BudgetRemedies';
 import { Figure, Figures } from './Figure';
@@ -42,7 +43,7 @@ interface Props {
 }
 
 /** What one line should deliver: gain, headroom, floor, whose noise it is, and what would better it. */
-export function BudgetView({
+export const BudgetView = memo(function BudgetView({
   document,
   line,
   target,
@@ -57,7 +58,7 @@ export function BudgetView({
   const gain = set.trim() === '' ? undefined : Number(set.replace(',', '.').replace('−', '-'));
   const valid = gain === undefined || (Number.isFinite(gain) && gain >= -60 && gain <= 120);
   const [counted, setCounted] = useState(true);
-  const hum = useMemo(() => lastTones(measurements), [measurements]);
+  const hum = useSame(useMemo(() => lastTones(measurements), [measurements]));
   const question = useBudgetQuestion(document, line.id, valid ? gain : undefined, counted ? hum : undefined);
   const { answer, failed } = useAnswer(worker, question, 'budget');
   if (failed)
@@ -125,7 +126,7 @@ export function BudgetView({
       )}
     </>
   );
-}
+});
 
 interface PlanProps {
   budget: NoiseBudget;

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import { memo } from 'react';
 import type { FloorMeter } from '@/core/schools/schools';
 import type { RigLine } from '@/core/rig';
 import { Choice } from '@/ui/shell/Choice';
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** The lines of a rig with the floor that each should have; on a phone one choice of them. */
-export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose }: Props) {
+export const FloorList = memo(function FloorList({ lines, floors, chosen, target, floorMeter, onChoose }: Props) {
   return (
     <>
       <Box sx={{ display: { xs: 'block', md: 'none' }, px: 2, pt: 1.5 }}>
@@ -41,42 +42,56 @@ export function FloorList({ lines, floors, chosen, target, floorMeter, onChoose 
           minHeight: 0,
         }}
       >
-        {lines.map(({ id, name }) => {
-          const on = id === chosen;
-          return (
-            <ButtonBase
-              key={id}
-              aria-current={on ? 'true' : undefined}
-              onClick={() => onChoose(id)}
-              sx={{
-                width: '100%',
-                justifyContent: 'flex-start',
-                textAlign: 'left',
-                flexDirection: 'column',
-                alignItems: 'stretch',
-                px: 1.5,
-                py: 0.75,
-                borderBottom: 1,
-                borderColor: 'divider',
-                borderLeft: 3,
-                borderLeftStyle: 'solid',
-                borderLeftColor: on ? 'primary.main' : 'transparent',
-                bgcolor: on ? 'background.paper' : undefined,
-                fontSize: 'body2.fontSize',
-                '&:focus-visible': { outlineOffset: -2 },
-              }}
-            >
-              <Box component="span" sx={{ fontWeight: on ? 700 : 500 }}>
-                {name}
-              </Box>
-              <Floor budget={floors.get(id)} target={target} floorMeter={floorMeter} />
-            </ButtonBase>
-          );
-        })}
+        {lines.map(({ id, name }) => (
+          <FloorRow
+            key={id}
+            {...{ id, name, target, floorMeter, onChoose }}
+            on={id === chosen}
+            budget={floors.get(id)}
+          />
+        ))}
       </Box>
     </>
   );
+});
+
+interface RowProps extends Pick<Props, 'target' | 'floorMeter' | 'onChoose'> {
+  id: string;
+  name: string;
+  on: boolean;
+  budget: LineFloor['budget'] | undefined;
 }
+
+const FloorRow = memo(function FloorRow({ id, name, on, budget, target, floorMeter, onChoose }: RowProps) {
+  return (
+    <ButtonBase
+      aria-current={on ? 'true' : undefined}
+      onClick={() => onChoose(id)}
+      sx={{
+        width: '100%',
+        justifyContent: 'flex-start',
+        textAlign: 'left',
+        flexDirection: 'column',
+        alignItems: 'stretch',
+        px: 1.5,
+        py: 0.75,
+        borderBottom: 1,
+        borderColor: 'divider',
+        borderLeft: 3,
+        borderLeftStyle: 'solid',
+        borderLeftColor: on ? 'primary.main' : 'transparent',
+        bgcolor: on ? 'background.paper' : undefined,
+        fontSize: 'body2.fontSize',
+        '&:focus-visible': { outlineOffset: -2 },
+      }}
+    >
+      <Box component="span" sx={{ fontWeight: on ? 700 : 500 }}>
+        {name}
+      </Box>
+      <Floor budget={budget} target={target} floorMeter={floorMeter} />
+    </ButtonBase>
+  );
+});
 
 function Floor({
   budget,

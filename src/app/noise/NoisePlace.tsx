@@ -76,7 +76,7 @@ export function NoisePlace({ saved, kept, opens }: Props) {
     },
     [take],
   );
-  const asked = useBudgetQuestion(document, line?.id);
+  const asked = useBudgetQuestion(document, tab === 'ladder' ? line?.id : undefined);
   const { answer } = useAnswer(worker, asked, 'budget');
   const askedMains = useMemo(
     () => (tab === 'mains' ? { ask: 'mains' as const, document } : undefined),

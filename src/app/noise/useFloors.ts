@@ -5,6 +5,7 @@ import type { MeasuredTones } from '@/core/noise/budget';
 import { lastHums, type KeptMeasurement } from '@/core/noise/kept';
 import type { RigDocument } from '@/core/rig';
 import { useAnswer } from '@/ui/rig/useWorker';
+import { useSame } from '@/ui/shell/useSame';
 import type { LineFloor } from '@/workers/noiseMessages';
 import type { NoiseWorker } from '@/workers/noiseWorker';
 
@@ -13,7 +14,7 @@ import type { NoiseWorker } from '@/workers/noiseWorker';
  * answered, or why it cannot.
  */
 export function useFloors(worker: () => NoiseWorker, document: RigDocument, measurements: readonly KeptMeasurement[]) {
-  const hums = useMemo(() => lastHums(measurements), [measurements]);
+  const hums = useSame(useMemo(() => lastHums(measurements), [measurements]));
   const question = useMemo(() => ({ ask: 'floors' as const, document, hums }), [document, hums]);
   const { answer, failed, again } = useAnswer(worker, question, 'floors');
   const floors = useMemo(

@@ -9,6 +9,7 @@ import type { PartRef } from '@/core/gear';
 import { overdrawn, type KitItem } from '@/core/kit';
 import type { FirstResult, Floors } from '@/core/noise/heard';
 import { PlaceFrame } from '@/ui/shell/PlaceFrame';
+import { useSame } from '@/ui/shell/useSame';
 import { DeviceTemplates } from './DeviceTemplates';
 import { GroupPanel } from './GroupPanel';
 import { LinePanel } from './LinePanel';
@@ -25,7 +26,7 @@ import { TypeLine } from './TypeLine';
 import { useRigActions } from './useRigActions';
 import { useRig } from '@/ui/rig/useRig';
 import { groupKey, useProbe, useRigCheck } from './useRigCheck';
-import { useRigView } from './useRigView';
+import { resultOf, useRigView } from './useRigView';
 import { rigPlace as text } from './texts';
 
 interface Props {
@@ -41,14 +42,6 @@ interface Props {
   removed?: string;
 }
 
-/** The same object as long as it holds the same. */
-function useSame<T extends object>(now: T): T {
-  const [before, setBefore] = useState(now);
-  if (JSON.stringify(before) === JSON.stringify(now)) return before;
-  setBefore(now);
-  return now;
-}
-
 /** The Rig place: every line under its switch, and why the selected one has its verdict. */
 export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }: Props) {
   const rig = useRig(saved);
@@ -59,11 +52,13 @@ export function RigPlace({ saved, rigs, kit, floors, first, selected, removed }:
   const own = document === saved.document ? first : undefined;
   const { solution, worker, again } = useRigCheck(document, lineId, kit, floors, own);
   const path = view.paths.get(lineId ?? '');
-  const result = useMemo(() => view.resultOf(solution, lineId), [view, solution, lineId]);
-  const tips = useMemo(() => view.tipsFor(result), [view, result]);
+  const result = useMemo(() => resultOf(solution, lineId), [solution, lineId]);
+  const { tipsFor, shownLines } = view;
+  // The meter is not asked again for what it shows already.
+  const tips = useSame(useMemo(() => tipsFor(result), [tipsFor, result]));
   const actions = useRigActions({ rig, view, tips, rigId: saved.id, kit });
   const reading = useProbe(worker, solution.document, lineId ?? '', tips);
-  const { visible, counts } = useMemo(() => view.shownLines(solution), [view, solution]);
+  const { visible, counts } = useMemo(() => shownLines(solution), [shownLines, solution]);
   const counted = useSame(counts);
   const [closed, setClosed] = useState(true);
   const close = useCallback(() => setClosed(true), []);

@@ -15,6 +15,24 @@ const WHOLE: Selection = { whole: true };
 export type Counts = Record<Verdict, number | '…'>;
 const UNKNOWN: Counts = { Stop: '…', Silent: '…', Watch: '…', Clear: '…' };
 
+/** The selected line's result: newest verdict and readings, remedies of the last full answer where it still speaks of them. */
+export function resultOf(solution: Solution, line: string | undefined): LineResult | undefined {
+  const brief = solution.lines.get(line ?? '');
+  const full = solution.full?.result;
+  if (!brief || full?.id !== line) return brief;
+  if (solution.full?.document === solution.document) return full;
+  const known = new Map(full!.findings.map((finding) => [`${finding.code} ${finding.part}`, finding]));
+  return {
+    ...brief,
+    moments: full!.moments,
+    readings: { ...brief.readings, signal: { ...brief.readings.signal, response: full!.readings.signal.response } },
+    findings: brief.findings.map((finding) => {
+      const before = known.get(`${finding.code} ${finding.part}`);
+      return before ? { ...finding, remedies: before.remedies, answers: before.answers } : finding;
+    }),
+  };
+}
+
 /** What is looked at: the selected line or switch, the open tab, the filter, where the probe is. */
 export function useRigView(document: RigDocument, asked?: string) {
   const sections = useMemo(() => sectionsOf(document), [document]);
@@ -85,26 +103,9 @@ export function useRigView(document: RigDocument, asked?: string) {
     setPicking(false);
   }, []);
 
-  return useMemo(() => {
-    /** The selected line's result: newest verdict and readings, remedies of the last full answer where it still speaks of them. */
-    const resultOf = (solution: Solution, line: string | undefined): LineResult | undefined => {
-      const brief = solution.lines.get(line ?? '');
-      const full = solution.full?.result;
-      if (!brief || full?.id !== line) return brief;
-      if (solution.full?.document === solution.document) return full;
-      const known = new Map(full!.findings.map((finding) => [`${finding.code} ${finding.part}`, finding]));
-      return {
-        ...brief,
-        moments: full!.moments,
-        readings: { ...brief.readings, signal: { ...brief.readings.signal, response: full!.readings.signal.response } },
-        findings: brief.findings.map((finding) => {
-          const before = known.get(`${finding.code} ${finding.part}`);
-          return before ? { ...finding, remedies: before.remedies, answers: before.answers } : finding;
-        }),
-      };
-    };
-    /** The probe where it was put, as long as those contacts are there; else on the source, hot over reference. */
-    const tipsFor = (result: LineResult | undefined): Probe | undefined => {
+  /** The probe where it was put, as long as those contacts are there; else on the source, hot over reference. */
+  const tipsFor = useCallback(
+    (result: LineResult | undefined): Probe | undefined => {
       if (!result) return undefined;
       const { junctions } = result.readings;
       const here = ({ junction, contact }: Probe['red']) =>
@@ -116,22 +117,27 @@ export function useRigView(document: RigDocument, asked?: string) {
         red: { junction: 0, contact: hot },
         black: { junction: 0, contact: hot === reference ? pairs[0][1] : reference },
       };
-    };
-    const words = search.trim().toLowerCase();
-    const matches = (id: string, found: readonly Finding[] = []) => {
-      const path = paths.get(id)!;
-      const text = [
-        path.line.name,
-        path.line.inlet.name,
-        ...[path.line.source, ...path.line.links].flatMap((part, n) => [
-          part.name,
-          kindAt(n === 0 ? 'source' : n - 1, part.kind).label,
-        ]),
-        ...found.map(({ what }) => what),
-      ];
-      return !words || text.some((each) => each?.toLowerCase().includes(words));
-    };
-    const shownLines = (solution: Solution) => {
+    },
+    [placed],
+  );
+  /** Lines that the filter and the search leave, and how many have each verdict. */
+  const shownLines = useCallback(
+    (solution: Solution) => {
+      const words = search.trim().toLowerCase();
+      const matches = (id: string, found: readonly Finding[] = []) => {
+        const path = paths.get(id)!;
+        const text = [
+          path.line.name,
+          path.line.inlet.name,
+          ...[path.line.source, ...path.line.links].flatMap((part, n) => [
+            part.name,
+            kindAt(n === 0 ? 'source' : n - 1, part.kind).label,
+          ]),
+          ...found.map(({ what }) => what),
+        ];
+        return !words || text.some((each) => each?.toLowerCase().includes(words));
+      };
+
       const counts = Object.fromEntries(VERDICT_ORDER.map((verdict) => [verdict, 0])) as Record<Verdict, number>;
       const visible = new Set<string>();
       for (const id of paths.keys()) {
@@ -142,8 +148,12 @@ export function useRigView(document: RigDocument, asked?: string) {
       // None of each would be as wrong as all of one, as long as nobody knows.
       const unknown = paths.size > 0 && solution.lines.size + solution.unsolved.size === 0;
       return { counts: unknown ? UNKNOWN : counts, visible };
-    };
-    return {
+    },
+    [paths, shown, search],
+  );
+
+  return useMemo(
+    () => ({
       sections,
       paths,
       selection,
@@ -154,14 +164,12 @@ export function useRigView(document: RigDocument, asked?: string) {
       setTab,
       part,
       setPart,
-      placed,
       setTips,
       shown,
       toggleShown,
       search,
       setSearch,
       searchRef,
-      resultOf,
       tipsFor,
       shownLines,
       order,
@@ -171,27 +179,29 @@ export function useRigView(document: RigDocument, asked?: string) {
       clearMarks,
       picking: picking || marked.length > 0,
       setPicking,
-    };
-  }, [
-    order,
-    marked,
-    mark,
-    markOnly,
-    clearMarks,
-    picking,
-    sections,
-    paths,
-    selection,
-    selectLine,
-    selectGroup,
-    selectWhole,
-    tab,
-    part,
-    placed,
-    shown,
-    toggleShown,
-    search,
-  ]);
+    }),
+    [
+      order,
+      marked,
+      mark,
+      markOnly,
+      clearMarks,
+      picking,
+      sections,
+      paths,
+      selection,
+      selectLine,
+      selectGroup,
+      selectWhole,
+      tab,
+      part,
+      shown,
+      toggleShown,
+      search,
+      tipsFor,
+      shownLines,
+    ],
+  );
 }
 
 export type RigView = ReturnType<typeof useRigView>;

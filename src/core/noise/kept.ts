@@ -63,7 +63,7 @@ export function lastTones(measurements: readonly KeptMeasurement[]): MeasuredTon
   return all.length ? { gain: last.gain!, tones: all } : undefined;
 }
 
-/** The same of each line that has any. */
+/** The same of each line that has any, in the order of their ids: it reads the same whichever was measured last. */
 export function lastHums(measurements: readonly KeptMeasurement[]): Record<string, MeasuredTones> {
   const byLine = new Map<string, KeptMeasurement[]>();
   for (const each of measurements) {
@@ -72,8 +72,8 @@ export function lastHums(measurements: readonly KeptMeasurement[]): Record<strin
     else byLine.set(each.line, [each]);
   }
   return Object.fromEntries(
-    [...byLine].flatMap(([line, own]) => {
-      const tones = lastTones(own);
+    [...byLine.keys()].sort().flatMap((line) => {
+      const tones = lastTones(byLine.get(line)!);
       return tones ? [[line, tones]] : [];
     }),
   );

@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box';
 import Checkbox from '@mui/material/Checkbox';
+import { useState, type SyntheticEvent } from 'react';
 import { withMainsEdit, type MainsReport } from '@/core/mains';
 import { OUTLET_SETTINGS, type RigDocument } from '@/core/rig';
 import { UNIT_FIGURES } from '@/core/rig/deviceFigures';
@@ -25,12 +26,25 @@ const GROUNDS = {
 } as const;
 
 /** What most jobs never need: measured chassis and touch currents, how audio grounds are joined, blockers; isolators and protectors of outlets. */
-export function UnitDetails({ document, report: { system }, onChange }: Props) {
+export function UnitDetails(props: Props) {
+  const [open, setOpen] = useState(false);
   return (
-    <Box component="details" sx={{ mt: 3 }}>
+    <Box
+      component="details"
+      sx={{ mt: 3 }}
+      onToggle={({ currentTarget }: SyntheticEvent<HTMLElement>) => setOpen((currentTarget as HTMLDetailsElement).open)}
+    >
       <Box component="summary" sx={{ cursor: 'pointer', color: 'primary.main', fontWeight: 600, minHeight: 24 }}>
         {text.moreAboutUnitsAndOutlets}
       </Box>
+      {open && <Tables {...props} />}
+    </Box>
+  );
+}
+
+function Tables({ document, report: { system }, onChange }: Props) {
+  return (
+    <>
       <MainsTable
         title={text.moreAboutUnits}
         headings={[
@@ -112,6 +126,6 @@ export function UnitDetails({ document, report: { system }, onChange }: Props) {
           );
         })}
       </MainsTable>
-    </Box>
+    </>
   );
 }
