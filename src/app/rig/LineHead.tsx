@@ -47,27 +47,35 @@ export const LineHead = memo(function LineHead({
         <Typography variant="panel" component="h2" sx={{ flex: 1, minWidth: 0 }}>
           {name}
         </Typography>
-        <Action
-          label={text.duplicateThisLineD}
-          onClick={onDuplicate}
-          icon={<ContentCopyIcon sx={{ fontSize: 17 }} />}
-        />
-        <Action
-          label={text.moveToAnotherInletM}
-          onClick={(event) => onMove(event.currentTarget)}
-          icon={<SwapVertIcon sx={{ fontSize: 19 }} />}
-        />
-        <Action
-          label={text.removeThisLineDeleteUndo}
-          onClick={onRemove}
-          icon={<DeleteOutlineIcon sx={{ fontSize: 18 }} />}
-        />
+        <Actions {...{ onDuplicate, onMove, onRemove }} />
       </Box>
       <Box data-testid="verdict" sx={{ mt: 0.25 }}>
         <VerdictMark verdict={verdict} size="large" />
       </Box>
       <PanelTabs tab={tab} onTab={onTab} />
     </Box>
+  );
+});
+
+const Actions = memo(function Actions({
+  onDuplicate,
+  onMove,
+  onRemove,
+}: Pick<Props, 'onDuplicate' | 'onMove' | 'onRemove'>) {
+  return (
+    <>
+      <Action label={text.duplicateThisLineD} onClick={onDuplicate} icon={<ContentCopyIcon sx={{ fontSize: 17 }} />} />
+      <Action
+        label={text.moveToAnotherInletM}
+        onClick={(event) => onMove(event.currentTarget)}
+        icon={<SwapVertIcon sx={{ fontSize: 19 }} />}
+      />
+      <Action
+        label={text.removeThisLineDeleteUndo}
+        onClick={onRemove}
+        icon={<DeleteOutlineIcon sx={{ fontSize: 18 }} />}
+      />
+    </>
   );
 });
 

@@ -8,6 +8,7 @@ import { memo } from 'react';
 import type { LineResult, ProbeTip } from '@/core/check';
 import type { Probe } from './useRigCheck';
 import { digits } from '@/core/units/format';
+import { useSame } from '@/ui/shell/useSame';
 import { probePanel as texts } from './texts';
 
 interface Props {
@@ -22,27 +23,11 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
   const { junctions } = result.readings;
   const place = (at: string, n: number) =>
     n === 0 ? texts.atTheSource : at === 'inlet' ? texts.atTheInlet : texts.afterLink(n);
-  const spots = junctions.flatMap(({ at, contacts }, junction) =>
-    contacts.map(({ contact }) => ({
-      key: `${junction}.${contact}`,
-      tip: { junction, contact },
-      label: `${contact}, ${place(at, junction)}`,
-    })),
-  );
-  const tip = (name: 'red' | 'black', label: string) => (
-    <TextField
-      select
-      label={label}
-      value={keyOf(probe[name])}
-      sx={{ minWidth: 150, flex: 1 }}
-      onChange={(event) => onChange({ ...probe, [name]: spots.find(({ key }) => key === event.target.value)!.tip })}
-    >
-      {spots.map(({ key, label: text }) => (
-        <MenuItem key={key} value={key}>
-          {text}
-        </MenuItem>
-      ))}
-    </TextField>
+  // The same contacts while voltages change: the tips stay as they are.
+  const spots = useSame(
+    junctions.flatMap(({ at, contacts }, junction) =>
+      contacts.map(({ contact }) => ({ tip: { junction, contact }, label: `${contact}, ${place(at, junction)}` })),
+    ),
   );
   return (
     <Box
@@ -50,8 +35,7 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
       aria-label={texts.probe}
       sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}
     >
-      {tip('red', texts.probeRedTip)}
-      {tip('black', texts.blackTip)}
+      <Tips spots={spots} probe={probe} onChange={onChange} />
       <Typography
         component="output"
         aria-label={texts.meterReads}
@@ -60,6 +44,36 @@ export const ProbePanel = memo(function ProbePanel({ result, probe, reading, onC
         {reading?.failed !== undefined ? texts.floating : reading?.volts === undefined ? '…' : meterText(reading.volts)}
       </Typography>
     </Box>
+  );
+});
+
+interface TipsProps extends Pick<Props, 'probe' | 'onChange'> {
+  spots: { tip: ProbeTip; label: string }[];
+}
+
+const Tips = memo(function Tips({ spots, probe, onChange }: TipsProps) {
+  const tip = (name: 'red' | 'black', label: string) => (
+    <TextField
+      select
+      label={label}
+      value={keyOf(probe[name])}
+      sx={{ minWidth: 150, flex: 1 }}
+      onChange={({ target }) =>
+        onChange({ ...probe, [name]: spots.find((spot) => keyOf(spot.tip) === target.value)!.tip })
+      }
+    >
+      {spots.map(({ tip: at, label: text }) => (
+        <MenuItem key={keyOf(at)} value={keyOf(at)}>
+          {text}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+  return (
+    <>
+      {tip('red', texts.probeRedTip)}
+      {tip('black', texts.blackTip)}
+    </>
   );
 });
 
