@@ -7,8 +7,9 @@ import Button from '@mui/material/Button';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { stepWords, type SheetRig, type SheetState, type Standing } from '@/core/runsheet';
+import { useSame } from '@/ui/shell/useSame';
 import { clockText } from './durations';
 import { stationStrip as texts } from './texts';
 
@@ -27,8 +28,27 @@ interface Props {
 
 /** Who stands where: everybody takes their own place, and sees what is next at the others. */
 export function StationStrip({ rig, state, now, places, stations, here, onHere }: Props) {
-  if (places.length < 2 && !here) return null;
   const all = here && !places.includes(here) ? [...places, here] : places;
+  // A clock ticks several times a second; what it says is another thing once a second, if at all.
+  const said = useSame(
+    all.map((place) => {
+      const standing = stations.find((each) => each.place === place);
+      const text = standing
+        ? progressText(rig, state, now, standing)
+        : places.includes(place)
+          ? texts.stepsLeft
+          : texts.doneHere;
+      return { place, text };
+    }),
+  );
+  return places.length < 2 && !here ? null : <Places {...{ said, here, onHere }} />;
+}
+
+interface PlacesProps extends Pick<Props, 'here' | 'onHere'> {
+  said: readonly { place: string; text: string }[];
+}
+
+const Places = memo(function Places({ said, here, onHere }: PlacesProps) {
   return (
     <Box component="section" aria-label={texts.places} sx={{ px: { xs: 2, md: 4 }, pt: 1, maxWidth: 820 }}>
       <ToggleButtonGroup
@@ -55,28 +75,15 @@ export function StationStrip({ rig, state, now, places, stations, here, onHere }
         <ToggleButton value="">
           <Place icon={<GroupsOutlinedIcon fontSize="inherit" />} name={texts.onePerson} text={texts.goesEverywhere} />
         </ToggleButton>
-        {all.map((place) => {
-          const standing = stations.find((each) => each.place === place);
-          return (
-            <ToggleButton key={place} value={place}>
-              <Place
-                icon={<PlaceOutlinedIcon fontSize="inherit" />}
-                name={place}
-                text={
-                  standing
-                    ? progressText(rig, state, now, standing)
-                    : places.includes(place)
-                      ? texts.stepsLeft
-                      : texts.doneHere
-                }
-              />
-            </ToggleButton>
-          );
-        })}
+        {said.map(({ place, text }) => (
+          <ToggleButton key={place} value={place}>
+            <Place icon={<PlaceOutlinedIcon fontSize="inherit" />} name={place} text={text} />
+          </ToggleButton>
+        ))}
       </ToggleButtonGroup>
     </Box>
   );
-}
+});
 
 /** Where nothing is left to do: where something is. */
 export function DoneHere({

@@ -24,7 +24,8 @@ import { SwitchBar } from './SwitchBar';
 import { DifferencesView } from './DifferencesView';
 import { useBeside } from './useBeside';
 import { useDifferences } from './useDifferences';
-import { useSwitching, type LiveSheet } from './useSwitching';
+import type { LiveSheet } from './heard';
+import { useSwitching } from './useSwitching';
 import { switchPlace as texts } from './texts';
 
 type Showing = 'sheet' | 'aim' | 'start' | 'differs' | 'lines';

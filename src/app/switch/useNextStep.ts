@@ -10,7 +10,7 @@ import {
   type Standing,
   type Step,
 } from '@/core/runsheet';
-import type { LiveSheet } from './useSwitching';
+import type { LiveSheet } from './heard';
 
 /** What is next, for one person who goes everywhere, or at the place where one stands. */
 export interface NextStep {

@@ -5,41 +5,15 @@ import { useCallback, useEffect, useMemo, useState, type RefObject } from 'react
 import { ask } from '@/ui/shell/ask';
 import { answerOf } from '@/ui/shell/queries';
 import { shareEvents } from '@/ui/shell/sharedEvents';
-import type { Report, Session, SheetRig } from '@/core/runsheet';
+import type { Report } from '@/core/runsheet';
+import { heard, newest, steady, type Heard, type LiveSheet } from './heard';
 import { useSwitching as text } from './texts';
-
-/** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
-export interface LiveSheet {
-  version: number;
-  revision: number;
-  rig: SheetRig;
-  session: Session;
-  now: number;
-}
 
 export type Telling = Report | { report: 'start'; from: 'packed' | 'unknown' } | Adopt;
 interface Adopt {
   report: 'adopt';
   seen: string[];
   asOnPaper: string[];
-}
-
-/** A sheet with what its clock, and the clock on the wall, are ahead of this page's when it was heard, in seconds. */
-type Heard = LiveSheet & { offset: number; wall: number };
-
-const heard = (sheet: LiveSheet, wall = Date.now() / 1000 - sheet.now): Heard => ({
-  ...sheet,
-  offset: sheet.now - steady(),
-  wall,
-});
-
-/** What is to be shown of what was heard: the rig comes with every report and is mostly the same; answers may overtake each other. */
-function newest(shown: unknown, came: unknown): Heard {
-  const [before, { offset, wall, ...sheet }] = [shown as Heard | undefined, came as Heard];
-  if (!before) return came as Heard;
-  if (sheet.version < before.version) return { ...before, offset, wall };
-  const same = JSON.stringify(before.rig) === JSON.stringify(sheet.rig);
-  return { ...sheet, rig: same ? before.rig : sheet.rig, offset, wall };
 }
 
 const UNDONE = text.stepNotRecorded;
@@ -138,9 +112,6 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
 }
 
 export type Switching = ReturnType<typeof useSwitching>;
-
-/** Seconds by a clock that nobody sets, since this page was opened. */
-const steady = (): number => performance.now() / 1000;
 
 /**
  * The clock of the sheets; the server puts it right whenever it says anything. Only what shows a time asks for it: whoever

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
+import { memo } from 'react';
 import type { RigLine } from '@/core/rig';
 import { lineColumn as text } from './texts';
 
@@ -20,7 +21,7 @@ interface Props {
 const intoView = (button: HTMLElement | null): void => button?.scrollIntoView({ block: 'nearest' });
 
 /** Which line: a column, or a field where the screen is narrow. */
-export function LineColumn({ lines, chosen, onChoose }: Props) {
+export const LineColumn = memo(function LineColumn({ lines, chosen, onChoose }: Props) {
   const wide = useMediaQuery(useTheme().breakpoints.up('md'));
   if (!wide)
     return (
@@ -71,4 +72,4 @@ export function LineColumn({ lines, chosen, onChoose }: Props) {
       ))}
     </Box>
   );
-}
+});
