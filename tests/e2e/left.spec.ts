@@ -1,5 +1,5 @@
 import { fewOf, openLine, row, tab, why } from './rig';
-import { expect, test, type Page } from './test';
+import { expect, FRESH, test, type Page } from './test';
 
 // Nothing is lost because somebody is quick: a field is left by the press that opens the next place.
 
@@ -123,6 +123,25 @@ test('what stands in a field that was not left yet is saved by the way back, and
   expect(dialog.type()).toBe('beforeunload');
   await dialog.accept();
   await reloaded;
+});
+
+test('a change that nobody answered is sent again in a tab that nobody looks at', FRESH, async ({ page }) => {
+  const rig = await fewOf(page, 'Not looked at', 'lock-nine-mended');
+  const field = await openSource(page, rig);
+  await page.route(`**/api/rigs/${rig}`, (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await field.fill('5.3');
+  await field.press('Enter');
+  await expect(page.getByRole('status').filter({ hasText: 'not saved' })).toBeVisible();
+  await page.evaluate(() => {
+    Object.defineProperty(document, 'visibilityState', { get: () => 'hidden' });
+    Object.defineProperty(document, 'hidden', { get: () => true });
+    document.dispatchEvent(new Event('visibilitychange', { bubbles: true }));
+  });
+  expect(await onServer(page, rig)).toEqual({ revision: 1, current: 3 });
+  await page.unrouteAll();
+  await expect.poll(() => onServer(page, rig), { timeout: 15_000 }).toEqual({ revision: 2, current: 5.3 });
 });
 
 test('the way back of the browser shows a rig as it is now, not as it was opened', async ({ page }) => {
