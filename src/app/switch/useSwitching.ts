@@ -1,7 +1,7 @@
 'use client';
 
 import { notifyManager, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { ask } from '@/ui/shell/ask';
 import { answerOf } from '@/ui/shell/queries';
 import { shareEvents } from '@/ui/shell/sharedEvents';
@@ -15,6 +15,9 @@ interface Adopt {
   seen: string[];
   asOnPaper: string[];
 }
+
+/** What is told from here comes over the stream and as an answer, which may be a moment later; in milliseconds. */
+const ANSWERED = 300;
 
 const UNDONE = text.stepNotRecorded;
 const UNHEARD = text.tickNotRecorded;
@@ -43,6 +46,8 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const [link, setLink] = useState<'joining' | 'in step' | 'lost'>('joining');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
+  /** Reports that are on their way. */
+  const telling = useRef(0);
 
   /** The version that whoever reports has seen; a report stays the same function, so that nothing is drawn anew for it. */
   const version = useCallback(
@@ -71,7 +76,7 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
       },
       onData: (data) => {
         wanted = Math.max(wanted, (JSON.parse(data) as Record<string, number>)[id] ?? 0);
-        if (version() < wanted) void catchUp();
+        setTimeout(() => version() < wanted && void catchUp(), telling.current > 0 ? ANSWERED : 0);
       },
     });
   }, [id, refetch, version]);
@@ -80,10 +85,12 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
   const tell = useCallback(
     async (report: Telling): Promise<boolean> => {
       setBusy(true);
+      telling.current++;
       const { body, failed, status, error } = await ask<LiveSheet>(path, {
         method: 'POST',
         json: { version: version(), who, report },
       });
+      telling.current--;
       const now = body ?? (error?.current as LiveSheet | undefined);
       // Nothing can be pressed again before what it is about is seen.
       notifyManager.batch(() => {
