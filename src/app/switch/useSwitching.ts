@@ -68,6 +68,9 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
       }
       asking = false;
     };
+    const follow = () => {
+      if (version() < wanted) void catchUp();
+    };
     return shareEvents('/api/events', {
       // What happened while nobody listened is caught up with, and the clock put right.
       onLink: (to) => {
@@ -76,7 +79,8 @@ export function useSwitching(id: string, initial: LiveSheet, who: string) {
       },
       onData: (data) => {
         wanted = Math.max(wanted, (JSON.parse(data) as Record<string, number>)[id] ?? 0);
-        setTimeout(() => version() < wanted && void catchUp(), telling.current > 0 ? ANSWERED : 0);
+        if (telling.current > 0) setTimeout(follow, ANSWERED);
+        else follow();
       },
     });
   }, [id, refetch, version]);
