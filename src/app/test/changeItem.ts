@@ -2,17 +2,23 @@ import type { KitItem } from '@/core/kit';
 import { ask } from '@/ui/shell/ask';
 import { changeItem as text } from './texts';
 
-/** Changes an item of the kit as it is now, whoever has it open elsewhere. Never throws. */
+/** How often somebody else may be quicker. */
+const TRIES = 4;
+
+/** Changes an item of the kit as it is now, whoever has it open elsewhere, or changes it meanwhile. Never throws. */
 export async function changeItem(
   id: string,
   change: (from: KitItem) => KitItem,
 ): Promise<{ item?: KitItem; failed?: string }> {
   const path = `/api/kit/${encodeURIComponent(id)}`;
-  const { body, etag, failed } = await ask<KitItem>(path);
-  if (!body) return { failed };
-  const item = change(body);
-  const saved = await ask(path, { method: 'PUT', json: item, headers: etag ? { 'if-match': etag } : {} });
-  return saved.failed ? { failed: saved.failed } : { item };
+  for (let tries = 1; ; tries++) {
+    const { body, etag, failed } = await ask<KitItem>(path);
+    if (!body) return { failed };
+    const item = change(body);
+    const saved = await ask(path, { method: 'PUT', json: item, headers: etag ? { 'if-match': etag } : {} });
+    if (saved.failed === undefined) return { item };
+    if (saved.status !== 412 || tries === TRIES) return { failed: saved.failed };
+  }
 }
 
 /** Makes one of several a thing of its own, with its own label. Never throws. */
