@@ -1,4 +1,5 @@
 import type { Session, SheetRig } from '@/core/runsheet';
+import { unlessSame } from '@/ui/shell/useSame';
 
 /** How far a rig's run sheet has come, as the server tells it; `now` is the sheets' clock, in seconds. */
 export interface LiveSheet {
@@ -21,9 +22,6 @@ export const heard = (sheet: LiveSheet, wall = Date.now() / 1000 - sheet.now): H
 /** What a clock may be off before it is put right, in seconds: answers take a little longer now and then. */
 const SLACK = 0.02;
 const setRight = (clock: number, now: number): number => (Math.abs(now - clock) < SLACK ? clock : now);
-
-/** The same object as long as it says the same. */
-const unlessSame = <T>(before: T, now: T): T => (JSON.stringify(before) === JSON.stringify(now) ? before : now);
 
 /**
  * What is to be shown of what was heard: the rig comes with every report and is mostly the same, and what is told comes as

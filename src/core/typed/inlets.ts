@@ -53,7 +53,7 @@ export function inletsMeant(
   if (inlets === '') {
     if (own.length < count)
       return {
-        problem: `${own.length === 0 ? 'No inlet' : `Only ${own.length}`} of ${place} ${own.length === 1 ? 'is' : 'are'} free.`,
+        problem: `${own.length === 0 ? 'No inlet' : `Only ${own.length}`} of ${place} ${own.length > 1 ? 'are' : 'is'} free.`,
       };
     return { refs: own.slice(0, count) };
   }

@@ -131,6 +131,13 @@ test.each([
   expect(found[0]?.lines ?? []).toEqual([]);
 });
 
+test('how many inlets are free is said in good English: none is, one is, two are', () => {
+  const problems = (text: string) => readTyped(empty, [], text).map(({ problem }) => problem);
+  expect(problems('3 x dynamic > stream')).toEqual(['Only 2 of Stream interface are free.']);
+  expect(problems('2 x dynamic > camera')).toEqual(['Only 1 of Camera is free.']);
+  expect(problems('dynamic > camera\ndynamic > camera')).toEqual([undefined, 'No inlet of Camera is free.']);
+});
+
 test('a taken inlet says by whom, and which are free; of two typed lines the second sees the first', () => {
   expect(one('dynamic > stream 1', demo).problem).toMatch(
     /^Stream interface, inlet 1 is taken by Guest singer, to the stream/,

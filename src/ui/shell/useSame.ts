@@ -2,10 +2,14 @@
 
 import { useState } from 'react';
 
-/** The same value as long as it says the same: what it is asked with is not asked again. @param now what JSON can say */
+/** The one before where both say the same. @param now what JSON can say */
+export const unlessSame = <T>(before: T, now: T): T =>
+  before === now || JSON.stringify(before) === JSON.stringify(now) ? before : now;
+
+/** The same value as long as it says the same: what is asked with it is not asked again. */
 export function useSame<T>(now: T): T {
   const [before, setBefore] = useState(now);
-  if (before === now || JSON.stringify(before) === JSON.stringify(now)) return before;
-  setBefore(now);
-  return now;
+  const same = unlessSame(before, now);
+  if (same !== before) setBefore(same);
+  return same;
 }
